@@ -1,0 +1,66 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Gearing;
+
+/// <summary>A drive with its wheels on: ratios and speeds of every shaft in every gear.</summary>
+public sealed class DriveTrain
+{
+    private readonly Dictionary<string, LoopChoice> _choices;
+    private readonly Dictionary<string, int> _stageDriving = [];
+
+    public Drive Drive { get; }
+    public IReadOnlyList<DriveGear> Gears { get; }
+
+    /// <param name="drive">The drive; it is checked here.</param>
+    /// <param name="choices">Wheels of every loop of the drive; those of other drives are passed over.</param>
+    /// <exception cref="InvalidInputException">The drive or a choice is refused; every issue is named.</exception>
+    public DriveTrain(Drive drive, IReadOnlyList<LoopChoice> choices)
+    {
+        DriveRules.Check(drive).ThrowIfAny();
+        Loop[] loops = [.. drive.Stages.OfType<Loop>()];
+        HashSet<string> own = [.. loops.Select(l => l.Key)];
+        LoopChoice[] ownChoices = [.. choices.Where(c => own.Contains(c.LoopKey))];
+        DriveRules.CheckChoices(loops, ownChoices).ThrowIfAny();
+        Drive = drive;
+        Gears = DriveGears.Of(drive);
+        _choices = ownChoices.ToDictionary(c => c.LoopKey);
+        for (int s = 0; s < drive.Stages.Count; s++)
+            _stageDriving[drive.Stages[s].DrivenShaft] = s;
+    }
+
+    public LoopChoice ChoiceOf(string loopKey) => _choices[loopKey];
+
+    /// <summary>Stages between the input and a shaft, in running order; empty for the input shaft itself.</summary>
+    public IReadOnlyList<int> PathTo(string shaft)
+    {
+        List<int> path = [];
+        while (_stageDriving.TryGetValue(shaft, out int s))
+        {
+            path.Add(s);
+            shaft = Drive.Stages[s].DrivingShaft;
+        }
+        path.Reverse();
+        return path;
+    }
+
+    /// <summary>Signed overall reduction to a shaft: input turns per turn of it, negative when it turns round.</summary>
+    /// <param name="without">Loops left out, as if they had ratio 1: what is left is fixed while they are chosen.</param>
+    /// <remarks>i = product of the stages' reductions. Source: Machinery's Handbook, gear trains.</remarks>
+    public double Reduction(string shaft, DriveGear gear, params IReadOnlyCollection<string> without)
+    {
+        double product = 1;
+        foreach (int s in PathTo(shaft))
+        {
+            Stage stage = Drive.Stages[s];
+            if (without.Contains(stage.Key))
+                continue;
+            product *= StageRatio.OfGear(stage, gear.StageGears[s], _choices.GetValueOrDefault(stage.Key));
+        }
+        return product;
+    }
+
+    /// <summary>The output that gearing is judged by: the first one, or the first one behind a given loop.</summary>
+    public DriveOutput ReferenceOutput(string? loopKey = null) =>
+        Drive.Outputs.FirstOrDefault(o => loopKey is null || PathTo(o.Shaft).Any(s => Drive.Stages[s].Key == loopKey))
+        ?? Drive.Outputs[0];
+}

@@ -1,0 +1,16 @@
+namespace Wendrak.Core.Gearing;
+
+/// <summary>A named list of gear ratios, kept apart from machines and reused.</summary>
+/// <param name="Id">Where it is stored; 0 for one that is not stored yet.</param>
+/// <param name="Reductions">Input turns per output turn, first gear first, each above 0.</param>
+/// <param name="TurnsRound">
+/// True when the output turns against the input (one pair of external gears in every gear, the usual two-shaft box).
+/// </param>
+public sealed record GearboxSet(
+    long Id,
+    int Version,
+    string Name,
+    IReadOnlyList<double> Reductions,
+    bool TurnsRound,
+    string? Note
+);

@@ -1,0 +1,179 @@
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Tables;
+
+namespace Wendrak.Core.Gearing;
+
+/// <summary>All pairs of one loop that a search tries, with everything that does not depend on the aim.</summary>
+internal sealed class LoopCandidates
+{
+    private readonly Loop _loop;
+    private readonly LoopSearch _search;
+    private readonly LoopChoice _fitted;
+    private readonly SmallWheel _smallWheel;
+    private readonly double? _hubSmallestPrimary;
+
+    public IReadOnlyList<LoopPick> Picks { get; }
+    public WorkCosts Work { get; }
+
+    /// <param name="loopIndex">Place in the search, for the names of refused fields.</param>
+    public LoopCandidates(
+        DriveTrain train,
+        LoopSearch search,
+        int loopIndex,
+        IReadOnlyList<StockWheel> stock,
+        int mostPairs
+    )
+    {
+        _search = search;
+        _loop =
+            train.Drive.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == search.LoopKey)
+            ?? throw new InvalidInputException($"Search[{loopIndex}].LoopKey", "unknown", "Give a loop of this drive.");
+        Check($"Search[{loopIndex}].");
+        _fitted = train.ChoiceOf(_loop.Key);
+        _smallWheel = new(_loop);
+        _hubSmallestPrimary = HubBehind(train);
+        Work = search.Work ?? WorkCosts.DefaultFor(_loop);
+        Picks = Enumerate(stock, $"Search[{loopIndex}].", mostPairs);
+    }
+
+    private void Check(string at)
+    {
+        double min = WheelSize.Smallest(_loop.Medium);
+        double max = WheelSize.Largest(_loop.Medium);
+        string unit = WheelSize.Unit(_loop.Medium);
+        Guard guard = new(at);
+        guard
+            .Between(nameof(_search.FrontMin), _search.FrontMin, min, max, unit)
+            .Between(nameof(_search.FrontMax), _search.FrontMax, min, max, unit)
+            .Between(nameof(_search.RearMin), _search.RearMin, min, max, unit)
+            .Between(nameof(_search.RearMax), _search.RearMax, min, max, unit)
+            .Ordered(nameof(_search.FrontMin), _search.FrontMin, nameof(_search.FrontMax), _search.FrontMax, unit)
+            .Ordered(nameof(_search.RearMin), _search.RearMin, nameof(_search.RearMax), _search.RearMax, unit)
+            .BetweenIfGiven(nameof(_search.LargestRatio), _search.LargestRatio, 0.01, 200, "")
+            .BetweenIfGiven(nameof(_search.Links), _search.Links, 10, 10_000, "links")
+            .Count(nameof(_search.Typed), _search.Typed.Count, 0, 50, "typed pairs");
+        for (int i = 0; i < _search.Typed.Count; i++)
+            guard
+                .CheckWheel($"{nameof(_search.Typed)}[{i}].FrontSize", _search.Typed[i].FrontSize, _loop)
+                .CheckWheel($"{nameof(_search.Typed)}[{i}].RearSize", _search.Typed[i].RearSize, _loop);
+        if (_search.Work is { } work)
+            guard.Include(new Guard("Work.").Include(WorkCosts.Check(work)));
+        guard.ThrowIfAny();
+    }
+
+    /// <summary>A gear hub on the wheel side of this loop limits how low front over rear may go.</summary>
+    private double? HubBehind(DriveTrain train) =>
+        train
+            .Drive.Stages.OfType<HubGear>()
+            .FirstOrDefault(h => h.DrivingShaft == _loop.DrivenShaft)
+            ?.SmallestPrimaryRatio;
+
+    private List<LoopPick> Enumerate(IReadOnlyList<StockWheel> stock, string at, int mostPairs)
+    {
+        double[] fronts = Sizes(stock, WheelSide.Front, _search.FrontMin, _search.FrontMax, _fitted.FrontSize);
+        double[] rears = Sizes(stock, WheelSide.Rear, _search.RearMin, _search.RearMax, _fitted.RearSize);
+        long pairs = (long)fronts.Length * rears.Length;
+        new Guard(at)
+            .That(
+                pairs <= mostPairs,
+                nameof(_search.RearMax),
+                "too_many",
+                $"Narrow the ranges: {pairs} pairs, at most {mostPairs} are tried at once.",
+                mostPairs
+            )
+            .ThrowIfAny();
+        WheelSupply[] frontSupply =
+        [
+            .. fronts.Select(f => Supply.Of(stock, _loop, WheelSide.Front, f, _fitted.FrontSize)),
+        ];
+        WheelSupply[] rearSupply = [.. rears.Select(r => Supply.Of(stock, _loop, WheelSide.Rear, r, _fitted.RearSize))];
+        HashSet<WheelPair> typed = [.. _search.Typed];
+        List<LoopPick> picks = new((int)pairs + typed.Count + 1);
+        for (int f = 0; f < fronts.Length; f++)
+        for (int r = 0; r < rears.Length; r++)
+        {
+            bool isTyped = typed.Count > 0 && typed.Remove(new(fronts[f], rears[r]));
+            picks.Add(Pick(fronts[f], rears[r], frontSupply[f], rearSupply[r], isTyped));
+        }
+        foreach (WheelPair pair in typed)
+            picks.Add(
+                Pick(
+                    pair.FrontSize,
+                    pair.RearSize,
+                    Supply.Of(stock, _loop, WheelSide.Front, pair.FrontSize, _fitted.FrontSize),
+                    Supply.Of(stock, _loop, WheelSide.Rear, pair.RearSize, _fitted.RearSize),
+                    true
+                )
+            );
+        return picks;
+    }
+
+    /// <summary>Sizes in the range; the fitted wheel is always among them, since leaving it is the least work.</summary>
+    private double[] Sizes(IReadOnlyList<StockWheel> stock, WheelSide side, double min, double max, double fitted)
+    {
+        IEnumerable<double> all =
+            _search.OnShelfOnly
+                ? stock
+                    .Where(w => Supply.Of([w], _loop, side, w.Size, double.NaN).Availability == Availability.OnShelf)
+                    .Select(w => w.Size)
+            : _loop.IsToothed ? Whole(min, max)
+            : _search.StandardSizesOnly ? VSections.PreferredDatumDiametersMm
+            : Whole(min, max);
+        return [.. all.Where(s => s >= min && s <= max).Append(fitted).Distinct().Order()];
+    }
+
+    private static IEnumerable<double> Whole(double min, double max)
+    {
+        for (double size = Math.Ceiling(min); size <= max; size++)
+            yield return size;
+    }
+
+    private LoopPick Pick(double front, double rear, WheelSupply frontSupply, WheelSupply rearSupply, bool isTyped)
+    {
+        double ratio = Math.Abs(StageRatio.OfLoop(_loop, front, rear));
+        double small = Math.Min(front, rear);
+        return new(
+            _loop.Key,
+            front,
+            rear,
+            ratio,
+            MovesOf(front, rear),
+            _loop.Medium == LoopMedium.Chain ? SpeedRipple.Percent((int)small) : null,
+            _loop.IsToothed && _search.Links is int links ? Hunting.Of((int)front, (int)rear, links) : null,
+            _smallWheel.Judge(small),
+            frontSupply,
+            rearSupply,
+            BreaksOf(front, rear, ratio),
+            isTyped
+        );
+    }
+
+    private Moves MovesOf(double front, double rear) =>
+        (front != _fitted.FrontSize, rear != _fitted.RearSize) switch
+        {
+            (false, false) => Moves.Nothing,
+            (true, false) => Moves.FrontOnly,
+            (false, true) => Moves.RearOnly,
+            _ => Moves.Both,
+        };
+
+    private IReadOnlyList<ConstraintBreak> BreaksOf(double front, double rear, double ratio)
+    {
+        bool rearTooLarge = rear > _loop.LargestRear;
+        bool frontTooSmall = front < _loop.SmallestFront;
+        bool hubTooLow = front / rear < _hubSmallestPrimary;
+        bool ratioTooLarge = ratio > _search.LargestRatio;
+        if (!(rearTooLarge | frontTooSmall | hubTooLow | ratioTooLarge))
+            return [];
+        List<ConstraintBreak> breaks = [];
+        if (rearTooLarge)
+            breaks.Add(ConstraintBreak.RearTooLarge);
+        if (frontTooSmall)
+            breaks.Add(ConstraintBreak.FrontTooSmall);
+        if (hubTooLow)
+            breaks.Add(ConstraintBreak.HubPrimaryTooLow);
+        if (ratioTooLarge)
+            breaks.Add(ConstraintBreak.LoopRatioTooLarge);
+        return breaks;
+    }
+}

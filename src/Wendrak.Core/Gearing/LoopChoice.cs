@@ -1,0 +1,11 @@
+namespace Wendrak.Core.Gearing;
+
+/// <summary>The wheels a setup puts on one loop.</summary>
+/// <param name="LoopKey">Key of the <see cref="Loop"/> stage.</param>
+/// <param name="FrontSize">Driving wheel: teeth, or datum diameter in mm on a friction loop. See docs/decisions/0005.</param>
+/// <param name="RearSize">Driven wheel, in the same measure.</param>
+/// <param name="Links">Links of the chain or teeth of the belt; null when not counted yet or a friction belt.</param>
+public sealed record LoopChoice(string LoopKey, double FrontSize, double RearSize, int? Links);
+
+/// <summary>Another road wheel or tyre that a setup puts on one output.</summary>
+public sealed record RoadWheelChoice(string OutputName, RoadWheel RoadWheel);

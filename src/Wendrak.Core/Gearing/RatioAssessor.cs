@@ -1,0 +1,135 @@
+namespace Wendrak.Core.Gearing;
+
+/// <summary>Says of one combination of wheels what it brings for an aim. Made once per search, asked per pair.</summary>
+internal sealed class RatioAssessor
+{
+    private readonly LoopCandidates[] _loops;
+    private readonly double _fixedInAimGear;
+    private readonly double? _shaftSpeedPerOverall;
+
+    public RatioBandsResult? Bands { get; }
+    public DriveGear AimGear { get; }
+    public double FittedRatio { get; }
+
+    /// <summary>Bands of final ratio with overlaps joined, lowest first.</summary>
+    public IReadOnlyList<(double Low, double High)> MergedBands { get; }
+
+    public RatioAssessor(DriveTrain train, RatioSearchInput input, LoopCandidates[] loops)
+    {
+        _loops = loops;
+        string[] keys = [.. input.Search.Select(s => s.LoopKey)];
+        DriveOutput output = train.ReferenceOutput(keys[^1]);
+        Bands = input.Aim is { } aim ? RatioBands.Of(train, keys, input.RoadWheels, aim, input.Gears) : null;
+        AimGear = train.Gears[Bands?.AimGearIndex ?? train.Gears.Count - 1];
+        _fixedInAimGear = Math.Abs(train.Reduction(output.Shaft, AimGear, keys));
+        FittedRatio = keys.Aggregate(1.0, (product, key) => product * FittedLoopRatio(train, key));
+        _shaftSpeedPerOverall = SpeedPerOverall(input.Aim, output, input.RoadWheels);
+        MergedBands = Merge(Bands?.Bands ?? []);
+    }
+
+    public RatioCandidate Assess(LoopPick[] picks, double ratio)
+    {
+        double change = RatioChange.Percent(ratio, FittedRatio);
+        double overall = ratio * _fixedInAimGear;
+        (Moves moves, double minutes, double? money) = Effort(picks);
+        return new(
+            picks,
+            ratio,
+            change,
+            RatioChange.Direction(change),
+            overall,
+            _shaftSpeedPerOverall * overall,
+            BandGears(ratio),
+            OffTarget(ratio),
+            moves,
+            minutes,
+            money,
+            null,
+            null
+        );
+    }
+
+    private static double FittedLoopRatio(DriveTrain train, string key)
+    {
+        Loop loop = train.Drive.Stages.OfType<Loop>().First(l => l.Key == key);
+        LoopChoice choice = train.ChoiceOf(key);
+        return Math.Abs(StageRatio.OfLoop(loop, choice.FrontSize, choice.RearSize));
+    }
+
+    /// <summary>Shaft speed at the aim for an overall ratio of 1; null for an aim that names no speed.</summary>
+    private static double? SpeedPerOverall(AimTarget? aim, DriveOutput output, IReadOnlyList<RoadWheelChoice> wheels)
+    {
+        double? kmh = aim switch
+        {
+            CruiseSpeed t => t.SpeedKmh,
+            SpeedAtCadence t => t.SpeedKmh,
+            TopSpeed t => t.SpeedKmh,
+            _ => null,
+        };
+        if (kmh is double speed && RoadWheels.On(output, wheels) is { } wheel)
+            return RoadSpeed.ShaftRpm(speed, 1, RollingCircumference.Of(wheel).CircumferenceMm);
+        return aim is OutputSpeed o ? o.OutputSpeedRpm : null;
+    }
+
+    private IReadOnlyList<string> BandGears(double ratio)
+    {
+        if (Bands is null)
+            return [];
+        List<string>? labels = null;
+        foreach (RatioBand band in Bands.Bands)
+            if (ratio >= band.FinalLow && ratio <= band.FinalHigh)
+                (labels ??= []).Add(band.GearLabel);
+        return labels ?? (IReadOnlyList<string>)[];
+    }
+
+    private double? OffTarget(double ratio)
+    {
+        if (Bands is null)
+            return null;
+        double nearest = double.MaxValue;
+        foreach (RatioBand band in Bands.Bands)
+        {
+            double percent = RatioChange.Percent(ratio, band.FinalTarget);
+            if (Math.Abs(percent) < Math.Abs(nearest))
+                nearest = percent;
+        }
+        return nearest;
+    }
+
+    private (Moves Moves, double Minutes, double? Money) Effort(LoopPick[] picks)
+    {
+        Moves moves = Moves.Nothing;
+        double minutes = 0;
+        double? money = 0;
+        for (int i = 0; i < picks.Length; i++)
+        {
+            LoopPick pick = picks[i];
+            if (pick.Moves == Moves.Nothing)
+                continue;
+            WorkCosts work = _loops[i].Work;
+            (double loopMinutes, double loopMoney) = pick.Moves switch
+            {
+                Moves.FrontOnly => (work.FrontMinutes, work.FrontMoney),
+                Moves.RearOnly => (work.RearMinutes, work.RearMoney),
+                _ => (work.BothMinutes, work.BothMoney),
+            };
+            minutes += loopMinutes;
+            money += loopMoney + pick.Front.Price + pick.Rear.Price;
+            moves = moves == Moves.Nothing ? pick.Moves : Moves.SeveralLoops;
+        }
+        return (moves, minutes, money);
+    }
+
+    private static List<(double Low, double High)> Merge(IReadOnlyList<RatioBand> bands)
+    {
+        List<(double Low, double High)> merged = [];
+        foreach (RatioBand band in bands.OrderBy(b => b.FinalLow))
+        {
+            if (merged.Count > 0 && band.FinalLow <= merged[^1].High)
+                merged[^1] = (merged[^1].Low, Math.Max(merged[^1].High, band.FinalHigh));
+            else
+                merged.Add((band.FinalLow, band.FinalHigh));
+        }
+        return merged;
+    }
+}

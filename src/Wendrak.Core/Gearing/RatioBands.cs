@@ -1,0 +1,217 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Gearing;
+
+/// <summary>The band of ratios that meets an aim in one gear.</summary>
+/// <param name="FinalLow">Lowest ratio of the chosen loops, the tallest accepted.</param>
+/// <param name="FinalTarget">Middle of the band: geometric, since ratios are felt by proportion.</param>
+public sealed record RatioBand(
+    int GearIndex,
+    string GearLabel,
+    double OverallLow,
+    double OverallHigh,
+    double FinalLow,
+    double FinalHigh,
+    double FinalTarget
+);
+
+/// <summary>An aim turned into ratio bands.</summary>
+/// <param name="Bands">One band per gear that counts.</param>
+/// <param name="AimGearIndex">The gear the aim speaks of, or the last one that counts.</param>
+public sealed record RatioBandsResult(
+    IReadOnlyList<RatioBand> Bands,
+    int AimGearIndex,
+    IReadOnlyList<Working> Workings
+);
+
+/// <summary>Turns an aim into bands of the ratio that is to be chosen.</summary>
+public static class RatioBands
+{
+    /// <param name="train">The drive with its present wheels.</param>
+    /// <param name="loopKeys">Loops whose product is the final ratio to be found.</param>
+    /// <param name="gears">Gears the person lets count; empty for all.</param>
+    /// <exception cref="InvalidInputException">The target is refused, or needs a road wheel size that is not known.</exception>
+    /// <remarks>
+    /// Other gears than the aim's count only where the drive says that its gears are interchangeable; an overall
+    /// ratio without a gear counts in the gears named, or in the last one.
+    /// </remarks>
+    public static RatioBandsResult Of(
+        DriveTrain train,
+        IReadOnlyList<string> loopKeys,
+        IReadOnlyList<RoadWheelChoice> roadWheels,
+        AimTarget target,
+        IReadOnlyList<int> gears
+    )
+    {
+        new Guard("Aim.").Include(AimRules.Check(target, train.Gears.Count)).ThrowIfAny();
+        DriveOutput output = train.ReferenceOutput(loopKeys[0]);
+        int last = train.Gears.Count - 1;
+        switch (target)
+        {
+            case CruiseSpeed t:
+            {
+                double u = Circumference(output, roadWheels);
+                return Overall(
+                    t.GearIndex,
+                    RoadSpeed.Reduction(t.SpeedKmh, t.ShaftSpeedLowRpm, u),
+                    RoadSpeed.Reduction(t.SpeedKmh, t.ShaftSpeedHighRpm, u),
+                    SpeedWorking(t.SpeedKmh, t.ShaftSpeedLowRpm, t.ShaftSpeedHighRpm, u)
+                );
+            }
+            case SpeedAtCadence t:
+            {
+                double u = Circumference(output, roadWheels);
+                return Overall(
+                    t.GearIndex,
+                    RoadSpeed.Reduction(t.SpeedKmh, t.CadenceLowRpm, u),
+                    RoadSpeed.Reduction(t.SpeedKmh, t.CadenceHighRpm, u),
+                    SpeedWorking(t.SpeedKmh, t.CadenceLowRpm, t.CadenceHighRpm, u)
+                );
+            }
+            case TopSpeed t:
+            {
+                double u = Circumference(output, roadWheels);
+                double limit = train.Drive.Input.LimitSpeedRpm;
+                double exact = RoadSpeed.Reduction(t.SpeedKmh, limit, u);
+                double part = t.TolerancePercent / 100;
+                return Overall(
+                    t.GearIndex,
+                    exact * (1 - part),
+                    exact * (1 + part),
+                    SpeedWorking(t.SpeedKmh, limit * (1 - part), limit * (1 + part), u)
+                );
+            }
+            case OutputSpeed t:
+                return Overall(
+                    t.GearIndex,
+                    t.ShaftSpeedLowRpm / t.OutputSpeedRpm,
+                    t.ShaftSpeedHighRpm / t.OutputSpeedRpm,
+                    OutputWorking(t)
+                );
+            case OverallRatio t:
+                return Overall(t.GearIndex, t.Low, t.High, null);
+            case FinalRatio t:
+            {
+                double fixedPart = Fixed(train.Gears[last]);
+                RatioBand band = Band(train.Gears[last], t.Low * fixedPart, t.High * fixedPart);
+                // Typed limits come back as typed, not through a product and a quotient.
+                return new([band with { FinalLow = t.Low, FinalHigh = t.High }], last, []);
+            }
+            case MatchSetup t:
+                return Match(t);
+            default:
+                throw new InvalidOperationException($"No band for {target.GetType().Name}.");
+        }
+
+        double Fixed(DriveGear gear) => Math.Abs(train.Reduction(output.Shaft, gear, loopKeys));
+
+        RatioBand Band(DriveGear gear, double low, double high)
+        {
+            double rest = Fixed(gear);
+            return new(gear.Index, gear.Label, low, high, low / rest, high / rest, Math.Sqrt(low * high) / rest);
+        }
+
+        RatioBandsResult Overall(int? aimGear, double low, double high, Working? working)
+        {
+            IEnumerable<int> counting = Counting(train.Drive, train.Gears.Count, aimGear, gears);
+            RatioBand[] bands = [.. counting.Select(g => Band(train.Gears[g], low, high))];
+            int gear = aimGear ?? bands[^1].GearIndex;
+            RatioBand own = bands.FirstOrDefault(b => b.GearIndex == gear) ?? bands[^1];
+            Working share = ShareWorking(own, Fixed(train.Gears[own.GearIndex]));
+            return new(bands, gear, working is null ? [share] : [working, share]);
+        }
+
+        RatioBandsResult Match(MatchSetup t)
+        {
+            DriveTrain other = new(train.Drive, t.Loops);
+            DriveGear gear = train.Gears[last];
+            double wheels = Circumference(output, roadWheels) / Circumference(output, t.RoadWheels);
+            double same = Math.Abs(other.Reduction(output.Shaft, other.Gears[last])) * wheels;
+            double part = t.TolerancePercent / 100;
+            RatioBand band = Band(gear, same * (1 - part), same * (1 + part));
+            return new([band], last, [MatchWorking(t, same, wheels)]);
+        }
+    }
+
+    private static IEnumerable<int> Counting(Drive drive, int count, int? aimGear, IReadOnlyList<int> chosen)
+    {
+        IEnumerable<int> named = chosen.Count > 0 ? chosen.Where(g => g >= 0 && g < count).Distinct().Order() : [];
+        if (aimGear is int gear)
+            return drive.GearsInterchangeable
+                ? (chosen.Count > 0 ? named : Enumerable.Range(0, count)).Append(gear).Distinct().Order()
+                : [gear];
+        if (named.Any())
+            return named;
+        return drive.GearsInterchangeable ? Enumerable.Range(0, count) : [count - 1];
+    }
+
+    private static double Circumference(DriveOutput output, IReadOnlyList<RoadWheelChoice> roadWheels)
+    {
+        RoadWheel wheel =
+            RoadWheels.On(output, roadWheels)
+            ?? throw new InvalidInputException(
+                "Aim.SpeedKmh",
+                "no_road_wheel",
+                $"Give the size of “{output.Name}” first, or aim at a speed of its shaft in rpm."
+            );
+        return RollingCircumference.Of(wheel).CircumferenceMm;
+    }
+
+    private static Working SpeedWorking(double kmh, double lowRpm, double highRpm, double circumferenceMm) =>
+        new(
+            "Overall ratio for the aim",
+            "i = n · U · 60 / (v · 10⁶)",
+            [
+                new("n, low", "lowest shaft speed", lowRpm, "rpm"),
+                new("n, high", "highest shaft speed", highRpm, "rpm"),
+                new("U", "rolling circumference", circumferenceMm, "mm"),
+                new("v", "road speed", kmh, "km/h"),
+            ],
+            new("i, low", "tallest overall ratio accepted", RoadSpeed.Reduction(kmh, lowRpm, circumferenceMm), ""),
+            "Machinery's Handbook, gear trains",
+            "Leaves out tyre slip, and says nothing about whether there is power enough for the speed."
+        );
+
+    private static Working OutputWorking(OutputSpeed t) =>
+        new(
+            "Overall ratio for the aim",
+            "i = n / n_out",
+            [
+                new("n, low", "lowest shaft speed", t.ShaftSpeedLowRpm, "rpm"),
+                new("n, high", "highest shaft speed", t.ShaftSpeedHighRpm, "rpm"),
+                new("n_out", "output speed", t.OutputSpeedRpm, "rpm"),
+            ],
+            new("i, low", "tallest overall ratio accepted", t.ShaftSpeedLowRpm / t.OutputSpeedRpm, ""),
+            "Machinery's Handbook, gear trains",
+            "Leaves out slip."
+        );
+
+    private static Working ShareWorking(RatioBand band, double fixedPart) =>
+        new(
+            band.GearLabel.Length == 0
+                ? "Final ratio for the aim"
+                : $"Final ratio for the aim in gear {band.GearLabel}",
+            "i_final = i / i_fixed",
+            [
+                new("i, low", "tallest overall ratio accepted", band.OverallLow, ""),
+                new("i, high", "shortest overall ratio accepted", band.OverallHigh, ""),
+                new("i_fixed", "all stages that stay", fixedPart, ""),
+            ],
+            new("i_final, low", "tallest final ratio accepted", band.FinalLow, ""),
+            "Machinery's Handbook, gear trains",
+            "The middle of the band is its geometric mean."
+        );
+
+    private static Working MatchWorking(MatchSetup t, double overall, double wheels) =>
+        new(
+            $"Overall ratio that matches {t.SetupName}",
+            "i = i_other · U / U_other",
+            [
+                new("U / U_other", "rolling circumference here over there", wheels, ""),
+                new("tolerance", "half width of the band", t.TolerancePercent, "%"),
+            ],
+            new("i", "overall ratio in the last gear", overall, ""),
+            "Machinery's Handbook, gear trains",
+            "Matches road speed per input turn; not pull, where power differs."
+        );
+}

@@ -1,0 +1,119 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Gearing;
+
+/// <summary>Which wheels have to be changed.</summary>
+public enum Moves
+{
+    Nothing,
+    FrontOnly,
+    RearOnly,
+    Both,
+
+    /// <summary>Wheels of two loops.</summary>
+    SeveralLoops,
+}
+
+/// <summary>What the size of the small wheel means. Bounds: <see cref="SmallWheel"/>.</summary>
+public enum SmallWheelAdvice
+{
+    Fine,
+
+    /// <summary>Usual on motorcycles; a compromise at high chain speed.</summary>
+    Compromise,
+
+    /// <summary>Slow or tight space only.</summary>
+    SlowOnly,
+
+    /// <summary>Below what is advised for a power drive: computed, not recommended.</summary>
+    BelowAdvised,
+}
+
+/// <summary>A limit of the machine that a pair breaks.</summary>
+public enum ConstraintBreak
+{
+    RearTooLarge,
+    FrontTooSmall,
+    HubPrimaryTooLow,
+    LoopRatioTooLarge,
+}
+
+/// <summary>One loop's wheels in a hit.</summary>
+/// <param name="RipplePercent">Speed ripple of the smaller wheel of a chain; null for belts.</param>
+/// <param name="Hunting">How often tooth meets link; null without a link count, or on a friction belt.</param>
+public sealed record LoopPick(
+    string LoopKey,
+    double FrontSize,
+    double RearSize,
+    double Ratio,
+    Moves Moves,
+    double? RipplePercent,
+    HuntingResult? Hunting,
+    SmallWheelAdvice SmallWheel,
+    WheelSupply Front,
+    WheelSupply Rear,
+    IReadOnlyList<ConstraintBreak> Breaks,
+    bool IsTyped
+);
+
+/// <summary>The term that put a hit below the one above it.</summary>
+public enum RankTerm
+{
+    /// <summary>The first in the list.</summary>
+    First,
+    Obtainable,
+    Minutes,
+    Money,
+    Closeness,
+    TeethMeeting,
+    Ripple,
+
+    /// <summary>Equal in every term; the larger front wheel stands first.</summary>
+    LargerFront,
+}
+
+/// <summary>One combination of wheels with all that is known about it.</summary>
+/// <param name="FinalRatio">Product of the chosen loops' ratios.</param>
+/// <param name="ChangePercent">Against as fitted; positive is shorter.</param>
+/// <param name="OverallRatio">In the aim's gear, or the last gear without an aim.</param>
+/// <param name="AimShaftSpeedRpm">Shaft speed at the aim; null where the aim names no speed.</param>
+/// <param name="BandGears">Labels of the gears whose band it meets; empty outside.</param>
+/// <param name="OffTargetPercent">From the middle of the nearest band; null without an aim.</param>
+/// <param name="Money">Work and parts to buy; null when a price is not known.</param>
+/// <param name="Rank">Place among the hits, 1 for the first; null when it is not one.</param>
+/// <param name="DecidedBy">Why it stands below the hit above it; null when it is not a hit.</param>
+public sealed record RatioCandidate(
+    IReadOnlyList<LoopPick> Loops,
+    double FinalRatio,
+    double ChangePercent,
+    RatioDirection Direction,
+    double OverallRatio,
+    double? AimShaftSpeedRpm,
+    IReadOnlyList<string> BandGears,
+    double? OffTargetPercent,
+    Moves Moves,
+    double WorkMinutes,
+    double? Money,
+    int? Rank,
+    RankTerm? DecidedBy
+);
+
+/// <summary>The answer to a search.</summary>
+/// <param name="Hits">In a band and within every limit, best first. Two loops: the first <see cref="RatioSearch.MostTwoLoopHits"/>.</param>
+/// <param name="HitCount">How many there are, also beyond those listed.</param>
+/// <param name="Others">The other pairs that were tried, for the scale; empty for two loops.</param>
+/// <param name="Nearest">The nearest two outside the band when nothing hits it.</param>
+/// <param name="FittedRatio">Final ratio of the wheels on the machine.</param>
+/// <param name="AimGearLabel">Gear that <see cref="RatioCandidate.OverallRatio"/> is for.</param>
+/// <param name="UsesDefaultWork">True when the work figures are the defaults.</param>
+public sealed record RatioSearchResult(
+    IReadOnlyList<RatioBand> Bands,
+    IReadOnlyList<RatioCandidate> Hits,
+    int HitCount,
+    IReadOnlyList<RatioCandidate> Others,
+    IReadOnlyList<RatioCandidate> Nearest,
+    double FittedRatio,
+    string AimGearLabel,
+    bool UsesDefaultWork,
+    IReadOnlyList<Working> Workings
+);

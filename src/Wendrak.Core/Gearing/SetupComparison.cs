@@ -1,0 +1,232 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Gearing;
+
+/// <summary>A setup to be compared.</summary>
+public sealed record ComparedSetup(
+    string Name,
+    IReadOnlyList<LoopChoice> Loops,
+    IReadOnlyList<RoadWheelChoice> RoadWheels
+);
+
+/// <summary>Setups of one drive beside what is fitted.</summary>
+/// <param name="LoopKeys">Loops whose product is spoken of as the final ratio; one or two.</param>
+/// <param name="Aim">Null compares without a band.</param>
+/// <param name="Gears">Gears that count for the aim; empty for all.</param>
+/// <param name="CadenceRpm">Pedalling speed for the speed per gear; null where nobody pedals.</param>
+public sealed record SetupComparisonInput(
+    Drive Drive,
+    IReadOnlyList<string> LoopKeys,
+    ComparedSetup Fitted,
+    IReadOnlyList<ComparedSetup> Others,
+    AimTarget? Aim,
+    IReadOnlyList<int> Gears,
+    double? CadenceRpm
+);
+
+/// <summary>One gear of one setup.</summary>
+/// <param name="OutputLowRpm">Output speed at the input's lowest speed.</param>
+/// <param name="SpeedLowKmh">Road speed there; null without a road wheel size.</param>
+/// <param name="FeelsLike">Which gear of as fitted it feels like; null where that can't be said.</param>
+public sealed record GearFigures(
+    string Label,
+    double OverallRatio,
+    double OutputLowRpm,
+    double OutputHighRpm,
+    double? SpeedLowKmh,
+    double? SpeedHighKmh,
+    double? SpeedAtCadenceKmh,
+    BicycleGearFigures? Bicycle,
+    FeelsLikeResult? FeelsLike
+);
+
+/// <summary>All figures of one setup.</summary>
+/// <param name="RearTeethLike">Rear teeth with the effect of the change in front alone; null if the front stays.</param>
+/// <param name="AimShaftSpeedRpm">Null where the aim names no speed.</param>
+/// <param name="MeetsAim">Null without an aim.</param>
+public sealed record SetupFigures(
+    string Name,
+    double FinalRatio,
+    double ChangePercent,
+    RatioDirection Direction,
+    double? CircumferenceMm,
+    double? RearTeethLike,
+    double? AimShaftSpeedRpm,
+    bool? MeetsAim,
+    SpeedometerResult? Speedometer,
+    IReadOnlyList<GearFigures> Gears,
+    IReadOnlyList<Working> Workings
+);
+
+/// <param name="Setups">As fitted first, then the others in the order given.</param>
+public sealed record SetupComparisonResult(IReadOnlyList<SetupFigures> Setups, string AimGearLabel);
+
+/// <summary>Lays setups side by side.</summary>
+public static class SetupComparison
+{
+    /// <summary>Setups beside as fitted that still fit on one screen.</summary>
+    public const int MostOthers = 4;
+
+    /// <exception cref="InvalidInputException">A drive, setup or aim is refused.</exception>
+    public static SetupComparisonResult Compare(SetupComparisonInput input)
+    {
+        DriveTrain fitted = new(input.Drive, input.Fitted.Loops);
+        Check(input, fitted);
+        DriveOutput output = fitted.ReferenceOutput(input.LoopKeys.Count > 0 ? input.LoopKeys[^1] : null);
+        RatioBandsResult? bands =
+            input.Aim is { } aim && input.LoopKeys.Count > 0
+                ? RatioBands.Of(fitted, input.LoopKeys, input.Fitted.RoadWheels, aim, input.Gears)
+                : null;
+        int aimGear = bands?.AimGearIndex ?? fitted.Gears.Count - 1;
+        Comparer comparer = new(input, fitted, output, aimGear);
+        SetupFigures[] figures = [.. input.Others.Prepend(input.Fitted).Select(comparer.FiguresOf)];
+        return new(figures, fitted.Gears[aimGear].Label);
+    }
+
+    private static void Check(SetupComparisonInput input, DriveTrain fitted)
+    {
+        Guard guard = new();
+        guard
+            .Count(nameof(input.Others), input.Others.Count, 0, MostOthers, "setups")
+            .BetweenIfGiven(nameof(input.CadenceRpm), input.CadenceRpm, 1, 300, "rpm");
+        for (int i = 0; i < input.LoopKeys.Count; i++)
+            guard.That(
+                fitted.Drive.Stages.OfType<Loop>().Any(l => l.Key == input.LoopKeys[i]),
+                $"{nameof(input.LoopKeys)}[{i}]",
+                "unknown",
+                "Give a loop of this drive."
+            );
+        for (int i = 0; i < input.Others.Count; i++)
+        {
+            Guard inner = new($"{nameof(input.Others)}[{i}].");
+            IEnumerable<Loop> loops = fitted.Drive.Stages.OfType<Loop>();
+            HashSet<string> keys = [.. loops.Select(l => l.Key)];
+            inner.Include(
+                DriveRules.CheckChoices(loops, [.. input.Others[i].Loops.Where(c => keys.Contains(c.LoopKey))])
+            );
+            guard.Include(inner);
+        }
+        guard.ThrowIfAny();
+    }
+
+    /// <summary>Holds what all setups are compared with.</summary>
+    private sealed class Comparer(SetupComparisonInput input, DriveTrain fitted, DriveOutput output, int aimGear)
+    {
+        private readonly double? _fittedCircumference = Circumference(output, input.Fitted.RoadWheels);
+        private readonly double _fittedFinal = FinalOf(fitted, input.LoopKeys);
+
+        public SetupFigures FiguresOf(ComparedSetup setup)
+        {
+            DriveTrain train = new(input.Drive, setup.Loops);
+            RollingResult? rolling = RollingOf(output, setup.RoadWheels);
+            double? u = rolling?.CircumferenceMm;
+            double final = FinalOf(train, input.LoopKeys);
+            double wheelChange = (u / _fittedCircumference) ?? 1;
+            // Felt change: a larger wheel makes a gearing taller just as a smaller ratio does.
+            double change = RatioChange.Percent(final, _fittedFinal * wheelChange);
+            SpeedometerResult? speedometer = Speedometer.After(
+                input.Drive.SpeedPickup,
+                input.Drive.SpeedometerErrorPercent,
+                final / _fittedFinal,
+                wheelChange
+            );
+            double? aimRpm = AimShaftSpeed(train, u);
+            return new(
+                setup.Name,
+                final,
+                change,
+                RatioChange.Direction(change),
+                u,
+                RearTeethLike(train),
+                aimRpm,
+                MeetsAim(train, setup, final),
+                speedometer,
+                [.. train.Gears.Select(g => Gear(train, g, u))],
+                SetupWorkings.Of(input, train, output, train.Gears[aimGear], rolling, final, _fittedFinal, wheelChange)
+            );
+        }
+
+        private GearFigures Gear(DriveTrain train, DriveGear gear, double? u)
+        {
+            double overall = Math.Abs(train.Reduction(output.Shaft, gear));
+            DriveInput shaft = input.Drive.Input;
+            bool pedalled = shaft.Kind == InputKind.Rider;
+            return new(
+                gear.Label,
+                overall,
+                shaft.LowSpeedRpm / overall,
+                shaft.LimitSpeedRpm / overall,
+                u is double a ? RoadSpeed.Kmh(shaft.LowSpeedRpm, overall, a) : null,
+                u is double b ? RoadSpeed.Kmh(shaft.LimitSpeedRpm, overall, b) : null,
+                u is double c && input.CadenceRpm is double cadence ? RoadSpeed.Kmh(cadence, overall, c) : null,
+                pedalled && u is double d ? BicycleGear.Of(overall, d, shaft.CrankLengthMm) : null,
+                FeelsLikeFitted(overall, u)
+            );
+        }
+
+        private FeelsLikeResult? FeelsLikeFitted(double overall, double? u)
+        {
+            double perMm = u ?? 1;
+            double fittedPerMm = _fittedCircumference ?? 1;
+            if (u is null != _fittedCircumference is null)
+                return null;
+            double[] old = [.. fitted.Gears.Select(g => Math.Abs(fitted.Reduction(output.Shaft, g)) / fittedPerMm)];
+            return FeelsLike.Of(old, overall / perMm);
+        }
+
+        private double? RearTeethLike(DriveTrain train)
+        {
+            if (input.LoopKeys.Count != 1)
+                return null;
+            LoopChoice before = fitted.ChoiceOf(input.LoopKeys[0]);
+            LoopChoice after = train.ChoiceOf(input.LoopKeys[0]);
+            bool toothed = train.Drive.Stages.OfType<Loop>().First(l => l.Key == input.LoopKeys[0]).IsToothed;
+            if (!toothed || before.FrontSize == after.FrontSize)
+                return null;
+            int front = (int)before.FrontSize;
+            return RatioChange.RearTeethLike(front, (int)before.RearSize, (int)after.FrontSize - front);
+        }
+
+        private double? AimShaftSpeed(DriveTrain train, double? u)
+        {
+            double overall = Math.Abs(train.Reduction(output.Shaft, train.Gears[aimGear]));
+            double? kmh = input.Aim switch
+            {
+                CruiseSpeed t => t.SpeedKmh,
+                SpeedAtCadence t => t.SpeedKmh,
+                TopSpeed t => t.SpeedKmh,
+                _ => null,
+            };
+            if (kmh is double speed && u is double circumference)
+                return RoadSpeed.ShaftRpm(speed, overall, circumference);
+            return input.Aim is OutputSpeed o ? o.OutputSpeedRpm * overall : null;
+        }
+
+        /// <summary>With its own road wheels: a band in final ratio moves with the tyre.</summary>
+        private bool? MeetsAim(DriveTrain train, ComparedSetup setup, double final)
+        {
+            if (input.Aim is not { } aim || input.LoopKeys.Count == 0)
+                return null;
+            RatioBandsResult own = RatioBands.Of(train, input.LoopKeys, setup.RoadWheels, aim, input.Gears);
+            return own.Bands.Any(b => final >= b.FinalLow && final <= b.FinalHigh);
+        }
+    }
+
+    private static double FinalOf(DriveTrain train, IReadOnlyList<string> loopKeys)
+    {
+        double product = 1;
+        foreach (string key in loopKeys)
+        {
+            LoopChoice choice = train.ChoiceOf(key);
+            Loop loop = train.Drive.Stages.OfType<Loop>().First(l => l.Key == key);
+            product *= Math.Abs(StageRatio.OfLoop(loop, choice.FrontSize, choice.RearSize));
+        }
+        return product;
+    }
+
+    private static RollingResult? RollingOf(DriveOutput output, IReadOnlyList<RoadWheelChoice> wheels) =>
+        RoadWheels.On(output, wheels) is { } wheel ? RollingCircumference.Of(wheel) : null;
+
+    private static double? Circumference(DriveOutput output, IReadOnlyList<RoadWheelChoice> wheels) =>
+        RollingOf(output, wheels)?.CircumferenceMm;
+}

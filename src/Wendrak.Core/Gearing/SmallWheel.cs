@@ -1,0 +1,45 @@
+using Wendrak.Core.Tables;
+
+namespace Wendrak.Core.Gearing;
+
+/// <summary>Judges the smaller wheel of a loop. Few teeth are computed and marked, never refused.</summary>
+public sealed class SmallWheel
+{
+    // Chain sprockets. 17: industrial minimum for smooth drives, Shigley ch. 17. 13 and 9: common practice.
+    private const int SmoothTeeth = 17;
+    private const int UsualTeeth = 13;
+    private const int SlowTeeth = 9;
+
+    private readonly LoopMedium _medium;
+    private readonly double? _advisedMinimum;
+
+    public SmallWheel(Loop loop)
+    {
+        _medium = loop.Medium;
+        _advisedMinimum = AdvisedMinimum(loop);
+    }
+
+    /// <summary>Smallest wheel the tables advise for a loop, teeth or datum mm; null where they are silent.</summary>
+    /// <remarks>Toothed belts: fewest teeth below 900 rpm; ISO 5294 family. V-belts: smallest datum, ISO 4183.</remarks>
+    public static double? AdvisedMinimum(Loop loop) =>
+        loop.Medium switch
+        {
+            LoopMedium.Chain => SmoothTeeth,
+            LoopMedium.ToothedBelt => SynchronousProfiles.Find(loop.Standard)?.MinTeethBelow900Rpm,
+            LoopMedium.VBelt => VSections.Find(loop.Standard)?.MinDatumDiameterMm,
+            _ => null,
+        };
+
+    public SmallWheelAdvice Judge(double size)
+    {
+        if (_medium != LoopMedium.Chain)
+            return size < _advisedMinimum ? SmallWheelAdvice.BelowAdvised : SmallWheelAdvice.Fine;
+        return size switch
+        {
+            < SlowTeeth => SmallWheelAdvice.BelowAdvised,
+            < UsualTeeth => SmallWheelAdvice.SlowOnly,
+            < SmoothTeeth => SmallWheelAdvice.Compromise,
+            _ => SmallWheelAdvice.Fine,
+        };
+    }
+}

@@ -1,0 +1,57 @@
+namespace Wendrak.Core.Gearing;
+
+/// <summary>Reduction and sense of rotation of single stages.</summary>
+public static class StageRatio
+{
+    /// <summary>Signed reduction of a stage that has one ratio: input turns per output turn, negative = turns round.</summary>
+    /// <param name="choice">The wheels on it, for a <see cref="Loop"/>; ignored otherwise.</param>
+    /// <exception cref="InvalidOperationException">The stage has several gears: ask <see cref="OfGear"/>.</exception>
+    public static double Of(Stage stage, LoopChoice? choice) =>
+        stage switch
+        {
+            FixedPair pair => OfPair(pair),
+            PlanetaryStage p => Planetary.Ratio(p.SunTeeth, p.RingTeeth, p.Held, p.Input).Reduction,
+            Loop loop => OfLoop(
+                loop,
+                (choice ?? throw new InvalidOperationException($"No wheels for loop {loop.Key}.")).FrontSize,
+                choice.RearSize
+            ),
+            _ => throw new InvalidOperationException($"Stage {stage.Key} has several gears."),
+        };
+
+    /// <summary>Signed reduction of a stage in one gear; stages with one ratio give it whatever the gear.</summary>
+    public static double OfGear(Stage stage, int gearIndex, LoopChoice? choice) =>
+        stage switch
+        {
+            Gearbox box => (box.Set.TurnsRound ? -1 : 1) * box.Set.Reductions[gearIndex],
+            // A hub is described by turns out per turn in, the other way up.
+            HubGear hub => 1 / hub.SpeedFactors[gearIndex],
+            _ => Of(stage, choice),
+        };
+
+    /// <summary>How many gears a stage has; 1 when it can't be shifted.</summary>
+    public static int GearCount(Stage stage) =>
+        stage switch
+        {
+            Gearbox box => box.Set.Reductions.Count,
+            HubGear hub => hub.SpeedFactors.Count,
+            _ => 1,
+        };
+
+    /// <summary>Signed reduction of a loop with the given wheels (teeth, or datum diameters in mm).</summary>
+    /// <remarks>
+    /// i = rear/front, over (1 − s) where a friction belt slips by s. Source: Machinery's Handbook, belt and chain
+    /// drives; Shigley ch. 17.
+    /// </remarks>
+    public static double OfLoop(Loop loop, double frontSize, double rearSize)
+    {
+        double reduction = rearSize / frontSize / (1 - loop.SlipFraction);
+        return loop.Course == LoopCourse.Crossed ? -reduction : reduction;
+    }
+
+    private static double OfPair(FixedPair pair)
+    {
+        double reduction = (double)pair.DrivenTeeth / pair.DriverTeeth;
+        return pair.Meshing == Meshing.ExternalGears ? -reduction : reduction;
+    }
+}

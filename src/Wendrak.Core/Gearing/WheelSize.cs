@@ -1,0 +1,42 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Gearing;
+
+/// <summary>Bounds of what counts as a wheel of a loop: inside is computed and judged, outside is refused.</summary>
+public static class WheelSize
+{
+    /// <summary>Fewest teeth a chain can lie on without folding back on itself.</summary>
+    public const int FewestChainTeeth = 5;
+
+    /// <summary>Fewest teeth of a toothed-belt pulley.</summary>
+    public const int FewestBeltTeeth = 6;
+
+    /// <summary>Most teeth; beyond this a typing mistake is likelier than a wheel.</summary>
+    public const int MostTeeth = 500;
+
+    /// <summary>Smallest and largest datum diameter of a friction pulley, mm.</summary>
+    public const double SmallestDatumMm = 5;
+    public const double LargestDatumMm = 3000;
+
+    public static double Smallest(LoopMedium medium) =>
+        medium switch
+        {
+            LoopMedium.Chain => FewestChainTeeth,
+            LoopMedium.ToothedBelt => FewestBeltTeeth,
+            _ => SmallestDatumMm,
+        };
+
+    public static double Largest(LoopMedium medium) =>
+        medium is LoopMedium.Chain or LoopMedium.ToothedBelt ? MostTeeth : LargestDatumMm;
+
+    public static string Unit(LoopMedium medium) =>
+        medium is LoopMedium.Chain or LoopMedium.ToothedBelt ? "teeth" : "mm";
+
+    /// <summary>Refuses sizes outside the bounds, and broken tooth counts.</summary>
+    public static Guard CheckWheel(this Guard guard, string field, double size, Loop loop)
+    {
+        guard.Between(field, size, Smallest(loop.Medium), Largest(loop.Medium), Unit(loop.Medium));
+        bool whole = !loop.IsToothed || size == Math.Floor(size) || !double.IsFinite(size);
+        return guard.That(whole, field, "not_whole", "Give a whole number of teeth.");
+    }
+}

@@ -1,0 +1,80 @@
+using Wendrak.Core.Gearing;
+
+namespace Wendrak.Core.Machines;
+
+public enum MachineKind
+{
+    Motorcycle,
+    Moped,
+    Bicycle,
+    LoadCarrier,
+    Robot,
+    Winch,
+    KickBoard,
+    Other,
+}
+
+/// <summary>A vehicle or robot, with one drive or several that mirror each other.</summary>
+/// <param name="Id">Where it is stored; 0 for one that is not stored yet.</param>
+/// <param name="Version">Grows with every change; a change must name the version it was made from.</param>
+/// <param name="OdometerKm">Distance run, km; null where none is counted.</param>
+/// <param name="RetiredOn">Day it left the yard; null while it is in use.</param>
+/// <param name="Work">Minutes and money of changing its wheels; null for the default.</param>
+public sealed record Machine(
+    long Id,
+    int Version,
+    string Name,
+    MachineKind Kind,
+    string? Note,
+    double? OdometerKm,
+    DateOnly? RetiredOn,
+    IReadOnlyList<Drive> Drives,
+    WorkCosts? Work
+);
+
+public enum SetupStatus
+{
+    /// <summary>On the machine now; every machine has one.</summary>
+    AsFitted,
+    Trial,
+
+    /// <summary>Was on the machine once.</summary>
+    Former,
+
+    /// <summary>A trial given up; kept, since what was tried against an aim refers to it.</summary>
+    Discarded,
+}
+
+/// <summary>One complete choice of parts for a machine's drives.</summary>
+/// <param name="RoadWheels">Other road wheels than the machine's own; empty when they stay.</param>
+/// <param name="FittedAtKm">Odometer when it went on, km.</param>
+public sealed record Setup(
+    long Id,
+    int Version,
+    long MachineId,
+    string Name,
+    SetupStatus Status,
+    IReadOnlyList<LoopChoice> Loops,
+    IReadOnlyList<RoadWheelChoice> RoadWheels,
+    DateOnly MadeOn,
+    DateOnly? FittedOn,
+    double? FittedAtKm,
+    string? Note
+);
+
+/// <summary>What the gearing of a machine must achieve, named and kept, with what was tried against it.</summary>
+public sealed record Aim(
+    long Id,
+    int Version,
+    long MachineId,
+    string Name,
+    string DriveKey,
+    AimTarget Target,
+    Conditions Conditions,
+    Wishes Wishes,
+    string? Note,
+    IReadOnlyList<AimOutcome> Outcomes
+);
+
+/// <summary>A wheel in the workshop's lists.</summary>
+public sealed record StockItem(long Id, int Version, StockWheel Wheel, string? Note);

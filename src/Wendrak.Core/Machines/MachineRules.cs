@@ -1,0 +1,91 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Machines;
+
+/// <summary>What may be stored.</summary>
+public static class MachineRules
+{
+    private const double FarthestKm = 10_000_000;
+
+    /// <summary>Refuses a machine that could not be computed with, or whose wheels do not fit its loops.</summary>
+    /// <exception cref="InvalidInputException">Every issue is named.</exception>
+    public static void Check(Machine machine, IReadOnlyList<LoopChoice> fitted)
+    {
+        Guard guard = new();
+        guard
+            .Named(nameof(machine.Name), machine.Name)
+            .OneOf(nameof(machine.Kind), machine.Kind)
+            .Note(nameof(machine.Note), machine.Note)
+            .BetweenIfGiven(nameof(machine.OdometerKm), machine.OdometerKm, 0, FarthestKm, "km");
+        if (machine.Work is { } work)
+            guard.Include(new Guard("Work.").Include(WorkCosts.Check(work)));
+        guard.Include(MachineDrives.Check(machine.Drives, fitted));
+        guard.ThrowIfAny();
+    }
+
+    public static void Check(Setup setup, Machine machine)
+    {
+        Guard guard = new();
+        guard
+            .Named(nameof(setup.Name), setup.Name)
+            .OneOf(nameof(setup.Status), setup.Status)
+            .Note(nameof(setup.Note), setup.Note)
+            .BetweenIfGiven(nameof(setup.FittedAtKm), setup.FittedAtKm, 0, FarthestKm, "km")
+            .Include(DriveRules.CheckChoices(LoopsOf(machine), setup.Loops));
+        HashSet<string> outputs = [.. machine.Drives.SelectMany(d => d.Outputs).Select(o => o.Name)];
+        for (int i = 0; i < setup.RoadWheels.Count; i++)
+        {
+            RoadWheelChoice choice = setup.RoadWheels[i];
+            string at = $"{nameof(setup.RoadWheels)}[{i}].";
+            guard.That(
+                outputs.Contains(choice.OutputName),
+                at + nameof(choice.OutputName),
+                "unknown",
+                $"Give one of this machine's outputs: {string.Join(", ", outputs)}."
+            );
+            guard.Include(new Guard(at + "RoadWheel.").Include(RollingCircumference.Check(choice.RoadWheel)));
+        }
+        guard.ThrowIfAny();
+    }
+
+    public static void Check(Aim aim, Machine machine)
+    {
+        Guard guard = new();
+        guard.Named(nameof(aim.Name), aim.Name).Note(nameof(aim.Note), aim.Note);
+        Drive? drive = machine.Drives.FirstOrDefault(d => d.Key == aim.DriveKey);
+        guard.That(
+            drive is not null,
+            nameof(aim.DriveKey),
+            "unknown",
+            $"Give one of this machine's drives: {string.Join(", ", machine.Drives.Select(d => d.Key))}."
+        );
+        if (drive is not null)
+            guard.Include(new Guard("Target.").Include(AimRules.Check(aim.Target, DriveGears.Of(drive).Count)));
+        guard.Include(AimRules.CheckMemory(aim.Conditions, aim.Wishes, aim.Outcomes));
+        guard.ThrowIfAny();
+    }
+
+    public static void Check(StockItem item)
+    {
+        const double mostMoney = 1_000_000;
+        StockWheel wheel = item.Wheel;
+        new Guard("Wheel.")
+            .Named(nameof(wheel.Standard), wheel.Standard)
+            .OneOf(nameof(wheel.Side), wheel.Side)
+            .Between(nameof(wheel.Size), wheel.Size, WheelSize.FewestChainTeeth, WheelSize.LargestDatumMm, "")
+            .That(
+                wheel.Mounting is null || wheel.Mounting.Length <= Guard.LongestName,
+                nameof(wheel.Mounting),
+                "too_long",
+                $"Give {Guard.LongestName} characters or fewer.",
+                Guard.LongestName
+            )
+            .Between(nameof(wheel.Count), wheel.Count, 0, 100_000, "pieces")
+            .BetweenIfGiven(nameof(wheel.Price), wheel.Price, 0, mostMoney, "")
+            .Note("Note", item.Note)
+            .ThrowIfAny();
+    }
+
+    public static IEnumerable<Loop> LoopsOf(Machine machine) => machine.Drives.SelectMany(d => d.Stages).OfType<Loop>();
+}

@@ -1,0 +1,24 @@
+using Wendrak.Core.Gearing;
+
+namespace Wendrak.Core.Machines;
+
+/// <summary>Keeps setups whole when loops are added to a machine or taken away.</summary>
+public static class SetupReconciling
+{
+    /// <summary>
+    /// Wheels for every loop the machine has now: the setup's own where they are still legal, else as fitted.
+    /// </summary>
+    public static IReadOnlyList<LoopChoice> ToLoops(
+        IEnumerable<Loop> loops,
+        IReadOnlyList<LoopChoice> own,
+        IReadOnlyList<LoopChoice> fitted
+    ) =>
+        [
+            .. loops.Select(loop =>
+            {
+                LoopChoice? kept = own.FirstOrDefault(c => c.LoopKey == loop.Key);
+                bool legal = kept is not null && !DriveRules.CheckChoices([loop], [kept]).HasIssues;
+                return legal ? kept! : fitted.First(c => c.LoopKey == loop.Key);
+            }),
+        ];
+}

@@ -1,0 +1,8 @@
+namespace Wendrak.Core.Quantities;
+
+/// <summary>One thing wrong with one field, as data that a screen can place, word and translate.</summary>
+/// <param name="Field">Path of the field in the input record, e.g. <c>Loops[0].FrontSize</c>.</param>
+/// <param name="Code">Stable code that program logic may read, e.g. <c>too_small</c>.</param>
+/// <param name="Message">A sentence that says what would be accepted.</param>
+/// <param name="Limit">The bound that was broken, where there is one.</param>
+public sealed record InputIssue(string Field, string Code, string Message, double? Limit = null);

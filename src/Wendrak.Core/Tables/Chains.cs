@@ -1,0 +1,19 @@
+namespace Wendrak.Core.Tables;
+
+/// <summary>One chain size. Source: ISO 606, ISO 10190, ISO 9633 as printed in table <c>chains.csv</c>.</summary>
+public sealed record ChainSize
+{
+    public required string ChainId { get; init; }
+    public required string Family { get; init; }
+    public required double PitchMm { get; init; }
+    public required string Source { get; init; }
+    public required string Certainty { get; init; }
+}
+
+/// <summary>Chain sizes by their designation.</summary>
+public static class Chains
+{
+    public static IReadOnlyList<ChainSize> All { get; } = CsvTable.Read<ChainSize>("chains");
+
+    public static ChainSize? Find(string chainId) => All.FirstOrDefault(c => c.ChainId == chainId);
+}

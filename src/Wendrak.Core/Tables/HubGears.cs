@@ -1,0 +1,23 @@
+namespace Wendrak.Core.Tables;
+
+internal sealed record HubGearRow
+{
+    public required string HubId { get; init; }
+    public required int Gear { get; init; }
+    public required double SpeedFactor { get; init; }
+}
+
+/// <summary>A typical hub gear: wheel turns per sprocket turn in every gear, lowest gear first.</summary>
+public sealed record HubGearPattern(string Name, IReadOnlyList<double> SpeedFactors);
+
+/// <summary>Typical hub gears and crank gearboxes. Source: table <c>hub_gears.csv</c>, all from memory.</summary>
+public static class HubGears
+{
+    public static IReadOnlyList<HubGearPattern> All { get; } =
+    [
+        .. CsvTable
+            .Read<HubGearRow>("hub_gears")
+            .GroupBy(r => r.HubId)
+            .Select(g => new HubGearPattern(g.Key, [.. g.OrderBy(r => r.Gear).Select(r => r.SpeedFactor)])),
+    ];
+}

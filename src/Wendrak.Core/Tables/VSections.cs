@@ -1,0 +1,57 @@
+namespace Wendrak.Core.Tables;
+
+/// <summary>One V-belt section. Source: ISO 4183, table <c>v_sections.csv</c>.</summary>
+public sealed record VSection
+{
+    public required string Section { get; init; }
+    public required double MinDatumDiameterMm { get; init; }
+    public required string Source { get; init; }
+    public required string Certainty { get; init; }
+}
+
+/// <summary>V-belt sections, and the datum diameters pulleys are made in.</summary>
+public static class VSections
+{
+    public static IReadOnlyList<VSection> All { get; } = CsvTable.Read<VSection>("v_sections");
+
+    public static VSection? Find(string section) => All.FirstOrDefault(s => s.Section == section);
+
+    /// <summary>Preferred datum diameters, mm. Source: ISO 4183 on the R20 series of ISO 3 (from memory).</summary>
+    public static IReadOnlyList<double> PreferredDatumDiametersMm { get; } =
+    [
+        50,
+        56,
+        63,
+        71,
+        75,
+        80,
+        85,
+        90,
+        95,
+        100,
+        106,
+        112,
+        118,
+        125,
+        132,
+        140,
+        150,
+        160,
+        180,
+        200,
+        224,
+        250,
+        280,
+        315,
+        355,
+        400,
+        450,
+        500,
+        560,
+        630,
+        710,
+        800,
+        900,
+        1000,
+    ];
+}

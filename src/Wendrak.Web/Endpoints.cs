@@ -1,0 +1,28 @@
+using Microsoft.AspNetCore.Http.Metadata;
+
+namespace Wendrak.Web;
+
+/// <summary>What all groups of endpoints share.</summary>
+internal static class Endpoints
+{
+    /// <summary>Header with the name of the person at the page, for the record of changes.</summary>
+    public const string WhoHeader = "X-Wendrak-Who";
+
+    /// <summary>A group of computing endpoints: the whole input in, results and workings out.</summary>
+    public static RouteGroupBuilder MapComputing(this IEndpointRouteBuilder app, string path, string tag) =>
+        app.MapGroup(path).WithTags(tag).WithMetadata(Refusal);
+
+    /// <summary>A group of stored things: refusals, and conflicts with another window.</summary>
+    public static RouteGroupBuilder MapStored(this IEndpointRouteBuilder app, string path, string tag) =>
+        app.MapGroup(path).WithTags(tag).WithMetadata(Refusal, ChangedMeanwhile);
+
+    /// <summary>Who makes a change. Percent-encoded by the page, since headers hold ASCII only.</summary>
+    public static string Who(this HttpContext context) =>
+        Uri.UnescapeDataString(context.Request.Headers[WhoHeader].ToString());
+
+    private static ProducesResponseTypeMetadata Refusal { get; } =
+        new(StatusCodes.Status400BadRequest, typeof(InvalidInputProblem), ["application/problem+json"]);
+
+    private static ProducesResponseTypeMetadata ChangedMeanwhile { get; } =
+        new(StatusCodes.Status409Conflict, typeof(ConflictProblem), ["application/problem+json"]);
+}

@@ -1,0 +1,30 @@
+using Microsoft.Extensions.FileProviders;
+
+namespace Wendrak.Web;
+
+/// <summary>Serves the built front end: hashed assets for ever, the page itself asked for anew each time.</summary>
+public static class FrontEnd
+{
+    public static void MapFrontEnd(this WebApplication app)
+    {
+        string root =
+            Environment.GetEnvironmentVariable("WENDRAK_FRONT_END")
+            ?? Path.Combine(AppContext.BaseDirectory, "front-end");
+        if (!Directory.Exists(root))
+            return; // API tests run without a built page.
+        PhysicalFileProvider files = new(root);
+        StaticFileOptions options = new()
+        {
+            FileProvider = files,
+            OnPrepareResponse = context =>
+                context.Context.Response.Headers.CacheControl = context.Context.Request.Path.StartsWithSegments(
+                    "/assets"
+                )
+                    ? "public, max-age=31536000, immutable"
+                    : "no-cache",
+        };
+        app.UseStaticFiles(options);
+        // Addresses of the page's own views come back as the page; an unknown API address stays a 404.
+        app.MapFallbackToFile("{*path:regex(^(?!api/|openapi/|assets/).*$)}", "index.html", options);
+    }
+}

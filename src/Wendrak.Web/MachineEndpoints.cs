@@ -1,0 +1,90 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Store.Machines;
+
+namespace Wendrak.Web;
+
+/// <summary>A machine as a card in the yard shows it.</summary>
+public sealed record MachineCard(Machine Machine, Setup Fitted, MachineSummary Summary);
+
+/// <summary>A machine to be stored, with the wheels on it.</summary>
+/// <param name="FittedVersion">Version of the setup as fitted that the wheels were read from; 0 for a new machine.</param>
+public sealed record MachineSave(Machine Machine, IReadOnlyList<LoopChoice> Fitted, int FittedVersion);
+
+public sealed record CopyName(string Name);
+
+public static class MachineEndpoints
+{
+    public static void MapMachines(this IEndpointRouteBuilder app)
+    {
+        RouteGroupBuilder machines = app.MapStored("/api/machines", "Machines");
+        machines.MapGet("/", ListAsync).WithName("listMachines");
+        machines.MapGet("/{id:long}", FindAsync).WithName("findMachine");
+        machines.MapPost("/", AddAsync).WithName("addMachine");
+        machines.MapPut("/{id:long}", ChangeAsync).WithName("changeMachine");
+        machines.MapPost("/{id:long}/copy", CopyAsync).WithName("copyMachine");
+        machines.MapGet("/{id:long}/file", ToFileAsync).WithName("writeMachineFile");
+        machines.MapPost("/file", FromFileAsync).WithName("readMachineFile");
+        machines
+            .MapGet("/starting/{kind}", (MachineKind kind) => TypedResults.Ok(StartingMachines.For(kind)))
+            .WithName("startMachine");
+    }
+
+    private static async Task<Ok<List<MachineCard>>> ListAsync(MachineStore store) =>
+        TypedResults.Ok((await store.ListAsync()).Select(CardOf).ToList());
+
+    private static async Task<Results<Ok<MachineCard>, NotFound>> FindAsync(long id, MachineStore store) =>
+        await store.FindAsync(id) is { } machine ? TypedResults.Ok(CardOf(machine)) : TypedResults.NotFound();
+
+    private static async Task<Created<MachineCard>> AddAsync(
+        MachineSave save,
+        MachineStore store,
+        HttpContext context,
+        CancellationToken ct
+    )
+    {
+        FittedMachine added = await store.AddAsync(context.Who(), new(save.Machine, save.Fitted), ct);
+        return TypedResults.Created($"/api/machines/{added.Machine.Id}", CardOf(added));
+    }
+
+    private static async Task<Ok<MachineCard>> ChangeAsync(
+        long id,
+        MachineSave save,
+        MachineStore store,
+        HttpContext context,
+        CancellationToken ct
+    )
+    {
+        MachineDraft draft = new(save.Machine with { Id = id }, save.Fitted);
+        return TypedResults.Ok(CardOf(await store.ChangeAsync(context.Who(), draft, save.FittedVersion, ct)));
+    }
+
+    private static async Task<Results<Created<MachineCard>, NotFound>> CopyAsync(
+        long id,
+        CopyName copy,
+        MachineStore store,
+        HttpContext context,
+        CancellationToken ct
+    ) =>
+        await store.CopyAsync(context.Who(), id, copy.Name, ct) is { } added
+            ? TypedResults.Created($"/api/machines/{added.Machine.Id}", CardOf(added))
+            : TypedResults.NotFound();
+
+    private static async Task<Results<Ok<MachineFile>, NotFound>> ToFileAsync(long id, MachineStore store) =>
+        await store.ToFileAsync(id) is { } file ? TypedResults.Ok(file) : TypedResults.NotFound();
+
+    private static async Task<Created<MachineCard>> FromFileAsync(
+        MachineFile file,
+        MachineStore store,
+        HttpContext context,
+        CancellationToken ct
+    )
+    {
+        FittedMachine added = await store.FromFileAsync(context.Who(), file, ct);
+        return TypedResults.Created($"/api/machines/{added.Machine.Id}", CardOf(added));
+    }
+
+    private static MachineCard CardOf(FittedMachine m) =>
+        new(m.Machine, m.Fitted, MachineSummary.Of(m.Machine, m.Fitted));
+}

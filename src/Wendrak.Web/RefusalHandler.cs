@@ -1,0 +1,83 @@
+using System.Text.Json;
+using Microsoft.AspNetCore.Diagnostics;
+using Wendrak.Core.Quantities;
+using Wendrak.Store.Ledger;
+
+namespace Wendrak.Web;
+
+/// <summary>Turns every refusal into one kind of body. Our own faults are not caught: they end as a logged 500.</summary>
+public sealed class RefusalHandler : IExceptionHandler
+{
+    public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken ct)
+    {
+        IResult? answer = exception switch
+        {
+            InvalidInputException e => Invalid([.. e.Issues.Select(i => i with { Field = CamelPath(i.Field) })]),
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => TooLarge(),
+            BadHttpRequestException e => Invalid([Unreadable(e)]),
+            ChangedMeanwhileException e => Conflict(e.Message, e.Thing, e.Current),
+            CannotUndoException e => Conflict(e.Message, "change", null),
+            StillUsedException e => Conflict(e.Message, "gearbox_set", null),
+            _ => null,
+        };
+        if (answer is null)
+            return false;
+        await answer.ExecuteAsync(context);
+        return true;
+    }
+
+    private static IResult Invalid(IReadOnlyList<InputIssue> issues)
+    {
+        InvalidInputProblem problem = new()
+        {
+            Status = StatusCodes.Status400BadRequest,
+            Title = "The input was refused",
+            Detail = string.Join(" ", issues.Select(i => i.Message)),
+            Issues = issues,
+        };
+        return Results.Json(problem, statusCode: problem.Status, contentType: "application/problem+json");
+    }
+
+    private static IResult Conflict(string message, string thing, object? current)
+    {
+        ConflictProblem problem = new()
+        {
+            Status = StatusCodes.Status409Conflict,
+            Title = "Changed meanwhile",
+            Detail = message,
+            Thing = thing,
+            Current = current,
+        };
+        return Results.Json(problem, statusCode: problem.Status, contentType: "application/problem+json");
+    }
+
+    private static IResult TooLarge() =>
+        Results.Problem(
+            statusCode: StatusCodes.Status413PayloadTooLarge,
+            title: "Too large",
+            detail: $"Give at most {RequestLimits.MostBytes / 1000} kB."
+        );
+
+    /// <summary>Where reading stopped, in the words of the reader of JSON; nothing of the content is repeated.</summary>
+    private static InputIssue Unreadable(BadHttpRequestException exception)
+    {
+        if (exception.InnerException is not JsonException json)
+            return new("", "unreadable", exception.Message);
+        string path = json.Path is { Length: > 1 } p ? p[1..].TrimStart('.') : "";
+        string at = json.LineNumber is long line ? $" Reading stopped at line {line + 1}." : "";
+        string message = json.Message.Contains("missing required", StringComparison.Ordinal)
+            ? "A required field is missing: " + MissingFields(json.Message)
+            : "This is not the JSON that was asked for: a number, text or list of the right kind is wanted here.";
+        return new(path, "unreadable", message + at);
+    }
+
+    private static string MissingFields(string message)
+    {
+        int colon = message.LastIndexOf(':');
+        return colon < 0 ? "see the API description." : message[(colon + 1)..].Trim().TrimEnd('.') + ".";
+    }
+
+    /// <summary>“Loops[0].FrontSize” as the wire spells it: “loops[0].frontSize”.</summary>
+    private static string CamelPath(string path) =>
+        string.Join('.', path.Split('.').Select(JsonNamingPolicy.CamelCase.ConvertName));
+}

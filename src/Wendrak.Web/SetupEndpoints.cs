@@ -1,0 +1,56 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Wendrak.Core.Machines;
+using Wendrak.Store.Machines;
+
+namespace Wendrak.Web;
+
+/// <summary>Version of the thing as it was read, so that a change made meanwhile is noticed.</summary>
+public sealed record ReadVersion(int Version);
+
+public static class SetupEndpoints
+{
+    public static void MapSetups(this IEndpointRouteBuilder app)
+    {
+        RouteGroupBuilder setups = app.MapStored("/api", "Setups");
+        setups.MapGet("/machines/{id:long}/setups", ListAsync).WithName("listSetups");
+        setups.MapPost("/machines/{id:long}/setups", AddAsync).WithName("addTrial");
+        setups.MapPut("/setups/{id:long}", ChangeAsync).WithName("changeSetup");
+        setups.MapPost("/setups/{id:long}/fit", FitAsync).WithName("fitSetup");
+    }
+
+    private static async Task<Ok<IReadOnlyList<Setup>>> ListAsync(long id, MachineStore store) =>
+        TypedResults.Ok(await store.SetupsAsync(id));
+
+    private static async Task<Results<Ok<Setup>, NotFound>> AddAsync(
+        long id,
+        NewTrial trial,
+        MachineStore store,
+        HttpContext context,
+        CancellationToken ct
+    ) =>
+        await store.AddTrialAsync(context.Who(), id, trial, ct) is { } setup
+            ? TypedResults.Ok(setup)
+            : TypedResults.NotFound();
+
+    private static async Task<Results<Ok<Setup>, NotFound>> ChangeAsync(
+        long id,
+        Setup setup,
+        MachineStore store,
+        HttpContext context,
+        CancellationToken ct
+    ) =>
+        await store.ChangeSetupAsync(context.Who(), setup with { Id = id }, ct) is { } changed
+            ? TypedResults.Ok(changed)
+            : TypedResults.NotFound();
+
+    private static async Task<Results<Ok<IReadOnlyList<Setup>>, NotFound>> FitAsync(
+        long id,
+        ReadVersion read,
+        MachineStore store,
+        HttpContext context,
+        CancellationToken ct
+    ) =>
+        await store.FitAsync(context.Who(), id, read.Version, ct) is { } setups
+            ? TypedResults.Ok(setups)
+            : TypedResults.NotFound();
+}

@@ -1,0 +1,100 @@
+using System.IO.Compression;
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.AspNetCore.ResponseCompression;
+using Wendrak.Store;
+using Wendrak.Store.Demo;
+using Wendrak.Store.Ledger;
+using Wendrak.Store.Machines;
+
+namespace Wendrak.Web;
+
+/// <summary>Puts the parts together: data file, stores, endpoints, the built front end.</summary>
+public static class WendrakApp
+{
+    /// <exception cref="DataFileException">The data folder or file can't be used.</exception>
+    public static async Task<WebApplication> BuildAsync(StartOptions options, TimeProvider clock)
+    {
+        WebApplicationBuilder builder = WebApplication.CreateSlimBuilder();
+        // Loopback only: whoever else is on the network sees nothing.
+        builder.WebHost.UseUrls($"http://127.0.0.1:{options.Port}");
+        builder.WebHost.ConfigureKestrel(k =>
+        {
+            k.AddServerHeader = false;
+            k.Limits.MaxRequestBodySize = RequestLimits.MostBytes;
+        });
+        builder.Logging.ClearProviders().AddSimpleConsole(c => c.SingleLine = true).SetMinimumLevel(LogLevel.Warning);
+        AddServices(builder.Services, clock);
+        Database database = await PrepareDataAsync(options, clock);
+        builder.Services.AddSingleton(database);
+        WebApplication app = builder.Build();
+        Map(app);
+        return app;
+    }
+
+    private static void AddServices(IServiceCollection services, TimeProvider clock)
+    {
+        services.AddSingleton(clock);
+        services.AddSingleton<ChangeLog>();
+        services.AddSingleton<MachineStore>();
+        services.AddSingleton<AimStore>();
+        services.AddSingleton<StockStore>();
+        services.Configure<JsonOptions>(o => Json.Configure(o.SerializerOptions));
+        services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
+        services.AddExceptionHandler<RefusalHandler>();
+        services.AddProblemDetails();
+        services.AddOpenApi("v1", OpenApiShape.Configure);
+        services.AddResponseCompression(o =>
+        {
+            o.EnableForHttps = true;
+            o.Providers.Add<BrotliCompressionProvider>();
+            o.Providers.Add<GzipCompressionProvider>();
+            o.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml", "application/problem+json"];
+        });
+        services.Configure<BrotliCompressionProviderOptions>(o => o.Level = CompressionLevel.Fastest);
+    }
+
+    private static void Map(WebApplication app)
+    {
+        app.UseMiddleware<SameOriginOnly>();
+        app.UseMiddleware<SecurityHeaders>();
+        app.UseExceptionHandler();
+        app.UseResponseCompression();
+        app.MapOpenApi("/openapi/{documentName}.json");
+        app.MapHealth();
+        app.MapRatio();
+        app.MapMachines();
+        app.MapSetups();
+        app.MapAims();
+        app.MapStock();
+        app.MapChanges();
+        app.MapFrontEnd();
+    }
+
+    private static async Task<Database> PrepareDataAsync(StartOptions options, TimeProvider clock)
+    {
+        if (options.Fresh)
+            DataFolder.PutAside(options.DataFolder, clock.GetUtcNow());
+        bool isNew = !File.Exists(Path.Combine(options.DataFolder, Database.FileName));
+        if (isNew && !options.Empty)
+            await DataFolder.BeginWithAsync(options.DataFolder, clock, DemoData.FillAsync);
+        return Database.Prepare(options.DataFolder, clock.GetUtcNow());
+    }
+}
+
+/// <summary>JSON on the wire. The four strict settings keep a missing or null field from becoming a silent zero.</summary>
+public static class Json
+{
+    public static JsonSerializerOptions Options { get; } = Configure(new(JsonSerializerDefaults.Web));
+
+    public static JsonSerializerOptions Configure(JsonSerializerOptions options)
+    {
+        options.NumberHandling = JsonNumberHandling.Strict;
+        options.RespectRequiredConstructorParameters = true;
+        options.RespectNullableAnnotations = true;
+        options.AllowOutOfOrderMetadataProperties = true;
+        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+        return options;
+    }
+}
