@@ -24,7 +24,8 @@ public static class FrontEnd
                     : "no-cache",
         };
         app.UseStaticFiles(options);
-        // Addresses of the page's own views come back as the page; an unknown API address stays a 404.
-        app.MapFallbackToFile("{*path:regex(^(?!api/|openapi/|assets/).*$)}", "index.html", options);
+        // An unknown API address stays a 404; addresses of the page's own views come back as the page.
+        app.MapFallback("/api/{**rest}", () => Results.NotFound());
+        app.MapFallbackToFile("index.html", options);
     }
 }

@@ -6,8 +6,19 @@ namespace Wendrak.Web;
 /// <summary>How the served API description is shaped.</summary>
 public static class OpenApiShape
 {
+    private const string Discriminator = "kind";
+
     public static void Configure(OpenApiOptions options)
     {
+        // The word that tells one kind of stage or aim from another is always there; the generator calls it optional.
+        options.AddSchemaTransformer(
+            (schema, _, _) =>
+            {
+                if (schema.Properties?.ContainsKey(Discriminator) == true)
+                    (schema.Required ??= new HashSet<string>()).Add(Discriminator);
+                return Task.CompletedTask;
+            }
+        );
         options.AddDocumentTransformer(
             (document, _, _) =>
             {

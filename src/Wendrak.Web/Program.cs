@@ -1,7 +1,5 @@
-using System.Diagnostics;
 using System.Net.NetworkInformation;
 using Wendrak.Store;
-using Wendrak.Store.Demo;
 using Wendrak.Web;
 
 if (args.Contains("--help"))
@@ -32,11 +30,8 @@ try
 {
     await using WebApplication app = await WendrakApp.BuildAsync(options, TimeProvider.System);
     await app.StartAsync();
-    TimeSpan took = DateTime.Now - Process.GetCurrentProcess().StartTime;
     Console.WriteLine(
-        FormattableString.Invariant(
-            $"Wendrak is up after {took.TotalSeconds:0.0} s: http://127.0.0.1:{options.Port}/ (data in {options.DataFolder}; stop with Ctrl+C)"
-        )
+        $"Wendrak is up: http://127.0.0.1:{options.Port}/ (data in {options.DataFolder}; stop with Ctrl+C)"
     );
     await app.WaitForShutdownAsync();
     return 0;

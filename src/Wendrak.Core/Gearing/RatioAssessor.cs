@@ -4,12 +4,13 @@ namespace Wendrak.Core.Gearing;
 internal sealed class RatioAssessor
 {
     private readonly LoopCandidates[] _loops;
-    private readonly double _fixedInAimGear;
+    private readonly double[] _fixedByGear;
     private readonly double? _shaftSpeedPerOverall;
 
     public RatioBandsResult? Bands { get; }
     public DriveGear AimGear { get; }
     public double FittedRatio { get; }
+    public IReadOnlyList<string> GearLabels { get; }
 
     /// <summary>Bands of final ratio with overlaps joined, lowest first.</summary>
     public IReadOnlyList<(double Low, double High)> MergedBands { get; }
@@ -21,7 +22,8 @@ internal sealed class RatioAssessor
         DriveOutput output = train.ReferenceOutput(keys[^1]);
         Bands = input.Aim is { } aim ? RatioBands.Of(train, keys, input.RoadWheels, aim, input.Gears) : null;
         AimGear = train.Gears[Bands?.AimGearIndex ?? train.Gears.Count - 1];
-        _fixedInAimGear = Math.Abs(train.Reduction(output.Shaft, AimGear, keys));
+        GearLabels = [.. train.Gears.Select(g => g.Label)];
+        _fixedByGear = [.. train.Gears.Select(g => Math.Abs(train.Reduction(output.Shaft, g, keys)))];
         FittedRatio = keys.Aggregate(1.0, (product, key) => product * FittedLoopRatio(train, key));
         _shaftSpeedPerOverall = SpeedPerOverall(input.Aim, output, input.RoadWheels);
         MergedBands = Merge(Bands?.Bands ?? []);
@@ -30,7 +32,10 @@ internal sealed class RatioAssessor
     public RatioCandidate Assess(LoopPick[] picks, double ratio)
     {
         double change = RatioChange.Percent(ratio, FittedRatio);
-        double overall = ratio * _fixedInAimGear;
+        double[] overalls = new double[_fixedByGear.Length];
+        for (int g = 0; g < overalls.Length; g++)
+            overalls[g] = ratio * _fixedByGear[g];
+        double overall = overalls[AimGear.Index];
         (Moves moves, double minutes, double? money) = Effort(picks);
         return new(
             picks,
@@ -38,6 +43,7 @@ internal sealed class RatioAssessor
             change,
             RatioChange.Direction(change),
             overall,
+            overalls,
             _shaftSpeedPerOverall * overall,
             BandGears(ratio),
             OffTarget(ratio),

@@ -157,6 +157,7 @@ public static class RatioSearch
             others,
             nearest,
             assessor.FittedRatio,
+            assessor.GearLabels,
             assessor.AimGear.Label,
             input.Search.Any(s => s.Work is null),
             assessor.Bands?.Workings ?? []

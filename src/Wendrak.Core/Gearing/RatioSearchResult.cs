@@ -76,6 +76,7 @@ public enum RankTerm
 /// <param name="FinalRatio">Product of the chosen loops' ratios.</param>
 /// <param name="ChangePercent">Against as fitted; positive is shorter.</param>
 /// <param name="OverallRatio">In the aim's gear, or the last gear without an aim.</param>
+/// <param name="OverallRatios">In every gear, first gear first.</param>
 /// <param name="AimShaftSpeedRpm">Shaft speed at the aim; null where the aim names no speed.</param>
 /// <param name="BandGears">Labels of the gears whose band it meets; empty outside.</param>
 /// <param name="OffTargetPercent">From the middle of the nearest band; null without an aim.</param>
@@ -88,6 +89,7 @@ public sealed record RatioCandidate(
     double ChangePercent,
     RatioDirection Direction,
     double OverallRatio,
+    IReadOnlyList<double> OverallRatios,
     double? AimShaftSpeedRpm,
     IReadOnlyList<string> BandGears,
     double? OffTargetPercent,
@@ -104,6 +106,7 @@ public sealed record RatioCandidate(
 /// <param name="Others">The other pairs that were tried, for the scale; empty for two loops.</param>
 /// <param name="Nearest">The nearest two outside the band when nothing hits it.</param>
 /// <param name="FittedRatio">Final ratio of the wheels on the machine.</param>
+/// <param name="GearLabels">Every gear of the drive, in the order of <see cref="RatioCandidate.OverallRatios"/>.</param>
 /// <param name="AimGearLabel">Gear that <see cref="RatioCandidate.OverallRatio"/> is for.</param>
 /// <param name="UsesDefaultWork">True when the work figures are the defaults.</param>
 public sealed record RatioSearchResult(
@@ -113,6 +116,7 @@ public sealed record RatioSearchResult(
     IReadOnlyList<RatioCandidate> Others,
     IReadOnlyList<RatioCandidate> Nearest,
     double FittedRatio,
+    IReadOnlyList<string> GearLabels,
     string AimGearLabel,
     bool UsesDefaultWork,
     IReadOnlyList<Working> Workings

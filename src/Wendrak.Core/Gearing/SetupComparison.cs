@@ -10,7 +10,10 @@ public sealed record ComparedSetup(
 );
 
 /// <summary>Setups of one drive beside what is fitted.</summary>
-/// <param name="LoopKeys">Loops whose product is spoken of as the final ratio; one or two.</param>
+/// <param name="LoopKeys">
+/// Loops whose product is spoken of as the final ratio, the one being chosen first; loops that are not on its way to
+/// an output are passed over.
+/// </param>
 /// <param name="Aim">Null compares without a band.</param>
 /// <param name="Gears">Gears that count for the aim; empty for all.</param>
 /// <param name="CadenceRpm">Pedalling speed for the speed per gear; null where nobody pedals.</param>
@@ -72,7 +75,9 @@ public static class SetupComparison
     {
         DriveTrain fitted = new(input.Drive, input.Fitted.Loops);
         Check(input, fitted);
-        DriveOutput output = fitted.ReferenceOutput(input.LoopKeys.Count > 0 ? input.LoopKeys[^1] : null);
+        DriveOutput output = fitted.ReferenceOutput(input.LoopKeys is [string first, ..] ? first : null);
+        HashSet<string> way = [.. fitted.PathTo(output.Shaft).Select(s => fitted.Drive.Stages[s].Key)];
+        input = input with { LoopKeys = [.. input.LoopKeys.Distinct().Where(way.Contains)] };
         RatioBandsResult? bands =
             input.Aim is { } aim && input.LoopKeys.Count > 0
                 ? RatioBands.Of(fitted, input.LoopKeys, input.Fitted.RoadWheels, aim, input.Gears)

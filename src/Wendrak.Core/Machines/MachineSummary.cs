@@ -3,6 +3,8 @@ using Wendrak.Core.Gearing;
 namespace Wendrak.Core.Machines;
 
 /// <summary>One loop of a machine at a glance.</summary>
+/// <param name="LoopsBefore">Keys of the loops between the input and this one: it can be chosen together with these.</param>
+/// <param name="Search">The wheels worth trying around what is fitted, to start a search from.</param>
 public sealed record LoopSummary(
     string LoopKey,
     string Name,
@@ -11,17 +13,25 @@ public sealed record LoopSummary(
     double FrontSize,
     double RearSize,
     double Ratio,
-    int? Links
+    int? Links,
+    string DriveKey,
+    IReadOnlyList<string> LoopsBefore,
+    LoopSearch Search
 );
+
+/// <param name="Labels">“1” to “6”; one empty label for a drive without gears.</param>
+public sealed record DriveGearLabels(string DriveKey, IReadOnlyList<string> Labels);
 
 /// <summary>A machine's drives at a glance.</summary>
 /// <param name="GearCount">Gears of the first drive; 1 without.</param>
 /// <param name="TallestOverall">Overall ratio of the first drive in its last gear.</param>
+/// <param name="Gears">Labels of the gears of every drive, first gear first.</param>
 /// <param name="Findings">What does not go together.</param>
 public sealed record MachineSummary(
     IReadOnlyList<LoopSummary> Loops,
     int GearCount,
     double TallestOverall,
+    IReadOnlyList<DriveGearLabels> Gears,
     IReadOnlyList<DriveFinding> Findings
 )
 {
@@ -32,22 +42,38 @@ public sealed record MachineSummary(
         );
         IReadOnlyList<GearState> gears = state.Drives[0].Gears;
         return new(
-            [.. MachineRules.LoopsOf(machine).Select(l => SummaryOf(l, fitted.Loops.First(c => c.LoopKey == l.Key)))],
+            [.. machine.Drives.SelectMany(d => LoopsOf(new(d, fitted.Loops), machine.Work))],
             gears.Count,
             gears[^1].Outputs[0].Reduction,
+            [.. state.Drives.Select(d => new DriveGearLabels(d.DriveKey, [.. d.Gears.Select(g => g.Label)]))],
             state.Findings
         );
     }
 
-    private static LoopSummary SummaryOf(Loop loop, LoopChoice choice) =>
-        new(
-            loop.Key,
-            loop.Name,
-            loop.Medium,
-            loop.Standard,
-            choice.FrontSize,
-            choice.RearSize,
-            Math.Abs(StageRatio.OfLoop(loop, choice.FrontSize, choice.RearSize)),
-            choice.Links
-        );
+    private static IEnumerable<LoopSummary> LoopsOf(DriveTrain train, WorkCosts? work)
+    {
+        foreach (Loop loop in train.Drive.Stages.OfType<Loop>())
+        {
+            LoopChoice choice = train.ChoiceOf(loop.Key);
+            yield return new(
+                loop.Key,
+                loop.Name,
+                loop.Medium,
+                loop.Standard,
+                choice.FrontSize,
+                choice.RearSize,
+                Math.Abs(StageRatio.OfLoop(loop, choice.FrontSize, choice.RearSize)),
+                choice.Links,
+                train.Drive.Key,
+                [
+                    .. train
+                        .PathTo(loop.DrivingShaft)
+                        .Select(s => train.Drive.Stages[s])
+                        .OfType<Loop>()
+                        .Select(l => l.Key),
+                ],
+                SearchAround.Fitted(loop, choice, work)
+            );
+        }
+    }
 }

@@ -39,7 +39,7 @@ public static class StartingMachines
                 LoopStage("output shaft", "rear wheel", LoopMedium.Chain, "520"),
             ],
             [new("rear wheel", "rear wheel", true, new("130/80-17", null))],
-            true,
+            false, // injected engines have maps by gear: the owner says when gears are as good as each other
             SpeedPickup.GearboxOutput,
             0
         );

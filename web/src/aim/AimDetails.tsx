@@ -1,0 +1,105 @@
+import { Button, Group, TextInput } from '@mantine/core'
+import { notifications } from '@mantine/notifications'
+import type { ReactNode } from 'react'
+import { type Aim, calculateRatioBands, changeAim, removeAim } from '../api/client'
+import { issueFor, sentenceOf } from '../api/issues'
+import { useChange, useComputed } from '../api/queries'
+import type { Workbench } from '../machine/useWorkbench'
+import work from '../machine/work.module.css'
+import { ConflictDialog } from '../shell/ConflictDialog'
+import { Panel } from '../shell/Panel'
+import { useStored } from '../shell/useStored'
+import { BandResult } from './BandResult'
+import { ConditionFields } from './ConditionFields'
+import { DrivePanel } from './DrivePanel'
+import { NearestAims } from './NearestAims'
+import { Outcomes } from './Outcomes'
+import { TargetForm } from './TargetForm'
+import { WishFields } from './WishFields'
+
+/** One aim, stored as it is typed; the band it means stands beside it. */
+export function AimDetails({ bench, stored, list }: { bench: Workbench; stored: Aim; list: ReactNode }) {
+  const { draft, setDraft, error, isDirty, conflict, keepMine, takeTheirs } = useStored(stored, changeAim)
+  const remove = useChange(() => removeAim(stored.id, stored.version))
+  const { fitted } = bench.card
+  const bands = useComputed(
+    'bands',
+    bench.loops.length === 0
+      ? undefined
+      : {
+          drive: bench.drive,
+          loops: fitted.loops,
+          roadWheels: fitted.roadWheels,
+          loopKeys: bench.loops.map((l) => l.loopKey),
+          aim: draft.target,
+          gears: [],
+        },
+    calculateRatioBands,
+  )
+  const state = error ? 'not stored yet' : isDirty ? 'storing …' : 'stored'
+  const onRemove = () =>
+    remove.mutate(undefined, {
+      onSuccess: () => {
+        bench.set({ aim: null })
+        notifications.show({ message: `${stored.name} is removed; the history can bring it back.` })
+      },
+      onError: (e) => notifications.show({ color: 'red', message: sentenceOf(e) }),
+    })
+  return (
+    <div className={work.work}>
+      <div className={work.column}>
+        {list}
+        <Panel
+          title="What must the gearing achieve"
+          aside={
+            <span className="cap" role="status">
+              {state}
+            </span>
+          }
+        >
+          <Group align="start" grow>
+            <TextInput
+              label="Name"
+              value={draft.name}
+              onChange={(event) => setDraft({ ...draft, name: event.currentTarget.value })}
+              error={issueFor(error, 'name')}
+            />
+            <TextInput
+              label="Note"
+              value={draft.note ?? ''}
+              onChange={(event) => setDraft({ ...draft, note: event.currentTarget.value || null })}
+              error={issueFor(error, 'note')}
+            />
+          </Group>
+          <TargetForm
+            bench={bench}
+            target={draft.target}
+            onChange={(target) => setDraft({ ...draft, target })}
+            error={error ?? bands.error}
+          />
+          <BandResult bench={bench} bands={bands} />
+          <ConditionFields
+            conditions={draft.conditions}
+            onChange={(conditions) => setDraft({ ...draft, conditions })}
+          />
+          <Group justify="end" mt="sm" data-no-print>
+            <Button size="compact-sm" variant="subtle" color="gray" onClick={onRemove}>
+              Remove this aim
+            </Button>
+          </Group>
+        </Panel>
+        <DrivePanel bench={bench} />
+      </div>
+      <div className={work.column}>
+        <Outcomes bench={bench} aim={draft} onChange={(outcomes) => setDraft({ ...draft, outcomes })} />
+        <NearestAims bench={bench} aim={draft} />
+        <Panel title="What it is worth to the owner" note="0 does not matter, 3 matters most">
+          <WishFields wishes={draft.wishes} onChange={(wishes) => setDraft({ ...draft, wishes })} />
+        </Panel>
+      </div>
+      {conflict && (
+        <ConflictDialog conflict={conflict} mine={draft} onKeepMine={keepMine} onTakeTheirs={takeTheirs} />
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,70 @@
+import { Button } from '@mantine/core'
+import { notifications } from '@mantine/notifications'
+import { type Aim, addAim } from '../api/client'
+import { sentenceOf } from '../api/issues'
+import { useChange } from '../api/queries'
+import { useBench, type Workbench } from '../machine/useWorkbench'
+import work from '../machine/work.module.css'
+import { Panel } from '../shell/Panel'
+import { Sentence } from '../shell/Sentence'
+import { AimDetails } from './AimDetails'
+import { AimList } from './AimList'
+import { DrivePanel } from './DrivePanel'
+
+/** Station 1: what the gearing must achieve, what it is worth, and what was tried. */
+export default function AimView() {
+  const bench = useBench()
+  const add = useChange(addAim)
+  const onAdd = () =>
+    add.mutate(newAim(bench), {
+      onSuccess: (aim) => bench.set({ aim: String(aim.id), band: null }),
+      onError: (error) => notifications.show({ color: 'red', message: sentenceOf(error) }),
+    })
+  const list = (
+    <Panel
+      title="Aims"
+      note="a route, a venue, a load"
+      aside={
+        <Button size="compact-sm" variant="default" onClick={onAdd} loading={add.isPending} data-no-print>
+          New aim
+        </Button>
+      }
+    >
+      <AimList bench={bench} />
+      {bench.aims.length === 0 && (
+        <Sentence title="No aim is kept for this machine.">
+          Make one to see which wheels reach it; a reading or a trial needs none.
+        </Sentence>
+      )}
+    </Panel>
+  )
+  if (!bench.aim)
+    return (
+      <div className={work.work}>
+        <div className={work.column}>
+          {list}
+          <DrivePanel bench={bench} />
+        </div>
+      </div>
+    )
+  return <AimDetails key={bench.aim.id} bench={bench} stored={bench.aim} list={list} />
+}
+
+/** Begins around what is fitted, so that it is met until the person says otherwise. */
+function newAim(bench: Workbench): Aim {
+  const around = 0.03
+  const ratio = bench.comparison.data?.setups[0]?.finalRatio ?? 3
+  const round = (value: number) => Number(value.toPrecision(3))
+  return {
+    id: 0,
+    version: 0,
+    machineId: bench.card.machine.id,
+    name: `Aim ${bench.aims.length + 1}`,
+    driveKey: bench.drive.key,
+    target: { kind: 'finalRatio', low: round(ratio * (1 - around)), high: round(ratio * (1 + around)) },
+    conditions: { surface: null, weather: null, load: null },
+    wishes: { littleUpkeep: 0, quiet: 0, range: 0, carryingLoads: 0, response: 0, lowCost: 0 },
+    note: null,
+    outcomes: [],
+  }
+}

@@ -1,0 +1,170 @@
+import createClient from 'openapi-fetch'
+import type { components, paths } from './schema'
+
+type Schemas = components['schemas']
+export type Machine = Schemas['Machine']
+export type MachineCard = Schemas['MachineCard']
+export type MachineSave = Schemas['MachineSave']
+export type MachineKind = Schemas['MachineKind']
+export type MachineDraft = Schemas['MachineDraft']
+export type MachineFile = Schemas['MachineFile']
+export type Drive = Schemas['Drive']
+export type Stage = Schemas['Stage']
+export type Loop = Schemas['StageLoop']
+export type LoopChoice = Schemas['LoopChoice']
+export type LoopSearch = Schemas['LoopSearch']
+export type LoopSummary = Schemas['LoopSummary']
+export type RoadWheel = Schemas['RoadWheel']
+export type RoadWheelChoice = Schemas['RoadWheelChoice']
+export type GearboxSet = Schemas['GearboxSet']
+export type Setup = Schemas['Setup']
+export type Aim = Schemas['Aim']
+export type AimTarget = Schemas['AimTarget']
+export type AimOutcome = Schemas['AimOutcome']
+export type Conditions = Schemas['Conditions']
+export type Wishes = Schemas['Wishes']
+export type StockItem = Schemas['StockItem']
+export type Change = Schemas['Change']
+export type Designations = Schemas['Designations']
+export type Working = Schemas['Working']
+export type InputIssue = Schemas['InputIssue']
+export type RatioSearchInput = Schemas['RatioSearchInput']
+export type RatioSearchResult = Schemas['RatioSearchResult']
+export type RatioCandidate = Schemas['RatioCandidate']
+export type RatioBand = Schemas['RatioBand']
+export type RatioBandsInput = Schemas['RatioBandsInput']
+export type RatioBandsResult = Schemas['RatioBandsResult']
+export type RatioRanking = Schemas['RatioRanking']
+export type LoopPick = Schemas['LoopPick']
+export type SetupComparisonInput = Schemas['SetupComparisonInput']
+export type SetupComparisonResult = Schemas['SetupComparisonResult']
+export type SetupFigures = Schemas['SetupFigures']
+export type GearFigures = Schemas['GearFigures']
+export type MachineDrivesInput = Schemas['MachineDrivesInput']
+export type MachineDrivesResult = Schemas['MachineDrivesResult']
+export type DriveFinding = Schemas['DriveFinding']
+export type RollingResult = Schemas['RollingResult']
+export type NearestAimInput = Schemas['NearestAimInput']
+export type NearestAimResult = Schemas['NearestAimResult']
+export type NewTrial = Schemas['NewTrial']
+
+/** An input was refused: every wrong field with the bound it broke. */
+export class InvalidInputError extends Error {
+  constructor(readonly issues: InputIssue[]) {
+    super(issues.map((i) => i.message).join(' '))
+  }
+}
+
+/** Somebody else changed the same thing; `current` is what is stored now, null when it is gone. */
+export class ConflictError extends Error {
+  constructor(
+    message: string,
+    readonly thing: string,
+    readonly current: unknown,
+  ) {
+    super(message)
+  }
+}
+
+const WHO_KEY = 'wendrak.who'
+export const whoAmI = () => localStorage.getItem(WHO_KEY) ?? ''
+export const setWho = (name: string) => localStorage.setItem(WHO_KEY, name)
+
+const client = createClient<paths>({ baseUrl: location.origin })
+client.use({
+  onRequest({ request }) {
+    // Header values are ASCII; a name need not be.
+    request.headers.set('X-Wendrak-Who', encodeURIComponent(whoAmI()))
+    return request
+  },
+})
+
+interface Answer<T> {
+  data?: T
+  error?: unknown
+  response: Response
+}
+
+async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
+  const { data, error, response } = await call
+  if (response.ok) return data as T // 204 has no body: T is void there
+  throw refusal(error, response.status)
+}
+
+function refusal(problem: unknown, status: number): Error {
+  const body = (typeof problem === 'object' && problem !== null ? problem : {}) as Partial<
+    Schemas['InvalidInputProblem'] & Schemas['ConflictProblem']
+  >
+  if (status === 400 && body.issues) return new InvalidInputError(body.issues)
+  if (status === 409)
+    return new ConflictError(body.detail ?? 'Changed meanwhile.', body.thing ?? '', body.current)
+  if (status === 404) return new Error('This is not here any more.')
+  return new Error(body.detail ?? `The program answered with error ${status}.`)
+}
+
+type Signal = { signal?: AbortSignal }
+
+export const searchRatios = (body: RatioSearchInput, s: Signal = {}) =>
+  answered(client.POST('/api/ratio/search', { body, ...s }))
+export const calculateRatioBands = (body: RatioBandsInput, s: Signal = {}) =>
+  answered(client.POST('/api/ratio/bands', { body, ...s }))
+export const compareSetups = (body: SetupComparisonInput, s: Signal = {}) =>
+  answered(client.POST('/api/ratio/compare', { body, ...s }))
+export const evaluateDrives = (body: MachineDrivesInput, s: Signal = {}) =>
+  answered(client.POST('/api/ratio/drives', { body, ...s }))
+export const readRoadWheel = (body: RoadWheel, s: Signal = {}) =>
+  answered(client.POST('/api/ratio/road-wheel', { body, ...s }))
+export const findNearestAim = (body: NearestAimInput, s: Signal = {}) =>
+  answered(client.POST('/api/ratio/nearest-aim', { body, ...s }))
+
+export const listMachines = () => answered(client.GET('/api/machines'))
+export const findMachine = (id: number) =>
+  answered(client.GET('/api/machines/{id}', { params: { path: { id } } }))
+export const addMachine = (body: MachineSave) => answered(client.POST('/api/machines', { body }))
+export const changeMachine = (body: MachineSave) =>
+  answered(client.PUT('/api/machines/{id}', { params: { path: { id: body.machine.id } }, body }))
+export const copyMachine = (id: number, name: string) =>
+  answered(client.POST('/api/machines/{id}/copy', { params: { path: { id } }, body: { name } }))
+export const startMachine = (kind: MachineKind) =>
+  answered(client.GET('/api/machines/starting/{kind}', { params: { path: { kind } } }))
+export const writeMachineFile = (id: number) =>
+  answered(client.GET('/api/machines/{id}/file', { params: { path: { id } } }))
+export const readMachineFile = (body: MachineFile) => answered(client.POST('/api/machines/file', { body }))
+
+export const listSetups = (id: number) =>
+  answered(client.GET('/api/machines/{id}/setups', { params: { path: { id } } }))
+export const addTrial = (id: number, body: NewTrial) =>
+  answered(client.POST('/api/machines/{id}/setups', { params: { path: { id } }, body }))
+export const changeSetup = (body: Setup) =>
+  answered(client.PUT('/api/setups/{id}', { params: { path: { id: body.id } }, body }))
+export const fitSetup = (id: number, version: number) =>
+  answered(client.POST('/api/setups/{id}/fit', { params: { path: { id } }, body: { version } }))
+
+export const listAims = (id: number) =>
+  answered(client.GET('/api/machines/{id}/aims', { params: { path: { id } } }))
+export const addAim = (body: Aim) =>
+  answered(client.POST('/api/machines/{id}/aims', { params: { path: { id: body.machineId } }, body }))
+export const changeAim = (body: Aim) =>
+  answered(client.PUT('/api/aims/{id}', { params: { path: { id: body.id } }, body }))
+export const removeAim = (id: number, version: number) =>
+  answered(client.DELETE('/api/aims/{id}', { params: { path: { id }, query: { version } } }))
+
+export const listStock = () => answered(client.GET('/api/stock'))
+export const addStock = (body: StockItem) => answered(client.POST('/api/stock', { body }))
+export const changeStock = (body: StockItem) =>
+  answered(client.PUT('/api/stock/{id}', { params: { path: { id: body.id } }, body }))
+export const removeStock = (id: number, version: number) =>
+  answered(client.DELETE('/api/stock/{id}', { params: { path: { id }, query: { version } } }))
+
+export const listGearboxSets = () => answered(client.GET('/api/gearbox-sets'))
+export const addGearboxSet = (body: GearboxSet) => answered(client.POST('/api/gearbox-sets', { body }))
+export const changeGearboxSet = (body: GearboxSet) =>
+  answered(client.PUT('/api/gearbox-sets/{id}', { params: { path: { id: body.id } }, body }))
+export const removeGearboxSet = (id: number, version: number) =>
+  answered(client.DELETE('/api/gearbox-sets/{id}', { params: { path: { id }, query: { version } } }))
+export const listDesignations = () => answered(client.GET('/api/gearbox-sets/designations'))
+
+export const listChanges = (machineId?: number) =>
+  answered(client.GET('/api/changes', { params: { query: { machineId } } }))
+export const undoChange = (id: number) =>
+  answered(client.POST('/api/changes/{id}/undo', { params: { path: { id } } }))

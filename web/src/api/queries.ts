@@ -1,0 +1,64 @@
+import { skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import * as api from './client'
+
+// A refused input stays refused: only a lost connection is worth another try.
+export const retryLost = (count: number, error: unknown) => error instanceof TypeError && count < 2
+
+export const useMachines = () =>
+  useQuery({ queryKey: ['machines'], queryFn: api.listMachines, retry: retryLost })
+export const useMachine = (id: number) =>
+  useQuery({ queryKey: ['machine', id], queryFn: () => api.findMachine(id), retry: retryLost })
+export const useSetups = (id: number) =>
+  useQuery({ queryKey: ['setups', id], queryFn: () => api.listSetups(id), retry: retryLost })
+export const useAims = (id: number) =>
+  useQuery({ queryKey: ['aims', id], queryFn: () => api.listAims(id), retry: retryLost })
+export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: api.listStock, retry: retryLost })
+export const useGearboxSets = () =>
+  useQuery({ queryKey: ['gearbox-sets'], queryFn: api.listGearboxSets, retry: retryLost })
+export const useDesignations = () =>
+  useQuery({ queryKey: ['designations'], queryFn: api.listDesignations, staleTime: Number.POSITIVE_INFINITY })
+export const useChanges = (machineId?: number) =>
+  useQuery({ queryKey: ['changes', machineId], queryFn: () => api.listChanges(machineId), retry: retryLost })
+
+export interface Computed<R> {
+  data: R | undefined
+  error: unknown
+  /** The answer in view belongs to an earlier input, since the present one was refused or got lost. */
+  isStale: boolean
+}
+
+/**
+ * A computing call. While an input is refused the last good answer stays in view and `isStale` says so.
+ * An `undefined` input is one not ready to be asked.
+ */
+export function useComputed<I, R>(
+  name: string,
+  input: I | undefined,
+  ask: (input: I, s: { signal: AbortSignal }) => Promise<R>,
+): Computed<R> {
+  const query = useQuery({
+    queryKey: ['computed', name, input],
+    queryFn: input === undefined ? skipToken : ({ signal }) => ask(input, { signal }),
+    retry: retryLost,
+    staleTime: 60_000,
+  })
+  const data = useLastGood(query.data)
+  return { data, error: query.error, isStale: data !== undefined && query.error !== null }
+}
+
+/** The newest answer there was: a refused input has none of its own. */
+function useLastGood<R>(data: R | undefined): R | undefined {
+  const [last, setLast] = useState(data)
+  if (data !== undefined && data !== last) setLast(data)
+  return data ?? last
+}
+
+/** A change of something stored; everything that may show it is read again. */
+export function useChange<V, R>(change: (value: V) => Promise<R>) {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: change,
+    onSettled: () => cache.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'computed' }),
+  })
+}

@@ -1,0 +1,148 @@
+import { Checkbox, Select, TextInput } from '@mantine/core'
+import type { LoopChoice } from '../api/client'
+import { issueFor } from '../api/issues'
+import { useDesignations } from '../api/queries'
+import { QuantityField } from '../quantities/QuantityField'
+import type { FieldsProps } from './PairFields'
+import { isToothed, MEDIUM_WORDS, sizeUnit } from './words'
+
+interface Props extends FieldsProps<'loop'> {
+  choice: LoopChoice | undefined
+  choiceAt: string
+  onChoice: (choice: LoopChoice) => void
+}
+
+const MEDIA = Object.entries(MEDIUM_WORDS).map(([value, label]) => ({ value, label }))
+
+/** A loop: what runs on it, the wheels as fitted, what fits it. */
+export function LoopFields({ stage, at, choice: given, choiceAt, error, onChange, onChoice }: Props) {
+  const known = useDesignations().data
+  const choice = given ?? { loopKey: stage.key, frontSize: 15, rearSize: 45, links: null }
+  const toothed = isToothed(stage.medium)
+  const unit = sizeUnit(stage.medium)
+  const standards = {
+    chain: known?.chains,
+    toothedBelt: known?.toothedBelts,
+    vBelt: known?.vBelts,
+    flatBelt: undefined,
+    roundBelt: undefined,
+  }[stage.medium]
+  return (
+    <>
+      <Select
+        label="Runs on it"
+        data={MEDIA}
+        value={stage.medium}
+        onChange={(value) => {
+          const medium = value as typeof stage.medium
+          const first = {
+            chain: known?.chains,
+            toothedBelt: known?.toothedBelts,
+            vBelt: known?.vBelts,
+            flatBelt: ['flat'],
+            roundBelt: ['round'],
+          }[medium]?.[0]
+          onChange({
+            ...stage,
+            medium,
+            standard: first ?? stage.standard,
+            slipFraction: isToothed(medium) ? 0 : stage.slipFraction,
+            course: isToothed(medium) ? 'open' : stage.course,
+          })
+        }}
+      />
+      {standards ? (
+        <Select
+          label="Standard"
+          searchable
+          data={[...new Set([...standards, stage.standard])]}
+          value={stage.standard}
+          onChange={(standard) => onChange({ ...stage, standard: standard ?? stage.standard })}
+          error={issueFor(error, `${at}.standard`)}
+        />
+      ) : (
+        <TextInput
+          label="Standard"
+          value={stage.standard}
+          onChange={(event) => onChange({ ...stage, standard: event.currentTarget.value })}
+          error={issueFor(error, `${at}.standard`)}
+        />
+      )}
+      <QuantityField
+        label="Front, fitted"
+        unit={unit}
+        value={choice.frontSize}
+        onChange={(v) => onChoice({ ...choice, frontSize: v ?? 0 })}
+        error={issueFor(error, `${choiceAt}.frontSize`)}
+      />
+      <QuantityField
+        label="Rear, fitted"
+        unit={unit}
+        value={choice.rearSize}
+        onChange={(v) => onChoice({ ...choice, rearSize: v ?? 0 })}
+        error={issueFor(error, `${choiceAt}.rearSize`)}
+      />
+      {toothed && (
+        <QuantityField
+          label={stage.medium === 'chain' ? 'Links' : 'Belt teeth'}
+          allowDecimal={false}
+          value={choice.links ?? undefined}
+          onChange={(v) => onChoice({ ...choice, links: v ?? null })}
+          error={issueFor(error, `${choiceAt}.links`)}
+        />
+      )}
+      <TextInput
+        label="Front mounting"
+        value={stage.frontMounting ?? ''}
+        onChange={(event) => onChange({ ...stage, frontMounting: event.currentTarget.value || null })}
+      />
+      <TextInput
+        label="Rear mounting"
+        value={stage.rearMounting ?? ''}
+        onChange={(event) => onChange({ ...stage, rearMounting: event.currentTarget.value || null })}
+      />
+      <QuantityField
+        label="Smallest front"
+        unit={unit}
+        value={stage.smallestFront ?? undefined}
+        onChange={(v) => onChange({ ...stage, smallestFront: v ?? null })}
+        error={issueFor(error, `${at}.smallestFront`)}
+      />
+      <QuantityField
+        label="Largest rear that clears"
+        unit={unit}
+        value={stage.largestRear ?? undefined}
+        onChange={(v) => onChange({ ...stage, largestRear: v ?? null })}
+        error={issueFor(error, `${at}.largestRear`)}
+      />
+      {!toothed && (
+        <>
+          <QuantityField
+            label="Slip"
+            unit="of 1"
+            step={0.005}
+            value={stage.slipFraction}
+            onChange={(v) => onChange({ ...stage, slipFraction: v ?? 0 })}
+            error={issueFor(error, `${at}.slipFraction`)}
+          />
+          <Select
+            label="Course"
+            data={[
+              { value: 'open', label: 'open' },
+              { value: 'crossed', label: 'crossed, turns round' },
+            ]}
+            value={stage.course}
+            onChange={(value) => onChange({ ...stage, course: value === 'crossed' ? 'crossed' : 'open' })}
+            error={issueFor(error, `${at}.course`)}
+          />
+        </>
+      )}
+      <Checkbox
+        mt={26}
+        label="Rear wheel is split"
+        checked={stage.rearIsSplit}
+        onChange={(event) => onChange({ ...stage, rearIsSplit: event.currentTarget.checked })}
+      />
+    </>
+  )
+}

@@ -1,0 +1,116 @@
+import { ActionIcon, Button, Menu, SegmentedControl, useMantineColorScheme } from '@mantine/core'
+import { useState } from 'react'
+import { useUnits } from '../quantities/units'
+import { HistoryDrawer } from '../shell/HistoryDrawer'
+import { HistoryIcon, PrintIcon, SunMoonIcon } from '../shell/icons'
+import { PageTitle } from '../shell/PageTitle'
+import { useShortcuts } from '../shell/shortcuts'
+import { MachineMenu } from '../yard/MachineMenu'
+import classes from './MachineBar.module.css'
+import { TrialMenu } from './TrialMenu'
+import type { Workbench } from './useWorkbench'
+import { driveText, KIND_WORDS } from './words'
+
+const MOST_TABS = 4
+
+/** Name, which setup is in view, units, history. */
+export function MachineBar({ bench }: { bench: Workbench }) {
+  const { machine, summary } = bench.card
+  const units = useUnits()
+  const [isHistory, setHistory] = useState(false)
+  const { toggleColorScheme } = useMantineColorScheme()
+  useShortcuts({ h: () => setHistory(true) })
+  const note = [
+    KIND_WORDS[machine.kind],
+    driveText(summary.loops),
+    machine.odometerKm === null ? null : units.show('distance', machine.odometerKm),
+    machine.retiredOn === null ? null : `retired ${machine.retiredOn}`,
+  ]
+  return (
+    <PageTitle title={machine.name} note={note.filter(Boolean).join(' · ')}>
+      <div className={classes.controls} data-no-print>
+        <SetupTabs bench={bench} />
+        {bench.shown.setup && !bench.shown.isFitted && <TrialMenu bench={bench} setup={bench.shown.setup} />}
+        <SegmentedControl
+          size="xs"
+          aria-label="Units"
+          value={units.system}
+          onChange={(value) => units.setSystem(value === 'inch' ? 'inch' : 'metric')}
+          data={['metric', 'inch']}
+        />
+        <ActionIcon variant="subtle" color="gray" onClick={toggleColorScheme} aria-label="Light or dark (L)">
+          <SunMoonIcon />
+        </ActionIcon>
+        <ActionIcon
+          variant="subtle"
+          color="gray"
+          onClick={() => setHistory(true)}
+          aria-label="History and undo (H)"
+        >
+          <HistoryIcon />
+        </ActionIcon>
+        <ActionIcon
+          variant="subtle"
+          color="gray"
+          onClick={() => window.print()}
+          aria-label="Print a job sheet"
+        >
+          <PrintIcon />
+        </ActionIcon>
+        <MachineMenu card={bench.card} />
+      </div>
+      {isHistory && (
+        <HistoryDrawer
+          machineId={machine.id}
+          title={`History of ${machine.name}`}
+          onClose={() => setHistory(false)}
+        />
+      )}
+    </PageTitle>
+  )
+}
+
+/** As fitted, the newest trials, and the rest in a menu. */
+function SetupTabs({ bench }: { bench: Workbench }) {
+  const { trials, shown, set, setups } = bench
+  const select = (id: string) => set({ setup: id, pick: null })
+  const former = setups.filter((s) => s.status === 'former' || s.status === 'discarded')
+  const tabs = trials.slice(-MOST_TABS + 1)
+  const rest = [...trials.slice(0, -MOST_TABS + 1), ...former]
+  const value = shown.isFitted ? 'fitted' : shown.setup ? String(shown.setup.id) : 'picked'
+  const data = [
+    { value: 'fitted', label: 'As fitted' },
+    ...tabs.map((s) => ({ value: String(s.id), label: s.name })),
+  ]
+  if (value === 'picked') data.push({ value: 'picked', label: 'Picked' })
+  else if (!data.some((d) => d.value === value)) data.push({ value, label: shown.name })
+  return (
+    <>
+      <div className={classes.tabs}>
+        <SegmentedControl
+          size="xs"
+          aria-label="Setup in view"
+          value={value}
+          onChange={(next) => next !== 'picked' && select(next)}
+          data={data}
+        />
+      </div>
+      {rest.length > 0 && (
+        <Menu>
+          <Menu.Target>
+            <Button size="compact-sm" variant="subtle" color="gray">
+              {rest.length} more
+            </Button>
+          </Menu.Target>
+          <Menu.Dropdown>
+            {rest.map((s) => (
+              <Menu.Item key={s.id} onClick={() => select(String(s.id))}>
+                {s.name} <span className="cap">{s.status}</span>
+              </Menu.Item>
+            ))}
+          </Menu.Dropdown>
+        </Menu>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,157 @@
+import { Button, Group, Modal, Select, Textarea, TextInput } from '@mantine/core'
+import { useState } from 'react'
+import {
+  ConflictError,
+  changeMachine,
+  type LoopChoice,
+  type MachineCard,
+  type MachineSave,
+} from '../api/client'
+import { issueFor, sentenceOf } from '../api/issues'
+import { useChange } from '../api/queries'
+import { QuantityField } from '../quantities/QuantityField'
+import { ConflictDialog } from '../shell/ConflictDialog'
+import { DriveForm } from './DriveForm'
+import classes from './MachineEditor.module.css'
+import { newDrive } from './newParts'
+import { WorkForm } from './WorkForm'
+import { KIND_WORDS } from './words'
+
+const KINDS = Object.entries(KIND_WORDS).map(([value, label]) => ({ value, label }))
+
+/** The machine and its drives: a tree of stages from the input to what is driven, with the wheels as fitted. */
+export default function MachineEditor({ card, onClose }: { card: MachineCard; onClose: () => void }) {
+  const [machine, setMachine] = useState(card.machine)
+  const [fitted, setFitted] = useState<LoopChoice[]>(card.fitted.loops)
+  const save = useChange(changeMachine)
+  const conflict = save.error instanceof ConflictError ? save.error : null
+  const { error } = save
+  const body: MachineSave = {
+    machine,
+    fitted: wheelsOf(machine.drives, fitted),
+    fittedVersion: card.fitted.version,
+  }
+  const store = (value: MachineSave) => save.mutate(value, { onSuccess: onClose })
+  const setDrive = (at: number, drive: MachineCard['machine']['drives'][number]) =>
+    setMachine({ ...machine, drives: machine.drives.map((d, i) => (i === at ? drive : d)) })
+  return (
+    <Modal
+      opened
+      onClose={onClose}
+      title={`Edit ${card.machine.name}`}
+      size={900}
+      closeOnClickOutside={false}
+      closeButtonProps={{ 'aria-label': 'Close without storing' }}
+    >
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          store(body)
+        }}
+      >
+        <div className={classes.row}>
+          <TextInput
+            data-autofocus
+            label="Name"
+            value={machine.name}
+            onChange={(event) => setMachine({ ...machine, name: event.currentTarget.value })}
+            error={issueFor(error, 'name')}
+          />
+          <Select
+            label="Kind"
+            data={KINDS}
+            value={machine.kind}
+            onChange={(kind) => setMachine({ ...machine, kind: kind as typeof machine.kind })}
+          />
+          <QuantityField
+            label="Odometer"
+            quantity="distance"
+            value={machine.odometerKm ?? undefined}
+            onChange={(km) => setMachine({ ...machine, odometerKm: km ?? null })}
+            error={issueFor(error, 'odometerKm')}
+          />
+        </div>
+        <Textarea
+          mt="sm"
+          label="Note"
+          autosize
+          value={machine.note ?? ''}
+          onChange={(event) => setMachine({ ...machine, note: event.currentTarget.value || null })}
+          error={issueFor(error, 'note')}
+        />
+        {machine.drives.map((drive, i) => (
+          <DriveForm
+            // biome-ignore lint/suspicious/noArrayIndexKey: a drive is where it stands; its key is typed by hand
+            key={i}
+            drive={drive}
+            others={machine.drives.filter((d) => d !== drive)}
+            at={`drives[${i}]`}
+            fitted={fitted}
+            fittedAt={(key) => `loops[${body.fitted.findIndex((c) => c.loopKey === key)}]`}
+            error={error}
+            onChange={(next) => setDrive(i, next)}
+            onFitted={(choice) => setFitted([...fitted.filter((c) => c.loopKey !== choice.loopKey), choice])}
+            onRemove={
+              machine.drives.length > 1
+                ? () => setMachine({ ...machine, drives: machine.drives.filter((d) => d !== drive) })
+                : undefined
+            }
+          />
+        ))}
+        <Button
+          mt="sm"
+          size="compact-sm"
+          variant="default"
+          onClick={() => setMachine({ ...machine, drives: [...machine.drives, newDrive(machine.drives)] })}
+        >
+          Add a drive
+        </Button>
+        <WorkForm work={machine.work} error={error} onChange={(work) => setMachine({ ...machine, work })} />
+        {error && !conflict && (
+          <p role="alert" className={classes.error}>
+            {sentenceOf(error)}
+          </p>
+        )}
+        <Group justify="end" mt="md">
+          <Button variant="default" onClick={onClose}>
+            Leave as it was
+          </Button>
+          <Button type="submit" loading={save.isPending}>
+            Store
+          </Button>
+        </Group>
+      </form>
+      {conflict && (
+        <ConflictDialog
+          conflict={conflict}
+          mine={conflict.thing === 'machine' ? machine : { ...card.fitted, loops: body.fitted }}
+          onKeepMine={() => {
+            const { version } = conflict.current as { version: number }
+            store(
+              conflict.thing === 'machine'
+                ? { ...body, machine: { ...machine, version } }
+                : { ...body, fittedVersion: version },
+            )
+          }}
+          onTakeTheirs={onClose}
+        />
+      )}
+    </Modal>
+  )
+}
+
+/** Wheels for every loop there is now; those of removed loops fall away. */
+function wheelsOf(drives: MachineCard['machine']['drives'], fitted: LoopChoice[]): LoopChoice[] {
+  return drives
+    .flatMap((d) => d.stages)
+    .filter((s) => s.kind === 'loop')
+    .map(
+      (s) =>
+        fitted.find((c) => c.loopKey === s.key) ?? {
+          loopKey: s.key,
+          frontSize: 15,
+          rearSize: 45,
+          links: null,
+        },
+    )
+}

@@ -1,0 +1,32 @@
+import { Outlet, useParams } from 'react-router'
+import type { Aim, MachineCard, Setup } from '../api/client'
+import { sentenceOf } from '../api/issues'
+import { useAims, useMachine, useSetups } from '../api/queries'
+import { Sentence } from '../shell/Sentence'
+import { MachineBar } from './MachineBar'
+import { Run } from './Run'
+import { useWorkbench } from './useWorkbench'
+
+/** A machine's page: bar, run, and the station in view. */
+export default function MachinePage() {
+  const id = Number(useParams().machineId)
+  const machine = useMachine(id)
+  const setups = useSetups(id)
+  const aims = useAims(id)
+  const error = machine.error ?? setups.error ?? aims.error
+  if (error && !machine.data)
+    return <Sentence title="This machine can't be opened.">{sentenceOf(error)}</Sentence>
+  if (!machine.data || !setups.data || !aims.data) return <Sentence title="Opening the machine …" />
+  return <OpenMachine key={id} card={machine.data} setups={setups.data} aims={aims.data} />
+}
+
+function OpenMachine({ card, setups, aims }: { card: MachineCard; setups: Setup[]; aims: Aim[] }) {
+  const bench = useWorkbench(card, setups, aims)
+  return (
+    <>
+      <MachineBar bench={bench} />
+      <Run bench={bench} />
+      <Outlet context={bench} />
+    </>
+  )
+}

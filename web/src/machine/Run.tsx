@@ -1,0 +1,51 @@
+import { NavLink, useLocation, useNavigate } from 'react-router'
+import { fixed, signed } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import { useShortcuts } from '../shell/shortcuts'
+import classes from './Run.module.css'
+import { targetText } from './targets'
+import type { Workbench } from './useWorkbench'
+
+/** The stations that exist, each with its headline figure at all times. */
+export function Run({ bench }: { bench: Workbench }) {
+  const { search } = useLocation()
+  const navigate = useNavigate()
+  const units = useUnits()
+  useShortcuts({
+    '1': () => navigate({ pathname: 'aim', search }, { relative: 'route' }),
+    '2': () => navigate({ pathname: 'ratio', search }, { relative: 'route' }),
+  })
+  const figures = bench.comparison.data?.setups.at(-1)
+  const ratio = figures
+    ? fixed(figures.finalRatio, 3) + (bench.shown.isFitted ? '' : ` ${signed(figures.changePercent, 1)} %`)
+    : bench.comparison.error
+      ? 'not to be computed'
+      : '…'
+  const aim = bench.target ? targetText(bench.target, units, bench.gears) : 'no aim yet'
+  const meets = figures?.meetsAim
+  return (
+    <nav className={classes.run} aria-label="Stations">
+      <NavLink
+        to={{ pathname: 'aim', search }}
+        className={classes.station}
+        data-done={bench.target ? true : undefined}
+      >
+        <span className={classes.number}>{bench.target ? '✓' : '1'}</span>
+        <span>
+          <b>Aim</b>
+          <span className={`num ${classes.figure}`}>{aim}</span>
+        </span>
+      </NavLink>
+      <NavLink to={{ pathname: 'ratio', search }} className={classes.station} data-done={meets || undefined}>
+        <span className={classes.number}>{meets ? '✓' : '2'}</span>
+        <span>
+          <b>Ratio</b>
+          <span className={`num ${classes.figure}`}>
+            {ratio}
+            {meets === false && <span className={classes.off}> off the aim</span>}
+          </span>
+        </span>
+      </NavLink>
+    </nav>
+  )
+}

@@ -1,0 +1,122 @@
+import { Button, Group, Menu, Modal, TextInput } from '@mantine/core'
+import { notifications } from '@mantine/notifications'
+import { useState } from 'react'
+import { addTrial, ConflictError, changeSetup, fitSetup, type Setup } from '../api/client'
+import { issueFor, sentenceOf } from '../api/issues'
+import { useChange } from '../api/queries'
+import { ConflictDialog } from '../shell/ConflictDialog'
+import type { Workbench } from './useWorkbench'
+
+/** What can be done with the setup in view: fit, rename, copy, discard. */
+export function TrialMenu({ bench, setup }: { bench: Workbench; setup: Setup }) {
+  const [isRenaming, setRenaming] = useState(false)
+  const change = useChange(changeSetup)
+  const fit = useChange(() => fitSetup(setup.id, setup.version))
+  const copy = useChange(() =>
+    addTrial(setup.machineId, {
+      name: `${setup.name} copy`,
+      loops: setup.loops,
+      roadWheels: setup.roadWheels,
+      note: setup.note,
+    }),
+  )
+  const failed = (error: unknown) => notifications.show({ color: 'red', message: sentenceOf(error) })
+  const onFit = () =>
+    fit.mutate(undefined, {
+      onSuccess: () => {
+        bench.set({ setup: null, pick: null })
+        notifications.show({
+          message: `${setup.name} is as fitted now. What was on the machine is kept as former.`,
+        })
+      },
+      onError: failed,
+    })
+  return (
+    <>
+      <Menu position="bottom-end">
+        <Menu.Target>
+          <Button size="compact-sm" variant="default">
+            {setup.name} …
+          </Button>
+        </Menu.Target>
+        <Menu.Dropdown>
+          <Menu.Item onClick={onFit}>Fit this one</Menu.Item>
+          <Menu.Item onClick={() => setRenaming(true)}>Name and note</Menu.Item>
+          <Menu.Item
+            onClick={() =>
+              copy.mutate(undefined, {
+                onSuccess: (added) => bench.set({ setup: String(added.id), pick: null }),
+                onError: failed,
+              })
+            }
+          >
+            Copy
+          </Menu.Item>
+          {(setup.status === 'trial' || setup.status === 'discarded') && (
+            <Menu.Item
+              onClick={() =>
+                change.mutate(
+                  { ...setup, status: setup.status === 'trial' ? 'discarded' : 'trial' },
+                  { onSuccess: () => bench.set({ setup: null }), onError: failed },
+                )
+              }
+            >
+              {setup.status === 'trial' ? 'Discard' : 'Take up again'}
+            </Menu.Item>
+          )}
+        </Menu.Dropdown>
+      </Menu>
+      {isRenaming && <RenameDialog setup={setup} onClose={() => setRenaming(false)} />}
+    </>
+  )
+}
+
+function RenameDialog({ setup, onClose }: { setup: Setup; onClose: () => void }) {
+  const [draft, setDraft] = useState(setup)
+  const change = useChange(changeSetup)
+  const conflict = change.error instanceof ConflictError ? change.error : null
+  const store = (value: Setup) => change.mutate(value, { onSuccess: onClose })
+  return (
+    <Modal
+      opened
+      onClose={onClose}
+      title={`Name and note of ${setup.name}`}
+      closeButtonProps={{ 'aria-label': 'Close' }}
+    >
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          store(draft)
+        }}
+      >
+        <TextInput
+          data-autofocus
+          label="Name"
+          value={draft.name}
+          onChange={(event) => setDraft({ ...draft, name: event.currentTarget.value })}
+          error={issueFor(change.error, 'name')}
+        />
+        <TextInput
+          mt="sm"
+          label="Note"
+          value={draft.note ?? ''}
+          onChange={(event) => setDraft({ ...draft, note: event.currentTarget.value || null })}
+          error={issueFor(change.error, 'note')}
+        />
+        <Group justify="end" mt="md">
+          <Button type="submit" loading={change.isPending}>
+            Store
+          </Button>
+        </Group>
+      </form>
+      {conflict && (
+        <ConflictDialog
+          conflict={conflict}
+          mine={draft}
+          onKeepMine={() => store({ ...draft, version: (conflict.current as Setup).version })}
+          onTakeTheirs={onClose}
+        />
+      )}
+    </Modal>
+  )
+}

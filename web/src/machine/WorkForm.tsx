@@ -1,0 +1,59 @@
+import { Switch } from '@mantine/core'
+import type { Machine } from '../api/client'
+import { issueFor } from '../api/issues'
+import { QuantityField } from '../quantities/QuantityField'
+import classes from './MachineEditor.module.css'
+
+type Work = NonNullable<Machine['work']>
+const START: Work = {
+  frontMinutes: 25,
+  frontMoney: 0,
+  rearMinutes: 60,
+  rearMoney: 0,
+  bothMinutes: 75,
+  bothMoney: 0,
+}
+const FIELDS: [keyof Work, string, string][] = [
+  ['frontMinutes', 'Front only', 'min'],
+  ['rearMinutes', 'Rear only', 'min'],
+  ['bothMinutes', 'Both', 'min'],
+  ['frontMoney', 'Front, money', ''],
+  ['rearMoney', 'Rear, money', ''],
+  ['bothMoney', 'Both, money', ''],
+]
+
+/** What changing wheels takes on this machine; without it the defaults stand in. */
+export function WorkForm({
+  work,
+  error,
+  onChange,
+}: {
+  work: Work | null
+  error: unknown
+  onChange: (work: Work | null) => void
+}) {
+  return (
+    <fieldset className={classes.drive}>
+      <legend>Work of changing wheels</legend>
+      <Switch
+        label="Own figures for this machine (otherwise defaults: front less than rear less than both)"
+        checked={work !== null}
+        onChange={(event) => onChange(event.currentTarget.checked ? START : null)}
+      />
+      {work && (
+        <div className={classes.row}>
+          {FIELDS.map(([key, label, unit]) => (
+            <QuantityField
+              key={key}
+              label={label}
+              unit={unit}
+              value={work[key]}
+              onChange={(v) => onChange({ ...work, [key]: v ?? 0 })}
+              error={issueFor(error, `work.${key}`)}
+            />
+          ))}
+        </div>
+      )}
+    </fieldset>
+  )
+}

@@ -1,0 +1,191 @@
+import { useMemo } from 'react'
+import { useOutletContext, useSearchParams } from 'react-router'
+import {
+  type Aim,
+  type AimTarget,
+  compareSetups,
+  type Drive,
+  type LoopChoice,
+  type LoopSummary,
+  type MachineCard,
+  type RoadWheelChoice,
+  type Setup,
+  type SetupComparisonInput,
+  type SetupComparisonResult,
+} from '../api/client'
+import { type Computed, useComputed } from '../api/queries'
+
+/** Wheels in view: what is fitted, a stored trial, or a pair picked and not stored. */
+export interface Shown {
+  name: string
+  loops: LoopChoice[]
+  roadWheels: RoadWheelChoice[]
+  /** The stored setup in view; undefined for a pair that was only picked. */
+  setup: Setup | undefined
+  isFitted: boolean
+}
+
+export interface Workbench {
+  card: MachineCard
+  setups: Setup[]
+  trials: Setup[]
+  aims: Aim[]
+  drive: Drive
+  /** Labels of the drive's gears; one empty label without gears. */
+  gears: string[]
+  /** Loops being chosen: one, or two in series. */
+  loops: LoopSummary[]
+  aim: Aim | undefined
+  /** The aim's target, or the band dragged on the scale instead. */
+  target: AimTarget | undefined
+  isDragged: boolean
+  shown: Shown
+  comparison: Computed<SetupComparisonResult>
+  cadenceRpm: number | undefined
+  set: (changes: Partial<Record<WorkbenchParam, string | null>>) => void
+  pick: (choices: Pick<LoopChoice, 'loopKey' | 'frontSize' | 'rearSize'>[]) => void
+}
+
+/** Where a person is stands in the address, so that it can be kept, sent and gone back to. */
+export type WorkbenchParam = 'aim' | 'setup' | 'pick' | 'band' | 'loops'
+
+const NO_AIM = 'none'
+
+export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): Workbench {
+  const [params, setParams] = useSearchParams()
+  const set: Workbench['set'] = (changes) =>
+    setParams(
+      (now) => {
+        for (const [key, value] of Object.entries(changes))
+          if (value === null || value === undefined) now.delete(key)
+          else now.set(key, value)
+        return now
+      },
+      { replace: true },
+    )
+  const aimParam = params.get('aim')
+  const aim = aimParam === NO_AIM ? undefined : (aims.find((a) => String(a.id) === aimParam) ?? aims[0])
+  const loops = chosenLoops(card, params.get('loops'), aim)
+  const drive =
+    card.machine.drives.find((d) => d.key === loops[0]?.driveKey) ?? (card.machine.drives[0] as Drive) // there is always one
+  const shown = useMemo(
+    () => shownOf(card, setups, params.get('setup'), params.get('pick')),
+    [card, setups, params],
+  )
+  const band = parseBand(params.get('band'))
+  const aimOfDrive = aim && aim.driveKey === drive.key ? aim : undefined
+  const target: AimTarget | undefined = band ? { kind: 'finalRatio', ...band } : aimOfDrive?.target
+  const cadenceRpm = cadenceOf(drive, target)
+  const comparison = useComputed(
+    'compare',
+    comparisonInput(card, drive, loops, shown, target, cadenceRpm),
+    compareSetups,
+  )
+  return {
+    card,
+    setups,
+    trials: setups.filter((s) => s.status === 'trial'),
+    aims,
+    drive,
+    gears: card.summary.gears.find((g) => g.driveKey === drive.key)?.labels ?? [''],
+    loops,
+    aim: aimOfDrive,
+    target,
+    isDragged: band !== undefined,
+    shown,
+    comparison,
+    cadenceRpm,
+    set,
+    pick: (choices) =>
+      set({ pick: choices.map((c) => `${c.loopKey}~${c.frontSize}~${c.rearSize}`).join('!'), setup: null }),
+  }
+}
+
+/** For the views inside a machine's page. */
+export const useBench = () => useOutletContext<Workbench>()
+
+function chosenLoops(card: MachineCard, param: string | null, aim: Aim | undefined): LoopSummary[] {
+  const all = card.summary.loops
+  const named = (param?.split('!') ?? [])
+    .map((key) => all.find((l) => l.loopKey === key))
+    .filter((l) => l !== undefined)
+  if (named.length > 0) return named.slice(0, 2)
+  const ofDrive = all.filter((l) => l.driveKey === (aim?.driveKey ?? card.machine.drives[0]?.key))
+  return ofDrive.slice(-1)
+}
+
+function shownOf(
+  card: MachineCard,
+  setups: Setup[],
+  setupParam: string | null,
+  pickParam: string | null,
+): Shown {
+  const { fitted } = card
+  if (pickParam) {
+    const picked = pickParam.split('!').map((part) => part.split('~'))
+    const loops = fitted.loops.map((loop) => {
+      const pick = picked.find(([key]) => key === loop.loopKey)
+      return pick ? { ...loop, frontSize: Number(pick[1]), rearSize: Number(pick[2]) } : loop
+    })
+    const isFitted = loops.every(
+      (l, i) => l.frontSize === fitted.loops[i]?.frontSize && l.rearSize === fitted.loops[i]?.rearSize,
+    )
+    if (!isFitted)
+      return { name: 'picked', loops, roadWheels: fitted.roadWheels, setup: undefined, isFitted: false }
+  }
+  const setup = setups.find((s) => String(s.id) === setupParam)
+  if (setup && setup.status !== 'asFitted')
+    return { name: setup.name, loops: setup.loops, roadWheels: setup.roadWheels, setup, isFitted: false }
+  return {
+    name: 'as fitted',
+    loops: fitted.loops,
+    roadWheels: fitted.roadWheels,
+    setup: fitted,
+    isFitted: true,
+  }
+}
+
+function parseBand(param: string | null): { low: number; high: number } | undefined {
+  const [low, high] = (param ?? '').split('~').map(Number)
+  return low && high && low <= high ? { low, high } : undefined
+}
+
+/** Pedalling speed that figures per gear are told at: the middle of the aim's, else of what the rider can do. */
+function cadenceOf(drive: Drive, target: AimTarget | undefined): number | undefined {
+  if (drive.input.kind !== 'rider') return undefined
+  if (target?.kind === 'speedAtCadence') return (target.cadenceLowRpm + target.cadenceHighRpm) / 2
+  return (drive.input.lowSpeedRpm + drive.input.limitSpeedRpm) / 2
+}
+
+export function comparisonInput(
+  card: MachineCard,
+  drive: Drive,
+  loops: LoopSummary[],
+  shown:
+    | Pick<Shown, 'name' | 'loops' | 'roadWheels' | 'isFitted'>
+    | Pick<Shown, 'name' | 'loops' | 'roadWheels' | 'isFitted'>[],
+  target: AimTarget | undefined,
+  cadenceRpm: number | undefined,
+): SetupComparisonInput {
+  const { fitted } = card
+  const others = (Array.isArray(shown) ? shown : [shown]).filter((s) => !s.isFitted)
+  // A trial may change more loops than the one being chosen: all that differ are spoken of together.
+  const differing = others.flatMap((s) =>
+    s.loops.filter((l) => {
+      const before = fitted.loops.find((f) => f.loopKey === l.loopKey)
+      return before && (before.frontSize !== l.frontSize || before.rearSize !== l.rearSize)
+    }),
+  )
+  const own = new Set(card.summary.loops.filter((l) => l.driveKey === drive.key).map((l) => l.loopKey))
+  return {
+    drive,
+    loopKeys: [...new Set([...loops.map((l) => l.loopKey), ...differing.map((l) => l.loopKey)])].filter((k) =>
+      own.has(k),
+    ),
+    fitted: { name: 'as fitted', loops: fitted.loops, roadWheels: fitted.roadWheels },
+    others: others.map(({ name, loops, roadWheels }) => ({ name, loops, roadWheels })),
+    aim: target ?? null,
+    gears: [],
+    cadenceRpm: cadenceRpm ?? null,
+  }
+}

@@ -1,0 +1,33 @@
+import type { LoopSummary, MachineKind } from '../api/client'
+import { plain } from '../quantities/format'
+
+/** What things are called on the page. One place, so that one thing has one word. */
+export const KIND_WORDS: Record<MachineKind, string> = {
+  motorcycle: 'motorcycle',
+  moped: 'moped',
+  bicycle: 'bicycle',
+  loadCarrier: 'load carrier',
+  robot: 'robot',
+  winch: 'winch',
+  kickBoard: 'kick board',
+  other: 'other machine',
+}
+
+export const MEDIUM_WORDS: Record<LoopSummary['medium'], string> = {
+  chain: 'chain',
+  toothedBelt: 'toothed belt',
+  vBelt: 'V-belt',
+  flatBelt: 'flat belt',
+  roundBelt: 'round belt',
+}
+
+export const isToothed = (medium: LoopSummary['medium']) => medium === 'chain' || medium === 'toothedBelt'
+export const sizeUnit = (medium: LoopSummary['medium']) => (isToothed(medium) ? 'teeth' : 'mm')
+
+/** “15 / 45”, or “⌀90 / ⌀355” for pulleys measured across. */
+export const pairText = (front: number, rear: number, toothed = true) =>
+  toothed ? `${plain(front)} / ${plain(rear)}` : `⌀${plain(front)} / ⌀${plain(rear)}`
+
+/** “chain 520 · toothed belt 8M”, each standard once. */
+export const driveText = (loops: LoopSummary[]) =>
+  [...new Set(loops.map((l) => `${MEDIUM_WORDS[l.medium]} ${l.standard}`))].join(' · ') || 'direct drive'

@@ -1,0 +1,10 @@
+import '@mantine/core/styles.css'
+import '@mantine/notifications/styles.css'
+import '@fontsource-variable/archivo/wdth.css'
+import './shell/tokens.css'
+import { createRoot } from 'react-dom/client'
+import { App } from './shell/App'
+
+const root = document.getElementById('root')
+if (!root) throw new Error('The page has no root element')
+createRoot(root).render(<App />)

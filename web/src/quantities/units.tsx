@@ -1,0 +1,89 @@
+import { createContext, type ReactNode, useContext, useMemo, useState } from 'react'
+import { figure, fixed } from './format'
+
+export type UnitSystem = 'metric' | 'inch'
+
+/** What a number measures; it decides how it is shown and typed in either system. */
+export type Quantity = 'speed' | 'length' | 'longLength' | 'distance'
+
+interface UnitRule {
+  unit: string
+  /** Shown value per stored value. */
+  factor: number
+  decimals: number
+}
+
+const KM_PER_MILE = 1.609344
+const MM_PER_INCH = 25.4
+const M_PER_YARD = 0.9144
+
+const RULES: Record<UnitSystem, Record<Quantity, UnitRule>> = {
+  metric: {
+    speed: { unit: 'km/h', factor: 1, decimals: 1 },
+    length: { unit: 'mm', factor: 1, decimals: 0 },
+    longLength: { unit: 'm', factor: 1, decimals: 2 },
+    distance: { unit: 'km', factor: 1, decimals: 0 },
+  },
+  inch: {
+    speed: { unit: 'mph', factor: 1 / KM_PER_MILE, decimals: 1 },
+    length: { unit: 'in', factor: 1 / MM_PER_INCH, decimals: 2 },
+    longLength: { unit: 'yd', factor: 1 / M_PER_YARD, decimals: 2 },
+    distance: { unit: 'mi', factor: 1 / KM_PER_MILE, decimals: 0 },
+  },
+}
+
+export interface Units {
+  system: UnitSystem
+  setSystem: (system: UnitSystem) => void
+  unitOf: (quantity: Quantity) => string
+  /** Number for a field, in the shown unit. */
+  toShown: (quantity: Quantity, stored: number) => number
+  toStored: (quantity: Quantity, shown: number) => number
+  /** Number and unit for reading. */
+  show: (quantity: Quantity, stored: number, decimals?: number) => string
+}
+
+export function unitsOf(system: UnitSystem, setSystem: (system: UnitSystem) => void): Units {
+  const rule = (quantity: Quantity) => RULES[system][quantity]
+  return {
+    system,
+    setSystem,
+    unitOf: (q) => rule(q).unit,
+    // Ten figures: a value typed in one system comes back as typed, not with a tail of digits.
+    toShown: (q, stored) =>
+      rule(q).factor === 1 ? stored : Number((stored * rule(q).factor).toPrecision(6)),
+    toStored: (q, shown) => (rule(q).factor === 1 ? shown : Number((shown / rule(q).factor).toPrecision(12))),
+    show: (q, stored, decimals) => {
+      const shown = stored * rule(q).factor
+      const text =
+        decimals === undefined && Math.abs(shown) < 10
+          ? figure(shown, 3)
+          : fixed(shown, decimals ?? rule(q).decimals)
+      return `${text}\u00a0${rule(q).unit}`
+    },
+  }
+}
+
+const KEY = 'wendrak.units'
+const UnitsContext = createContext<Units | null>(null)
+
+export function UnitsProvider({ children }: { children: ReactNode }) {
+  const [system, setSystem] = useState<UnitSystem>(() =>
+    localStorage.getItem(KEY) === 'inch' ? 'inch' : 'metric',
+  )
+  const units = useMemo(
+    () =>
+      unitsOf(system, (next) => {
+        localStorage.setItem(KEY, next)
+        setSystem(next)
+      }),
+    [system],
+  )
+  return <UnitsContext.Provider value={units}>{children}</UnitsContext.Provider>
+}
+
+export function useUnits(): Units {
+  const units = useContext(UnitsContext)
+  if (!units) throw new Error('UnitsProvider is missing')
+  return units
+}

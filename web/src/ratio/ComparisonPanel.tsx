@@ -1,0 +1,232 @@
+import { Button, Group } from '@mantine/core'
+import { notifications } from '@mantine/notifications'
+import { useState } from 'react'
+import { addTrial, fitSetup, type SetupFigures } from '../api/client'
+import { sentenceOf } from '../api/issues'
+import { useChange } from '../api/queries'
+import type { Workbench } from '../machine/useWorkbench'
+import { isToothed, pairText } from '../machine/words'
+import { figure, fixed, gearName, rpm, signed } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import { Panel } from '../shell/Panel'
+import { useShortcuts } from '../shell/shortcuts'
+import table from '../shell/table.module.css'
+import { WhyButton } from '../shell/WhyButton'
+import { WorkingDialog } from '../shell/WorkingDialog'
+import { Feel } from './Feel'
+import { SpeedLadder } from './SpeedLadder'
+
+/** The setup in view against as fitted: ladder, figures, feel, and what to do with it. */
+export function ComparisonPanel({ bench, onSideBySide }: { bench: Workbench; onSideBySide: () => void }) {
+  const [isWorking, setWorking] = useState(false)
+  const { comparison, shown } = bench
+  const setups = comparison.data?.setups
+  const fitted = setups?.[0]
+  const view = shown.isFitted ? undefined : setups?.[1]
+  return (
+    <Panel
+      title={
+        shown.isFitted
+          ? 'As fitted'
+          : `${shown.name === 'picked' ? pickedName(bench) : shown.name} against as fitted`
+      }
+      isStale={comparison.isStale}
+      aside={<WhyButton onClick={() => setWorking(true)} />}
+    >
+      {comparison.error ? (
+        <p role="alert" style={{ color: 'var(--stop)' }}>
+          {sentenceOf(comparison.error)}
+        </p>
+      ) : null}
+      {fitted && (
+        <>
+          <SpeedLadder bench={bench} setups={view ? [fitted, view] : [fitted]} />
+          <Figures bench={bench} fitted={fitted} view={view} aimGear={comparison.data?.aimGearLabel ?? ''} />
+          {view && <Feel bench={bench} view={view} />}
+        </>
+      )}
+      {shown.isFitted && <p className="cap">Click a pair on the scale to see what it would change.</p>}
+      <Actions bench={bench} onSideBySide={onSideBySide} />
+      {isWorking && setups && (
+        <WorkingDialog
+          title={`Working: ${shown.name}`}
+          workings={(view ?? fitted)?.workings ?? []}
+          onClose={() => setWorking(false)}
+        />
+      )}
+    </Panel>
+  )
+}
+
+const pickedName = (bench: Workbench) =>
+  bench.loops
+    .map((l) => {
+      const choice = bench.shown.loops.find((c) => c.loopKey === l.loopKey)
+      return choice ? pairText(choice.frontSize, choice.rearSize, isToothed(l.medium)) : ''
+    })
+    .join(' · ')
+
+function Figures({
+  bench,
+  fitted,
+  view,
+  aimGear,
+}: {
+  bench: Workbench
+  fitted: SetupFigures
+  view?: SetupFigures
+  aimGear: string
+}) {
+  const units = useUnits()
+  const gearAt = (s: SetupFigures) => s.gears.find((g) => g.label === aimGear) ?? s.gears.at(-1)
+  const inGear = bench.gears.length > 1 ? ` in ${gearName(aimGear)}` : ''
+  const speed =
+    bench.target && 'speedKmh' in bench.target ? units.show('speed', bench.target.speedKmh) : 'the aim'
+  const rows: [string, (s: SetupFigures) => string | null][] = [
+    ['final ratio', (s) => fixed(s.finalRatio, 3)],
+    [`overall${inGear}`, (s) => figure(gearAt(s)?.overallRatio ?? 0, 4)],
+    [`rpm at ${speed}`, (s) => (s.aimShaftSpeedRpm === null ? null : rpm(s.aimShaftSpeedRpm))],
+    [
+      `speed at the limit${inGear}`,
+      (s) => {
+        const kmh = gearAt(s)?.speedHighKmh
+        return kmh === null || kmh === undefined ? null : units.show('speed', kmh)
+      },
+    ],
+    [
+      `output at the limit${inGear}`,
+      (s) => (gearAt(s)?.speedHighKmh === null ? `${rpm(gearAt(s)?.outputHighRpm ?? 0)} rpm` : null),
+    ],
+    [
+      `development${inGear}`,
+      (s) => (gearAt(s)?.bicycle ? units.show('longLength', gearAt(s)?.bicycle?.developmentM ?? 0, 2) : null),
+    ],
+    [
+      `gear inches${inGear}`,
+      (s) => (gearAt(s)?.bicycle ? fixed(gearAt(s)?.bicycle?.gearInches ?? 0, 1) : null),
+    ],
+    [
+      `gain ratio${inGear}`,
+      (s) => {
+        const gain = gearAt(s)?.bicycle?.gainRatio
+        return gain ? fixed(gain, 2) : null
+      },
+    ],
+    [
+      'front over rear',
+      (s) => (bench.drive.input.kind === 'rider' ? fixed(1 / s.finalRatio, 3) : null), // the bicycle way round
+    ],
+    [
+      'way per wheel turn',
+      (s) => (s.circumferenceMm === null ? null : units.show('length', s.circumferenceMm)),
+    ],
+  ]
+  return (
+    <table className={table.table}>
+      <thead>
+        <tr>
+          <th scope="col">
+            <span className="visually-hidden">figure</span>
+          </th>
+          <th scope="col">as fitted</th>
+          {view && <th scope="col">{view.name}</th>}
+        </tr>
+      </thead>
+      <tbody>
+        {rows
+          .filter(([, text]) => text(fitted) !== null)
+          .map(([label, text]) => (
+            <tr key={label}>
+              <th scope="row">{label}</th>
+              <td className="num">{text(fitted)}</td>
+              {view && <td className="num">{text(view)}</td>}
+            </tr>
+          ))}
+        {view && (
+          <tr>
+            <th scope="row">change</th>
+            <td />
+            <td className="num">
+              {signed(view.changePercent, 1)} % {view.direction === 'same' ? '' : view.direction}
+            </td>
+          </tr>
+        )}
+      </tbody>
+    </table>
+  )
+}
+
+function Actions({ bench, onSideBySide }: { bench: Workbench; onSideBySide: () => void }) {
+  const { shown, card, trials } = bench
+  const keep = useChange(() =>
+    addTrial(card.machine.id, {
+      name: nextName(trials.map((t) => t.name)),
+      loops: shown.loops.filter((l) => {
+        const before = card.fitted.loops.find((f) => f.loopKey === l.loopKey)
+        return before?.frontSize !== l.frontSize || before.rearSize !== l.rearSize
+      }),
+      roadWheels: null,
+      note: null,
+    }),
+  )
+  const fit = useChange(fitSetup.bind(null, shown.setup?.id ?? 0))
+  const failed = (error: unknown) => notifications.show({ color: 'red', message: sentenceOf(error) })
+  const isPicked = !shown.isFitted && !shown.setup
+  const onKeep = () =>
+    isPicked &&
+    keep.mutate(undefined, {
+      onSuccess: (trial) => {
+        bench.set({ setup: String(trial.id), pick: null })
+        notifications.show({ message: `Kept as ${trial.name}.` })
+      },
+      onError: failed,
+    })
+  useShortcuts({ t: onKeep })
+  return (
+    <Group mt="sm" gap="xs" data-no-print>
+      {isPicked && (
+        <Button size="sm" onClick={onKeep} loading={keep.isPending}>
+          Keep as a trial
+        </Button>
+      )}
+      {shown.setup && !shown.isFitted && (
+        <Button
+          size="sm"
+          loading={fit.isPending}
+          onClick={() =>
+            fit.mutate(shown.setup?.version ?? 0, {
+              onSuccess: () => {
+                notifications.show({
+                  message: `${shown.name} is as fitted now; the old setup is kept as former.`,
+                })
+                bench.set({ setup: null })
+              },
+              onError: failed,
+            })
+          }
+        >
+          Fit {shown.name}
+        </Button>
+      )}
+      {!shown.isFitted && (
+        <Button size="sm" variant="default" onClick={() => bench.set({ setup: null, pick: null })}>
+          Back to as fitted
+        </Button>
+      )}
+      {trials.length > 0 && (
+        <Button size="sm" variant="default" onClick={onSideBySide}>
+          Side by side
+        </Button>
+      )}
+    </Group>
+  )
+}
+
+/** “Trial A”, “Trial B”, …: the first letter not in use. */
+export function nextName(taken: string[]): string {
+  for (let i = 0; i < 26; i++) {
+    const name = `Trial ${String.fromCharCode(65 + i)}`
+    if (!taken.includes(name)) return name
+  }
+  return `Trial ${taken.length + 1}`
+}

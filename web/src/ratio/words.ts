@@ -1,0 +1,113 @@
+import type { LoopPick, RatioCandidate } from '../api/client'
+import type { Workbench } from '../machine/useWorkbench'
+import { isToothed, pairText } from '../machine/words'
+import { fixed, money } from '../quantities/format'
+
+type Supply = LoopPick['front']
+type Break = LoopPick['breaks'][number]
+
+const AVAILABILITY_WORDS: Record<Supply['availability'], string> = {
+  fitted: 'fitted',
+  onShelf: 'on shelf',
+  toBuy: 'order',
+  notListed: 'ask supplier',
+  otherMounting: 'not in your mounting',
+  notObtainable: 'not obtainable',
+}
+
+/** Worst first: what stands in the way of having both wheels. */
+const WORST_FIRST: Supply['availability'][] = [
+  'notObtainable',
+  'otherMounting',
+  'notListed',
+  'toBuy',
+  'onShelf',
+  'fitted',
+]
+
+export interface SupplyWord {
+  text: string
+  tone: 'ok' | 'neutral' | 'watch'
+}
+
+/** How the wheels that change can be had, in a word. */
+export function supplyWord(candidate: RatioCandidate): SupplyWord {
+  const supplies = candidate.loops.flatMap((l) => [l.front, l.rear])
+  const worst = WORST_FIRST.find((a) => supplies.some((s) => s.availability === a)) ?? 'fitted'
+  const tone =
+    worst === 'onShelf' || worst === 'fitted'
+      ? 'ok'
+      : worst === 'toBuy' || worst === 'notListed'
+        ? 'neutral'
+        : 'watch'
+  return { text: AVAILABILITY_WORDS[worst], tone }
+}
+
+export const isAtHand = (candidate: RatioCandidate) => supplyWord(candidate).tone === 'ok'
+
+const MOVES_WORDS: Record<RatioCandidate['moves'], string> = {
+  nothing: 'as it is',
+  frontOnly: 'front',
+  rearOnly: 'rear',
+  both: 'both',
+  severalLoops: 'two loops',
+}
+
+export const workText = (c: RatioCandidate) =>
+  c.moves === 'nothing' ? MOVES_WORDS.nothing : `${MOVES_WORDS[c.moves]} · ${fixed(c.workMinutes, 0)} min`
+
+export const moneyText = (c: RatioCandidate) =>
+  c.money === null ? 'ask' : c.money === 0 ? '–' : money(c.money)
+
+export function breakText(what: Break, pick: LoopPick): string {
+  switch (what) {
+    case 'rearTooLarge':
+      return `rear ${pick.rearSize} is larger than clears here`
+    case 'frontTooSmall':
+      return `front ${pick.frontSize} is smaller than this machine accepts`
+    case 'hubPrimaryTooLow':
+      return 'front over rear is below what the hub allows'
+    case 'loopRatioTooLarge':
+      return 'ratio of this loop is above the limit set'
+  }
+}
+
+const SMALL_WHEEL_WORDS: Record<LoopPick['smallWheel'], string> = {
+  fine: '',
+  compromise: '',
+  slowOnly: 'few teeth: slow drives or tight space only',
+  belowAdvised: 'smaller than is advised: computed, not recommended',
+}
+
+export const smallWheelText = (pick: LoopPick) => SMALL_WHEEL_WORDS[pick.smallWheel]
+
+/** How evenly teeth and links wear: how often the same front tooth meets the same link. */
+export function meetingText(pick: LoopPick): string {
+  if (!pick.hunting) return '–'
+  const { frontHunts, rearHunts, frontLoopTurns } = pick.hunting
+  const often = frontLoopTurns === 1 ? 'every turn' : `every ${frontLoopTurns}`
+  if (frontHunts && rearHunts) return `even · ${often}`
+  return frontHunts || rearHunts ? `partly · ${often}` : `repeats · ${often}`
+}
+
+export const candidatePair = (c: RatioCandidate, bench: Workbench) =>
+  c.loops
+    .map((p) => {
+      const loop = bench.card.summary.loops.find((l) => l.loopKey === p.loopKey)
+      return pairText(p.frontSize, p.rearSize, loop ? isToothed(loop.medium) : true)
+    })
+    .join(' · ')
+
+const TERM_WORDS: Record<NonNullable<RatioCandidate['decidedBy']>, string> = {
+  first: 'best',
+  obtainable: 'supply',
+  minutes: 'minutes',
+  money: 'cost',
+  closeness: 'closeness',
+  teethMeeting: 'meetings',
+  ripple: 'ripple',
+  largerFront: 'front size',
+}
+
+/** The term by which a hit stands below the one above it. */
+export const reasonText = (c: RatioCandidate) => (c.decidedBy ? TERM_WORDS[c.decidedBy] : '')

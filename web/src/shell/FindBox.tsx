@@ -1,0 +1,112 @@
+import { Modal, TextInput } from '@mantine/core'
+import { useQueries } from '@tanstack/react-query'
+import { useMemo, useState } from 'react'
+import { useNavigate } from 'react-router'
+import { listAims, listSetups } from '../api/client'
+import { useMachines } from '../api/queries'
+import classes from './FindBox.module.css'
+
+interface Place {
+  label: string
+  hint: string
+  to: string
+}
+
+const MOST_SHOWN = 12
+
+/** Finds machines, their trials and aims, and the places on the rail, by any words of their name. */
+export function FindBox({ onClose }: { onClose: () => void }) {
+  const [words, setWords] = useState('')
+  const [at, setAt] = useState(0)
+  const navigate = useNavigate()
+  const places = usePlaces()
+  const found = useMemo(() => {
+    const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
+    return places
+      .filter((p) => wanted.every((w) => `${p.label} ${p.hint}`.toLowerCase().includes(w)))
+      .slice(0, MOST_SHOWN)
+  }, [places, words])
+  const go = (place: Place | undefined) => {
+    if (!place) return
+    onClose()
+    navigate(place.to)
+  }
+  const onKey = (event: React.KeyboardEvent) => {
+    if (event.key === 'ArrowDown') setAt((i) => Math.min(found.length - 1, i + 1))
+    else if (event.key === 'ArrowUp') setAt((i) => Math.max(0, i - 1))
+    else if (event.key === 'Enter') go(found[at])
+    else return
+    event.preventDefault()
+  }
+  return (
+    <Modal opened onClose={onClose} title="Find" closeButtonProps={{ 'aria-label': 'Close' }}>
+      <TextInput
+        data-autofocus
+        aria-label="Find a machine, a trial, an aim or a place"
+        placeholder="machine, trial, aim or place"
+        role="combobox"
+        aria-expanded
+        aria-controls="found"
+        aria-activedescendant={found[at] ? `found-${at}` : undefined}
+        value={words}
+        onChange={(event) => {
+          setWords(event.currentTarget.value)
+          setAt(0)
+        }}
+        onKeyDown={onKey}
+      />
+      <div id="found" role="listbox" aria-label="Found" className={classes.list}>
+        {found.map((place, i) => (
+          <div
+            key={place.to + place.label}
+            id={`found-${i}`}
+            role="option"
+            tabIndex={-1}
+            aria-selected={i === at}
+            className={classes.item}
+            onClick={() => go(place)}
+            onKeyDown={onKey}
+          >
+            {place.label} <span className="cap">{place.hint}</span>
+          </div>
+        ))}
+      </div>
+      {found.length === 0 && <p className="cap">Nothing is called that. Try part of a name.</p>}
+    </Modal>
+  )
+}
+
+function usePlaces(): Place[] {
+  const machines = useMachines().data ?? []
+  const setups = useQueries({
+    queries: machines.map(({ machine }) => ({
+      queryKey: ['setups', machine.id],
+      queryFn: () => listSetups(machine.id),
+    })),
+  })
+  const aims = useQueries({
+    queries: machines.map(({ machine }) => ({
+      queryKey: ['aims', machine.id],
+      queryFn: () => listAims(machine.id),
+    })),
+  })
+  const places: Place[] = [
+    { label: 'Yard', hint: 'all machines', to: '/' },
+    { label: 'Stock', hint: 'wheels on the shelf, gearbox sets', to: '/stock' },
+  ]
+  machines.forEach(({ machine }, i) => {
+    const base = `/machines/${machine.id}`
+    places.push({ label: machine.name, hint: 'Ratio', to: `${base}/ratio` })
+    places.push({ label: machine.name, hint: 'Aim', to: `${base}/aim` })
+    for (const setup of setups[i]?.data ?? [])
+      if (setup.status === 'trial')
+        places.push({
+          label: setup.name,
+          hint: `trial of ${machine.name}`,
+          to: `${base}/ratio?setup=${setup.id}`,
+        })
+    for (const aim of aims[i]?.data ?? [])
+      places.push({ label: aim.name, hint: `aim of ${machine.name}`, to: `${base}/aim?aim=${aim.id}` })
+  })
+  return places
+}

@@ -1,0 +1,40 @@
+import { Modal, Table, TextInput } from '@mantine/core'
+import { useState } from 'react'
+import { setWho, whoAmI } from '../api/client'
+import { SHORTCUTS } from './shortcuts'
+
+export function HelpDialog({ onClose }: { onClose: () => void }) {
+  const [name, setName] = useState(whoAmI)
+  return (
+    <Modal
+      opened
+      onClose={onClose}
+      title="Keys, and who is working"
+      closeButtonProps={{ 'aria-label': 'Close' }}
+    >
+      <Table>
+        <Table.Tbody>
+          {SHORTCUTS.map(([keys, what]) => (
+            <Table.Tr key={keys}>
+              <Table.Th scope="row" w={110}>
+                <kbd>{keys}</kbd>
+              </Table.Th>
+              <Table.Td>{what}</Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+      <TextInput
+        mt="md"
+        label="Working here"
+        description="Stands beside every change in the history. Empty: “workshop”."
+        maxLength={60}
+        value={name}
+        onChange={(event) => {
+          setName(event.currentTarget.value)
+          setWho(event.currentTarget.value)
+        }}
+      />
+    </Modal>
+  )
+}

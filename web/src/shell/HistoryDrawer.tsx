@@ -1,0 +1,96 @@
+import { Button, Drawer } from '@mantine/core'
+import { notifications } from '@mantine/notifications'
+import { type Change, undoChange } from '../api/client'
+import { sentenceOf } from '../api/issues'
+import { useChange, useChanges } from '../api/queries'
+import { differences } from './differences'
+import classes from './HistoryDrawer.module.css'
+import { Sentence } from './Sentence'
+
+/** Every change: when, who, what, before and after; each can be undone. */
+export function HistoryDrawer({
+  machineId,
+  title,
+  onClose,
+}: {
+  machineId?: number
+  title: string
+  onClose: () => void
+}) {
+  const changes = useChanges(machineId)
+  const undo = useChange(undoChange)
+  const onUndo = (change: Change) =>
+    undo.mutate(change.id, {
+      onSuccess: () => notifications.show({ message: `Undone: ${change.what}` }),
+      onError: (error) => notifications.show({ color: 'red', message: sentenceOf(error) }),
+    })
+  return (
+    <Drawer
+      opened
+      onClose={onClose}
+      position="right"
+      title={title}
+      closeButtonProps={{ 'aria-label': 'Close' }}
+    >
+      {changes.data?.length === 0 && <Sentence title="Nothing was changed yet." />}
+      {changes.error !== null && (
+        <Sentence title="The history can't be read.">{sentenceOf(changes.error)}</Sentence>
+      )}
+      <ol className={classes.list}>
+        {changes.data?.map((change) => (
+          <li key={change.id} className={classes.change} data-undone={change.undoneBy !== null || undefined}>
+            <div className={classes.head}>
+              <span>
+                <strong>{change.what}</strong>
+                <span className="cap">
+                  {' '}
+                  {new Date(change.madeAt).toLocaleString(undefined, {
+                    dateStyle: 'medium',
+                    timeStyle: 'short',
+                  })}{' '}
+                  · {change.who}
+                </span>
+              </span>
+              {change.undoneBy === null ? (
+                <Button
+                  size="compact-sm"
+                  variant="default"
+                  loading={undo.isPending && undo.variables === change.id}
+                  onClick={() => onUndo(change)}
+                  aria-label={`Undo ${change.what}`}
+                >
+                  Undo
+                </Button>
+              ) : (
+                <span className="cap">undone</span>
+              )}
+            </div>
+            <ChangeDetails change={change} />
+          </li>
+        ))}
+      </ol>
+    </Drawer>
+  )
+}
+
+function ChangeDetails({ change }: { change: Change }) {
+  const rows = change.things.flatMap((thing) => {
+    const kind = thing.thing.replace('_', ' ')
+    if (thing.before === null) return [{ path: kind, before: 'none', after: 'added' }]
+    if (thing.after === null) return [{ path: kind, before: 'there', after: 'removed' }]
+    return differences(JSON.parse(thing.before), JSON.parse(thing.after)).map((d) => ({
+      ...d,
+      path: `${kind} · ${d.path}`,
+    }))
+  })
+  return (
+    <ul className={classes.details}>
+      {rows.map((row, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: the rows of a past change never move
+        <li key={i}>
+          {row.path}: {row.before} → {row.after}
+        </li>
+      ))}
+    </ul>
+  )
+}

@@ -1,0 +1,13 @@
+import { Link, useRouteError } from 'react-router'
+import { Sentence } from './Sentence'
+
+/** An address that leads nowhere, or a view that failed: says so and shows the way back. */
+export function Lost() {
+  const error = useRouteError()
+  return (
+    <Sentence title={error ? 'This page failed to open' : 'There is no such page'}>
+      {error instanceof Error ? `${error.message} What is stored is safe. ` : ''}
+      <Link to="/">Back to the yard</Link>
+    </Sentence>
+  )
+}

@@ -1,0 +1,63 @@
+import { useMantineColorScheme } from '@mantine/core'
+import { Suspense, useState } from 'react'
+import { Link, NavLink, Outlet } from 'react-router'
+import { useUnits } from '../quantities/units'
+import { FindBox } from './FindBox'
+import { HelpDialog } from './HelpDialog'
+import { StockIcon, YardIcon } from './icons'
+import { Sentence } from './Sentence'
+import classes from './Shell.module.css'
+import { useShortcuts } from './shortcuts'
+
+export function Shell() {
+  const [isFinding, setFinding] = useState(false)
+  const [isHelping, setHelping] = useState(false)
+  const units = useUnits()
+  const { toggleColorScheme } = useMantineColorScheme()
+  useShortcuts({
+    '/': () => setFinding(true),
+    '?': () => setHelping(true),
+    u: () => units.setSystem(units.system === 'metric' ? 'inch' : 'metric'),
+    l: toggleColorScheme,
+  })
+  return (
+    <div className={classes.app}>
+      <a className={classes.skip} href="#main">
+        Skip to the content
+      </a>
+      <nav className={classes.rail} aria-label="Places" data-no-print>
+        <Link to="/" className={classes.mark} aria-label="Wendrak, to the yard">
+          <svg viewBox="0 0 40 40" width="40" height="40" aria-hidden="true">
+            <circle cx="14" cy="24" r="9" fill="none" stroke="#E8E4D8" strokeWidth="3" />
+            <circle cx="31" cy="13" r="5" fill="none" stroke="#E8E4D8" strokeWidth="3" />
+            <path d="M10 15.8L28.5 8M18 32.2L33.5 17.6" stroke="#6FC2AE" strokeWidth="2.5" />
+          </svg>
+        </Link>
+        <NavLink to="/" end className={classes.place}>
+          <YardIcon />
+          Yard
+        </NavLink>
+        <NavLink to="/stock" className={classes.place}>
+          <StockIcon />
+          Stock
+        </NavLink>
+        <span className={classes.spring} />
+        <button type="button" className={classes.place} onClick={() => setFinding(true)}>
+          <kbd>/</kbd>
+          Find
+        </button>
+        <button type="button" className={classes.place} onClick={() => setHelping(true)}>
+          <kbd>?</kbd>
+          Keys
+        </button>
+      </nav>
+      <main className={classes.main} id="main">
+        <Suspense fallback={<Sentence title="Opening …" />}>
+          <Outlet />
+        </Suspense>
+      </main>
+      {isFinding && <FindBox onClose={() => setFinding(false)} />}
+      {isHelping && <HelpDialog onClose={() => setHelping(false)} />}
+    </div>
+  )
+}

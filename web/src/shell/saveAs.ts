@@ -1,0 +1,10 @@
+/** Hands a text to the browser to be saved. */
+export function saveAs(name: string, text: string) {
+  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
+  const link = document.createElement('a')
+  link.href = url
+  // Names are people's own; a file name can't hold all of what a name can.
+  link.download = name.replace(/[\\/:*?"<>|]+/g, '-')
+  link.click()
+  URL.revokeObjectURL(url)
+}

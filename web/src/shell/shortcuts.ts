@@ -1,0 +1,41 @@
+import { useEffect, useRef } from 'react'
+
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || target.closest('input, textarea, select, [role="dialog"]') !== null)
+
+/** Single keys for what is done often; never while typing in a field or with a dialog open. */
+export function useShortcuts(keys: Record<string, () => void>) {
+  const latest = useRef(keys)
+  useEffect(() => {
+    latest.current = keys
+  })
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || isTyping(event.target))
+        return
+      if (document.querySelector('[role="dialog"]')) return
+      const act = latest.current[event.key.length === 1 ? event.key.toLowerCase() : event.key]
+      if (!act) return
+      event.preventDefault()
+      act()
+    }
+    document.addEventListener('keydown', onKey)
+    return () => document.removeEventListener('keydown', onKey)
+  }, [])
+}
+
+/** The list behind “?”. */
+export const SHORTCUTS: [string, string][] = [
+  ['1  2', 'stations of the machine: Aim, Ratio'],
+  ['/', 'find a machine, a trial, an aim'],
+  ['[  ]', 'one tooth fewer or more in front'],
+  ['{  }', 'one tooth fewer or more behind'],
+  ['← → ↑ ↓', 'on the ratio scale: next pair in the row, next row'],
+  ['T', 'keep what is picked as a new trial'],
+  ['H', 'history of the machine, and undo'],
+  ['U', 'metric or inch'],
+  ['L', 'light or dark'],
+  ['?', 'this list'],
+  ['Esc', 'close what is open'],
+]

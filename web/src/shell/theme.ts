@@ -1,0 +1,50 @@
+import { type CSSVariablesResolver, createTheme, type MantineColorsTuple } from '@mantine/core'
+import segmented from './SegmentedControl.module.css'
+
+const pine: MantineColorsTuple = [
+  '#e8f4f0',
+  '#d5e8e1',
+  '#a9d3c6',
+  '#7bbdaa',
+  '#5cc3ac',
+  '#2f8f7b',
+  '#0b6b5b',
+  '#095a4d',
+  '#074a3f',
+  '#053a32',
+]
+
+const font = "'Archivo Variable', system-ui, sans-serif"
+
+export const theme = createTheme({
+  fontFamily: font,
+  headings: { fontFamily: font, fontWeight: '650' },
+  primaryColor: 'pine',
+  primaryShade: { light: 6, dark: 4 },
+  autoContrast: true,
+  colors: { pine },
+  defaultRadius: 'md',
+  cursorType: 'pointer',
+  components: {
+    // Opens at once: a mechanic with one hand free does not wait for an animation.
+    Modal: { defaultProps: { transitionProps: { duration: 0 } } },
+    Drawer: { defaultProps: { transitionProps: { duration: 0 } } },
+    Menu: { defaultProps: { transitionProps: { duration: 0 } } },
+    SegmentedControl: { defaultProps: { transitionDuration: 0 }, classNames: segmented },
+    Select: { defaultProps: { allowDeselect: false, comboboxProps: { transitionProps: { duration: 0 } } } },
+  },
+})
+
+/** The component library's own variables point at our roles, so that both follow the theme. */
+const roles = {
+  '--mantine-color-body': 'var(--panel)',
+  '--mantine-color-text': 'var(--ink)',
+  '--mantine-color-default': 'var(--field)',
+  '--mantine-color-default-border': 'var(--line)',
+  '--mantine-color-default-color': 'var(--ink)',
+  '--mantine-color-default-hover': 'var(--pick-soft)',
+  '--mantine-color-dimmed': 'var(--soft)',
+  '--mantine-color-placeholder': 'var(--soft)',
+  '--mantine-color-error': 'var(--stop)',
+}
+export const cssVariables: CSSVariablesResolver = () => ({ variables: {}, light: roles, dark: roles })

@@ -1,0 +1,82 @@
+import { useEffect, useRef, useState } from 'react'
+import { ConflictError, InvalidInputError } from '../api/client'
+import { useChange } from '../api/queries'
+
+const PAUSE_MS = 500
+
+interface Versioned {
+  id: number
+  version: number
+}
+
+/**
+ * A stored thing being edited: every pause in typing stores it, a refused state waits in the draft, and a change from
+ * another window is held up to choose.
+ */
+export function useStored<T extends Versioned>(stored: T, save: (value: T) => Promise<T>) {
+  const [draft, setDraft] = useState(stored)
+  const [base, setBase] = useState(stored)
+  const [conflict, setConflict] = useState<ConflictError | null>(null)
+  const change = useChange(save)
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+  const isDirty = JSON.stringify(content(draft)) !== JSON.stringify(content(base))
+
+  // Another thing, or the same one changed elsewhere while nothing was typed here: show what is stored.
+  if (stored !== base && (stored.id !== base.id || (stored.version > base.version && !isDirty))) {
+    setBase(stored)
+    setDraft(stored)
+    setConflict(null)
+  }
+
+  const store = (value: T) =>
+    change.mutate(value, {
+      onSuccess: (next) => {
+        setBase(next)
+        // Typing went on meanwhile: keep it, on top of the new version.
+        setDraft((now) => ({ ...now, version: next.version }))
+      },
+      onError: (error) => {
+        if (error instanceof ConflictError) setConflict(error)
+      },
+    })
+  const latest = useRef(store)
+  useEffect(() => {
+    latest.current = store
+  })
+
+  const waiting = useRef<T | null>(null)
+  useEffect(() => {
+    waiting.current = isDirty && !conflict ? { ...draft, version: base.version } : null
+    if (!waiting.current) return
+    timer.current = setTimeout(() => {
+      if (waiting.current) latest.current(waiting.current)
+      waiting.current = null
+    }, PAUSE_MS)
+    return () => clearTimeout(timer.current)
+  }, [draft, base.version, isDirty, conflict])
+  // Leaving the page in the middle of the pause stores at once.
+  useEffect(() => () => void (waiting.current && latest.current(waiting.current)), [])
+
+  return {
+    draft,
+    setDraft,
+    error: isDirty && !(change.error instanceof ConflictError) ? change.error : null,
+    isRefused: isDirty && change.error instanceof InvalidInputError,
+    isDirty,
+    conflict,
+    keepMine: () => {
+      const current = conflict?.current as T // the server answers with the same kind of thing
+      setConflict(null)
+      setBase(current)
+      store({ ...draft, version: current.version })
+    },
+    takeTheirs: () => {
+      const current = (conflict?.current ?? base) as T
+      setConflict(null)
+      setBase(current)
+      setDraft(current)
+    },
+  }
+}
+
+const content = <T extends Versioned>(value: T) => ({ ...value, version: 0 })

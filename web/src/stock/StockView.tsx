@@ -1,0 +1,106 @@
+import { Button, Select, TextInput } from '@mantine/core'
+import { useState } from 'react'
+import { sentenceOf } from '../api/issues'
+import { useStock } from '../api/queries'
+import { HistoryDrawer } from '../shell/HistoryDrawer'
+import { PageTitle } from '../shell/PageTitle'
+import { Panel } from '../shell/Panel'
+import { Sentence } from '../shell/Sentence'
+import { useShortcuts } from '../shell/shortcuts'
+import table from '../shell/table.module.css'
+import { AddStockDialog } from './AddStockDialog'
+import { GearboxSets } from './GearboxSets'
+import { StockRow } from './StockRow'
+import classes from './StockView.module.css'
+
+const ALL = 'all'
+
+/** Sprockets and pulleys on the shelf and on suppliers' lists, and the gearbox sets that machines share. */
+export default function StockView() {
+  const stock = useStock()
+  const [words, setWords] = useState('')
+  const [standard, setStandard] = useState(ALL)
+  const [isAdding, setAdding] = useState(false)
+  const [isHistory, setHistory] = useState(false)
+  useShortcuts({ h: () => setHistory(true) })
+  const standards = [...new Set(stock.data?.map((s) => s.wheel.standard))]
+  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
+  const shown = stock.data?.filter(({ wheel }) => {
+    const text = `${wheel.standard} ${wheel.side} ${wheel.size} ${wheel.mounting ?? ''}`.toLowerCase()
+    return (standard === ALL || wheel.standard === standard) && wanted.every((w) => text.includes(w))
+  })
+  return (
+    <>
+      <PageTitle title="Stock" note="wheels on the shelf and to be ordered">
+        <Button variant="default" onClick={() => setHistory(true)} data-no-print>
+          History
+        </Button>
+        <Button onClick={() => setAdding(true)} data-no-print>
+          Add a wheel
+        </Button>
+      </PageTitle>
+      <div className={classes.stock}>
+        <Panel
+          title="Wheels"
+          aside={
+            <div className={classes.filters} data-no-print>
+              <Select
+                size="xs"
+                w={130}
+                aria-label="Chain or belt"
+                data={[{ value: ALL, label: 'all standards' }, ...standards]}
+                value={standard}
+                onChange={(value) => setStandard(value ?? ALL)}
+              />
+              <TextInput
+                size="xs"
+                aria-label="Only wheels with these words"
+                placeholder="e.g. front 13-spline"
+                value={words}
+                onChange={(event) => setWords(event.currentTarget.value)}
+              />
+            </div>
+          }
+        >
+          {stock.isPending && <Sentence title="Reading the shelf …" />}
+          {stock.error !== null && (
+            <Sentence title="The shelf can't be read.">{sentenceOf(stock.error)}</Sentence>
+          )}
+          {shown?.length === 0 && (
+            <Sentence title="No wheel is listed here.">
+              Add what lies on the shelf; the ratio search then prefers it.
+            </Sentence>
+          )}
+          {shown && shown.length > 0 && (
+            <div className={table.scroll}>
+              <table className={table.table}>
+                <thead>
+                  <tr>
+                    <th scope="col">for</th>
+                    <th scope="col">place</th>
+                    <th scope="col">size</th>
+                    <th scope="col">mounting</th>
+                    <th scope="col">on the shelf</th>
+                    <th scope="col">price</th>
+                    <th scope="col">obtainable</th>
+                    <th scope="col">
+                      <span className="visually-hidden">remove</span>
+                    </th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {shown.map((item) => (
+                    <StockRow key={item.id} stored={item} />
+                  ))}
+                </tbody>
+              </table>
+            </div>
+          )}
+        </Panel>
+        <GearboxSets />
+      </div>
+      {isAdding && <AddStockDialog onClose={() => setAdding(false)} />}
+      {isHistory && <HistoryDrawer title="History of the workshop" onClose={() => setHistory(false)} />}
+    </>
+  )
+}

@@ -1,0 +1,62 @@
+import { Link } from 'react-router'
+import type { MachineCard } from '../api/client'
+import { findingText } from '../machine/findings'
+import { driveText, isToothed, KIND_WORDS, pairText } from '../machine/words'
+import { figure, plain } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import { LoopGlyph } from './LoopGlyph'
+import classes from './MachineCardView.module.css'
+import { MachineMenu } from './MachineMenu'
+
+export function MachineCardView({ card }: { card: MachineCard }) {
+  const { machine, summary } = card
+  const units = useUnits()
+  // Mirrored loops repeat: the card tells each pair of wheels once.
+  const loops = summary.loops.filter(
+    (l, i, all) =>
+      all.findIndex(
+        (o) => o.frontSize === l.frontSize && o.rearSize === l.rearSize && o.standard === l.standard,
+      ) === i,
+  )
+  return (
+    <article className={classes.card} data-retired={machine.retiredOn !== null || undefined}>
+      <header>
+        <h2>
+          <Link to={`/machines/${machine.id}/ratio`}>{machine.name}</Link>
+        </h2>
+        <MachineMenu card={card} />
+      </header>
+      <p className="cap">
+        {KIND_WORDS[machine.kind]} · {driveText(summary.loops)}
+        {machine.odometerKm !== null && ` · ${units.show('distance', machine.odometerKm)}`}
+        {machine.retiredOn !== null && ` · retired ${machine.retiredOn}`}
+      </p>
+      {loops.map((loop) => (
+        <div key={loop.loopKey} className={classes.loop}>
+          <LoopGlyph front={loop.frontSize} rear={loop.rearSize} />
+          <span>
+            <b className="num">{pairText(loop.frontSize, loop.rearSize, isToothed(loop.medium))}</b>
+            <span className="cap">
+              {loop.name}
+              {loop.links !== null &&
+                ` · ${plain(loop.links)} ${loop.medium === 'chain' ? 'links' : 'belt teeth'}`}
+            </span>
+          </span>
+          <b className={`num ${classes.ratio}`}>{figure(loop.ratio)}</b>
+        </div>
+      ))}
+      {loops.length === 0 && <p>Direct drive, nothing to choose.</p>}
+      <p className={classes.overall}>
+        <span className="cap">
+          {summary.gearCount > 1 ? `${summary.gearCount} gears · overall in top` : 'overall'}
+        </span>
+        <b className="num">{figure(summary.tallestOverall)}</b>
+      </p>
+      {summary.findings.map((finding) => (
+        <p key={finding.kind + finding.things.join()} className={classes.finding}>
+          ▲ {findingText(finding)}
+        </p>
+      ))}
+    </article>
+  )
+}

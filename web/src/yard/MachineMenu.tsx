@@ -1,0 +1,91 @@
+import { ActionIcon, Menu } from '@mantine/core'
+import { notifications } from '@mantine/notifications'
+import { lazy, Suspense, useState } from 'react'
+import {
+  changeMachine,
+  copyMachine,
+  listChanges,
+  type MachineCard,
+  undoChange,
+  writeMachineFile,
+} from '../api/client'
+import { sentenceOf } from '../api/issues'
+import { useChange } from '../api/queries'
+import { MoreIcon } from '../shell/icons'
+import { saveAs } from '../shell/saveAs'
+import { UndoNotice } from '../shell/UndoNotice'
+
+const MachineEditor = lazy(() => import('../machine/MachineEditor'))
+
+const today = () => new Date().toLocaleDateString('sv') // ISO order, local day
+
+/** What can be done with a whole machine. */
+export function MachineMenu({ card }: { card: MachineCard }) {
+  const { machine, fitted } = card
+  const [isEditing, setEditing] = useState(false)
+  const undo = useChange(undoChange)
+  const copy = useChange(() => copyMachine(machine.id, `${machine.name} copy`))
+  const retire = useChange((retiredOn: string | null) =>
+    changeMachine({
+      machine: { ...machine, retiredOn },
+      fitted: fitted.loops,
+      fittedVersion: fitted.version,
+    }),
+  )
+  const failed = (error: unknown) => notifications.show({ color: 'red', message: sentenceOf(error) })
+
+  const done = async (message: string, machineId: number) => {
+    const [last] = await listChanges(machineId)
+    notifications.show({
+      message: <UndoNotice text={message} onUndo={() => last && undo.mutate(last.id, { onError: failed })} />,
+    })
+  }
+  const toFile = async () => {
+    try {
+      saveAs(`${machine.name}.json`, JSON.stringify(await writeMachineFile(machine.id), null, 2))
+    } catch (error) {
+      failed(error)
+    }
+  }
+  return (
+    <>
+      <Menu position="bottom-end">
+        <Menu.Target>
+          <ActionIcon variant="subtle" color="gray" aria-label={`More for ${machine.name}`}>
+            <MoreIcon />
+          </ActionIcon>
+        </Menu.Target>
+        <Menu.Dropdown>
+          <Menu.Item onClick={() => setEditing(true)}>Edit machine and drive</Menu.Item>
+          <Menu.Item
+            onClick={() =>
+              copy.mutate(undefined, {
+                onSuccess: (added) =>
+                  added && done(`${added.machine.name} stands in the yard`, added.machine.id),
+                onError: failed,
+              })
+            }
+          >
+            Copy
+          </Menu.Item>
+          <Menu.Item onClick={toFile}>Write to a file</Menu.Item>
+          <Menu.Item
+            onClick={() =>
+              retire.mutate(machine.retiredOn === null ? today() : null, {
+                onSuccess: () =>
+                  done(
+                    `${machine.name} is ${machine.retiredOn === null ? 'retired' : 'back in use'}`,
+                    machine.id,
+                  ),
+                onError: failed,
+              })
+            }
+          >
+            {machine.retiredOn === null ? 'Retire' : 'Take back into use'}
+          </Menu.Item>
+        </Menu.Dropdown>
+      </Menu>
+      <Suspense>{isEditing && <MachineEditor card={card} onClose={() => setEditing(false)} />}</Suspense>
+    </>
+  )
+}

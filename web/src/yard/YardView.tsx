@@ -1,0 +1,69 @@
+import { Button, FileButton, Group, Switch } from '@mantine/core'
+import { lazy, Suspense, useState } from 'react'
+import { sentenceOf } from '../api/issues'
+import { useMachines } from '../api/queries'
+import { HistoryDrawer } from '../shell/HistoryDrawer'
+import { PageTitle } from '../shell/PageTitle'
+import { Sentence } from '../shell/Sentence'
+import { useShortcuts } from '../shell/shortcuts'
+import { MachineCardView } from './MachineCardView'
+import { useMachineFile } from './useMachineFile'
+import classes from './YardView.module.css'
+
+const AddMachineDialog = lazy(() => import('./AddMachineDialog'))
+
+/** All machines: what they are, what is fitted. */
+export function YardView() {
+  const machines = useMachines()
+  const [withRetired, setWithRetired] = useState(false)
+  const [isAdding, setAdding] = useState(false)
+  const [isHistory, setHistory] = useState(false)
+  const readFile = useMachineFile()
+  useShortcuts({ h: () => setHistory(true) })
+  const shown = machines.data?.filter((m) => withRetired || m.machine.retiredOn === null)
+  const retired = machines.data?.filter((m) => m.machine.retiredOn !== null).length ?? 0
+  return (
+    <>
+      <PageTitle title="Yard" note="every machine with what is fitted on it">
+        <Group gap="sm" data-no-print>
+          {retired > 0 && (
+            <Switch
+              label={`show ${retired} retired`}
+              checked={withRetired}
+              onChange={(event) => setWithRetired(event.currentTarget.checked)}
+            />
+          )}
+          <Button variant="default" onClick={() => setHistory(true)}>
+            History
+          </Button>
+          <FileButton accept="application/json,.json" onChange={readFile.read}>
+            {(props) => (
+              <Button variant="default" loading={readFile.isPending} {...props}>
+                Read from a file
+              </Button>
+            )}
+          </FileButton>
+          <Button onClick={() => setAdding(true)}>Add a machine</Button>
+        </Group>
+      </PageTitle>
+      {machines.isPending && <Sentence title="Reading the yard …" />}
+      {machines.error !== null && (
+        <Sentence title="The yard can't be read.">{sentenceOf(machines.error)}</Sentence>
+      )}
+      {shown?.length === 0 && (
+        <Sentence title="No machine stands here yet.">
+          Add one with its kind and tooth counts, or read one from a file.
+        </Sentence>
+      )}
+      <ul className={classes.cards}>
+        {shown?.map((card) => (
+          <li key={card.machine.id}>
+            <MachineCardView card={card} />
+          </li>
+        ))}
+      </ul>
+      <Suspense>{isAdding && <AddMachineDialog onClose={() => setAdding(false)} />}</Suspense>
+      {isHistory && <HistoryDrawer title="History of the workshop" onClose={() => setHistory(false)} />}
+    </>
+  )
+}

@@ -1,0 +1,9 @@
+import react from '@vitejs/plugin-react'
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  plugins: [react()],
+  build: { target: 'es2023', sourcemap: false },
+  server: { proxy: { '/api': 'http://127.0.0.1:5210' } },
+  test: { environment: 'jsdom', include: ['src/**/*.test.{ts,tsx}'] },
+})
