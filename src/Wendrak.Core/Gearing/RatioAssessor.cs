@@ -6,6 +6,8 @@ internal sealed class RatioAssessor
     private readonly LoopCandidates[] _loops;
     private readonly double[] _fixedByGear;
     private readonly double? _shaftSpeedPerOverall;
+    private readonly DriveInput _input;
+    private readonly double? _circumferenceMm;
 
     public RatioBandsResult? Bands { get; }
     public DriveGear AimGear { get; }
@@ -26,6 +28,10 @@ internal sealed class RatioAssessor
         _fixedByGear = [.. train.Gears.Select(g => Math.Abs(train.Reduction(output.Shaft, g, keys)))];
         FittedRatio = keys.Aggregate(1.0, (product, key) => product * FittedLoopRatio(train, key));
         _shaftSpeedPerOverall = SpeedPerOverall(input.Aim, output, input.RoadWheels);
+        _input = train.Drive.Input;
+        _circumferenceMm = RoadWheels.On(output, input.RoadWheels) is { } wheel
+            ? RollingCircumference.Of(wheel).CircumferenceMm
+            : null;
         MergedBands = Merge(Bands?.Bands ?? []);
     }
 
@@ -44,7 +50,11 @@ internal sealed class RatioAssessor
             RatioChange.Direction(change),
             overall,
             overalls,
-            _shaftSpeedPerOverall * overall,
+            _shaftSpeedPerOverall * overalls[SpokenGear(ratio)],
+            _input.LimitSpeedRpm / overall,
+            _input.Kind == InputKind.Rider && _circumferenceMm is double u
+                ? BicycleGear.Of(overall, u, _input.CrankLengthMm)
+                : null,
             BandGears(ratio),
             OffTarget(ratio),
             moves,
@@ -86,6 +96,21 @@ internal sealed class RatioAssessor
             if (ratio >= band.FinalLow && ratio <= band.FinalHigh)
                 (labels ??= []).Add(band.GearLabel);
         return labels ?? (IReadOnlyList<string>)[];
+    }
+
+    /// <summary>The aim's gear, unless only another gear's band is met.</summary>
+    private int SpokenGear(double ratio)
+    {
+        RatioBand? met = null;
+        foreach (RatioBand band in Bands?.Bands ?? [])
+        {
+            if (ratio < band.FinalLow || ratio > band.FinalHigh)
+                continue;
+            if (band.GearIndex == AimGear.Index)
+                return band.GearIndex;
+            met ??= band;
+        }
+        return met?.GearIndex ?? AimGear.Index;
     }
 
     private double? OffTarget(double ratio)

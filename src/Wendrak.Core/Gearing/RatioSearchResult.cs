@@ -77,7 +77,11 @@ public enum RankTerm
 /// <param name="ChangePercent">Against as fitted; positive is shorter.</param>
 /// <param name="OverallRatio">In the aim's gear, or the last gear without an aim.</param>
 /// <param name="OverallRatios">In every gear, first gear first.</param>
-/// <param name="AimShaftSpeedRpm">Shaft speed at the aim; null where the aim names no speed.</param>
+/// <param name="AimShaftSpeedRpm">
+/// Shaft speed at the aim, in the aim's gear or else in the first gear that meets it; null where the aim names no speed.
+/// </param>
+/// <param name="OutputAtLimitRpm">Speed of the output with the input at its limit, in the aim's gear.</param>
+/// <param name="Bicycle">In a rider's terms, in the aim's gear; null where nobody pedals or the wheel size is unknown.</param>
 /// <param name="BandGears">Labels of the gears whose band it meets; empty outside.</param>
 /// <param name="OffTargetPercent">From the middle of the nearest band; null without an aim.</param>
 /// <param name="Money">Work and parts to buy; null when a price is not known.</param>
@@ -91,6 +95,8 @@ public sealed record RatioCandidate(
     double OverallRatio,
     IReadOnlyList<double> OverallRatios,
     double? AimShaftSpeedRpm,
+    double OutputAtLimitRpm,
+    BicycleGearFigures? Bicycle,
     IReadOnlyList<string> BandGears,
     double? OffTargetPercent,
     Moves Moves,

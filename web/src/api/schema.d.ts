@@ -1159,9 +1159,15 @@ export interface components {
             overallRatios: number[];
             /**
              * Format: double
-             * @description Shaft speed at the aim; null where the aim names no speed.
+             * @description Shaft speed at the aim, in the aim's gear or else in the first gear that meets it; null where the aim names no speed.
              */
             aimShaftSpeedRpm: null | number;
+            /**
+             * Format: double
+             * @description Speed of the output with the input at its limit, in the aim's gear.
+             */
+            outputAtLimitRpm: number;
+            bicycle: null | components["schemas"]["BicycleGearFigures"];
             /** @description Labels of the gears whose band it meets; empty outside. */
             bandGears: string[];
             /**

@@ -1,5 +1,6 @@
 import { NumberInput, type NumberInputProps } from '@mantine/core'
 import { useEffect, useState } from 'react'
+import classes from './QuantityField.module.css'
 import { type Quantity, useUnits } from './units'
 
 interface Props extends Omit<NumberInputProps, 'value' | 'onChange'> {
@@ -22,8 +23,14 @@ export function QuantityField({ value, onChange, quantity, unit, ...rest }: Prop
     <NumberInput
       size="sm"
       hideControls
-      rightSection={suffix ? <span aria-hidden="true">{suffix}</span> : undefined}
-      rightSectionWidth={suffix ? Math.max(30, suffix.length * 9 + 10) : undefined}
+      rightSection={
+        suffix ? (
+          <span className={classes.unit} aria-hidden="true">
+            {suffix}
+          </span>
+        ) : undefined
+      }
+      rightSectionWidth={suffix ? Math.max(26, suffix.length * 7 + 12) : undefined}
       {...rest}
       value={text}
       onChange={(next) => {

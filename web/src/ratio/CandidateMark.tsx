@@ -13,17 +13,17 @@ interface Props {
   isPicked: boolean
   isSmall: boolean
   isTight: boolean
+  isHit: boolean
   onPick: () => void
   onHover: () => void
 }
 
 /** One pair on the scale. Square: as fitted; filled: picked; ring: in the band; plain number: outside. */
 export function CandidateMark(props: Props) {
-  const { id, x, y, text, candidate, name, isPicked, isSmall, isTight, onPick, onHover } = props
+  const { id, x, y, text, candidate, name, isPicked, isSmall, isTight, isHit, onPick, onHover } = props
   const isFitted = candidate.moves === 'nothing'
   const isBroken = candidate.loops.some((l) => l.breaks.length > 0)
-  const isHit = candidate.rank !== null
-  const small = isTight && text === '' ? 6 : 10
+  const radius = isTight ? 5 : 10
   return (
     <g
       id={id}
@@ -44,18 +44,18 @@ export function CandidateMark(props: Props) {
       {isFitted && !isPicked ? (
         <rect
           className={classes.body}
-          x={x - small - 2}
-          y={y - small - 1}
-          width={2 * small + 4}
-          height={2 * small + 2}
+          x={x - radius - 2}
+          y={y - radius - 1}
+          width={2 * radius + 4}
+          height={2 * radius + 2}
           rx={3}
         />
       ) : isSmall && !isPicked ? (
         <circle className={classes.body} cx={x} cy={y} r={2.5} />
       ) : (
-        <circle className={classes.body} cx={x} cy={y} r={isPicked ? small + 2 : small} />
+        <circle className={classes.body} cx={x} cy={y} r={isPicked ? radius + 2 : radius} />
       )}
-      {text !== '' && (!isSmall || isPicked || isFitted) && (
+      {text !== '' && !isTight && (!isSmall || isPicked || isFitted) && (
         <text x={x} y={y + 4} className={classes.text}>
           {text}
         </text>

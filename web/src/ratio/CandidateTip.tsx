@@ -79,7 +79,7 @@ function Wear({ pick }: { pick: RatioCandidate['loops'][number] }) {
       )}
       {pick.hunting && (
         <>
-          <dt>same tooth, same link</dt>
+          <dt>tooth meets link, turns</dt>
           <dd>{meetingText(pick)}</dd>
         </>
       )}

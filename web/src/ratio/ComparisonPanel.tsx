@@ -85,7 +85,10 @@ function Figures({
   const rows: [string, (s: SetupFigures) => string | null][] = [
     ['final ratio', (s) => fixed(s.finalRatio, 3)],
     [`overall${inGear}`, (s) => figure(gearAt(s)?.overallRatio ?? 0, 4)],
-    [`rpm at ${speed}`, (s) => (s.aimShaftSpeedRpm === null ? null : rpm(s.aimShaftSpeedRpm))],
+    [
+      `${bench.drive.input.kind === 'rider' ? 'turns/min' : 'rpm'} at ${speed}`,
+      (s) => (s.aimShaftSpeedRpm === null ? null : rpm(s.aimShaftSpeedRpm)),
+    ],
     [
       `speed at the limit${inGear}`,
       (s) => {
@@ -95,7 +98,7 @@ function Figures({
     ],
     [
       `output at the limit${inGear}`,
-      (s) => (gearAt(s)?.speedHighKmh === null ? `${rpm(gearAt(s)?.outputHighRpm ?? 0)} rpm` : null),
+      (s) => (bench.drive.input.kind === 'motor' ? `${rpm(gearAt(s)?.outputHighRpm ?? 0)} rpm` : null),
     ],
     [
       `development${inGear}`,

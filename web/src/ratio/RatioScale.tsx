@@ -24,8 +24,10 @@ const TOP = 40
 const ROW = 28
 const LEFT = 46
 const RIGHT_PAD = 18
-/** Below this many pixels between neighbours a number no longer fits its ring. */
-const ROOM_FOR_NUMBERS = 15
+/** Pixels between neighbours that a number in its ring wants. */
+const ROOM_FOR_NUMBERS = 19
+/** Wider than this the scale is not made for their sake: marks shrink to dots instead. */
+const WIDEST = 1100
 
 /** The ratio scale. It is the control: a click, a tap or the arrow keys pick a pair, the band can be dragged. */
 export function RatioScale({
@@ -40,7 +42,9 @@ export function RatioScale({
   const { ref, width } = useElementSize()
   const [hovered, setHovered] = useState<Point>()
   const { points, rows } = useMemo(() => layOut(bench, search, mode), [bench, search, mode])
-  const right = Math.max(260, width) - RIGHT_PAD
+  const needed = useMemo(() => (mode === 'final' ? roomNeeded(points) : 0), [points, mode])
+  const svgWidth = Math.max(260, width, needed <= WIDEST ? needed : 0)
+  const right = svgWidth - RIGHT_PAD
   const bands = search.answer.data?.bands ?? []
   // The pairs set the span: a band of a gear far off would squeeze them together.
   const scale = useMemo(() => {
@@ -54,8 +58,7 @@ export function RatioScale({
 
   const height = TOP + rows.length * ROW + 8
   const picked = points.find((p) => isSame(p.candidate, bench.shown.loops))
-  const perRow = points.length / rows.length
-  const isTight = (right - LEFT) / perRow < ROOM_FOR_NUMBERS || mode === 'overall'
+  const isTight = needed > svgWidth || mode === 'overall' || bench.loops.length > 1
   const pick = (point: Point | undefined) => point && bench.pick(point.candidate.loops)
   const onKey = (event: React.KeyboardEvent) => {
     const next = neighbour(points, rows.length, picked, event.key)
@@ -76,7 +79,7 @@ export function RatioScale({
         onKeyDown={onKey}
         onMouseLeave={() => setHovered(undefined)}
       >
-        <svg width={Math.max(260, width)} height={height} role="presentation">
+        <svg width={svgWidth} height={height} role="presentation">
           <Bands bands={bands} scale={scale} mode={mode} rows={rows} height={height} />
           <path d={`M${LEFT} ${TOP - 4}H${right + 8}`} stroke="var(--faint)" />
           {scale.ticks.map(({ value, isLabelled }) => (
@@ -109,8 +112,9 @@ export function RatioScale({
               isPicked={
                 point === picked || (mode === 'overall' && isSame(point.candidate, bench.shown.loops))
               }
-              isSmall={isTight && point.candidate.rank === null}
+              isSmall={isTight && !isHitHere(point, mode, rows)}
               isTight={isTight}
+              isHit={isHitHere(point, mode, rows)}
               onPick={() => pick(point)}
               onHover={() => setHovered(point)}
             />
@@ -137,11 +141,30 @@ export function RatioScale({
           bench={bench}
           x={scale.x(hovered.ratio)}
           y={yOf(hovered.row)}
-          width={Math.max(260, width)}
+          width={svgWidth}
         />
       )}
     </div>
   )
+}
+
+/** In the overall view a pair meets the aim only in the rows of the gears whose band it is in. */
+const isHitHere = ({ candidate, row }: Point, mode: ScaleMode, rows: string[]) =>
+  candidate.rank !== null && (mode === 'final' || candidate.bandGears.some((g) => gearName(g) === rows[row]))
+
+/** Width at which no two numbers of a row touch. */
+function roomNeeded(points: Point[]): number {
+  const logs = points.map((p) => Math.log(p.ratio))
+  const span = Math.max(...logs) - Math.min(...logs)
+  const byRow = Map.groupBy(points, (p) => p.row)
+  let least = span
+  for (const row of byRow.values()) {
+    const sorted = row.map((p) => Math.log(p.ratio)).sort((a, b) => a - b)
+    sorted.forEach((value, i) => {
+      if (i > 0) least = Math.min(least, value - (sorted[i - 1] ?? value))
+    })
+  }
+  return least > 0 ? LEFT + RIGHT_PAD + (span / least) * ROOM_FOR_NUMBERS * 1.08 : 0
 }
 
 const yOf = (row: number) => TOP + ROW / 2 + row * ROW

@@ -58,13 +58,19 @@ export default function RatioView() {
     <div className={work.work}>
       <div className={work.column}>
         <Panel
-          title={bench.loops.length > 1 ? 'Ratio of both loops' : 'Final ratio'}
+          title={
+            mode === 'overall'
+              ? 'Overall ratio'
+              : bench.loops.length > 1
+                ? 'Ratio of both loops'
+                : 'Final ratio'
+          }
           note={
             mode === 'final'
               ? bench.loops.length > 1
                 ? 'a mark per combination that meets the aim · left = taller'
                 : 'a row per front wheel · number = rear · left = taller'
-              : 'a row per gear · overall ratio · left = taller'
+              : 'a row per gear · left = taller'
           }
           isStale={search.answer.isStale}
           aside={

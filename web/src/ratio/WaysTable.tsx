@@ -1,3 +1,5 @@
+import { Button } from '@mantine/core'
+import { useState } from 'react'
 import type { RatioCandidate } from '../api/client'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed, gearName, plain, rpm, signed } from '../quantities/format'
@@ -7,11 +9,12 @@ import table from '../shell/table.module.css'
 import { isSame, type SearchState } from './useRatioSearch'
 import { candidatePair, meetingText, moneyText, reasonText, supplyWord, workText } from './words'
 
-const MOST_ROWS = 60
+const FIRST_ROWS = 12
 
 /** The hits, best first by the chosen order, each with what it brings and why it stands there. */
 export function WaysTable({ bench, search }: { bench: Workbench; search: SearchState }) {
   const units = useUnits()
+  const [isAll, setAll] = useState(false)
   const answer = search.answer.data
   if (!answer) return null
   if (answer.bands.length === 0)
@@ -22,9 +25,8 @@ export function WaysTable({ bench, search }: { bench: Workbench; search: SearchS
     )
   const target = bench.target
   const speed = target && 'speedKmh' in target ? units.show('speed', target.speedKmh, 0) : 'the aim'
-  const hasSpeed = answer.hits[0]?.aimShaftSpeedRpm !== null
-  const hasGears = answer.hits.some((h) => h.bandGears.some((g) => g !== '')) && answer.bands.length > 1
-  const rows = answer.hits.length > 0 ? answer.hits.slice(0, MOST_ROWS) : answer.nearest
+  const rows = answer.hits.length > 0 ? answer.hits.slice(0, isAll ? undefined : FIRST_ROWS) : answer.nearest
+  const columns = columnsFor(bench, rows, answer.bands.length)
   return (
     <>
       {answer.hits.length === 0 && (
@@ -41,47 +43,67 @@ export function WaysTable({ bench, search }: { bench: Workbench; search: SearchS
                 <th scope="col">front / rear</th>
                 <th scope="col">ratio</th>
                 <th scope="col">change</th>
-                {hasSpeed && <th scope="col">rpm at {speed}</th>}
-                {hasGears && <th scope="col">gears</th>}
+                {columns.has('speed') && (
+                  <th scope="col">
+                    {bench.drive.input.kind === 'rider' ? 'turns/min' : 'rpm'} at {speed}
+                  </th>
+                )}
+                {columns.has('gears') && <th scope="col">gears</th>}
+                {columns.has('bicycle') && <th scope="col">develop- ment</th>}
+                {columns.has('bicycle') && <th scope="col">gear inches</th>}
+                {columns.has('output') && <th scope="col">output rpm at limit</th>}
                 <th scope="col">work here</th>
                 <th scope="col">cost</th>
-                <th scope="col">same tooth, link</th>
-                <th scope="col">ripple</th>
+                <th scope="col">tooth meets link, turns</th>
+                {columns.has('ripple') && <th scope="col">ripple</th>}
                 <th scope="col">stock</th>
                 <th scope="col">below by</th>
               </tr>
             </thead>
             <tbody>
               {rows.map((hit) => (
-                <Way
-                  key={candidatePair(hit, bench)}
-                  hit={hit}
-                  bench={bench}
-                  hasSpeed={hasSpeed}
-                  hasGears={hasGears}
-                />
+                <Way key={candidatePair(hit, bench)} hit={hit} bench={bench} columns={columns} />
               ))}
             </tbody>
           </table>
         </div>
       )}
-      {answer.hitCount > rows.length && answer.hits.length > 0 && (
+      {answer.hits.length > rows.length && answer.hits.length > 0 && (
+        <Button size="compact-sm" variant="subtle" mt={6} onClick={() => setAll(true)} data-no-print>
+          Show all {plain(answer.hits.length)}
+        </Button>
+      )}
+      {answer.hitCount > answer.hits.length && (
         <p className="cap">
-          {rows.length} of {plain(answer.hitCount)} shown; narrow the band or the range for the rest.
+          The best {answer.hits.length} of {plain(answer.hitCount)}; narrow the band or the ranges for the
+          rest.
         </p>
       )}
     </>
   )
 }
 
+/** Columns that only some machines or aims have. */
+type Column = 'speed' | 'gears' | 'bicycle' | 'output' | 'ripple'
+
+function columnsFor(bench: Workbench, rows: RatioCandidate[], bands: number): Set<Column> {
+  const columns = new Set<Column>()
+  if (rows.some((r) => r.aimShaftSpeedRpm !== null)) columns.add('speed')
+  if (bands > 1) columns.add('gears')
+  if (rows.some((r) => r.bicycle !== null)) columns.add('bicycle')
+  if (bench.drive.input.kind === 'motor') columns.add('output')
+  if (rows.some((r) => r.loops.some((l) => l.ripplePercent !== null))) columns.add('ripple')
+  return columns
+}
+
 interface WayProps {
   hit: RatioCandidate
   bench: Workbench
-  hasSpeed: boolean
-  hasGears: boolean
+  columns: Set<Column>
 }
 
-function Way({ hit, bench, hasSpeed, hasGears }: WayProps) {
+function Way({ hit, bench, columns }: WayProps) {
+  const units = useUnits()
   const isPicked = isSame(hit, bench.shown.loops)
   const supply = supplyWord(hit)
   const pick = () => bench.pick(hit.loops)
@@ -97,12 +119,21 @@ function Way({ hit, bench, hasSpeed, hasGears }: WayProps) {
       </th>
       <td className="num">{fixed(hit.finalRatio, 3)}</td>
       <td>{hit.moves === 'nothing' ? 'as fitted' : `${signed(hit.changePercent, 1)} %`}</td>
-      {hasSpeed && <td className="num">{hit.aimShaftSpeedRpm === null ? '–' : rpm(hit.aimShaftSpeedRpm)}</td>}
-      {hasGears && <td>{hit.bandGears.map(gearName).join(' ')}</td>}
+      {columns.has('speed') && (
+        <td className="num">{hit.aimShaftSpeedRpm === null ? '–' : rpm(hit.aimShaftSpeedRpm)}</td>
+      )}
+      {columns.has('gears') && <td>{hit.bandGears.map(gearName).join(' ')}</td>}
+      {columns.has('bicycle') && (
+        <td className="num">{hit.bicycle ? units.show('longLength', hit.bicycle.developmentM, 2) : '–'}</td>
+      )}
+      {columns.has('bicycle') && (
+        <td className="num">{hit.bicycle ? fixed(hit.bicycle.gearInches, 1) : '–'}</td>
+      )}
+      {columns.has('output') && <td className="num">{rpm(hit.outputAtLimitRpm)}</td>}
       <td>{workText(hit)}</td>
       <td className="num">{moneyText(hit)}</td>
       <td>{hit.loops.map(meetingText).join(' · ')}</td>
-      <td>{worstRipple < 0 ? '–' : `${fixed(worstRipple, 1)} %`}</td>
+      {columns.has('ripple') && <td>{worstRipple < 0 ? '–' : `${fixed(worstRipple, 1)} %`}</td>}
       <td>
         <span className={table.tag} data-tone={supply.tone}>
           {supply.text}

@@ -1,7 +1,7 @@
 import type { LoopPick, RatioCandidate } from '../api/client'
 import type { Workbench } from '../machine/useWorkbench'
 import { isToothed, pairText } from '../machine/words'
-import { fixed, money } from '../quantities/format'
+import { fixed, money, plain } from '../quantities/format'
 
 type Supply = LoopPick['front']
 type Break = LoopPick['breaks'][number]
@@ -81,11 +81,11 @@ const SMALL_WHEEL_WORDS: Record<LoopPick['smallWheel'], string> = {
 
 export const smallWheelText = (pick: LoopPick) => SMALL_WHEEL_WORDS[pick.smallWheel]
 
-/** How evenly teeth and links wear: how often the same front tooth meets the same link. */
+/** How evenly teeth and links wear, and after how many loop turns a front tooth meets the same link again. */
 export function meetingText(pick: LoopPick): string {
   if (!pick.hunting) return '–'
   const { frontHunts, rearHunts, frontLoopTurns } = pick.hunting
-  const often = frontLoopTurns === 1 ? 'every turn' : `every ${frontLoopTurns}`
+  const often = plain(frontLoopTurns)
   if (frontHunts && rearHunts) return `even · ${often}`
   return frontHunts || rearHunts ? `partly · ${often}` : `repeats · ${often}`
 }

@@ -1,43 +1,51 @@
 import { MantineProvider } from '@mantine/core'
 import { Notifications } from '@mantine/notifications'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { lazy } from 'react'
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router'
+import { findMachine, listAims, listSetups } from '../api/client'
 import { UnitsProvider } from '../quantities/units'
 import { YardView } from '../yard/YardView'
 import { Lost } from './Lost'
+import { Sentence } from './Sentence'
 import { Shell } from './Shell'
 import { cssVariables, theme } from './theme'
 
-const MachinePage = lazy(() => import('../machine/MachinePage'))
-const AimView = lazy(() => import('../aim/AimView'))
-const RatioView = lazy(() => import('../ratio/RatioView'))
-const StockView = lazy(() => import('../stock/StockView'))
+// Another window may have changed things: look again when this one comes to the front.
+const queries = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: true } } })
+
+/** Asks for a machine's data while the code of its page is still on the way. */
+function askAhead({ params }: { params: Record<string, string | undefined> }) {
+  const id = Number(params.machineId)
+  queries.prefetchQuery({ queryKey: ['machine', id], queryFn: () => findMachine(id) })
+  queries.prefetchQuery({ queryKey: ['setups', id], queryFn: () => listSetups(id) })
+  queries.prefetchQuery({ queryKey: ['aims', id], queryFn: () => listAims(id) })
+  return null
+}
 
 const router = createBrowserRouter([
   {
     path: '/',
     element: <Shell />,
     errorElement: <Lost />,
+    hydrateFallbackElement: <Sentence title="Opening …" />,
     children: [
       { index: true, element: <YardView /> },
-      { path: 'stock', element: <StockView /> },
+      { path: 'stock', lazy: { Component: async () => (await import('../stock/StockView')).default } },
       {
         path: 'machines/:machineId',
-        element: <MachinePage />,
+        loader: askAhead,
+        shouldRevalidate: ({ currentParams, nextParams }) => currentParams.machineId !== nextParams.machineId,
+        lazy: { Component: async () => (await import('../machine/MachinePage')).default },
         children: [
           { index: true, element: <Navigate to="ratio" replace /> },
-          { path: 'aim', element: <AimView /> },
-          { path: 'ratio', element: <RatioView /> },
+          { path: 'aim', lazy: { Component: async () => (await import('../aim/AimView')).default } },
+          { path: 'ratio', lazy: { Component: async () => (await import('../ratio/RatioView')).default } },
         ],
       },
       { path: '*', element: <Lost /> },
     ],
   },
 ])
-
-// Another window may have changed things: look again when this one comes to the front.
-const queries = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: true } } })
 
 export function App() {
   return (

@@ -14,6 +14,20 @@ const pine: MantineColorsTuple = [
   '#053a32',
 ]
 
+/** The library's dark greys in the hue of our own dark theme. */
+const dark: MantineColorsTuple = [
+  '#eceee9',
+  '#c9cfc8',
+  '#a9b2ab',
+  '#7d877f',
+  '#3a443f',
+  '#2d3632',
+  '#171c1a',
+  '#1f2623',
+  '#171c1a',
+  '#101412',
+]
+
 const font = "'Archivo Variable', system-ui, sans-serif"
 
 export const theme = createTheme({
@@ -22,7 +36,7 @@ export const theme = createTheme({
   primaryColor: 'pine',
   primaryShade: { light: 6, dark: 4 },
   autoContrast: true,
-  colors: { pine },
+  colors: { pine, dark },
   defaultRadius: 'md',
   cursorType: 'pointer',
   components: {

@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import type { MachineCard } from '../api/client'
+import type { LoopSummary, MachineCard } from '../api/client'
 import { findingText } from '../machine/findings'
 import { driveText, isToothed, KIND_WORDS, pairText } from '../machine/words'
 import { figure, plain } from '../quantities/format'
@@ -8,16 +8,14 @@ import { LoopGlyph } from './LoopGlyph'
 import classes from './MachineCardView.module.css'
 import { MachineMenu } from './MachineMenu'
 
+const isAlike = (a: LoopSummary, b: LoopSummary) =>
+  a.frontSize === b.frontSize && a.rearSize === b.rearSize && a.standard === b.standard
+
 export function MachineCardView({ card }: { card: MachineCard }) {
   const { machine, summary } = card
   const units = useUnits()
   // Mirrored loops repeat: the card tells each pair of wheels once.
-  const loops = summary.loops.filter(
-    (l, i, all) =>
-      all.findIndex(
-        (o) => o.frontSize === l.frontSize && o.rearSize === l.rearSize && o.standard === l.standard,
-      ) === i,
-  )
+  const loops = summary.loops.filter((l, i, all) => all.findIndex((o) => isAlike(o, l)) === i)
   return (
     <article className={classes.card} data-retired={machine.retiredOn !== null || undefined}>
       <header>
@@ -38,11 +36,18 @@ export function MachineCardView({ card }: { card: MachineCard }) {
             <b className="num">{pairText(loop.frontSize, loop.rearSize, isToothed(loop.medium))}</b>
             <span className="cap">
               {loop.name}
+              {summary.loops.filter((o) => isAlike(o, loop)).length > 1 &&
+                ` and ${summary.loops.filter((o) => isAlike(o, loop)).length - 1} alike`}
               {loop.links !== null &&
                 ` · ${plain(loop.links)} ${loop.medium === 'chain' ? 'links' : 'belt teeth'}`}
             </span>
           </span>
-          <b className={`num ${classes.ratio}`}>{figure(loop.ratio)}</b>
+          <span className={classes.ratio}>
+            <b className="num">{figure(loop.ratio)}</b>
+            {machine.drives[0]?.input.kind === 'rider' && (
+              <span className="cap">front over rear {figure(loop.frontSize / loop.rearSize)}</span>
+            )}
+          </span>
         </div>
       ))}
       {loops.length === 0 && <p>Direct drive, nothing to choose.</p>}
