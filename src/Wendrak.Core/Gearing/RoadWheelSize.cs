@@ -36,9 +36,13 @@ public static partial class RoadWheelSize
     public const string AcceptedForms =
         "180/55ZR17, 130/90-16, MT90-16, 3.25-19, 47-622, 26x2.10, 700x28C, 100 mm or 4 in";
 
-    /// <summary>Smallest and largest diameter taken at face value, mm.</summary>
-    public const double SmallestDiameterMm = 10;
-    public const double LargestDiameterMm = 3000;
+    /// <summary>Smallest and largest plain diameter (roller, drum) taken at face value, mm.</summary>
+    public const double SmallestPlainMm = 10;
+    public const double LargestPlainMm = 3000;
+
+    /// <summary>Smallest and largest tyre taken at face value, mm.</summary>
+    public const double SmallestTyreMm = 60;
+    public const double LargestTyreMm = 1000;
 
     // Ratio of rolling to free circumference. Motorcycle: ETRTO coefficients 3.05 (radial) and 2.99 (diagonal) over π,
     // from memory. Bicycle and solid wheels: common practice.
@@ -66,7 +70,13 @@ public static partial class RoadWheelSize
             ?? DashedPair(compact)
             ?? throw Unreadable(text, compact);
         new Guard()
-            .Between("Size", reading.FreeDiameterMm, SmallestDiameterMm, LargestDiameterMm, "mm across")
+            .Between(
+                "Size",
+                reading.FreeDiameterMm,
+                reading.Form == SizeForm.PlainDiameter ? SmallestPlainMm : SmallestTyreMm,
+                reading.Form == SizeForm.PlainDiameter ? LargestPlainMm : LargestTyreMm,
+                "mm across"
+            )
             .ThrowIfAny();
         return reading;
     }
