@@ -1,0 +1,54 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Store.Demo;
+using Wendrak.Store.Machines;
+
+namespace Wendrak.Store.Tests;
+
+public sealed class DemoDataTests : IDisposable
+{
+    private readonly TempStore _store = new();
+
+    public void Dispose() => _store.Dispose();
+
+    [Fact]
+    public async Task The_demo_machines_compute_and_nothing_about_them_is_odd()
+    {
+        await DemoData.FillAsync(_store.Database, TimeProvider.System);
+        IReadOnlyList<FittedMachine> machines = await _store.Machines.ListAsync();
+        Assert.Equal(
+            ["Curlew", "Dunlin", "Godwit", "Knot", "Pipit", "Plover", "Turnstone"],
+            machines.Select(m => m.Machine.Name)
+        );
+        Assert.All(machines, m => Assert.Empty(MachineSummary.Of(m.Machine, m.Fitted).Findings));
+    }
+
+    [Fact]
+    public async Task Every_demo_aim_has_a_way_into_its_band()
+    {
+        await DemoData.FillAsync(_store.Database, TimeProvider.System);
+        StockWheel[] stock = [.. (await _store.Stock.ListAsync()).Select(s => s.Wheel)];
+        foreach (FittedMachine m in await _store.Machines.ListAsync())
+        foreach (Aim aim in await _store.Aims.ListAsync(m.Machine.Id))
+        {
+            Drive drive = m.Machine.Drives.First(d => d.Key == aim.DriveKey);
+            Loop loop = drive.Stages.OfType<Loop>().Last();
+            LoopSearch search = SearchAround.Fitted(
+                loop,
+                m.Fitted.Loops.First(c => c.LoopKey == loop.Key),
+                m.Machine.Work
+            );
+            RatioSearchResult result = RatioSearch.Run(
+                new(drive, m.Fitted.Loops, [], [search], aim.Target, [], RatioRanking.LeastWork, stock)
+            );
+            Assert.True(result.HitCount > 0, $"{m.Machine.Name}: {aim.Name}");
+        }
+    }
+
+    [Fact]
+    public async Task The_demo_is_read_through_the_same_history_as_a_person_s_machines()
+    {
+        await DemoData.FillAsync(_store.Database, TimeProvider.System);
+        Assert.Equal("demo data", (await _store.LastChangeAsync()).Who);
+    }
+}

@@ -1,0 +1,95 @@
+using System.Net;
+using System.Net.Sockets;
+using System.Text;
+
+namespace Wendrak.Web.Tests;
+
+/// <summary>Who is let in, and with how much.</summary>
+public sealed class DoorTests(WendrakServer server) : IClassFixture<WendrakServer>
+{
+    private async Task<HttpStatusCode> AskAsync(string? host, string? origin, HttpMethod? method = null)
+    {
+        using HttpRequestMessage request = new(method ?? HttpMethod.Get, "/health");
+        request.Headers.Host = host;
+        if (origin is not null)
+            request.Headers.Add("Origin", origin);
+        return (await server.Client.SendAsync(request)).StatusCode;
+    }
+
+    [Fact]
+    public async Task Its_own_page_is_answered()
+    {
+        Assert.Equal(HttpStatusCode.OK, await AskAsync($"127.0.0.1:{server.Port}", $"http://127.0.0.1:{server.Port}"));
+        Assert.Equal(HttpStatusCode.OK, await AskAsync($"localhost:{server.Port}", null));
+    }
+
+    [Theory]
+    [InlineData("evil.example", null)]
+    [InlineData("evil.example:5210", null)]
+    [InlineData("127.0.0.1.evil.example", null)]
+    [InlineData(null, "http://evil.example")]
+    [InlineData(null, "http://127.0.0.1:1")]
+    [InlineData(null, "null")]
+    public async Task A_foreign_host_or_origin_is_refused(string? host, string? origin) =>
+        Assert.Equal(HttpStatusCode.Forbidden, await AskAsync(host ?? $"127.0.0.1:{server.Port}", origin));
+
+    [Fact]
+    public async Task A_write_that_another_site_started_is_refused()
+    {
+        using HttpRequestMessage request = new(HttpMethod.Post, "/api/changes/1/undo");
+        request.Headers.Add("Sec-Fetch-Site", "cross-site");
+        Assert.Equal(HttpStatusCode.Forbidden, (await server.Client.SendAsync(request)).StatusCode);
+    }
+
+    [Fact]
+    public async Task It_listens_on_the_loopback_address_only()
+    {
+        string[] others =
+        [
+            .. Dns.GetHostAddresses(Dns.GetHostName())
+                .Where(a => a.AddressFamily == AddressFamily.InterNetwork && !IPAddress.IsLoopback(a))
+                .Select(a => a.ToString()),
+        ];
+        foreach (string address in others)
+        {
+            using TcpClient client = new();
+            await Assert.ThrowsAsync<SocketException>(() => client.ConnectAsync(address, server.Port));
+        }
+        using TcpClient own = new();
+        await own.ConnectAsync("127.0.0.1", server.Port);
+    }
+
+    [Fact]
+    public async Task Pages_may_run_nothing_that_did_not_ship_with_them()
+    {
+        HttpResponseMessage response = await server.Client.GetAsync("/health");
+        string policy = response.Headers.GetValues("Content-Security-Policy").Single();
+        string scripts = policy.Split(';').Single(p => p.Trim().StartsWith("script-src", StringComparison.Ordinal));
+        Assert.Equal("script-src 'self'", scripts.Trim());
+        Assert.StartsWith("default-src 'none'", policy, StringComparison.Ordinal);
+        Assert.Equal("nosniff", response.Headers.GetValues("X-Content-Type-Options").Single());
+        Assert.False(response.Headers.Contains("Server"));
+    }
+
+    [Fact]
+    public async Task A_compute_call_above_a_megabyte_is_refused()
+    {
+        using StringContent content = new(
+            $"{{\"note\":\"{new string('x', 1_100_000)}\"}}",
+            Encoding.UTF8,
+            "application/json"
+        );
+        HttpResponseMessage response = await server.Client.PostAsync("/api/ratio/search", content);
+        Assert.Equal(HttpStatusCode.RequestEntityTooLarge, response.StatusCode);
+        Assert.Contains("1000 kB", await response.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task Answers_are_compressed_when_asked()
+    {
+        using HttpRequestMessage request = new(HttpMethod.Get, "/api/machines");
+        request.Headers.Add("Accept-Encoding", "br");
+        HttpResponseMessage response = await server.Client.SendAsync(request);
+        Assert.Equal(["br"], response.Content.Headers.ContentEncoding);
+    }
+}

@@ -1,0 +1,217 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text;
+using System.Text.Json;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Core.Quantities;
+using Wendrak.Store.Ledger;
+using Wendrak.Store.Machines;
+
+namespace Wendrak.Web.Tests;
+
+public sealed class StoredApiTests(WendrakServer server) : IClassFixture<WendrakServer>
+{
+    private sealed record Refused(InputIssue[] Issues);
+
+    private sealed record Conflict(string Thing, JsonElement? Current, string Detail);
+
+    private static async Task<T> ReadAsync<T>(HttpResponseMessage response)
+    {
+        Assert.True(response.IsSuccessStatusCode, await response.Content.ReadAsStringAsync());
+        return (await response.Content.ReadFromJsonAsync<T>(Json.Options))!;
+    }
+
+    private async Task<MachineCard> AddAsync(string name, MachineKind kind = MachineKind.Motorcycle)
+    {
+        MachineDraft draft = await server.GetAsync<MachineDraft>($"/api/machines/starting/{kind}");
+        MachineSave save = new(draft.Machine with { Name = name }, draft.Fitted, 0);
+        return await ReadAsync<MachineCard>(await server.PostAsync("/api/machines", save));
+    }
+
+    [Fact]
+    public async Task The_yard_shows_the_demo_machines_with_their_ratio()
+    {
+        MachineCard[] cards = await server.GetAsync<MachineCard[]>("/api/machines");
+        MachineCard curlew = cards.Single(c => c.Machine.Name == "Curlew");
+        Assert.Equal(3, curlew.Summary.Loops[0].Ratio);
+        Assert.Equal(["1", "2", "3", "4", "5", "6"], curlew.Summary.Gears[0].Labels);
+    }
+
+    [Fact]
+    public async Task A_name_with_script_tags_and_emoji_is_kept_as_it_is()
+    {
+        const string name = "<script>alert('x')</script> 🛵 \"quoted\"";
+        MachineCard card = await AddAsync(name);
+        Assert.Equal(name, (await server.GetAsync<MachineCard>($"/api/machines/{card.Machine.Id}")).Machine.Name);
+    }
+
+    [Fact]
+    public async Task A_machine_without_a_name_is_refused_at_the_name()
+    {
+        MachineDraft draft = await server.GetAsync<MachineDraft>("/api/machines/starting/bicycle");
+        HttpResponseMessage response = await server.PostAsync(
+            "/api/machines",
+            new MachineSave(draft.Machine, draft.Fitted, 0)
+        );
+        Refused refused = (await response.Content.ReadFromJsonAsync<Refused>(Json.Options))!;
+        Assert.Equal("name", Assert.Single(refused.Issues).Field);
+    }
+
+    [Fact]
+    public async Task A_trial_is_made_named_fitted_and_undone()
+    {
+        MachineCard card = await AddAsync("Trial machine");
+        string path = $"/api/machines/{card.Machine.Id}/setups";
+        NewTrial made = new("Trial A", [new("final", 15, 43, 112)], null, null);
+        Setup trial = await ReadAsync<Setup>(await server.PostAsync(path, made));
+        Setup renamed = await ReadAsync<Setup>(
+            await server.PutAsync($"/api/setups/{trial.Id}", trial with { Name = "Tall" })
+        );
+        Setup[] fitted = await ReadAsync<Setup[]>(
+            await server.PostAsync($"/api/setups/{trial.Id}/fit", new ReadVersion(renamed.Version))
+        );
+        Assert.Equal("Tall", fitted.Single(s => s.Status == SetupStatus.AsFitted).Name);
+        Change[] changes = await server.GetAsync<Change[]>($"/api/changes?machineId={card.Machine.Id}");
+        await ReadAsync<Change>(await server.Client.PostAsync($"/api/changes/{changes[0].Id}/undo", null));
+        Setup[] after = await server.GetAsync<Setup[]>(path);
+        Assert.Equal("As fitted", after.Single(s => s.Status == SetupStatus.AsFitted).Name);
+    }
+
+    [Fact]
+    public async Task The_second_of_two_windows_is_shown_what_is_stored()
+    {
+        MachineCard card = await AddAsync("Two windows");
+        Machine mine = card.Machine with { Note = "mine" };
+        Machine theirs = card.Machine with { Note = "theirs" };
+        string path = $"/api/machines/{card.Machine.Id}";
+        await ReadAsync<MachineCard>(
+            await server.PutAsync(path, new MachineSave(theirs, card.Fitted.Loops, card.Fitted.Version))
+        );
+        HttpResponseMessage response = await server.PutAsync(
+            path,
+            new MachineSave(mine, card.Fitted.Loops, card.Fitted.Version)
+        );
+        Assert.Equal(HttpStatusCode.Conflict, response.StatusCode);
+        Conflict conflict = (await response.Content.ReadFromJsonAsync<Conflict>(Json.Options))!;
+        Assert.Equal("machine", conflict.Thing);
+        Assert.Equal("theirs", conflict.Current!.Value.GetProperty("note").GetString());
+    }
+
+    [Fact]
+    public async Task A_change_carries_the_name_of_who_made_it_whatever_the_alphabet()
+    {
+        using HttpRequestMessage request = new(HttpMethod.Post, "/api/stock")
+        {
+            Content = JsonContent.Create(
+                new StockItem(0, 0, new("520", WheelSide.Front, 16, null, 1, 20, true), null),
+                options: Json.Options
+            ),
+        };
+        request.Headers.Add("X-Wendrak-Who", Uri.EscapeDataString("Jörg 工"));
+        await ReadAsync<StockItem>(await server.Client.SendAsync(request));
+        Assert.Equal("Jörg 工", (await server.GetAsync<Change[]>("/api/changes"))[0].Who);
+    }
+
+    [Fact]
+    public async Task An_aim_is_kept_with_what_was_tried_and_can_go()
+    {
+        MachineCard card = await AddAsync("Aimed");
+        string path = $"/api/machines/{card.Machine.Id}/aims";
+        AimOutcome outcome = new(
+            new(2026, 11, 1),
+            card.Fitted.Id,
+            "As fitted",
+            card.Fitted.Loops,
+            new("gravel", null, null),
+            4,
+            "ok"
+        );
+        Aim aim = new(
+            0,
+            0,
+            0,
+            "Ridge",
+            "drive",
+            new FinalRatio(2.8, 3.2),
+            new(null, null, null),
+            new(0, 0, 0, 0, 0, 0),
+            null,
+            [outcome]
+        );
+        Aim added = await ReadAsync<Aim>(await server.PostAsync(path, aim));
+        Assert.Equal(4, (await server.GetAsync<Aim[]>(path)).Single().Outcomes[0].Score);
+        HttpResponseMessage removed = await server.Client.DeleteAsync($"/api/aims/{added.Id}?version={added.Version}");
+        Assert.Equal(HttpStatusCode.NoContent, removed.StatusCode);
+        Assert.Empty(await server.GetAsync<Aim[]>(path));
+    }
+
+    [Fact]
+    public async Task A_machine_goes_out_as_a_file_and_comes_in_again()
+    {
+        long id = (await server.GetAsync<MachineCard[]>("/api/machines"))
+            .Single(c => c.Machine.Name == "Curlew")
+            .Machine.Id;
+        string text = await server.Client.GetStringAsync($"/api/machines/{id}/file");
+        string renamed = text.Replace("\"name\":\"Curlew\"", "\"name\":\"Curlew again\"", StringComparison.Ordinal);
+        using StringContent content = new(renamed, Encoding.UTF8, "application/json");
+        MachineCard read = await ReadAsync<MachineCard>(await server.Client.PostAsync("/api/machines/file", content));
+        Assert.Equal("Curlew again", read.Machine.Name);
+        Assert.Equal(3, (await server.GetAsync<Aim[]>($"/api/machines/{read.Machine.Id}/aims")).Length);
+    }
+
+    [Theory]
+    [InlineData("cut")]
+    [InlineData("other kind")]
+    [InlineData("newer")]
+    public async Task A_file_that_is_not_whole_or_of_another_kind_is_refused_and_nothing_is_stored(string fault)
+    {
+        int before = (await server.GetAsync<MachineCard[]>("/api/machines")).Length;
+        long id = (await server.GetAsync<MachineCard[]>("/api/machines"))[0].Machine.Id;
+        string text = await server.Client.GetStringAsync($"/api/machines/{id}/file");
+        string spoiled = fault switch
+        {
+            "cut" => text[..(text.Length / 2)],
+            "other kind" => text.Replace("wendrak-machine", "shopping-list", StringComparison.Ordinal),
+            _ => text.Replace("\"formatVersion\":1", "\"formatVersion\":99", StringComparison.Ordinal),
+        };
+        using StringContent content = new(spoiled, Encoding.UTF8, "application/json");
+        HttpResponseMessage response = await server.Client.PostAsync("/api/machines/file", content);
+        Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
+        Assert.NotEmpty((await response.Content.ReadFromJsonAsync<Refused>(Json.Options))!.Issues);
+        Assert.Equal(before, (await server.GetAsync<MachineCard[]>("/api/machines")).Length);
+    }
+
+    [Fact]
+    public async Task A_file_of_fifty_megabytes_is_refused_as_too_large()
+    {
+        using ByteArrayContent content = new(new byte[50_000_000]);
+        content.Headers.ContentType = new("application/json");
+        using HttpRequestMessage request = new(HttpMethod.Post, "/api/machines/file") { Content = content };
+        request.Headers.ExpectContinue = true; // so that the refusal is heard before everything is sent
+        HttpResponseMessage response = await server.Client.SendAsync(request);
+        Assert.Equal(HttpStatusCode.RequestEntityTooLarge, response.StatusCode);
+    }
+
+    [Fact]
+    public async Task A_set_in_use_stays_and_says_who_uses_it()
+    {
+        GearboxSet set = (await server.GetAsync<GearboxSet[]>("/api/gearbox-sets")).First(s => s.Name == "Courier six");
+        HttpResponseMessage response = await server.Client.DeleteAsync(
+            $"/api/gearbox-sets/{set.Id}?version={set.Version}"
+        );
+        Assert.Equal(HttpStatusCode.Conflict, response.StatusCode);
+        Assert.Contains(
+            "Curlew",
+            (await response.Content.ReadFromJsonAsync<Conflict>(Json.Options))!.Detail,
+            StringComparison.Ordinal
+        );
+    }
+
+    [Theory]
+    [InlineData("/api/machines/99999")]
+    [InlineData("/api/machines/99999/file")]
+    [InlineData("/api/nothing")]
+    public async Task What_is_not_there_is_not_found(string path) =>
+        Assert.Equal(HttpStatusCode.NotFound, (await server.Client.GetAsync(path)).StatusCode);
+}
