@@ -26,10 +26,14 @@ public static class MachineEndpoints
         machines.MapPost("/{id:long}/copy", CopyAsync).WithName("copyMachine");
         machines.MapGet("/{id:long}/file", ToFileAsync).WithName("writeMachineFile");
         machines.MapPost("/file", FromFileAsync).WithName("readMachineFile");
-        machines
-            .MapGet("/starting/{kind}", (MachineKind kind) => TypedResults.Ok(StartingMachines.For(kind)))
-            .WithName("startMachine");
+        machines.MapGet("/starting/{kind}", Starting).WithName("startMachine");
     }
+
+    // A route value is not read by the JSON settings, which spell kinds in camelCase: so it is read here.
+    private static Results<Ok<MachineDraft>, NotFound> Starting(string kind) =>
+        Enum.TryParse(kind, ignoreCase: true, out MachineKind known) && Enum.IsDefined(known)
+            ? TypedResults.Ok(StartingMachines.For(known))
+            : TypedResults.NotFound();
 
     private static async Task<Ok<List<MachineCard>>> ListAsync(MachineStore store) =>
         TypedResults.Ok((await store.ListAsync()).Select(CardOf).ToList());

@@ -13,7 +13,6 @@ public sealed class RefusalHandler : IExceptionHandler
         IResult? answer = exception switch
         {
             InvalidInputException e => Invalid([.. e.Issues.Select(i => i with { Field = CamelPath(i.Field) })]),
-            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => TooLarge(),
             BadHttpRequestException e => Invalid([Unreadable(e)]),
             ChangedMeanwhileException e => Conflict(e.Message, e.Thing, e.Current),
             CannotUndoException e => Conflict(e.Message, "change", null),
@@ -50,13 +49,6 @@ public sealed class RefusalHandler : IExceptionHandler
         };
         return Results.Json(problem, statusCode: problem.Status, contentType: "application/problem+json");
     }
-
-    private static IResult TooLarge() =>
-        Results.Problem(
-            statusCode: StatusCodes.Status413PayloadTooLarge,
-            title: "Too large",
-            detail: $"Give at most {RequestLimits.MostBytes / 1000} kB."
-        );
 
     /// <summary>Where reading stopped, in the words of the reader of JSON; nothing of the content is repeated.</summary>
     private static InputIssue Unreadable(BadHttpRequestException exception)

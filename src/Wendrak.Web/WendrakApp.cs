@@ -43,7 +43,7 @@ public static class WendrakApp
         services.Configure<JsonOptions>(o => Json.Configure(o.SerializerOptions));
         services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
         services.AddExceptionHandler<RefusalHandler>();
-        services.AddProblemDetails();
+        services.AddProblemDetails(o => o.CustomizeProblemDetails = RequestLimits.Explain);
         services.AddOpenApi("v1", OpenApiShape.Configure);
         services.AddResponseCompression(o =>
         {
@@ -60,6 +60,7 @@ public static class WendrakApp
         app.UseMiddleware<SameOriginOnly>();
         app.UseMiddleware<SecurityHeaders>();
         app.UseExceptionHandler();
+        app.UseStatusCodePages();
         app.UseResponseCompression();
         app.MapOpenApi("/openapi/{documentName}.json");
         app.MapHealth();

@@ -2190,7 +2190,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: components["schemas"]["MachineKind"];
+                kind: string;
             };
             cookie?: never;
         };
@@ -2213,6 +2213,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Conflict */
             409: {
