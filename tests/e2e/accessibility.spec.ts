@@ -4,17 +4,37 @@ import { expect, type Page, test } from '@playwright/test'
 /** Every view and dialog, with what opens it. */
 const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
   ['yard', '/', async (p) => expect(p.getByRole('link', { name: 'Curlew', exact: true })).toBeVisible()],
-  ['aim', '/machines/1/aim', async (p) => expect(p.getByRole('region', { name: 'This drive' })).toBeVisible()],
-  ['ratio', '/machines/1/ratio?pick=final~15~43', async (p) => expect(p.getByText('now feels like')).toBeVisible()],
-  ['ratio of a bicycle', '/machines/3/ratio', async (p) => expect(p.getByRole('cell', { name: '3.08 m' }).first()).toBeVisible()],
+  [
+    'aim',
+    '/machines/1/aim',
+    async (p) => expect(p.getByRole('region', { name: 'This drive' })).toBeVisible(),
+  ],
+  [
+    'ratio',
+    '/machines/1/ratio?pick=final~15~43',
+    async (p) => expect(p.getByText('now feels like')).toBeVisible(),
+  ],
+  [
+    'ratio of a bicycle',
+    '/machines/3/ratio',
+    async (p) => expect(p.getByRole('cell', { name: '3.08 m' }).first()).toBeVisible(),
+  ],
   ['ratio, overall', '/machines/1/ratio', async (p) => p.getByText('overall, by gear').click()],
-  ['ratio of two loops', '/machines/7/ratio?loops=first!final', async (p) => expect(p.getByText('ways into the band')).toBeVisible()],
+  [
+    'ratio of two loops',
+    '/machines/7/ratio?loops=first!final',
+    async (p) => expect(p.getByText('ways into the band')).toBeVisible(),
+  ],
   ['stock', '/stock', async (p) => expect(p.getByRole('row').nth(3)).toBeVisible()],
   ['no such page', '/nowhere', async (p) => expect(p.getByText('There is no such page')).toBeVisible()],
   ['find', '/', async (p) => p.getByRole('button', { name: 'Find' }).click()],
   ['keys', '/', async (p) => p.getByRole('button', { name: 'Keys' }).click()],
   ['add a machine', '/', async (p) => p.getByRole('button', { name: 'Add a machine' }).click()],
-  ['editor', '/machines/1/aim', async (p) => p.getByRole('button', { name: 'Edit machine and drive' }).click()],
+  [
+    'editor',
+    '/machines/1/aim',
+    async (p) => p.getByRole('button', { name: 'Edit machine and drive' }).click(),
+  ],
   ['history', '/machines/1/ratio', async (p) => p.getByRole('button', { name: /History/ }).click()],
   ['working', '/machines/1/ratio', async (p) => p.getByRole('button', { name: 'show the working' }).click()],
   ['side by side', '/machines/1/ratio', async (p) => p.getByRole('button', { name: 'Side by side' }).click()],
@@ -28,6 +48,10 @@ for (const colorScheme of ['light', 'dark'] as const)
       await page.goto(path)
       await open(page)
       await page.waitForLoadState('networkidle')
-      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
-      expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 4)}`)).toEqual([])
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+        .analyze()
+      expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 4)}`)).toEqual(
+        [],
+      )
     })

@@ -3,7 +3,8 @@ import { expect, type Locator, type Page } from '@playwright/test'
 /** Words and places that several tests use. */
 
 export const scale = (page: Page): Locator => page.getByRole('listbox', { name: /Ratio scale/ })
-export const mark = (page: Page, pair: string): Locator => scale(page).getByRole('option', { name: new RegExp(`^${pair},`) })
+export const mark = (page: Page, pair: string): Locator =>
+  scale(page).getByRole('option', { name: new RegExp(`^${pair},`) })
 export const panel = (page: Page, name: string | RegExp): Locator => page.getByRole('region', { name })
 export const setups = (page: Page): Locator => page.getByRole('radiogroup', { name: 'Setup in view' })
 
@@ -19,7 +20,12 @@ export async function addMachine(page: Page, name: string, kind = 'motorcycle'):
 }
 
 /** An aim put into the store without the page. */
-export async function addAim(page: Page, machineId: number, target: object, name = 'Test aim'): Promise<number> {
+export async function addAim(
+  page: Page,
+  machineId: number,
+  target: object,
+  name = 'Test aim',
+): Promise<number> {
   const none = { surface: null, weather: null, load: null }
   const wishes = { littleUpkeep: 0, quiet: 0, range: 0, carryingLoads: 0, response: 0, lowCost: 0 }
   const added = await page.request.post(`/api/machines/${machineId}/aims`, {
@@ -40,6 +46,9 @@ export async function addAim(page: Page, machineId: number, target: object, name
   return (await added.json()).id
 }
 
-export const readMachine = async (page: Page, id: number) => (await page.request.get(`/api/machines/${id}`)).json()
-export const readAims = async (page: Page, id: number) => (await page.request.get(`/api/machines/${id}/aims`)).json()
-export const readSetups = async (page: Page, id: number) => (await page.request.get(`/api/machines/${id}/setups`)).json()
+export const readMachine = async (page: Page, id: number) =>
+  (await page.request.get(`/api/machines/${id}`)).json()
+export const readAims = async (page: Page, id: number) =>
+  (await page.request.get(`/api/machines/${id}/aims`)).json()
+export const readSetups = async (page: Page, id: number) =>
+  (await page.request.get(`/api/machines/${id}/setups`)).json()

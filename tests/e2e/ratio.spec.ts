@@ -1,12 +1,26 @@
 import { expect, test } from '@playwright/test'
 import { addAim, addMachine, mark, panel, readSetups, scale, setups } from './bench'
 
-const NINETY = { kind: 'cruiseSpeed', speedKmh: 90, gearIndex: 5, shaftSpeedLowRpm: 5020, shaftSpeedHighRpm: 5330 }
+const NINETY = {
+  kind: 'cruiseSpeed',
+  speedKmh: 90,
+  gearIndex: 5,
+  shaftSpeedLowRpm: 5020,
+  shaftSpeedHighRpm: 5330,
+}
 
 test('hover tells everything about a pair', async ({ page }) => {
   await page.goto('/machines/1/ratio')
   await mark(page, '15 / 43').hover()
-  for (const text of ['2.867', '−4.4 % taller', '5 210 rpm', 'rear · 60 min', 'on shelf', '2.2 %', 'even · 15'])
+  for (const text of [
+    '2.867',
+    '−4.4 % taller',
+    '5 210 rpm',
+    'rear · 60 min',
+    'on shelf',
+    '2.2 %',
+    'even · 15',
+  ])
     await expect(page.getByText(text).last()).toBeVisible()
 })
 
@@ -81,7 +95,7 @@ test('the order of the list is a choice and says why a hit stands where it does'
 test('a typed pair joins the search', async ({ page }) => {
   await page.goto('/machines/1/ratio')
   await page.getByRole('button', { name: 'Type a pair' }).click()
-  await page.getByRole('textbox', { name: 'Front' }).fill('18')
+  await page.getByRole('textbox', { name: 'Front', exact: true }).fill('18')
   await page.getByRole('textbox', { name: 'Rear', exact: true }).fill('51')
   await page.getByRole('button', { name: 'Try it' }).click()
   await expect(mark(page, '18 / 51')).toBeVisible()
@@ -144,7 +158,7 @@ test('a trial is named, copied, compared, fitted, and fitting is undone', async 
   await expect(panel(page, 'As fitted').getByRole('row', { name: /final ratio/ })).toContainText('2.867')
   await page.keyboard.press('h')
   await page.getByRole('button', { name: 'Undo fitted a setup' }).click()
-  await expect(page.getByText('Undone: fitted a setup')).toBeVisible()
+  await expect(page.getByText('Undone: fitted a setup', { exact: true })).toBeVisible()
   const fitted = (await readSetups(page, id)).find((s: { status: string }) => s.status === 'asFitted')
   expect(fitted.loops[0].rearSize).toBe(45)
 })
@@ -153,9 +167,16 @@ test('every figure has a working with source and limits', async ({ page }) => {
   await page.goto('/machines/1/ratio?pick=final~15~43')
   await page.getByRole('button', { name: 'show the working' }).click()
   const dialog = page.getByRole('dialog')
-  for (const title of ['Overall ratio for the aim', 'Ratio of final drive', 'Speedometer error', 'Road speed at the limit'])
+  for (const title of [
+    'Overall ratio for the aim',
+    'Ratio of final drive',
+    'Speedometer error',
+    'Road speed at the limit',
+  ])
     await expect(dialog.getByRole('heading', { name: title })).toBeVisible()
   await expect(dialog.getByRole('region', { name: 'Ratio of final drive' })).toContainText('i = N2 / N1')
   await expect(dialog.getByRole('region', { name: 'Ratio of final drive' })).toContainText('2.8667')
-  await expect(dialog.getByRole('region', { name: 'Ratio of final drive' })).toContainText("Machinery's Handbook")
+  await expect(dialog.getByRole('region', { name: 'Ratio of final drive' })).toContainText(
+    "Machinery's Handbook",
+  )
 })

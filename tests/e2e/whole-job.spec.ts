@@ -21,7 +21,9 @@ test('a mechanic chooses a sprocket pair with the mouse', async ({ page }) => {
 
   await page.getByRole('link', { name: 'choose the wheels' }).click()
   await expect(panel(page, 'Eight ways into the band')).toBeVisible()
-  await expect(mark(page, '15 / 43')).toHaveAccessibleName(/ratio 2\.867, −4\.4 percent, rear · 60 min, on shelf, meets the aim/)
+  await expect(mark(page, '15 / 43')).toHaveAccessibleName(
+    /ratio 2\.867, −4\.4 percent, rear · 60 min, on shelf, meets the aim/,
+  )
 
   await mark(page, '15 / 43').click()
   const comparison = panel(page, /15 \/ 43 against as fitted/)

@@ -61,7 +61,8 @@ export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): W
           else now.set(key, value)
         return now
       },
-      { replace: true },
+      // At once: the next key press counts on from what this one picked.
+      { replace: true, flushSync: true },
     )
   const aimParam = params.get('aim')
   const aim = aimParam === NO_AIM ? undefined : (aims.find((a) => String(a.id) === aimParam) ?? aims[0])

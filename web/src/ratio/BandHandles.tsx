@@ -7,7 +7,6 @@ import type { Band } from './useRatioSearch'
 interface Props extends Band {
   scale: LogScale
   top: number
-  height: number
   onDrag: (band: Band) => void
   onDrop: (band: Band) => void
 }
@@ -15,7 +14,7 @@ interface Props extends Band {
 const STEP = 0.01
 
 /** The two edges of the band: drag them, or move them with the arrow keys. */
-export function BandHandles({ low, high, scale, top, height, onDrag, onDrop }: Props) {
+export function BandHandles({ low, high, scale, top, onDrag, onDrop }: Props) {
   const round = (value: number) => Math.round(value * 1000) / 1000
   const edge = (name: 'low' | 'high', value: number, other: number) => {
     const moved = (to: number): Band => {
@@ -27,7 +26,7 @@ export function BandHandles({ low, high, scale, top, height, onDrag, onDrop }: P
         key={name}
         label={name === 'low' ? 'Tallest ratio accepted' : 'Shortest ratio accepted'}
         value={value}
-        style={{ left: scale.clamped(value), top, height }}
+        style={{ left: scale.clamped(value), top }}
         toBand={(dx, from) => moved(scale.ratio(scale.x(from) + dx))}
         onStep={(steps) => onDrop(moved(value + steps * STEP))}
         onDrag={onDrag}

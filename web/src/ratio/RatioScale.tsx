@@ -126,8 +126,7 @@ export function RatioScale({
           low={bands[0].finalLow}
           high={bands[0].finalHigh}
           scale={scale}
-          top={TOP - 12}
-          height={height - TOP + 12}
+          top={TOP - 24}
           onDrag={search.setDrag}
           onDrop={(band) => {
             search.setDrag(undefined)

@@ -1,0 +1,191 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from '@playwright/test'
+import { addMachine, readMachine } from './bench'
+
+test('every demo machine opens at both stations', async ({ page }) => {
+  for (let id = 1; id <= 7; id++)
+    for (const station of ['aim', 'ratio']) {
+      await page.goto(`/machines/${id}/${station}`)
+      await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/\d/)
+      await expect(page.getByRole('alert')).toHaveCount(0)
+    }
+})
+
+test('a machine is added from its kind', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Add a machine' }).click()
+  await page.getByRole('combobox', { name: 'Kind' }).click()
+  await page.getByRole('option', { name: 'bicycle' }).click()
+  await page.getByRole('textbox', { name: 'Name' }).fill('<b>Röd</b> 🚲')
+  await expect(page.getByRole('textbox', { name: 'Front' })).toHaveValue('38')
+  await page.getByRole('textbox', { name: 'Front' }).fill('42')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(page.getByRole('heading', { name: '<b>Röd</b> 🚲' })).toBeVisible()
+  await page.goto('/')
+  await expect(page.getByRole('article').filter({ hasText: '<b>Röd</b> 🚲' })).toContainText('42 / 18')
+})
+
+test('a machine without a name is refused at the name and nothing typed is lost', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Add a machine' }).click()
+  await page.getByRole('textbox', { name: 'Odometer' }).fill('1200')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(page.getByText('Give a name.')).toBeVisible()
+  await expect(page.getByRole('textbox', { name: 'Odometer' })).toHaveValue('1200')
+})
+
+test('a machine is copied, retired, taken back, and each is undone from the page', async ({ page }) => {
+  await addMachine(page, 'Old faithful')
+  await page.goto('/')
+  await page.getByRole('button', { name: 'More for Old faithful', exact: true }).click()
+  await page.getByRole('menuitem', { name: 'Copy' }).click()
+  await expect(page.getByRole('link', { name: 'Old faithful copy' })).toBeVisible()
+  await page.getByRole('button', { name: 'More for Old faithful', exact: true }).click()
+  await page.getByRole('menuitem', { name: 'Retire' }).click()
+  await expect(page.getByRole('link', { name: 'Old faithful', exact: true })).toHaveCount(0)
+  await page.getByText(/show \d+ retired/).click()
+  await expect(page.getByRole('article').filter({ hasText: 'retired 20' })).toContainText('Old faithful')
+  await page.getByRole('button', { name: 'History' }).click()
+  await page.getByRole('button', { name: 'Undo changed Old faithful' }).first().click()
+  await expect(page.getByText('Undone: changed Old faithful', { exact: true })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('article').filter({ hasText: 'retired 20' })).toHaveCount(0)
+})
+
+test('a machine is written to a file and read from it', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'More for Curlew', exact: true }).click()
+  const download = page.waitForEvent('download')
+  await page.getByRole('menuitem', { name: 'Write to a file' }).click()
+  const file = await download
+  expect(file.suggestedFilename()).toBe('Curlew.json')
+  const text = readFileSync(await file.path(), 'utf8').replace(
+    '"name": "Curlew"',
+    '"name": "Curlew from a file"',
+  )
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'c.json', mimeType: 'application/json', buffer: Buffer.from(text) })
+  await expect(page.getByRole('heading', { name: 'Curlew from a file' })).toBeVisible()
+  await page.getByRole('link', { name: /Aim/ }).click()
+  await expect(page.getByText('Ridge round, loaded').first()).toBeVisible()
+})
+
+for (const [fault, text, sentence] of [
+  ['cut in half', '{"format":"wendrak-machine","formatVersion":1,"mach', 'not whole JSON'],
+  ['of another kind', '{"format":"shopping-list"}', 'not a machine written by Wendrak'],
+  ['no JSON', 'hello', 'not whole JSON'],
+  ['without its parts', '{"format":"wendrak-machine","formatVersion":1}', 'required field is missing'],
+  ['fifty megabytes', `"${'x'.repeat(50_000_000)}"`, 'at most 1 MB'],
+] as const)
+  test(`a file ${fault} is refused in a sentence`, async ({ page }) => {
+    await page.goto('/')
+    const before = await page.getByRole('article').count()
+    await page
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from(text) })
+    await expect(page.getByText('bad.json was not read')).toBeVisible()
+    await expect(page.getByText(sentence)).toBeVisible()
+    expect(await page.getByRole('article').count()).toBe(before)
+  })
+
+test('the drive is edited, refused at the field, and stored', async ({ page }) => {
+  const id = await addMachine(page, 'Edited bike')
+  await page.goto(`/machines/${id}/aim`)
+  await page.getByRole('button', { name: 'Edit machine and drive' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('textbox', { name: 'Driving teeth' }).fill('0')
+  await dialog.getByRole('textbox', { name: 'Size, as written on it' }).fill('26 x 1 3/8')
+  await expect(dialog.getByText(/another tyre than the same number with a decimal/)).toBeVisible()
+  await dialog.getByRole('button', { name: 'Store' }).click()
+  await expect(dialog.getByText('Give 5 to 2000 teeth.').first()).toBeVisible()
+  await dialog.getByRole('textbox', { name: 'Driving teeth' }).fill('30')
+  await dialog.getByRole('textbox', { name: 'Size, as written on it' }).fill('180/55ZR17')
+  await expect(dialog.getByText(/1 921 mm per turn, from the size/)).toBeVisible()
+  await dialog.getByRole('textbox', { name: 'Front, fitted' }).fill('16')
+  await dialog.getByRole('button', { name: 'Store' }).click()
+  await expect(dialog).toHaveCount(0)
+  const { machine, fitted } = await readMachine(page, id)
+  expect(machine.drives[0].stages[0].driverTeeth).toBe(30)
+  expect(machine.drives[0].outputs[0].roadWheel.size).toBe('180/55ZR17')
+  expect(fitted.loops[0].frontSize).toBe(16)
+})
+
+test('a second loop on the same shaft turns a wheel the wrong way and is named', async ({ page }) => {
+  const id = await addMachine(page, 'Two ways', 'other')
+  await page.goto(`/machines/${id}/aim`)
+  await page.getByRole('button', { name: 'Edit machine and drive' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'Add a stage' }).click()
+  await page.getByRole('menuitem', { name: /fixed pair/ }).click()
+  await dialog.getByRole('combobox', { name: 'Driven from' }).last().click()
+  await page.getByRole('option', { name: 'motor' }).click()
+  await dialog.getByRole('button', { name: 'Add an output' }).click()
+  await dialog
+    .getByRole('checkbox', { name: /same ground/ })
+    .last()
+    .check()
+  await dialog.getByRole('button', { name: 'Store' }).click()
+  await expect(page.getByText('wheel and output 2 would turn against each other.')).toBeVisible()
+})
+
+test('find reaches machines, trials and aims by any words', async ({ page }) => {
+  await page.goto('/')
+  await page.keyboard.press('/')
+  await page.getByRole('combobox').fill('ridge')
+  await expect(page.getByRole('option', { name: /Ridge round, loaded aim of Curlew/ }).first()).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('radio', { name: /Ridge round/ })).toBeChecked()
+})
+
+test('units and theme change with a key and are remembered', async ({ page }) => {
+  await page.goto('/machines/1/ratio')
+  await expect(page.getByText('18 420 km')).toBeVisible()
+  await page.keyboard.press('u')
+  await expect(page.getByText('11 446 mi')).toBeVisible()
+  await expect(page.getByRole('link', { name: /Aim/ })).toContainText('56 mph in 6th')
+  await page.keyboard.press('l')
+  await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark')
+  await page.reload()
+  await expect(page.getByText('11 446 mi')).toBeVisible()
+  await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark')
+})
+
+for (const path of [
+  '/',
+  '/stock',
+  '/machines/1/aim',
+  '/machines/1/ratio?pick=final~15~43',
+  '/machines/5/aim',
+])
+  test(`nothing sticks out of a phone's screen: ${path}`, async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 })
+    await page.goto(path)
+    await page.waitForLoadState('networkidle')
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  })
+
+test('the job sheet prints without the controls', async ({ page }) => {
+  await page.goto('/machines/1/ratio?pick=final~15~43')
+  await expect(page.getByText('now feels like')).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden()
+  await expect(page.getByRole('button', { name: 'Keep as a trial' })).toBeHidden()
+  await expect(page.getByRole('heading', { name: 'Curlew' })).toBeVisible()
+  await expect(page.getByText('now feels like')).toBeVisible()
+})
+
+test('the page runs nothing and asks nobody but its own server', async ({ page }) => {
+  const foreign: string[] = []
+  const complaints: string[] = []
+  page.on('request', (r) => {
+    if (!r.url().startsWith('http://127.0.0.1:') && !r.url().startsWith('data:')) foreign.push(r.url())
+  })
+  page.on('console', (m) => {
+    if (m.type() === 'error') complaints.push(m.text())
+  })
+  await page.goto('/machines/1/ratio')
+  await expect(page.getByText('ways into the band')).toBeVisible()
+  expect(foreign).toEqual([])
+  expect(complaints).toEqual([])
+})
