@@ -73,7 +73,7 @@ for (const [typed, sentence] of [
   ['-4', 'Give 5 to 500 teeth.'],
   ['1000000000', 'Give 5 to 500 teeth.'],
   ['', 'a number, text or list of the right kind is wanted here'],
-])
+] as const)
   test(`"${typed}" teeth are refused with the bound`, async ({ page }) => {
     await page.goto('/machines/1/ratio')
     await expect(mark(page, '15 / 43')).toBeVisible()

@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { useOutletContext, useSearchParams } from 'react-router'
+import { useOutletContext } from 'react-router'
 import {
   type Aim,
   type AimTarget,
@@ -14,6 +14,7 @@ import {
   type SetupComparisonResult,
 } from '../api/client'
 import { type Computed, useComputed } from '../api/queries'
+import { useAddress } from './useAddress'
 
 /** Wheels in view: what is fitted, a stored trial, or a pair picked and not stored. */
 export interface Shown {
@@ -52,18 +53,7 @@ export type WorkbenchParam = 'aim' | 'setup' | 'pick' | 'band' | 'loops'
 const NO_AIM = 'none'
 
 export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): Workbench {
-  const [params, setParams] = useSearchParams()
-  const set: Workbench['set'] = (changes) =>
-    setParams(
-      (now) => {
-        for (const [key, value] of Object.entries(changes))
-          if (value === null || value === undefined) now.delete(key)
-          else now.set(key, value)
-        return now
-      },
-      // At once: the next key press counts on from what this one picked.
-      { replace: true, flushSync: true },
-    )
+  const [params, set] = useAddress()
   const aimParam = params.get('aim')
   const aim = aimParam === NO_AIM ? undefined : (aims.find((a) => String(a.id) === aimParam) ?? aims[0])
   const loops = chosenLoops(card, params.get('loops'), aim)

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { useEffect, useLayoutEffect, useRef } from 'react'
 
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
@@ -7,7 +7,8 @@ const isTyping = (target: EventTarget | null) =>
 /** Single keys for what is done often; never while typing in a field or with a dialog open. */
 export function useShortcuts(keys: Record<string, () => void>) {
   const latest = useRef(keys)
-  useEffect(() => {
+  // Before the next key can arrive, not some time after the paint: keys are pressed faster than that.
+  useLayoutEffect(() => {
     latest.current = keys
   })
   useEffect(() => {
