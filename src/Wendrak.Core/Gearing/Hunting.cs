@@ -9,7 +9,7 @@ namespace Wendrak.Core.Gearing;
 public sealed record HuntingResult(
     int FrontLoopTurns,
     int RearLoopTurns,
-    long AllLoopTurns,
+    int AllLoopTurns,
     int LinksMetByFrontTooth,
     int LinksMetByRearTooth,
     bool FrontHunts,
@@ -25,19 +25,19 @@ public static class Hunting
     /// </remarks>
     public static HuntingResult Of(int frontTeeth, int rearTeeth, int links)
     {
-        int front = (int)Gcd(frontTeeth, links);
-        int rear = (int)Gcd(rearTeeth, links);
-        long all = Lcm(Lcm(frontTeeth, rearTeeth), links) / links;
+        int front = Gcd(frontTeeth, links);
+        int rear = Gcd(rearTeeth, links);
+        // lcm(N1, N2, X)/X, without the large product: teeth are at most 500, so both wheels' lcm fits.
+        int bothWheels = frontTeeth / Gcd(frontTeeth, rearTeeth) * rearTeeth;
+        int all = bothWheels / Gcd(bothWheels, links);
         return new(frontTeeth / front, rearTeeth / rear, all, links / front, links / rear, front == 1, rear == 1);
     }
 
     /// <summary>Greatest common divisor of two positive whole numbers (Euclid VII.2).</summary>
-    public static long Gcd(long a, long b)
+    public static int Gcd(int a, int b)
     {
         while (b != 0)
             (a, b) = (b, a % b);
         return a;
     }
-
-    private static long Lcm(long a, long b) => a / Gcd(a, b) * b;
 }

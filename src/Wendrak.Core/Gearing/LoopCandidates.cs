@@ -163,7 +163,7 @@ internal sealed class LoopCandidates
         bool frontTooSmall = front < _loop.SmallestFront;
         bool hubTooLow = front / rear < _hubSmallestPrimary;
         bool ratioTooLarge = ratio > _search.LargestRatio;
-        if (!(rearTooLarge | frontTooSmall | hubTooLow | ratioTooLarge))
+        if (!rearTooLarge && !frontTooSmall && !hubTooLow && !ratioTooLarge)
             return [];
         List<ConstraintBreak> breaks = [];
         if (rearTooLarge)

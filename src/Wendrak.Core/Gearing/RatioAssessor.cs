@@ -5,6 +5,7 @@ internal sealed class RatioAssessor
 {
     private readonly LoopCandidates[] _loops;
     private readonly double[] _fixedByGear;
+    private readonly RatioBand[] _bands;
     private readonly double? _shaftSpeedPerOverall;
     private readonly DriveInput _input;
     private readonly double? _circumferenceMm;
@@ -23,6 +24,7 @@ internal sealed class RatioAssessor
         string[] keys = [.. input.Search.Select(s => s.LoopKey)];
         DriveOutput output = train.ReferenceOutput(keys[^1]);
         Bands = input.Aim is { } aim ? RatioBands.Of(train, keys, input.RoadWheels, aim, input.Gears) : null;
+        _bands = [.. Bands?.Bands ?? []];
         AimGear = train.Gears[Bands?.AimGearIndex ?? train.Gears.Count - 1];
         GearLabels = [.. train.Gears.Select(g => g.Label)];
         _fixedByGear = [.. train.Gears.Select(g => Math.Abs(train.Reduction(output.Shaft, g, keys)))];
@@ -32,7 +34,7 @@ internal sealed class RatioAssessor
         _circumferenceMm = RoadWheels.On(output, input.RoadWheels) is { } wheel
             ? RollingCircumference.Of(wheel).CircumferenceMm
             : null;
-        MergedBands = Merge(Bands?.Bands ?? []);
+        MergedBands = Merge(_bands);
     }
 
     public RatioCandidate Assess(LoopPick[] picks, double ratio)
@@ -92,7 +94,7 @@ internal sealed class RatioAssessor
         if (Bands is null)
             return [];
         List<string>? labels = null;
-        foreach (RatioBand band in Bands.Bands)
+        foreach (RatioBand band in _bands)
             if (ratio >= band.FinalLow && ratio <= band.FinalHigh)
                 (labels ??= []).Add(band.GearLabel);
         return labels ?? (IReadOnlyList<string>)[];
@@ -102,7 +104,7 @@ internal sealed class RatioAssessor
     private int SpokenGear(double ratio)
     {
         RatioBand? met = null;
-        foreach (RatioBand band in Bands?.Bands ?? [])
+        foreach (RatioBand band in _bands)
         {
             if (ratio < band.FinalLow || ratio > band.FinalHigh)
                 continue;
@@ -118,7 +120,7 @@ internal sealed class RatioAssessor
         if (Bands is null)
             return null;
         double nearest = double.MaxValue;
-        foreach (RatioBand band in Bands.Bands)
+        foreach (RatioBand band in _bands)
         {
             double percent = RatioChange.Percent(ratio, band.FinalTarget);
             if (Math.Abs(percent) < Math.Abs(nearest))

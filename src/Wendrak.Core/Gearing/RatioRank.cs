@@ -35,30 +35,61 @@ internal static class RatioRank
             RatioRanking.Price => ByPrice,
             _ => ByWork,
         };
-        hits.Sort((a, b) => Compare(a, b, terms, out _));
-        RatioCandidate[] ranked = new RatioCandidate[hits.Count];
-        for (int i = 0; i < hits.Count; i++)
+        // Every figure once per hit, not once per comparison: sorting asks some ten times as often.
+        Key[] keys = new Key[hits.Count];
+        for (int i = 0; i < keys.Length; i++)
+            keys[i] = KeyOf(hits[i], terms);
+        Array.Sort(keys, static (a, b) => Compare(a, b, out _));
+        RatioCandidate[] ranked = new RatioCandidate[keys.Length];
+        for (int i = 0; i < keys.Length; i++)
         {
             RankTerm decidedBy = RankTerm.First;
             if (i > 0)
-                _ = Compare(hits[i - 1], hits[i], terms, out decidedBy);
-            ranked[i] = hits[i] with { Rank = i + 1, DecidedBy = decidedBy };
+            {
+                _ = Compare(keys[i - 1], keys[i], out int term);
+                decidedBy = term < terms.Length ? terms[term] : RankTerm.LargerFront;
+            }
+            ranked[i] = keys[i].Hit with { Rank = i + 1, DecidedBy = decidedBy };
         }
         return ranked;
     }
 
-    private static int Compare(RatioCandidate a, RatioCandidate b, RankTerm[] terms, out RankTerm decidedBy)
+    /// <summary>Figures of a hit in the order they are compared; those an order does not use are 0.</summary>
+    private readonly record struct Key(RatioCandidate Hit, double First, double Second, double Third, double Fourth);
+
+    private static Key KeyOf(RatioCandidate hit, RankTerm[] terms) =>
+        new(
+            hit,
+            Figure(hit, terms[0]),
+            Figure(hit, terms[1]),
+            Figure(hit, terms[2]),
+            terms.Length > 3 ? Figure(hit, terms[3]) : 0
+        );
+
+    /// <param name="term">Place of the term that decided; 4 when all are equal.</param>
+    private static int Compare(in Key a, in Key b, out int term)
     {
-        foreach (RankTerm term in terms)
-        {
-            int order = Figure(a, term).CompareTo(Figure(b, term));
-            decidedBy = term;
-            if (order != 0)
-                return order;
-        }
-        decidedBy = RankTerm.LargerFront;
-        int byFront = b.Loops[0].FrontSize.CompareTo(a.Loops[0].FrontSize);
-        return byFront != 0 ? byFront : b.Loops[0].RearSize.CompareTo(a.Loops[0].RearSize);
+        term = 0;
+        int order = a.First.CompareTo(b.First);
+        if (order != 0)
+            return order;
+        term = 1;
+        order = a.Second.CompareTo(b.Second);
+        if (order != 0)
+            return order;
+        term = 2;
+        order = a.Third.CompareTo(b.Third);
+        if (order != 0)
+            return order;
+        term = 3;
+        order = a.Fourth.CompareTo(b.Fourth);
+        if (order != 0)
+            return order;
+        term = 4;
+        LoopPick pickA = a.Hit.Loops[0];
+        LoopPick pickB = b.Hit.Loops[0];
+        int byFront = pickB.FrontSize.CompareTo(pickA.FrontSize);
+        return byFront != 0 ? byFront : pickB.RearSize.CompareTo(pickA.RearSize);
     }
 
     /// <summary>Smaller is better. A figure that is not known stands last.</summary>

@@ -40,6 +40,12 @@ export const theme = createTheme({
   defaultRadius: 'md',
   cursorType: 'pointer',
   components: {
+    // The library writes white on a filled button in both themes; ours needs dark ink on the light pine of the dark one.
+    Button: {
+      vars: (_: unknown, { variant = 'filled' }: { variant?: string }) => ({
+        root: variant === 'filled' ? { '--button-color': 'var(--pick-ink)' } : {},
+      }),
+    },
     // Opens at once: a mechanic with one hand free does not wait for an animation.
     Modal: { defaultProps: { transitionProps: { duration: 0 } } },
     Drawer: { defaultProps: { transitionProps: { duration: 0 } } },

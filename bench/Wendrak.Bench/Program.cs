@@ -1,0 +1,4 @@
+using BenchmarkDotNet.Running;
+using Wendrak.Bench;
+
+BenchmarkRunner.Run<RatioSearchBench>(null, args);

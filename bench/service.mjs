@@ -1,0 +1,149 @@
+// Start-up, memory, a compute call under load, page weight and first paint of the built program (run ./run once first).
+// Usage: node bench/service.mjs
+import { execSync, spawn } from 'node:child_process'
+import { gzipSync } from 'node:zlib'
+import { mkdtempSync, readdirSync, readFileSync } from 'node:fs'
+import { Agent, request } from 'node:http'
+import { cpus, tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { chromium } from '../web/node_modules/@playwright/test/index.mjs'
+
+const PORT = 5388
+const CLIENTS = 50
+const CALLS_EACH = 40
+const PAUSE_MS = 200 // a hand dragging a tooth count asks about five times a second
+const home = join(dirname(fileURLToPath(import.meta.url)), '..')
+const built = join(home, 'build/app')
+const data = mkdtempSync(join(tmpdir(), 'wendrak-bench-'))
+const agent = new Agent({ keepAlive: true, maxSockets: CLIENTS })
+const sleep = (ms) => new Promise((done) => setTimeout(done, ms))
+const median = (values) => at(values, 0.5)
+const at = (values, part) => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * part))]
+
+const call = (path, body) =>
+  new Promise((done, failed) => {
+    const start = performance.now()
+    const headers = body ? { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) } : {}
+    const r = request({ host: '127.0.0.1', port: PORT, path, method: body ? 'POST' : 'GET', headers, agent }, (answer) => {
+      const parts = []
+      answer.on('data', (part) => parts.push(part))
+      answer.on('end', () =>
+        answer.statusCode === 200
+          ? done({ ms: performance.now() - start, text: Buffer.concat(parts).toString() })
+          : failed(new Error(`${path}: ${answer.statusCode}`)),
+      )
+    })
+    r.on('error', failed)
+    r.end(body)
+  })
+
+async function start() {
+  const began = performance.now()
+  const server = spawn('dotnet', [join(built, 'Wendrak.Web.dll'), '--data', data, '--port', String(PORT)], { stdio: 'ignore' })
+  for (;;) {
+    try {
+      await call('/health')
+      return { server, ms: performance.now() - began }
+    } catch {
+      await sleep(10)
+    }
+  }
+}
+const stop = (server) => new Promise((done) => server.once('exit', done) && server.kill())
+
+const first = await start() // fills the demo data
+await stop(first.server)
+const starts = []
+for (let i = 0; i < 5; i++) {
+  const run = await start()
+  starts.push(run.ms)
+  if (i < 4) await stop(run.server)
+  else var server = run.server
+}
+console.log(`machine: ${cpus().length} × ${cpus()[0].model}, node ${process.version}`)
+console.log(`start-up, second start on: median ${median(starts).toFixed(0)} ms of ${starts.length} (budget 1500)`)
+
+const [curlew] = JSON.parse((await call('/api/machines')).text)
+const stock = JSON.parse((await call('/api/stock')).text).map((s) => s.wheel)
+const question = (front) =>
+  JSON.stringify({
+    drive: curlew.machine.drives[0],
+    fitted: curlew.fitted.loops,
+    roadWheels: [],
+    search: [{ ...curlew.summary.loops[0].search, frontMax: front }],
+    aim: { kind: 'cruiseSpeed', speedKmh: 90, gearIndex: 5, shaftSpeedLowRpm: 5020, shaftSpeedHighRpm: 5330 },
+    gears: [],
+    ranking: 'leastWork',
+    stock,
+  })
+for (let i = 0; i < 300; i++) await call('/api/ratio/search', question(17)) // warm
+
+async function load(pause) {
+  const times = []
+  const began = performance.now()
+  await Promise.all(
+    Array.from({ length: CLIENTS }, async (_, c) => {
+      await sleep((c / CLIENTS) * pause)
+      for (let i = 0; i < CALLS_EACH; i++) {
+        times.push((await call('/api/ratio/search', question(15 + (i % 4)))).ms)
+        await sleep(pause)
+      }
+    }),
+  )
+  const rate = times.length / ((performance.now() - began) / 1000)
+  return `median ${median(times).toFixed(1)} ms, 95th percentile ${at(times, 0.95).toFixed(1)} ms, ${rate.toFixed(0)} calls/s`
+}
+console.log(`search, ${CLIENTS} users dragging (a call every ${PAUSE_MS} ms each): ${await load(PAUSE_MS)} (budget 95th under 10)`)
+console.log(`search, ${CLIENTS} clients without a pause: ${await load(0)}`)
+const rss = Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))[1]) / 1024
+console.log(`memory after that: ${rss.toFixed(0)} MB (budget 150)`)
+
+const assets = join(built, 'front-end/assets')
+const sizes = Object.fromEntries(readdirSync(assets).map((f) => [f, gzipSync(readFileSync(join(assets, f))).length]))
+const browser = await chromium.launch({
+  executablePath: execSync('command -v chromium', { encoding: 'utf8', shell: '/bin/bash' }).trim(),
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+})
+for (const [name, path, ready] of [['yard', '/', 'article'], ['ratio', `/machines/${curlew.machine.id}/ratio`, '[role=option]']]) {
+  const paints = []
+  const loaded = new Set()
+  for (let i = 0; i < 5; i++) {
+    const context = await browser.newContext()
+    const page = await context.newPage()
+    page.on('request', (r) => loaded.add(r.url().split('/').pop()))
+    await page.goto(`http://127.0.0.1:${PORT}${path}`)
+    await page.locator(ready).first().waitFor()
+    paints.push(await page.evaluate(() => performance.getEntriesByName('first-contentful-paint')[0].startTime))
+    await context.close()
+  }
+  const weight = (ending) => [...loaded].filter((f) => f.endsWith(ending)).reduce((sum, f) => sum + (sizes[f] ?? 0), 0) / 1000
+  console.log(
+    `${name}: first paint median ${median(paints).toFixed(0)} ms of ${paints.length} with an empty cache (budget 1000); ` +
+      `${weight('.js').toFixed(0)} kB script (budget 250), ${weight('.css').toFixed(0)} kB style, gzip`,
+  )
+}
+const page = await browser.newPage()
+await page.goto(`http://127.0.0.1:${PORT}/machines/${curlew.machine.id}/ratio`)
+await page.getByRole('listbox').first().focus()
+const redraws = []
+for (let i = 0; i < 20; i++)
+  redraws.push(
+    await page.evaluate(
+      (key) =>
+        new Promise((done) => {
+          const began = performance.now()
+          const before = document.body.innerText
+          const watch = new MutationObserver(() => {
+            if (document.body.innerText !== before && /against as fitted|As fitted/.test(document.body.innerText))
+              requestAnimationFrame(() => setTimeout(() => (watch.disconnect(), done(performance.now() - began))))
+          })
+          watch.observe(document.body, { subtree: true, childList: true, characterData: true, attributes: true })
+          document.activeElement.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
+        }),
+      i % 2 ? 'ArrowRight' : 'ArrowLeft',
+    ),
+  )
+console.log(`a changed tooth until the page has redrawn: median ${median(redraws).toFixed(0)} ms of ${redraws.length} (budget 100)`)
+await browser.close()
+await stop(server)
