@@ -23,14 +23,24 @@ public static class Hunting
     /// Elementary number theory: after N/gcd(N, X) loop turns a tooth of an N-tooth wheel meets the same link of X.
     /// The advice to choose odd teeth is in Machinery's Handbook, roller chain drives.
     /// </remarks>
-    public static HuntingResult Of(int frontTeeth, int rearTeeth, int links)
+    public static HuntingResult Of(int frontTeeth, int rearTeeth, int links) =>
+        Of(frontTeeth, Gcd(frontTeeth, links), rearTeeth, Gcd(rearTeeth, links), links);
+
+    /// <summary>The same, where the common divisors with the links are known: a search needs each many times.</summary>
+    internal static HuntingResult Of(int frontTeeth, int frontShare, int rearTeeth, int rearShare, int links)
     {
-        int front = Gcd(frontTeeth, links);
-        int rear = Gcd(rearTeeth, links);
-        // lcm(N1, N2, X)/X, without the large product: teeth are at most 500, so both wheels' lcm fits.
-        int bothWheels = frontTeeth / Gcd(frontTeeth, rearTeeth) * rearTeeth;
-        int all = bothWheels / Gcd(bothWheels, links);
-        return new(frontTeeth / front, rearTeeth / rear, all, links / front, links / rear, front == 1, rear == 1);
+        // All meet after lcm(N1, N2, X)/X = lcm(N1, N2)/gcd(lcm(N1, N2), X) turns, and gcd spreads over lcm.
+        int bothWheels = Lcm(frontTeeth, rearTeeth);
+        int all = bothWheels / Lcm(frontShare, rearShare);
+        return new(
+            frontTeeth / frontShare,
+            rearTeeth / rearShare,
+            all,
+            links / frontShare,
+            links / rearShare,
+            frontShare == 1,
+            rearShare == 1
+        );
     }
 
     /// <summary>Greatest common divisor of two positive whole numbers (Euclid VII.2).</summary>
@@ -40,4 +50,6 @@ public static class Hunting
             (a, b) = (b, a % b);
         return a;
     }
+
+    private static int Lcm(int a, int b) => a / Gcd(a, b) * b;
 }

@@ -11,6 +11,8 @@ internal sealed class LoopCandidates
     private readonly LoopChoice _fitted;
     private readonly SmallWheel _smallWheel;
     private readonly double? _hubSmallestPrimary;
+    private readonly double[] _ripples = new double[WheelSize.MostTeeth + 1];
+    private readonly int[] _shares = new int[WheelSize.MostTeeth + 1];
 
     public IReadOnlyList<LoopPick> Picks { get; }
     public WorkCosts Work { get; }
@@ -138,14 +140,32 @@ internal sealed class LoopCandidates
             rear,
             ratio,
             MovesOf(front, rear),
-            _loop.Medium == LoopMedium.Chain ? SpeedRipple.Percent((int)small) : null,
-            _loop.IsToothed && _search.Links is int links ? Hunting.Of((int)front, (int)rear, links) : null,
+            _loop.Medium == LoopMedium.Chain ? RippleOf((int)small) : null,
+            HuntingOf((int)front, (int)rear),
             _smallWheel.Judge(small),
             frontSupply,
             rearSupply,
             BreaksOf(front, rear, ratio),
             isTyped
         );
+    }
+
+    private double RippleOf(int teeth)
+    {
+        ref double ripple = ref _ripples[teeth];
+        return ripple != 0 ? ripple : ripple = SpeedRipple.Percent(teeth);
+    }
+
+    private HuntingResult? HuntingOf(int front, int rear) =>
+        _loop.IsToothed && _search.Links is int links
+            ? Hunting.Of(front, ShareWithLinks(front, links), rear, ShareWithLinks(rear, links), links)
+            : null;
+
+    /// <summary>Common divisor of a wheel's teeth and the links, worked out once per wheel.</summary>
+    private int ShareWithLinks(int teeth, int links)
+    {
+        ref int share = ref _shares[teeth];
+        return share != 0 ? share : share = Hunting.Gcd(teeth, links);
     }
 
     private Moves MovesOf(double front, double rear) =>

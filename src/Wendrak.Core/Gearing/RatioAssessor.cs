@@ -6,6 +6,7 @@ internal sealed class RatioAssessor
     private readonly LoopCandidates[] _loops;
     private readonly double[] _fixedByGear;
     private readonly RatioBand[] _bands;
+    private readonly Dictionary<ulong, string[]> _labelsOfBands = [];
     private readonly double? _shaftSpeedPerOverall;
     private readonly DriveInput _input;
     private readonly double? _circumferenceMm;
@@ -89,15 +90,20 @@ internal sealed class RatioAssessor
         return aim is OutputSpeed o ? o.OutputSpeedRpm : null;
     }
 
-    private IReadOnlyList<string> BandGears(double ratio)
+    /// <summary>Labels of the gears whose band a ratio is in. Few sets of gears occur, so each is made once.</summary>
+    private string[] BandGears(double ratio)
     {
-        if (Bands is null)
+        ulong met = 0;
+        for (int i = 0; i < _bands.Length; i++)
+            if (ratio >= _bands[i].FinalLow && ratio <= _bands[i].FinalHigh)
+                met |= 1UL << i;
+        if (met == 0)
             return [];
-        List<string>? labels = null;
-        foreach (RatioBand band in _bands)
-            if (ratio >= band.FinalLow && ratio <= band.FinalHigh)
-                (labels ??= []).Add(band.GearLabel);
-        return labels ?? (IReadOnlyList<string>)[];
+        if (!_labelsOfBands.TryGetValue(met, out string[]? labels))
+            _labelsOfBands[met] = labels = [
+                .. _bands.Where((_, i) => (met & (1UL << i)) != 0).Select(b => b.GearLabel),
+            ];
+        return labels;
     }
 
     /// <summary>The aim's gear, unless only another gear's band is met.</summary>

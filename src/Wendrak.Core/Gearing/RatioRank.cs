@@ -39,17 +39,18 @@ internal static class RatioRank
         Key[] keys = new Key[hits.Count];
         for (int i = 0; i < keys.Length; i++)
             keys[i] = KeyOf(hits[i], terms);
-        Array.Sort(keys, static (a, b) => Compare(a, b, out _));
+        int[] order = [.. Enumerable.Range(0, keys.Length)];
+        Array.Sort(order, (a, b) => Compare(in keys[a], in keys[b], out _));
         RatioCandidate[] ranked = new RatioCandidate[keys.Length];
         for (int i = 0; i < keys.Length; i++)
         {
             RankTerm decidedBy = RankTerm.First;
             if (i > 0)
             {
-                _ = Compare(keys[i - 1], keys[i], out int term);
+                _ = Compare(in keys[order[i - 1]], in keys[order[i]], out int term);
                 decidedBy = term < terms.Length ? terms[term] : RankTerm.LargerFront;
             }
-            ranked[i] = keys[i].Hit with { Rank = i + 1, DecidedBy = decidedBy };
+            ranked[i] = keys[order[i]].Hit with { Rank = i + 1, DecidedBy = decidedBy };
         }
         return ranked;
     }
