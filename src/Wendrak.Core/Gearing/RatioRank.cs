@@ -50,7 +50,8 @@ internal static class RatioRank
                 _ = Compare(in keys[order[i - 1]], in keys[order[i]], out int term);
                 decidedBy = term < terms.Length ? terms[term] : RankTerm.LargerFront;
             }
-            ranked[i] = keys[order[i]].Hit with { Rank = i + 1, DecidedBy = decidedBy };
+            ranked[i] = keys[order[i]].Hit;
+            (ranked[i].Rank, ranked[i].DecidedBy) = (i + 1, decidedBy);
         }
         return ranked;
     }

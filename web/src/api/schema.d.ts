@@ -799,7 +799,7 @@ export interface components {
              */
             rearLoopTurns: number;
             /**
-             * Format: int64
+             * Format: int32
              * @description Until front tooth, link and rear tooth all meet again.
              */
             allLoopTurns: number;
