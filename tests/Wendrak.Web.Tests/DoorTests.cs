@@ -83,13 +83,4 @@ public sealed class DoorTests(WendrakServer server) : IClassFixture<WendrakServe
         Assert.Equal(HttpStatusCode.RequestEntityTooLarge, response.StatusCode);
         Assert.Contains("1000 kB", await response.Content.ReadAsStringAsync(), StringComparison.Ordinal);
     }
-
-    [Fact]
-    public async Task Answers_are_compressed_when_asked()
-    {
-        using HttpRequestMessage request = new(HttpMethod.Get, "/api/machines");
-        request.Headers.Add("Accept-Encoding", "br");
-        HttpResponseMessage response = await server.Client.SendAsync(request);
-        Assert.Equal(["br"], response.Content.Headers.ContentEncoding);
-    }
 }

@@ -191,3 +191,12 @@ test('the page runs nothing and asks nobody but its own server', async ({ page }
   expect(foreign).toEqual([])
   expect(complaints).toEqual([])
 })
+
+test('the files of the page are packed and kept, the page itself is asked for anew', async ({ page }) => {
+  const html = await page.request.get('/')
+  expect(html.headers()['cache-control']).toBe('no-cache')
+  const script = /src="(\/assets\/[^"]+\.js)"/.exec(await html.text())?.[1] ?? ''
+  const asset = await page.request.get(script, { headers: { 'accept-encoding': 'br' } })
+  expect(asset.headers()['cache-control']).toContain('immutable')
+  expect(asset.headers()['content-encoding']).toBe('br')
+})

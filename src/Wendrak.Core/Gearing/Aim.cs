@@ -11,19 +11,36 @@ namespace Wendrak.Core.Gearing;
 [JsonDerivedType(typeof(OverallRatio), "overallRatio")]
 [JsonDerivedType(typeof(FinalRatio), "finalRatio")]
 [JsonDerivedType(typeof(MatchSetup), "matchSetup")]
-public abstract record AimTarget;
+public abstract record AimTarget
+{
+    /// <summary>The road speed it speaks of, km/h; null for a target that names none.</summary>
+    [JsonIgnore]
+    public virtual double? RoadSpeedKmh => null;
+}
 
 /// <summary>A road speed held with the input turning within a range, in one gear.</summary>
 public sealed record CruiseSpeed(double SpeedKmh, int GearIndex, double ShaftSpeedLowRpm, double ShaftSpeedHighRpm)
-    : AimTarget;
+    : AimTarget
+{
+    [JsonIgnore]
+    public override double? RoadSpeedKmh => SpeedKmh;
+}
 
 /// <summary>A road speed reached at the input's limit speed, in one gear.</summary>
 /// <param name="TolerancePercent">Half the width of the band.</param>
-public sealed record TopSpeed(double SpeedKmh, int GearIndex, double TolerancePercent) : AimTarget;
+public sealed record TopSpeed(double SpeedKmh, int GearIndex, double TolerancePercent) : AimTarget
+{
+    [JsonIgnore]
+    public override double? RoadSpeedKmh => SpeedKmh;
+}
 
 /// <summary>A road speed held while pedalling within a range, in one gear.</summary>
 public sealed record SpeedAtCadence(double SpeedKmh, int GearIndex, double CadenceLowRpm, double CadenceHighRpm)
-    : AimTarget;
+    : AimTarget
+{
+    [JsonIgnore]
+    public override double? RoadSpeedKmh => SpeedKmh;
+}
 
 /// <summary>A speed of the output shaft, for robots, winches and boards.</summary>
 public sealed record OutputSpeed(

@@ -78,14 +78,7 @@ internal sealed class RatioAssessor
     /// <summary>Shaft speed at the aim for an overall ratio of 1; null for an aim that names no speed.</summary>
     private static double? SpeedPerOverall(AimTarget? aim, DriveOutput output, IReadOnlyList<RoadWheelChoice> wheels)
     {
-        double? kmh = aim switch
-        {
-            CruiseSpeed t => t.SpeedKmh,
-            SpeedAtCadence t => t.SpeedKmh,
-            TopSpeed t => t.SpeedKmh,
-            _ => null,
-        };
-        if (kmh is double speed && RoadWheels.On(output, wheels) is { } wheel)
+        if (aim?.RoadSpeedKmh is double speed && RoadWheels.On(output, wheels) is { } wheel)
             return RoadSpeed.ShaftRpm(speed, 1, RollingCircumference.Of(wheel).CircumferenceMm);
         return aim is OutputSpeed o ? o.OutputSpeedRpm : null;
     }

@@ -195,14 +195,7 @@ public static class SetupComparison
         private double? AimShaftSpeed(DriveTrain train, double? u)
         {
             double overall = Math.Abs(train.Reduction(output.Shaft, train.Gears[aimGear]));
-            double? kmh = input.Aim switch
-            {
-                CruiseSpeed t => t.SpeedKmh,
-                SpeedAtCadence t => t.SpeedKmh,
-                TopSpeed t => t.SpeedKmh,
-                _ => null,
-            };
-            if (kmh is double speed && u is double circumference)
+            if (input.Aim?.RoadSpeedKmh is double speed && u is double circumference)
                 return RoadSpeed.ShaftRpm(speed, overall, circumference);
             return input.Aim is OutputSpeed o ? o.OutputSpeedRpm * overall : null;
         }

@@ -31,7 +31,7 @@ internal static class SetupWorkings
         {
             workings.Add(rolling.Working);
             workings.Add(SpeedAtLimit(train.Drive.Input.LimitSpeedRpm, overall, rolling.CircumferenceMm));
-            if (AimSpeed(input.Aim) is double kmh)
+            if (input.Aim?.RoadSpeedKmh is double kmh)
                 workings.Add(DriveWorking.ShaftSpeed(kmh, overall, rolling.CircumferenceMm));
             if (train.Drive.Input.Kind == InputKind.Rider)
                 workings.AddRange(Bicycle(overall, rolling.CircumferenceMm, train.Drive.Input.CrankLengthMm));
@@ -40,15 +40,6 @@ internal static class SetupWorkings
             workings.Add(SpeedometerWorking(input.Drive, final / fittedFinal, wheelChange));
         return workings;
     }
-
-    private static double? AimSpeed(AimTarget? aim) =>
-        aim switch
-        {
-            CruiseSpeed t => t.SpeedKmh,
-            SpeedAtCadence t => t.SpeedKmh,
-            TopSpeed t => t.SpeedKmh,
-            _ => null,
-        };
 
     private static IEnumerable<Working> ToothWorkings(Loop loop, LoopChoice choice)
     {

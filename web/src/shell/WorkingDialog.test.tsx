@@ -1,0 +1,35 @@
+import { cleanup, screen, within } from '@testing-library/react'
+import { afterEach, describe, expect, it } from 'vitest'
+import type { Working } from '../api/client'
+import { show } from '../testing'
+import { WorkingDialog } from './WorkingDialog'
+
+afterEach(cleanup)
+
+const working: Working = {
+  title: 'Rolling circumference',
+  formula: 'U = π · D · k',
+  values: [
+    { symbol: 'D', meaning: 'free diameter', value: 629.8, unit: 'mm', isDefault: false },
+    { symbol: 'k', meaning: 'rolling factor', value: 0.971, unit: '', isDefault: true },
+  ],
+  result: { symbol: 'U', meaning: 'rolling circumference', value: 1921.2, unit: 'mm', isDefault: false },
+  source: 'ISO 5751',
+  limits: 'Makers differ by 1 to 2 %.',
+}
+
+describe('a working', () => {
+  it('shows formula, values, result, source and limits', () => {
+    show(<WorkingDialog title="Working" workings={[working]} onClose={() => {}} />)
+    const section = screen.getByRole('region', { name: 'Rolling circumference' })
+    for (const text of ['U = π · D · k', 'free diameter', '629.8 mm', '1\u2009921.2 mm'])
+      expect(within(section).getByText(text)).toBeTruthy()
+    expect(section.textContent).toContain('Source: ISO 5751. Makers differ')
+  })
+
+  it('marks a value that nobody gave', () => {
+    show(<WorkingDialog title="Working" workings={[working]} onClose={() => {}} />)
+    expect(screen.getByRole('row', { name: /rolling factor default/ })).toBeTruthy()
+    expect(screen.getByRole('row', { name: /free diameter/ }).textContent).not.toContain('default')
+  })
+})
