@@ -16,7 +16,13 @@ function Bench({ start, quantity }: { start?: number; quantity?: Quantity }) {
   const units = useUnits()
   return (
     <>
-      <QuantityField label="Speed" quantity={quantity} value={value} onChange={setValue} error={value === 0 ? 'Give more than 0.' : undefined} />
+      <QuantityField
+        label="Speed"
+        quantity={quantity}
+        value={value}
+        onChange={setValue}
+        error={value === 0 ? 'Give more than 0.' : undefined}
+      />
       <output>{value === undefined ? 'unknown' : String(value)}</output>
       <button type="button" onClick={() => units.setSystem('inch')}>
         inch

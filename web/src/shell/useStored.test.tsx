@@ -18,7 +18,15 @@ afterEach(() => {
 })
 
 /** A thing with a button that types and shows what the hook knows. */
-function Bench({ stored, save, typed }: { stored: Thing; save: (t: Thing) => Promise<Thing>; typed: string }) {
+function Bench({
+  stored,
+  save,
+  typed,
+}: {
+  stored: Thing
+  save: (t: Thing) => Promise<Thing>
+  typed: string
+}) {
   const { draft, setDraft, error, isDirty, conflict, keepMine, takeTheirs } = useStored(stored, save)
   return (
     <>
