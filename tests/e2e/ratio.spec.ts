@@ -140,7 +140,7 @@ test('a trial is named, copied, compared, fitted, and fitting is undone', async 
   await page.goto(`/machines/${id}/ratio?pick=final~15~43`)
   await page.getByRole('button', { name: 'Keep as a trial' }).click()
   await page.getByRole('button', { name: 'Trial A …' }).click()
-  await page.getByRole('menuitem', { name: 'Name and note' }).click()
+  await page.getByRole('menuitem', { name: 'Name, note, tyre' }).click()
   await page.getByRole('textbox', { name: 'Name' }).fill('Long legs')
   await page.getByRole('button', { name: 'Store' }).click()
   await page.getByRole('button', { name: 'Long legs …' }).click()
@@ -179,4 +179,22 @@ test('every figure has a working with source and limits', async ({ page }) => {
   await expect(dialog.getByRole('region', { name: 'Ratio of final drive' })).toContainText(
     "Machinery's Handbook",
   )
+})
+
+test('a trial may bring another tyre, which makes it taller', async ({ page }) => {
+  const id = await addMachine(page, 'Tyre bike')
+  await page.goto(`/machines/${id}/ratio?pick=final~15~44`)
+  await page.getByRole('button', { name: 'Keep as a trial' }).click()
+  await page.getByRole('button', { name: 'Trial A …' }).click()
+  await page.getByRole('menuitem', { name: 'Name, note, tyre' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('textbox', { name: 'Other size of rear wheel' }).fill('very wide')
+  await dialog.getByRole('button', { name: 'Store' }).click()
+  await expect(dialog.getByText("“very wide” can't be read")).toBeVisible()
+  await dialog.getByRole('textbox', { name: 'Other size of rear wheel' }).fill('150/80-17')
+  await dialog.getByRole('button', { name: 'Store' }).click()
+  await expect(dialog).toHaveCount(0)
+  // 130/80-17 is 639.8 mm across, 150/80-17 is 671.8: 44/45 · 639.8/671.8 is 6.9 % taller.
+  const figures = panel(page, /against as fitted/)
+  await expect(figures.getByRole('row', { name: /change/ })).toContainText('−6.9 % taller')
 })

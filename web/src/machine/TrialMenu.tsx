@@ -1,10 +1,11 @@
 import { Button, Group, Menu, Modal, TextInput } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { useState } from 'react'
-import { addTrial, ConflictError, changeSetup, fitSetup, type Setup } from '../api/client'
+import { addTrial, ConflictError, changeSetup, fitSetup, type Machine, type Setup } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { ConflictDialog } from '../shell/ConflictDialog'
+import { SetupWheels } from './SetupWheels'
 import type { Workbench } from './useWorkbench'
 
 /** What can be done with the setup in view: fit, rename, copy, discard. */
@@ -41,7 +42,7 @@ export function TrialMenu({ bench, setup }: { bench: Workbench; setup: Setup }) 
         </Menu.Target>
         <Menu.Dropdown>
           <Menu.Item onClick={onFit}>Fit this one</Menu.Item>
-          <Menu.Item onClick={() => setRenaming(true)}>Name and note</Menu.Item>
+          <Menu.Item onClick={() => setRenaming(true)}>Name, note, tyre</Menu.Item>
           <Menu.Item
             onClick={() =>
               copy.mutate(undefined, {
@@ -66,12 +67,14 @@ export function TrialMenu({ bench, setup }: { bench: Workbench; setup: Setup }) 
           )}
         </Menu.Dropdown>
       </Menu>
-      {isRenaming && <RenameDialog setup={setup} onClose={() => setRenaming(false)} />}
+      {isRenaming && (
+        <SetupDialog machine={bench.card.machine} setup={setup} onClose={() => setRenaming(false)} />
+      )}
     </>
   )
 }
 
-function RenameDialog({ setup, onClose }: { setup: Setup; onClose: () => void }) {
+function SetupDialog({ machine, setup, onClose }: { machine: Machine; setup: Setup; onClose: () => void }) {
   const [draft, setDraft] = useState(setup)
   const change = useChange(changeSetup)
   const conflict = change.error instanceof ConflictError ? change.error : null
@@ -80,7 +83,7 @@ function RenameDialog({ setup, onClose }: { setup: Setup; onClose: () => void })
     <Modal
       opened
       onClose={onClose}
-      title={`Name and note of ${setup.name}`}
+      title={`Name, note and tyre of ${setup.name}`}
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
       <form
@@ -102,6 +105,12 @@ function RenameDialog({ setup, onClose }: { setup: Setup; onClose: () => void })
           value={draft.note ?? ''}
           onChange={(event) => setDraft({ ...draft, note: event.currentTarget.value || null })}
           error={issueFor(change.error, 'note')}
+        />
+        <SetupWheels
+          machine={machine}
+          setup={draft}
+          error={change.error}
+          onChange={(roadWheels) => setDraft({ ...draft, roadWheels })}
         />
         <Group justify="end" mt="md">
           <Button type="submit" loading={change.isPending}>
