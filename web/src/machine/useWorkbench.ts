@@ -50,12 +50,10 @@ export interface Workbench {
 /** Where a person is stands in the address, so that it can be kept, sent and gone back to. */
 export type WorkbenchParam = 'aim' | 'setup' | 'pick' | 'band' | 'loops'
 
-const NO_AIM = 'none'
-
 export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): Workbench {
   const [params, set] = useAddress()
   const aimParam = params.get('aim')
-  const aim = aimParam === NO_AIM ? undefined : (aims.find((a) => String(a.id) === aimParam) ?? aims[0])
+  const aim = aims.find((a) => String(a.id) === aimParam) ?? aims[0]
   const loops = chosenLoops(card, params.get('loops'), aim)
   const drive =
     card.machine.drives.find((d) => d.key === loops[0]?.driveKey) ?? (card.machine.drives[0] as Drive) // there is always one

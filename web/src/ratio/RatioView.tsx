@@ -122,8 +122,8 @@ export default function RatioView() {
           <WaysTable bench={bench} search={search} />
           {answer?.usesDefaultWork && (
             <p className="cap">
-              Minutes and money are defaults (front 25, rear 60, both 75 min; split rear less). Give this
-              machine's own under “Edit machine and drive”.
+              Minutes and money are defaults of common practice. Give this machine's own under “Edit machine
+              and drive”.
             </p>
           )}
         </Panel>

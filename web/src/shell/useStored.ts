@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
-import { ConflictError, InvalidInputError } from '../api/client'
+import { ConflictError } from '../api/client'
 import { useChange } from '../api/queries'
 
 const PAUSE_MS = 500
@@ -61,7 +61,6 @@ export function useStored<T extends Versioned>(stored: T, save: (value: T) => Pr
     draft,
     setDraft,
     error: isDirty && !(change.error instanceof ConflictError) ? change.error : null,
-    isRefused: isDirty && change.error instanceof InvalidInputError,
     isDirty,
     conflict,
     keepMine: () => {
