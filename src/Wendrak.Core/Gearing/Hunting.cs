@@ -24,24 +24,19 @@ public static class Hunting
     /// The advice to choose odd teeth is in Machinery's Handbook, roller chain drives.
     /// </remarks>
     public static HuntingResult Of(int frontTeeth, int rearTeeth, int links) =>
-        Of(frontTeeth, Gcd(frontTeeth, links), rearTeeth, Gcd(rearTeeth, links), links);
+        Of(new MeetingWheel(frontTeeth, links), new MeetingWheel(rearTeeth, links));
 
-    /// <summary>The same, where the common divisors with the links are known: a search needs each many times.</summary>
-    internal static HuntingResult Of(int frontTeeth, int frontShare, int rearTeeth, int rearShare, int links)
-    {
-        // All meet after lcm(N1, N2, X)/X = lcm(N1, N2)/gcd(lcm(N1, N2), X) turns, and gcd spreads over lcm.
-        int bothWheels = Lcm(frontTeeth, rearTeeth);
-        int all = bothWheels / Lcm(frontShare, rearShare);
-        return new(
-            frontTeeth / frontShare,
-            rearTeeth / rearShare,
-            all,
-            links / frontShare,
-            links / rearShare,
-            frontShare == 1,
-            rearShare == 1
+    /// <summary>The same for one pair of many: what concerns one wheel alone is worked out once.</summary>
+    internal static HuntingResult Of(MeetingWheel front, MeetingWheel rear) =>
+        new(
+            front.LoopTurns,
+            rear.LoopTurns,
+            front.TurnsWith(rear),
+            front.LinksMet,
+            rear.LinksMet,
+            front.Hunts,
+            rear.Hunts
         );
-    }
 
     /// <summary>Greatest common divisor of two positive whole numbers (Euclid VII.2).</summary>
     public static int Gcd(int a, int b)
@@ -50,6 +45,31 @@ public static class Hunting
             (a, b) = (b, a % b);
         return a;
     }
+}
 
-    private static int Lcm(int a, int b) => a / Gcd(a, b) * b;
+/// <summary>One wheel on a loop, and how its teeth meet the links.</summary>
+internal sealed class MeetingWheel
+{
+    private readonly int[] _commonByRemainder;
+
+    public int LoopTurns { get; }
+    public int LinksMet { get; }
+    public bool Hunts { get; }
+
+    public MeetingWheel(int teeth, int links)
+    {
+        int share = Hunting.Gcd(teeth, links);
+        (LoopTurns, LinksMet, Hunts) = (teeth / share, links / share, share == 1);
+        _commonByRemainder = new int[LoopTurns];
+    }
+
+    /// <summary>Loop turns until the tooth of each wheel meets the same link again: lcm of the turns of both.</summary>
+    public int TurnsWith(MeetingWheel other)
+    {
+        // The common divisor depends on the remainder alone.
+        ref int common = ref _commonByRemainder[other.LoopTurns % LoopTurns];
+        if (common == 0)
+            common = Hunting.Gcd(LoopTurns, other.LoopTurns);
+        return LoopTurns / common * other.LoopTurns;
+    }
 }

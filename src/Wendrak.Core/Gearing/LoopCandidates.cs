@@ -12,7 +12,7 @@ internal sealed class LoopCandidates
     private readonly SmallWheel _smallWheel;
     private readonly double? _hubSmallestPrimary;
     private readonly double[] _ripples = new double[WheelSize.MostTeeth + 1];
-    private readonly int[] _shares = new int[WheelSize.MostTeeth + 1];
+    private readonly MeetingWheel?[] _meeting = new MeetingWheel?[WheelSize.MostTeeth + 1];
 
     public IReadOnlyList<LoopPick> Picks { get; }
     public WorkCosts Work { get; }
@@ -84,11 +84,12 @@ internal sealed class LoopCandidates
                 mostPairs
             )
             .ThrowIfAny();
-        WheelSupply[] frontSupply =
-        [
-            .. fronts.Select(f => Supply.Of(stock, _loop, WheelSide.Front, f, _fitted.FrontSize)),
-        ];
-        WheelSupply[] rearSupply = [.. rears.Select(r => Supply.Of(stock, _loop, WheelSide.Rear, r, _fitted.RearSize))];
+        ILookup<double, StockWheel> bySize = stock.ToLookup(w => w.Size);
+        WheelSupply FrontSupply(double size) =>
+            Supply.Of(bySize[size], _loop, WheelSide.Front, size, _fitted.FrontSize);
+        WheelSupply RearSupply(double size) => Supply.Of(bySize[size], _loop, WheelSide.Rear, size, _fitted.RearSize);
+        WheelSupply[] frontSupply = [.. fronts.Select(FrontSupply)];
+        WheelSupply[] rearSupply = [.. rears.Select(RearSupply)];
         HashSet<WheelPair> typed = [.. _search.Typed];
         List<LoopPick> picks = new((int)pairs + typed.Count + 1);
         for (int f = 0; f < fronts.Length; f++)
@@ -99,13 +100,7 @@ internal sealed class LoopCandidates
         }
         foreach (WheelPair pair in typed)
             picks.Add(
-                Pick(
-                    pair.FrontSize,
-                    pair.RearSize,
-                    Supply.Of(stock, _loop, WheelSide.Front, pair.FrontSize, _fitted.FrontSize),
-                    Supply.Of(stock, _loop, WheelSide.Rear, pair.RearSize, _fitted.RearSize),
-                    true
-                )
+                Pick(pair.FrontSize, pair.RearSize, FrontSupply(pair.FrontSize), RearSupply(pair.RearSize), true)
             );
         return picks;
     }
@@ -158,15 +153,8 @@ internal sealed class LoopCandidates
 
     private HuntingResult? HuntingOf(int front, int rear) =>
         _loop.IsToothed && _search.Links is int links
-            ? Hunting.Of(front, ShareWithLinks(front, links), rear, ShareWithLinks(rear, links), links)
+            ? Hunting.Of(_meeting[front] ??= new(front, links), _meeting[rear] ??= new(rear, links))
             : null;
-
-    /// <summary>Common divisor of a wheel's teeth and the links, worked out once per wheel.</summary>
-    private int ShareWithLinks(int teeth, int links)
-    {
-        ref int share = ref _shares[teeth];
-        return share != 0 ? share : share = Hunting.Gcd(teeth, links);
-    }
 
     private Moves MovesOf(double front, double rear) =>
         (front != _fitted.FrontSize, rear != _fitted.RearSize) switch

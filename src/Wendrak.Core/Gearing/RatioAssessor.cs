@@ -5,7 +5,7 @@ internal sealed class RatioAssessor
 {
     private readonly LoopCandidates[] _loops;
     private readonly double[] _fixedByGear;
-    private readonly RatioBand[] _bands;
+    private readonly BandSpan[] _bands;
     private readonly Dictionary<ulong, string[]> _labelsOfBands = [];
     private readonly double? _shaftSpeedPerOverall;
     private readonly DriveInput _input;
@@ -25,7 +25,16 @@ internal sealed class RatioAssessor
         string[] keys = [.. input.Search.Select(s => s.LoopKey)];
         DriveOutput output = train.ReferenceOutput(keys[^1]);
         Bands = input.Aim is { } aim ? RatioBands.Of(train, keys, input.RoadWheels, aim, input.Gears) : null;
-        _bands = [.. Bands?.Bands ?? []];
+        _bands =
+        [
+            .. (Bands?.Bands ?? []).Select(b => new BandSpan(
+                b.FinalLow,
+                b.FinalHigh,
+                1 / b.FinalTarget,
+                b.GearIndex,
+                b.GearLabel
+            )),
+        ];
         AimGear = train.Gears[Bands?.AimGearIndex ?? train.Gears.Count - 1];
         GearLabels = [.. train.Gears.Select(g => g.Label)];
         _fixedByGear = [.. train.Gears.Select(g => Math.Abs(train.Reduction(output.Shaft, g, keys)))];
@@ -35,7 +44,7 @@ internal sealed class RatioAssessor
         _circumferenceMm = RoadWheels.On(output, input.RoadWheels) is { } wheel
             ? RollingCircumference.Of(wheel).CircumferenceMm
             : null;
-        MergedBands = Merge(_bands);
+        MergedBands = Merge(Bands?.Bands ?? []);
     }
 
     public RatioCandidate Assess(LoopPick[] picks, double ratio)
@@ -44,22 +53,22 @@ internal sealed class RatioAssessor
         double[] overalls = new double[_fixedByGear.Length];
         for (int g = 0; g < overalls.Length; g++)
             overalls[g] = ratio * _fixedByGear[g];
-        double overall = overalls[AimGear.Index];
+        (ulong met, int spokenGear, double? offTarget) = Place(ratio);
         (Moves moves, double minutes, double? money) = Effort(picks);
         return new(
             picks,
             ratio,
             change,
             RatioChange.Direction(change),
-            overall,
+            overalls[AimGear.Index],
             overalls,
-            _shaftSpeedPerOverall * overalls[SpokenGear(ratio)],
-            _input.LimitSpeedRpm / overall,
+            _shaftSpeedPerOverall * overalls[spokenGear],
+            _input.LimitSpeedRpm / overalls[AimGear.Index],
             _input.Kind == InputKind.Rider && _circumferenceMm is double u
-                ? BicycleGear.Of(overall, u, _input.CrankLengthMm)
+                ? BicycleGear.Of(overalls[AimGear.Index], u, _input.CrankLengthMm)
                 : null,
-            BandGears(ratio),
-            OffTarget(ratio),
+            BandGears(met),
+            offTarget,
             moves,
             minutes,
             money,
@@ -83,13 +92,40 @@ internal sealed class RatioAssessor
         return aim is OutputSpeed o ? o.OutputSpeedRpm : null;
     }
 
-    /// <summary>Labels of the gears whose band a ratio is in. Few sets of gears occur, so each is made once.</summary>
-    private string[] BandGears(double ratio)
+    /// <summary>What an assessment asks of a band, side by side in memory: thousands of pairs are held against each.</summary>
+    private readonly record struct BandSpan(double Low, double High, double PerTarget, int GearIndex, string GearLabel);
+
+    /// <summary>Where a ratio stands to the bands.</summary>
+    /// <returns>
+    /// The bands met, one bit each; the gear to speak of, which is the aim's unless only another gear's band is met;
+    /// percent from the middle of the nearest band, null without one.
+    /// </returns>
+    private (ulong Met, int SpokenGear, double? OffTarget) Place(double ratio)
     {
         ulong met = 0;
+        int firstMet = -1;
+        bool isAimGearMet = false;
+        double nearest = double.MaxValue;
         for (int i = 0; i < _bands.Length; i++)
-            if (ratio >= _bands[i].FinalLow && ratio <= _bands[i].FinalHigh)
-                met |= 1UL << i;
+        {
+            ref readonly BandSpan band = ref _bands[i];
+            double off = ratio * band.PerTarget - 1;
+            if (Math.Abs(off) < Math.Abs(nearest))
+                nearest = off;
+            if (ratio < band.Low || ratio > band.High)
+                continue;
+            met |= 1UL << i;
+            isAimGearMet |= band.GearIndex == AimGear.Index;
+            if (firstMet < 0)
+                firstMet = band.GearIndex;
+        }
+        int spoken = isAimGearMet || firstMet < 0 ? AimGear.Index : firstMet;
+        return (met, spoken, _bands.Length == 0 ? null : nearest * 100);
+    }
+
+    /// <summary>Labels of the gears whose band is met. Few sets of gears occur, so each is made once.</summary>
+    private string[] BandGears(ulong met)
+    {
         if (met == 0)
             return [];
         if (!_labelsOfBands.TryGetValue(met, out string[]? labels))
@@ -97,35 +133,6 @@ internal sealed class RatioAssessor
                 .. _bands.Where((_, i) => (met & (1UL << i)) != 0).Select(b => b.GearLabel),
             ];
         return labels;
-    }
-
-    /// <summary>The aim's gear, unless only another gear's band is met.</summary>
-    private int SpokenGear(double ratio)
-    {
-        RatioBand? met = null;
-        foreach (RatioBand band in _bands)
-        {
-            if (ratio < band.FinalLow || ratio > band.FinalHigh)
-                continue;
-            if (band.GearIndex == AimGear.Index)
-                return band.GearIndex;
-            met ??= band;
-        }
-        return met?.GearIndex ?? AimGear.Index;
-    }
-
-    private double? OffTarget(double ratio)
-    {
-        if (Bands is null)
-            return null;
-        double nearest = double.MaxValue;
-        foreach (RatioBand band in _bands)
-        {
-            double percent = RatioChange.Percent(ratio, band.FinalTarget);
-            if (Math.Abs(percent) < Math.Abs(nearest))
-                nearest = percent;
-        }
-        return nearest;
     }
 
     private (Moves Moves, double Minutes, double? Money) Effort(LoopPick[] picks)

@@ -1,3 +1,5 @@
+using System.Buffers;
+
 namespace Wendrak.Core.Gearing;
 
 /// <summary>Sorts hits, and knows for each which term put it below the one above.</summary>
@@ -35,63 +37,58 @@ internal static class RatioRank
             RatioRanking.Price => ByPrice,
             _ => ByWork,
         };
-        // Every figure once per hit, not once per comparison: sorting asks some ten times as often.
-        Key[] keys = new Key[hits.Count];
+        // Every figure once per hit, not once per comparison: sorting asks some ten times as often. The room for them is
+        // borrowed: thousands would be a large object at every search, and those are costly to collect.
+        Key[] room = ArrayPool<Key>.Shared.Rent(hits.Count);
+        Span<Key> keys = room.AsSpan(0, hits.Count);
         for (int i = 0; i < keys.Length; i++)
-            keys[i] = KeyOf(hits[i], terms);
-        int[] order = [.. Enumerable.Range(0, keys.Length)];
-        Array.Sort(order, (a, b) => Compare(in keys[a], in keys[b], out _));
+            keys[i] = new(hits[i], i, terms);
+        keys.Sort();
         RatioCandidate[] ranked = new RatioCandidate[keys.Length];
         for (int i = 0; i < keys.Length; i++)
         {
-            RankTerm decidedBy = RankTerm.First;
-            if (i > 0)
-            {
-                _ = Compare(in keys[order[i - 1]], in keys[order[i]], out int term);
-                decidedBy = term < terms.Length ? terms[term] : RankTerm.LargerFront;
-            }
-            ranked[i] = keys[order[i]].Hit;
+            ranked[i] = hits[keys[i].Index];
+            RankTerm decidedBy = i == 0 ? RankTerm.First : keys[i].DecidedAgainst(keys[i - 1], terms);
             (ranked[i].Rank, ranked[i].DecidedBy) = (i + 1, decidedBy);
         }
+        ArrayPool<Key>.Shared.Return(room);
         return ranked;
     }
 
     /// <summary>Figures of a hit in the order they are compared; those an order does not use are 0.</summary>
-    private readonly record struct Key(RatioCandidate Hit, double First, double Second, double Third, double Fourth);
-
-    private static Key KeyOf(RatioCandidate hit, RankTerm[] terms) =>
-        new(
-            hit,
-            Figure(hit, terms[0]),
-            Figure(hit, terms[1]),
-            Figure(hit, terms[2]),
-            terms.Length > 3 ? Figure(hit, terms[3]) : 0
-        );
-
-    /// <param name="term">Place of the term that decided; 4 when all are equal.</param>
-    private static int Compare(in Key a, in Key b, out int term)
+    private readonly struct Key(RatioCandidate hit, int index, RankTerm[] terms) : IComparable<Key>
     {
-        term = 0;
-        int order = a.First.CompareTo(b.First);
-        if (order != 0)
-            return order;
-        term = 1;
-        order = a.Second.CompareTo(b.Second);
-        if (order != 0)
-            return order;
-        term = 2;
-        order = a.Third.CompareTo(b.Third);
-        if (order != 0)
-            return order;
-        term = 3;
-        order = a.Fourth.CompareTo(b.Fourth);
-        if (order != 0)
-            return order;
-        term = 4;
-        LoopPick pickA = a.Hit.Loops[0];
-        LoopPick pickB = b.Hit.Loops[0];
-        int byFront = pickB.FrontSize.CompareTo(pickA.FrontSize);
-        return byFront != 0 ? byFront : pickB.RearSize.CompareTo(pickA.RearSize);
+        private readonly double _first = Figure(hit, terms[0]);
+        private readonly double _second = Figure(hit, terms[1]);
+        private readonly double _third = Figure(hit, terms[2]);
+        private readonly double _fourth = terms.Length > 3 ? Figure(hit, terms[3]) : 0;
+
+        private readonly double _front = hit.Loops[0].FrontSize;
+        private readonly double _rear = hit.Loops[0].RearSize;
+
+        /// <summary>Place among the hits; no reference to the hit, since sorting would have to report each move of one.</summary>
+        public readonly int Index = index;
+
+        public int CompareTo(Key other)
+        {
+            if (_first != other._first)
+                return _first < other._first ? -1 : 1;
+            if (_second != other._second)
+                return _second < other._second ? -1 : 1;
+            if (_third != other._third)
+                return _third < other._third ? -1 : 1;
+            if (_fourth != other._fourth)
+                return _fourth < other._fourth ? -1 : 1;
+            return _front != other._front ? other._front.CompareTo(_front) : other._rear.CompareTo(_rear);
+        }
+
+        /// <summary>The first term in which two hits differ.</summary>
+        public RankTerm DecidedAgainst(Key above, RankTerm[] terms) =>
+            _first != above._first ? terms[0]
+            : _second != above._second ? terms[1]
+            : _third != above._third ? terms[2]
+            : _fourth != above._fourth ? terms[3]
+            : RankTerm.LargerFront;
     }
 
     /// <summary>Smaller is better. A figure that is not known stands last.</summary>

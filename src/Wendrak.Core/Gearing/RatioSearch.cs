@@ -61,7 +61,8 @@ public static class RatioSearch
         foreach (LoopPick pick in loop.Picks)
         {
             RatioCandidate candidate = assessor.Assess([pick], pick.Ratio);
-            (IsHit(candidate) ? hits : others).Add(candidate);
+            bool isHit = candidate.BandGears.Count > 0 && pick.Breaks.Count == 0;
+            (isHit ? hits : others).Add(candidate);
         }
         IReadOnlyList<RatioCandidate> ranked = RatioRank.Sorted(hits, input.Ranking);
         return Result(input, assessor, ranked, ranked.Count, others, Nearest(ranked, others));
@@ -110,9 +111,6 @@ public static class RatioSearch
             at--;
         return at;
     }
-
-    private static bool IsHit(RatioCandidate candidate) =>
-        candidate.BandGears.Count > 0 && candidate.Loops.All(l => l.Breaks.Count == 0);
 
     private static RatioCandidate[] Nearest(IReadOnlyList<RatioCandidate> hits, List<RatioCandidate> others) =>
         hits.Count > 0

@@ -47,7 +47,7 @@ public static class Supply
     /// <summary>How a wheel can be had.</summary>
     /// <param name="fittedSize">Size of the wheel in that place now.</param>
     public static WheelSupply Of(
-        IReadOnlyList<StockWheel> stock,
+        IEnumerable<StockWheel> stock,
         Loop loop,
         WheelSide side,
         double size,
