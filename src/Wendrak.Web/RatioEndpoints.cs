@@ -36,6 +36,9 @@ public static class RatioEndpoints
         ratio
             .MapPost("/nearest-aim", (NearestAimInput input) => TypedResults.Ok(NearestAim.Of(input)))
             .WithName("findNearestAim");
+        ratio
+            .MapPost("/starting-aim", (StartingAimInput input) => TypedResults.Ok(StartingAim.Of(input)))
+            .WithName("startAim");
     }
 
     private static RatioBandsResult Bands(RatioBandsInput input)

@@ -6,12 +6,14 @@ using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;
 
-/// <summary>What a designation may be, for the choice beside a field.</summary>
+/// <summary>What a designation may be, for the choice beside a field, and what a new loop or work plan starts with.</summary>
 public sealed record Designations(
     IReadOnlyList<string> Chains,
     IReadOnlyList<string> ToothedBelts,
     IReadOnlyList<string> VBelts,
-    IReadOnlyList<HubGearPattern> HubGears
+    IReadOnlyList<HubGearPattern> HubGears,
+    IReadOnlyList<StartingWheels> StartingWheels,
+    WorkCosts DefaultWork
 );
 
 public static class StockEndpoints
@@ -47,7 +49,9 @@ public static class StockEndpoints
             [.. Chains.All.Select(c => c.ChainId)],
             [.. SynchronousProfiles.All.Select(p => p.ProfileId)],
             [.. VSections.All.Select(s => s.Section)],
-            HubGears.All
+            HubGears.All,
+            StartingWheels.All,
+            WorkCosts.Default
         );
 
     private static async Task<Ok<StockItem>> AddAsync(

@@ -107,8 +107,9 @@ public sealed class RatioApiTests(WendrakServer server) : IClassFixture<WendrakS
         object[][] calls =
         [
             ["bands", new RatioBandsInput(q.Drive, q.Fitted, [], ["final"], q.Aim!, [])],
-            ["compare", new SetupComparisonInput(q.Drive, ["final"], fitted, [fitted], q.Aim, [], null)],
+            ["compare", new SetupComparisonInput(q.Drive, ["final"], fitted, [fitted], q.Aim, [])],
             ["drives", new MachineDrivesInput([q.Drive], q.Fitted, [], 5000)],
+            ["starting-aim", new StartingAimInput(q.Drive, q.Fitted, [], ["final"], StartingAimKind.TopSpeed)],
             ["road-wheel", new RoadWheel("47-622", null)],
             [
                 "nearest-aim",

@@ -59,6 +59,15 @@ public sealed class DriveTrain
         return product;
     }
 
+    /// <summary>Final ratio: product of the given loops' reductions, without regard to sense.</summary>
+    public double FinalRatio(IReadOnlyCollection<string> loopKeys)
+    {
+        double product = 1;
+        foreach (Loop loop in Drive.Stages.OfType<Loop>().Where(l => loopKeys.Contains(l.Key)))
+            product *= Math.Abs(StageRatio.Of(loop, ChoiceOf(loop.Key)));
+        return product;
+    }
+
     /// <summary>The output that gearing is judged by: the first one, or the first one behind a given loop.</summary>
     public DriveOutput ReferenceOutput(string? loopKey = null) =>
         Drive.Outputs.FirstOrDefault(o => loopKey is null || PathTo(o.Shaft).Any(s => Drive.Stages[s].Key == loopKey))

@@ -38,7 +38,7 @@ internal sealed class RatioAssessor
         AimGear = train.Gears[Bands?.AimGearIndex ?? train.Gears.Count - 1];
         GearLabels = [.. train.Gears.Select(g => g.Label)];
         _fixedByGear = [.. train.Gears.Select(g => Math.Abs(train.Reduction(output.Shaft, g, keys)))];
-        FittedRatio = keys.Aggregate(1.0, (product, key) => product * FittedLoopRatio(train, key));
+        FittedRatio = train.FinalRatio(keys);
         _shaftSpeedPerOverall = SpeedPerOverall(input.Aim, output, input.RoadWheels);
         _input = train.Drive.Input;
         _circumferenceMm = RoadWheels.On(output, input.RoadWheels) is { } wheel
@@ -75,13 +75,6 @@ internal sealed class RatioAssessor
             null,
             null
         );
-    }
-
-    private static double FittedLoopRatio(DriveTrain train, string key)
-    {
-        Loop loop = train.Drive.Stages.OfType<Loop>().First(l => l.Key == key);
-        LoopChoice choice = train.ChoiceOf(key);
-        return Math.Abs(StageRatio.OfLoop(loop, choice.FrontSize, choice.RearSize));
     }
 
     /// <summary>Shaft speed at the aim for an overall ratio of 1; null for an aim that names no speed.</summary>

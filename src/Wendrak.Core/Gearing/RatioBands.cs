@@ -49,37 +49,14 @@ public static class RatioBands
         switch (target)
         {
             case CruiseSpeed t:
-            {
-                double u = Circumference(output, roadWheels);
-                return Overall(
-                    t.GearIndex,
-                    RoadSpeed.Reduction(t.SpeedKmh, t.ShaftSpeedLowRpm, u),
-                    RoadSpeed.Reduction(t.SpeedKmh, t.ShaftSpeedHighRpm, u),
-                    SpeedWorking(t.SpeedKmh, t.ShaftSpeedLowRpm, t.ShaftSpeedHighRpm, u)
-                );
-            }
+                return AtSpeed(t.GearIndex, t.SpeedKmh, t.ShaftSpeedLowRpm, t.ShaftSpeedHighRpm);
             case SpeedAtCadence t:
-            {
-                double u = Circumference(output, roadWheels);
-                return Overall(
-                    t.GearIndex,
-                    RoadSpeed.Reduction(t.SpeedKmh, t.CadenceLowRpm, u),
-                    RoadSpeed.Reduction(t.SpeedKmh, t.CadenceHighRpm, u),
-                    SpeedWorking(t.SpeedKmh, t.CadenceLowRpm, t.CadenceHighRpm, u)
-                );
-            }
+                return AtSpeed(t.GearIndex, t.SpeedKmh, t.CadenceLowRpm, t.CadenceHighRpm);
             case TopSpeed t:
             {
-                double u = Circumference(output, roadWheels);
                 double limit = train.Drive.Input.LimitSpeedRpm;
-                double exact = RoadSpeed.Reduction(t.SpeedKmh, limit, u);
                 double part = t.TolerancePercent / 100;
-                return Overall(
-                    t.GearIndex,
-                    exact * (1 - part),
-                    exact * (1 + part),
-                    SpeedWorking(t.SpeedKmh, limit * (1 - part), limit * (1 + part), u)
-                );
+                return AtSpeed(t.GearIndex, t.SpeedKmh, limit * (1 - part), limit * (1 + part));
             }
             case OutputSpeed t:
                 return Overall(
@@ -109,6 +86,17 @@ public static class RatioBands
         {
             double rest = Fixed(gear);
             return new(gear.Index, gear.Label, low, high, low / rest, high / rest, Math.Sqrt(low * high) / rest);
+        }
+
+        RatioBandsResult AtSpeed(int? aimGear, double kmh, double lowRpm, double highRpm)
+        {
+            double u = Circumference(output, roadWheels);
+            return Overall(
+                aimGear,
+                RoadSpeed.Reduction(kmh, lowRpm, u),
+                RoadSpeed.Reduction(kmh, highRpm, u),
+                SpeedWorking(kmh, lowRpm, highRpm, u)
+            );
         }
 
         RatioBandsResult Overall(int? aimGear, double low, double high, Working? working)

@@ -16,15 +16,13 @@ public sealed record ComparedSetup(
 /// </param>
 /// <param name="Aim">Null compares without a band.</param>
 /// <param name="Gears">Gears that count for the aim; empty for all.</param>
-/// <param name="CadenceRpm">Pedalling speed for the speed per gear; null where nobody pedals.</param>
 public sealed record SetupComparisonInput(
     Drive Drive,
     IReadOnlyList<string> LoopKeys,
     ComparedSetup Fitted,
     IReadOnlyList<ComparedSetup> Others,
     AimTarget? Aim,
-    IReadOnlyList<int> Gears,
-    double? CadenceRpm
+    IReadOnlyList<int> Gears
 );
 
 /// <summary>One gear of one setup.</summary>
@@ -44,12 +42,14 @@ public sealed record GearFigures(
 );
 
 /// <summary>All figures of one setup.</summary>
+/// <param name="FrontOverRear">The final ratio the bicycle way round.</param>
 /// <param name="RearTeethLike">Rear teeth with the effect of the change in front alone; null if the front stays.</param>
 /// <param name="AimShaftSpeedRpm">Null where the aim names no speed.</param>
 /// <param name="MeetsAim">Null without an aim.</param>
 public sealed record SetupFigures(
     string Name,
     double FinalRatio,
+    double FrontOverRear,
     double ChangePercent,
     RatioDirection Direction,
     double? CircumferenceMm,
@@ -62,7 +62,8 @@ public sealed record SetupFigures(
 );
 
 /// <param name="Setups">As fitted first, then the others in the order given.</param>
-public sealed record SetupComparisonResult(IReadOnlyList<SetupFigures> Setups, string AimGearLabel);
+/// <param name="CadenceRpm">Pedalling speed of the speeds per gear; null where nobody pedals.</param>
+public sealed record SetupComparisonResult(IReadOnlyList<SetupFigures> Setups, string AimGearLabel, double? CadenceRpm);
 
 /// <summary>Lays setups side by side.</summary>
 public static class SetupComparison
@@ -85,15 +86,13 @@ public static class SetupComparison
         int aimGear = bands?.AimGearIndex ?? fitted.Gears.Count - 1;
         Comparer comparer = new(input, fitted, output, aimGear);
         SetupFigures[] figures = [.. input.Others.Prepend(input.Fitted).Select(comparer.FiguresOf)];
-        return new(figures, fitted.Gears[aimGear].Label);
+        return new(figures, fitted.Gears[aimGear].Label, comparer.CadenceRpm);
     }
 
     private static void Check(SetupComparisonInput input, DriveTrain fitted)
     {
         Guard guard = new();
-        guard
-            .Count(nameof(input.Others), input.Others.Count, 0, MostOthers, "setups")
-            .BetweenIfGiven(nameof(input.CadenceRpm), input.CadenceRpm, 1, 300, "rpm");
+        guard.Count(nameof(input.Others), input.Others.Count, 0, MostOthers, "setups");
         for (int i = 0; i < input.LoopKeys.Count; i++)
             guard.That(
                 fitted.Drive.Stages.OfType<Loop>().Any(l => l.Key == input.LoopKeys[i]),
@@ -118,14 +117,17 @@ public static class SetupComparison
     private sealed class Comparer(SetupComparisonInput input, DriveTrain fitted, DriveOutput output, int aimGear)
     {
         private readonly double? _fittedCircumference = Circumference(output, input.Fitted.RoadWheels);
-        private readonly double _fittedFinal = FinalOf(fitted, input.LoopKeys);
+        private readonly double _fittedFinal = fitted.FinalRatio(input.LoopKeys);
+
+        public double? CadenceRpm { get; } =
+            input.Drive.Input.Kind == InputKind.Rider ? StartingAim.MiddleRpm(input.Drive.Input, input.Aim) : null;
 
         public SetupFigures FiguresOf(ComparedSetup setup)
         {
             DriveTrain train = new(input.Drive, setup.Loops);
             RollingResult? rolling = RollingOf(output, setup.RoadWheels);
             double? u = rolling?.CircumferenceMm;
-            double final = FinalOf(train, input.LoopKeys);
+            double final = train.FinalRatio(input.LoopKeys);
             double wheelChange = (u / _fittedCircumference) ?? 1;
             // Felt change: a larger wheel makes a gearing taller just as a smaller ratio does.
             double change = RatioChange.Percent(final, _fittedFinal * wheelChange);
@@ -139,6 +141,7 @@ public static class SetupComparison
             return new(
                 setup.Name,
                 final,
+                1 / final,
                 change,
                 RatioChange.Direction(change),
                 u,
@@ -163,7 +166,7 @@ public static class SetupComparison
                 shaft.LimitSpeedRpm / overall,
                 u is double a ? RoadSpeed.Kmh(shaft.LowSpeedRpm, overall, a) : null,
                 u is double b ? RoadSpeed.Kmh(shaft.LimitSpeedRpm, overall, b) : null,
-                u is double c && input.CadenceRpm is double cadence ? RoadSpeed.Kmh(cadence, overall, c) : null,
+                u is double c && CadenceRpm is double cadence ? RoadSpeed.Kmh(cadence, overall, c) : null,
                 pedalled && u is double d ? BicycleGear.Of(overall, d, shaft.CrankLengthMm) : null,
                 FeelsLikeFitted(overall, u)
             );
@@ -208,18 +211,6 @@ public static class SetupComparison
             RatioBandsResult own = RatioBands.Of(train, input.LoopKeys, setup.RoadWheels, aim, input.Gears);
             return own.Bands.Any(b => final >= b.FinalLow && final <= b.FinalHigh);
         }
-    }
-
-    private static double FinalOf(DriveTrain train, IReadOnlyList<string> loopKeys)
-    {
-        double product = 1;
-        foreach (string key in loopKeys)
-        {
-            LoopChoice choice = train.ChoiceOf(key);
-            Loop loop = train.Drive.Stages.OfType<Loop>().First(l => l.Key == key);
-            product *= Math.Abs(StageRatio.OfLoop(loop, choice.FrontSize, choice.RearSize));
-        }
-        return product;
     }
 
     private static RollingResult? RollingOf(DriveOutput output, IReadOnlyList<RoadWheelChoice> wheels) =>

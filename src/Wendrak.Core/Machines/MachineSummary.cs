@@ -3,6 +3,7 @@ using Wendrak.Core.Gearing;
 namespace Wendrak.Core.Machines;
 
 /// <summary>One loop of a machine at a glance.</summary>
+/// <param name="FrontOverRear">The ratio the bicycle way round.</param>
 /// <param name="LoopsBefore">Keys of the loops between the input and this one: it can be chosen together with these.</param>
 /// <param name="Search">The wheels worth trying around what is fitted, to start a search from.</param>
 public sealed record LoopSummary(
@@ -13,6 +14,7 @@ public sealed record LoopSummary(
     double FrontSize,
     double RearSize,
     double Ratio,
+    double FrontOverRear,
     int? Links,
     string DriveKey,
     IReadOnlyList<string> LoopsBefore,
@@ -55,6 +57,7 @@ public sealed record MachineSummary(
         foreach (Loop loop in train.Drive.Stages.OfType<Loop>())
         {
             LoopChoice choice = train.ChoiceOf(loop.Key);
+            double ratio = Math.Abs(StageRatio.Of(loop, choice));
             yield return new(
                 loop.Key,
                 loop.Name,
@@ -62,7 +65,8 @@ public sealed record MachineSummary(
                 loop.Standard,
                 choice.FrontSize,
                 choice.RearSize,
-                Math.Abs(StageRatio.OfLoop(loop, choice.FrontSize, choice.RearSize)),
+                ratio,
+                1 / ratio,
                 choice.Links,
                 train.Drive.Key,
                 [

@@ -1,28 +1,11 @@
 using CsCheck;
 using Wendrak.Core.Gearing;
+using static Wendrak.Core.Tests.Gearing.Searches;
 
 namespace Wendrak.Core.Tests.Gearing;
 
 public sealed class RatioSearchTests
 {
-    private static LoopSearch Range(double frontMin, double frontMax, double rearMin, double rearMax) =>
-        new("final", frontMin, frontMax, rearMin, rearMax, false, false, null, 112, null, []);
-
-    private static RatioSearchInput Search(AimTarget? aim, LoopSearch? search = null) =>
-        new(
-            Drives.Motorcycle(),
-            Drives.Pair(15, 45),
-            [],
-            [search ?? Range(13, 17, 40, 48)],
-            aim,
-            [],
-            RatioRanking.LeastWork,
-            []
-        );
-
-    private static string[] Pairs(IEnumerable<RatioCandidate> candidates) =>
-        [.. candidates.Select(c => FormattableString.Invariant($"{c.Loops[0].FrontSize}/{c.Loops[0].RearSize}"))];
-
     [Fact]
     public void Combinations_agree_with_the_check_row()
     {
@@ -81,129 +64,16 @@ public sealed class RatioSearchTests
     }
 
     [Fact]
-    public void Least_work_is_front_before_rear_before_both()
+    public void Shaft_speed_is_told_in_the_gear_that_meets_the_aim()
     {
-        RatioSearchResult result = RatioSearch.Run(Search(new CruiseSpeed(90, 5, 5020, 5330)));
-        Assert.Equal(result.Hits.Select(h => h.WorkMinutes).Order(), result.Hits.Select(h => h.WorkMinutes));
-        Assert.Equal((Moves.FrontOnly, 25), (result.Hits[0].Moves, result.Hits[0].WorkMinutes));
-        Assert.Equal(RankTerm.First, result.Hits[0].DecidedBy);
-        Assert.Equal(RankTerm.Minutes, result.Hits[1].DecidedBy);
-        Assert.True(result.UsesDefaultWork);
-    }
-
-    [Fact]
-    public void A_split_rear_sprocket_may_be_the_easy_one()
-    {
-        Drive drive = Drives.Motorcycle();
-        Stage[] stages = [.. drive.Stages.Select(s => s is Loop l ? l with { RearIsSplit = true } : s)];
-        RatioSearchInput input = Search(new CruiseSpeed(90, 5, 5020, 5330)) with
+        RatioSearchInput input = Search(new CruiseSpeed(90, 5, 5020, 5330), Range(16, 16, 40, 40)) with
         {
-            Drive = drive with { Stages = stages },
+            Drive = Drives.Motorcycle(interchangeable: true),
+            Gears = [4],
         };
-        Assert.Equal(Moves.RearOnly, RatioSearch.Run(input).Hits[0].Moves);
-    }
-
-    [Fact]
-    public void A_machine_s_own_work_figures_replace_the_defaults()
-    {
-        LoopSearch own = Range(13, 17, 40, 48) with { Work = new(90, 1, 20, 2, 95, 3) };
-        RatioSearchInput input = Search(new CruiseSpeed(90, 5, 5020, 5330), own) with
-        {
-            Stock = [Wheel(WheelSide.Rear, 43, 1, 40, true, "any")],
-        };
-        RatioSearchResult result = RatioSearch.Run(input);
-        Assert.Equal((Moves.RearOnly, 20, 2), (result.Hits[0].Moves, result.Hits[0].WorkMinutes, result.Hits[0].Money));
-        Assert.False(result.UsesDefaultWork);
-    }
-
-    [Theory]
-    [InlineData(RatioRanking.Closeness)]
-    [InlineData(RatioRanking.Wear)]
-    [InlineData(RatioRanking.Price)]
-    [InlineData(RatioRanking.LeastWork)]
-    public void Every_order_lists_the_same_hits_with_ranks_from_one(RatioRanking ranking)
-    {
-        RatioSearchResult result = RatioSearch.Run(Search(new FinalRatio(2.7, 3.1)) with { Ranking = ranking });
-        Assert.Equal(Enumerable.Range(1, result.HitCount), result.Hits.Select(h => h.Rank!.Value));
-        Assert.Equal(Pairs(RatioSearch.Run(Search(new FinalRatio(2.7, 3.1))).Hits).Order(), Pairs(result.Hits).Order());
-    }
-
-    [Fact]
-    public void Closest_first_sorts_by_distance_from_the_middle()
-    {
-        RatioSearchResult result = RatioSearch.Run(
-            Search(new FinalRatio(2.7, 3.1)) with
-            {
-                Ranking = RatioRanking.Closeness,
-            }
-        );
-        double[] off = [.. result.Hits.Select(h => Math.Round(Math.Abs(h.OffTargetPercent!.Value), 4))];
-        Assert.Equal(off.Order(), off);
-    }
-
-    [Fact]
-    public void Even_wear_puts_hunting_teeth_before_repeating_ones()
-    {
-        RatioSearchResult result = RatioSearch.Run(
-            Search(new FinalRatio(2.7, 3.1)) with
-            {
-                Ranking = RatioRanking.Wear,
-            }
-        );
-        HuntingResult first = result.Hits[0].Loops[0].Hunting!;
-        HuntingResult last = result.Hits[^1].Loops[0].Hunting!;
-        Assert.True(first.FrontHunts && first.RearHunts);
-        Assert.False(last.FrontHunts || last.RearHunts);
-    }
-
-    private static StockWheel Wheel(
-        WheelSide side,
-        double size,
-        int count,
-        double? price,
-        bool obtainable,
-        string mounting
-    ) => new("520", side, size, mounting, count, price, obtainable);
-
-    [Fact]
-    public void Stock_says_on_the_shelf_to_buy_other_mounting_or_not_obtainable()
-    {
-        Drive drive = Drives.Motorcycle();
-        Stage[] stages = [.. drive.Stages.Select(s => s is Loop l ? l with { RearMounting = "6-hole" } : s)];
-        RatioSearchInput input = Search(new FinalRatio(2.5, 3.2)) with
-        {
-            Drive = drive with { Stages = stages },
-            Stock =
-            [
-                Wheel(WheelSide.Rear, 43, 1, 40, true, "6-hole"),
-                Wheel(WheelSide.Rear, 44, 0, 47, true, "6-hole"),
-                Wheel(WheelSide.Rear, 42, 3, 20, true, "4-hole"),
-                Wheel(WheelSide.Rear, 41, 0, null, false, "6-hole"),
-                Wheel(WheelSide.Front, 43, 9, 1, true, "6-hole"),
-            ],
-        };
-        RatioSearchResult result = RatioSearch.Run(input);
-        Dictionary<string, RatioCandidate> by = result.Hits.ToDictionary(h => Pairs([h])[0]);
-        Assert.Equal(Availability.OnShelf, by["15/43"].Loops[0].Rear.Availability);
-        Assert.Equal((Availability.ToBuy, 47), (by["15/44"].Loops[0].Rear.Availability, by["15/44"].Money));
-        Assert.Equal(Availability.OtherMounting, by["15/42"].Loops[0].Rear.Availability);
-        Assert.Equal(Availability.NotObtainable, by["15/41"].Loops[0].Rear.Availability);
-        Assert.Equal(Availability.NotListed, by["15/46"].Loops[0].Rear.Availability);
-        Assert.Equal(Availability.Fitted, by["15/45"].Loops[0].Rear.Availability);
-        Assert.Null(by["15/46"].Money);
-        // What can't be had stands behind everything that can.
-        Assert.True(by["15/42"].Rank > by["16/44"].Rank);
-        Assert.Contains(result.Hits, h => h.DecidedBy == RankTerm.Obtainable);
-    }
-
-    [Fact]
-    public void The_shelf_alone_tries_what_lies_there_and_what_is_fitted()
-    {
-        RatioSearchInput input = Search(null, Range(13, 17, 40, 48) with { OnShelfOnly = true }) with
-        {
-            Stock = [Wheel(WheelSide.Front, 14, 1, 1, true, "x"), Wheel(WheelSide.Rear, 43, 0, 1, true, "x")],
-        };
-        Assert.Equal(["14/45", "15/45"], Pairs(RatioSearch.Run(input).Others).Order());
+        RatioCandidate fifth = RatioSearch.Run(input).Hits.Single(h => Pairs([h])[0] == "16/40");
+        Assert.Equal(["5"], fifth.BandGears);
+        Assert.InRange(fifth.AimShaftSpeedRpm!.Value, 5020, 5330);
     }
 
     [Fact]
@@ -291,109 +161,5 @@ public sealed class RatioSearchTests
         Assert.All(result.Others, o => Assert.Null(o.Loops[0].RipplePercent));
         RatioCandidate one = result.Others.Single(o => o.Loops[0] is { FrontSize: 75, RearSize: 224 });
         Assert.Equal(224 / 75.0 / 0.99, one.FinalRatio, 12);
-    }
-
-    private static RatioSearchInput TwoLoops(double low, double high, double? largest = null)
-    {
-        Drive drive = Drives.WithStages([Drives.Chain("first", "in", "jack"), Drives.Chain("final", "jack", "axle")]);
-        LoopSearch first = new("first", 12, 16, 30, 40, false, false, largest, null, null, []);
-        return new(
-            drive,
-            [new("first", 14, 36, null), new("final", 15, 45, null)],
-            [],
-            [first, Range(13, 17, 40, 48)],
-            new FinalRatio(low, high),
-            [],
-            RatioRanking.Closeness,
-            []
-        );
-    }
-
-    [Fact]
-    public void Two_loops_in_series_give_every_product_in_the_band()
-    {
-        RatioSearchResult result = RatioSearch.Run(TwoLoops(8.0, 8.05));
-        int expected = 0;
-        for (int a = 12; a <= 16; a++)
-        for (int b = 30; b <= 40; b++)
-        for (int c = 13; c <= 17; c++)
-        for (int d = 40; d <= 48; d++)
-            expected += (double)b / a * d / c is >= 8.0 and <= 8.05 ? 1 : 0;
-        Assert.Equal(expected, result.HitCount);
-        Assert.All(result.Hits, h => Assert.Equal(h.FinalRatio, h.Loops[0].Ratio * h.Loops[1].Ratio, 12));
-    }
-
-    [Fact]
-    public void No_loop_of_two_passes_its_largest_ratio() =>
-        Assert.All(RatioSearch.Run(TwoLoops(7, 9, 2.5)).Hits, h => Assert.True(h.Loops[0].Ratio <= 2.5));
-
-    [Fact]
-    public void A_wide_band_of_two_loops_lists_the_best_and_counts_all()
-    {
-        RatioSearchResult result = RatioSearch.Run(TwoLoops(5, 12));
-        Assert.Equal(RatioSearch.MostTwoLoopHits, result.Hits.Count);
-        Assert.True(result.HitCount > 2000);
-        double[] off = [.. result.Hits.Select(h => Math.Round(Math.Abs(h.OffTargetPercent!.Value), 4))];
-        Assert.Equal(off.Order(), off);
-    }
-
-    [Fact]
-    public void Two_loops_that_miss_the_band_name_the_nearest() =>
-        Assert.Equal(2, RatioSearch.Run(TwoLoops(30, 31)).Nearest.Count);
-
-    [Fact]
-    public void Loops_beside_each_other_cannot_be_chosen_together()
-    {
-        Drive drive = Drives.WithStages(
-            [Drives.Chain("a", "in", "left"), Drives.Chain("b", "in", "right")],
-            new DriveOutput("left", "left", true, null),
-            new DriveOutput("right", "right", true, null)
-        );
-        RatioSearchInput input = Search(null) with
-        {
-            Drive = drive,
-            Fitted = [new("a", 15, 45, null), new("b", 15, 45, null)],
-            Search = [Range(13, 17, 40, 48) with { LoopKey = "a" }, Range(13, 17, 40, 48) with { LoopKey = "b" }],
-        };
-        Refusals.Names("Search[1].LoopKey", () => RatioSearch.Run(input));
-    }
-
-    public static TheoryData<LoopSearch, string> Impossible =>
-        new()
-        {
-            { Range(0, 17, 40, 48), "Search[0].FrontMin" },
-            { Range(-4, 17, 40, 48), "Search[0].FrontMin" },
-            { Range(13, 1e9, 40, 48), "Search[0].FrontMax" },
-            { Range(17, 13, 40, 48), "Search[0].FrontMax" },
-            { Range(13, 17, 48, 40), "Search[0].RearMax" },
-            { Range(13, 17, double.NaN, 48), "Search[0].RearMin" },
-            { Range(13, 17, 40, double.PositiveInfinity), "Search[0].RearMax" },
-            { Range(5, 500, 5, 500), "Search[0].RearMax" },
-            { Range(13, 17, 40, 48) with { LoopKey = "nowhere" }, "Search[0].LoopKey" },
-            { Range(13, 17, 40, 48) with { Links = 0 }, "Search[0].Links" },
-            { Range(13, 17, 40, 48) with { LargestRatio = 0 }, "Search[0].LargestRatio" },
-            { Range(13, 17, 40, 48) with { Typed = [new(0, 45)] }, "Search[0].Typed[0].FrontSize" },
-            { Range(13, 17, 40, 48) with { Work = new(-1, 0, 0, 0, 0, 0) }, "Search[0].Work.FrontMinutes" },
-        };
-
-    [Theory, MemberData(nameof(Impossible))]
-    public void An_impossible_search_is_refused_at_its_field(LoopSearch search, string field) =>
-        Refusals.Names(field, () => RatioSearch.Run(Search(new FinalRatio(2, 3), search)));
-
-    [Fact]
-    public void A_search_without_a_loop_is_refused() =>
-        Refusals.Names("Search", () => RatioSearch.Run(Search(null) with { Search = [] }));
-
-    [Fact]
-    public void Shaft_speed_is_told_in_the_gear_that_meets_the_aim()
-    {
-        RatioSearchInput input = Search(new CruiseSpeed(90, 5, 5020, 5330), Range(16, 16, 40, 40)) with
-        {
-            Drive = Drives.Motorcycle(interchangeable: true),
-            Gears = [4],
-        };
-        RatioCandidate fifth = RatioSearch.Run(input).Hits.Single(h => Pairs([h])[0] == "16/40");
-        Assert.Equal(["5"], fifth.BandGears);
-        Assert.InRange(fifth.AimShaftSpeedRpm!.Value, 5020, 5330);
     }
 }

@@ -18,8 +18,7 @@ public sealed class SetupComparisonTests
             Setup("as fitted", 15, 45),
             others,
             new CruiseSpeed(90, 5, 5020, 5330),
-            [],
-            null
+            []
         );
 
     [Fact]
@@ -77,9 +76,13 @@ public sealed class SetupComparisonTests
         {
             Input = new("in", InputKind.Rider, 50, 100, 170),
         };
-        SetupComparisonInput input = new(drive, ["final"], Setup("as fitted", 44, 20), [], null, [], 80);
-        GearFigures gear = SetupComparison.Compare(input).Setups[0].Gears[0];
-        Assert.Equal(gear.Bicycle!.DevelopmentM * 80 * 60 / 1000, gear.SpeedAtCadenceKmh!.Value, 9);
+        SetupComparisonInput input = new(drive, ["final"], Setup("as fitted", 44, 20), [], null, []);
+        SetupComparisonResult result = SetupComparison.Compare(input);
+        Assert.Equal(75, result.CadenceRpm); // the middle of 50 to 100
+        GearFigures gear = result.Setups[0].Gears[0];
+        Assert.Equal(gear.Bicycle!.DevelopmentM * 75 * 60 / 1000, gear.SpeedAtCadenceKmh!.Value, 9);
+        Assert.Equal(44 / 20.0, result.Setups[0].FrontOverRear, 12);
+        Assert.Equal(85, SetupComparison.Compare(input with { Aim = new SpeedAtCadence(20, 0, 80, 90) }).CadenceRpm);
         Assert.NotNull(gear.Bicycle.GainRatio);
         Assert.Contains(SetupComparison.Compare(input).Setups[0].Workings, w => w.Title == "Gain ratio");
     }
@@ -93,7 +96,7 @@ public sealed class SetupComparisonTests
             new DriveOutput("front wheel", "b", true, null)
         );
         LoopChoice[] loops = [new("final", 15, 45, null), new("other", 10, 20, null)];
-        SetupComparisonInput input = new(drive, ["final", "other"], new("as fitted", loops, []), [], null, [], null);
+        SetupComparisonInput input = new(drive, ["final", "other"], new("as fitted", loops, []), [], null, []);
         Assert.Equal(3, SetupComparison.Compare(input).Setups[0].FinalRatio);
     }
 

@@ -1,9 +1,9 @@
 import { Button } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
-import { type Aim, addAim } from '../api/client'
+import { type Aim, addAim, startAim } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
-import { useBench, type Workbench } from '../machine/useWorkbench'
+import { startingAim, useBench, type Workbench } from '../machine/useWorkbench'
 import work from '../machine/work.module.css'
 import { Panel } from '../shell/Panel'
 import { Sentence } from '../shell/Sentence'
@@ -14,9 +14,9 @@ import { DrivePanel } from './DrivePanel'
 /** Station 1: what the gearing must achieve, what it is worth, and what was tried. */
 export default function AimView() {
   const bench = useBench()
-  const add = useChange(addAim)
+  const add = useChange(async () => addAim(await newAim(bench)))
   const onAdd = () =>
-    add.mutate(newAim(bench), {
+    add.mutate(undefined, {
       onSuccess: (aim) => bench.set({ aim: String(aim.id), band: null }),
       onError: (error) => notifications.show({ color: 'red', message: sentenceOf(error) }),
     })
@@ -51,20 +51,15 @@ export default function AimView() {
 }
 
 /** Begins around what is fitted, so that it is met until the person says otherwise. */
-function newAim(bench: Workbench): Aim {
-  const around = 0.03
-  const ratio = bench.comparison.data?.setups[0]?.finalRatio ?? 3
-  const round = (value: number) => Number(value.toPrecision(3))
-  return {
-    id: 0,
-    version: 0,
-    machineId: bench.card.machine.id,
-    name: `Aim ${bench.aims.length + 1}`,
-    driveKey: bench.drive.key,
-    target: { kind: 'finalRatio', low: round(ratio * (1 - around)), high: round(ratio * (1 + around)) },
-    conditions: { surface: null, weather: null, load: null },
-    wishes: { littleUpkeep: 0, quiet: 0, range: 0, carryingLoads: 0, response: 0, lowCost: 0 },
-    note: null,
-    outcomes: [],
-  }
-}
+const newAim = async (bench: Workbench): Promise<Aim> => ({
+  id: 0,
+  version: 0,
+  machineId: bench.card.machine.id,
+  name: `Aim ${bench.aims.length + 1}`,
+  driveKey: bench.drive.key,
+  target: await startAim(startingAim(bench, 'finalRatio')),
+  conditions: { surface: null, weather: null, load: null },
+  wishes: { littleUpkeep: 0, quiet: 0, range: 0, carryingLoads: 0, response: 0, lowCost: 0 },
+  note: null,
+  outcomes: [],
+})

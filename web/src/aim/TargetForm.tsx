@@ -1,8 +1,9 @@
 import { Group, Select } from '@mantine/core'
-import type { AimTarget, SetupFigures } from '../api/client'
+import { useMutation } from '@tanstack/react-query'
+import { type AimTarget, startAim } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { TARGET_WORDS, type TargetKind } from '../machine/targets'
-import type { Workbench } from '../machine/useWorkbench'
+import { startingAim, type Workbench } from '../machine/useWorkbench'
 import { gearName } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import type { Quantity } from '../quantities/units'
@@ -52,6 +53,7 @@ const HAS_GEAR = new Set<TargetKind>([
   'overallRatio',
 ])
 const ANY_GEAR = 'any'
+const MATCH_TOLERANCE_PERCENT = 2
 
 /** The target in the person's own terms; each kind asks only for what it needs. */
 export function TargetForm({ bench, target, onChange, error }: Props) {
@@ -59,6 +61,11 @@ export function TargetForm({ bench, target, onChange, error }: Props) {
   const values = target as unknown as Record<string, number | null> // fields differ by kind; FIELDS names them
   const issue = (key: string) => issueFor(error, `target.${key}`) ?? issueFor(error, `aim.${key}`)
   const named = FIELDS[target.kind].some((f) => issue(f.key)) || issue('gearIndex')
+  const start = useMutation({ mutationFn: startAim })
+  const begin = (kind: TargetKind) =>
+    kind === 'matchSetup'
+      ? onChange(matching(bench, bench.card.fitted.id, MATCH_TOLERANCE_PERCENT))
+      : start.mutate(startingAim(bench, kind), { onSuccess: onChange })
   return (
     <>
       <Group align="start" mt="sm" gap="sm">
@@ -67,7 +74,8 @@ export function TargetForm({ bench, target, onChange, error }: Props) {
           w={210}
           data={kinds}
           value={target.kind}
-          onChange={(kind) => onChange(startOf(kind as TargetKind, bench))}
+          disabled={start.isPending}
+          onChange={(kind) => begin(kind as TargetKind)}
         />
         {target.kind === 'matchSetup' && (
           <Select
@@ -107,6 +115,11 @@ export function TargetForm({ bench, target, onChange, error }: Props) {
           />
         )}
       </Group>
+      {start.error && (
+        <p role="alert" style={{ color: 'var(--stop)' }}>
+          {sentenceOf(start.error)}
+        </p>
+      )}
       {Boolean(error) && !named && (
         <p role="alert" style={{ color: 'var(--stop)' }}>
           {sentenceOf(error)}
@@ -136,49 +149,5 @@ function matching(bench: Workbench, setupId: number, tolerancePercent: number): 
     loops: setup.loops,
     roadWheels: setup.roadWheels,
     tolerancePercent,
-  }
-}
-
-/** Starts from what the fitted wheels do in the last gear, so that the first band shown is near the truth. */
-function startOf(kind: TargetKind, bench: Workbench): AimTarget {
-  const figures: SetupFigures | undefined = bench.comparison.data?.setups[0]
-  const top = figures?.gears.at(-1)
-  const gearIndex = bench.gears.length - 1
-  const round = (value: number) => Number(value.toPrecision(2))
-  const three = (value: number) => Number(value.toPrecision(3))
-  const { lowSpeedRpm, limitSpeedRpm } = bench.drive.input
-  const middle = (lowSpeedRpm + limitSpeedRpm) / 2
-  const speedKmh = round(((top?.speedLowKmh ?? 10) + (top?.speedHighKmh ?? 30)) / 2)
-  const range = { low: round(middle * 0.95), high: round(middle * 1.05) }
-  switch (kind) {
-    case 'cruiseSpeed':
-      return { kind, speedKmh, gearIndex, shaftSpeedLowRpm: range.low, shaftSpeedHighRpm: range.high }
-    case 'topSpeed':
-      return { kind, speedKmh: round(top?.speedHighKmh ?? 30), gearIndex, tolerancePercent: 4 }
-    case 'speedAtCadence':
-      return { kind, speedKmh, gearIndex, cadenceLowRpm: range.low, cadenceHighRpm: range.high }
-    case 'outputSpeed':
-      return {
-        kind,
-        outputSpeedRpm: round(((top?.outputLowRpm ?? 50) + (top?.outputHighRpm ?? 50)) / 2),
-        gearIndex,
-        shaftSpeedLowRpm: range.low,
-        shaftSpeedHighRpm: range.high,
-      }
-    case 'overallRatio':
-      return {
-        kind,
-        low: three((top?.overallRatio ?? 5) * 0.97),
-        high: three((top?.overallRatio ?? 5) * 1.03),
-        gearIndex,
-      }
-    case 'finalRatio':
-      return {
-        kind,
-        low: three((figures?.finalRatio ?? 3) * 0.97),
-        high: three((figures?.finalRatio ?? 3) * 1.03),
-      }
-    case 'matchSetup':
-      return matching(bench, bench.card.fitted.id, 2)
   }
 }

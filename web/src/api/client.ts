@@ -25,6 +25,7 @@ export type Conditions = Schemas['Conditions']
 export type Wishes = Schemas['Wishes']
 export type StockItem = Schemas['StockItem']
 export type Change = Schemas['Change']
+export type StartingWheels = Schemas['StartingWheels']
 export type Designations = Schemas['Designations']
 export type Working = Schemas['Working']
 export type InputIssue = Schemas['InputIssue']
@@ -46,6 +47,7 @@ export type DriveFinding = Schemas['DriveFinding']
 export type RollingResult = Schemas['RollingResult']
 export type NearestAimInput = Schemas['NearestAimInput']
 export type NearestAimResult = Schemas['NearestAimResult']
+export type StartingAimInput = Schemas['StartingAimInput']
 export type NewTrial = Schemas['NewTrial']
 
 /** An input was refused: every wrong field with the bound it broke. */
@@ -116,6 +118,8 @@ export const readRoadWheel = (body: RoadWheel, s: Signal = {}) =>
   answered(client.POST('/api/ratio/road-wheel', { body, ...s }))
 export const findNearestAim = (body: NearestAimInput, s: Signal = {}) =>
   answered(client.POST('/api/ratio/nearest-aim', { body, ...s }))
+
+export const startAim = (body: StartingAimInput) => answered(client.POST('/api/ratio/starting-aim', { body }))
 
 export const listMachines = () => answered(client.GET('/api/machines'))
 export const findMachine = (id: number) =>

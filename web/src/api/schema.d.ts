@@ -116,6 +116,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ratio/starting-aim": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startAim"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines": {
         parameters: {
             query?: never;
@@ -637,12 +653,14 @@ export interface components {
         CopyName: {
             name: string;
         };
-        /** @description What a designation may be, for the choice beside a field. */
+        /** @description What a designation may be, for the choice beside a field, and what a new loop or work plan starts with. */
         Designations: {
             chains: string[];
             toothedBelts: string[];
             vBelts: string[];
             hubGears: components["schemas"]["HubGearPattern"][];
+            startingWheels: components["schemas"]["StartingWheels"][];
+            defaultWork: components["schemas"]["WorkCosts"];
         };
         /**
          * @description Everything from motor shaft or pedals to what is driven: a tree with one input. A shaft may feed several
@@ -936,6 +954,11 @@ export interface components {
             rearSize: number;
             /** Format: double */
             ratio: number;
+            /**
+             * Format: double
+             * @description The ratio the bicycle way round.
+             */
+            frontOverRear: number;
             /** Format: int32 */
             links: null | number;
             driveKey: string;
@@ -1324,22 +1347,27 @@ export interface components {
             aim: null | components["schemas"]["AimTarget"];
             /** @description Gears that count for the aim; empty for all. */
             gears: number[];
-            /**
-             * Format: double
-             * @description Pedalling speed for the speed per gear; null where nobody pedals.
-             */
-            cadenceRpm: null | number;
         };
         SetupComparisonResult: {
             /** @description As fitted first, then the others in the order given. */
             setups: components["schemas"]["SetupFigures"][];
             aimGearLabel: string;
+            /**
+             * Format: double
+             * @description Pedalling speed of the speeds per gear; null where nobody pedals.
+             */
+            cadenceRpm: null | number;
         };
         /** @description All figures of one setup. */
         SetupFigures: {
             name: string;
             /** Format: double */
             finalRatio: number;
+            /**
+             * Format: double
+             * @description The final ratio the bicycle way round.
+             */
+            frontOverRear: number;
             /** Format: double */
             changePercent: number;
             direction: components["schemas"]["RatioDirection"];
@@ -1534,6 +1562,31 @@ export interface components {
             drivingShaft: string;
             /** @description Name of the shaft power leaves on; every shaft is driven by one stage only. */
             drivenShaft: string;
+        };
+        /** @description A drive as fitted, to begin an aim from. */
+        StartingAimInput: {
+            drive: components["schemas"]["Drive"];
+            loops: components["schemas"]["LoopChoice"][];
+            roadWheels: components["schemas"]["RoadWheelChoice"][];
+            /** @description Loops whose product is the final ratio. */
+            loopKeys: string[];
+            kind: components["schemas"]["StartingAimKind"];
+        };
+        /**
+         * @description The kinds of aim that start from figures; matching another setup starts from that setup.
+         * @enum {unknown}
+         */
+        StartingAimKind: "cruiseSpeed" | "topSpeed" | "speedAtCadence" | "outputSpeed" | "overallRatio" | "finalRatio";
+        /** @description Wheels that a new loop starts with until the owner gives the right ones. */
+        StartingWheels: {
+            medium: components["schemas"]["LoopMedium"];
+            /**
+             * Format: double
+             * @description Teeth, or datum diameter in mm for friction belts.
+             */
+            frontSize: number;
+            /** Format: double */
+            rearSize: number;
         };
         /** @description A wheel in the workshop's lists. */
         StockItem: {
@@ -1861,6 +1914,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["NearestAimResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    startAim: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartingAimInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AimTarget"];
                 };
             };
             /** @description Bad Request */

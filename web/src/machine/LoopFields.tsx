@@ -7,7 +7,7 @@ import type { FieldsProps } from './PairFields'
 import { isToothed, MEDIUM_WORDS, sizeUnit } from './words'
 
 interface Props extends FieldsProps<'loop'> {
-  choice: LoopChoice | undefined
+  choice: LoopChoice
   choiceAt: string
   onChoice: (choice: LoopChoice) => void
 }
@@ -15,9 +15,8 @@ interface Props extends FieldsProps<'loop'> {
 const MEDIA = Object.entries(MEDIUM_WORDS).map(([value, label]) => ({ value, label }))
 
 /** A loop: what runs on it, the wheels as fitted, what fits it. */
-export function LoopFields({ stage, at, choice: given, choiceAt, error, onChange, onChoice }: Props) {
+export function LoopFields({ stage, at, choice, choiceAt, error, onChange, onChoice }: Props) {
   const known = useDesignations().data
-  const choice = given ?? { loopKey: stage.key, frontSize: 15, rearSize: 45, links: null }
   const toothed = isToothed(stage.medium)
   const unit = sizeUnit(stage.medium)
   const standards = {
@@ -49,6 +48,10 @@ export function LoopFields({ stage, at, choice: given, choiceAt, error, onChange
             slipFraction: isToothed(medium) ? 0 : stage.slipFraction,
             course: isToothed(medium) ? 'open' : stage.course,
           })
+          // Teeth are no diameters, and a sprocket no pulley: the wheels begin anew.
+          const start = known?.startingWheels.find((w) => w.medium === medium)
+          if (start && medium !== stage.medium)
+            onChoice({ ...choice, frontSize: start.frontSize, rearSize: start.rearSize, links: null })
         }}
       />
       {standards ? (

@@ -6,9 +6,10 @@ import {
   type LoopChoice,
   type MachineCard,
   type MachineSave,
+  type StartingWheels,
 } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
-import { useChange } from '../api/queries'
+import { useChange, useDesignations } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
 import { ConflictDialog } from '../shell/ConflictDialog'
 import { DriveForm } from './DriveForm'
@@ -23,12 +24,13 @@ const KINDS = Object.entries(KIND_WORDS).map(([value, label]) => ({ value, label
 export default function MachineEditor({ card, onClose }: { card: MachineCard; onClose: () => void }) {
   const [machine, setMachine] = useState(card.machine)
   const [fitted, setFitted] = useState<LoopChoice[]>(card.fitted.loops)
+  const wheels = wheelsOf(machine.drives, fitted, useDesignations().data?.startingWheels ?? [])
   const save = useChange(changeMachine)
   const conflict = save.error instanceof ConflictError ? save.error : null
   const { error } = save
   const body: MachineSave = {
     machine,
-    fitted: wheelsOf(machine.drives, fitted),
+    fitted: wheels,
     fittedVersion: card.fitted.version,
   }
   const store = (value: MachineSave) => save.mutate(value, { onSuccess: onClose })
@@ -86,8 +88,8 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
             drive={drive}
             others={machine.drives.filter((d) => d !== drive)}
             at={`drives[${i}]`}
-            fitted={fitted}
-            fittedAt={(key) => `loops[${body.fitted.findIndex((c) => c.loopKey === key)}]`}
+            fitted={wheels}
+            fittedAt={(key) => `loops[${wheels.findIndex((c) => c.loopKey === key)}]`}
             error={error}
             onChange={(next) => setDrive(i, next)}
             onFitted={(choice) => setFitted([...fitted.filter((c) => c.loopKey !== choice.loopKey), choice])}
@@ -140,8 +142,12 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
   )
 }
 
-/** Wheels for every loop there is now; those of removed loops fall away. */
-function wheelsOf(drives: MachineCard['machine']['drives'], fitted: LoopChoice[]): LoopChoice[] {
+/** Wheels for every loop there is now; those of removed loops fall away, a new loop begins with the core's. */
+function wheelsOf(
+  drives: MachineCard['machine']['drives'],
+  fitted: LoopChoice[],
+  starting: StartingWheels[],
+): LoopChoice[] {
   return drives
     .flatMap((d) => d.stages)
     .filter((s) => s.kind === 'loop')
@@ -149,8 +155,8 @@ function wheelsOf(drives: MachineCard['machine']['drives'], fitted: LoopChoice[]
       (s) =>
         fitted.find((c) => c.loopKey === s.key) ?? {
           loopKey: s.key,
-          frontSize: 15,
-          rearSize: 45,
+          frontSize: starting.find((w) => w.medium === s.medium)?.frontSize ?? 0,
+          rearSize: starting.find((w) => w.medium === s.medium)?.rearSize ?? 0,
           links: null,
         },
     )

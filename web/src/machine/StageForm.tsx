@@ -71,15 +71,17 @@ function KindFields({ stage, at, choice, choiceAt, error, onChange, onChoice }: 
       return <HubGearFields stage={stage} at={at} error={error} onChange={onChange} />
     case 'loop':
       return (
-        <LoopFields
-          stage={stage}
-          at={at}
-          choice={choice}
-          choiceAt={choiceAt}
-          error={error}
-          onChange={onChange}
-          onChoice={onChoice}
-        />
+        choice && (
+          <LoopFields
+            stage={stage}
+            at={at}
+            choice={choice}
+            choiceAt={choiceAt}
+            error={error}
+            onChange={onChange}
+            onChoice={onChoice}
+          />
+        )
       )
   }
 }

@@ -1,18 +1,11 @@
 import { Switch } from '@mantine/core'
 import type { Machine } from '../api/client'
 import { issueFor } from '../api/issues'
+import { useDesignations } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
 import classes from './MachineEditor.module.css'
 
 type Work = NonNullable<Machine['work']>
-const START: Work = {
-  frontMinutes: 25,
-  frontMoney: 0,
-  rearMinutes: 60,
-  rearMoney: 0,
-  bothMinutes: 75,
-  bothMoney: 0,
-}
 const FIELDS: [keyof Work, string, string][] = [
   ['frontMinutes', 'Front only', 'min'],
   ['rearMinutes', 'Rear only', 'min'],
@@ -32,13 +25,15 @@ export function WorkForm({
   error: unknown
   onChange: (work: Work | null) => void
 }) {
+  const known = useDesignations().data
   return (
     <fieldset className={classes.drive}>
       <legend>Work of changing wheels</legend>
       <Switch
         label="Own figures for this machine (otherwise defaults: front less than rear less than both)"
         checked={work !== null}
-        onChange={(event) => onChange(event.currentTarget.checked ? START : null)}
+        disabled={known === undefined}
+        onChange={(event) => onChange(event.currentTarget.checked ? (known?.defaultWork ?? null) : null)}
       />
       {work && (
         <div className={classes.row}>

@@ -12,6 +12,7 @@ import {
   type Setup,
   type SetupComparisonInput,
   type SetupComparisonResult,
+  type StartingAimInput,
 } from '../api/client'
 import { type Computed, useComputed } from '../api/queries'
 import { useAddress } from './useAddress'
@@ -42,7 +43,6 @@ export interface Workbench {
   isDragged: boolean
   shown: Shown
   comparison: Computed<SetupComparisonResult>
-  cadenceRpm: number | undefined
   set: (changes: Partial<Record<WorkbenchParam, string | null>>) => void
   pick: (choices: Pick<LoopChoice, 'loopKey' | 'frontSize' | 'rearSize'>[]) => void
 }
@@ -64,12 +64,7 @@ export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): W
   const band = parseBand(params.get('band'))
   const aimOfDrive = aim && aim.driveKey === drive.key ? aim : undefined
   const target: AimTarget | undefined = band ? { kind: 'finalRatio', ...band } : aimOfDrive?.target
-  const cadenceRpm = cadenceOf(drive, target)
-  const comparison = useComputed(
-    'compare',
-    comparisonInput(card, drive, loops, shown, target, cadenceRpm),
-    compareSetups,
-  )
+  const comparison = useComputed('compare', comparisonInput(card, drive, loops, shown, target), compareSetups)
   return {
     card,
     setups,
@@ -83,7 +78,6 @@ export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): W
     isDragged: band !== undefined,
     shown,
     comparison,
-    cadenceRpm,
     set,
     pick: (choices) =>
       set({ pick: choices.map((c) => `${c.loopKey}~${c.frontSize}~${c.rearSize}`).join('!'), setup: null }),
@@ -139,13 +133,6 @@ function parseBand(param: string | null): { low: number; high: number } | undefi
   return low && high && low <= high ? { low, high } : undefined
 }
 
-/** Pedalling speed that figures per gear are told at: the middle of the aim's, else of what the rider can do. */
-function cadenceOf(drive: Drive, target: AimTarget | undefined): number | undefined {
-  if (drive.input.kind !== 'rider') return undefined
-  if (target?.kind === 'speedAtCadence') return (target.cadenceLowRpm + target.cadenceHighRpm) / 2
-  return (drive.input.lowSpeedRpm + drive.input.limitSpeedRpm) / 2
-}
-
 export function comparisonInput(
   card: MachineCard,
   drive: Drive,
@@ -154,7 +141,6 @@ export function comparisonInput(
     | Pick<Shown, 'name' | 'loops' | 'roadWheels' | 'isFitted'>
     | Pick<Shown, 'name' | 'loops' | 'roadWheels' | 'isFitted'>[],
   target: AimTarget | undefined,
-  cadenceRpm: number | undefined,
 ): SetupComparisonInput {
   const { fitted } = card
   const others = (Array.isArray(shown) ? shown : [shown]).filter((s) => !s.isFitted)
@@ -175,6 +161,14 @@ export function comparisonInput(
     others: others.map(({ name, loops, roadWheels }) => ({ name, loops, roadWheels })),
     aim: target ?? null,
     gears: [],
-    cadenceRpm: cadenceRpm ?? null,
   }
 }
+
+/** A first target of a kind is the core's to say, from what is fitted. */
+export const startingAim = (bench: Workbench, kind: StartingAimInput['kind']): StartingAimInput => ({
+  drive: bench.drive,
+  loops: bench.card.fitted.loops,
+  roadWheels: bench.card.fitted.roadWheels,
+  loopKeys: bench.loops.map((l) => l.loopKey),
+  kind,
+})

@@ -115,10 +115,7 @@ function Figures({
         return gain ? fixed(gain, 2) : null
       },
     ],
-    [
-      'front over rear',
-      (s) => (bench.drive.input.kind === 'rider' ? fixed(1 / s.finalRatio, 3) : null), // the bicycle way round
-    ],
+    ['front over rear', (s) => (bench.drive.input.kind === 'rider' ? fixed(s.frontOverRear, 3) : null)],
     [
       'way per wheel turn',
       (s) => (s.circumferenceMm === null ? null : units.show('length', s.circumferenceMm)),

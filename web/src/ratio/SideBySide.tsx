@@ -26,7 +26,6 @@ export default function SideBySide({ bench, onClose }: { bench: Workbench; onClo
       bench.loops,
       chosen.map((s) => ({ name: s.name, loops: s.loops, roadWheels: s.roadWheels, isFitted: false })),
       bench.target,
-      bench.cadenceRpm,
     ),
     compareSetups,
   )

@@ -45,7 +45,7 @@ export function MachineCardView({ card }: { card: MachineCard }) {
           <span className={classes.ratio}>
             <b className="num">{figure(loop.ratio)}</b>
             {machine.drives[0]?.input.kind === 'rider' && (
-              <span className="cap">front over rear {figure(loop.frontSize / loop.rearSize)}</span>
+              <span className="cap">front over rear {figure(loop.frontOverRear)}</span>
             )}
           </span>
         </div>
