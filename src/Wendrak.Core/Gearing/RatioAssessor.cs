@@ -4,7 +4,7 @@ namespace Wendrak.Core.Gearing;
 internal sealed class RatioAssessor
 {
     private readonly LoopCandidates[] _loops;
-    private readonly double[] _fixedByGear;
+    private readonly double[] _rest;
     private readonly BandSpan[] _bands;
     private readonly Dictionary<ulong, string[]> _labelsOfBands = [];
     private readonly double? _shaftSpeedPerOverall;
@@ -14,7 +14,7 @@ internal sealed class RatioAssessor
     public RatioBandsResult? Bands { get; }
     public DriveGear AimGear { get; }
     public double FittedRatio { get; }
-    public IReadOnlyList<string> GearLabels { get; }
+    public IReadOnlyList<SearchedGear> Gears { get; }
 
     /// <summary>Bands of final ratio with overlaps joined, lowest first.</summary>
     public IReadOnlyList<(double Low, double High)> MergedBands { get; }
@@ -36,8 +36,11 @@ internal sealed class RatioAssessor
             )),
         ];
         AimGear = train.Gears[Bands?.AimGearIndex ?? train.Gears.Count - 1];
-        GearLabels = [.. train.Gears.Select(g => g.Label)];
-        _fixedByGear = [.. train.Gears.Select(g => Math.Abs(train.Reduction(output.Shaft, g, keys)))];
+        Gears =
+        [
+            .. train.Gears.Select(g => new SearchedGear(g.Label, Math.Abs(train.Reduction(output.Shaft, g, keys)))),
+        ];
+        _rest = [.. Gears.Select(g => g.RestReduction)];
         FittedRatio = train.FinalRatio(keys);
         _shaftSpeedPerOverall = SpeedPerOverall(input.Aim, output, input.RoadWheels);
         _input = train.Drive.Input;
@@ -50,9 +53,7 @@ internal sealed class RatioAssessor
     public RatioCandidate Assess(LoopPick[] picks, double ratio)
     {
         double change = RatioChange.Percent(ratio, FittedRatio);
-        double[] overalls = new double[_fixedByGear.Length];
-        for (int g = 0; g < overalls.Length; g++)
-            overalls[g] = ratio * _fixedByGear[g];
+        double overall = ratio * _rest[AimGear.Index];
         (ulong met, int spokenGear, double? offTarget) = Place(ratio);
         (Moves moves, double minutes, double? money) = Effort(picks);
         return new(
@@ -60,12 +61,11 @@ internal sealed class RatioAssessor
             ratio,
             change,
             RatioChange.Direction(change),
-            overalls[AimGear.Index],
-            overalls,
-            _shaftSpeedPerOverall * overalls[spokenGear],
-            _input.LimitSpeedRpm / overalls[AimGear.Index],
+            overall,
+            _shaftSpeedPerOverall * ratio * _rest[spokenGear],
+            _input.LimitSpeedRpm / overall,
             _input.Kind == InputKind.Rider && _circumferenceMm is double u
-                ? BicycleGear.Of(overalls[AimGear.Index], u, _input.CrankLengthMm)
+                ? BicycleGear.Of(overall, u, _input.CrankLengthMm)
                 : null,
             BandGears(met),
             offTarget,

@@ -155,7 +155,7 @@ public static class RatioSearch
             others,
             nearest,
             assessor.FittedRatio,
-            assessor.GearLabels,
+            assessor.Gears,
             assessor.AimGear.Label,
             input.Search.Any(s => s.Work is null),
             assessor.Bands?.Workings ?? []

@@ -76,7 +76,6 @@ public enum RankTerm
 /// <param name="FinalRatio">Product of the chosen loops' ratios.</param>
 /// <param name="ChangePercent">Against as fitted; positive is shorter.</param>
 /// <param name="OverallRatio">In the aim's gear, or the last gear without an aim.</param>
-/// <param name="OverallRatios">In every gear, first gear first.</param>
 /// <param name="AimShaftSpeedRpm">
 /// Shaft speed at the aim, in the aim's gear or else in the first gear that meets it; null where the aim names no speed.
 /// </param>
@@ -93,7 +92,6 @@ public sealed record RatioCandidate(
     double ChangePercent,
     RatioDirection Direction,
     double OverallRatio,
-    IReadOnlyList<double> OverallRatios,
     double? AimShaftSpeedRpm,
     double OutputAtLimitRpm,
     BicycleGearFigures? Bicycle,
@@ -114,13 +112,17 @@ public sealed record RatioCandidate(
     public RankTerm? DecidedBy { get; internal set; } = DecidedBy;
 }
 
+/// <summary>One gear of the drive that is searched.</summary>
+/// <param name="RestReduction">All stages that stay: a pair's overall ratio in this gear is its final ratio times this.</param>
+public sealed record SearchedGear(string Label, double RestReduction);
+
 /// <summary>The answer to a search.</summary>
 /// <param name="Hits">In a band and within every limit, best first. Two loops: the first <see cref="RatioSearch.MostTwoLoopHits"/>.</param>
 /// <param name="HitCount">How many there are, also beyond those listed.</param>
 /// <param name="Others">The other pairs that were tried, for the scale; empty for two loops.</param>
 /// <param name="Nearest">The nearest two outside the band when nothing hits it.</param>
 /// <param name="FittedRatio">Final ratio of the wheels on the machine.</param>
-/// <param name="GearLabels">Every gear of the drive, in the order of <see cref="RatioCandidate.OverallRatios"/>.</param>
+/// <param name="Gears">Every gear of the drive, first gear first.</param>
 /// <param name="AimGearLabel">Gear that <see cref="RatioCandidate.OverallRatio"/> is for.</param>
 /// <param name="UsesDefaultWork">True when the work figures are the defaults.</param>
 public sealed record RatioSearchResult(
@@ -130,7 +132,7 @@ public sealed record RatioSearchResult(
     IReadOnlyList<RatioCandidate> Others,
     IReadOnlyList<RatioCandidate> Nearest,
     double FittedRatio,
-    IReadOnlyList<string> GearLabels,
+    IReadOnlyList<SearchedGear> Gears,
     string AimGearLabel,
     bool UsesDefaultWork,
     IReadOnlyList<Working> Workings

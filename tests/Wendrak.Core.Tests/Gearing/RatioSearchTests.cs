@@ -59,8 +59,9 @@ public sealed class RatioSearchTests
         Assert.Equal(["6"], hit.BandGears);
         Assert.Equal(SpeedRipple.Percent(15), hit.Loops[0].RipplePercent);
         Assert.Equal(Hunting.Of(15, 43, 112), hit.Loops[0].Hunting);
-        Assert.Equal(6, hit.OverallRatios.Count);
-        Assert.Equal(hit.OverallRatio, hit.OverallRatios[5]);
+        Assert.Equal(["1", "2", "3", "4", "5", "6"], result.Gears.Select(g => g.Label));
+        Assert.Equal(hit.OverallRatio, hit.FinalRatio * result.Gears[5].RestReduction);
+        Published.Agrees(7.1739, result.Gears[0].RestReduction, 0.0001, "76/28 · 2.643 by hand");
     }
 
     [Fact]

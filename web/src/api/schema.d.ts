@@ -1178,8 +1178,6 @@ export interface components {
              * @description In the aim's gear, or the last gear without an aim.
              */
             overallRatio: number;
-            /** @description In every gear, first gear first. */
-            overallRatios: number[];
             /**
              * Format: double
              * @description Shaft speed at the aim, in the aim's gear or else in the first gear that meets it; null where the aim names no speed.
@@ -1256,8 +1254,8 @@ export interface components {
              * @description Final ratio of the wheels on the machine.
              */
             fittedRatio: number;
-            /** @description Every gear of the drive, in the order of IReadOnlyList&lt;double&gt; RatioCandidate.OverallRatios. */
-            gearLabels: string[];
+            /** @description Every gear of the drive, first gear first. */
+            gears: components["schemas"]["SearchedGear"][];
             /** @description Gear that double RatioCandidate.OverallRatio is for. */
             aimGearLabel: string;
             /** @description True when the work figures are the defaults. */
@@ -1309,6 +1307,15 @@ export interface components {
             reading: null | components["schemas"]["SizeReading"];
             isMeasured: boolean;
             working: components["schemas"]["Working"];
+        };
+        /** @description One gear of the drive that is searched. */
+        SearchedGear: {
+            label: string;
+            /**
+             * Format: double
+             * @description All stages that stay: a pair's overall ratio in this gear is its final ratio times this.
+             */
+            restReduction: number;
         };
         /** @description One complete choice of parts for a machine's drives. */
         Setup: {

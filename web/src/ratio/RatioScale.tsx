@@ -214,11 +214,16 @@ function Bands({
 /** A row per front wheel, or per gear, or one row where two loops are chosen together. */
 function layOut(bench: Workbench, search: SearchState, mode: ScaleMode): { points: Point[]; rows: string[] } {
   if (mode === 'overall') {
-    const labels = search.answer.data?.gearLabels ?? []
+    const gears = search.answer.data?.gears ?? []
     return {
-      rows: labels.map(gearName),
+      rows: gears.map((g) => gearName(g.label)),
       points: search.all.flatMap((candidate) =>
-        candidate.overallRatios.map((ratio, row) => ({ candidate, ratio, row, label: '' })),
+        gears.map((gear, row) => ({
+          candidate,
+          ratio: candidate.finalRatio * gear.restReduction,
+          row,
+          label: '',
+        })),
       ),
     }
   }

@@ -31,7 +31,6 @@ export function candidateOf(
     changePercent: 0,
     direction: 'same',
     overallRatio: rear / front,
-    overallRatios: [rear / front],
     aimShaftSpeedRpm: null,
     outputAtLimitRpm: 100,
     bicycle: null,
