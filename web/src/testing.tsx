@@ -17,6 +17,7 @@ export function show(part: ReactNode) {
     dispatchEvent: () => false,
     onchange: null,
   })) as typeof window.matchMedia
+  Element.prototype.scrollIntoView ??= () => {}
   window.ResizeObserver ??= class {
     observe() {}
     unobserve() {}

@@ -119,7 +119,8 @@ export const readRoadWheel = (body: RoadWheel, s: Signal = {}) =>
 export const findNearestAim = (body: NearestAimInput, s: Signal = {}) =>
   answered(client.POST('/api/ratio/nearest-aim', { body, ...s }))
 
-export const startAim = (body: StartingAimInput) => answered(client.POST('/api/ratio/starting-aim', { body }))
+export const startAim = (body: StartingAimInput): Promise<AimTarget> =>
+  answered(client.POST('/api/ratio/starting-aim', { body }))
 
 export const listMachines = () => answered(client.GET('/api/machines'))
 export const findMachine = (id: number) =>
