@@ -54,8 +54,8 @@ describe('the history', () => {
       )
     expect(price).toContain('Mira')
     expect(price).toContain('gearbox set · price: 47 → 52')
-    expect(removed).toContain('gearbox set: there → removed')
-    expect(added).toContain('gearbox set: none → added')
+    expect(removed).toContain('gearbox set “five” removed')
+    expect(added).toContain('gearbox set “five” added')
     expect(api.listChanges).toHaveBeenCalledWith(7)
   })
 

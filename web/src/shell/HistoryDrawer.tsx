@@ -76,21 +76,20 @@ export function HistoryDrawer({
 function ChangeDetails({ change }: { change: Change }) {
   const rows = change.things.flatMap((thing) => {
     const kind = thing.thing.replace('_', ' ')
-    if (thing.before === null) return [{ path: kind, before: 'none', after: 'added' }]
-    if (thing.after === null) return [{ path: kind, before: 'there', after: 'removed' }]
-    return differences(JSON.parse(thing.before), JSON.parse(thing.after)).map((d) => ({
-      ...d,
-      path: `${kind} · ${d.path}`,
-    }))
+    const [before, after] = [thing.before, thing.after].map((t) => (t === null ? null : JSON.parse(t)))
+    if (before === null) return [`${kind}${nameIn(after)} added`]
+    if (after === null) return [`${kind}${nameIn(before)} removed`]
+    return differences(before, after).map((d) => `${kind} · ${d.path}: ${d.before} → ${d.after}`)
   })
   return (
     <ul className={classes.details}>
       {rows.map((row, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: the rows of a past change never move
-        <li key={i}>
-          {row.path}: {row.before} → {row.after}
-        </li>
+        <li key={i}>{row}</li>
       ))}
     </ul>
   )
 }
+
+/** What a person calls the thing, where it has a name. */
+const nameIn = (thing: { name?: unknown }) => (typeof thing.name === 'string' ? ` “${thing.name}”` : '')
