@@ -5,6 +5,13 @@ public sealed record SynchronousProfile
 {
     public required string ProfileId { get; init; }
     public required double PitchMm { get; init; }
+
+    /// <summary>How far the pitch line lies outside the pulley's rim, mm.</summary>
+    public required double PitchLineDifferentialMm { get; init; }
+
+    /// <summary>Whole thickness, teeth and back, mm.</summary>
+    public required double BeltThicknessMm { get; init; }
+    public required double ToothHeightMm { get; init; }
     public required string Source { get; init; }
     public required string Certainty { get; init; }
 

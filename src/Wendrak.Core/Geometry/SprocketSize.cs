@@ -1,0 +1,57 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Geometry;
+
+/// <summary>The diameters of a chain sprocket, mm.</summary>
+/// <param name="OutsideMm">Over the tips, ASME tooth form.</param>
+/// <param name="CaliperMm">Over the bottoms as a caliper reads them; less than the root for an odd tooth count.</param>
+/// <param name="LargestHubMm">A larger hub fouls the plates.</param>
+/// <param name="LargestShroudMm">ISO; null where the plate height is not known.</param>
+public sealed record SprocketDiameters(
+    double PitchMm,
+    double OutsideMm,
+    double TipLargestMm,
+    double TipSmallestMm,
+    double RootMm,
+    double CaliperMm,
+    double LargestHubMm,
+    double? LargestShroudMm
+);
+
+/// <summary>Sprocket diameters from chain and teeth.</summary>
+/// <remarks>Source: ISO 606 and ASME B29.1 as printed in Machinery's Handbook.</remarks>
+public static class SprocketSize
+{
+    // Clearance between hub and plates, 0.03 in.
+    private const double HubClearanceMm = 0.762;
+
+    /// <exception cref="InvalidInputException">Fewer than 5 teeth, or a roller that does not fit into the pitch.</exception>
+    public static SprocketDiameters Of(double pitchMm, int teeth, double rollerDiameterMm, double? plateHeightMm)
+    {
+        ChainLength
+            .Check(pitchMm, teeth, teeth)
+            .MoreThan(nameof(rollerDiameterMm), rollerDiameterMm, 0, "mm")
+            .That(
+                rollerDiameterMm < pitchMm,
+                nameof(rollerDiameterMm),
+                "too_large",
+                "Give less than the pitch.",
+                pitchMm
+            )
+            .BetweenIfGiven(nameof(plateHeightMm), plateHeightMm, 0.1, 2 * pitchMm, "mm")
+            .ThrowIfAny();
+        double pitchDiameter = 2 * ChainLength.PitchRadiusMm(pitchMm, teeth);
+        double cot = 1 / Math.Tan(Math.PI / teeth);
+        double caliper = teeth % 2 == 0 ? pitchDiameter : pitchDiameter * Math.Cos(Math.PI / (2 * teeth));
+        return new(
+            pitchDiameter,
+            pitchMm * (0.6 + cot),
+            pitchDiameter + 1.25 * pitchMm - rollerDiameterMm,
+            pitchDiameter + pitchMm * (1 - 1.6 / teeth) - rollerDiameterMm,
+            pitchDiameter - rollerDiameterMm,
+            caliper - rollerDiameterMm,
+            pitchMm * (cot - 1) - HubClearanceMm,
+            plateHeightMm is double h ? pitchMm * cot - 1.04 * h - 0.76 : null
+        );
+    }
+}
