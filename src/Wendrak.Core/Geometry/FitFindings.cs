@@ -1,0 +1,95 @@
+using Wendrak.Core.Gearing;
+
+namespace Wendrak.Core.Geometry;
+
+/// <summary>Looks for what makes a fit poor.</summary>
+internal static class FitFindings
+{
+    private const double LeastWrapDeg = 120;
+    private const int LeastTeethInMesh = 6;
+    private const double MostPitches = 80;
+
+    // Warned of before the adjuster is at its end; common practice.
+    private const double LeastReserveShare = 0.1;
+
+    public static IReadOnlyList<FitFinding> Of(FittedLoop fitted, LoopPath path)
+    {
+        List<FitFinding> findings = [];
+        int n = path.Wheels.Count;
+        for (int k = 0; k < n; k++)
+        {
+            WrappedWheel wheel = path.Wheels[k];
+            if (fitted.Loop.Medium == LoopMedium.Chain && k == 0 && wheel.WrapDeg < LeastWrapDeg)
+                findings.Add(
+                    new(FitFindingKind.LittleWrap, wheel.Name, wheel.WrapDeg, LeastWrapDeg, "Shigley ch. 17; ACA")
+                );
+            bool isDriver = k == 0 || k == fitted.RearIndex;
+            if (fitted.Loop.Medium == LoopMedium.ToothedBelt && isDriver && wheel.TeethEngaged < LeastTeethInMesh)
+                findings.Add(
+                    new(
+                        FitFindingKind.FewTeethInMesh,
+                        wheel.Name,
+                        wheel.TeethEngaged!.Value,
+                        LeastTeethInMesh,
+                        "ISO 5295, teeth in mesh factor"
+                    )
+                );
+            WrappedWheel next = path.Wheels[(k + 1) % n];
+            double gap =
+                wheel.Centre.DistanceTo(next.Centre) - wheel.Outline.OutsideRadiusMm - next.Outline.OutsideRadiusMm;
+            if (gap < 0 && (n > 2 || k == 0))
+                findings.Add(new(FitFindingKind.TipsTouch, wheel.Name, gap, 0, "geometry"));
+        }
+        AddCentre(findings, fitted, path);
+        foreach (Idler idler in fitted.Layout.Idlers.Where(i => i.Run == LoopRun.Tight))
+            findings.Add(new(FitFindingKind.IdlerOnTightRun, idler.Name, 0, 0, "common practice"));
+        AddLength(findings, fitted);
+        return findings;
+    }
+
+    private static void AddCentre(List<FitFinding> findings, FittedLoop fitted, LoopPath path)
+    {
+        if (fitted.Loop.Medium != LoopMedium.Chain)
+            return;
+        double pitches = path.Wheels[0].Centre.DistanceTo(path.Wheels[fitted.RearIndex].Centre) / fitted.UnitMm;
+        if (pitches < CentreAdvice.FewestPitches)
+            findings.Add(
+                new(
+                    FitFindingKind.ShortCentre,
+                    null,
+                    pitches,
+                    CentreAdvice.FewestPitches,
+                    "common practice; Shigley: 30"
+                )
+            );
+        if (pitches > MostPitches)
+            findings.Add(new(FitFindingKind.LongCentre, null, pitches, MostPitches, "Shigley ch. 17; ACA"));
+    }
+
+    private static void AddLength(List<FitFinding> findings, FittedLoop fitted)
+    {
+        if (fitted.ChosenLength is not double length)
+            return;
+        if (fitted.Loop.Medium == LoopMedium.Chain && length % 2 != 0)
+            findings.Add(
+                new(FitFindingKind.HalfLink, null, length, 0, "ISO 606 practice; weaker by 20 to 30 %, from memory")
+            );
+        if (fitted.Layout.Mover is null)
+            return;
+        FittingLength here = fitted.LengthOf(length);
+        if (!here.Fits)
+            findings.Add(
+                new(FitFindingKind.OffTheTrack, null, here.TravelMm ?? double.MaxValue, fitted.TrackMm, "geometry")
+            );
+        else if (here.TravelUsedPercent > 100 * (1 - LeastReserveShare))
+            findings.Add(
+                new(
+                    FitFindingKind.LittleReserve,
+                    null,
+                    fitted.TrackMm - here.TravelMm!.Value,
+                    LeastReserveShare * fitted.TrackMm,
+                    "common practice"
+                )
+            );
+    }
+}

@@ -1,0 +1,156 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Geometry;
+
+/// <summary>A checked question about a fit, and the answers that several figures share.</summary>
+internal sealed class FittedLoop
+{
+    // How far beyond the track a length is still placed, to say by how much it does not fit.
+    private const double BeyondUnits = 6;
+    private const int Samples = 32;
+
+    private readonly LoopFitInput _input;
+    private readonly LoopWheel[] _wheels;
+    private readonly int _moving;
+    private readonly double? _fittedTravel;
+    private readonly bool _carriesRoadWheel;
+    private readonly double _mostMm;
+
+    public Loop Loop { get; }
+    public LoopLayout Layout => _input.Layout;
+    public LoopChoice Choice => _input.Choice;
+    public bool HalfLinks => _input.HalfLinks;
+    public double UnitMm { get; }
+    public double TrackMm { get; }
+    public int RearIndex { get; }
+
+    /// <summary>Shortest and longest path on the track, mm; null with fixed centres or no possible place.</summary>
+    public (double Least, double Most)? Range { get; }
+
+    /// <summary>Length in view: links, belt teeth; null when not counted.</summary>
+    public double? ChosenLength => Choice.Links;
+    public double? Closing { get; }
+
+    public LengthUnit LengthUnit =>
+        Loop.Medium switch
+        {
+            LoopMedium.Chain => LengthUnit.Links,
+            LoopMedium.ToothedBelt => LengthUnit.BeltTeeth,
+            _ => LengthUnit.Mm,
+        };
+
+    public FittedLoop(LoopFitInput input)
+    {
+        _input = input;
+        DriveRules.Check(input.Drive).ThrowIfAny();
+        Loop =
+            input.Drive.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == input.Layout.LoopKey)
+            ?? throw new InvalidInputException("Layout.LoopKey", "unknown", "Give a loop of this drive.");
+        CheckChoice("Choice.", input.Choice);
+        CheckChoice("Fitted.", input.Fitted);
+        new Guard("Layout.").Include(LoopLayout.Check(input.Layout, Loop)).ThrowIfAny();
+        TrackMm = Layout.Mover?.Track.LengthMm ?? 0;
+        new Guard()
+            .BetweenIfGiven(nameof(input.TravelMm), input.TravelMm, 0, TrackMm, "mm")
+            .BetweenIfGiven(nameof(input.WearLimitPercent), input.WearLimitPercent, 0.1, 10, "%")
+            .ThrowIfAny();
+        UnitMm = LoopLengths.UnitMm(Loop);
+        _wheels = Layout.WheelsFor(Loop, Choice, 0);
+        _moving = Array.FindIndex(_wheels, w => w.Name == Layout.Mover?.Wheel);
+        RearIndex = Array.FindIndex(_wheels, w => w.Name == LoopLayout.RearName);
+        _carriesRoadWheel = Layout.Mover?.Wheel == LoopLayout.RearName && IsRoadAxle();
+        Range = RangeOnTrack();
+        _mostMm = Range?.Most ?? double.NaN;
+        Closing = ChosenLength is double length ? TravelFor(_wheels, length) : null;
+        _fittedTravel = input.Fitted.Links is int links
+            ? TravelFor(Layout.WheelsFor(Loop, input.Fitted, 0), links)
+            : null;
+    }
+
+    private void CheckChoice(string at, LoopChoice choice) =>
+        new Guard(at)
+            .CheckWheel(nameof(choice.FrontSize), choice.FrontSize, Loop)
+            .CheckWheel(nameof(choice.RearSize), choice.RearSize, Loop)
+            .BetweenIfGiven(nameof(choice.Links), choice.Links, 10, 10_000, "links")
+            .ThrowIfAny();
+
+    public (LoopPath? Path, LayoutProblem? Problem) Trace(double travelMm) =>
+        LoopTracing.Trace(Layout.WheelsFor(Loop, Choice, travelMm), Layout.Turning, Loop.Course);
+
+    public FittingLength LengthOf(double length)
+    {
+        double? travel = TravelFor(_wheels, length);
+        bool fits = travel is double t && t >= -Tolerance && t <= TrackMm + Tolerance;
+        double? reserve = travel is null ? null : (_mostMm / (length * UnitMm) - 1) * 100;
+        return new(
+            length,
+            travel,
+            travel / TrackMm * 100,
+            travel is double at ? CentreAt(at) : null,
+            fits,
+            reserve,
+            _input.WearLimitPercent is double limit && reserve is double r ? r >= limit : null,
+            _carriesRoadWheel && travel is double here && _fittedTravel is double before
+                ? Forward(before) - Forward(here)
+                : null,
+            Loop.Medium == LoopMedium.Chain && length % 2 != 0
+        );
+    }
+
+    // A thousandth of a millimetre off the end of a slot is on it.
+    private const double Tolerance = 1e-3;
+
+    private double? TravelFor(LoopWheel[] wheels, double length) =>
+        Layout.Mover is { } mover
+            ? LoopClosing.TravelMm(
+                wheels,
+                _moving,
+                mover.Track,
+                Layout.Turning,
+                Loop.Course,
+                length * UnitMm,
+                mover.Track is LineTrack ? BeyondUnits * Math.Max(UnitMm, TrackMm / BeyondUnits) : 0
+            )
+            : null;
+
+    private double CentreAt(double travelMm)
+    {
+        LoopWheel[] wheels = Layout.WheelsFor(Loop, Choice, travelMm);
+        return wheels[0].Centre.DistanceTo(wheels[RearIndex].Centre);
+    }
+
+    /// <summary>Place of the axle along the ground, counted towards the driving wheel.</summary>
+    private double Forward(double travelMm)
+    {
+        double towardsFront = Math.Sign(Layout.Front.XMm - Layout.Rear.XMm);
+        return towardsFront * Layout.Mover!.Track.At(travelMm).XMm;
+    }
+
+    /// <summary>True when the driven shaft turns a road wheel without another loop between.</summary>
+    private bool IsRoadAxle()
+    {
+        HashSet<string> shafts = [Loop.DrivenShaft];
+        foreach (Stage stage in _input.Drive.Stages)
+            if (stage is not Gearing.Loop && shafts.Contains(stage.DrivingShaft))
+                shafts.Add(stage.DrivenShaft);
+        return _input.Drive.Outputs.Any(o => o.OnRoad && shafts.Contains(o.Shaft));
+    }
+
+    private (double, double)? RangeOnTrack()
+    {
+        if (Layout.Mover is not { } mover)
+            return null;
+        LoopWheel[] placed = [.. _wheels];
+        (double least, double most) = (double.PositiveInfinity, double.NegativeInfinity);
+        for (int i = 0; i <= Samples; i++)
+        {
+            placed[_moving] = placed[_moving] with { Centre = mover.Track.At(TrackMm * i / Samples) };
+            double length = LoopTracing.Length(placed, Layout.Turning, Loop.Course);
+            if (double.IsNaN(length))
+                continue;
+            (least, most) = (Math.Min(least, length), Math.Max(most, length));
+        }
+        return most > 0 ? (least, most) : null;
+    }
+}
