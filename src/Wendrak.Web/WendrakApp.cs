@@ -66,6 +66,7 @@ public static class WendrakApp
         app.MapOpenApi("/openapi/{documentName}.json");
         app.MapHealth();
         app.MapRatio();
+        app.MapFit();
         app.MapMachines();
         app.MapSetups();
         app.MapAims();

@@ -39,12 +39,8 @@ public sealed class DatabaseTests : IDisposable
         {
             // An older file: it has data, and does not know of the migration.
             connection.Execute("CREATE TABLE kept (value TEXT); INSERT INTO kept VALUES ('precious')");
-            connection.Execute("DELETE FROM SchemaVersions");
-            connection.Execute(
-                "DROP TABLE changed_thing; DROP TABLE change; DROP TABLE stock_item; DROP TABLE aim_outcome; DROP TABLE aim;"
-                    + "DROP TABLE setup_road_wheel; DROP TABLE setup_loop; DROP TABLE setup; DROP TABLE drive_output;"
-                    + "DROP TABLE stage; DROP TABLE drive; DROP TABLE machine; DROP TABLE gearbox_set"
-            );
+            connection.Execute("DELETE FROM SchemaVersions WHERE ScriptName LIKE '%0002-loop-layouts%'");
+            connection.Execute("DROP TABLE loop_layout; ALTER TABLE setup_loop DROP COLUMN length_mm");
         }
         Prepare();
         string copy = Path.Combine(_folder, Database.BackupFolderName, "wendrak-20261124-123015.db");

@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
 using Wendrak.Core.Machines;
 using Wendrak.Store.Demo;
 using Wendrak.Store.Machines;
@@ -42,6 +43,23 @@ public sealed class DemoDataTests : IDisposable
                 new(drive, m.Fitted.Loops, [], [search], aim.Target, [], RatioRanking.LeastWork, stock)
             );
             Assert.True(result.HitCount > 0, $"{m.Machine.Name}: {aim.Name}");
+        }
+    }
+
+    [Fact]
+    public async Task Every_demo_loop_closes_with_the_length_that_is_on_it()
+    {
+        await DemoData.FillAsync(_store.Database, TimeProvider.System);
+        foreach (FittedMachine m in await _store.Machines.ListAsync())
+        foreach (Drive drive in m.Machine.Drives)
+        foreach (Loop loop in drive.Stages.OfType<Loop>())
+        {
+            LoopLayout layout = m.Machine.Layouts!.Single(l => l.LoopKey == loop.Key);
+            LoopChoice choice = m.Fitted.Loops.First(c => c.LoopKey == loop.Key);
+            LoopFitResult fit = LoopFit.Of(new(drive, choice, choice, layout, null, false, null));
+            string what = $"{m.Machine.Name}: {loop.Key}";
+            Assert.True(Math.Abs(fit.ExactLength - fit.ChosenLength!.Value) * fit.UnitMm < 0.1, what);
+            Assert.DoesNotContain(fit.Findings, f => f.Kind is FitFindingKind.OffTheTrack or FitFindingKind.TipsTouch);
         }
     }
 

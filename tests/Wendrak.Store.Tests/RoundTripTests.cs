@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
 using Wendrak.Core.Machines;
 using Wendrak.Store.Machines;
 
@@ -72,6 +73,16 @@ public sealed class RoundTripTests : IDisposable
             3.25
         );
 
+    private static LoopLayout Layout(string loopKey, Track track) =>
+        new(
+            loopKey,
+            Turning.Counterclockwise,
+            new(1.25, 2.5),
+            new(-640, 3),
+            [new("tensioner", new(-300, -70), 12, true, RunSide.Back, LoopRun.Slack)],
+            new(MoverKind.Eccentric, "tensioner", track)
+        );
+
     [Fact]
     public async Task A_machine_comes_back_as_it_was_stored()
     {
@@ -92,9 +103,18 @@ public sealed class RoundTripTests : IDisposable
             1234.5,
             new(2026, 7, 8),
             [left, right],
-            new(1.5, 2.5, 3.5, 4.5, 5.5, 6.5)
+            new(1.5, 2.5, 3.5, 4.5, 5.5, 6.5),
+            [
+                Layout("chain", new LineTrack(new(-628.5, 1), new(-668, 2))),
+                Layout("final", new ArcTrack(new(5, 6), 7, 8, 9)),
+            ]
         );
-        LoopChoice[] loops = [new("belt", 90.5, 355.5, null), new("chain", 14, 38, 84), new("final", 15, 45, 112)];
+        LoopChoice[] loops =
+        [
+            new("belt", 90.5, 355.5, null, 1600.5),
+            new("chain", 14, 38, 84),
+            new("final", 15, 45, 112),
+        ];
         FittedMachine added = await _store.Machines.AddAsync(
             TempStore.Who,
             new(machine, loops),

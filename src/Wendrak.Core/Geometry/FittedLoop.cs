@@ -29,7 +29,7 @@ internal sealed class FittedLoop
     public (double Least, double Most)? Range { get; }
 
     /// <summary>Length in view: links, belt teeth; null when not counted.</summary>
-    public double? ChosenLength => Choice.Links;
+    public double? ChosenLength => LengthIn(Choice);
     public double? Closing { get; }
 
     public LengthUnit LengthUnit =>
@@ -63,16 +63,19 @@ internal sealed class FittedLoop
         Range = RangeOnTrack();
         _mostMm = Range?.Most ?? double.NaN;
         Closing = ChosenLength is double length ? TravelFor(_wheels, length) : null;
-        _fittedTravel = input.Fitted.Links is int links
+        _fittedTravel = LengthIn(input.Fitted) is double links
             ? TravelFor(Layout.WheelsFor(Loop, input.Fitted, 0), links)
             : null;
     }
+
+    private double? LengthIn(LoopChoice choice) => Loop.IsToothed ? choice.Links : choice.LengthMm;
 
     private void CheckChoice(string at, LoopChoice choice) =>
         new Guard(at)
             .CheckWheel(nameof(choice.FrontSize), choice.FrontSize, Loop)
             .CheckWheel(nameof(choice.RearSize), choice.RearSize, Loop)
             .BetweenIfGiven(nameof(choice.Links), choice.Links, 10, 10_000, "links")
+            .BetweenIfGiven(nameof(choice.LengthMm), choice.LengthMm, 50, 50_000, "mm")
             .ThrowIfAny();
 
     public (LoopPath? Path, LayoutProblem? Problem) Trace(double travelMm) =>

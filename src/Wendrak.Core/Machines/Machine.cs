@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
 
 namespace Wendrak.Core.Machines;
 
@@ -20,6 +21,7 @@ public enum MachineKind
 /// <param name="OdometerKm">Distance run, km; null where none is counted.</param>
 /// <param name="RetiredOn">Day it left the yard; null while it is in use.</param>
 /// <param name="Work">Minutes and money of changing its wheels; null for the default.</param>
+/// <param name="Layouts">Where the wheels of its loops stand, for those that were measured.</param>
 public sealed record Machine(
     long Id,
     int Version,
@@ -29,7 +31,8 @@ public sealed record Machine(
     double? OdometerKm,
     DateOnly? RetiredOn,
     IReadOnlyList<Drive> Drives,
-    WorkCosts? Work
+    WorkCosts? Work,
+    IReadOnlyList<LoopLayout>? Layouts = null
 );
 
 public enum SetupStatus

@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Machines;
@@ -21,7 +22,26 @@ public static class MachineRules
         if (machine.Work is { } work)
             guard.Include(new Guard("Work.").Include(WorkCosts.Check(work)));
         guard.Include(MachineDrives.Check(machine.Drives, fitted));
+        guard.Include(CheckLayouts(machine));
         guard.ThrowIfAny();
+    }
+
+    private static Guard CheckLayouts(Machine machine)
+    {
+        Guard guard = new();
+        IReadOnlyList<LoopLayout> layouts = machine.Layouts ?? [];
+        HashSet<string> laid = [];
+        for (int i = 0; i < layouts.Count; i++)
+        {
+            string at = $"{nameof(machine.Layouts)}[{i}].";
+            Loop? loop = LoopsOf(machine).FirstOrDefault(l => l.Key == layouts[i].LoopKey);
+            guard
+                .That(loop is not null, at + "LoopKey", "unknown", "Give a loop of this machine.")
+                .That(laid.Add(layouts[i].LoopKey), at + "LoopKey", "taken", "Give one layout for each loop.");
+            if (loop is not null)
+                guard.Include(new Guard(at).Include(LoopLayout.Check(layouts[i], loop)));
+        }
+        return guard;
     }
 
     public static void Check(Setup setup, Machine machine)

@@ -6,6 +6,7 @@ namespace Wendrak.Core.Machines;
 /// <param name="FrontOverRear">The ratio the bicycle way round.</param>
 /// <param name="LoopsBefore">Keys of the loops between the input and this one: it can be chosen together with these.</param>
 /// <param name="Search">The wheels worth trying around what is fitted, to start a search from.</param>
+/// <param name="WearLimitPercent">Growth at which the chain is replaced; null for belts.</param>
 public sealed record LoopSummary(
     string LoopKey,
     string Name,
@@ -18,7 +19,8 @@ public sealed record LoopSummary(
     int? Links,
     string DriveKey,
     IReadOnlyList<string> LoopsBefore,
-    LoopSearch Search
+    LoopSearch Search,
+    double? WearLimitPercent
 );
 
 /// <param name="Labels">“1” to “6”; one empty label for a drive without gears.</param>
@@ -44,7 +46,7 @@ public sealed record MachineSummary(
         );
         IReadOnlyList<GearState> gears = state.Drives[0].Gears;
         return new(
-            [.. machine.Drives.SelectMany(d => LoopsOf(new(d, fitted.Loops), machine.Work))],
+            [.. machine.Drives.SelectMany(d => LoopsOf(new(d, fitted.Loops), machine))],
             gears.Count,
             gears[^1].Outputs[0].Reduction,
             [.. state.Drives.Select(d => new DriveGearLabels(d.DriveKey, [.. d.Gears.Select(g => g.Label)]))],
@@ -52,7 +54,7 @@ public sealed record MachineSummary(
         );
     }
 
-    private static IEnumerable<LoopSummary> LoopsOf(DriveTrain train, WorkCosts? work)
+    private static IEnumerable<LoopSummary> LoopsOf(DriveTrain train, Machine machine)
     {
         foreach (Loop loop in train.Drive.Stages.OfType<Loop>())
         {
@@ -76,7 +78,8 @@ public sealed record MachineSummary(
                         .OfType<Loop>()
                         .Select(l => l.Key),
                 ],
-                SearchAround.Fitted(loop, choice, work)
+                SearchAround.Fitted(loop, choice, machine.Work),
+                ChainUse.WearLimitPercent(machine.Kind, loop, choice)
             );
         }
     }

@@ -5,7 +5,7 @@ using Wendrak.Store.Ledger;
 
 namespace Wendrak.Store.Machines;
 
-/// <summary>Machines in table <c>machine</c>; their drives are kept by <see cref="DriveRows"/>.</summary>
+/// <summary>Machines in table <c>machine</c>; their drives are kept by <see cref="DriveRows"/>, where their wheels stand by <see cref="LayoutRows"/>.</summary>
 internal sealed class MachineShelf : IShelf<Machine>
 {
     public const string Name = "machine";
@@ -24,7 +24,7 @@ internal sealed class MachineShelf : IShelf<Machine>
             new { id },
             session.Transaction
         );
-        return row?.ToMachine(await DriveRows.ListAsync(session, row.Id));
+        return row is null ? null : await row.ToMachineAsync(session);
     }
 
     /// <summary>All machines, also retired ones, by name.</summary>
@@ -36,7 +36,7 @@ internal sealed class MachineShelf : IShelf<Machine>
         );
         List<Machine> machines = [];
         foreach (Row row in rows)
-            machines.Add(row.ToMachine(await DriveRows.ListAsync(session, row.Id)));
+            machines.Add(await row.ToMachineAsync(session));
         return machines;
     }
 
@@ -49,6 +49,7 @@ internal sealed class MachineShelf : IShelf<Machine>
             """;
         long id = await session.Connection.ExecuteScalarAsync<long>(sql, Row.Of(value), session.Transaction);
         await DriveRows.InsertAsync(session, id, value.Drives);
+        await LayoutRows.ReplaceAsync(session, id, value.Layouts ?? []);
         return id;
     }
 
@@ -64,6 +65,7 @@ internal sealed class MachineShelf : IShelf<Machine>
         const string clear = "DELETE FROM drive WHERE machine_id = @Id";
         await session.Connection.ExecuteAsync(clear, new { value.Id }, session.Transaction);
         await DriveRows.InsertAsync(session, value.Id, value.Drives);
+        await LayoutRows.ReplaceAsync(session, value.Id, value.Layouts ?? []);
     }
 
     public Task RemoveAsync(Session session, long id) =>
@@ -106,7 +108,7 @@ internal sealed class MachineShelf : IShelf<Machine>
                 Work = machine.Work is { } work ? Rows.ToJson(work) : null,
             };
 
-        public Machine ToMachine(IReadOnlyList<Drive> drives) =>
+        public async Task<Machine> ToMachineAsync(Session session) =>
             new(
                 Id,
                 Version,
@@ -115,8 +117,9 @@ internal sealed class MachineShelf : IShelf<Machine>
                 Note,
                 OdometerKm,
                 RetiredOn,
-                drives,
-                Work is null ? null : Rows.FromJson<WorkCosts>(Work)
+                await DriveRows.ListAsync(session, Id),
+                Work is null ? null : Rows.FromJson<WorkCosts>(Work),
+                await LayoutRows.ListAsync(session, Id)
             );
     }
 }

@@ -82,7 +82,8 @@ internal sealed class SetupShelf : IShelf<Setup>
     private static async Task<Setup> WithWheelsAsync(Session session, Row row)
     {
         const string loopSql = """
-            SELECT loop_key AS LoopKey, front_size AS FrontSize, rear_size AS RearSize, links AS Links
+            SELECT loop_key AS LoopKey, front_size AS FrontSize, rear_size AS RearSize, links AS Links,
+                   length_mm AS LengthMm
             FROM setup_loop
             WHERE setup_id = @Id
             ORDER BY position
@@ -104,7 +105,7 @@ internal sealed class SetupShelf : IShelf<Setup>
             session.Transaction
         );
         return row.ToSetup(
-            [.. loops.Select(l => new LoopChoice(l.LoopKey, l.FrontSize, l.RearSize, l.Links))],
+            [.. loops.Select(l => new LoopChoice(l.LoopKey, l.FrontSize, l.RearSize, l.Links, l.LengthMm))],
             [.. wheels.Select(w => new RoadWheelChoice(w.OutputName, new(w.WheelSize, w.RollOutMm)))]
         );
     }
@@ -112,8 +113,8 @@ internal sealed class SetupShelf : IShelf<Setup>
     private static async Task InsertWheelsAsync(Session session, long setupId, Setup setup)
     {
         const string loopSql = """
-            INSERT INTO setup_loop (setup_id, position, loop_key, front_size, rear_size, links)
-            VALUES (@setupId, @position, @LoopKey, @FrontSize, @RearSize, @Links)
+            INSERT INTO setup_loop (setup_id, position, loop_key, front_size, rear_size, links, length_mm)
+            VALUES (@setupId, @position, @LoopKey, @FrontSize, @RearSize, @Links, @LengthMm)
             """;
         for (int position = 0; position < setup.Loops.Count; position++)
         {
@@ -126,6 +127,7 @@ internal sealed class SetupShelf : IShelf<Setup>
                 l.FrontSize,
                 l.RearSize,
                 l.Links,
+                l.LengthMm,
             };
             await session.Connection.ExecuteAsync(loopSql, values, session.Transaction);
         }
@@ -154,6 +156,7 @@ internal sealed class SetupShelf : IShelf<Setup>
         public required double FrontSize { get; init; }
         public required double RearSize { get; init; }
         public required int? Links { get; init; }
+        public required double? LengthMm { get; init; }
     }
 
     private sealed record WheelRow

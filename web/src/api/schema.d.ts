@@ -132,6 +132,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fit/loop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["fitLoop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines": {
         parameters: {
             query?: never;
@@ -750,6 +766,79 @@ export interface components {
             /** @description Outside the old box: shorter than first or taller than top; the number is an extrapolation. */
             beyond: components["schemas"]["RatioDirection"];
         };
+        FitFinding: {
+            kind: components["schemas"]["FitFindingKind"];
+            /** @description The wheel it is about; null for the whole loop. */
+            wheel: null | string;
+            /**
+             * Format: double
+             * @description The figure that is out of bounds.
+             */
+            value: number;
+            /**
+             * Format: double
+             * @description The bound.
+             */
+            limit: number;
+            source: string;
+        };
+        /**
+         * @description Something about a fit that a person should know.
+         * @enum {unknown}
+         */
+        FitFindingKind: "tipsTouch" | "littleWrap" | "fewTeethInMesh" | "shortCentre" | "longCentre" | "idlerOnTightRun" | "halfLink" | "offTheTrack" | "littleReserve";
+        /** @description A length, and where the mover stands with it. */
+        FittingLength: {
+            /** Format: double */
+            length: number;
+            /**
+             * Format: double
+             * @description From the start of the track; beyond its ends where it does not fit; null where nothing closes it.
+             */
+            travelMm: null | number;
+            /**
+             * Format: double
+             * @description Of the track; null where nothing closes it.
+             */
+            travelUsedPercent: null | number;
+            /** Format: double */
+            centreMm: null | number;
+            fits: boolean;
+            /**
+             * Format: double
+             * @description Growth the track can still take up from there; negative beyond its end.
+             */
+            reservePercent: null | number;
+            /** @description True when the track outlasts the chain; null without a limit. */
+            reachesWearLimit: null | boolean;
+            /**
+             * Format: double
+             * @description Against as fitted; null where the mover carries no road wheel or that is not known.
+             */
+            wheelbaseChangeMm: null | number;
+            /** @description Joined by a cranked link: weaker, and not for sealed-ring or derailleur chains. */
+            isHalfLink: boolean;
+        };
+        /** @description Slack of the length in view where the mover stands. */
+        FreePlay: {
+            /**
+             * Format: double
+             * @description Loop length beyond the path; negative when it is too short to reach.
+             */
+            excessMm: number;
+            /**
+             * Format: double
+             * @description Whole up-and-down movement at the middle of the slack run.
+             */
+            freePlayMm: number;
+            /** Format: double */
+            runMm: number;
+            /**
+             * Format: double
+             * @description Travel of the mover that takes it up; null where nothing closes this length.
+             */
+            takenUpByMm: null | number;
+        };
         /** @description One gear of one setup. */
         GearFigures: {
             label: string;
@@ -832,6 +921,19 @@ export interface components {
             frontHunts: boolean;
             rearHunts: boolean;
         };
+        /** @description A wheel that only guides or tensions. */
+        Idler: {
+            name: string;
+            centre: components["schemas"]["Point"];
+            /**
+             * Format: double
+             * @description Teeth of a toothed idler, else diameter where the loop lies, mm.
+             */
+            size: number;
+            isToothed: boolean;
+            side: components["schemas"]["RunSide"];
+            run: components["schemas"]["LoopRun"];
+        };
         /** @description One thing wrong with one field, as data that a screen can place, word and translate. */
         InputIssue: {
             /** @description Path of the field in the input record, e.g. `Loops[0].FrontSize`. */
@@ -861,6 +963,16 @@ export interface components {
             instance?: null | string;
             issues: components["schemas"]["InputIssue"][];
         };
+        /**
+         * @description Why a length is the recommended one.
+         * @enum {unknown}
+         */
+        LengthReason: "noneReaches" | "onlyOne" | "frontThird" | "leastChange" | "mostReserve";
+        /**
+         * @description What a loop's length is counted in.
+         * @enum {unknown}
+         */
+        LengthUnit: "links" | "beltTeeth" | "mm";
         /** @description The wheels a setup puts on one loop. */
         LoopChoice: {
             /** @description Key of the Loop stage. */
@@ -880,17 +992,108 @@ export interface components {
              * @description Links of the chain or teeth of the belt; null when not counted yet or a friction belt.
              */
             links: null | number;
+            /**
+             * Format: double
+             * @description Datum length of a friction belt, mm; null when not measured or on a toothed loop.
+             */
+            lengthMm?: null | number;
         };
         /**
          * @description An open loop keeps the sense of rotation, a crossed one turns it round.
          * @enum {unknown}
          */
         LoopCourse: "open" | "crossed";
+        /** @description One loop in its place, with the wheels and length in view. */
+        LoopFitInput: {
+            drive: components["schemas"]["Drive"];
+            /** @description Wheels and links in view. */
+            choice: components["schemas"]["LoopChoice"];
+            /** @description Wheels and links on the machine: the wheelbase is told against these. */
+            fitted: components["schemas"]["LoopChoice"];
+            layout: components["schemas"]["LoopLayout"];
+            /**
+             * Format: double
+             * @description Where the mover stands; null for where the length in view closes.
+             */
+            travelMm: null | number;
+            /** @description Whether an odd number of links may be joined by a cranked link. */
+            halfLinks: boolean;
+            /**
+             * Format: double
+             * @description Growth at which the chain is replaced; null to leave that out.
+             */
+            wearLimitPercent: null | number;
+        };
+        /** @description How a loop fits. */
+        LoopFitResult: {
+            path: components["schemas"]["LoopPath"];
+            lengthUnit: components["schemas"]["LengthUnit"];
+            /**
+             * Format: double
+             * @description Loop length of one link, tooth or millimetre.
+             */
+            unitMm: number;
+            /**
+             * Format: double
+             * @description Where the mover stands in this picture.
+             */
+            travelMm: number;
+            /** Format: double */
+            trackMm: number;
+            /**
+             * Format: double
+             * @description Front to rear.
+             */
+            centreMm: number;
+            /**
+             * Format: double
+             * @description Length of the path, in the unit.
+             */
+            exactLength: number;
+            /**
+             * Format: double
+             * @description Length in view; null when none is counted.
+             */
+            chosenLength: null | number;
+            /**
+             * Format: double
+             * @description Where that length closes without slack; null where nothing closes it.
+             */
+            closingTravelMm: null | number;
+            freePlay: null | components["schemas"]["FreePlay"];
+            /** @description Those that reach, with one beyond either end, shortest first. */
+            lengths: components["schemas"]["FittingLength"][];
+            /** Format: double */
+            recommendedLength: null | number;
+            reason: components["schemas"]["LengthReason"];
+            findings: components["schemas"]["FitFinding"][];
+            workings: components["schemas"]["Working"][];
+        };
+        /** @description Where the wheels of one loop stand, in a side view of the machine's own choice. */
+        LoopLayout: {
+            loopKey: string;
+            /** @description Which way the loop runs in this view when the machine goes forward. */
+            turning: components["schemas"]["Turning"];
+            /** @description Centre of the driving wheel. The mover's track has the say where this is what moves. */
+            front: components["schemas"]["Point"];
+            rear: components["schemas"]["Point"];
+            /** @description In running order, those of the slack run first. */
+            idlers: components["schemas"]["Idler"][];
+            mover: null | components["schemas"]["Mover"];
+        };
         /**
          * @description What runs over the wheels of a loop.
          * @enum {unknown}
          */
         LoopMedium: "chain" | "toothedBelt" | "vBelt" | "flatBelt" | "roundBelt";
+        /** @description A loop laid round its wheels. */
+        LoopPath: {
+            wheels: components["schemas"]["WrappedWheel"][];
+            /** @description In running order; the first leaves the first wheel. */
+            spans: components["schemas"]["LoopSpan"][];
+            /** Format: double */
+            lengthMm: number;
+        };
         /** @description One loop's wheels in a hit. */
         LoopPick: {
             loopKey: string;
@@ -913,6 +1116,11 @@ export interface components {
             breaks: components["schemas"]["ConstraintBreak"][];
             isTyped: boolean;
         };
+        /**
+         * @description Which run of a loop an idler sits on.
+         * @enum {unknown}
+         */
+        LoopRun: "slack" | "tight";
         /** @description Which wheels of one loop are tried. */
         LoopSearch: {
             loopKey: string;
@@ -942,6 +1150,17 @@ export interface components {
             /** @description Pairs typed in by hand; they join whatever the ranges say. */
             typed: components["schemas"]["WheelPair"][];
         };
+        /** @description A straight run between two wheels. */
+        LoopSpan: {
+            /** @description Name of the wheel it leaves. */
+            from: string;
+            to: string;
+            /** @description Point where it leaves that wheel. */
+            start: components["schemas"]["Point"];
+            end: components["schemas"]["Point"];
+            /** Format: double */
+            lengthMm: number;
+        };
         /** @description One loop of a machine at a glance. */
         LoopSummary: {
             loopKey: string;
@@ -966,6 +1185,11 @@ export interface components {
             loopsBefore: string[];
             /** @description The wheels worth trying around what is fitted, to start a search from. */
             search: components["schemas"]["LoopSearch"];
+            /**
+             * Format: double
+             * @description Growth at which the chain is replaced; null for belts.
+             */
+            wearLimitPercent: null | number;
         };
         /** @description A vehicle or robot, with one drive or several that mirror each other. */
         Machine: {
@@ -994,6 +1218,8 @@ export interface components {
             retiredOn: null | string;
             drives: components["schemas"]["Drive"][];
             work: null | components["schemas"]["WorkCosts"];
+            /** @description Where the wheels of its loops stand, for those that were measured. */
+            layouts?: null | components["schemas"]["LoopLayout"][];
         };
         /** @description A machine as a card in the yard shows it. */
         MachineCard: {
@@ -1070,6 +1296,18 @@ export interface components {
          * @enum {unknown}
          */
         Meshing: "externalGears" | "internalGears" | "chain" | "toothedBelt";
+        /** @description The member that moves, and along what. */
+        Mover: {
+            kind: components["schemas"]["MoverKind"];
+            /** @description “front”, “rear”, or the name of an idler. */
+            wheel: string;
+            track: components["schemas"]["Track"];
+        };
+        /**
+         * @description What is moved to tension the loop.
+         * @enum {unknown}
+         */
+        MoverKind: "axle" | "bothArms" | "motor" | "eccentric" | "tensioner";
         /**
          * @description Which wheels have to be changed.
          * @enum {unknown}
@@ -1115,6 +1353,13 @@ export interface components {
          * @enum {unknown}
          */
         PlanetaryMember: "sun" | "ring" | "carrier";
+        /** @description A place in the side view: x to the right, y up, mm. Origin and view are the machine's own choice. */
+        Point: {
+            /** Format: double */
+            xMm?: number;
+            /** Format: double */
+            yMm?: number;
+        };
         /** @enum {unknown} */
         RankTerm: "first" | "obtainable" | "minutes" | "money" | "closeness" | "teethMeeting" | "ripple" | "largerFront" | null;
         /** @description The band of ratios that meets an aim in one gear. */
@@ -1308,6 +1553,11 @@ export interface components {
             isMeasured: boolean;
             working: components["schemas"]["Working"];
         };
+        /**
+         * @description Which side of the chain or belt lies on a wheel.
+         * @enum {unknown}
+         */
+        RunSide: "inside" | "back";
         /** @description One gear of the drive that is searched. */
         SearchedGear: {
             label: string;
@@ -1629,6 +1879,56 @@ export interface components {
             /** @description False when no supplier has it any more. */
             obtainable: boolean;
         };
+        /** @description The way along which a wheel's centre can be moved. */
+        Track: components["schemas"]["TrackLineTrack"] | components["schemas"]["TrackArcTrack"];
+        /** @description A swing about a pivot: an eccentric, a motor on a hinge, an arm of a tensioner. */
+        TrackArcTrack: {
+            /** @enum {string} */
+            kind: "arc";
+            pivot: components["schemas"]["Point"];
+            /** Format: double */
+            radiusMm: number;
+            /**
+             * Format: double
+             * @description Direction from the pivot to the wheel at the start, degrees from +x, counterclockwise.
+             */
+            startDeg: number;
+            /**
+             * Format: double
+             * @description How far it swings, negative for clockwise.
+             */
+            swingDeg: number;
+        };
+        /** @description A slot: straight from the foremost place, or the slackest, to the other end. */
+        TrackLineTrack: {
+            /** @enum {string} */
+            kind: "line";
+            from: components["schemas"]["Point"];
+            to: components["schemas"]["Point"];
+        };
+        /**
+         * @description Which way the loop runs in the side view when the machine goes forward.
+         * @enum {unknown}
+         */
+        Turning: "clockwise" | "counterclockwise";
+        /** @description What a wheel of a loop is to the geometry, mm. */
+        WheelOutline: {
+            /**
+             * Format: double
+             * @description Radius of the circle that the straight runs touch: pitch or datum circle.
+             */
+            runRadiusMm: number;
+            /**
+             * Format: double
+             * @description Loop length per radian of wrap. For a chain N·p/(2π), a little less than the pitch radius, since it lies as a polygon.
+             */
+            arcRadiusMm: number;
+            /**
+             * Format: double
+             * @description Over teeth, or the rim of a pulley.
+             */
+            outsideRadiusMm: number;
+        };
         /** @description A pair of wheels. */
         WheelPair: {
             /** Format: double */
@@ -1706,6 +2006,29 @@ export interface components {
              * @default false
              */
             isDefault: boolean;
+        };
+        /** @description One wheel of a traced loop. */
+        WrappedWheel: {
+            name: string;
+            centre: components["schemas"]["Point"];
+            outline: components["schemas"]["WheelOutline"];
+            side: components["schemas"]["RunSide"];
+            /**
+             * Format: double
+             * @description Angle of the loop lying on it, degrees.
+             */
+            wrapDeg: number;
+            /** @description False for a wheel on the back, which turns the other way. */
+            turnsWithLoop: boolean;
+            /**
+             * Format: int32
+             * @description Whole teeth in mesh; null for smooth wheels.
+             */
+            teethEngaged: null | number;
+            /** @description Where the loop comes on. */
+            arcStart: components["schemas"]["Point"];
+            /** @description Where it leaves. */
+            arcEnd: components["schemas"]["Point"];
         };
     };
     responses: never;
@@ -1954,6 +2277,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AimTarget"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    fitLoop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoopFitInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopFitResult"];
                 };
             };
             /** @description Bad Request */

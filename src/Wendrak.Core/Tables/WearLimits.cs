@@ -1,0 +1,35 @@
+namespace Wendrak.Core.Tables;
+
+/// <summary>One limit of wear. Source: table <c>wear_limits.csv</c>, which names its own sources.</summary>
+public sealed record WearLimit
+{
+    public required string Use { get; init; }
+    public required string Item { get; init; }
+
+    /// <summary>Null where the rule is in words.</summary>
+    public double? Limit { get; init; }
+    public required string Unit { get; init; }
+    public required string Source { get; init; }
+    public required string Certainty { get; init; }
+}
+
+/// <summary>How far parts may wear before they are replaced.</summary>
+public static class WearLimits
+{
+    private const string Growth = "chain elongation";
+
+    // A longer pitch rides up a large sprocket and jumps: 200/N percent. Source: Machinery's Handbook, ACA.
+    private const double LargeSprocketPercent = 200;
+
+    public static IReadOnlyList<WearLimit> All { get; } = CsvTable.Read<WearLimit>("wear_limits");
+
+    /// <summary>Growth at which a chain is replaced, percent.</summary>
+    /// <param name="use">A use of the table.</param>
+    /// <param name="largestTeeth">Teeth of the largest sprocket on it.</param>
+    /// <exception cref="InvalidOperationException">The table has no such use.</exception>
+    public static double ChainGrowthPercent(string use, double largestTeeth)
+    {
+        WearLimit limit = All.First(l => l.Use == use && l.Item == Growth && l.Limit is not null);
+        return Math.Min(limit.Limit!.Value, LargeSprocketPercent / largestTeeth);
+    }
+}

@@ -1,0 +1,22 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
+using Wendrak.Core.Tests.Gearing;
+
+namespace Wendrak.Core.Tests.Geometry;
+
+/// <summary>Loops in their place, for the tests of the fit.</summary>
+internal static class Fits
+{
+    public static LoopLayout Slot(double fromMm, double toMm, params Idler[] idlers) =>
+        new(
+            "final",
+            Turning.Clockwise,
+            new(0, 0),
+            new(-fromMm, 0),
+            idlers,
+            new(MoverKind.Axle, LoopLayout.RearName, new LineTrack(new(-fromMm, 0), new(-toMm, 0)))
+        );
+
+    public static LoopFitInput Motorcycle(LoopLayout layout, double front, double rear, int? links) =>
+        new(Drives.Motorcycle(), new("final", front, rear, links), new("final", 15, 45, 112), layout, null, false, 1);
+}
