@@ -148,6 +148,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fit/drawing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["drawLoop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit/starting-layout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startLayout"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines": {
         parameters: {
             query?: never;
@@ -1003,6 +1035,12 @@ export interface components {
          * @enum {unknown}
          */
         LoopCourse: "open" | "crossed";
+        /** @description The side view as files. */
+        LoopDrawingFiles: {
+            svg: string;
+            /** @description Release 12, mm. */
+            dxf: string;
+        };
         /** @description One loop in its place, with the wheels and length in view. */
         LoopFitInput: {
             drive: components["schemas"]["Drive"];
@@ -1356,9 +1394,9 @@ export interface components {
         /** @description A place in the side view: x to the right, y up, mm. Origin and view are the machine's own choice. */
         Point: {
             /** Format: double */
-            xMm?: number;
+            xMm: number;
             /** Format: double */
-            yMm?: number;
+            yMm: number;
         };
         /** @enum {unknown} */
         RankTerm: "first" | "obtainable" | "minutes" | "money" | "closeness" | "teethMeeting" | "ripple" | "largerFront" | null;
@@ -1834,6 +1872,11 @@ export interface components {
          * @enum {unknown}
          */
         StartingAimKind: "cruiseSpeed" | "topSpeed" | "speedAtCadence" | "outputSpeed" | "overallRatio" | "finalRatio";
+        /** @description A drive and the wheels of one of its loops, to begin that loop's layout from. */
+        StartingLayoutInput: {
+            drive: components["schemas"]["Drive"];
+            choice: components["schemas"]["LoopChoice"];
+        };
         /** @description Wheels that a new loop starts with until the owner gives the right ones. */
         StartingWheels: {
             medium: components["schemas"]["LoopMedium"];
@@ -2310,6 +2353,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LoopFitResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    drawLoop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoopFitInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopDrawingFiles"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    startLayout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartingLayoutInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopLayout"];
                 };
             };
             /** @description Bad Request */

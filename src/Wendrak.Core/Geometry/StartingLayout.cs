@@ -1,0 +1,50 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Geometry;
+
+/// <summary>A layout to begin with, which the owner then measures and corrects.</summary>
+public static class StartingLayout
+{
+    // Room to either side of where the fitted length closes. Common practice: a slot takes up about one pitch each way.
+    private const double RoomMm = 20;
+
+    // Where no length was counted: 40 pitches, the middle of the handbooks' advice, or twice the large pulley.
+    private const double Pitches = 40;
+
+    /// <summary>The driving wheel at the origin, the driven one behind it in a slot around where its length closes.</summary>
+    /// <exception cref="InvalidInputException">The loop or its wheels are refused, or the length does not go round them.</exception>
+    public static LoopLayout Of(Drive drive, LoopChoice choice)
+    {
+        DriveRules.Check(drive).ThrowIfAny();
+        Loop loop =
+            drive.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == choice.LoopKey)
+            ?? throw new InvalidInputException("Choice.LoopKey", "unknown", "Give a loop of this drive.");
+        new Guard("Choice.")
+            .CheckWheel(nameof(choice.FrontSize), choice.FrontSize, loop)
+            .CheckWheel(nameof(choice.RearSize), choice.RearSize, loop)
+            .ThrowIfAny();
+        double centre = Math.Round(CentreMm(loop, choice));
+        Point near = new(-(centre - RoomMm), 0);
+        Point far = new(-(centre + RoomMm), 0);
+        Mover axle = new(MoverKind.Axle, LoopLayout.RearName, new LineTrack(near, far));
+        return new(loop.Key, Turning.Clockwise, new(0, 0), new(-centre, 0), [], axle);
+    }
+
+    private static double CentreMm(Loop loop, LoopChoice choice)
+    {
+        (double front, double rear) = (choice.FrontSize, choice.RearSize);
+        double d1 = 2 * WheelOutline.Of(loop, front).RunRadiusMm;
+        double d2 = 2 * WheelOutline.Of(loop, rear).RunRadiusMm;
+        double apart = Math.Max(d1, d2) + RoomMm + Math.Min(d1, d2);
+        if (loop.Medium == LoopMedium.Chain)
+        {
+            double pitch = WheelOutline.PitchMm(loop);
+            return choice.Links is int links
+                ? ChainLength.CentreMm(pitch, (int)front, (int)rear, links)
+                : Math.Max(apart, Pitches * pitch);
+        }
+        double? length = loop.IsToothed ? choice.Links * WheelOutline.PitchMm(loop) : choice.LengthMm;
+        return length is double l ? BeltLength.CentreMm(loop.Course, d1, d2, l) : Math.Max(apart, 2 * Math.Max(d1, d2));
+    }
+}
