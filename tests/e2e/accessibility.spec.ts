@@ -25,6 +25,16 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
     '/machines/7/ratio?loops=first!final',
     async (p) => expect(p.getByText('ways into the band')).toBeVisible(),
   ],
+  [
+    'fit',
+    '/machines/7/fit',
+    async (p) => expect(p.getByRole('region', { name: 'Chain lengths that reach' })).toBeVisible(),
+  ],
+  [
+    'where things stand',
+    '/machines/7/fit',
+    async (p) => p.getByRole('button', { name: 'Where things stand' }).click(),
+  ],
   ['stock', '/stock', async (p) => expect(p.getByRole('row').nth(3)).toBeVisible()],
   ['no such page', '/nowhere', async (p) => expect(p.getByText('There is no such page')).toBeVisible()],
   ['find', '/', async (p) => p.getByRole('button', { name: 'Find' }).click()],

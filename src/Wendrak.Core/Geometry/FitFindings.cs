@@ -7,6 +7,7 @@ internal static class FitFindings
 {
     private const double LeastWrapDeg = 120;
     private const int LeastTeethInMesh = 6;
+    private const int LeastTeethOnIdler = 3;
     private const double MostPitches = 80;
 
     // Warned of before the adjuster is at its end; common practice.
@@ -32,6 +33,16 @@ internal static class FitFindings
                         wheel.TeethEngaged!.Value,
                         LeastTeethInMesh,
                         "ISO 5295, teeth in mesh factor"
+                    )
+                );
+            if (fitted.Loop.Medium == LoopMedium.Chain && !isDriver && wheel.TeethEngaged < LeastTeethOnIdler)
+                findings.Add(
+                    new(
+                        FitFindingKind.FewTeethOnIdler,
+                        wheel.Name,
+                        wheel.TeethEngaged!.Value,
+                        LeastTeethOnIdler,
+                        "common practice"
                     )
                 );
             WrappedWheel next = path.Wheels[(k + 1) % n];

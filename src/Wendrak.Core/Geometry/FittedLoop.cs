@@ -8,6 +8,7 @@ internal sealed class FittedLoop
 {
     // How far beyond the track a length is still placed, to say by how much it does not fit.
     private const double BeyondUnits = 6;
+    private const double BeyondTracks = 4;
     private const int Samples = 32;
 
     private readonly LoopFitInput _input;
@@ -97,7 +98,8 @@ internal sealed class FittedLoop
             _carriesRoadWheel && travel is double here && _fittedTravel is double before
                 ? Forward(before) - Forward(here)
                 : null,
-            Loop.Medium == LoopMedium.Chain && length % 2 != 0
+            Loop.Medium == LoopMedium.Chain && length % 2 != 0,
+            _fittedTravel is double stood ? Math.Abs((travel ?? double.MaxValue) - stood) : 0
         );
     }
 
@@ -113,7 +115,7 @@ internal sealed class FittedLoop
                 Layout.Turning,
                 Loop.Course,
                 length * UnitMm,
-                mover.Track is LineTrack ? BeyondUnits * Math.Max(UnitMm, TrackMm / BeyondUnits) : 0
+                mover.Track is LineTrack ? Math.Max(BeyondUnits * UnitMm, BeyondTracks * TrackMm) : 0
             )
             : null;
 

@@ -35,7 +35,7 @@ public static class LoopFit
         if (path is null)
             throw Impossible(problem!);
         FittingLength[] lengths = Lengths(fitted);
-        (double? recommended, LengthReason reason) = Recommend(lengths, input.WearLimitPercent);
+        (double? recommended, LengthReason reason) = Recommend(lengths, fitted.Loop.Medium, input.WearLimitPercent);
         return new(
             path,
             fitted.LengthUnit,
@@ -86,8 +86,15 @@ public static class LoopFit
         return [.. all.Order().Take(MostLengths).Select(fitted.LengthOf)];
     }
 
-    /// <summary>Of those that fit: no half link, reserve beyond the wear limit, front third of the slot, least change.</summary>
-    private static (double? Length, LengthReason Reason) Recommend(FittingLength[] lengths, double? wearLimit)
+    /// <summary>
+    /// Of those that fit: no half link, reserve beyond the wear limit, for a chain the front third of the slot, then the
+    /// least change. A belt hardly grows: it needs no room for that.
+    /// </summary>
+    private static (double? Length, LengthReason Reason) Recommend(
+        FittingLength[] lengths,
+        LoopMedium medium,
+        double? wearLimit
+    )
     {
         // Common practice: a new chain sits in the front third, so that there is room to take up its growth.
         const double frontThird = 100 / 3.0;
@@ -98,12 +105,12 @@ public static class LoopFit
             return (fit[0].Length, LengthReason.OnlyOne);
         FittingLength best = fit.OrderBy(l => l.IsHalfLink)
             .ThenBy(l => l.ReservePercent < (wearLimit ?? 0))
-            .ThenBy(l => l.TravelUsedPercent > frontThird)
-            .ThenBy(l => Math.Abs(l.WheelbaseChangeMm ?? 0))
+            .ThenBy(l => medium == LoopMedium.Chain && l.TravelUsedPercent > frontThird)
+            .ThenBy(l => l.MovedMm)
             .ThenByDescending(l => l.ReservePercent)
             .First();
         LengthReason reason =
-            best.TravelUsedPercent <= frontThird ? LengthReason.FrontThird
+            medium == LoopMedium.Chain && best.TravelUsedPercent <= frontThird ? LengthReason.FrontThird
             : fit.Any(l => l.ReservePercent > best.ReservePercent) ? LengthReason.LeastChange
             : LengthReason.MostReserve;
         return (best.Length, reason);

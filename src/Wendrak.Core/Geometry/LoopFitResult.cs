@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Geometry;
@@ -34,6 +35,7 @@ public enum LengthReason
 /// <param name="ReservePercent">Growth the track can still take up from there; negative beyond its end.</param>
 /// <param name="ReachesWearLimit">True when the track outlasts the chain; null without a limit.</param>
 /// <param name="WheelbaseChangeMm">Against as fitted; null where the mover carries no road wheel or that is not known.</param>
+/// <param name="MovedMm">How far the mover goes from where it is as fitted; 0 where that is not known.</param>
 /// <param name="IsHalfLink">Joined by a cranked link: weaker, and not for sealed-ring or derailleur chains.</param>
 public sealed record FittingLength(
     double Length,
@@ -44,7 +46,8 @@ public sealed record FittingLength(
     double? ReservePercent,
     bool? ReachesWearLimit,
     double? WheelbaseChangeMm,
-    bool IsHalfLink
+    bool IsHalfLink,
+    [property: JsonIgnore] double MovedMm
 );
 
 /// <summary>Slack of the length in view where the mover stands.</summary>
@@ -70,6 +73,9 @@ public enum FitFindingKind
 
     /// <summary>More than 80 pitches: wants a guide.</summary>
     LongCentre,
+
+    /// <summary>A chain lies on fewer than 3 teeth of an idler.</summary>
+    FewTeethOnIdler,
 
     /// <summary>An idler on the run that pulls.</summary>
     IdlerOnTightRun,

@@ -48,6 +48,16 @@ export type RollingResult = Schemas['RollingResult']
 export type NearestAimInput = Schemas['NearestAimInput']
 export type NearestAimResult = Schemas['NearestAimResult']
 export type StartingAimInput = Schemas['StartingAimInput']
+export type LoopFitInput = Schemas['LoopFitInput']
+export type LoopFitResult = Schemas['LoopFitResult']
+export type LoopLayout = Schemas['LoopLayout']
+export type FittingLength = Schemas['FittingLength']
+export type FitFinding = Schemas['FitFinding']
+export type WrappedWheel = Schemas['WrappedWheel']
+export type Point = Schemas['Point']
+export type Track = Schemas['Track']
+export type Mover = Schemas['Mover']
+export type Idler = Schemas['Idler']
 export type NewTrial = Schemas['NewTrial']
 
 /** An input was refused: every wrong field with the bound it broke. */
@@ -121,6 +131,12 @@ export const findNearestAim = (body: NearestAimInput, s: Signal = {}) =>
 
 export const startAim = (body: StartingAimInput): Promise<AimTarget> =>
   answered(client.POST('/api/ratio/starting-aim', { body }))
+
+export const fitLoop = (body: LoopFitInput, s: Signal = {}) =>
+  answered(client.POST('/api/fit/loop', { body, ...s }))
+export const drawLoop = (body: LoopFitInput) => answered(client.POST('/api/fit/drawing', { body }))
+export const startLayout = (body: Schemas['StartingLayoutInput']) =>
+  answered(client.POST('/api/fit/starting-layout', { body }))
 
 export const listMachines = () => answered(client.GET('/api/machines'))
 export const findMachine = (id: number) =>

@@ -818,7 +818,7 @@ export interface components {
          * @description Something about a fit that a person should know.
          * @enum {unknown}
          */
-        FitFindingKind: "tipsTouch" | "littleWrap" | "fewTeethInMesh" | "shortCentre" | "longCentre" | "idlerOnTightRun" | "halfLink" | "offTheTrack" | "littleReserve";
+        FitFindingKind: "tipsTouch" | "littleWrap" | "fewTeethInMesh" | "shortCentre" | "longCentre" | "fewTeethOnIdler" | "idlerOnTightRun" | "halfLink" | "offTheTrack" | "littleReserve";
         /** @description A length, and where the mover stands with it. */
         FittingLength: {
             /** Format: double */

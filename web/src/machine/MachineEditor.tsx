@@ -29,7 +29,11 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
   const conflict = save.error instanceof ConflictError ? save.error : null
   const { error } = save
   const body: MachineSave = {
-    machine,
+    // Where a removed loop stood goes with it.
+    machine: {
+      ...machine,
+      layouts: machine.layouts?.filter((l) => wheels.some((w) => w.loopKey === l.loopKey)) ?? null,
+    },
     fitted: wheels,
     fittedVersion: card.fitted.version,
   }

@@ -1,4 +1,6 @@
 import { NavLink, useLocation, useNavigate } from 'react-router'
+import { useFit } from '../fit/useFit'
+import { lengthText } from '../fit/words'
 import { fixed, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { useShortcuts } from '../shell/shortcuts'
@@ -14,6 +16,7 @@ export function Run({ bench }: { bench: Workbench }) {
   useShortcuts({
     '1': () => navigate({ pathname: 'aim', search }, { relative: 'route' }),
     '2': () => navigate({ pathname: 'ratio', search }, { relative: 'route' }),
+    '3': () => navigate({ pathname: 'fit', search }, { relative: 'route' }),
   })
   const figures = bench.comparison.data?.setups.at(-1)
   const ratio = figures
@@ -46,6 +49,37 @@ export function Run({ bench }: { bench: Workbench }) {
           </span>
         </span>
       </NavLink>
+      <FitStation bench={bench} search={search} />
     </nav>
+  )
+}
+
+function FitStation({ bench, search }: { bench: Workbench; search: string }) {
+  const fit = useFit(bench)
+  const answer = fit?.answer.data
+  const isOff = answer?.findings.some((f) => f.kind === 'offTheTrack')
+  const isFine = answer !== undefined && answer.chosenLength !== null && !isOff && !fit?.answer.error
+  const figure = !fit
+    ? 'no loop'
+    : !fit.layout
+      ? 'not laid out'
+      : fit.answer.error
+        ? 'can’t be laid'
+        : !answer
+          ? '…'
+          : answer.chosenLength === null
+            ? 'no length yet'
+            : lengthText(answer.chosenLength, answer.lengthUnit)
+  return (
+    <NavLink to={{ pathname: 'fit', search }} className={classes.station} data-done={isFine || undefined}>
+      <span className={classes.number}>{isFine ? '✓' : '3'}</span>
+      <span>
+        <b>Fit</b>
+        <span className={`num ${classes.figure}`}>
+          {figure}
+          {isOff && <span className={classes.off}> off the slot</span>}
+        </span>
+      </span>
+    </NavLink>
   )
 }

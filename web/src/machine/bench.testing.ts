@@ -58,6 +58,7 @@ export const loopOf = (part: Partial<LoopSummary> = {}): LoopSummary => ({
     work: null,
     typed: [],
   },
+  wearLimitPercent: 1,
   ...part,
 })
 

@@ -16,6 +16,7 @@ import {
 } from '../api/client'
 import { type Computed, useComputed } from '../api/queries'
 import { useAddress } from './useAddress'
+import { isToothed } from './words'
 
 /** Wheels in view: what is fitted, a stored trial, or a pair picked and not stored. */
 export interface Shown {
@@ -25,6 +26,10 @@ export interface Shown {
   /** The stored setup in view; undefined for a pair that was only picked. */
   setup: Setup | undefined
   isFitted: boolean
+}
+
+export interface PickedWheels extends Pick<LoopChoice, 'loopKey' | 'frontSize' | 'rearSize'> {
+  length?: number
 }
 
 export interface Workbench {
@@ -44,7 +49,8 @@ export interface Workbench {
   shown: Shown
   comparison: Computed<SetupComparisonResult>
   set: (changes: Partial<Record<WorkbenchParam, string | null>>) => void
-  pick: (choices: Pick<LoopChoice, 'loopKey' | 'frontSize' | 'rearSize'>[]) => void
+  /** Wheels, and a length where one was chosen: links, belt teeth, or mm of a belt without teeth. */
+  pick: (choices: PickedWheels[]) => void
 }
 
 /** Where a person is stands in the address, so that it can be kept, sent and gone back to. */
@@ -80,7 +86,14 @@ export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): W
     comparison,
     set,
     pick: (choices) =>
-      set({ pick: choices.map((c) => `${c.loopKey}~${c.frontSize}~${c.rearSize}`).join('!'), setup: null }),
+      set({
+        pick: choices
+          .map((c) =>
+            [c.loopKey, c.frontSize, c.rearSize, ...(c.length === undefined ? [] : [c.length])].join('~'),
+          )
+          .join('!'),
+        setup: null,
+      }),
   }
 }
 
@@ -108,10 +121,10 @@ function shownOf(
     const picked = pickParam.split('!').map((part) => part.split('~'))
     const loops = fitted.loops.map((loop) => {
       const pick = picked.find(([key]) => key === loop.loopKey)
-      return pick ? { ...loop, frontSize: Number(pick[1]), rearSize: Number(pick[2]) } : loop
+      return pick ? withPick(loop, pick, card) : loop
     })
-    const isFitted = loops.every(
-      (l, i) => l.frontSize === fitted.loops[i]?.frontSize && l.rearSize === fitted.loops[i]?.rearSize,
+    const isFitted = loops.every((l) =>
+      fitted.loops.some((f) => f.loopKey === l.loopKey && isSameChoice(f, l)),
     )
     if (!isFitted)
       return { name: 'picked', loops, roadWheels: fitted.roadWheels, setup: undefined, isFitted: false }
@@ -127,6 +140,20 @@ function shownOf(
     isFitted: true,
   }
 }
+
+function withPick(loop: LoopChoice, [, front, rear, length]: string[], card: MachineCard): LoopChoice {
+  const wheels = { ...loop, frontSize: Number(front), rearSize: Number(rear) }
+  if (length === undefined) return wheels
+  const medium = card.summary.loops.find((l) => l.loopKey === loop.loopKey)?.medium ?? 'chain'
+  return isToothed(medium) ? { ...wheels, links: Number(length) } : { ...wheels, lengthMm: Number(length) }
+}
+
+/** Same wheels and same length. */
+export const isSameChoice = (a: LoopChoice, b: LoopChoice) =>
+  a.frontSize === b.frontSize &&
+  a.rearSize === b.rearSize &&
+  a.links === b.links &&
+  (a.lengthMm ?? null) === (b.lengthMm ?? null)
 
 function parseBand(param: string | null): { low: number; high: number } | undefined {
   const [low, high] = (param ?? '').split('~').map(Number)

@@ -4,7 +4,7 @@ import { figure, fixed } from './format'
 export type UnitSystem = 'metric' | 'inch'
 
 /** What a number measures; it decides how it is shown and typed in either system. */
-export type Quantity = 'speed' | 'length' | 'longLength' | 'distance'
+export type Quantity = 'speed' | 'length' | 'fine' | 'longLength' | 'distance'
 
 interface UnitRule {
   unit: string
@@ -21,12 +21,14 @@ const RULES: Record<UnitSystem, Record<Quantity, UnitRule>> = {
   metric: {
     speed: { unit: 'km/h', factor: 1, decimals: 1 },
     length: { unit: 'mm', factor: 1, decimals: 0 },
+    fine: { unit: 'mm', factor: 1, decimals: 1 },
     longLength: { unit: 'm', factor: 1, decimals: 2 },
     distance: { unit: 'km', factor: 1, decimals: 0 },
   },
   inch: {
     speed: { unit: 'mph', factor: 1 / KM_PER_MILE, decimals: 1 },
     length: { unit: 'in', factor: 1 / MM_PER_INCH, decimals: 2 },
+    fine: { unit: 'in', factor: 1 / MM_PER_INCH, decimals: 3 },
     longLength: { unit: 'yd', factor: 1 / M_PER_YARD, decimals: 2 },
     distance: { unit: 'mi', factor: 1 / KM_PER_MILE, decimals: 0 },
   },

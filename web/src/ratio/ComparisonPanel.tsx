@@ -1,15 +1,12 @@
-import { Button, Group } from '@mantine/core'
-import { notifications } from '@mantine/notifications'
 import { useState } from 'react'
-import { addTrial, fitSetup, type SetupFigures } from '../api/client'
+import type { SetupFigures } from '../api/client'
 import { sentenceOf } from '../api/issues'
-import { useChange } from '../api/queries'
+import { SetupActions } from '../machine/SetupActions'
 import type { Workbench } from '../machine/useWorkbench'
 import { isToothed, pairText } from '../machine/words'
 import { figure, fixed, gearName, rpm, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
-import { useShortcuts } from '../shell/shortcuts'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
@@ -46,7 +43,7 @@ export function ComparisonPanel({ bench, onSideBySide }: { bench: Workbench; onS
         </>
       )}
       {shown.isFitted && <p className="cap">Click a pair on the scale to see what it would change.</p>}
-      <Actions bench={bench} onSideBySide={onSideBySide} />
+      <SetupActions bench={bench} onSideBySide={onSideBySide} />
       {isWorking && setups && (
         <WorkingDialog
           title={`Working: ${shown.name}`}
@@ -154,79 +151,4 @@ function Figures({
       </tbody>
     </table>
   )
-}
-
-function Actions({ bench, onSideBySide }: { bench: Workbench; onSideBySide: () => void }) {
-  const { shown, card, trials } = bench
-  const keep = useChange(() =>
-    addTrial(card.machine.id, {
-      name: nextName(trials.map((t) => t.name)),
-      loops: shown.loops.filter((l) => {
-        const before = card.fitted.loops.find((f) => f.loopKey === l.loopKey)
-        return before?.frontSize !== l.frontSize || before.rearSize !== l.rearSize
-      }),
-      roadWheels: null,
-      note: null,
-    }),
-  )
-  const fit = useChange(fitSetup.bind(null, shown.setup?.id ?? 0))
-  const failed = (error: unknown) => notifications.show({ color: 'red', message: sentenceOf(error) })
-  const isPicked = !shown.isFitted && !shown.setup
-  const onKeep = () =>
-    isPicked &&
-    keep.mutate(undefined, {
-      onSuccess: (trial) => {
-        bench.set({ setup: String(trial.id), pick: null })
-        notifications.show({ message: `Kept as ${trial.name}.` })
-      },
-      onError: failed,
-    })
-  useShortcuts({ t: onKeep })
-  return (
-    <Group mt="sm" gap="xs" data-no-print>
-      {isPicked && (
-        <Button size="sm" onClick={onKeep} loading={keep.isPending}>
-          Keep as a trial
-        </Button>
-      )}
-      {shown.setup && !shown.isFitted && (
-        <Button
-          size="sm"
-          loading={fit.isPending}
-          onClick={() =>
-            fit.mutate(shown.setup?.version ?? 0, {
-              onSuccess: () => {
-                notifications.show({
-                  message: `${shown.name} is as fitted now; the old setup is kept as former.`,
-                })
-                bench.set({ setup: null })
-              },
-              onError: failed,
-            })
-          }
-        >
-          Fit {shown.name}
-        </Button>
-      )}
-      {!shown.isFitted && (
-        <Button size="sm" variant="default" onClick={() => bench.set({ setup: null, pick: null })}>
-          Back to as fitted
-        </Button>
-      )}
-      {trials.length > 0 && (
-        <Button size="sm" variant="default" onClick={onSideBySide}>
-          Side by side
-        </Button>
-      )}
-    </Group>
-  )
-}
-
-/** “Trial A”, “Trial B”, …: the first letter not in use. */
-export function nextName(taken: string[]): string {
-  for (let i = 0; i < 26; i++) {
-    const name = `Trial ${String.fromCharCode(65 + i)}`
-    if (!taken.includes(name)) return name
-  }
-  return `Trial ${taken.length + 1}`
 }

@@ -39,6 +39,7 @@ const router = createBrowserRouter([
         children: [
           { index: true, element: <Navigate to="ratio" replace /> },
           { path: 'aim', lazy: { Component: async () => (await import('../aim/AimView')).default } },
+          { path: 'fit', lazy: { Component: async () => (await import('../fit/FitView')).default } },
           { path: 'ratio', lazy: { Component: async () => (await import('../ratio/RatioView')).default } },
         ],
       },

@@ -1,6 +1,6 @@
 /** Hands a text to the browser to be saved. */
-export function saveAs(name: string, text: string) {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
+export function saveAs(name: string, text: string, type = 'application/json') {
+  const url = URL.createObjectURL(new Blob([text], { type }))
   const link = document.createElement('a')
   link.href = url
   // Names are people's own; a file name can't hold all of what a name can.

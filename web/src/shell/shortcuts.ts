@@ -28,11 +28,12 @@ export function useShortcuts(keys: Record<string, () => void>) {
 
 /** The list behind “?”. */
 export const SHORTCUTS: [string, string][] = [
-  ['1  2', 'stations of the machine: Aim, Ratio'],
+  ['1  2  3', 'stations of the machine: Aim, Ratio, Fit'],
   ['/', 'find a machine, a trial, an aim'],
   ['[  ]', 'one tooth fewer or more in front'],
   ['{  }', 'one tooth fewer or more behind'],
   ['← → ↑ ↓', 'on the ratio scale: next pair in the row, next row'],
+  ['← →', 'on the side view: the axle by 0.1 mm'],
   ['T', 'keep what is picked as a new trial'],
   ['H', 'history of the machine, and undo'],
   ['U', 'metric or inch'],

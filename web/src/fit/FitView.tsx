@@ -1,0 +1,231 @@
+import { Button, Group, SegmentedControl, Switch } from '@mantine/core'
+import { notifications } from '@mantine/notifications'
+import { lazy, Suspense, useDeferredValue, useState } from 'react'
+import { drawLoop } from '../api/client'
+import { sentenceOf } from '../api/issues'
+import { SetupActions } from '../machine/SetupActions'
+import { useBench, type Workbench } from '../machine/useWorkbench'
+import { isToothed } from '../machine/words'
+import work from '../machine/work.module.css'
+import { fixed, plain } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import { Panel } from '../shell/Panel'
+import { Sentence } from '../shell/Sentence'
+import { saveAs } from '../shell/saveAs'
+import { WhyButton } from '../shell/WhyButton'
+import { WorkingDialog } from '../shell/WorkingDialog'
+import { LengthsTable } from './LengthsTable'
+import { LoopPanel } from './LoopPanel'
+import { NoLayout } from './NoLayout'
+import { SideView, wheelSizeText } from './SideView'
+import { type Fit, useFit } from './useFit'
+import { lengthText } from './words'
+
+const LayoutEditor = lazy(() => import('./LayoutEditor'))
+
+/** Station 3: which length closes the loop, where the axle ends up, what that leaves. */
+export default function FitView() {
+  const bench = useBench()
+  const [travel, setTravel] = useState<{ of: string; mm: number } | null>(null)
+  const [halfLinks, setHalfLinks] = useState(false)
+  const [isEditing, setEditing] = useState(false)
+  // What was dragged belongs to the wheels it was dragged with.
+  const of = JSON.stringify([bench.shown.loops, bench.loops.at(-1)?.loopKey, bench.card.machine.layouts])
+  const asked = useDeferredValue(travel?.of === of ? travel.mm : null)
+  const fit = useFit(bench, asked, halfLinks)
+  if (!fit)
+    return <Sentence title="This machine has no loop.">A direct drive has no chain or belt to fit.</Sentence>
+  if (!fit.layout) return <NoLayout bench={bench} fit={fit} />
+  const answer = fit.answer.data
+  return (
+    <div className={work.work}>
+      <div className={work.column}>
+        <Picture
+          bench={bench}
+          fit={fit}
+          onTravel={(mm) => setTravel(mm === null ? null : { of, mm })}
+          onEdit={() => setEditing(true)}
+        />
+        {answer && (
+          <Panel
+            title={`${isToothed(fit.loop.medium) ? (fit.loop.medium === 'chain' ? 'Chain' : 'Belt') : 'Belt'} lengths that reach`}
+            note={lengthsNote(fit)}
+            isStale={fit.answer.isStale}
+            aside={
+              fit.loop.medium === 'chain' && (
+                <Switch
+                  size="xs"
+                  label="with a half link"
+                  checked={halfLinks}
+                  onChange={(event) => setHalfLinks(event.currentTarget.checked)}
+                  data-no-print
+                />
+              )
+            }
+          >
+            <LengthsTable
+              fit={answer}
+              onPick={(length) =>
+                bench.pick([
+                  {
+                    loopKey: fit.loop.loopKey,
+                    frontSize: fit.choice.frontSize,
+                    rearSize: fit.choice.rearSize,
+                    length,
+                  },
+                ])
+              }
+            />
+          </Panel>
+        )}
+      </div>
+      <div className={work.column}>
+        {answer && <LoopPanel bench={bench} fit={fit} answer={answer} />}
+        <Panel title="These wheels">
+          <p>
+            {bench.shown.isFitted ? 'as fitted' : bench.shown.name}: {plain(fit.choice.frontSize)} /{' '}
+            {plain(fit.choice.rearSize)}
+            {answer &&
+              answer.chosenLength !== null &&
+              `, ${lengthText(answer.chosenLength, answer.lengthUnit)}`}
+          </p>
+          <SetupActions bench={bench} />
+        </Panel>
+      </div>
+      {isEditing && (
+        <Suspense>
+          <LayoutEditor bench={bench} fit={fit} layout={fit.layout} onClose={() => setEditing(false)} />
+        </Suspense>
+      )}
+    </div>
+  )
+}
+
+function lengthsNote(fit: Fit): string {
+  if (fit.loop.medium === 'chain') return 'even counts join without a half link'
+  return fit.loop.medium === 'vBelt' ? 'standard datum lengths' : 'whole teeth'
+}
+
+function Picture({
+  bench,
+  fit,
+  onTravel,
+  onEdit,
+}: {
+  bench: Workbench
+  fit: Fit
+  onTravel: (mm: number | null) => void
+  onEdit: () => void
+}) {
+  const units = useUnits()
+  const [isWorking, setWorking] = useState(false)
+  const answer = fit.answer.data
+  const save = async (kind: 'svg' | 'dxf') => {
+    try {
+      if (!fit.input) return
+      const files = await drawLoop(fit.input)
+      const name = `${bench.card.machine.name} ${fit.loop.name}.${kind}`
+      saveAs(name, files[kind], kind === 'svg' ? 'image/svg+xml' : 'image/vnd.dxf')
+    } catch (error) {
+      notifications.show({ color: 'red', message: sentenceOf(error) })
+    }
+  }
+  return (
+    <Panel
+      title="Side view, to scale"
+      note={
+        fit.layout?.mover
+          ? `drag the ${fit.layout.mover.wheel} wheel · arrow keys move it 0.1 mm`
+          : 'fixed centres'
+      }
+      isStale={fit.answer.isStale}
+      aside={
+        <Group gap={6} data-no-print>
+          <Button size="compact-sm" variant="default" onClick={onEdit}>
+            Where things stand
+          </Button>
+          <Button size="compact-sm" variant="default" onClick={() => save('svg')} aria-label="Save as SVG">
+            SVG
+          </Button>
+          <Button size="compact-sm" variant="default" onClick={() => save('dxf')} aria-label="Save as DXF">
+            DXF
+          </Button>
+          <WhyButton onClick={() => setWorking(true)} />
+        </Group>
+      }
+    >
+      <LoopChoiceBar bench={bench} />
+      {fit.answer.error ? (
+        <p role="alert" style={{ color: 'var(--stop)' }}>
+          {sentenceOf(fit.answer.error)}
+        </p>
+      ) : null}
+      {answer && fit.layout && (
+        <>
+          <SideView
+            fit={answer}
+            layout={fit.layout}
+            isChain={fit.loop.medium === 'chain'}
+            sizeText={(name) => sizeText(fit, name)}
+            teethOf={(name) => teethOf(fit, name)}
+            onTravel={onTravel}
+          />
+          <p className="cap">
+            path {fixed(answer.exactLength, 2)}{' '}
+            {answer.lengthUnit === 'mm' ? 'mm' : answer.lengthUnit === 'links' ? 'links' : 'teeth'}
+            {answer.freePlay && answer.freePlay.excessMm > 1e-6 && (
+              <>
+                {' · '}free play {units.show('fine', answer.freePlay.freePlayMm)}
+                {answer.freePlay.takenUpByMm !== null &&
+                  `, ${units.show('fine', Math.abs(answer.freePlay.takenUpByMm))} of travel takes it up`}
+              </>
+            )}
+            {answer.freePlay && answer.freePlay.excessMm < -1e-6 && (
+              <b style={{ color: 'var(--stop)' }}>
+                {' '}
+                · too short by {units.show('fine', -answer.freePlay.excessMm)}
+              </b>
+            )}
+          </p>
+        </>
+      )}
+      {isWorking && answer && (
+        <WorkingDialog title="Working: fit" workings={answer.workings} onClose={() => setWorking(false)} />
+      )}
+    </Panel>
+  )
+}
+
+/** Which of the machine's loops is in view. */
+function LoopChoiceBar({ bench }: { bench: Workbench }) {
+  const { loops } = bench.card.summary
+  if (loops.length < 2) return null
+  return (
+    <SegmentedControl
+      size="xs"
+      mb="xs"
+      aria-label="Loop in view"
+      value={bench.loops.at(-1)?.loopKey}
+      onChange={(key) => bench.set({ loops: key })}
+      data={loops.map((l) => ({
+        value: l.loopKey,
+        label: l.name === l.loopKey ? l.name : `${l.name} (${l.loopKey})`,
+      }))}
+      data-no-print
+    />
+  )
+}
+
+const teethOf = (fit: Fit, name: string): number | null => {
+  if (name === 'front' || name === 'rear')
+    return isToothed(fit.loop.medium) ? (name === 'front' ? fit.choice.frontSize : fit.choice.rearSize) : null
+  const idler = fit.layout?.idlers.find((i) => i.name === name)
+  return idler?.isToothed ? idler.size : null
+}
+
+const sizeText = (fit: Fit, name: string): string => {
+  if (name === 'front') return wheelSizeText(fit.choice.frontSize, isToothed(fit.loop.medium))
+  if (name === 'rear') return wheelSizeText(fit.choice.rearSize, isToothed(fit.loop.medium))
+  const idler = fit.layout?.idlers.find((i) => i.name === name)
+  return idler ? `${name} ${wheelSizeText(idler.size, idler.isToothed)}` : name
+}

@@ -1,0 +1,110 @@
+import type { FittingLength, LoopFitResult } from '../api/client'
+import { fixed, plain, signed } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import { Sentence } from '../shell/Sentence'
+import table from '../shell/table.module.css'
+import classes from './LengthsTable.module.css'
+import { lengthText, REASON_WORDS, UNIT_WORDS } from './words'
+
+/** Every length that reaches, where the axle sits with it and what is left to take up. */
+export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (length: number) => void }) {
+  const units = useUnits()
+  if (fit.lengths.length === 0)
+    return (
+      <Sentence title={fit.trackMm > 0 ? 'No length of this kind is listed.' : 'Nothing moves on this loop.'}>
+        {fit.trackMm > 0
+          ? 'It is cut to length: the path above is what it must measure.'
+          : `The centres are fixed: the path asks for ${lengthText(Number(fit.exactLength.toFixed(2)), fit.lengthUnit)}.`}
+      </Sentence>
+    )
+  const hasGrowth = fit.lengthUnit === 'links'
+  const hasWheelbase = fit.lengths.some((l) => l.wheelbaseChangeMm !== null)
+  return (
+    <>
+      <div className={table.scroll}>
+        <table className={table.table}>
+          <thead>
+            <tr>
+              <th scope="col">{UNIT_WORDS[fit.lengthUnit]}</th>
+              <th scope="col">centre</th>
+              <th scope="col">where it sits on its way</th>
+              <th scope="col">{hasGrowth ? 'growth left' : 'take-up left'}</th>
+              {hasWheelbase && <th scope="col">wheelbase</th>}
+            </tr>
+          </thead>
+          <tbody>
+            {fit.lengths.map((l) => (
+              <tr key={l.length} data-on={l.length === fit.chosenLength || undefined}>
+                <th scope="row">
+                  <button
+                    type="button"
+                    className={`num ${table.pick}`}
+                    aria-pressed={l.length === fit.chosenLength}
+                    onClick={() => onPick(l.length)}
+                  >
+                    {plain(l.length)}
+                  </button>
+                  {l.isHalfLink && <span className="cap"> half link</span>}
+                  {l.length === fit.recommendedLength && <span className="cap"> best</span>}
+                </th>
+                <td className="num">{l.centreMm === null ? '–' : units.show('fine', l.centreMm)}</td>
+                <td>
+                  <Bar length={l} />
+                </td>
+                <td>
+                  <Left length={l} />
+                </td>
+                {hasWheelbase && (
+                  <td className="num">
+                    {l.wheelbaseChangeMm === null ? '–' : shift(l.wheelbaseChangeMm, units)}
+                  </td>
+                )}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className={`cap ${classes.reason}`}>
+        {fit.recommendedLength === null
+          ? REASON_WORDS[fit.reason]
+          : `${lengthText(fit.recommendedLength, fit.lengthUnit)}: ${REASON_WORDS[fit.reason]}.`}
+      </p>
+    </>
+  )
+}
+
+const shift = (mm: number, units: ReturnType<typeof useUnits>) =>
+  `${signed(units.toShown('fine', Math.abs(mm) < 1e-6 ? 0 : mm), units.system === 'inch' ? 3 : 1)}\u00a0${units.unitOf('fine')}`
+
+function Bar({ length }: { length: FittingLength }) {
+  const used = length.travelUsedPercent
+  const isOn = length.fits && used !== null
+  return (
+    <span className={classes.bar} data-off={!isOn || undefined}>
+      {isOn && (
+        <>
+          <i style={{ left: `${used}%` }} className={classes.left} />
+          <i style={{ left: `${used}%` }} className={classes.mark} />
+        </>
+      )}
+      <span className="visually-hidden">{isOn ? `${fixed(used, 0)} % used` : 'off its way'}</span>
+    </span>
+  )
+}
+
+function Left({ length }: { length: FittingLength }) {
+  if (!length.fits)
+    return (
+      <span className={table.tag} data-tone="watch">
+        off the slot
+      </span>
+    )
+  const growth = `${fixed(length.reservePercent ?? 0, 1)} %`
+  return length.reachesWearLimit === false ? (
+    <span className={table.tag} data-tone="watch">
+      {growth}, ends before the chain
+    </span>
+  ) : (
+    <span className="num">{growth}</span>
+  )
+}

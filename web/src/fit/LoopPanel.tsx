@@ -1,0 +1,75 @@
+import type { LoopFitResult } from '../api/client'
+import type { Workbench } from '../machine/useWorkbench'
+import { isToothed, MEDIUM_WORDS } from '../machine/words'
+import { fixed, plain } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import { Panel } from '../shell/Panel'
+import table from '../shell/table.module.css'
+import type { Fit } from './useFit'
+import { findingText, MOVER_WORDS } from './words'
+
+/** What the loop runs over, what moves, and what to look at. */
+export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; answer: LoopFitResult }) {
+  const units = useUnits()
+  const at = (value: number) => fixed(units.toShown('fine', value), units.system === 'inch' ? 2 : 1)
+  const { layout } = fit
+  const size = (name: string) => {
+    if (name === 'front') return fit.choice.frontSize
+    if (name === 'rear') return fit.choice.rearSize
+    return layout?.idlers.find((i) => i.name === name)?.size ?? 0
+  }
+  return (
+    <Panel
+      title="What is on the loop"
+      note={`${MEDIUM_WORDS[fit.loop.medium]} ${fit.loop.standard}`}
+      isStale={fit.answer.isStale}
+    >
+      <div className={table.scroll}>
+        <table className={table.table}>
+          <thead>
+            <tr>
+              <th scope="col">wheel</th>
+              <th scope="col">{isToothed(fit.loop.medium) ? 'teeth' : '⌀, mm'}</th>
+              <th scope="col">at, {units.unitOf('fine')}</th>
+              <th scope="col">wrap</th>
+              <th scope="col">runs</th>
+            </tr>
+          </thead>
+          <tbody>
+            {answer.path.wheels.map((w) => (
+              <tr key={w.name}>
+                <th scope="row">{w.name}</th>
+                <td className="num">{plain(size(w.name))}</td>
+                <td className="num">
+                  {at(w.centre.xMm)} · {at(w.centre.yMm)}
+                </td>
+                <td className="num">
+                  {fixed(w.wrapDeg, 0)}°{w.teethEngaged !== null && ` · ${w.teethEngaged}`}
+                </td>
+                <td>{w.side === 'inside' ? 'inside' : 'on its back'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="cap" style={{ marginTop: 8 }}>
+        {layout?.mover
+          ? `Tensioned by: ${MOVER_WORDS[layout.mover.kind]}, ${units.show('fine', answer.trackMm)} of way.`
+          : 'Nothing moves: the length must fit the centres.'}
+        {fit.loop.wearLimitPercent !== null &&
+          ` Replaced at ${plain(Number(fit.loop.wearLimitPercent.toFixed(2)))} % growth; the maker's figure wins.`}
+      </p>
+      {answer.findings.map((f) => (
+        <p key={f.kind + f.wheel} style={{ color: 'var(--watch)', marginTop: 6 }}>
+          ▲ {findingText(f, units)}
+        </p>
+      ))}
+      {answer.findings.length === 0 && (
+        <p style={{ color: 'var(--ok)', marginTop: 6 }}>✓ Wraps, tips and reserve are in order.</p>
+      )}
+      <p className="cap" style={{ marginTop: 8 }} hidden={bench.shown.isFitted}>
+        The wheelbase is told against as fitted.
+      </p>
+    </Panel>
+  )
+}

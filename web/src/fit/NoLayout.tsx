@@ -1,0 +1,34 @@
+import { Button } from '@mantine/core'
+import { changeMachine, startLayout } from '../api/client'
+import { sentenceOf } from '../api/issues'
+import { useChange } from '../api/queries'
+import type { Workbench } from '../machine/useWorkbench'
+import { Sentence } from '../shell/Sentence'
+import type { Fit } from './useFit'
+
+/** Nobody has said where the wheels stand: begin from what is fitted. */
+export function NoLayout({ bench, fit }: { bench: Workbench; fit: Fit }) {
+  const { machine, fitted } = bench.card
+  const start = useChange(async () => {
+    const layout = await startLayout({ drive: bench.drive, choice: fit.choice })
+    return changeMachine({
+      machine: { ...machine, layouts: [...(machine.layouts ?? []), layout] },
+      fitted: fitted.loops,
+      fittedVersion: fitted.version,
+    })
+  })
+  return (
+    <Sentence title={`Where the wheels of “${fit.loop.name}” stand is not known yet.`}>
+      Begin with the centre distance that the fitted length asks for, then correct it to what you measure.
+      <br />
+      <Button mt="sm" onClick={() => start.mutate(undefined)} loading={start.isPending}>
+        Lay it out
+      </Button>
+      {start.error && (
+        <span role="alert" style={{ color: 'var(--stop)', display: 'block', marginTop: 8 }}>
+          {sentenceOf(start.error)}
+        </span>
+      )}
+    </Sentence>
+  )
+}

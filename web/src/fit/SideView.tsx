@@ -1,0 +1,300 @@
+import { useElementSize } from '@mantine/hooks'
+import { useRef, useState } from 'react'
+import type { LoopFitResult, LoopLayout, WrappedWheel } from '../api/client'
+import { fixed, plain } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import classes from './SideView.module.css'
+import { type Camera, FITTED, nearestTravel, toothPath, trackEnds, type View, viewOf } from './view'
+
+interface Props {
+  fit: LoopFitResult
+  layout: LoopLayout
+  /** Teeth or diameter of a wheel, as a person says it. */
+  sizeText: (wheel: string) => string
+  teethOf: (wheel: string) => number | null
+  isChain: boolean
+  onTravel: (travelMm: number | null) => void
+}
+
+const HEIGHT = 310
+const STEP_MM = 0.1
+
+/** The loop to scale. What moves is dragged along its way; arrow keys move it by a tenth of a millimetre. */
+export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel }: Props) {
+  const { ref, width } = useElementSize()
+  const units = useUnits()
+  const [camera, setCamera] = useState<Camera>(FITTED)
+  const view = viewOf(fit, layout, width || 720, HEIGHT, camera)
+  const moving = fit.path.wheels.find((w) => w.name === layout.mover?.wheel)
+  const zoom = (factor: number) =>
+    setCamera((c) => ({ zoom: c.zoom * factor, dx: c.dx * factor, dy: c.dy * factor }))
+  const pan = useDrag((dx, dy, from: Camera) => setCamera({ ...from, dx: from.dx + dx, dy: from.dy + dy }))
+  return (
+    <div className={classes.frame} ref={ref}>
+      <svg
+        width={width || 720}
+        height={HEIGHT}
+        role="img"
+        aria-label={`Side view: centre distance ${units.show('fine', fit.centreMm)}, loop of ${fixed(fit.exactLength, 2)}`}
+        className={classes.drawing}
+        {...pan(camera)}
+      >
+        {layout.mover && <Way layout={layout} view={view} />}
+        {fit.path.wheels.map((w) => (
+          <Wheel key={w.name} wheel={w} teeth={teethOf(w.name)} isChain={isChain} view={view} />
+        ))}
+        <Runs fit={fit} layout={layout} view={view} />
+        {fit.path.wheels.map((w) => (
+          <WheelText key={w.name} wheel={w} fit={fit} text={sizeText(w.name)} view={view} />
+        ))}
+        <CentreDimension fit={fit} view={view} />
+      </svg>
+      {moving && layout.mover && (
+        <Handle fit={fit} layout={layout} wheel={moving} view={view} onTravel={onTravel} />
+      )}
+      <div className={classes.zoom} data-no-print>
+        <button type="button" onClick={() => zoom(1.4)} aria-label="Zoom in">
+          +
+        </button>
+        <button type="button" onClick={() => zoom(1 / 1.4)} aria-label="Zoom out">
+          −
+        </button>
+        <button type="button" onClick={() => setCamera(FITTED)}>
+          fit
+        </button>
+      </div>
+    </div>
+  )
+}
+
+function Wheel({
+  wheel,
+  teeth,
+  isChain,
+  view,
+}: {
+  wheel: WrappedWheel
+  teeth: number | null
+  isChain: boolean
+  view: View
+}) {
+  const { x, y } = view.toScreen(wheel.centre)
+  const { outsideRadiusMm, runRadiusMm } = wheel.outline
+  const tip = outsideRadiusMm * view.scale
+  // Half a roller below the pitch circle; a drawing, not a tooth form.
+  const root = (2 * runRadiusMm - outsideRadiusMm) * view.scale
+  return (
+    <g className={classes.wheel}>
+      {isChain && teeth !== null ? (
+        <path d={toothPath(x, y, teeth, root, tip)} />
+      ) : (
+        <circle
+          cx={x}
+          cy={y}
+          r={tip}
+          strokeDasharray={teeth === null ? undefined : `${(Math.PI * tip) / teeth}`}
+        />
+      )}
+      <circle cx={x} cy={y} r={Math.max(3, tip * 0.42)} className={classes.hub} />
+      <circle cx={x} cy={y} r={3.5} className={classes.shaft} />
+    </g>
+  )
+}
+
+function Runs({ fit, layout, view }: { fit: LoopFitResult; layout: LoopLayout; view: View }) {
+  const rear = fit.path.wheels.findIndex((w) => w.name === 'rear')
+  const sag = fit.freePlay?.freePlayMm ?? 0
+  const slackest = fit.freePlay?.runMm
+  return (
+    <g className={classes.runs}>
+      {fit.path.wheels.map((w) => {
+        const [from, to] = [view.toScreen(w.arcStart), view.toScreen(w.arcEnd)]
+        const r = w.outline.runRadiusMm * view.scale
+        const clockwise = (layout.turning === 'clockwise') === w.turnsWithLoop
+        return (
+          <path
+            key={w.name}
+            data-part="arc"
+            d={`M${from.x} ${from.y}A${r} ${r} 0 ${w.wrapDeg > 180 ? 1 : 0} ${clockwise ? 1 : 0} ${to.x} ${to.y}`}
+          />
+        )
+      })}
+      {fit.path.spans.map((s, i) => {
+        const [a, b] = [view.toScreen(s.start), view.toScreen(s.end)]
+        const isTight = i >= rear
+        const hangs = !isTight && s.lengthMm === slackest ? sag * view.scale : 0
+        const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 + hangs }
+        return (
+          <path
+            key={s.from}
+            data-part={isTight ? 'tight' : 'slack'}
+            d={`M${a.x} ${a.y}Q${middle.x} ${middle.y} ${b.x} ${b.y}`}
+          />
+        )
+      })}
+    </g>
+  )
+}
+
+function WheelText({
+  wheel,
+  fit,
+  text,
+  view,
+}: {
+  wheel: WrappedWheel
+  fit: LoopFitResult
+  text: string
+  view: View
+}) {
+  const units = useUnits()
+  const { x, y } = view.toScreen(wheel.centre)
+  const r = wheel.outline.outsideRadiusMm * view.scale
+  const details = [
+    `⌀\u00a0${units.show('fine', 2 * wheel.outline.runRadiusMm)}`,
+    `wrap ${fixed(wheel.wrapDeg, 0)}°`,
+  ]
+  const middle = fit.path.wheels.reduce((sum, w) => sum + w.centre.xMm, 0) / fit.path.wheels.length
+  const isRoomy = r > 58
+  const side = wheel.centre.xMm >= middle ? 1 : -1
+  // Above the shaft: the line of the dimension leaves it downwards.
+  const at = isRoomy ? { x, y: y - 36 - (r - 58) * 0.2 } : { x: x + side * (r + 8), y: y - 8 }
+  const anchor = isRoomy ? 'middle' : side > 0 ? 'start' : 'end'
+  return (
+    <g className={classes.text} textAnchor={anchor}>
+      <text x={at.x} y={at.y} className={classes.size}>
+        {text}
+      </text>
+      {details.map((line, i) => (
+        <text key={line} x={at.x} y={at.y + 14 + 13 * i}>
+          {line}
+        </text>
+      ))}
+    </g>
+  )
+}
+
+function Way({ layout, view }: { layout: LoopLayout; view: View }) {
+  if (!layout.mover) return null
+  const { track } = layout.mover
+  const [from, to] = trackEnds(track).map(view.toScreen) as [
+    { x: number; y: number },
+    { x: number; y: number },
+  ]
+  const r = track.kind === 'arc' ? track.radiusMm * view.scale : 0
+  const d =
+    track.kind === 'line'
+      ? `M${from.x} ${from.y}L${to.x} ${to.y}`
+      : `M${from.x} ${from.y}A${r} ${r} 0 ${Math.abs(track.swingDeg) > 180 ? 1 : 0} ${track.swingDeg > 0 ? 0 : 1} ${to.x} ${to.y}`
+  return <path d={d} className={classes.way} />
+}
+
+/** Front to rear, beside the loop, as a drawing gives it. */
+function CentreDimension({ fit, view }: { fit: LoopFitResult; view: View }) {
+  const units = useUnits()
+  const front = fit.path.wheels[0]
+  const rear = fit.path.wheels.find((w) => w.name === 'rear')
+  if (!front || !rear) return null
+  const [a, b] = [view.toScreen(front.centre), view.toScreen(rear.centre)]
+  const lowest = Math.max(
+    ...fit.path.wheels.map((w) => view.toScreen(w.centre).y + w.outline.outsideRadiusMm * view.scale),
+  )
+  const y = lowest + 34
+  return (
+    <g className={classes.dimension}>
+      <path d={`M${a.x} ${a.y + 8}V${y + 6}M${b.x} ${b.y + 8}V${y + 6}M${a.x} ${y}H${b.x}`} />
+      <text x={(a.x + b.x) / 2} y={y - 6} textAnchor="middle">
+        centre {units.show('fine', fit.centreMm)}
+      </text>
+    </g>
+  )
+}
+
+function Handle({
+  fit,
+  layout,
+  wheel,
+  view,
+  onTravel,
+}: {
+  fit: LoopFitResult
+  layout: LoopLayout
+  wheel: WrappedWheel
+  view: View
+  onTravel: (travelMm: number | null) => void
+}) {
+  const units = useUnits()
+  const frame = useRef<HTMLDivElement>(null)
+  const isDown = useRef(false)
+  const { x, y } = view.toScreen(wheel.centre)
+  const move = (travel: number) => onTravel(Math.min(fit.trackMm, Math.max(0, Number(travel.toFixed(3)))))
+  const pointed = (event: React.PointerEvent) => {
+    const box = frame.current?.parentElement?.getBoundingClientRect()
+    if (!box || !layout.mover) return
+    const p = view.toWorld(event.clientX - box.left, event.clientY - box.top)
+    move(nearestTravel(layout.mover.track, p, fit.trackMm))
+  }
+  return (
+    <div
+      ref={frame}
+      role="slider"
+      tabIndex={0}
+      aria-label={`Travel of ${wheel.name}`}
+      aria-valuemin={0}
+      aria-valuemax={Number(fit.trackMm.toFixed(1))}
+      aria-valuenow={Number(fit.travelMm.toFixed(1))}
+      aria-valuetext={`${units.show('fine', fit.travelMm)} of ${units.show('fine', fit.trackMm)}`}
+      className={classes.handle}
+      style={{ left: x, top: y }}
+      onPointerDown={(event) => {
+        isDown.current = true
+        event.currentTarget.setPointerCapture(event.pointerId)
+      }}
+      onPointerMove={(event) => isDown.current && pointed(event)}
+      onPointerUp={() => {
+        isDown.current = false
+      }}
+      onKeyDown={(event) => {
+        // Left on the screen is towards the end of the way that lies left.
+        const ends = layout.mover ? trackEnds(layout.mover.track) : undefined
+        const towards = ends && ends[1].xMm < ends[0].xMm ? -1 : 1
+        const steps = {
+          ArrowLeft: -towards,
+          ArrowRight: towards,
+          ArrowDown: -1,
+          ArrowUp: 1,
+          PageDown: -10,
+          PageUp: 10,
+        }[event.key]
+        if (steps) move(fit.travelMm + steps * STEP_MM)
+        else if (event.key === 'Home') move(0)
+        else if (event.key === 'End') move(fit.trackMm)
+        else if (event.key === 'Escape') onTravel(null)
+        else return
+        event.preventDefault()
+      }}
+    />
+  )
+}
+
+/** Drags the ground of a drawing. */
+function useDrag<T>(onMove: (dx: number, dy: number, from: T) => void) {
+  const start = useRef<{ x: number; y: number; from: T }>(undefined)
+  return (from: T) => ({
+    onPointerDown: (event: React.PointerEvent<SVGSVGElement>) => {
+      event.currentTarget.setPointerCapture(event.pointerId)
+      start.current = { x: event.clientX, y: event.clientY, from }
+    },
+    onPointerMove: (event: React.PointerEvent) => {
+      const s = start.current
+      if (s) onMove(event.clientX - s.x, event.clientY - s.y, s.from)
+    },
+    onPointerUp: () => {
+      start.current = undefined
+    },
+  })
+}
+
+/** “15”, or “⌀ 90” for a wheel without teeth. */
+export const wheelSizeText = (size: number, isToothed: boolean) =>
+  isToothed ? plain(size) : `⌀\u00a0${plain(size)}`

@@ -1,0 +1,57 @@
+import type { FitFinding, LoopFitResult, Mover } from '../api/client'
+import { fixed, plain } from '../quantities/format'
+import type { Units } from '../quantities/units'
+
+/** What the core's answers are called on the page. */
+
+export const UNIT_WORDS: Record<LoopFitResult['lengthUnit'], string> = {
+  links: 'links',
+  beltTeeth: 'teeth',
+  mm: 'mm',
+}
+
+export const MOVER_WORDS: Record<Mover['kind'], string> = {
+  axle: 'axle in its slots',
+  bothArms: 'both arms alike',
+  motor: 'engine or motor slides',
+  eccentric: 'eccentric',
+  tensioner: 'tensioner',
+}
+
+export const REASON_WORDS: Record<LoopFitResult['reason'], string> = {
+  noneReaches: 'No length reaches: change the pair, or the slot.',
+  onlyOne: 'the only length that reaches',
+  frontThird: 'starts in the front third of its way and leaves room for growth',
+  leastChange: 'reaches with the least change',
+  mostReserve: 'leaves the most to take up',
+}
+
+/** “110 links”, “1 600 mm”. */
+export const lengthText = (length: number, unit: LoopFitResult['lengthUnit']) =>
+  `${plain(length)}\u00a0${UNIT_WORDS[unit]}`
+
+export function findingText(finding: FitFinding, units: Units): string {
+  const mm = (value: number) => units.show('fine', value)
+  switch (finding.kind) {
+    case 'tipsTouch':
+      return `${finding.wheel} touches its neighbour by ${mm(-finding.value)}.`
+    case 'littleWrap':
+      return `Only ${fixed(finding.value, 0)}° on the ${finding.wheel} sprocket; ${fixed(finding.limit, 0)}° or more keeps the chain from climbing.`
+    case 'fewTeethInMesh':
+      return `${plain(finding.value)} teeth in mesh at the ${finding.wheel}; ${plain(finding.limit)} or more carry the full load.`
+    case 'fewTeethOnIdler':
+      return `The chain lies on ${plain(finding.value)} teeth of “${finding.wheel}”; ${plain(finding.limit)} or more keep it from jumping there.`
+    case 'shortCentre':
+      return `Centres only ${fixed(finding.value, 0)} pitches apart: the chain comes round often and wears sooner.`
+    case 'longCentre':
+      return `Centres ${fixed(finding.value, 0)} pitches apart: the slack run wants a guide.`
+    case 'idlerOnTightRun':
+      return `“${finding.wheel}” sits on the run that pulls: put it on the slack run.`
+    case 'halfLink':
+      return `${plain(finding.value)} links need a half link: weaker, and not for sealed-ring or derailleur chains.`
+    case 'offTheTrack':
+      return 'The length in view does not close on this adjuster: choose another below.'
+    case 'littleReserve':
+      return `Only ${mm(finding.value)} of the adjuster are left.`
+  }
+}
