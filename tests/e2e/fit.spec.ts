@@ -18,7 +18,7 @@ test('a length is chosen, seen in its slot and kept as a trial', async ({ page }
   await page.goto(`/machines/${id}/ratio?pick=final~15~43`)
   await page.getByRole('link', { name: /Fit/ }).click()
   await expect(row(page, '110')).toContainText('639.0')
-  await expect(row(page, '110')).toContainText('3.0 %')
+  await expect(row(page, '110')).toContainText('3.1 %')
   await expect(row(page, '108')).toContainText('off the slot')
   await row(page, '110').getByRole('button').click()
   await expect(page.getByRole('link', { name: /Fit/ })).toContainText('110')

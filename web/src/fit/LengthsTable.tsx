@@ -102,7 +102,7 @@ function Left({ length }: { length: FittingLength }) {
   const growth = `${fixed(length.reservePercent ?? 0, 1)} %`
   return length.reachesWearLimit === false ? (
     <span className={table.tag} data-tone="watch">
-      {growth}, ends before the chain
+      {growth}, not enough
     </span>
   ) : (
     <span className="num">{growth}</span>

@@ -4,7 +4,7 @@ import type { LoopFitResult, LoopLayout, WrappedWheel } from '../api/client'
 import { fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import classes from './SideView.module.css'
-import { type Camera, FITTED, nearestTravel, toothPath, trackEnds, type View, viewOf } from './view'
+import { type Camera, FITTED, NARROW, nearestTravel, toothPath, trackEnds, type View, viewOf } from './view'
 
 interface Props {
   fit: LoopFitResult
@@ -17,6 +17,7 @@ interface Props {
 }
 
 const HEIGHT = 310
+const NARROW_HEIGHT = 230
 const STEP_MM = 0.1
 
 /** The loop to scale. What moves is dragged along its way; arrow keys move it by a tenth of a millimetre. */
@@ -24,7 +25,9 @@ export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel }: 
   const { ref, width } = useElementSize()
   const units = useUnits()
   const [camera, setCamera] = useState<Camera>(FITTED)
-  const view = viewOf(fit, layout, width || 720, HEIGHT, camera)
+  const isNarrow = width > 0 && width < NARROW
+  const height = isNarrow ? NARROW_HEIGHT : HEIGHT
+  const view = viewOf(fit, layout, width || 720, height, camera)
   const moving = fit.path.wheels.find((w) => w.name === layout.mover?.wheel)
   const zoom = (factor: number) =>
     setCamera((c) => ({ zoom: c.zoom * factor, dx: c.dx * factor, dy: c.dy * factor }))
@@ -33,7 +36,7 @@ export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel }: 
     <div className={classes.frame} ref={ref}>
       <svg
         width={width || 720}
-        height={HEIGHT}
+        height={height}
         role="img"
         aria-label={`Side view: centre distance ${units.show('fine', fit.centreMm)}, loop of ${fixed(fit.exactLength, 2)}`}
         className={classes.drawing}
@@ -45,7 +48,14 @@ export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel }: 
         ))}
         <Runs fit={fit} layout={layout} view={view} />
         {fit.path.wheels.map((w) => (
-          <WheelText key={w.name} wheel={w} fit={fit} text={sizeText(w.name)} view={view} />
+          <WheelText
+            key={w.name}
+            wheel={w}
+            fit={fit}
+            text={sizeText(w.name)}
+            view={view}
+            isShort={isNarrow}
+          />
         ))}
         <CentreDimension fit={fit} view={view} />
       </svg>
@@ -141,25 +151,31 @@ function WheelText({
   fit,
   text,
   view,
+  isShort,
 }: {
   wheel: WrappedWheel
   fit: LoopFitResult
   text: string
   view: View
+  /** Room for the name only. */
+  isShort: boolean
 }) {
   const units = useUnits()
   const { x, y } = view.toScreen(wheel.centre)
   const r = wheel.outline.outsideRadiusMm * view.scale
-  const details = [
-    `⌀\u00a0${units.show('fine', 2 * wheel.outline.runRadiusMm)}`,
-    `wrap ${fixed(wheel.wrapDeg, 0)}°`,
-  ]
+  const details = isShort
+    ? []
+    : [`⌀\u00a0${units.show('fine', 2 * wheel.outline.runRadiusMm)}`, `wrap ${fixed(wheel.wrapDeg, 0)}°`]
   const middle = fit.path.wheels.reduce((sum, w) => sum + w.centre.xMm, 0) / fit.path.wheels.length
   const isRoomy = r > 58
   const side = wheel.centre.xMm >= middle ? 1 : -1
   // Above the shaft: the line of the dimension leaves it downwards.
-  const at = isRoomy ? { x, y: y - 36 - (r - 58) * 0.2 } : { x: x + side * (r + 8), y: y - 8 }
-  const anchor = isRoomy ? 'middle' : side > 0 ? 'start' : 'end'
+  const at = isRoomy
+    ? { x, y: y - 42 - (r - 58) * 0.2 }
+    : isShort
+      ? { x, y: y - r - 6 }
+      : { x: x + side * (r + 8), y: y - 8 }
+  const anchor = isRoomy || isShort ? 'middle' : side > 0 ? 'start' : 'end'
   return (
     <g className={classes.text} textAnchor={anchor}>
       <text x={at.x} y={at.y} className={classes.size}>

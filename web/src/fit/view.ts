@@ -15,8 +15,11 @@ export interface Camera {
 }
 export const FITTED: Camera = { zoom: 1, dx: 0, dy: 0 }
 
+/** Below this there is room for the wheels' names only, px. */
+export const NARROW = 520
+
 /** Room around the drawing for its figures, px. */
-const MARGIN = { side: 92, top: 24, bottom: 52 }
+const marginOf = (width: number) => ({ side: width < NARROW ? 30 : 92, top: 34, bottom: 52 })
 
 export function viewOf(
   fit: LoopFitResult,
@@ -32,17 +35,18 @@ export function viewOf(
   const right = Math.max(...all.map((b) => b.centre.xMm + b.r))
   const low = Math.min(...all.map((b) => b.centre.yMm - b.r))
   const high = Math.max(...all.map((b) => b.centre.yMm + b.r))
+  const margin = marginOf(width)
   const scale =
     camera.zoom *
     Math.max(
       0.01,
       Math.min(
-        (width - 2 * MARGIN.side) / (right - left),
-        (height - MARGIN.top - MARGIN.bottom) / (high - low),
+        (width - 2 * margin.side) / (right - left),
+        (height - margin.top - margin.bottom) / (high - low),
       ),
     )
   const middle = { xMm: (left + right) / 2, yMm: (low + high) / 2 }
-  const at = { x: width / 2 + camera.dx, y: (height + MARGIN.top - MARGIN.bottom) / 2 + camera.dy }
+  const at = { x: width / 2 + camera.dx, y: (height + margin.top - margin.bottom) / 2 + camera.dy }
   return {
     scale,
     toScreen: (p) => ({ x: at.x + (p.xMm - middle.xMm) * scale, y: at.y - (p.yMm - middle.yMm) * scale }),
