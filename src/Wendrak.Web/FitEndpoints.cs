@@ -16,6 +16,7 @@ public static class FitEndpoints
     {
         RouteGroupBuilder fit = app.MapComputing("/api/fit", "Fit");
         fit.MapPost("/loop", (LoopFitInput input) => TypedResults.Ok(LoopFit.Of(input))).WithName("fitLoop");
+        fit.MapPost("/pairs", (PairFitsInput input) => TypedResults.Ok(PairFits.Of(input))).WithName("fitPairs");
         fit.MapPost("/drawing", (LoopFitInput input) => TypedResults.Ok(Drawing(input))).WithName("drawLoop");
         fit.MapPost(
                 "/starting-layout",

@@ -51,6 +51,7 @@ export type StartingAimInput = Schemas['StartingAimInput']
 export type LoopFitInput = Schemas['LoopFitInput']
 export type LoopFitResult = Schemas['LoopFitResult']
 export type LoopLayout = Schemas['LoopLayout']
+export type PairFit = Schemas['PairFit']
 export type FittingLength = Schemas['FittingLength']
 export type FitFinding = Schemas['FitFinding']
 export type WrappedWheel = Schemas['WrappedWheel']
@@ -134,6 +135,8 @@ export const startAim = (body: StartingAimInput): Promise<AimTarget> =>
 
 export const fitLoop = (body: LoopFitInput, s: Signal = {}) =>
   answered(client.POST('/api/fit/loop', { body, ...s }))
+export const fitPairs = (body: Schemas['PairFitsInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/pairs', { body, ...s }))
 export const drawLoop = (body: LoopFitInput) => answered(client.POST('/api/fit/drawing', { body }))
 export const startLayout = (body: Schemas['StartingLayoutInput']) =>
   answered(client.POST('/api/fit/starting-layout', { body }))

@@ -148,6 +148,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fit/pairs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["fitPairs"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fit/drawing": {
         parameters: {
             query?: never;
@@ -1386,6 +1402,32 @@ export interface components {
              */
             speedKmh: null | number;
         };
+        /** @description What a pair does to the place of the mover. */
+        PairFit: {
+            /** Format: double */
+            frontSize: number;
+            /** Format: double */
+            rearSize: number;
+            /**
+             * Format: double
+             * @description From where it stands as fitted, along its track; null where the present length does not close.
+             */
+            moveMm: null | number;
+            /** @description Whether the present length closes on the track. */
+            fits: boolean;
+            /**
+             * Format: double
+             * @description Smallest change of the present length that does fit, in links, belt teeth or mm; 0 when it fits, null where none does.
+             */
+            lengthChange: null | number;
+        };
+        /** @description Pairs of wheels to try with the chain or belt that is on the machine. */
+        PairFitsInput: {
+            drive: components["schemas"]["Drive"];
+            fitted: components["schemas"]["LoopChoice"];
+            layout: components["schemas"]["LoopLayout"];
+            pairs: components["schemas"]["WheelPair"][];
+        };
         /**
          * @description The three members of a simple planetary set that can be held, driven or taken off.
          * @enum {unknown}
@@ -2353,6 +2395,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LoopFitResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    fitPairs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PairFitsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PairFit"][];
                 };
             };
             /** @description Bad Request */

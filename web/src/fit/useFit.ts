@@ -1,13 +1,19 @@
 import {
   fitLoop,
+  fitPairs,
   type LoopChoice,
   type LoopFitInput,
   type LoopFitResult,
   type LoopLayout,
   type LoopSummary,
+  type PairFit,
+  type RatioCandidate,
 } from '../api/client'
 import { type Computed, useComputed } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
+
+/** As many as the core takes at once. */
+const MOST_PAIRS = 500
 
 export interface Fit {
   loop: LoopSummary
@@ -44,3 +50,21 @@ export function fitInput(
   if (!layout || !choice || !fitted || !drive) return undefined
   return { drive, choice, fitted, layout, travelMm, halfLinks, wearLimitPercent: loop.wearLimitPercent }
 }
+
+/** For pairs of one loop: where the axle goes with the chain or belt that is on it. Empty until that is known. */
+export function usePairFits(bench: Workbench, candidates: RatioCandidate[]): Map<string, PairFit> {
+  const loop = bench.loops.length === 1 ? bench.loops[0] : undefined
+  const layout = loop && layoutOf(bench, loop)
+  const fitted = bench.card.fitted.loops.find((c) => c.loopKey === loop?.loopKey)
+  const pairs = candidates.flatMap((c) => c.loops.map(({ frontSize, rearSize }) => ({ frontSize, rearSize })))
+  const { data } = useComputed(
+    'pairs',
+    layout?.mover && fitted && pairs.length > 0
+      ? { drive: bench.drive, fitted, layout, pairs: pairs.slice(0, MOST_PAIRS) }
+      : undefined,
+    fitPairs,
+  )
+  return new Map((data ?? []).map((f) => [pairKey(f), f]))
+}
+
+export const pairKey = (pair: { frontSize: number; rearSize: number }) => `${pair.frontSize}/${pair.rearSize}`

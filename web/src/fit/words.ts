@@ -1,5 +1,5 @@
-import type { FitFinding, LoopFitResult, Mover } from '../api/client'
-import { fixed, plain } from '../quantities/format'
+import type { FitFinding, LoopFitResult, LoopSummary, Mover, PairFit } from '../api/client'
+import { fixed, plain, signed } from '../quantities/format'
 import type { Units } from '../quantities/units'
 
 /** What the core's answers are called on the page. */
@@ -24,6 +24,16 @@ export const REASON_WORDS: Record<LoopFitResult['reason'], string> = {
   frontThird: 'starts in the front third of its way and leaves room for growth',
   leastChange: 'reaches with the least change',
   mostReserve: 'leaves the most to take up',
+}
+
+/** Where the axle goes with a pair, or what the present length lacks. */
+export function moveText(fit: PairFit | undefined, units: Units, medium?: LoopSummary['medium']): string {
+  if (!fit) return '–'
+  if (fit.moveMm !== null)
+    return `${signed(units.toShown('fine', Math.abs(fit.moveMm) < 1e-6 ? 0 : fit.moveMm), units.system === 'inch' ? 2 : 1)}\u00a0${units.unitOf('fine')}`
+  if (fit.lengthChange === null) return 'no length'
+  const unit = medium === 'chain' ? 'links' : medium === 'toothedBelt' ? 'teeth' : 'mm'
+  return `${signed(fit.lengthChange, 0)} ${unit}`
 }
 
 /** “110 links”, “1 600 mm”. */

@@ -1,6 +1,8 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
-import type { RatioCandidate } from '../api/client'
+import type { PairFit, RatioCandidate } from '../api/client'
+import { layoutOf, pairKey, usePairFits } from '../fit/useFit'
+import { moveText } from '../fit/words'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed, gearName, plain, rpm, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
@@ -16,7 +18,10 @@ export function WaysTable({ bench, search }: { bench: Workbench; search: SearchS
   const units = useUnits()
   const [isAll, setAll] = useState(false)
   const answer = search.answer.data
+  const fits = usePairFits(bench, answer ? (answer.hits.length > 0 ? answer.hits : answer.nearest) : [])
   if (!answer) return null
+  const loop = bench.loops[0]
+  const movesAxle = loop && layoutOf(bench, loop)?.mover?.wheel === 'rear'
   if (answer.bands.length === 0)
     return (
       <Sentence title="Without an aim every pair is as good as another.">
@@ -27,6 +32,7 @@ export function WaysTable({ bench, search }: { bench: Workbench; search: SearchS
   const speed = target && 'speedKmh' in target ? units.show('speed', target.speedKmh, 0) : 'the aim'
   const rows = answer.hits.length > 0 ? answer.hits.slice(0, isAll ? undefined : FIRST_ROWS) : answer.nearest
   const columns = columnsFor(bench, rows, answer.bands.length)
+  if (fits.size > 0) columns.add('axle')
   return (
     <>
       {answer.hits.length === 0 && (
@@ -56,13 +62,20 @@ export function WaysTable({ bench, search }: { bench: Workbench; search: SearchS
                 <th scope="col">cost</th>
                 <th scope="col">tooth meets link, turns</th>
                 {columns.has('ripple') && <th scope="col">ripple</th>}
+                {columns.has('axle') && <th scope="col">{movesAxle ? 'axle moves' : 'adjuster moves'}</th>}
                 <th scope="col">stock</th>
                 <th scope="col">below by</th>
               </tr>
             </thead>
             <tbody>
               {rows.map((hit) => (
-                <Way key={candidatePair(hit, bench)} hit={hit} bench={bench} columns={columns} />
+                <Way
+                  key={candidatePair(hit, bench)}
+                  hit={hit}
+                  bench={bench}
+                  columns={columns}
+                  fit={hit.loops[0] && fits.get(pairKey(hit.loops[0]))}
+                />
               ))}
             </tbody>
           </table>
@@ -84,7 +97,7 @@ export function WaysTable({ bench, search }: { bench: Workbench; search: SearchS
 }
 
 /** Columns that only some machines or aims have. */
-type Column = 'speed' | 'gears' | 'bicycle' | 'output' | 'ripple'
+type Column = 'axle' | 'speed' | 'gears' | 'bicycle' | 'output' | 'ripple'
 
 function columnsFor(bench: Workbench, rows: RatioCandidate[], bands: number): Set<Column> {
   const columns = new Set<Column>()
@@ -100,9 +113,10 @@ interface WayProps {
   hit: RatioCandidate
   bench: Workbench
   columns: Set<Column>
+  fit: PairFit | undefined
 }
 
-function Way({ hit, bench, columns }: WayProps) {
+function Way({ hit, bench, columns, fit }: WayProps) {
   const units = useUnits()
   const isPicked = isSame(hit, bench.shown.loops)
   const supply = supplyWord(hit)
@@ -134,6 +148,17 @@ function Way({ hit, bench, columns }: WayProps) {
       <td className="num">{moneyText(hit)}</td>
       <td>{hit.loops.map(meetingText).join(' · ')}</td>
       {columns.has('ripple') && <td>{worstRipple < 0 ? '–' : `${fixed(worstRipple, 1)} %`}</td>}
+      {columns.has('axle') && (
+        <td className={fit?.fits ? 'num' : undefined}>
+          {fit && !fit.fits ? (
+            <span className={table.tag} data-tone="watch">
+              {moveText(fit, units, bench.loops[0]?.medium)}
+            </span>
+          ) : (
+            moveText(fit, units)
+          )}
+        </td>
+      )}
       <td>
         <span className={table.tag} data-tone={supply.tone}>
           {supply.text}

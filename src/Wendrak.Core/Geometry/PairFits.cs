@@ -1,0 +1,60 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Geometry;
+
+/// <summary>Pairs of wheels to try with the chain or belt that is on the machine.</summary>
+public sealed record PairFitsInput(Drive Drive, LoopChoice Fitted, LoopLayout Layout, IReadOnlyList<WheelPair> Pairs);
+
+/// <summary>What a pair does to the place of the mover.</summary>
+/// <param name="MoveMm">From where it stands as fitted, along its track; null where the present length does not close.</param>
+/// <param name="Fits">Whether the present length closes on the track.</param>
+/// <param name="LengthChange">
+/// Smallest change of the present length that does fit, in links, belt teeth or mm; 0 when it fits, null where none does.
+/// </param>
+public sealed record PairFit(double FrontSize, double RearSize, double? MoveMm, bool Fits, double? LengthChange);
+
+/// <summary>Says of many pairs at once whether the present chain or belt still fits, and where the axle goes.</summary>
+public static class PairFits
+{
+    public const int MostPairs = 500;
+
+    /// <summary>One answer per pair, in the order given.</summary>
+    /// <exception cref="InvalidInputException">A part of the question is refused.</exception>
+    public static IReadOnlyList<PairFit> Of(PairFitsInput input)
+    {
+        new Guard().Count(nameof(input.Pairs), input.Pairs.Count, 0, MostPairs, "pairs").ThrowIfAny();
+        FittedLoop fitted = FittedWith(input, input.Fitted);
+        double? stands = fitted.Closing;
+        PairFit[] fits = new PairFit[input.Pairs.Count];
+        for (int i = 0; i < fits.Length; i++)
+        {
+            WheelPair pair = input.Pairs[i];
+            LoopChoice choice = input.Fitted with { FrontSize = pair.FrontSize, RearSize = pair.RearSize };
+            FittedLoop loop = FittedWith(input, choice);
+            double? change = NearestChange(loop);
+            bool fit = change == 0;
+            fits[i] = new(pair.FrontSize, pair.RearSize, fit ? loop.Closing - stands : null, fit, change);
+        }
+        return fits;
+    }
+
+    private static FittedLoop FittedWith(PairFitsInput input, LoopChoice choice) =>
+        new(new(input.Drive, choice, input.Fitted, input.Layout, null, false, null));
+
+    private static double? NearestChange(FittedLoop loop)
+    {
+        if (loop.ChosenLength is not double length || loop.Range is not { } range)
+            return null;
+        if (loop.LengthOf(length).Fits)
+            return 0;
+        double[] changes =
+        [
+            .. LoopLengths
+                .Around(loop.Loop, range.Least / loop.UnitMm, range.Most / loop.UnitMm, false)
+                .Where(l => loop.LengthOf(l).Fits)
+                .Select(l => l - length),
+        ];
+        return changes.Length == 0 ? null : changes.MinBy(Math.Abs);
+    }
+}
