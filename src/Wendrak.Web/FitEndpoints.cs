@@ -17,6 +17,8 @@ public static class FitEndpoints
         RouteGroupBuilder fit = app.MapComputing("/api/fit", "Fit");
         fit.MapPost("/loop", (LoopFitInput input) => TypedResults.Ok(LoopFit.Of(input))).WithName("fitLoop");
         fit.MapPost("/pairs", (PairFitsInput input) => TypedResults.Ok(PairFits.Of(input))).WithName("fitPairs");
+        fit.MapPost("/suspension", (SuspensionPlayInput input) => TypedResults.Ok(SuspensionPlay.Of(input)))
+            .WithName("calculateSuspensionPlay");
         fit.MapPost("/drawing", (LoopFitInput input) => TypedResults.Ok(Drawing(input))).WithName("drawLoop");
         fit.MapPost(
                 "/starting-layout",

@@ -46,13 +46,15 @@ public sealed record Mover(MoverKind Kind, string Wheel, Track Track);
 /// <param name="Front">Centre of the driving wheel. The mover's track has the say where this is what moves.</param>
 /// <param name="Idlers">In running order, those of the slack run first.</param>
 /// <param name="Mover">Null for fixed centres.</param>
+/// <param name="SwingArm">Arm that carries the driven axle; null for a rigid one.</param>
 public sealed record LoopLayout(
     string LoopKey,
     Turning Turning,
     Point Front,
     Point Rear,
     IReadOnlyList<Idler> Idlers,
-    Mover? Mover
+    Mover? Mover,
+    SwingArm? SwingArm = null
 )
 {
     public const string FrontName = "front";
@@ -102,6 +104,13 @@ public sealed record LoopLayout(
             "crossed",
             "Leave out the idlers: a crossed belt runs over two wheels."
         );
+        if (layout.SwingArm is { } arm)
+            guard.Include(
+                new Guard($"{nameof(layout.SwingArm)}.")
+                    .Include(TrackBounds.Place(nameof(arm.Pivot), arm.Pivot))
+                    .Between(nameof(arm.DroopMm), arm.DroopMm, 0, 1_000, "mm")
+                    .Between(nameof(arm.BumpMm), arm.BumpMm, 0, 1_000, "mm")
+            );
         if (layout.Mover is { } mover)
             guard.Include(
                 new Guard($"{nameof(layout.Mover)}.")

@@ -51,6 +51,8 @@ export type StartingAimInput = Schemas['StartingAimInput']
 export type LoopFitInput = Schemas['LoopFitInput']
 export type LoopFitResult = Schemas['LoopFitResult']
 export type LoopLayout = Schemas['LoopLayout']
+export type SuspensionPlayResult = Schemas['SuspensionPlayResult']
+export type SwingArm = Schemas['SwingArm']
 export type PairFit = Schemas['PairFit']
 export type FittingLength = Schemas['FittingLength']
 export type FitFinding = Schemas['FitFinding']
@@ -137,6 +139,8 @@ export const fitLoop = (body: LoopFitInput, s: Signal = {}) =>
   answered(client.POST('/api/fit/loop', { body, ...s }))
 export const fitPairs = (body: Schemas['PairFitsInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/pairs', { body, ...s }))
+export const calculateSuspensionPlay = (body: Schemas['SuspensionPlayInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/suspension', { body, ...s }))
 export const drawLoop = (body: LoopFitInput) => answered(client.POST('/api/fit/drawing', { body }))
 export const startLayout = (body: Schemas['StartingLayoutInput']) =>
   answered(client.POST('/api/fit/starting-layout', { body }))

@@ -164,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fit/suspension": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calculateSuspensionPlay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fit/drawing": {
         parameters: {
             query?: never;
@@ -1134,6 +1150,7 @@ export interface components {
             /** @description In running order, those of the slack run first. */
             idlers: components["schemas"]["Idler"][];
             mover: null | components["schemas"]["Mover"];
+            swingArm?: null | components["schemas"]["SwingArm"];
         };
         /**
          * @description What runs over the wheels of a loop.
@@ -1433,6 +1450,25 @@ export interface components {
          * @enum {unknown}
          */
         PlanetaryMember: "sun" | "ring" | "carrier";
+        PlayAtTravel: {
+            /**
+             * Format: double
+             * @description Height of the axle over where it is on the stand, mm.
+             */
+            axleUpMm: number;
+            /** Format: double */
+            centreMm: number;
+            /**
+             * Format: double
+             * @description 0 where the chain is stretched.
+             */
+            freePlayMm: number;
+            /**
+             * Format: double
+             * @description Length beyond the path; negative where the chain is stretched.
+             */
+            excessMm: number;
+        };
         /** @description A place in the side view: x to the right, y up, mm. Origin and view are the machine's own choice. */
         Point: {
             /** Format: double */
@@ -1964,6 +2000,57 @@ export interface components {
             /** @description False when no supplier has it any more. */
             obtainable: boolean;
         };
+        /** @description A loop whose driven axle moves on an arm. */
+        SuspensionPlayInput: {
+            drive: components["schemas"]["Drive"];
+            choice: components["schemas"]["LoopChoice"];
+            layout: components["schemas"]["LoopLayout"];
+            /**
+             * Format: double
+             * @description Where the adjuster stands; null for where the length in view closes.
+             */
+            travelMm: null | number;
+            /**
+             * Format: double
+             * @description Free play as set, whole up-and-down movement; null for the play that leaves enough.
+             */
+            playOnStandMm: null | number;
+            /**
+             * Format: double
+             * @description Play wanted at the tightest place, mm.
+             */
+            leastPlayMm: number;
+        };
+        SuspensionPlayResult: {
+            /** @description From full droop to full bump. */
+            curve: components["schemas"]["PlayAtTravel"][];
+            onStand: components["schemas"]["PlayAtTravel"];
+            /** @description Least play of all. */
+            tightest: components["schemas"]["PlayAtTravel"];
+            /**
+             * Format: double
+             * @description Play to set on the stand so that the wanted one is left at the tightest place.
+             */
+            neededOnStandMm: number;
+            /** @description True when output shaft, pivot and axle come into line within the travel. */
+            inLine: boolean;
+            workings: components["schemas"]["Working"][];
+        };
+        /** @description The arm that carries the driven axle. */
+        SwingArm: {
+            /** @description Where it swings, in the side view. */
+            pivot: components["schemas"]["Point"];
+            /**
+             * Format: double
+             * @description How far the axle hangs down from where it is on the stand, mm.
+             */
+            droopMm: number;
+            /**
+             * Format: double
+             * @description How far it can come up from there, mm.
+             */
+            bumpMm: number;
+        };
         /** @description The way along which a wheel's centre can be moved. */
         Track: components["schemas"]["TrackLineTrack"] | components["schemas"]["TrackArcTrack"];
         /** @description A swing about a pivot: an eccentric, a motor on a hinge, an arm of a tensioner. */
@@ -2428,6 +2515,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PairFit"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    calculateSuspensionPlay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SuspensionPlayInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SuspensionPlayResult"];
                 };
             };
             /** @description Bad Request */

@@ -18,6 +18,7 @@ import { LengthsTable } from './LengthsTable'
 import { LoopPanel } from './LoopPanel'
 import { NoLayout } from './NoLayout'
 import { SideView, wheelSizeText } from './SideView'
+import { SuspensionPanel } from './SuspensionPanel'
 import { type Fit, useFit } from './useFit'
 import { lengthText } from './words'
 
@@ -81,6 +82,7 @@ export default function FitView() {
       </div>
       <div className={work.column}>
         {answer && <LoopPanel bench={bench} fit={fit} answer={answer} />}
+        <SuspensionPanel fit={fit} />
         <Panel title="These wheels">
           <p>
             {bench.shown.isFitted ? 'as fitted' : bench.shown.name}: {plain(fit.choice.frontSize)} /{' '}

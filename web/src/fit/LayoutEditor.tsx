@@ -8,6 +8,7 @@ import {
   type Machine,
   type Mover,
   type Point,
+  type SwingArm,
   type Track,
 } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
@@ -149,6 +150,16 @@ export default function LayoutEditor({
             }
           />
         ))}
+        <ArmFields
+          arm={draft.swingArm ?? null}
+          issue={(field) => issue(`swingArm.${field}`)}
+          onChange={(swingArm) => setDraft({ ...draft, swingArm })}
+          start={() => ({
+            pivot: { xMm: Math.round(draft.front.xMm * 0.88 + draft.rear.xMm * 0.12), yMm: draft.front.yMm },
+            droopMm: 30,
+            bumpMm: 100,
+          })}
+        />
         <Group mt="sm">
           <Button
             size="compact-sm"
@@ -299,6 +310,51 @@ function TrackFields({
       {angle('startDeg', 'Starts at')}
       {angle('swingDeg', 'Swings by')}
     </div>
+  )
+}
+
+function ArmFields({
+  arm,
+  issue,
+  onChange,
+  start,
+}: {
+  arm: SwingArm | null
+  issue: (field: string) => string | undefined
+  onChange: (arm: SwingArm | null) => void
+  start: () => SwingArm
+}) {
+  const travel = (key: 'droopMm' | 'bumpMm', label: string) =>
+    arm && (
+      <QuantityField
+        label={label}
+        quantity="fine"
+        value={arm[key]}
+        onChange={(v) => v !== undefined && onChange({ ...arm, [key]: v })}
+        error={issue(key)}
+      />
+    )
+  return (
+    <>
+      <Checkbox
+        mt="sm"
+        label="the rear axle swings on an arm"
+        checked={arm !== null}
+        onChange={(event) => onChange(event.currentTarget.checked ? start() : null)}
+      />
+      {arm && (
+        <div className={editor.row}>
+          <PlaceFields
+            label="Arm pivot"
+            value={arm.pivot}
+            issue={(axis) => issue(`pivot.${axis}`)}
+            onChange={(pivot) => onChange({ ...arm, pivot })}
+          />
+          {travel('droopMm', 'Hangs down by')}
+          {travel('bumpMm', 'Comes up by')}
+        </div>
+      )}
+    </>
   )
 }
 

@@ -16,8 +16,8 @@ interface Props {
   onTravel: (travelMm: number | null) => void
 }
 
-const HEIGHT = 310
-const NARROW_HEIGHT = 230
+const HEIGHT = 330
+const NARROW_HEIGHT = 250
 const STEP_MM = 0.1
 
 /** The loop to scale. What moves is dragged along its way; arrow keys move it by a tenth of a millimetre. */
@@ -42,6 +42,7 @@ export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel }: 
         className={classes.drawing}
         {...pan(camera)}
       >
+        <Arm layout={layout} fit={fit} view={view} />
         {layout.mover && <Way layout={layout} view={view} />}
         {fit.path.wheels.map((w) => (
           <Wheel key={w.name} wheel={w} teeth={teethOf(w.name)} isChain={isChain} view={view} />
@@ -190,6 +191,19 @@ function WheelText({
   )
 }
 
+/** The arm that carries the axle, from its pivot. */
+function Arm({ layout, fit, view }: { layout: LoopLayout; fit: LoopFitResult; view: View }) {
+  const rear = fit.path.wheels.find((w) => w.name === 'rear')
+  if (!layout.swingArm || !rear) return null
+  const [pivot, axle] = [view.toScreen(layout.swingArm.pivot), view.toScreen(rear.centre)]
+  return (
+    <g className={classes.arm}>
+      <path d={`M${pivot.x} ${pivot.y}L${axle.x} ${axle.y}`} />
+      <circle cx={pivot.x} cy={pivot.y} r={4} />
+    </g>
+  )
+}
+
 function Way({ layout, view }: { layout: LoopLayout; view: View }) {
   if (!layout.mover) return null
   const { track } = layout.mover
@@ -212,14 +226,23 @@ function CentreDimension({ fit, view }: { fit: LoopFitResult; view: View }) {
   const rear = fit.path.wheels.find((w) => w.name === 'rear')
   if (!front || !rear) return null
   const [a, b] = [view.toScreen(front.centre), view.toScreen(rear.centre)]
-  const lowest = Math.max(
-    ...fit.path.wheels.map((w) => view.toScreen(w.centre).y + w.outline.outsideRadiusMm * view.scale),
-  )
-  const y = lowest + 34
+  // Along the line of centres, on the side that lies lower on the screen, beyond everything on the loop.
+  const length = Math.hypot(b.x - a.x, b.y - a.y) || 1
+  const along = { x: (b.x - a.x) / length, y: (b.y - a.y) / length }
+  const down = along.x < 0 ? { x: along.y, y: -along.x } : { x: -along.y, y: along.x }
+  const out = (p: { x: number; y: number }) => (p.x - a.x) * down.x + (p.y - a.y) * down.y
+  const off =
+    26 +
+    Math.max(
+      ...fit.path.wheels.map((w) => out(view.toScreen(w.centre)) + w.outline.outsideRadiusMm * view.scale),
+    )
+  const at = (p: { x: number; y: number }, by: number) => `${p.x + down.x * by} ${p.y + down.y * by}`
+  const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }
+  const tilt = (Math.atan2(down.x, down.y) * -180) / Math.PI
   return (
     <g className={classes.dimension}>
-      <path d={`M${a.x} ${a.y + 8}V${y + 6}M${b.x} ${b.y + 8}V${y + 6}M${a.x} ${y}H${b.x}`} />
-      <text x={(a.x + b.x) / 2} y={y - 6} textAnchor="middle">
+      <path d={`M${at(a, 8)}L${at(a, off + 6)}M${at(b, 8)}L${at(b, off + 6)}M${at(a, off)}L${at(b, off)}`} />
+      <text transform={`translate(${at(middle, off - 7)}) rotate(${tilt})`} textAnchor="middle">
         centre {units.show('fine', fit.centreMm)}
       </text>
     </g>

@@ -19,7 +19,7 @@ export const FITTED: Camera = { zoom: 1, dx: 0, dy: 0 }
 export const NARROW = 520
 
 /** Room around the drawing for its figures, px. */
-const marginOf = (width: number) => ({ side: width < NARROW ? 30 : 92, top: 34, bottom: 52 })
+const marginOf = (width: number) => ({ side: width < NARROW ? 30 : 92, top: 34, bottom: 76 })
 
 export function viewOf(
   fit: LoopFitResult,

@@ -1,0 +1,162 @@
+using MathNet.Numerics;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Geometry;
+
+/// <summary>The arm that carries the driven axle.</summary>
+/// <param name="Pivot">Where it swings, in the side view.</param>
+/// <param name="DroopMm">How far the axle hangs down from where it is on the stand, mm.</param>
+/// <param name="BumpMm">How far it can come up from there, mm.</param>
+public sealed record SwingArm(Point Pivot, double DroopMm, double BumpMm);
+
+/// <summary>A loop whose driven axle moves on an arm.</summary>
+/// <param name="TravelMm">Where the adjuster stands; null for where the length in view closes.</param>
+/// <param name="PlayOnStandMm">Free play as set, whole up-and-down movement; null for the play that leaves enough.</param>
+/// <param name="LeastPlayMm">Play wanted at the tightest place, mm.</param>
+public sealed record SuspensionPlayInput(
+    Drive Drive,
+    LoopChoice Choice,
+    LoopLayout Layout,
+    double? TravelMm,
+    double? PlayOnStandMm,
+    double LeastPlayMm
+);
+
+/// <param name="AxleUpMm">Height of the axle over where it is on the stand, mm.</param>
+/// <param name="FreePlayMm">0 where the chain is stretched.</param>
+/// <param name="ExcessMm">Length beyond the path; negative where the chain is stretched.</param>
+public sealed record PlayAtTravel(double AxleUpMm, double CentreMm, double FreePlayMm, double ExcessMm);
+
+/// <param name="Curve">From full droop to full bump.</param>
+/// <param name="Tightest">Least play of all.</param>
+/// <param name="NeededOnStandMm">Play to set on the stand so that the wanted one is left at the tightest place.</param>
+/// <param name="InLine">True when output shaft, pivot and axle come into line within the travel.</param>
+public sealed record SuspensionPlayResult(
+    IReadOnlyList<PlayAtTravel> Curve,
+    PlayAtTravel OnStand,
+    PlayAtTravel Tightest,
+    double NeededOnStandMm,
+    bool InLine,
+    IReadOnlyList<Working> Workings
+);
+
+/// <summary>How free play changes while the suspension moves.</summary>
+/// <remarks>
+/// The loop is longest where output shaft, pivot and axle are in line; if that is beyond the travel, at the end nearer to
+/// it. Geometry; Cossalter, Motorcycle Dynamics.
+/// </remarks>
+public static class SuspensionPlay
+{
+    // 10 to 15 mm at the tightest place is common practice.
+    public const double UsualLeastPlayMm = 12;
+    private const int Steps = 60;
+
+    /// <exception cref="InvalidInputException">No arm, or a value that is not physical.</exception>
+    public static SuspensionPlayResult Of(SuspensionPlayInput input)
+    {
+        new Guard()
+            .Between(nameof(input.LeastPlayMm), input.LeastPlayMm, 0, 100, "mm")
+            .BetweenIfGiven(nameof(input.PlayOnStandMm), input.PlayOnStandMm, 0, 200, "mm")
+            .That(input.Layout.SwingArm is not null, "Layout.SwingArm", "missing", "Give the pivot of the swing arm.")
+            .ThrowIfAny();
+        FittedLoop fitted = new(
+            new(input.Drive, input.Choice, input.Choice, input.Layout, input.TravelMm, false, null)
+        );
+        SwingArm arm = input.Layout.SwingArm!;
+        double travel = input.TravelMm ?? Math.Clamp(fitted.Closing ?? fitted.TrackMm / 2, 0, fitted.TrackMm);
+        Swing swing = new(fitted, arm, travel);
+        (double height, double longest) = swing.Longest();
+        double closest = swing.At(0).LengthMm;
+        double needed = Play(Excess(input.LeastPlayMm, swing.At(height).RunMm) + longest - closest, swing.At(0).RunMm);
+        double spare = Excess(input.PlayOnStandMm ?? needed, swing.At(0).RunMm) + closest;
+        PlayAtTravel Place(double up)
+        {
+            (double length, double run, double centre) = swing.At(up);
+            return new(up, centre, Play(spare - length, run), spare - length);
+        }
+        PlayAtTravel[] curve =
+        [
+            .. Enumerable.Range(0, Steps + 1).Select(i => Place(-arm.DroopMm + (arm.DroopMm + arm.BumpMm) * i / Steps)),
+        ];
+        PlayAtTravel tightest = Place(height);
+        bool inLine = height > -arm.DroopMm + 0.01 && height < arm.BumpMm - 0.01;
+        return new(
+            curve,
+            Place(0),
+            tightest,
+            needed,
+            inLine,
+            [Needed(input.LeastPlayMm, longest - closest, needed, swing.At(0).RunMm)]
+        );
+    }
+
+    /// <summary>Length of chain that a play takes: pulled to a triangle over its run, mm.</summary>
+    private static double Excess(double play, double run) => 2 * Math.Sqrt(run * run / 4 + play * play / 4) - run;
+
+    /// <summary>The inverse; 0 for a stretched chain.</summary>
+    private static double Play(double excess, double run) =>
+        excess <= 0 ? 0 : 2 * Math.Sqrt((run + excess) * (run + excess) / 4 - run * run / 4);
+
+    private static Working Needed(double least, double growth, double needed, double run) =>
+        new(
+            "Free play to set on the stand",
+            "e = e_least + (L_tight − L_stand), play = 2·√((S + e)²/4 − S²/4)",
+            [
+                new("least", "play wanted at the tightest place", least, "mm"),
+                new("L_tight − L_stand", "growth of the path through the travel", growth, "mm"),
+                new("S", "slack run on the stand", run, "mm"),
+            ],
+            new("play", "on the stand", needed, "mm"),
+            "geometry; Cossalter, Motorcycle Dynamics; 10 to 15 mm at the tightest place: common practice",
+            "The maker's figure wins. A worn chain is tighter in one place: measure there."
+        );
+
+    /// <summary>The loop with its axle swung to a height.</summary>
+    private sealed class Swing(FittedLoop fitted, SwingArm arm, double travel)
+    {
+        private readonly LoopWheel[] _wheels = fitted.Layout.WheelsFor(fitted.Loop, fitted.Choice, travel);
+        private readonly Point _axle = fitted
+            .Layout.WheelsFor(fitted.Loop, fitted.Choice, travel)[fitted.RearIndex]
+            .Centre;
+
+        /// <exception cref="InvalidInputException">The arm can't come to this height, or the loop can't be laid there.</exception>
+        public (double LengthMm, double RunMm, double CentreMm) At(double up)
+        {
+            double radius = _axle.DistanceTo(arm.Pivot);
+            double dy = _axle.YMm + up - arm.Pivot.YMm;
+            double reach = radius * radius - dy * dy;
+            new Guard("Layout.SwingArm.")
+                .That(reach > 0, up < 0 ? "DroopMm" : "BumpMm", "too_large", "Give less: the arm would stand upright.")
+                .ThrowIfAny();
+            double dx = Math.Sign(_axle.XMm - arm.Pivot.XMm) * Math.Sqrt(reach);
+            LoopWheel[] wheels = [.. _wheels];
+            wheels[fitted.RearIndex] = wheels[fitted.RearIndex] with { Centre = arm.Pivot + new Point(dx, dy) };
+            (LoopPath? path, LayoutProblem? problem) = LoopTracing.Trace(
+                wheels,
+                fitted.Layout.Turning,
+                fitted.Loop.Course
+            );
+            if (path is null)
+                throw new InvalidInputException(
+                    "Layout.SwingArm",
+                    problem!.Fault.ToString(),
+                    "The loop can't be laid all through this travel."
+                );
+            double run = path.Spans.Take(fitted.RearIndex).Max(s => s.LengthMm);
+            return (path.LengthMm, run, path.Wheels[0].Centre.DistanceTo(path.Wheels[fitted.RearIndex].Centre));
+        }
+
+        public (double Height, double LengthMm) Longest()
+        {
+            double inside = Math.Clamp(
+                FindMinimum.OfScalarFunctionConstrained(up => -At(up).LengthMm, -arm.DroopMm, arm.BumpMm, 1e-6),
+                -arm.DroopMm,
+                arm.BumpMm
+            );
+            // The search may step over an end, and an end may be longer than anything inside.
+            double best = new[] { -arm.DroopMm, inside, arm.BumpMm }.MaxBy(h => At(h).LengthMm);
+            return (best, At(best).LengthMm);
+        }
+    }
+}
