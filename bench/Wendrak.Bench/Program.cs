@@ -1,4 +1,4 @@
 using BenchmarkDotNet.Running;
 using Wendrak.Bench;
 
-BenchmarkRunner.Run<RatioSearchBench>(null, args);
+BenchmarkSwitcher.FromTypes([typeof(RatioSearchBench), typeof(LoopClosingBench)]).Run(args);

@@ -19,6 +19,8 @@ public static class FitEndpoints
         fit.MapPost("/pairs", (PairFitsInput input) => TypedResults.Ok(PairFits.Of(input))).WithName("fitPairs");
         fit.MapPost("/suspension", (SuspensionPlayInput input) => TypedResults.Ok(SuspensionPlay.Of(input)))
             .WithName("calculateSuspensionPlay");
+        fit.MapPost("/fixed-centre", (FixedCentreInput input) => TypedResults.Ok(FixedCentre.Pairs(input)))
+            .WithName("findFixedCentrePairs");
         fit.MapPost("/drawing", (LoopFitInput input) => TypedResults.Ok(Drawing(input))).WithName("drawLoop");
         fit.MapPost(
                 "/starting-layout",

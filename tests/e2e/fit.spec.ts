@@ -35,7 +35,7 @@ test('the axle is moved by keys and by the mouse, and the figures follow', async
   const before = Number(await axle(page).getAttribute('aria-valuenow'))
   await page.keyboard.press('ArrowRight') // to the front: shorter
   await expect(axle(page)).toHaveAttribute('aria-valuenow', String(Number((before - 0.1).toFixed(1))))
-  await expect(page.getByText(/free play/)).toBeVisible()
+  await expect(panel(page, 'Side view, to scale')).toContainText('free play')
   await page.keyboard.press('End')
   await expect(page.getByText(/too short by/)).toBeVisible()
   await page.keyboard.press('Escape')
@@ -133,7 +133,14 @@ test('half links, fixed centres and inch', async ({ page }) => {
   await expect(panel(page, 'Side view, to scale')).toContainText('centre 25.4')
   await page.keyboard.press('u')
   await page.goto('/machines/5/fit')
-  await expect(page.getByText('Nothing moves on this loop.')).toBeVisible()
+  const closing = panel(page, 'Pairs that close without a tensioner')
+  await expect(closing.getByRole('button', { name: '17 / 17' })).toHaveAttribute('aria-pressed', 'true')
+  await closing.getByLabel('Slack allowed').fill('-1')
+  await expect(closing.getByRole('alert')).toContainText('0 to 100 mm')
+  await expect(closing.getByRole('button', { name: '17 / 17' })).toBeVisible() // the last good answer stays
+  await closing.getByLabel('Slack allowed').fill('1.5')
+  await closing.getByRole('button', { name: '16 / 14' }).click()
+  await expect(page.getByRole('link', { name: /Fit/ })).toContainText('60')
   await expect(page.getByRole('slider')).toHaveCount(0)
 })
 
@@ -142,4 +149,18 @@ test('at 390 px nothing sticks out of the page', async ({ page }) => {
   await page.goto('/machines/7/fit')
   await expect(lengths(page)).toBeVisible()
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+})
+
+test('free play is followed through the suspension travel', async ({ page }) => {
+  await page.goto('/machines/1/fit')
+  const travel = panel(page, 'Through suspension travel')
+  await expect(travel).toContainText('12.0 mm is left where output shaft, pivot and axle line up')
+  await travel.getByLabel('Set on the stand').fill('10')
+  await expect(travel).toContainText('the chain is stretched by')
+  await travel.getByLabel('Set on the stand').fill('')
+  await expect(travel).not.toContainText('the chain is stretched by')
+  await travel.getByLabel('Wanted where it is tightest').fill('500')
+  await expect(travel.getByRole('alert')).toContainText('0 to 100 mm')
+  await travel.getByRole('button', { name: 'working' }).click()
+  await expect(page.getByRole('dialog')).toContainText('Cossalter')
 })

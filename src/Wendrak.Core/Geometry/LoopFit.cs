@@ -123,10 +123,6 @@ public static class LoopFit
             return null;
         double excess = length * fitted.UnitMm - path.LengthMm;
         LoopSpan run = path.Spans.Take(fitted.RearIndex).MaxBy(s => s.LengthMm)!;
-        double half = run.LengthMm / 2;
-        double reach = half + excess / 2;
-        // Pulled to a triangle: 2·√((S + e)²/4 − S²/4), engineering.md i4; statics of a slack chain.
-        double play = excess > 0 ? 2 * Math.Sqrt(reach * reach - half * half) : 0;
-        return new(excess, play, run.LengthMm, fitted.Closing - travel);
+        return new(excess, SlackRun.PlayMm(run.LengthMm, excess), run.LengthMm, fitted.Closing - travel);
     }
 }

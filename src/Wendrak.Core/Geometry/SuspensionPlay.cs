@@ -68,12 +68,15 @@ public static class SuspensionPlay
         Swing swing = new(fitted, arm, travel);
         (double height, double longest) = swing.Longest();
         double closest = swing.At(0).LengthMm;
-        double needed = Play(Excess(input.LeastPlayMm, swing.At(height).RunMm) + longest - closest, swing.At(0).RunMm);
-        double spare = Excess(input.PlayOnStandMm ?? needed, swing.At(0).RunMm) + closest;
+        double needed = SlackRun.PlayMm(
+            swing.At(0).RunMm,
+            SlackRun.ExcessMm(swing.At(height).RunMm, input.LeastPlayMm) + longest - closest
+        );
+        double spare = SlackRun.ExcessMm(swing.At(0).RunMm, input.PlayOnStandMm ?? needed) + closest;
         PlayAtTravel Place(double up)
         {
             (double length, double run, double centre) = swing.At(up);
-            return new(up, centre, Play(spare - length, run), spare - length);
+            return new(up, centre, SlackRun.PlayMm(run, spare - length), spare - length);
         }
         PlayAtTravel[] curve =
         [
@@ -90,13 +93,6 @@ public static class SuspensionPlay
             [Needed(input.LeastPlayMm, longest - closest, needed, swing.At(0).RunMm)]
         );
     }
-
-    /// <summary>Length of chain that a play takes: pulled to a triangle over its run, mm.</summary>
-    private static double Excess(double play, double run) => 2 * Math.Sqrt(run * run / 4 + play * play / 4) - run;
-
-    /// <summary>The inverse; 0 for a stretched chain.</summary>
-    private static double Play(double excess, double run) =>
-        excess <= 0 ? 0 : 2 * Math.Sqrt((run + excess) * (run + excess) / 4 - run * run / 4);
 
     private static Working Needed(double least, double growth, double needed, double run) =>
         new(

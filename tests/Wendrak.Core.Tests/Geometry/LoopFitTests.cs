@@ -82,6 +82,14 @@ public sealed class LoopFitTests
     }
 
     [Fact]
+    public void A_slack_run_agrees_with_the_check_row()
+    {
+        Published.AgreesWithin(0.01, 1.68513, SlackRun.ExcessMm(600, 45), "engineering.md i4");
+        Assert.Equal(45, SlackRun.PlayMm(600, SlackRun.ExcessMm(600, 45)), 1e-9);
+        Assert.Equal(0, SlackRun.PlayMm(600, -1));
+    }
+
+    [Fact]
     public void Half_links_are_offered_only_when_asked_for()
     {
         LoopFitInput input = Motorcycle(Slot(628, 668), 15, 43, 110);

@@ -141,6 +141,8 @@ export const fitPairs = (body: Schemas['PairFitsInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/pairs', { body, ...s }))
 export const calculateSuspensionPlay = (body: Schemas['SuspensionPlayInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/suspension', { body, ...s }))
+export const findFixedCentrePairs = (body: Schemas['FixedCentreInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/fixed-centre', { body, ...s }))
 export const drawLoop = (body: LoopFitInput) => answered(client.POST('/api/fit/drawing', { body }))
 export const startLayout = (body: Schemas['StartingLayoutInput']) =>
   answered(client.POST('/api/fit/starting-layout', { body }))

@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fit/fixed-centre": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["findFixedCentrePairs"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fit/drawing": {
         parameters: {
             query?: never;
@@ -881,6 +897,58 @@ export interface components {
              */
             wheelbaseChangeMm: null | number;
             /** @description Joined by a cranked link: weaker, and not for sealed-ring or derailleur chains. */
+            isHalfLink: boolean;
+        };
+        /** @description Two shafts that can't be moved, and the wheels that may go on them. */
+        FixedCentreInput: {
+            drive: components["schemas"]["Drive"];
+            loopKey: string;
+            /** Format: double */
+            centreMm: number;
+            /** Format: int32 */
+            frontMin: number;
+            /** Format: int32 */
+            frontMax: number;
+            /** Format: int32 */
+            rearMin: number;
+            /** Format: int32 */
+            rearMax: number;
+            /**
+             * Format: double
+             * @description Loop length that may be over, mm.
+             */
+            mostSlackMm: number;
+            /** @description Whether an odd number of links may be joined by a cranked link. */
+            halfLinks: boolean;
+        };
+        /** @description A pair of wheels and the length that goes round them with little slack. */
+        FixedCentrePair: {
+            /** Format: int32 */
+            front: number;
+            /** Format: int32 */
+            rear: number;
+            /** Format: double */
+            ratio: number;
+            /**
+             * Format: int32
+             * @description Links or belt teeth.
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description Loop length that is over, mm.
+             */
+            slackMm: number;
+            /**
+             * Format: double
+             * @description Whole up-and-down movement at the middle of a run.
+             */
+            freePlayMm: number;
+            /**
+             * Format: double
+             * @description How much farther apart an eccentric would have to bring the shafts to take it up.
+             */
+            centreMoveMm: number;
             isHalfLink: boolean;
         };
         /** @description Slack of the length in view where the mover stands. */
@@ -2548,6 +2616,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SuspensionPlayResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    findFixedCentrePairs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FixedCentreInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FixedCentrePair"][];
                 };
             };
             /** @description Bad Request */

@@ -14,6 +14,7 @@ import { Sentence } from '../shell/Sentence'
 import { saveAs } from '../shell/saveAs'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
+import { FixedCentrePanel } from './FixedCentrePanel'
 import { LengthsTable } from './LengthsTable'
 import { LoopPanel } from './LoopPanel'
 import { NoLayout } from './NoLayout'
@@ -47,7 +48,10 @@ export default function FitView() {
           onTravel={(mm) => setTravel(mm === null ? null : { of, mm })}
           onEdit={() => setEditing(true)}
         />
-        {answer && (
+        {answer && !fit.layout.mover && isToothed(fit.loop.medium) && (
+          <FixedCentrePanel bench={bench} fit={fit} answer={answer} />
+        )}
+        {answer && (fit.layout.mover || !isToothed(fit.loop.medium)) && (
           <Panel
             title={`${isToothed(fit.loop.medium) ? (fit.loop.medium === 'chain' ? 'Chain' : 'Belt') : 'Belt'} lengths that reach`}
             note={lengthsNote(fit)}

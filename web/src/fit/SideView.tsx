@@ -168,11 +168,11 @@ function WheelText({
     ? []
     : [`⌀\u00a0${units.show('fine', 2 * wheel.outline.runRadiusMm)}`, `wrap ${fixed(wheel.wrapDeg, 0)}°`]
   const middle = fit.path.wheels.reduce((sum, w) => sum + w.centre.xMm, 0) / fit.path.wheels.length
-  const isRoomy = r > 58
+  const isRoomy = r > 74
   const side = wheel.centre.xMm >= middle ? 1 : -1
   // Above the shaft: the line of the dimension leaves it downwards.
   const at = isRoomy
-    ? { x, y: y - 42 - (r - 58) * 0.2 }
+    ? { x, y: y - 42 - (r - 74) * 0.2 }
     : isShort
       ? { x, y: y - r - 6 }
       : { x: x + side * (r + 8), y: y - 8 }
