@@ -164,3 +164,26 @@ test('free play is followed through the suspension travel', async ({ page }) => 
   await travel.getByRole('button', { name: 'working' }).click()
   await expect(page.getByRole('dialog')).toContainText('Cossalter')
 })
+
+test('an edge to clear is entered, and a slack run that reaches it is named', async ({ page }) => {
+  const id = await addMachine(page, 'With an edge')
+  await page.goto(`/machines/${id}/fit`)
+  await page.getByRole('button', { name: 'Lay it out' }).click()
+  await page.getByRole('button', { name: 'Where things stand' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'Add an edge to clear' }).click()
+  for (const [field, value] of [
+    ['Edge from, x', '-320'],
+    ['Edge from, y', '-95'],
+    ['Edge to, x', '-320'],
+    ['Edge to, y', '-100'],
+  ] as const)
+    await dialog.getByLabel(field, { exact: true }).fill(value)
+  await dialog.getByRole('button', { name: 'Store' }).click()
+  await expect(dialog).toHaveCount(0)
+  const clearances = panel(page, 'Clearances')
+  await expect(clearances).toContainText('clear')
+  await axle(page).focus()
+  await page.keyboard.press('PageDown') // a millimetre towards the front
+  await expect(clearances).toContainText('rubs when slack')
+})

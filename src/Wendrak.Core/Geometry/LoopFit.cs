@@ -34,6 +34,7 @@ public static class LoopFit
         (LoopPath? path, LayoutProblem? problem) = fitted.Trace(travel);
         if (path is null)
             throw Impossible(problem!);
+        FreePlay? play = FreePlayOf(fitted, path, travel);
         FittingLength[] lengths = Lengths(fitted);
         (double? recommended, LengthReason reason) = Recommend(lengths, fitted.Loop.Medium, input.WearLimitPercent);
         return new(
@@ -46,10 +47,11 @@ public static class LoopFit
             path.LengthMm / fitted.UnitMm,
             fitted.ChosenLength,
             closing,
-            FreePlayOf(fitted, path, travel),
+            play,
             lengths,
             recommended,
             reason,
+            Clearances.Of(fitted, path, play),
             FitFindings.Of(fitted, path),
             FitWorkings.Of(fitted, path, input)
         );

@@ -102,6 +102,7 @@ public sealed record FitFinding(FitFindingKind Kind, string? Wheel, double Value
 /// <param name="ExactLength">Length of the path, in the unit.</param>
 /// <param name="ChosenLength">Length in view; null when none is counted.</param>
 /// <param name="ClosingTravelMm">Where that length closes without slack; null where nothing closes it.</param>
+/// <param name="Clearances">One for every limit of the layout.</param>
 /// <param name="Lengths">Those that reach, with one beyond either end, shortest first.</param>
 public sealed record LoopFitResult(
     LoopPath Path,
@@ -117,6 +118,7 @@ public sealed record LoopFitResult(
     IReadOnlyList<FittingLength> Lengths,
     double? RecommendedLength,
     LengthReason Reason,
+    IReadOnlyList<ClearanceFigure> Clearances,
     IReadOnlyList<FitFinding> Findings,
     IReadOnlyList<Working> Workings
 );

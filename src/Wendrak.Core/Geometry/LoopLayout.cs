@@ -46,6 +46,7 @@ public sealed record Mover(MoverKind Kind, string Wheel, Track Track);
 /// <param name="Front">Centre of the driving wheel. The mover's track has the say where this is what moves.</param>
 /// <param name="Idlers">In running order, those of the slack run first.</param>
 /// <param name="Mover">Null for fixed centres.</param>
+/// <param name="Limits">Edges around the loop that it must clear.</param>
 /// <param name="SwingArm">Arm that carries the driven axle; null for a rigid one.</param>
 public sealed record LoopLayout(
     string LoopKey,
@@ -54,11 +55,13 @@ public sealed record LoopLayout(
     Point Rear,
     IReadOnlyList<Idler> Idlers,
     Mover? Mover,
-    SwingArm? SwingArm = null
+    SwingArm? SwingArm = null,
+    IReadOnlyList<ClearanceLimit>? Limits = null
 )
 {
     public const string FrontName = "front";
     public const string RearName = "rear";
+    private const int MostLimits = 20;
 
     /// <summary>Wheels in running order: front, idlers of the slack run, rear, idlers of the tight run.</summary>
     /// <param name="travelMm">Travel of the mover from the start of its track; no matter where nothing moves.</param>
@@ -104,6 +107,10 @@ public sealed record LoopLayout(
             "crossed",
             "Leave out the idlers: a crossed belt runs over two wheels."
         );
+        IReadOnlyList<ClearanceLimit> limits = layout.Limits ?? [];
+        guard.Count(nameof(layout.Limits), limits.Count, 0, MostLimits, "limits");
+        for (int i = 0; i < limits.Count; i++)
+            guard.Include(new Guard($"{nameof(layout.Limits)}[{i}].").Include(Clearances.Check(limits[i])));
         if (layout.SwingArm is { } arm)
             guard.Include(
                 new Guard($"{nameof(layout.SwingArm)}.")

@@ -6,6 +6,9 @@ public sealed record ChainSize
     public required string ChainId { get; init; }
     public required string Family { get; init; }
     public required double PitchMm { get; init; }
+
+    /// <summary>Height of the plates, mm; null where the table is silent.</summary>
+    public double? PlateHeightMm { get; init; }
     public required string Source { get; init; }
     public required string Certainty { get; init; }
 }

@@ -5,6 +5,7 @@ public sealed record VSection
 {
     public required string Section { get; init; }
     public required double MinDatumDiameterMm { get; init; }
+    public required double HeightMm { get; init; }
     public required string Source { get; init; }
     public required string Certainty { get; init; }
 }

@@ -716,6 +716,34 @@ export interface components {
             before: null | string;
             after: null | string;
         };
+        /** @description The part of the loop that comes nearest to a limit. */
+        ClearanceFigure: {
+            name: string;
+            /** @description “tips of rear”, “run front–rear”. */
+            part: string;
+            /**
+             * Format: double
+             * @description Negative when it touches.
+             */
+            gapMm: number;
+            /** Format: double */
+            leastMm: number;
+            state: components["schemas"]["ClearanceState"];
+        };
+        /** @description An edge that nothing of the loop may touch: case, arm, pad, tyre, guard, ground. */
+        ClearanceLimit: {
+            name: string;
+            /** @description One end of the edge in the side view; the same as the other end for a corner. */
+            from: components["schemas"]["Point"];
+            to: components["schemas"]["Point"];
+            /**
+             * Format: double
+             * @description Gap wanted, mm.
+             */
+            leastMm: number;
+        };
+        /** @enum {unknown} */
+        ClearanceState: "clear" | "near" | "rubsWhenSlack" | "rubs";
         /** @description A setup to be compared. */
         ComparedSetup: {
             name: string;
@@ -1204,6 +1232,8 @@ export interface components {
             /** Format: double */
             recommendedLength: null | number;
             reason: components["schemas"]["LengthReason"];
+            /** @description One for every limit of the layout. */
+            clearances: components["schemas"]["ClearanceFigure"][];
             findings: components["schemas"]["FitFinding"][];
             workings: components["schemas"]["Working"][];
         };
@@ -1219,6 +1249,8 @@ export interface components {
             idlers: components["schemas"]["Idler"][];
             mover: null | components["schemas"]["Mover"];
             swingArm?: null | components["schemas"]["SwingArm"];
+            /** @description Edges around the loop that it must clear. */
+            limits?: null | components["schemas"]["ClearanceLimit"][];
         };
         /**
          * @description What runs over the wheels of a loop.

@@ -14,6 +14,7 @@ import { Sentence } from '../shell/Sentence'
 import { saveAs } from '../shell/saveAs'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
+import { ClearancePanel } from './ClearancePanel'
 import { FixedCentrePanel } from './FixedCentrePanel'
 import { LengthsTable } from './LengthsTable'
 import { LoopPanel } from './LoopPanel'
@@ -53,7 +54,7 @@ export default function FitView() {
         )}
         {answer && (fit.layout.mover || !isToothed(fit.loop.medium)) && (
           <Panel
-            title={`${isToothed(fit.loop.medium) ? (fit.loop.medium === 'chain' ? 'Chain' : 'Belt') : 'Belt'} lengths that reach`}
+            title={`${fit.loop.medium === 'chain' ? 'Chain' : 'Belt'} lengths that reach`}
             note={lengthsNote(fit)}
             isStale={fit.answer.isStale}
             aside={
@@ -86,6 +87,7 @@ export default function FitView() {
       </div>
       <div className={work.column}>
         {answer && <LoopPanel bench={bench} fit={fit} answer={answer} />}
+        {answer && <ClearancePanel answer={answer} isStale={fit.answer.isStale} />}
         <SuspensionPanel fit={fit} />
         <Panel title="These wheels">
           <p>

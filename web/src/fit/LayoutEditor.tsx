@@ -1,6 +1,7 @@
 import { Button, Checkbox, Group, Modal, Select, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import {
+  type ClearanceLimit,
   ConflictError,
   changeMachine,
   type Idler,
@@ -150,6 +151,18 @@ export default function LayoutEditor({
             }
           />
         ))}
+        {(draft.limits ?? []).map((limit, i) => (
+          <LimitFields
+            // biome-ignore lint/suspicious/noArrayIndexKey: limits have no key but their typed name
+            key={i}
+            limit={limit}
+            issue={(field) => issue(`limits[${i}].${field}`)}
+            onChange={(next) =>
+              setDraft({ ...draft, limits: draft.limits?.map((o, k) => (k === i ? next : o)) ?? [] })
+            }
+            onRemove={() => setDraft({ ...draft, limits: draft.limits?.filter((_, k) => k !== i) ?? [] })}
+          />
+        ))}
         <ArmFields
           arm={draft.swingArm ?? null}
           issue={(field) => issue(`swingArm.${field}`)}
@@ -167,6 +180,13 @@ export default function LayoutEditor({
             onClick={() => setDraft({ ...draft, idlers: [...draft.idlers, newIdler(draft, fit)] })}
           >
             Add an idler or a tensioner
+          </Button>
+          <Button
+            size="compact-sm"
+            variant="default"
+            onClick={() => setDraft({ ...draft, limits: [...(draft.limits ?? []), newLimit(draft)] })}
+          >
+            Add an edge to clear
           </Button>
         </Group>
         {error && !conflict && (
@@ -310,6 +330,69 @@ function TrackFields({
       {angle('startDeg', 'Starts at')}
       {angle('swingDeg', 'Swings by')}
     </div>
+  )
+}
+
+function newLimit(draft: LoopLayout): ClearanceLimit {
+  const taken = (draft.limits ?? []).map((l) => l.name)
+  let name = 'edge'
+  for (let i = 2; taken.includes(name); i++) name = `edge ${i}`
+  const xMm = Math.round(draft.front.xMm + 60)
+  return {
+    name,
+    from: { xMm, yMm: draft.front.yMm - 20 },
+    to: { xMm, yMm: draft.front.yMm + 20 },
+    leastMm: 3,
+  }
+}
+
+function LimitFields({
+  limit,
+  issue,
+  onChange,
+  onRemove,
+}: {
+  limit: ClearanceLimit
+  issue: (field: string) => string | undefined
+  onChange: (limit: ClearanceLimit) => void
+  onRemove: () => void
+}) {
+  return (
+    <fieldset className={editor.part}>
+      <legend>to clear: {limit.name}</legend>
+      <div className={editor.row}>
+        <TextInput
+          label="Edge"
+          value={limit.name}
+          onChange={(event) => onChange({ ...limit, name: event.currentTarget.value })}
+          error={issue('name')}
+        />
+        <PlaceFields
+          label="Edge from"
+          value={limit.from}
+          issue={(axis) => issue(`from.${axis}`)}
+          onChange={(from) => onChange({ ...limit, from })}
+        />
+        <PlaceFields
+          label="Edge to"
+          value={limit.to}
+          issue={(axis) => issue(`to.${axis}`)}
+          onChange={(to) => onChange({ ...limit, to })}
+        />
+        <QuantityField
+          label="Gap wanted"
+          quantity="fine"
+          value={limit.leastMm}
+          onChange={(v) => v !== undefined && onChange({ ...limit, leastMm: v })}
+          error={issue('leastMm')}
+        />
+      </div>
+      <div className={editor.bar}>
+        <Button size="compact-xs" variant="subtle" color="gray" onClick={onRemove}>
+          Remove {limit.name}
+        </Button>
+      </div>
+    </fieldset>
   )
 }
 

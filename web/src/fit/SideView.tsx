@@ -42,6 +42,7 @@ export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel }: 
         className={classes.drawing}
         {...pan(camera)}
       >
+        <Limits layout={layout} view={view} />
         <Arm layout={layout} fit={fit} view={view} />
         {layout.mover && <Way layout={layout} view={view} />}
         {fit.path.wheels.map((w) => (
@@ -187,6 +188,24 @@ function WheelText({
           {line}
         </text>
       ))}
+    </g>
+  )
+}
+
+/** Edges that the loop must clear. */
+function Limits({ layout, view }: { layout: LoopLayout; view: View }) {
+  return (
+    <g className={classes.limits}>
+      {(layout.limits ?? []).map((l) => {
+        const [a, b] = [view.toScreen(l.from), view.toScreen(l.to)]
+        return (
+          <g key={l.name}>
+            <path d={`M${a.x} ${a.y}L${b.x} ${b.y}`}>
+              <title>{l.name}</title>
+            </path>
+          </g>
+        )
+      })}
     </g>
   )
 }

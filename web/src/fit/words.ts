@@ -1,4 +1,4 @@
-import type { FitFinding, LoopFitResult, LoopSummary, Mover, PairFit } from '../api/client'
+import type { ClearanceFigure, FitFinding, LoopFitResult, LoopSummary, Mover, PairFit } from '../api/client'
 import { fixed, plain, signed } from '../quantities/format'
 import type { Units } from '../quantities/units'
 
@@ -24,6 +24,20 @@ export const REASON_WORDS: Record<LoopFitResult['reason'], string> = {
   frontThird: 'starts in the front third of its way and leaves room for growth',
   leastChange: 'reaches with the least change',
   mostReserve: 'leaves the most to take up',
+}
+
+/** “clear”, “under 3 mm”, “rubs when slack”. */
+export function clearanceText(figure: ClearanceFigure, units: Units): string {
+  switch (figure.state) {
+    case 'clear':
+      return 'clear'
+    case 'near':
+      return `under ${units.show('fine', figure.leastMm)}`
+    case 'rubsWhenSlack':
+      return 'rubs when slack'
+    case 'rubs':
+      return 'rubs'
+  }
 }
 
 /** Where the axle goes with a pair, or what the present length lacks. */

@@ -98,6 +98,7 @@ function usePlaces(): Place[] {
     const base = `/machines/${machine.id}`
     places.push({ label: machine.name, hint: 'Ratio', to: `${base}/ratio` })
     places.push({ label: machine.name, hint: 'Aim', to: `${base}/aim` })
+    places.push({ label: machine.name, hint: 'Fit', to: `${base}/fit` })
     for (const setup of setups[i]?.data ?? [])
       if (setup.status === 'trial')
         places.push({
