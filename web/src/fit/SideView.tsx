@@ -4,7 +4,9 @@ import type { LoopFitResult, LoopLayout, WrappedWheel } from '../api/client'
 import { fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import classes from './SideView.module.css'
-import { type Camera, FITTED, NARROW, nearestTravel, toothPath, trackEnds, type View, viewOf } from './view'
+import { Arm, CentreDimension, Limits, Way } from './SideViewGround'
+import { TravelHandle } from './TravelHandle'
+import { type Camera, FITTED, NARROW, toothPath, type View, viewOf } from './view'
 
 interface Props {
   fit: LoopFitResult
@@ -18,7 +20,6 @@ interface Props {
 
 const HEIGHT = 330
 const NARROW_HEIGHT = 250
-const STEP_MM = 0.1
 
 /** The loop to scale. What moves is dragged along its way; arrow keys move it by a tenth of a millimetre. */
 export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel }: Props) {
@@ -62,7 +63,7 @@ export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel }: 
         <CentreDimension fit={fit} view={view} />
       </svg>
       {moving && layout.mover && (
-        <Handle fit={fit} layout={layout} wheel={moving} view={view} onTravel={onTravel} />
+        <TravelHandle fit={fit} layout={layout} wheel={moving} view={view} onTravel={onTravel} />
       )}
       <div className={classes.zoom} data-no-print>
         <button type="button" onClick={() => zoom(1.4)} aria-label="Zoom in">
@@ -189,149 +190,6 @@ function WheelText({
         </text>
       ))}
     </g>
-  )
-}
-
-/** Edges that the loop must clear. */
-function Limits({ layout, view }: { layout: LoopLayout; view: View }) {
-  return (
-    <g className={classes.limits}>
-      {(layout.limits ?? []).map((l) => {
-        const [a, b] = [view.toScreen(l.from), view.toScreen(l.to)]
-        return (
-          <g key={l.name}>
-            <path d={`M${a.x} ${a.y}L${b.x} ${b.y}`}>
-              <title>{l.name}</title>
-            </path>
-          </g>
-        )
-      })}
-    </g>
-  )
-}
-
-/** The arm that carries the axle, from its pivot. */
-function Arm({ layout, fit, view }: { layout: LoopLayout; fit: LoopFitResult; view: View }) {
-  const rear = fit.path.wheels.find((w) => w.name === 'rear')
-  if (!layout.swingArm || !rear) return null
-  const [pivot, axle] = [view.toScreen(layout.swingArm.pivot), view.toScreen(rear.centre)]
-  return (
-    <g className={classes.arm}>
-      <path d={`M${pivot.x} ${pivot.y}L${axle.x} ${axle.y}`} />
-      <circle cx={pivot.x} cy={pivot.y} r={4} />
-    </g>
-  )
-}
-
-function Way({ layout, view }: { layout: LoopLayout; view: View }) {
-  if (!layout.mover) return null
-  const { track } = layout.mover
-  const [from, to] = trackEnds(track).map(view.toScreen) as [
-    { x: number; y: number },
-    { x: number; y: number },
-  ]
-  const r = track.kind === 'arc' ? track.radiusMm * view.scale : 0
-  const d =
-    track.kind === 'line'
-      ? `M${from.x} ${from.y}L${to.x} ${to.y}`
-      : `M${from.x} ${from.y}A${r} ${r} 0 ${Math.abs(track.swingDeg) > 180 ? 1 : 0} ${track.swingDeg > 0 ? 0 : 1} ${to.x} ${to.y}`
-  return <path d={d} className={classes.way} />
-}
-
-/** Front to rear, beside the loop, as a drawing gives it. */
-function CentreDimension({ fit, view }: { fit: LoopFitResult; view: View }) {
-  const units = useUnits()
-  const front = fit.path.wheels[0]
-  const rear = fit.path.wheels.find((w) => w.name === 'rear')
-  if (!front || !rear) return null
-  const [a, b] = [view.toScreen(front.centre), view.toScreen(rear.centre)]
-  // Along the line of centres, on the side that lies lower on the screen, beyond everything on the loop.
-  const length = Math.hypot(b.x - a.x, b.y - a.y) || 1
-  const along = { x: (b.x - a.x) / length, y: (b.y - a.y) / length }
-  const down = along.x < 0 ? { x: along.y, y: -along.x } : { x: -along.y, y: along.x }
-  const out = (p: { x: number; y: number }) => (p.x - a.x) * down.x + (p.y - a.y) * down.y
-  const off =
-    26 +
-    Math.max(
-      ...fit.path.wheels.map((w) => out(view.toScreen(w.centre)) + w.outline.outsideRadiusMm * view.scale),
-    )
-  const at = (p: { x: number; y: number }, by: number) => `${p.x + down.x * by} ${p.y + down.y * by}`
-  const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }
-  const tilt = (Math.atan2(down.x, down.y) * -180) / Math.PI
-  return (
-    <g className={classes.dimension}>
-      <path d={`M${at(a, 8)}L${at(a, off + 6)}M${at(b, 8)}L${at(b, off + 6)}M${at(a, off)}L${at(b, off)}`} />
-      <text transform={`translate(${at(middle, off - 7)}) rotate(${tilt})`} textAnchor="middle">
-        centre {units.show('fine', fit.centreMm)}
-      </text>
-    </g>
-  )
-}
-
-function Handle({
-  fit,
-  layout,
-  wheel,
-  view,
-  onTravel,
-}: {
-  fit: LoopFitResult
-  layout: LoopLayout
-  wheel: WrappedWheel
-  view: View
-  onTravel: (travelMm: number | null) => void
-}) {
-  const units = useUnits()
-  const frame = useRef<HTMLDivElement>(null)
-  const isDown = useRef(false)
-  const { x, y } = view.toScreen(wheel.centre)
-  const move = (travel: number) => onTravel(Math.min(fit.trackMm, Math.max(0, Number(travel.toFixed(3)))))
-  const pointed = (event: React.PointerEvent) => {
-    const box = frame.current?.parentElement?.getBoundingClientRect()
-    if (!box || !layout.mover) return
-    const p = view.toWorld(event.clientX - box.left, event.clientY - box.top)
-    move(nearestTravel(layout.mover.track, p, fit.trackMm))
-  }
-  return (
-    <div
-      ref={frame}
-      role="slider"
-      tabIndex={0}
-      aria-label={`Travel of ${wheel.name}`}
-      aria-valuemin={0}
-      aria-valuemax={Number(fit.trackMm.toFixed(1))}
-      aria-valuenow={Number(fit.travelMm.toFixed(1))}
-      aria-valuetext={`${units.show('fine', fit.travelMm)} of ${units.show('fine', fit.trackMm)}`}
-      className={classes.handle}
-      style={{ left: x, top: y }}
-      onPointerDown={(event) => {
-        isDown.current = true
-        event.currentTarget.setPointerCapture(event.pointerId)
-      }}
-      onPointerMove={(event) => isDown.current && pointed(event)}
-      onPointerUp={() => {
-        isDown.current = false
-      }}
-      onKeyDown={(event) => {
-        // Left on the screen is towards the end of the way that lies left.
-        const ends = layout.mover ? trackEnds(layout.mover.track) : undefined
-        const towards = ends && ends[1].xMm < ends[0].xMm ? -1 : 1
-        const steps = {
-          ArrowLeft: -towards,
-          ArrowRight: towards,
-          ArrowDown: -1,
-          ArrowUp: 1,
-          PageDown: -10,
-          PageUp: 10,
-        }[event.key]
-        if (steps) move(fit.travelMm + steps * STEP_MM)
-        else if (event.key === 'Home') move(0)
-        else if (event.key === 'End') move(fit.trackMm)
-        else if (event.key === 'Escape') onTravel(null)
-        else return
-        event.preventDefault()
-      }}
-    />
   )
 }
 

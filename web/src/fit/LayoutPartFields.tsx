@@ -1,0 +1,187 @@
+import { Button, Checkbox, Select, TextInput } from '@mantine/core'
+import type { ClearanceLimit, Idler, SwingArm } from '../api/client'
+import editor from '../machine/MachineEditor.module.css'
+import { QuantityField } from '../quantities/QuantityField'
+import { PlaceFields } from './PlaceFields'
+
+/** An edge that nothing of the loop may touch. */
+export function LimitFields({
+  limit,
+  issue,
+  onChange,
+  onRemove,
+}: {
+  limit: ClearanceLimit
+  issue: (field: string) => string | undefined
+  onChange: (limit: ClearanceLimit) => void
+  onRemove: () => void
+}) {
+  return (
+    <fieldset className={editor.part}>
+      <legend>to clear: {limit.name}</legend>
+      <div className={editor.row}>
+        <TextInput
+          label="Edge"
+          value={limit.name}
+          onChange={(event) => onChange({ ...limit, name: event.currentTarget.value })}
+          error={issue('name')}
+        />
+        <PlaceFields
+          label="Edge from"
+          value={limit.from}
+          issue={(axis) => issue(`from.${axis}`)}
+          onChange={(from) => onChange({ ...limit, from })}
+        />
+        <PlaceFields
+          label="Edge to"
+          value={limit.to}
+          issue={(axis) => issue(`to.${axis}`)}
+          onChange={(to) => onChange({ ...limit, to })}
+        />
+        <QuantityField
+          label="Gap wanted"
+          quantity="fine"
+          value={limit.leastMm}
+          onChange={(v) => v !== undefined && onChange({ ...limit, leastMm: v })}
+          error={issue('leastMm')}
+        />
+      </div>
+      <div className={editor.bar}>
+        <Button size="compact-xs" variant="subtle" color="gray" onClick={onRemove}>
+          Remove {limit.name}
+        </Button>
+      </div>
+    </fieldset>
+  )
+}
+
+/** The arm that carries the driven axle, where there is one. */
+export function ArmFields({
+  arm,
+  issue,
+  onChange,
+  start,
+}: {
+  arm: SwingArm | null
+  issue: (field: string) => string | undefined
+  onChange: (arm: SwingArm | null) => void
+  start: () => SwingArm
+}) {
+  const travel = (key: 'droopMm' | 'bumpMm', label: string) =>
+    arm && (
+      <QuantityField
+        label={label}
+        quantity="fine"
+        value={arm[key]}
+        onChange={(v) => v !== undefined && onChange({ ...arm, [key]: v })}
+        error={issue(key)}
+      />
+    )
+  return (
+    <>
+      <Checkbox
+        mt="sm"
+        label="the rear axle swings on an arm"
+        checked={arm !== null}
+        onChange={(event) => onChange(event.currentTarget.checked ? start() : null)}
+      />
+      {arm && (
+        <div className={editor.row}>
+          <PlaceFields
+            label="Arm pivot"
+            value={arm.pivot}
+            issue={(axis) => issue(`pivot.${axis}`)}
+            onChange={(pivot) => onChange({ ...arm, pivot })}
+          />
+          {travel('droopMm', 'Hangs down by')}
+          {travel('bumpMm', 'Comes up by')}
+        </div>
+      )}
+    </>
+  )
+}
+
+/** A wheel that guides or tensions. */
+export function IdlerFields({
+  idler,
+  moves,
+  toothed,
+  issue,
+  onChange,
+  onRemove,
+}: {
+  idler: Idler
+  moves: boolean
+  toothed: boolean
+  issue: (field: string) => string | undefined
+  onChange: (idler: Idler) => void
+  onRemove: () => void
+}) {
+  return (
+    <fieldset className={editor.part}>
+      <legend>{idler.name}</legend>
+      <div className={editor.row}>
+        <TextInput
+          label="Name"
+          value={idler.name}
+          onChange={(event) => onChange({ ...idler, name: event.currentTarget.value })}
+          error={issue('name')}
+        />
+        <QuantityField
+          label={idler.isToothed ? 'Teeth' : 'Diameter'}
+          unit={idler.isToothed ? '' : 'mm'}
+          value={idler.size}
+          onChange={(size) => size !== undefined && onChange({ ...idler, size })}
+          error={issue('size')}
+        />
+        {!moves && (
+          <PlaceFields
+            label="Centre"
+            value={idler.centre}
+            issue={(axis) => issue(`centre.${axis}`)}
+            onChange={(centre) => onChange({ ...idler, centre })}
+          />
+        )}
+        <Select
+          label="The loop runs"
+          data={[
+            { value: 'inside', label: 'with its inside on it' },
+            { value: 'back', label: 'with its back on it' },
+          ]}
+          value={idler.side}
+          onChange={(side) => onChange({ ...idler, side: side === 'inside' ? side : 'back' })}
+          error={issue('side')}
+        />
+        <Select
+          label="Sits on the"
+          data={[
+            { value: 'slack', label: 'slack run' },
+            { value: 'tight', label: 'tight run' },
+          ]}
+          value={idler.run}
+          onChange={(run) => onChange({ ...idler, run: run === 'tight' ? run : 'slack' })}
+        />
+      </div>
+      {toothed && (
+        <Checkbox
+          mt="xs"
+          label="has teeth"
+          checked={idler.isToothed}
+          onChange={(event) =>
+            onChange({
+              ...idler,
+              isToothed: event.currentTarget.checked,
+              size: event.currentTarget.checked ? 11 : 40,
+            })
+          }
+          error={issue('isToothed')}
+        />
+      )}
+      <div className={editor.bar}>
+        <Button size="compact-xs" variant="subtle" color="gray" onClick={onRemove}>
+          Remove {idler.name}
+        </Button>
+      </div>
+    </fieldset>
+  )
+}
