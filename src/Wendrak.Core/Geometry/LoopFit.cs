@@ -44,6 +44,7 @@ public static class LoopFit
             travel,
             fitted.TrackMm,
             path.Wheels[0].Centre.DistanceTo(path.Wheels[fitted.RearIndex].Centre),
+            AdviceFor(fitted),
             path.LengthMm / fitted.UnitMm,
             fitted.ChosenLength,
             closing,
@@ -73,6 +74,11 @@ public static class LoopFit
         };
         return new($"Layout.{problem.Wheel}", problem.Fault.ToString(), message);
     }
+
+    private static CentreAdviceResult? AdviceFor(FittedLoop fitted) =>
+        fitted.Loop.Medium == LoopMedium.Chain
+            ? CentreAdvice.Of(fitted.UnitMm, (int)fitted.Choice.FrontSize, (int)fitted.Choice.RearSize)
+            : null;
 
     private static FittingLength[] Lengths(FittedLoop fitted)
     {

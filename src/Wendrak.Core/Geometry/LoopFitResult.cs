@@ -99,6 +99,7 @@ public sealed record FitFinding(FitFindingKind Kind, string? Wheel, double Value
 /// <param name="UnitMm">Loop length of one link, tooth or millimetre.</param>
 /// <param name="TravelMm">Where the mover stands in this picture.</param>
 /// <param name="CentreMm">Front to rear.</param>
+/// <param name="CentreAdvice">Where that distance should lie; null for belts.</param>
 /// <param name="ExactLength">Length of the path, in the unit.</param>
 /// <param name="ChosenLength">Length in view; null when none is counted.</param>
 /// <param name="ClosingTravelMm">Where that length closes without slack; null where nothing closes it.</param>
@@ -111,6 +112,7 @@ public sealed record LoopFitResult(
     double TravelMm,
     double TrackMm,
     double CentreMm,
+    CentreAdviceResult? CentreAdvice,
     double ExactLength,
     double? ChosenLength,
     double? ClosingTravelMm,

@@ -19,6 +19,7 @@ public sealed class LoopFitTests
         Assert.True(own.ReachesWearLimit);
         Assert.Equal(own.CentreMm!.Value, fit.CentreMm, 1e-6);
         Assert.Equal(112, fit.ExactLength, 1e-6);
+        Assert.Equal(CentreAdvice.Of(15.875, 15, 44), fit.CentreAdvice);
     }
 
     /// <summary>The picture of the design: 15/43 in a slot of 628 to 668 mm.</summary>

@@ -695,6 +695,28 @@ export interface components {
              */
             gainRatio: null | number;
         };
+        /** @description Where the centre distance of two sprockets should lie, mm. */
+        CentreAdviceResult: {
+            /**
+             * Format: double
+             * @description The small sprocket is wrapped 120° from here on.
+             */
+            leastForWrapMm: number;
+            /**
+             * Format: double
+             * @description The tips touch below this.
+             */
+            leastWithoutTouchMm: number;
+            /** Format: double */
+            recommendedLeastMm: number;
+            /** Format: double */
+            recommendedMostMm: number;
+            /**
+             * Format: double
+             * @description Longer runs want a guide.
+             */
+            upperLimitMm: number;
+        };
         Change: {
             /** Format: int64 */
             id: number;
@@ -1211,6 +1233,7 @@ export interface components {
              * @description Front to rear.
              */
             centreMm: number;
+            centreAdvice: null | components["schemas"]["CentreAdviceResult"];
             /**
              * Format: double
              * @description Length of the path, in the unit.

@@ -59,6 +59,13 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
         {fit.loop.wearLimitPercent !== null &&
           ` Replaced at ${plain(Number(fit.loop.wearLimitPercent.toFixed(2)))} % growth; the maker's figure wins.`}
       </p>
+      {answer.centreAdvice && (
+        <p className="cap">
+          Good centres: {units.show('length', answer.centreAdvice.recommendedLeastMm)} to{' '}
+          {units.show('length', answer.centreAdvice.recommendedMostMm)}; 120° on the small sprocket from{' '}
+          {units.show('length', answer.centreAdvice.leastForWrapMm)}.
+        </p>
+      )}
       {answer.findings.map((f) => (
         <p key={f.kind + f.wheel} style={{ color: 'var(--watch)', marginTop: 6 }}>
           ▲ {findingText(f, units)}
