@@ -47,7 +47,7 @@ public static class Clearances
         List<(string Part, double Gap, double GapWhenSlack)> gaps = [];
         foreach (WrappedWheel wheel in path.Wheels)
         {
-            double gap = Distance(wheel.Centre, limit.From, limit.To) - wheel.Outline.OutsideRadiusMm;
+            double gap = Segments.Distance(wheel.Centre, limit.From, limit.To) - wheel.Outline.OutsideRadiusMm;
             gaps.Add(($"tips of {wheel.Name}", gap, gap));
         }
         for (int i = 0; i < path.Spans.Count; i++)
@@ -78,35 +78,21 @@ public static class Clearances
             _ => 0,
         };
 
-    private static double Distance(Point p, Point from, Point to) => p.DistanceTo(Along(from, to, Foot(p, from, to)));
-
-    private static Point Along(Point from, Point to, double part) => from + part * (to - from);
-
-    /// <summary>Where the nearest point of a straight piece lies, 0 at its start to 1 at its end.</summary>
-    private static double Foot(Point p, Point from, Point to)
-    {
-        Point along = to - from;
-        Point there = p - from;
-        double squared = along.XMm * along.XMm + along.YMm * along.YMm;
-        double t = squared == 0 ? 0 : (there.XMm * along.XMm + there.YMm * along.YMm) / squared;
-        return Math.Clamp(t, 0, 1);
-    }
-
     /// <summary>Distance of two straight pieces, and where on the first it is: 0 where they cross, else at an end of one.</summary>
     private static (double Distance, double At) Nearest(Point a, Point b, Point c, Point d)
     {
-        static double Side(Point p, Point q, Point r) =>
-            (q.XMm - p.XMm) * (r.YMm - p.YMm) - (q.YMm - p.YMm) * (r.XMm - p.XMm);
-        double sideC = Side(a, b, c);
-        double sideD = Side(a, b, d);
-        if (sideC * sideD < 0 && Side(c, d, a) * Side(c, d, b) < 0)
-            return (0, Foot(Along(c, d, sideC / (sideC - sideD)), a, b));
+        if (Segments.Cross(a, b, c, d))
+        {
+            double from = Segments.Side(a, b, c);
+            Point crossing = Segments.At(c, d, from / (from - Segments.Side(a, b, d)));
+            return (0, Segments.Foot(crossing, a, b));
+        }
         return new[]
         {
-            (Distance(a, c, d), 0.0),
-            (Distance(b, c, d), 1.0),
-            (Distance(c, a, b), Foot(c, a, b)),
-            (Distance(d, a, b), Foot(d, a, b)),
+            (Segments.Distance(a, c, d), 0.0),
+            (Segments.Distance(b, c, d), 1.0),
+            (Segments.Distance(c, a, b), Segments.Foot(c, a, b)),
+            (Segments.Distance(d, a, b), Segments.Foot(d, a, b)),
         }.MinBy(n => n.Item1);
     }
 

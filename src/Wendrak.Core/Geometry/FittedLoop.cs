@@ -44,10 +44,7 @@ internal sealed class FittedLoop
     public FittedLoop(LoopFitInput input)
     {
         _input = input;
-        DriveRules.Check(input.Drive).ThrowIfAny();
-        Loop =
-            input.Drive.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == input.Layout.LoopKey)
-            ?? throw new InvalidInputException("Layout.LoopKey", "unknown", "Give a loop of this drive.");
+        Loop = DriveLoops.Find(input.Drive, input.Layout.LoopKey, "Layout.LoopKey");
         CheckChoice("Choice.", input.Choice);
         CheckChoice("Fitted.", input.Fitted);
         new Guard("Layout.").Include(LoopLayout.Check(input.Layout, Loop)).ThrowIfAny();

@@ -115,10 +115,7 @@ public static class FixedCentre
 
     private static Loop Check(FixedCentreInput input)
     {
-        DriveRules.Check(input.Drive).ThrowIfAny();
-        Loop loop =
-            input.Drive.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == input.LoopKey)
-            ?? throw new InvalidInputException(nameof(input.LoopKey), "unknown", "Give a loop of this drive.");
+        Loop loop = DriveLoops.Find(input.Drive, input.LoopKey, nameof(input.LoopKey));
         int least = (int)WheelSize.Smallest(loop.Medium);
         long pairs = (input.FrontMax - input.FrontMin + 1L) * (input.RearMax - input.RearMin + 1L);
         new Guard()

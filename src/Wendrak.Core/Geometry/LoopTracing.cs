@@ -85,7 +85,7 @@ public static class LoopTracing
         int n = path.Spans.Count;
         for (int i = 0; i < n; i++)
         for (int k = i + 1; k < n; k++)
-            if (Crosses(path.Spans[i], path.Spans[k]))
+            if (Segments.Cross(path.Spans[i].Start, path.Spans[i].End, path.Spans[k].Start, path.Spans[k].End))
                 return new(LayoutFault.CrossesItself, path.Spans[i].From, path.Spans[k].From, null);
         for (int i = 0; i < n; i++)
         for (int w = 0; w < n; w++)
@@ -93,28 +93,12 @@ public static class LoopTracing
             if (w == i || w == (i + 1) % n)
                 continue;
             WrappedWheel wheel = path.Wheels[w];
-            double missing = wheel.Outline.RunRadiusMm - DistanceToSpan(wheel.Centre, path.Spans[i]);
+            double missing =
+                wheel.Outline.RunRadiusMm - Segments.Distance(wheel.Centre, path.Spans[i].Start, path.Spans[i].End);
             if (missing > 1e-6)
                 return new(LayoutFault.CutsWheel, wheel.Name, path.Spans[i].From, missing);
         }
         return null;
-    }
-
-    private static bool Crosses(LoopSpan a, LoopSpan b)
-    {
-        static double Side(Point p, Point q, Point r) =>
-            (q.XMm - p.XMm) * (r.YMm - p.YMm) - (q.YMm - p.YMm) * (r.XMm - p.XMm);
-        return Side(a.Start, a.End, b.Start) * Side(a.Start, a.End, b.End) < -Tiny
-            && Side(b.Start, b.End, a.Start) * Side(b.Start, b.End, a.End) < -Tiny;
-    }
-
-    internal static double DistanceToSpan(Point p, LoopSpan span)
-    {
-        Point along = span.End - span.Start;
-        Point from = p - span.Start;
-        double squared = along.XMm * along.XMm + along.YMm * along.YMm;
-        double t = squared == 0 ? 0 : (from.XMm * along.XMm + from.YMm * along.YMm) / squared;
-        return p.DistanceTo(span.Start + Math.Clamp(t, 0, 1) * along);
     }
 
     /// <summary>Headings, runs and wraps as plain arrays: a solver asks for thousands.</summary>
@@ -219,7 +203,9 @@ public static class LoopTracing
             if (without._spans[0] == 0)
                 return null;
             LoopSpan span = without.SpanOf(0);
-            return Math.Abs(DistanceToSpan(_wheels[k].Centre, span) - _wheels[k].Outline.RunRadiusMm);
+            return Math.Abs(
+                Segments.Distance(_wheels[k].Centre, span.Start, span.End) - _wheels[k].Outline.RunRadiusMm
+            );
         }
 
         private LoopSpan SpanOf(int k)

@@ -16,10 +16,7 @@ public static class StartingLayout
     /// <exception cref="InvalidInputException">The loop or its wheels are refused, or the length does not go round them.</exception>
     public static LoopLayout Of(Drive drive, LoopChoice choice)
     {
-        DriveRules.Check(drive).ThrowIfAny();
-        Loop loop =
-            drive.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == choice.LoopKey)
-            ?? throw new InvalidInputException("Choice.LoopKey", "unknown", "Give a loop of this drive.");
+        Loop loop = DriveLoops.Find(drive, choice.LoopKey, "Choice.LoopKey");
         new Guard("Choice.")
             .CheckWheel(nameof(choice.FrontSize), choice.FrontSize, loop)
             .CheckWheel(nameof(choice.RearSize), choice.RearSize, loop)
