@@ -46,7 +46,17 @@ export function moveText(fit: PairFit | undefined, units: Units, medium?: LoopSu
   if (fit.moveMm !== null)
     return `${signed(units.toShown('fine', Math.abs(fit.moveMm) < 1e-6 ? 0 : fit.moveMm), units.system === 'inch' ? 2 : 1)}\u00a0${units.unitOf('fine')}`
   if (fit.lengthChange === null) return 'no length'
-  const unit = medium === 'chain' ? 'links' : medium === 'toothedBelt' ? 'teeth' : 'mm'
+  const one = Math.abs(fit.lengthChange) === 1
+  const unit =
+    medium === 'chain'
+      ? one
+        ? 'link'
+        : 'links'
+      : medium === 'toothedBelt'
+        ? one
+          ? 'tooth'
+          : 'teeth'
+        : 'mm'
   return `${signed(fit.lengthChange, 0)} ${unit}`
 }
 
