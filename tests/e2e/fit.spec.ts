@@ -112,6 +112,10 @@ test('a machine without a layout is laid out, corrected, and wrong entries are n
   await dialog.getByLabel('Way to, x').fill('-700')
   await dialog.getByRole('button', { name: 'Store' }).click()
   await expect(dialog.getByText(/0.1 mm or more from the start/).first()).toBeVisible()
+  // An emptied field is not stored as what it was before.
+  await dialog.getByLabel('Way to, x').fill('')
+  await dialog.getByRole('button', { name: 'Store' }).click()
+  await expect(dialog).toBeVisible()
   await dialog.getByLabel('Way to, x').fill('-740')
   await dialog.getByRole('button', { name: 'Store' }).click()
   await expect(dialog).toHaveCount(0)
@@ -120,8 +124,10 @@ test('a machine without a layout is laid out, corrected, and wrong entries are n
   await dialog.getByRole('button', { name: 'Add an idler or a tensioner' }).click()
   await dialog.getByRole('button', { name: 'Store' }).click()
   await expect(dialog).toHaveCount(0)
-  // In the middle between the wheels it would be cut by a run or not touched: the last good picture stays, the reason is said.
-  await expect(page.getByText(/idler/).first()).toBeVisible()
+  // In the middle, its back side to the chain, it holds the slack run up.
+  await expect(
+    panel(page, 'What is on the loop').getByRole('row', { name: /^idler 11 .* on its back/ }),
+  ).toBeVisible()
 })
 
 test('half links, fixed centres and inch', async ({ page }) => {

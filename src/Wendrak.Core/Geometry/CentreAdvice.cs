@@ -21,6 +21,12 @@ public static class CentreAdvice
     /// <summary>Vehicles are often outside 30 to 50 pitches; below this many it is worth a word. Common practice.</summary>
     public const double FewestPitches = 20;
 
+    /// <summary>Longer runs want a guide. Source: Shigley ch. 17; ACA.</summary>
+    public const double MostPitches = 80;
+
+    /// <summary>Less lets the chain climb. Source: Shigley ch. 17; ACA.</summary>
+    public const double LeastWrapDeg = 120;
+
     public static CentreAdviceResult Of(double pitchMm, int teeth1, int teeth2)
     {
         ChainLength.Check(pitchMm, teeth1, teeth2).ThrowIfAny();
@@ -31,7 +37,7 @@ public static class CentreAdvice
             (WheelOutline.ChainOutsideRadiusMm(pitchMm, teeth1) + WheelOutline.ChainOutsideRadiusMm(pitchMm, teeth2)),
             30 * pitchMm,
             50 * pitchMm,
-            80 * pitchMm
+            MostPitches * pitchMm
         );
     }
 }

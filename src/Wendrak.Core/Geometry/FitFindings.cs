@@ -5,10 +5,8 @@ namespace Wendrak.Core.Geometry;
 /// <summary>Looks for what makes a fit poor.</summary>
 internal static class FitFindings
 {
-    private const double LeastWrapDeg = 120;
-    private const int LeastTeethInMesh = 6;
-    private const int LeastTeethOnIdler = 3;
-    private const double MostPitches = 80;
+    private const int LeastTeethInMesh = 6; // ISO 5295
+    private const int LeastTeethOnIdler = 3; // common practice
 
     // Warned of before the adjuster is at its end; common practice.
     private const double LeastReserveShare = 0.1;
@@ -20,11 +18,17 @@ internal static class FitFindings
         for (int k = 0; k < n; k++)
         {
             WrappedWheel wheel = path.Wheels[k];
-            if (fitted.Loop.Medium == LoopMedium.Chain && k == 0 && wheel.WrapDeg < LeastWrapDeg)
-                findings.Add(
-                    new(FitFindingKind.LittleWrap, wheel.Name, wheel.WrapDeg, LeastWrapDeg, "Shigley ch. 17; ACA")
-                );
             bool isDriver = k == 0 || k == fitted.RearIndex;
+            if (fitted.Loop.Medium == LoopMedium.Chain && isDriver && wheel.WrapDeg < CentreAdvice.LeastWrapDeg)
+                findings.Add(
+                    new(
+                        FitFindingKind.LittleWrap,
+                        wheel.Name,
+                        wheel.WrapDeg,
+                        CentreAdvice.LeastWrapDeg,
+                        "Shigley ch. 17; ACA"
+                    )
+                );
             if (fitted.Loop.Medium == LoopMedium.ToothedBelt && isDriver && wheel.TeethEngaged < LeastTeethInMesh)
                 findings.Add(
                     new(
@@ -73,8 +77,10 @@ internal static class FitFindings
                     "common practice; Shigley: 30"
                 )
             );
-        if (pitches > MostPitches)
-            findings.Add(new(FitFindingKind.LongCentre, null, pitches, MostPitches, "Shigley ch. 17; ACA"));
+        if (pitches > CentreAdvice.MostPitches)
+            findings.Add(
+                new(FitFindingKind.LongCentre, null, pitches, CentreAdvice.MostPitches, "Shigley ch. 17; ACA")
+            );
     }
 
     private static void AddLength(List<FitFinding> findings, FittedLoop fitted)
@@ -85,12 +91,13 @@ internal static class FitFindings
             findings.Add(
                 new(FitFindingKind.HalfLink, null, length, 0, "ISO 606 practice; weaker by 20 to 30 %, from memory")
             );
-        if (fitted.Layout.Mover is null)
+        if (fitted.Range is not { } range)
             return;
         FittingLength here = fitted.LengthOf(length);
+        double mm = length * fitted.UnitMm;
         if (!here.Fits)
             findings.Add(
-                new(FitFindingKind.OffTheTrack, null, here.TravelMm ?? double.MaxValue, fitted.TrackMm, "geometry")
+                new(FitFindingKind.OffTheTrack, null, mm, mm > range.Most ? range.Most : range.Least, "geometry")
             );
         else if (here.TravelUsedPercent > 100 * (1 - LeastReserveShare))
             findings.Add(

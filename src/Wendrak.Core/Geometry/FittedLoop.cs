@@ -16,7 +16,6 @@ internal sealed class FittedLoop
     private readonly int _moving;
     private readonly double? _fittedTravel;
     private readonly bool _carriesRoadWheel;
-    private readonly double _mostMm;
 
     public Loop Loop { get; }
     public LoopLayout Layout => _input.Layout;
@@ -59,7 +58,6 @@ internal sealed class FittedLoop
         RearIndex = Array.FindIndex(_wheels, w => w.Name == LoopLayout.RearName);
         _carriesRoadWheel = Layout.Mover?.Wheel == LoopLayout.RearName && IsRoadAxle();
         Range = RangeOnTrack();
-        _mostMm = Range?.Most ?? double.NaN;
         Closing = ChosenLength is double length ? TravelFor(_wheels, length) : null;
         _fittedTravel = LengthIn(input.Fitted) is double links
             ? TravelFor(Layout.WheelsFor(Loop, input.Fitted, 0), links)
@@ -82,8 +80,8 @@ internal sealed class FittedLoop
     public FittingLength LengthOf(double length)
     {
         double? travel = TravelFor(_wheels, length);
-        bool fits = travel is double t && t >= -Tolerance && t <= TrackMm + Tolerance;
-        double? reserve = travel is null ? null : (_mostMm / (length * UnitMm) - 1) * 100;
+        bool fits = travel is double t && t >= -ToleranceMm && t <= TrackMm + ToleranceMm;
+        double? reserve = travel is null ? null : (Range?.Most / (length * UnitMm) - 1) * 100;
         return new(
             length,
             travel,
@@ -96,12 +94,12 @@ internal sealed class FittedLoop
                 ? Forward(before) - Forward(here)
                 : null,
             Loop.Medium == LoopMedium.Chain && length % 2 != 0,
-            _fittedTravel is double stood ? Math.Abs((travel ?? double.MaxValue) - stood) : 0
+            travel - _fittedTravel is double moved ? Math.Abs(moved) : null
         );
     }
 
     // A thousandth of a millimetre off the end of a slot is on it.
-    private const double Tolerance = 1e-3;
+    private const double ToleranceMm = 1e-3;
 
     private double? TravelFor(LoopWheel[] wheels, double length) =>
         Layout.Mover is { } mover

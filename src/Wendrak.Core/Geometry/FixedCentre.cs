@@ -4,7 +4,7 @@ using Wendrak.Core.Quantities;
 namespace Wendrak.Core.Geometry;
 
 /// <summary>Two shafts that can't be moved, and the wheels that may go on them.</summary>
-/// <param name="MostSlackMm">Loop length that may be over, mm.</param>
+/// <param name="MostSlackMm">Loop length that may be over, mm; null for <see cref="FixedCentre.UsualSlackMm"/>.</param>
 /// <param name="HalfLinks">Whether an odd number of links may be joined by a cranked link.</param>
 public sealed record FixedCentreInput(
     Drive Drive,
@@ -14,15 +14,19 @@ public sealed record FixedCentreInput(
     int FrontMax,
     int RearMin,
     int RearMax,
-    double MostSlackMm,
+    double? MostSlackMm,
     bool HalfLinks
 );
+
+/// <param name="MostSlackMm">What was allowed: as asked, or the usual.</param>
+/// <param name="Pairs">Least slack first; at most 200.</param>
+public sealed record FixedCentreResult(double MostSlackMm, IReadOnlyList<FixedCentrePair> Pairs);
 
 /// <summary>A pair of wheels and the length that goes round them with little slack.</summary>
 /// <param name="Length">Links or belt teeth.</param>
 /// <param name="SlackMm">Loop length that is over, mm.</param>
 /// <param name="FreePlayMm">Whole up-and-down movement at the middle of a run.</param>
-/// <param name="CentreMoveMm">How much farther apart an eccentric would have to bring the shafts to take it up.</param>
+/// <param name="CentreMoveMm">How much farther apart an eccentric would have to bring the shafts to take it up; null where that finds no place.</param>
 public sealed record FixedCentrePair(
     int Front,
     int Rear,
@@ -30,13 +34,16 @@ public sealed record FixedCentrePair(
     int Length,
     double SlackMm,
     double FreePlayMm,
-    double CentreMoveMm,
+    double? CentreMoveMm,
     bool IsHalfLink
 );
 
 /// <summary>Finds wheels for shafts at a fixed distance: robot rails, gear cases, track bicycles.</summary>
 public static class FixedCentre
 {
+    /// <summary>Slack that a short rail runs with quietly, mm; common practice, a default to be changed.</summary>
+    public const double UsualSlackMm = 1.5;
+
     private const int MostPairs = 10_000;
     private const int MostListed = 200;
 
@@ -45,10 +52,11 @@ public static class FixedCentre
 
     /// <summary>Pairs with slack from none to the given one, least slack first; at most 200.</summary>
     /// <exception cref="InvalidInputException">The loop has no teeth, or a bound is not physical.</exception>
-    public static IReadOnlyList<FixedCentrePair> Pairs(FixedCentreInput input)
+    public static FixedCentreResult Pairs(FixedCentreInput input)
     {
         Loop loop = Check(input);
         double unit = LoopLengths.UnitMm(loop);
+        double allowed = input.MostSlackMm ?? UsualSlackMm;
         int step = loop.Medium == LoopMedium.Chain && !input.HalfLinks ? 2 : 1;
         List<FixedCentrePair> pairs = [];
         for (int front = input.FrontMin; front <= input.FrontMax; front++)
@@ -60,10 +68,10 @@ public static class FixedCentre
                 continue;
             int length = (int)Math.Ceiling((path.LengthMm - ShortMm) / unit / step) * step;
             double slack = length * unit - path.LengthMm;
-            if (slack <= input.MostSlackMm)
+            if (slack <= allowed)
                 pairs.Add(PairOf(loop, front, rear, length, slack, path, input.CentreMm, unit));
         }
-        return
+        FixedCentrePair[] ranked =
         [
             .. pairs
                 .OrderBy(p => p.IsHalfLink)
@@ -71,6 +79,7 @@ public static class FixedCentre
                 .ThenByDescending(p => p.Front)
                 .Take(MostListed),
         ];
+        return new(allowed, ranked);
     }
 
     private static FixedCentrePair PairOf(
@@ -85,7 +94,7 @@ public static class FixedCentre
     )
     {
         double run = path.Spans[0].LengthMm;
-        LineTrack apart = new(new(-centre, 0), new(-centre - unit, 0));
+        LineTrack apart = new(new(-centre, 0), new(-centre - unit - 2 * slack, 0));
         double? move = LoopClosing.TravelMm(
             Wheels(loop, front, rear, centre, unit),
             1,
@@ -102,7 +111,7 @@ public static class FixedCentre
             length,
             slack,
             SlackRun.PlayMm(run, slack),
-            move ?? 0,
+            move,
             loop.Medium == LoopMedium.Chain && length % 2 != 0
         );
     }
@@ -130,7 +139,7 @@ public static class FixedCentre
             .Between(nameof(input.RearMin), input.RearMin, least, WheelSize.MostTeeth, "teeth")
             .Between(nameof(input.FrontMax), input.FrontMax, input.FrontMin, WheelSize.MostTeeth, "teeth")
             .Between(nameof(input.RearMax), input.RearMax, input.RearMin, WheelSize.MostTeeth, "teeth")
-            .Between(nameof(input.MostSlackMm), input.MostSlackMm, 0, 100, "mm")
+            .BetweenIfGiven(nameof(input.MostSlackMm), input.MostSlackMm, 0, 100, "mm")
             .That(
                 pairs <= MostPairs,
                 nameof(input.RearMax),

@@ -35,7 +35,7 @@ public enum LengthReason
 /// <param name="ReservePercent">Growth the track can still take up from there; negative beyond its end.</param>
 /// <param name="ReachesWearLimit">True when the track outlasts the chain; null without a limit.</param>
 /// <param name="WheelbaseChangeMm">Against as fitted; null where the mover carries no road wheel or that is not known.</param>
-/// <param name="MovedMm">How far the mover goes from where it is as fitted; 0 where that is not known.</param>
+/// <param name="MovedMm">How far the mover goes from where it is as fitted; null where that is not known.</param>
 /// <param name="IsHalfLink">Joined by a cranked link: weaker, and not for sealed-ring or derailleur chains.</param>
 public sealed record FittingLength(
     double Length,
@@ -47,7 +47,7 @@ public sealed record FittingLength(
     bool? ReachesWearLimit,
     double? WheelbaseChangeMm,
     bool IsHalfLink,
-    [property: JsonIgnore] double MovedMm
+    [property: JsonIgnore] double? MovedMm
 );
 
 /// <summary>Slack of the length in view where the mover stands.</summary>
@@ -83,7 +83,7 @@ public enum FitFindingKind
     /// <summary>A chain with an odd number of links needs a cranked one.</summary>
     HalfLink,
 
-    /// <summary>The length in view closes beyond the track.</summary>
+    /// <summary>The length in view, mm, is beyond the longest or shortest path on the track, which is the limit.</summary>
     OffTheTrack,
 
     /// <summary>Less than a tenth of the track is left.</summary>

@@ -110,7 +110,14 @@ public sealed record LoopLayout(
         IReadOnlyList<ClearanceLimit> limits = layout.Limits ?? [];
         guard.Count(nameof(layout.Limits), limits.Count, 0, MostLimits, "limits");
         for (int i = 0; i < limits.Count; i++)
-            guard.Include(new Guard($"{nameof(layout.Limits)}[{i}].").Include(Clearances.Check(limits[i])));
+            guard
+                .Include(new Guard($"{nameof(layout.Limits)}[{i}].").Include(Clearances.Check(limits[i])))
+                .That(
+                    limits.Take(i).All(l => l.Name != limits[i].Name),
+                    $"{nameof(layout.Limits)}[{i}].Name",
+                    "taken",
+                    "Give a name that no other edge of this loop has."
+                );
         if (layout.SwingArm is { } arm)
             guard.Include(
                 new Guard($"{nameof(layout.SwingArm)}.")

@@ -13,14 +13,14 @@ public sealed record SwingArm(Point Pivot, double DroopMm, double BumpMm);
 /// <summary>A loop whose driven axle moves on an arm.</summary>
 /// <param name="TravelMm">Where the adjuster stands; null for where the length in view closes.</param>
 /// <param name="PlayOnStandMm">Free play as set, whole up-and-down movement; null for the play that leaves enough.</param>
-/// <param name="LeastPlayMm">Play wanted at the tightest place, mm.</param>
+/// <param name="LeastPlayMm">Play wanted at the tightest place, mm; null for the usual.</param>
 public sealed record SuspensionPlayInput(
     Drive Drive,
     LoopChoice Choice,
     LoopLayout Layout,
     double? TravelMm,
     double? PlayOnStandMm,
-    double LeastPlayMm
+    double? LeastPlayMm
 );
 
 /// <param name="AxleUpMm">Height of the axle over where it is on the stand, mm.</param>
@@ -31,12 +31,14 @@ public sealed record PlayAtTravel(double AxleUpMm, double CentreMm, double FreeP
 /// <param name="Curve">From full droop to full bump.</param>
 /// <param name="Tightest">Least play of all.</param>
 /// <param name="NeededOnStandMm">Play to set on the stand so that the wanted one is left at the tightest place.</param>
+/// <param name="LeastPlayMm">Play wanted at the tightest place: as asked, or the usual.</param>
 /// <param name="InLine">True when output shaft, pivot and axle come into line within the travel.</param>
 public sealed record SuspensionPlayResult(
     IReadOnlyList<PlayAtTravel> Curve,
     PlayAtTravel OnStand,
     PlayAtTravel Tightest,
     double NeededOnStandMm,
+    double LeastPlayMm,
     bool InLine,
     IReadOnlyList<Working> Workings
 );
@@ -52,11 +54,14 @@ public static class SuspensionPlay
     public const double UsualLeastPlayMm = 12;
     private const int Steps = 60;
 
+    // Nearer to an end of the travel than this the end itself is meant.
+    private const double EndMm = 0.01;
+
     /// <exception cref="InvalidInputException">No arm, or a value that is not physical.</exception>
     public static SuspensionPlayResult Of(SuspensionPlayInput input)
     {
         new Guard()
-            .Between(nameof(input.LeastPlayMm), input.LeastPlayMm, 0, 100, "mm")
+            .BetweenIfGiven(nameof(input.LeastPlayMm), input.LeastPlayMm, 0, 100, "mm")
             .BetweenIfGiven(nameof(input.PlayOnStandMm), input.PlayOnStandMm, 0, 200, "mm")
             .That(input.Layout.SwingArm is not null, "Layout.SwingArm", "missing", "Give the pivot of the swing arm.")
             .ThrowIfAny();
@@ -67,12 +72,10 @@ public static class SuspensionPlay
         double travel = input.TravelMm ?? Math.Clamp(fitted.Closing ?? fitted.TrackMm / 2, 0, fitted.TrackMm);
         Swing swing = new(fitted, arm, travel);
         (double height, double longest) = swing.Longest();
-        double closest = swing.At(0).LengthMm;
-        double needed = SlackRun.PlayMm(
-            swing.At(0).RunMm,
-            SlackRun.ExcessMm(swing.At(height).RunMm, input.LeastPlayMm) + longest - closest
-        );
-        double spare = SlackRun.ExcessMm(swing.At(0).RunMm, input.PlayOnStandMm ?? needed) + closest;
+        double least = input.LeastPlayMm ?? UsualLeastPlayMm;
+        (double closest, double standRun, _) = swing.At(0);
+        double needed = SlackRun.PlayMm(standRun, SlackRun.ExcessMm(swing.At(height).RunMm, least) + longest - closest);
+        double spare = SlackRun.ExcessMm(standRun, input.PlayOnStandMm ?? needed) + closest;
         PlayAtTravel Place(double up)
         {
             (double length, double run, double centre) = swing.At(up);
@@ -83,14 +86,15 @@ public static class SuspensionPlay
             .. Enumerable.Range(0, Steps + 1).Select(i => Place(-arm.DroopMm + (arm.DroopMm + arm.BumpMm) * i / Steps)),
         ];
         PlayAtTravel tightest = Place(height);
-        bool inLine = height > -arm.DroopMm + 0.01 && height < arm.BumpMm - 0.01;
+        bool inLine = height > -arm.DroopMm + EndMm && height < arm.BumpMm - EndMm;
         return new(
             curve,
             Place(0),
             tightest,
             needed,
+            least,
             inLine,
-            [Needed(input.LeastPlayMm, longest - closest, needed, swing.At(0).RunMm)]
+            [Needed(least, longest - closest, needed, standRun)]
         );
     }
 
@@ -112,20 +116,19 @@ public static class SuspensionPlay
     private sealed class Swing(FittedLoop fitted, SwingArm arm, double travel)
     {
         private readonly LoopWheel[] _wheels = fitted.Layout.WheelsFor(fitted.Loop, fitted.Choice, travel);
-        private readonly Point _axle = fitted
-            .Layout.WheelsFor(fitted.Loop, fitted.Choice, travel)[fitted.RearIndex]
-            .Centre;
+
+        private Point Axle => _wheels[fitted.RearIndex].Centre;
 
         /// <exception cref="InvalidInputException">The arm can't come to this height, or the loop can't be laid there.</exception>
         public (double LengthMm, double RunMm, double CentreMm) At(double up)
         {
-            double radius = _axle.DistanceTo(arm.Pivot);
-            double dy = _axle.YMm + up - arm.Pivot.YMm;
+            double radius = Axle.DistanceTo(arm.Pivot);
+            double dy = Axle.YMm + up - arm.Pivot.YMm;
             double reach = radius * radius - dy * dy;
             new Guard("Layout.SwingArm.")
                 .That(reach > 0, up < 0 ? "DroopMm" : "BumpMm", "too_large", "Give less: the arm would stand upright.")
                 .ThrowIfAny();
-            double dx = Math.Sign(_axle.XMm - arm.Pivot.XMm) * Math.Sqrt(reach);
+            double dx = Math.Sign(Axle.XMm - arm.Pivot.XMm) * Math.Sqrt(reach);
             LoopWheel[] wheels = [.. _wheels];
             wheels[fitted.RearIndex] = wheels[fitted.RearIndex] with { Centre = arm.Pivot + new Point(dx, dy) };
             (LoopPath? path, LayoutProblem? problem) = LoopTracing.Trace(

@@ -73,5 +73,10 @@ public sealed class ClearancesTests
         Refused("Layout.Limits[0].Name", new("", new(0, 0), new(1, 1), 3));
         Refused("Layout.Limits[0].From.XMm", new("pad", new(double.NaN, 0), new(1, 1), 3));
         Refused("Layout.Limits[0].LeastMm", new("pad", new(0, 0), new(1, 1), -1));
+        ClearanceLimit pad = new("pad", new(0, 90), new(1, 90), 3);
+        Refusals.Names(
+            "Layout.Limits[1].Name",
+            () => LoopFit.Of(Motorcycle(Slot(628, 668) with { Limits = [pad, pad] }, 15, 45, 112))
+        );
     }
 }

@@ -20,11 +20,11 @@ public sealed class FixedCentreTests
     [Fact]
     public void A_pair_that_closes_exactly_stands_first()
     {
-        FixedCentrePair best = FixedCentre.Pairs(Input(22.5 * 9.525, 1))[0];
+        FixedCentrePair best = FixedCentre.Pairs(Input(22.5 * 9.525, 1)).Pairs[0];
         Assert.Equal(62, best.Length - (best.Front + best.Rear) / 2 + 17);
         Assert.Equal(0, best.SlackMm, 1e-9);
         Assert.Equal(best.Front, best.Rear);
-        Assert.Equal(0, best.CentreMoveMm, 1e-6);
+        Assert.Equal(0, best.CentreMoveMm!.Value, 1e-6);
     }
 
     /// <summary>Every pair tried one by one with the two-sprocket formula.</summary>
@@ -41,7 +41,7 @@ public sealed class FixedCentreTests
             if ((even - exact) * 9.525 <= 2)
                 expected.Add((front, rear, even));
         }
-        IReadOnlyList<FixedCentrePair> found = FixedCentre.Pairs(Input(centre, 2));
+        IReadOnlyList<FixedCentrePair> found = FixedCentre.Pairs(Input(centre, 2)).Pairs;
         Assert.NotEmpty(found);
         Assert.Equal(expected.Order(), found.Select(p => (p.Front, p.Rear, p.Length)).Order());
         Assert.Equal(found.Select(p => p.SlackMm).Order(), found.Select(p => p.SlackMm));
@@ -50,17 +50,37 @@ public sealed class FixedCentreTests
     [Fact]
     public void Slack_play_and_the_move_of_an_eccentric_belong_together()
     {
-        FixedCentrePair pair = FixedCentre.Pairs(Input(211.3, 3)).First(p => p.SlackMm > 0.5);
+        FixedCentrePair pair = FixedCentre.Pairs(Input(211.3, 3)).Pairs.First(p => p.SlackMm > 0.5);
         double closed = ChainLength.CentreMm(9.525, pair.Front, pair.Rear, pair.Length);
-        Assert.Equal(closed - 211.3, pair.CentreMoveMm, 1e-5);
+        Assert.Equal(closed - 211.3, pair.CentreMoveMm!.Value, 1e-5);
         Assert.True(pair.FreePlayMm > pair.SlackMm);
+    }
+
+    /// <summary>Much slack needs a long way of the eccentric; it must not read as none.</summary>
+    [Fact]
+    public void The_move_of_an_eccentric_is_right_for_much_slack_too()
+    {
+        foreach (FixedCentrePair pair in FixedCentre.Pairs(Input(150, 18)).Pairs)
+            Assert.Equal(
+                ChainLength.CentreMm(9.525, pair.Front, pair.Rear, pair.Length) - 150,
+                pair.CentreMoveMm!.Value,
+                1e-5
+            );
+    }
+
+    [Fact]
+    public void Without_a_bound_the_usual_slack_is_used_and_told()
+    {
+        FixedCentreResult usual = FixedCentre.Pairs(Input(211.3, 0) with { MostSlackMm = null });
+        Assert.Equal(FixedCentre.UsualSlackMm, usual.MostSlackMm);
+        Assert.Equal(FixedCentre.Pairs(Input(211.3, FixedCentre.UsualSlackMm)).Pairs, usual.Pairs);
     }
 
     [Fact]
     public void Half_links_come_last_and_only_when_asked_for()
     {
-        Assert.DoesNotContain(FixedCentre.Pairs(Input(211.3, 4)), p => p.IsHalfLink);
-        FixedCentrePair[] with = [.. FixedCentre.Pairs(Input(211.3, 4, true))];
+        Assert.DoesNotContain(FixedCentre.Pairs(Input(211.3, 4)).Pairs, p => p.IsHalfLink);
+        FixedCentrePair[] with = [.. FixedCentre.Pairs(Input(211.3, 4, true)).Pairs];
         Assert.Contains(with, p => p.IsHalfLink);
         Assert.Equal(with.Select(p => p.IsHalfLink).Order(), with.Select(p => p.IsHalfLink));
     }
@@ -68,7 +88,7 @@ public sealed class FixedCentreTests
     [Fact]
     public void Wheels_that_touch_are_left_out_and_wrong_bounds_named()
     {
-        Assert.DoesNotContain(FixedCentre.Pairs(Input(50, 100)), p => p.Front + p.Rear > 32);
+        Assert.DoesNotContain(FixedCentre.Pairs(Input(50, 100)).Pairs, p => p.Front + p.Rear > 32);
         void Refused(string field, FixedCentreInput input) => Refusals.Names(field, () => FixedCentre.Pairs(input));
         Refused("CentreMm", Input(0, 1));
         Refused("CentreMm", Input(double.NaN, 1));

@@ -107,7 +107,9 @@ public sealed class LoopFitTests
     {
         LoopFitResult fit = LoopFit.Of(Motorcycle(Slot(640, 642), 15, 45, 112));
         Assert.Equal((null, LengthReason.NoneReaches), (fit.RecommendedLength, fit.Reason));
-        Assert.Contains(fit.Findings, f => f.Kind == FitFindingKind.OffTheTrack);
+        FitFinding off = fit.Findings.Single(f => f.Kind == FitFindingKind.OffTheTrack);
+        Assert.Equal(112 * 15.875, off.Value, 1e-9);
+        Assert.Equal(ChainLength.Links(15.875, 15, 45, 642) * 15.875, off.Limit, 1e-6);
     }
 
     [Fact]
@@ -199,6 +201,11 @@ public sealed class LoopFitTests
         Assert.Contains(long_.Findings, f => f.Kind == FitFindingKind.LongCentre);
         LoopFitResult touching = LoopFit.Of(Motorcycle(Slot(155, 156), 15, 45, null));
         Assert.Contains(touching.Findings, f => f.Kind == FitFindingKind.TipsTouch);
+        // A bicycle has its small sprocket behind.
+        FitFinding wrap = LoopFit
+            .Of(Motorcycle(Slot(185, 186), 60, 11, null))
+            .Findings.Single(f => f.Kind == FitFindingKind.LittleWrap);
+        Assert.Equal("rear", wrap.Wheel);
     }
 
     [Fact]

@@ -62,6 +62,7 @@ public sealed class SuspensionPlayTests
         Assert.Equal(result.NeededOnStandMm, result.OnStand.FreePlayMm, 1e-6);
         Assert.All(result.Curve, p => Assert.True(p.FreePlayMm >= 12 - 1e-6));
         Assert.Equal(result.NeededOnStandMm, result.Workings[0].Result.Value);
+        Assert.Equal(SuspensionPlay.UsualLeastPlayMm, SuspensionPlay.Of(input with { LeastPlayMm = null }).LeastPlayMm);
     }
 
     [Fact]

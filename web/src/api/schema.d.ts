@@ -965,9 +965,9 @@ export interface components {
             rearMax: number;
             /**
              * Format: double
-             * @description Loop length that may be over, mm.
+             * @description Loop length that may be over, mm; null for double FixedCentre.UsualSlackMm.
              */
-            mostSlackMm: number;
+            mostSlackMm: null | number;
             /** @description Whether an odd number of links may be joined by a cranked link. */
             halfLinks: boolean;
         };
@@ -996,10 +996,19 @@ export interface components {
             freePlayMm: number;
             /**
              * Format: double
-             * @description How much farther apart an eccentric would have to bring the shafts to take it up.
+             * @description How much farther apart an eccentric would have to bring the shafts to take it up; null where that finds no place.
              */
-            centreMoveMm: number;
+            centreMoveMm: null | number;
             isHalfLink: boolean;
+        };
+        FixedCentreResult: {
+            /**
+             * Format: double
+             * @description What was allowed: as asked, or the usual.
+             */
+            mostSlackMm: number;
+            /** @description Least slack first; at most 200. */
+            pairs: components["schemas"]["FixedCentrePair"][];
         };
         /** @description Slack of the length in view where the mover stands. */
         FreePlay: {
@@ -2140,9 +2149,9 @@ export interface components {
             playOnStandMm: null | number;
             /**
              * Format: double
-             * @description Play wanted at the tightest place, mm.
+             * @description Play wanted at the tightest place, mm; null for the usual.
              */
-            leastPlayMm: number;
+            leastPlayMm: null | number;
         };
         SuspensionPlayResult: {
             /** @description From full droop to full bump. */
@@ -2155,6 +2164,11 @@ export interface components {
              * @description Play to set on the stand so that the wanted one is left at the tightest place.
              */
             neededOnStandMm: number;
+            /**
+             * Format: double
+             * @description Play wanted at the tightest place: as asked, or the usual.
+             */
+            leastPlayMm: number;
             /** @description True when output shaft, pivot and axle come into line within the travel. */
             inLine: boolean;
             workings: components["schemas"]["Working"][];
@@ -2703,7 +2717,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["FixedCentrePair"][];
+                    "application/json": components["schemas"]["FixedCentreResult"];
                 };
             };
             /** @description Bad Request */

@@ -27,28 +27,25 @@ export function FixedCentrePanel({
   answer: LoopFitResult
 }) {
   const units = useUnits()
-  const [slack, setSlack] = useState<number | undefined>(1.5)
+  const [slack, setSlack] = useState<number>()
   const [halfLinks, setHalfLinks] = useState(false)
   const { search, loopKey } = fit.loop
-  const drive = bench.card.machine.drives.find((d) => d.key === fit.loop.driveKey)
   const pairs = useComputed(
     'fixed-centre',
-    drive && slack !== undefined
-      ? {
-          drive,
-          loopKey,
-          centreMm: answer.centreMm,
-          frontMin: search.frontMin,
-          frontMax: search.frontMax,
-          rearMin: search.rearMin,
-          rearMax: search.rearMax,
-          mostSlackMm: slack,
-          halfLinks,
-        }
-      : undefined,
+    {
+      drive: bench.drive,
+      loopKey,
+      centreMm: answer.centreMm,
+      frontMin: search.frontMin,
+      frontMax: search.frontMax,
+      rearMin: search.rearMin,
+      rearMax: search.rearMax,
+      mostSlackMm: slack ?? null,
+      halfLinks,
+    },
     findFixedCentrePairs,
   )
-  const rows = pairs.data ?? []
+  const rows = pairs.data?.pairs ?? []
   return (
     <Panel
       title="Pairs that close without a tensioner"
@@ -60,6 +57,7 @@ export function FixedCentrePanel({
           size="xs"
           w={140}
           label="Slack allowed"
+          placeholder={pairs.data ? fixed(units.toShown('fine', pairs.data.mostSlackMm), 1) : ''}
           quantity="fine"
           value={slack}
           onChange={setSlack}
@@ -122,9 +120,9 @@ export function FixedCentrePanel({
                     <td className="num">{units.show('fine', p.slackMm, 2)}</td>
                     <td className="num">{units.show('fine', p.freePlayMm, 1)}</td>
                     <td className="num">
-                      {signed(units.toShown('fine', p.centreMoveMm), 2)}
-                      {'\u00a0'}
-                      {units.unitOf('fine')}
+                      {p.centreMoveMm === null
+                        ? '–'
+                        : `${signed(units.toShown('fine', p.centreMoveMm), 2)}\u00a0${units.unitOf('fine')}`}
                     </td>
                   </tr>
                 )

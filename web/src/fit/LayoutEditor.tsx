@@ -1,14 +1,13 @@
 import { Button, Group, Modal, Select } from '@mantine/core'
 import { useState } from 'react'
-import { ConflictError, changeMachine, type LoopLayout, type Machine } from '../api/client'
+import type { LoopLayout } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
-import { useChange } from '../api/queries'
 import editor from '../machine/MachineEditor.module.css'
+import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
 import { isToothed } from '../machine/words'
-import { ConflictDialog } from '../shell/ConflictDialog'
 import { ArmFields, IdlerFields, LimitFields } from './LayoutPartFields'
-import { FIXED, moverOf, newIdler, newLimit } from './newLayoutParts'
+import { FIXED, moverOf, newIdler, newLimit, wayOf } from './newLayoutParts'
 import { PlaceFields, TrackFields } from './PlaceFields'
 import type { Fit } from './useFit'
 import { MOVER_WORDS } from './words'
@@ -33,15 +32,7 @@ export default function LayoutEditor({
   const [draft, setDraft] = useState(layout)
   const { machine, fitted } = bench.card
   const index = (machine.layouts ?? []).findIndex((l) => l.loopKey === layout.loopKey)
-  const save = useChange((base: Machine) =>
-    changeMachine({
-      machine: { ...base, layouts: (machine.layouts ?? []).map((l, i) => (i === index ? draft : l)) },
-      fitted: fitted.loops,
-      fittedVersion: fitted.version,
-    }),
-  )
-  const { error } = save
-  const conflict = error instanceof ConflictError ? error : null
+  const { store, error, isPending, dialog } = useMachineSave(onClose)
   const at = `layouts[${index}]`
   const issue = (field: string) => issueFor(error, `${at}.${field}`)
   const moves = draft.mover?.wheel
@@ -57,7 +48,14 @@ export default function LayoutEditor({
       <form
         onSubmit={(event) => {
           event.preventDefault()
-          save.mutate(machine, { onSuccess: onClose })
+          store({
+            machine: {
+              ...machine,
+              layouts: machine.layouts?.map((l, i) => (i === index ? draft : l)) ?? null,
+            },
+            fitted: fitted.loops,
+            fittedVersion: fitted.version,
+          })
         }}
       >
         <p className="cap">
@@ -85,7 +83,12 @@ export default function LayoutEditor({
               data={['front', 'rear', ...draft.idlers.map((i) => i.name)]}
               value={draft.mover.wheel}
               onChange={(wheel) =>
-                draft.mover && wheel && setDraft({ ...draft, mover: { ...draft.mover, wheel } })
+                draft.mover &&
+                wheel &&
+                setDraft({
+                  ...draft,
+                  mover: { ...draft.mover, wheel, track: wayOf(draft.mover.kind, wheel, draft) },
+                })
               }
               error={issue('mover.wheel')}
             />
@@ -179,7 +182,7 @@ export default function LayoutEditor({
             Add an edge to clear
           </Button>
         </Group>
-        {error && !conflict && (
+        {error && !dialog && (
           <p role="alert" style={{ color: 'var(--stop)', marginTop: 8 }}>
             {sentenceOf(error)}
           </p>
@@ -188,19 +191,12 @@ export default function LayoutEditor({
           <Button variant="default" onClick={onClose}>
             Not now
           </Button>
-          <Button type="submit" loading={save.isPending}>
+          <Button type="submit" loading={isPending}>
             Store
           </Button>
         </Group>
       </form>
-      {conflict && (
-        <ConflictDialog
-          conflict={conflict}
-          mine={{ ...machine, layouts: (machine.layouts ?? []).map((l, i) => (i === index ? draft : l)) }}
-          onKeepMine={() => save.mutate(conflict.current as Machine, { onSuccess: onClose })}
-          onTakeTheirs={onClose}
-        />
-      )}
+      {dialog}
     </Modal>
   )
 }

@@ -41,6 +41,8 @@ export function LimitFields({
         <QuantityField
           label="Gap wanted"
           quantity="fine"
+          required
+          withAsterisk={false}
           value={limit.leastMm}
           onChange={(v) => v !== undefined && onChange({ ...limit, leastMm: v })}
           error={issue('leastMm')}
@@ -72,6 +74,8 @@ export function ArmFields({
       <QuantityField
         label={label}
         quantity="fine"
+        required
+        withAsterisk={false}
         value={arm[key]}
         onChange={(v) => v !== undefined && onChange({ ...arm, [key]: v })}
         error={issue(key)}
@@ -130,6 +134,8 @@ export function IdlerFields({
         <QuantityField
           label={idler.isToothed ? 'Teeth' : 'Diameter'}
           unit={idler.isToothed ? '' : 'mm'}
+          required
+          withAsterisk={false}
           value={idler.size}
           onChange={(size) => size !== undefined && onChange({ ...idler, size })}
           error={issue('size')}

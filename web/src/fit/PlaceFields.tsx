@@ -21,6 +21,8 @@ export function PlaceFields({
           key={axis}
           label={`${label}, ${axis[0]}`}
           quantity="fine"
+          required
+          withAsterisk={false}
           value={value[axis]}
           onChange={(v) => v !== undefined && onChange({ ...value, [axis]: v })}
           error={issue(axis)}
@@ -61,6 +63,8 @@ export function TrackFields({
     <QuantityField
       label={label}
       unit="°"
+      required
+      withAsterisk={false}
       value={track[key]}
       onChange={(v) => v !== undefined && onChange({ ...track, [key]: v })}
       error={issue(key)}
@@ -77,6 +81,8 @@ export function TrackFields({
       <QuantityField
         label="Arm"
         quantity="fine"
+        required
+        withAsterisk={false}
         value={track.radiusMm}
         onChange={(v) => v !== undefined && onChange({ ...track, radiusMm: v })}
         error={issue('radiusMm')}

@@ -13,26 +13,23 @@ import { WorkingDialog } from '../shell/WorkingDialog'
 import classes from './SuspensionPanel.module.css'
 import type { Fit } from './useFit'
 
-/** Usual play to leave at the tightest place; common practice, the maker's figure wins. */
-const USUAL_LEAST_MM = 12
-
 /** Free play while the suspension moves: the curve, the tightest place, and what to set on the stand. */
 export function SuspensionPanel({ fit }: { fit: Fit }) {
   const units = useUnits()
-  const [least, setLeast] = useState<number | undefined>(USUAL_LEAST_MM)
+  const [least, setLeast] = useState<number>()
   const [set, setSet] = useState<number>()
   const [isWorking, setWorking] = useState(false)
   const { input } = fit
   const answer = useComputed(
     'suspension',
-    input?.layout.swingArm && least !== undefined
+    input?.layout.swingArm
       ? {
           drive: input.drive,
           choice: input.choice,
           layout: input.layout,
           travelMm: input.travelMm,
           playOnStandMm: set ?? null,
-          leastPlayMm: least,
+          leastPlayMm: least ?? null,
         }
       : undefined,
     calculateSuspensionPlay,
@@ -51,6 +48,7 @@ export function SuspensionPanel({ fit }: { fit: Fit }) {
         <QuantityField
           size="xs"
           label="Wanted where it is tightest"
+          placeholder={play ? fixed(units.toShown('fine', play.leastPlayMm), 1) : ''}
           quantity="fine"
           value={least}
           onChange={setLeast}
@@ -72,7 +70,7 @@ export function SuspensionPanel({ fit }: { fit: Fit }) {
       {play && (
         <p style={{ marginTop: 8 }}>
           Set <b className="num">{mm(play.neededOnStandMm)}</b> on the stand so that{' '}
-          <b className="num">{mm(least ?? 0)}</b> is left{' '}
+          <b className="num">{mm(play.leastPlayMm)}</b> is left{' '}
           {play.inLine
             ? `where output shaft, pivot and axle line up, ${mm(play.tightest.axleUpMm)} up`
             : play.tightest.axleUpMm > 0

@@ -6,21 +6,25 @@ import type { Fit } from './useFit'
 /** What stands for fixed centres in the choice of a mover. */
 export const FIXED = 'fixed'
 
-/** A new kind of mover starts with the way the old one had, on the wheel that kind usually moves. */
+/** A new kind of mover begins on the wheel that kind usually moves. */
 export function moverOf(kind: string | null, draft: LoopLayout): Mover | null {
   if (kind === null || kind === FIXED) return null
   const chosen = kind as Mover['kind']
   const wheel =
     chosen === 'motor' ? 'front' : chosen === 'tensioner' ? (draft.idlers[0]?.name ?? 'rear') : 'rear'
-  const rest = wheel === 'front' ? draft.front : wheel === 'rear' ? draft.rear : draft.idlers[0]?.centre
-  const { xMm, yMm } = rest ?? draft.rear
-  const track: Track =
-    chosen === 'eccentric'
-      ? { kind: 'arc', pivot: { xMm, yMm }, radiusMm: 8, startDeg: 90, swingDeg: 180 }
-      : draft.mover?.wheel === wheel && draft.mover.track.kind === 'line'
-        ? draft.mover.track
-        : { kind: 'line', from: { xMm: xMm + 20, yMm }, to: { xMm: xMm - 20, yMm } }
-  return { kind: chosen, wheel, track }
+  return { kind: chosen, wheel, track: wayOf(chosen, wheel, draft) }
+}
+
+/** A way around the place of the wheel that moves; the one it had where it is the same wheel and the same kind of way. */
+export function wayOf(kind: Mover['kind'], wheel: string, draft: LoopLayout): Track {
+  const shape = kind === 'eccentric' ? 'arc' : 'line'
+  if (draft.mover?.wheel === wheel && draft.mover.track.kind === shape) return draft.mover.track
+  const idler = draft.idlers.find((i) => i.name === wheel)
+  const { xMm, yMm } =
+    wheel === 'front' ? draft.front : wheel === 'rear' ? draft.rear : (idler?.centre ?? draft.rear)
+  return shape === 'arc'
+    ? { kind: 'arc', pivot: { xMm, yMm }, radiusMm: 8, startDeg: 90, swingDeg: 180 }
+    : { kind: 'line', from: { xMm: xMm + 20, yMm }, to: { xMm: xMm - 20, yMm } }
 }
 
 export function newIdler(draft: LoopLayout, fit: Fit): Idler {

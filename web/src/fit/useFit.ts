@@ -46,9 +46,16 @@ export function fitInput(
   const layout = layoutOf(bench, loop)
   const choice = bench.shown.loops.find((c) => c.loopKey === loop.loopKey)
   const fitted = bench.card.fitted.loops.find((c) => c.loopKey === loop.loopKey)
-  const drive = bench.card.machine.drives.find((d) => d.key === loop.driveKey)
-  if (!layout || !choice || !fitted || !drive) return undefined
-  return { drive, choice, fitted, layout, travelMm, halfLinks, wearLimitPercent: loop.wearLimitPercent }
+  if (!layout || !choice || !fitted) return undefined
+  return {
+    drive: bench.drive,
+    choice,
+    fitted,
+    layout,
+    travelMm,
+    halfLinks,
+    wearLimitPercent: loop.wearLimitPercent,
+  }
 }
 
 /** For pairs of one loop: where the axle goes with the chain or belt that is on it. Empty until that is known. */

@@ -84,7 +84,9 @@ export function findingText(finding: FitFinding, units: Units): string {
     case 'halfLink':
       return `${plain(finding.value)} links need a half link: weaker, and not for sealed-ring or derailleur chains.`
     case 'offTheTrack':
-      return 'The length in view does not close on this adjuster: choose another below.'
+      return finding.value > finding.limit
+        ? `${mm(finding.value - finding.limit)} too long for this adjuster at its end (${mm(finding.limit)}): choose a shorter one below.`
+        : `${mm(finding.limit - finding.value)} too short for this adjuster at its start (${mm(finding.limit)}): choose a longer one below.`
     case 'littleReserve':
       return `Only ${mm(finding.value)} of the adjuster are left.`
   }

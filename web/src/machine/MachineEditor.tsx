@@ -1,20 +1,13 @@
 import { Button, Group, Modal, Select, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react'
-import {
-  ConflictError,
-  changeMachine,
-  type LoopChoice,
-  type MachineCard,
-  type MachineSave,
-  type StartingWheels,
-} from '../api/client'
+import type { LoopChoice, MachineCard, MachineSave, StartingWheels } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
-import { useChange, useDesignations } from '../api/queries'
+import { useDesignations } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
-import { ConflictDialog } from '../shell/ConflictDialog'
 import { DriveForm } from './DriveForm'
 import classes from './MachineEditor.module.css'
 import { newDrive } from './newParts'
+import { useMachineSave } from './useMachineSave'
 import { WorkForm } from './WorkForm'
 import { KIND_WORDS } from './words'
 
@@ -25,9 +18,7 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
   const [machine, setMachine] = useState(card.machine)
   const [fitted, setFitted] = useState<LoopChoice[]>(card.fitted.loops)
   const wheels = wheelsOf(machine.drives, fitted, useDesignations().data?.startingWheels ?? [])
-  const save = useChange(changeMachine)
-  const conflict = save.error instanceof ConflictError ? save.error : null
-  const { error } = save
+  const { store, error, isPending, dialog } = useMachineSave(onClose)
   const body: MachineSave = {
     // Where a removed loop stood goes with it.
     machine: {
@@ -37,7 +28,6 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
     fitted: wheels,
     fittedVersion: card.fitted.version,
   }
-  const store = (value: MachineSave) => save.mutate(value, { onSuccess: onClose })
   const setDrive = (at: number, drive: MachineCard['machine']['drives'][number]) =>
     setMachine({ ...machine, drives: machine.drives.map((d, i) => (i === at ? drive : d)) })
   return (
@@ -113,7 +103,7 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
           Add a drive
         </Button>
         <WorkForm work={machine.work} error={error} onChange={(work) => setMachine({ ...machine, work })} />
-        {error && !conflict && (
+        {error && !dialog && (
           <p role="alert" className={classes.error}>
             {sentenceOf(error)}
           </p>
@@ -122,26 +112,12 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
           <Button variant="default" onClick={onClose}>
             Leave as it was
           </Button>
-          <Button type="submit" loading={save.isPending}>
+          <Button type="submit" loading={isPending}>
             Store
           </Button>
         </Group>
       </form>
-      {conflict && (
-        <ConflictDialog
-          conflict={conflict}
-          mine={conflict.thing === 'machine' ? machine : { ...card.fitted, loops: body.fitted }}
-          onKeepMine={() => {
-            const { version } = conflict.current as { version: number }
-            store(
-              conflict.thing === 'machine'
-                ? { ...body, machine: { ...machine, version } }
-                : { ...body, fittedVersion: version },
-            )
-          }}
-          onTakeTheirs={onClose}
-        />
-      )}
+      {dialog}
     </Modal>
   )
 }
