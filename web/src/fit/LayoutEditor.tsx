@@ -72,7 +72,7 @@ export default function LayoutEditor({
             onChange={(v) => setDraft({ ...draft, turning: v === 'clockwise' ? v : 'counterclockwise' })}
           />
           <Select
-            label="What is moved to tension it"
+            label="Tensioned by"
             data={MOVERS}
             value={draft.mover?.kind ?? FIXED}
             onChange={(kind) => setDraft({ ...draft, mover: moverOf(kind, draft) })}

@@ -62,8 +62,11 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
       {answer.centreAdvice && (
         <p className="cap">
           Good centres: {units.show('length', answer.centreAdvice.recommendedLeastMm)} to{' '}
-          {units.show('length', answer.centreAdvice.recommendedMostMm)}; 120° on the small sprocket from{' '}
-          {units.show('length', answer.centreAdvice.leastForWrapMm)}.
+          {units.show('length', answer.centreAdvice.recommendedMostMm)}; tips clear from{' '}
+          {units.show('length', answer.centreAdvice.leastWithoutTouchMm)}
+          {answer.centreAdvice.leastForWrapMm > answer.centreAdvice.leastWithoutTouchMm &&
+            `, 120° on the small sprocket from ${units.show('length', answer.centreAdvice.leastForWrapMm)}`}
+          .
         </p>
       )}
       {answer.findings.map((f) => (
