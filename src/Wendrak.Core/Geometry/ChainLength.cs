@@ -76,6 +76,27 @@ public static class ChainLength
         return pitchMm / 4 * (-a + Math.Sqrt(root));
     }
 
+    /// <summary>How far the axle goes back to take up the growth of a chain, mm, to first order.</summary>
+    /// <remarks>ΔC = g·X·p/(2·cos α): both runs become longer by ΔC·cos α. Source: geometry.</remarks>
+    /// <param name="growthPercent">Growth of the chain, percent.</param>
+    public static double GrowthTravelMm(
+        double pitchMm,
+        int teeth1,
+        int teeth2,
+        double links,
+        double centreMm,
+        double growthPercent
+    )
+    {
+        Check(pitchMm, teeth1, teeth2)
+            .MoreThan("CentreMm", centreMm, SmallestCentreMm(pitchMm, teeth1, teeth2), "mm")
+            .Between("Links", links, 10, 10_000, "links")
+            .Between("GrowthPercent", growthPercent, 0, 10, "%")
+            .ThrowIfAny();
+        double sin = (PitchRadiusMm(pitchMm, teeth2) - PitchRadiusMm(pitchMm, teeth1)) / centreMm;
+        return growthPercent / 100 * links * pitchMm / (2 * Math.Sqrt(1 - sin * sin));
+    }
+
     internal static Guard Check(double pitchMm, int teeth1, int teeth2) =>
         new Guard()
             .Between("PitchMm", pitchMm, 1, 200, "mm")

@@ -64,6 +64,22 @@ internal sealed class FittedLoop
             : null;
     }
 
+    /// <summary>The same question with other wheels; what does not depend on them is not computed again.</summary>
+    private FittedLoop(FittedLoop like, LoopChoice choice)
+    {
+        (Loop, TrackMm, UnitMm, RearIndex) = (like.Loop, like.TrackMm, like.UnitMm, like.RearIndex);
+        CheckChoice("Choice.", choice);
+        _input = like._input with { Choice = choice };
+        (_moving, _fittedTravel, _carriesRoadWheel) = (like._moving, like._fittedTravel, like._carriesRoadWheel);
+        _wheels = Layout.WheelsFor(Loop, Choice, 0);
+        Range = RangeOnTrack();
+        Closing = ChosenLength is double length ? TravelFor(_wheels, length) : null;
+    }
+
+    /// <exception cref="InvalidInputException">The wheels are refused.</exception>
+    public FittedLoop With(double frontSize, double rearSize) =>
+        new(this, Choice with { FrontSize = frontSize, RearSize = rearSize });
+
     private double? LengthIn(LoopChoice choice) => Loop.IsToothed ? choice.Links : choice.LengthMm;
 
     private void CheckChoice(string at, LoopChoice choice) =>

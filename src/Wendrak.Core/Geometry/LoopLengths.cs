@@ -34,6 +34,15 @@ public static class LoopLengths
         8000,
     ];
 
+    /// <summary>Whether a length is of the standard's series; null where no table tells, as for chains.</summary>
+    public static bool? IsStandard(Loop loop, double length) =>
+        loop.Medium switch
+        {
+            LoopMedium.VBelt => StandardDatumLengthsMm.Contains(length),
+            LoopMedium.ToothedBelt => BeltLengths.TeethFor(loop.Standard)?.Contains((int)length),
+            _ => null,
+        };
+
     /// <summary>Loop length of one unit, mm: the pitch of a chain or toothed belt, 1 for a belt measured in mm.</summary>
     public static double UnitMm(Loop loop) => loop.IsToothed ? WheelOutline.PitchMm(loop) : 1;
 

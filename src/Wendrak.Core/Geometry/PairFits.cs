@@ -24,23 +24,19 @@ public static class PairFits
     public static IReadOnlyList<PairFit> Of(PairFitsInput input)
     {
         new Guard().Count(nameof(input.Pairs), input.Pairs.Count, 0, MostPairs, "pairs").ThrowIfAny();
-        FittedLoop fitted = FittedWith(input, input.Fitted);
-        double? stands = fitted.Closing;
-        PairFit[] fits = new PairFit[input.Pairs.Count];
-        for (int i = 0; i < fits.Length; i++)
-        {
-            WheelPair pair = input.Pairs[i];
-            LoopChoice choice = input.Fitted with { FrontSize = pair.FrontSize, RearSize = pair.RearSize };
-            FittedLoop loop = FittedWith(input, choice);
-            double? change = NearestChange(loop);
-            bool fit = change == 0;
-            fits[i] = new(pair.FrontSize, pair.RearSize, fit ? loop.Closing - stands : null, fit, change);
-        }
-        return fits;
+        FittedLoop fitted = new(new(input.Drive, input.Fitted, input.Fitted, input.Layout, null, false, null));
+        return [.. input.Pairs.Select(pair => Of(fitted, fitted.Closing, pair))];
     }
 
-    private static FittedLoop FittedWith(PairFitsInput input, LoopChoice choice) =>
-        new(new(input.Drive, choice, input.Fitted, input.Layout, null, false, null));
+    /// <param name="like">The loop with any wheels, and the length in question.</param>
+    /// <param name="standsMm">Where the mover is now.</param>
+    internal static PairFit Of(FittedLoop like, double? standsMm, WheelPair pair)
+    {
+        FittedLoop loop = like.With(pair.FrontSize, pair.RearSize);
+        double? change = NearestChange(loop);
+        bool fit = change == 0;
+        return new(pair.FrontSize, pair.RearSize, fit ? loop.Closing - standsMm : null, fit, change);
+    }
 
     private static double? NearestChange(FittedLoop loop)
     {

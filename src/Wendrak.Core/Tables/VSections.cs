@@ -5,7 +5,20 @@ public sealed record VSection
 {
     public required string Section { get; init; }
     public required double MinDatumDiameterMm { get; init; }
+    public required double TopWidthMm { get; init; }
     public required double HeightMm { get; init; }
+
+    /// <summary>Groove angle of the smallest pulleys, degrees, up to the datum diameter beside it; null where one angle serves all.</summary>
+    public double? GrooveAngle1Deg { get; init; }
+    public double? GrooveAngle1UpToDatumMm { get; init; }
+    public double? GrooveAngle2Deg { get; init; }
+    public double? GrooveAngle2UpToDatumMm { get; init; }
+    public double? GrooveAngle3Deg { get; init; }
+    public double? GrooveAngle3UpToDatumMm { get; init; }
+    public double? GrooveAngle4Deg { get; init; }
+
+    /// <summary>Pitch length less inside length, mm; null where the table is silent. Source: Shigley Table 17-11.</summary>
+    public double? InsideToPitchLengthAddMm { get; init; }
     public required string Source { get; init; }
     public required string Certainty { get; init; }
 }

@@ -23,6 +23,9 @@ public static class WearLimits
 
     public static IReadOnlyList<WearLimit> All { get; } = CsvTable.Read<WearLimit>("wear_limits");
 
+    /// <summary>Hollow of a V-pulley's flank under a straight edge at which the pulley is replaced, mm.</summary>
+    public static double GrooveHollowMm => All.First(l => l.Item == "groove wear at gauge").Limit!.Value;
+
     /// <summary>Growth at which a chain is replaced, percent.</summary>
     /// <param name="use">A use of the table.</param>
     /// <param name="largestTeeth">Teeth of the largest sprocket on it.</param>

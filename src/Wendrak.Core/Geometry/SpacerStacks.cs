@@ -1,0 +1,143 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Geometry;
+
+/// <summary>Spacers of one thickness.</summary>
+public sealed record SpacerCount(double ThicknessMm, int Count);
+
+/// <summary>Which stacks stand first.</summary>
+public enum SpacerOrder
+{
+    FewestPieces,
+
+    /// <summary>Least line error, then least float, then fewest pieces.</summary>
+    NearestToLine,
+}
+
+/// <summary>A shaft to fill, and what there is to fill it with.</summary>
+/// <param name="Drive">The drive the shaft belongs to.</param>
+/// <param name="Stock">Every piece can be used once.</param>
+/// <param name="ToleranceMm">Largest line error; null for 0.5 mm with a belt on the shaft, 1 mm with chains only.</param>
+/// <param name="FloatLeastMm">Play along the shaft that must remain.</param>
+/// <param name="FloatMostMm">Play that may remain; null for 0.5 mm.</param>
+public sealed record SpacerStacksInput(
+    Drive Drive,
+    ShaftWidths Shaft,
+    IReadOnlyList<SpacerCount> Stock,
+    double? ToleranceMm,
+    double FloatLeastMm,
+    double? FloatMostMm,
+    SpacerOrder Order
+);
+
+/// <summary>Spacers between two hubs, or between a hub and the end of the shaft.</summary>
+/// <param name="WantedMm">Width that would put both sprockets on their lines; negative where they overlap.</param>
+/// <param name="RemainderMm">Wanted less stacked.</param>
+public sealed record SpacerGap(IReadOnlyList<double> PiecesMm, double WantedMm, double RemainderMm);
+
+/// <param name="LeftFaceMm">Left face of the hub, from the left shoulder.</param>
+/// <param name="PlaneMm">Middle of the teeth as it comes to stand, from the left shoulder.</param>
+/// <param name="ErrorMm">From its line; positive to the right.</param>
+public sealed record SeatedSprocket(
+    string LoopKey,
+    WheelSide Side,
+    double LeftFaceMm,
+    double HubWidthMm,
+    double PlaneMm,
+    double ErrorMm,
+    bool IsTurned
+);
+
+/// <summary>One way to fill a shaft.</summary>
+/// <param name="Gaps">Left of the first sprocket, between them, right of the last.</param>
+/// <param name="LineErrorMm">The largest of the sprockets' errors, without sign.</param>
+/// <param name="FloatMm">What is left free along the shaft.</param>
+public sealed record FilledShaft(
+    IReadOnlyList<SpacerGap> Gaps,
+    IReadOnlyList<SeatedSprocket> Sprockets,
+    double LineErrorMm,
+    double FloatMm,
+    int Pieces
+);
+
+/// <param name="ToleranceMm">As asked, or the default.</param>
+/// <param name="Ways">Best first; at most 8; empty when the stock holds none.</param>
+/// <param name="Nearest">Where there is no way: what comes nearest, so that its remainders tell what is missing.</param>
+/// <param name="IsComplete">False when the stock allows more stacks than were tried.</param>
+public sealed record SpacerStacksResult(
+    double ToleranceMm,
+    double FloatMostMm,
+    IReadOnlyList<FilledShaft> Ways,
+    FilledShaft? Nearest,
+    bool IsComplete,
+    IReadOnlyList<Working> Workings
+);
+
+/// <summary>Finds spacers that put the sprockets of a shaft on their lines.</summary>
+/// <remarks>Subset sum. Tolerances 0.5 mm for belts and 1 mm for chains: common practice.</remarks>
+public static class SpacerStacks
+{
+    private const double BeltToleranceMm = 0.5;
+    private const double ChainToleranceMm = 1;
+    private const double UsualFloatMm = 0.5;
+    private const int MostThicknesses = 40;
+
+    /// <exception cref="InvalidInputException">A width is not physical, the hubs fill the shaft, or there is no stock.</exception>
+    public static SpacerStacksResult Of(SpacerStacksInput input)
+    {
+        Check(input);
+        double tolerance = input.ToleranceMm ?? UsualTolerance(input);
+        double floatMost = input.FloatMostMm ?? Math.Max(UsualFloatMm, input.FloatLeastMm);
+        SpacerSearch search = new(input.Shaft, input.Stock, input.Order, input.FloatLeastMm);
+        IReadOnlyList<FilledShaft> ways = search.Ways(tolerance, floatMost);
+        bool complete = search.IsComplete;
+        FilledShaft? nearest = ways.Count > 0 ? null : Nearest(input, tolerance, floatMost);
+        return new(
+            tolerance,
+            floatMost,
+            ways,
+            nearest,
+            complete,
+            (ways.Count > 0 ? ways[0] : nearest) is { } shown ? SpacerWorkings.Of(input.Shaft, shown) : []
+        );
+    }
+
+    private static double UsualTolerance(SpacerStacksInput input) =>
+        input
+            .Drive.Stages.OfType<Loop>()
+            .Where(l => input.Shaft.Sprockets.Any(s => s.LoopKey == l.Key))
+            .Any(l => l.Medium != LoopMedium.Chain)
+            ? BeltToleranceMm
+            : ChainToleranceMm;
+
+    /// <summary>Allows more and more error and float until something goes on.</summary>
+    private static FilledShaft? Nearest(SpacerStacksInput input, double tolerance, double floatMost)
+    {
+        for (double more = 0.5; more < 2 * input.Shaft.LengthMm; more *= 2)
+        {
+            SpacerSearch search = new(input.Shaft, input.Stock, SpacerOrder.NearestToLine, input.FloatLeastMm);
+            if (search.Ways(tolerance + more, floatMost + more) is [var first, ..])
+                return first;
+        }
+        return null;
+    }
+
+    private static void Check(SpacerStacksInput input)
+    {
+        DriveRules.Check(input.Drive).ThrowIfAny();
+        Guard guard = new();
+        guard
+            .Include(new Guard("Shaft.").Include(ShaftWidths.Check(input.Shaft, input.Drive)))
+            .Count(nameof(input.Stock), input.Stock.Count, 1, MostThicknesses, "thicknesses")
+            .BetweenIfGiven(nameof(input.ToleranceMm), input.ToleranceMm, 0, 50, "mm")
+            .Between(nameof(input.FloatLeastMm), input.FloatLeastMm, 0, 50, "mm")
+            .BetweenIfGiven(nameof(input.FloatMostMm), input.FloatMostMm, input.FloatLeastMm, 50, "mm")
+            .OneOf(nameof(input.Order), input.Order);
+        for (int i = 0; i < input.Stock.Count; i++)
+            guard
+                .Between($"Stock[{i}].ThicknessMm", input.Stock[i].ThicknessMm, 0.05, 1_000, "mm")
+                .Between($"Stock[{i}].Count", input.Stock[i].Count, 0, 1_000, "pieces");
+        guard.ThrowIfAny();
+    }
+}

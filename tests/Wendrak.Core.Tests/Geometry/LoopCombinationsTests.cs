@@ -1,0 +1,83 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
+using Wendrak.Core.Tests.Gearing;
+
+namespace Wendrak.Core.Tests.Geometry;
+
+public sealed class LoopCombinationsTests
+{
+    private static readonly Drive Bicycle = Drives.WithStages([
+        Drives.Chain("final", "in", "hub") with
+        {
+            Medium = LoopMedium.ToothedBelt,
+            Standard = "BIKE11",
+        },
+    ]) with
+    {
+        Input = new("in", InputKind.Rider, 40, 100, 170),
+    };
+
+    private static LoopCombinationsInput Input(IReadOnlyList<int> lengths) =>
+        new(Bicycle, new("final", 46, 24, 118), Fits.Slot(446, 464), [42, 46, 50], [22, 24, 26, 28], lengths);
+
+    /// <summary>Every pair and length tried one by one with the two-pulley formula.</summary>
+    [Fact]
+    public void All_that_close_on_the_adjuster_are_found_and_no_others()
+    {
+        List<(int, int, int)> expected = [];
+        foreach (int front in new[] { 42, 46, 50 })
+        foreach (int rear in new[] { 22, 24, 26, 28 })
+            for (int teeth = 80; teeth < 160; teeth++)
+            {
+                double centre = BeltLength.CentreMm(
+                    LoopCourse.Open,
+                    front * 11 / Math.PI,
+                    rear * 11 / Math.PI,
+                    teeth * 11.0
+                );
+                if (centre is >= 446 and <= 464)
+                    expected.Add((front, rear, teeth));
+            }
+        LoopCombinationsResult found = LoopCombinations.Of(Input([]));
+        Assert.NotEmpty(expected);
+        Assert.Equal(expected.Order(), found.Combinations.Select(c => (c.Front, c.Rear, c.Length)).Order());
+        Assert.Equal(expected.Count, found.Count);
+        Assert.All(
+            found.Combinations,
+            c =>
+            {
+                Assert.Equal(c.CentreMm, 446 + c.TravelMm, 1e-6);
+                Assert.Equal(18, c.TravelMm + c.LeftMm, 1e-6);
+                Assert.True(c.TeethInMesh < c.Rear / 2.0);
+            }
+        );
+    }
+
+    [Fact]
+    public void Only_the_lengths_that_can_be_had_are_tried()
+    {
+        LoopCombinationsResult found = LoopCombinations.Of(Input([118, 120, 300]));
+        Assert.NotEmpty(found.Combinations);
+        Assert.All(found.Combinations, c => Assert.True(c.Length is 118 or 120));
+    }
+
+    [Fact]
+    public void A_belt_on_a_bicycle_comes_with_what_it_asks_of_the_frame()
+    {
+        Assert.Contains(LoopCombinations.Of(Input([])).Conditions, c => c.Name == "Snubber");
+        Drive motor = Bicycle with { Input = Bicycle.Input with { Kind = InputKind.Motor } };
+        Assert.Empty(LoopCombinations.Of(Input([]) with { Drive = motor }).Conditions);
+    }
+
+    [Fact]
+    public void Wrong_questions_are_refused()
+    {
+        void Refused(string field, LoopCombinationsInput input) =>
+            Refusals.Names(field, () => LoopCombinations.Of(input));
+        Refused("Rears", Input([]) with { Rears = [] });
+        Refused("Rears[0]", Input([]) with { Rears = [2] });
+        Refused("Fronts[0]", Input([]) with { Fronts = [9999] });
+        Refused("Lengths[0]", Input([0]));
+        Refused("Layout.Mover", Input([]) with { Layout = Fits.Slot(446, 464) with { Mover = null } });
+    }
+}
