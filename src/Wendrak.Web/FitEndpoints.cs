@@ -10,6 +10,15 @@ public sealed record StartingLayoutInput(Drive Drive, LoopChoice Choice);
 /// <param name="Dxf">Release 12, mm.</param>
 public sealed record LoopDrawingFiles(string Svg, string Dxf);
 
+/// <param name="Code">As it stands on the belt.</param>
+public sealed record BeltCodeInput(string Code);
+
+/// <param name="Standard">Chain of the tables.</param>
+public sealed record SprocketInput(string Standard, int Teeth);
+
+/// <summary>Belting on a coil: turns, thickness or both are given.</summary>
+public sealed record CoilInput(double OuterDiameterMm, double InnerDiameterMm, double? Turns, double? ThicknessMm);
+
 public static class FitEndpoints
 {
     public static void MapFit(this IEndpointRouteBuilder app)
@@ -21,6 +30,32 @@ public static class FitEndpoints
             .WithName("calculateSuspensionPlay");
         fit.MapPost("/fixed-centre", (FixedCentreInput input) => TypedResults.Ok(FixedCentre.Pairs(input)))
             .WithName("findFixedCentrePairs");
+        fit.MapPost("/neighbours", (LoopFitInput input) => TypedResults.Ok(NeighbourPairs.Of(input)))
+            .WithName("fitNeighbours");
+        fit.MapPost("/combinations", (LoopCombinationsInput input) => TypedResults.Ok(LoopCombinations.Of(input)))
+            .WithName("findCombinations");
+        fit.MapPost("/length-for-centre", (LengthForCentreInput input) => TypedResults.Ok(LengthForCentre.Of(input)))
+            .WithName("findLengthForCentre");
+        fit.MapPost("/spacers", (SpacerStacksInput input) => TypedResults.Ok(SpacerStacks.Of(input)))
+            .WithName("findSpacerStacks");
+        fit.MapPost("/rail", (RailInput input) => TypedResults.Ok(Rail.Of(input))).WithName("layRail");
+        fit.MapPost("/belt-code", (BeltCodeInput input) => TypedResults.Ok(BeltCode.Read(input.Code)))
+            .WithName("readBeltCode");
+        fit.MapPost("/cut-belt", (CutBeltInput input) => TypedResults.Ok(CutBelt.Of(input))).WithName("cutBelt");
+        fit.MapPost("/groove", (GrooveInput input) => TypedResults.Ok(GrooveMatch.Of(input))).WithName("matchGroove");
+        fit.MapPost(
+                "/coil",
+                (CoilInput input) =>
+                    TypedResults.Ok(
+                        CoilLength.Of(input.OuterDiameterMm, input.InnerDiameterMm, input.Turns, input.ThicknessMm)
+                    )
+            )
+            .WithName("measureCoil");
+        fit.MapPost(
+                "/sprocket",
+                (SprocketInput input) => TypedResults.Ok(SprocketSize.OfChain(input.Standard, input.Teeth))
+            )
+            .WithName("measureSprocket");
         fit.MapPost("/drawing", (LoopFitInput input) => TypedResults.Ok(Drawing(input))).WithName("drawLoop");
         fit.MapPost(
                 "/starting-layout",

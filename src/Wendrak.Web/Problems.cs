@@ -12,7 +12,7 @@ public sealed class InvalidInputProblem : ProblemDetails
 /// <summary>Somebody else changed the same thing; <see cref="Current"/> is what is stored now.</summary>
 public sealed class ConflictProblem : ProblemDetails
 {
-    /// <summary>Kind of thing: machine, setup, aim, stock_item, gearbox_set; or “change” for one that can't be undone.</summary>
+    /// <summary>Kind of thing: machine, setup, aim, stock_item, stock_spacer, gearbox_set; or “change” for one that can't be undone.</summary>
     public required string Thing { get; init; }
 
     /// <summary>The thing as it is stored now; null when it is gone.</summary>

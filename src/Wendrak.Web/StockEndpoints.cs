@@ -31,6 +31,18 @@ public static class StockEndpoints
         stock.MapPut("/{id:long}", ChangeAsync).WithName("changeStock");
         stock.MapDelete("/{id:long}", RemoveAsync).WithName("removeStock");
 
+        RouteGroupBuilder spacers = app.MapStored("/api/spacers", "Stock");
+        spacers
+            .MapGet(
+                "/",
+                async Task<Ok<IReadOnlyList<StockSpacer>>> (StockStore store) =>
+                    TypedResults.Ok(await store.SpacersAsync())
+            )
+            .WithName("listSpacers");
+        spacers.MapPost("/", AddSpacerAsync).WithName("addSpacer");
+        spacers.MapPut("/{id:long}", ChangeSpacerAsync).WithName("changeSpacer");
+        spacers.MapDelete("/{id:long}", RemoveSpacerAsync).WithName("removeSpacer");
+
         RouteGroupBuilder sets = app.MapStored("/api/gearbox-sets", "Stock");
         sets.MapGet(
                 "/",
@@ -78,6 +90,33 @@ public static class StockEndpoints
     )
     {
         await store.RemoveAsync(context.Who(), id, version, ct);
+        return TypedResults.NoContent();
+    }
+
+    private static async Task<Ok<StockSpacer>> AddSpacerAsync(
+        StockSpacer spacer,
+        StockStore store,
+        HttpContext context,
+        CancellationToken ct
+    ) => TypedResults.Ok(await store.AddSpacerAsync(context.Who(), spacer, ct));
+
+    private static async Task<Ok<StockSpacer>> ChangeSpacerAsync(
+        long id,
+        StockSpacer spacer,
+        StockStore store,
+        HttpContext context,
+        CancellationToken ct
+    ) => TypedResults.Ok(await store.ChangeSpacerAsync(context.Who(), spacer with { Id = id }, ct));
+
+    private static async Task<NoContent> RemoveSpacerAsync(
+        long id,
+        int version,
+        StockStore store,
+        HttpContext context,
+        CancellationToken ct
+    )
+    {
+        await store.RemoveSpacerAsync(context.Who(), id, version, ct);
         return TypedResults.NoContent();
     }
 

@@ -103,13 +103,15 @@ public static class SpacerStacks
         );
     }
 
+    /// <summary>How far a wheel may stand from its line, mm.</summary>
+    internal static double ToleranceFor(LoopMedium medium) =>
+        medium == LoopMedium.Chain ? ChainToleranceMm : BeltToleranceMm;
+
     private static double UsualTolerance(SpacerStacksInput input) =>
         input
             .Drive.Stages.OfType<Loop>()
             .Where(l => input.Shaft.Sprockets.Any(s => s.LoopKey == l.Key))
-            .Any(l => l.Medium != LoopMedium.Chain)
-            ? BeltToleranceMm
-            : ChainToleranceMm;
+            .Min(l => ToleranceFor(l.Medium));
 
     /// <summary>Allows more and more error and float until something goes on.</summary>
     private static FilledShaft? Nearest(SpacerStacksInput input, double tolerance, double floatMost)

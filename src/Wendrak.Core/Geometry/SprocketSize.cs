@@ -1,4 +1,5 @@
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Tables;
 
 namespace Wendrak.Core.Geometry;
 
@@ -24,6 +25,19 @@ public static class SprocketSize
 {
     // Clearance between hub and plates, 0.03 in.
     private const double HubClearanceMm = 0.762;
+
+    /// <summary>The diameters of a sprocket for a chain of the tables.</summary>
+    /// <exception cref="InvalidInputException">An unknown chain, or fewer than 5 teeth.</exception>
+    public static SprocketDiameters OfChain(string standard, int teeth)
+    {
+        ChainSize chain =
+            Chains.Find(standard)
+            ?? throw new InvalidInputException("Standard", "unknown", "Give a chain of the tables.");
+        new Guard()
+            .Between("Teeth", teeth, Gearing.WheelSize.FewestChainTeeth, Gearing.WheelSize.MostTeeth, "teeth")
+            .ThrowIfAny();
+        return Of(chain.PitchMm, teeth, chain.RollerDiameterMm, chain.PlateHeightMm);
+    }
 
     /// <exception cref="InvalidInputException">Fewer than 5 teeth, or a roller that does not fit into the pitch.</exception>
     public static SprocketDiameters Of(double pitchMm, int teeth, double rollerDiameterMm, double? plateHeightMm)

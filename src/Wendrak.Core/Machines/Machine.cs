@@ -22,6 +22,7 @@ public enum MachineKind
 /// <param name="RetiredOn">Day it left the yard; null while it is in use.</param>
 /// <param name="Work">Minutes and money of changing its wheels; null for the default.</param>
 /// <param name="Layouts">Where the wheels of its loops stand, for those that were measured.</param>
+/// <param name="Shafts">What sits on its shafts from side to side, for those that were measured.</param>
 public sealed record Machine(
     long Id,
     int Version,
@@ -32,7 +33,8 @@ public sealed record Machine(
     DateOnly? RetiredOn,
     IReadOnlyList<Drive> Drives,
     WorkCosts? Work,
-    IReadOnlyList<LoopLayout>? Layouts = null
+    IReadOnlyList<LoopLayout>? Layouts = null,
+    IReadOnlyList<ShaftWidths>? Shafts = null
 );
 
 public enum SetupStatus
@@ -81,3 +83,7 @@ public sealed record Aim(
 
 /// <summary>A wheel in the workshop's lists.</summary>
 public sealed record StockItem(long Id, int Version, StockWheel Wheel, string? Note);
+
+/// <summary>Spacers of one size in the workshop's drawer.</summary>
+/// <param name="BoreMm">The shaft they go on.</param>
+public sealed record StockSpacer(long Id, int Version, double ThicknessMm, double BoreMm, int Count);

@@ -23,6 +23,7 @@ public static class MachineRules
             guard.Include(new Guard("Work.").Include(WorkCosts.Check(work)));
         guard.Include(MachineDrives.Check(machine.Drives, fitted));
         guard.Include(CheckLayouts(machine));
+        guard.Include(CheckShafts(machine));
         guard.ThrowIfAny();
     }
 
@@ -40,6 +41,29 @@ public static class MachineRules
                 .That(laid.Add(layouts[i].LoopKey), at + "LoopKey", "taken", "Give one layout for each loop.");
             if (loop is not null)
                 guard.Include(new Guard(at).Include(LoopLayout.Check(layouts[i], loop)));
+        }
+        return guard;
+    }
+
+    private static Guard CheckShafts(Machine machine)
+    {
+        Guard guard = new();
+        IReadOnlyList<ShaftWidths> shafts = machine.Shafts ?? [];
+        HashSet<(string, string)> measured = [];
+        for (int i = 0; i < shafts.Count; i++)
+        {
+            string at = $"{nameof(machine.Shafts)}[{i}].";
+            Drive? drive = machine.Drives.FirstOrDefault(d => d.Key == shafts[i].DriveKey);
+            guard
+                .That(drive is not null, at + "DriveKey", "unknown", "Give a drive of this machine.")
+                .That(
+                    measured.Add((shafts[i].DriveKey, shafts[i].Shaft)),
+                    at + "Shaft",
+                    "taken",
+                    "Give the widths of each shaft once."
+                );
+            if (drive is not null)
+                guard.Include(new Guard(at).Include(ShaftWidths.Check(shafts[i], drive)));
         }
         return guard;
     }
@@ -106,6 +130,13 @@ public static class MachineRules
             .Note("Note", item.Note)
             .ThrowIfAny();
     }
+
+    public static void Check(StockSpacer spacer) =>
+        new Guard()
+            .Between(nameof(spacer.ThicknessMm), spacer.ThicknessMm, 0.05, 1_000, "mm")
+            .Between(nameof(spacer.BoreMm), spacer.BoreMm, 1, 500, "mm")
+            .Between(nameof(spacer.Count), spacer.Count, 0, 1_000, "pieces")
+            .ThrowIfAny();
 
     public static IEnumerable<Loop> LoopsOf(Machine machine) => machine.Drives.SelectMany(d => d.Stages).OfType<Loop>();
 }

@@ -6,6 +6,7 @@ public sealed record ChainSize
     public required string ChainId { get; init; }
     public required string Family { get; init; }
     public required double PitchMm { get; init; }
+    public required double RollerDiameterMm { get; init; }
 
     /// <summary>Height of the plates, mm; null where the table is silent.</summary>
     public double? PlateHeightMm { get; init; }

@@ -20,6 +20,8 @@ public static class DemoData
         StockStore stock = new(database, log);
         foreach (StockWheel wheel in Read<StockWheel[]>("stock.json"))
             await stock.AddAsync(Who, new(0, 0, wheel, null), CancellationToken.None);
+        foreach (StockSpacer spacer in Read<StockSpacer[]>("spacers.json"))
+            await stock.AddSpacerAsync(Who, spacer, CancellationToken.None);
         foreach (string name in MachineFiles())
             await machines.FromFileAsync(Who, Read<MachineFile>(name), CancellationToken.None);
     }

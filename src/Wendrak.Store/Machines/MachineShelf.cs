@@ -5,7 +5,7 @@ using Wendrak.Store.Ledger;
 
 namespace Wendrak.Store.Machines;
 
-/// <summary>Machines in table <c>machine</c>; their drives are kept by <see cref="DriveRows"/>, where their wheels stand by <see cref="LayoutRows"/>.</summary>
+/// <summary>Machines in table <c>machine</c>; their drives are kept by <see cref="DriveRows"/>, where their wheels stand by <see cref="LayoutRows"/> and <see cref="ShaftRows"/>.</summary>
 internal sealed class MachineShelf : IShelf<Machine>
 {
     public const string Name = "machine";
@@ -50,6 +50,7 @@ internal sealed class MachineShelf : IShelf<Machine>
         long id = await session.Connection.ExecuteScalarAsync<long>(sql, Row.Of(value), session.Transaction);
         await DriveRows.InsertAsync(session, id, value.Drives);
         await LayoutRows.ReplaceAsync(session, id, value.Layouts ?? []);
+        await ShaftRows.ReplaceAsync(session, id, value.Shafts ?? []);
         return id;
     }
 
@@ -66,6 +67,7 @@ internal sealed class MachineShelf : IShelf<Machine>
         await session.Connection.ExecuteAsync(clear, new { value.Id }, session.Transaction);
         await DriveRows.InsertAsync(session, value.Id, value.Drives);
         await LayoutRows.ReplaceAsync(session, value.Id, value.Layouts ?? []);
+        await ShaftRows.ReplaceAsync(session, value.Id, value.Shafts ?? []);
     }
 
     public Task RemoveAsync(Session session, long id) =>
@@ -119,7 +121,8 @@ internal sealed class MachineShelf : IShelf<Machine>
                 RetiredOn,
                 await DriveRows.ListAsync(session, Id),
                 Work is null ? null : Rows.FromJson<WorkCosts>(Work),
-                await LayoutRows.ListAsync(session, Id)
+                await LayoutRows.ListAsync(session, Id),
+                await ShaftRows.ListAsync(session, Id)
             );
     }
 }

@@ -11,12 +11,14 @@ internal static class Shelves
     public static SetupShelf Setups { get; } = new();
     public static AimShelf Aims { get; } = new();
     public static StockShelf Stock { get; } = new();
+    public static SpacerShelf Spacers { get; } = new();
     public static GearboxSetShelf GearboxSets { get; } = new();
 
     public static Recorder<Machine> RecordedMachines { get; } = new(Machines);
     public static Recorder<Setup> RecordedSetups { get; } = new(Setups);
     public static Recorder<Aim> RecordedAims { get; } = new(Aims);
     public static Recorder<StockItem> RecordedStock { get; } = new(Stock);
+    public static Recorder<StockSpacer> RecordedSpacers { get; } = new(Spacers);
     public static Recorder<GearboxSet> RecordedGearboxSets { get; } = new(GearboxSets);
 
     public static Task RestoreAsync(Writing writing, ChangedThing change) =>
@@ -26,6 +28,7 @@ internal static class Shelves
             SetupShelf.Name => RecordedSetups.RestoreAsync(writing, change),
             AimShelf.Name => RecordedAims.RestoreAsync(writing, change),
             StockShelf.Name => RecordedStock.RestoreAsync(writing, change),
+            SpacerShelf.Name => RecordedSpacers.RestoreAsync(writing, change),
             GearboxSetShelf.Name => RecordedGearboxSets.RestoreAsync(writing, change),
             _ => throw new CannotUndoException($"A {change.Thing} can't be put back by this program."),
         };

@@ -50,6 +50,48 @@ public sealed class StockStore(Database database, ChangeLog log)
             ct
         );
 
+    public async Task<IReadOnlyList<StockSpacer>> SpacersAsync()
+    {
+        await using SqliteConnection connection = database.Open();
+        return await SpacerShelf.ListAsync(new(connection, null));
+    }
+
+    public Task<StockSpacer> AddSpacerAsync(string who, StockSpacer spacer, CancellationToken ct)
+    {
+        MachineRules.Check(spacer);
+        return log.MakeAsync(
+            who,
+            $"added to stock: {Described(spacer)}",
+            writing => Shelves.RecordedSpacers.AddAsync(writing, spacer with { Id = 0 }),
+            ct
+        );
+    }
+
+    /// <exception cref="ChangedMeanwhileException">It was changed or removed since it was read.</exception>
+    public Task<StockSpacer> ChangeSpacerAsync(string who, StockSpacer spacer, CancellationToken ct)
+    {
+        MachineRules.Check(spacer);
+        return log.MakeAsync(
+            who,
+            $"stock: {Described(spacer)}, {spacer.Count} in the drawer",
+            writing => Shelves.RecordedSpacers.ChangeAsync(writing, spacer),
+            ct
+        );
+    }
+
+    /// <exception cref="ChangedMeanwhileException">It was changed or removed since it was read.</exception>
+    public Task RemoveSpacerAsync(string who, long id, int version, CancellationToken ct) =>
+        log.MakeAsync(
+            who,
+            "took a spacer out of the stock list",
+            async writing =>
+            {
+                await Shelves.RecordedSpacers.RemoveAsync(writing, id, version);
+                return true;
+            },
+            ct
+        );
+
     public async Task<IReadOnlyList<GearboxSet>> GearboxSetsAsync()
     {
         await using SqliteConnection connection = database.Open();
@@ -96,6 +138,9 @@ public sealed class StockStore(Database database, ChangeLog log)
             },
             ct
         );
+
+    private static string Described(StockSpacer spacer) =>
+        FormattableString.Invariant($"spacer {spacer.ThicknessMm} mm for {spacer.BoreMm} mm");
 
     private static string Described(StockItem item) =>
         FormattableString.Invariant(

@@ -196,6 +196,166 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fit/neighbours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["fitNeighbours"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit/combinations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["findCombinations"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit/length-for-centre": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["findLengthForCentre"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit/spacers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["findSpacerStacks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit/rail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["layRail"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit/belt-code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readBeltCode"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit/cut-belt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cutBelt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit/groove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["matchGroove"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit/coil": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["measureCoil"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit/sprocket": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["measureSprocket"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fit/drawing": {
         parameters: {
             query?: never;
@@ -431,6 +591,38 @@ export interface paths {
         put: operations["changeStock"];
         post?: never;
         delete: operations["removeStock"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spacers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listSpacers"];
+        put?: never;
+        post: operations["addSpacer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spacers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeSpacer"];
+        post?: never;
+        delete: operations["removeSpacer"];
         options?: never;
         head?: never;
         patch?: never;
@@ -672,6 +864,44 @@ export interface components {
          * @enum {unknown}
          */
         Availability: "fitted" | "onShelf" | "toBuy" | "notListed" | "otherMounting" | "notObtainable";
+        BeltCodeInput: {
+            /** @description As it stands on the belt. */
+            code: string;
+        };
+        /**
+         * @description What length a code on a belt tells.
+         * @enum {unknown}
+         */
+        BeltCodeLength: "pitch" | "datum" | "inside" | "effective";
+        /** @description A belt's code, read. */
+        BeltCodeReading: {
+            medium: components["schemas"]["LoopMedium"];
+            standard: string;
+            /** @description What the figure in the code is. */
+            told: components["schemas"]["BeltCodeLength"];
+            /**
+             * Format: int32
+             * @description Null for friction belts.
+             */
+            teeth: null | number;
+            /**
+             * Format: double
+             * @description Pitch length of a toothed belt, datum length of a V-belt, effective length of a narrow inch belt.
+             */
+            lengthMm: number;
+            /**
+             * Format: double
+             * @description Of a V-belt whose section tells it; else null.
+             */
+            insideLengthMm: null | number;
+            /**
+             * Format: double
+             * @description Null where the code does not say.
+             */
+            widthMm: null | number;
+            /** @description The code written the standard's way. */
+            code: string;
+        };
         /** @description A gear in the ways riders speak of it. */
         BicycleGearFigures: {
             /**
@@ -694,6 +924,15 @@ export interface components {
              * @description Way of the bicycle per way of the pedal; null without a crank length.
              */
             gainRatio: null | number;
+        };
+        /** @description Spacers of one thickness and bore. */
+        BoredSpacers: {
+            /** Format: double */
+            thicknessMm: number;
+            /** Format: double */
+            boreMm: number;
+            /** Format: int32 */
+            count: number;
         };
         /** @description Where the centre distance of two sprockets should lie, mm. */
         CentreAdviceResult: {
@@ -766,6 +1005,34 @@ export interface components {
         };
         /** @enum {unknown} */
         ClearanceState: "clear" | "near" | "rubsWhenSlack" | "rubs";
+        /** @description Belting on a coil: turns, thickness or both are given. */
+        CoilInput: {
+            /** Format: double */
+            outerDiameterMm: number;
+            /** Format: double */
+            innerDiameterMm: number;
+            /** Format: double */
+            turns: null | number;
+            /** Format: double */
+            thicknessMm: null | number;
+        };
+        /** @description Belting on a coil. */
+        CoilLengthResult: {
+            /**
+             * Format: double
+             * @description From the turns where they are known, else from the thickness.
+             */
+            lengthMm: number;
+            /** Format: double */
+            turns: number;
+            /**
+             * Format: double
+             * @description Thickness the turns ask for; null without turns.
+             */
+            impliedThicknessMm: null | number;
+            /** @description Whether turns and thickness tell the same within 20 %; null unless both are known. */
+            agree: null | boolean;
+        };
         /** @description A setup to be compared. */
         ComparedSetup: {
             name: string;
@@ -786,7 +1053,7 @@ export interface components {
             status?: null | number;
             detail?: null | string;
             instance?: null | string;
-            /** @description Kind of thing: machine, setup, aim, stock_item, gearbox_set; or “change” for one that can't be undone. */
+            /** @description Kind of thing: machine, setup, aim, stock_item, stock_spacer, gearbox_set; or “change” for one that can't be undone. */
             thing: string;
             /** @description The thing as it is stored now; null when it is gone. */
             current?: unknown;
@@ -798,6 +1065,79 @@ export interface components {
         ConstraintBreak: "rearTooLarge" | "frontTooSmall" | "hubPrimaryTooLow" | "loopRatioTooLarge";
         CopyName: {
             name: string;
+        };
+        CutBeltInput: {
+            kind: components["schemas"]["CutBeltKind"];
+            /**
+             * Format: double
+             * @description Length of the path it runs on, at the middle of the belt.
+             */
+            fittedMm: number;
+            /**
+             * Format: double
+             * @description How much longer it is on the wheels than off them; null for the kind's usual.
+             */
+            stretchPercent: null | number;
+            /**
+             * Format: double
+             * @description Added for the joint before it is made: overlap, or what the weld melts away.
+             */
+            jointMm: number;
+            /**
+             * Format: double
+             * @description Diameter of a round cord or ring; needed for an O-ring and for the pull.
+             */
+            sectionMm: null | number;
+            /**
+             * Format: double
+             * @description Pull per area and stretch, from the maker; null to leave the pull out.
+             */
+            modulusMpa: null | number;
+            /**
+             * Format: double
+             * @description Length of one link of a link belt; null to leave the count out.
+             */
+            linkPitchMm: null | number;
+        };
+        /**
+         * @description Belts that are made to measure on the spot.
+         * @enum {unknown}
+         */
+        CutBeltKind: "weldedCord" | "oRing" | "linkBelt";
+        CutBeltResult: {
+            /**
+             * Format: double
+             * @description As given, or the kind's usual.
+             */
+            stretchPercent: number;
+            /**
+             * Format: double
+             * @description Off the wheels, joined.
+             */
+            freeLengthMm: number;
+            /**
+             * Format: double
+             * @description To cut, with what the joint takes.
+             */
+            cutLengthMm: number;
+            /**
+             * Format: double
+             * @description Of an O-ring; null for other kinds.
+             */
+            insideDiameterMm: null | number;
+            /**
+             * Format: int32
+             * @description Whole links of a link belt; null without their length.
+             */
+            links: null | number;
+            /**
+             * Format: double
+             * @description Pull in the belt at rest from its stretch; null without section and modulus.
+             */
+            pullN: null | number;
+            /** @description False outside 5 to 10 percent. */
+            isUsualStretch: boolean;
+            workings: components["schemas"]["Working"][];
         };
         /** @description What a designation may be, for the choice beside a field, and what a new loop or work plan starts with. */
         Designations: {
@@ -895,6 +1235,24 @@ export interface components {
             gear: number;
             /** @description Outside the old box: shorter than first or taller than top; the number is an extrapolation. */
             beyond: components["schemas"]["RatioDirection"];
+        };
+        /** @description One way to fill a shaft. */
+        FilledShaft: {
+            /** @description Left of the first sprocket, between them, right of the last. */
+            gaps: components["schemas"]["SpacerGap"][];
+            sprockets: components["schemas"]["SeatedSprocket"][];
+            /**
+             * Format: double
+             * @description The largest of the sprockets' errors, without sign.
+             */
+            lineErrorMm: number;
+            /**
+             * Format: double
+             * @description What is left free along the shaft.
+             */
+            floatMm: number;
+            /** Format: int32 */
+            pieces: number;
         };
         FitFinding: {
             kind: components["schemas"]["FitFindingKind"];
@@ -1010,6 +1368,13 @@ export interface components {
             /** @description Least slack first; at most 200. */
             pairs: components["schemas"]["FixedCentrePair"][];
         };
+        /** @description Something a belt asks of the frame it is put into. */
+        FrameCondition: {
+            /** @description A word or two. */
+            name: string;
+            sentence: string;
+            source: string;
+        };
         /** @description Slack of the length in view where the mover stands. */
         FreePlay: {
             /**
@@ -1075,6 +1440,63 @@ export interface components {
             turnsRound: boolean;
             note: null | string;
         };
+        /** @description A groove as it is measured, and the belt meant for it. */
+        GrooveInput: {
+            /** @description V-belt section of the tables. */
+            section: string;
+            /**
+             * Format: double
+             * @description Of the pulley: small ones have a narrower groove angle.
+             */
+            datumDiameterMm: number;
+            /**
+             * Format: double
+             * @description Width of the groove at the rim.
+             */
+            topWidthMm: number;
+            /**
+             * Format: double
+             * @description Rim to the bottom of the groove.
+             */
+            depthMm: number;
+            /**
+             * Format: double
+             * @description Between the two flanks; null for what the standard gives this pulley.
+             */
+            angleDeg: null | number;
+            /**
+             * Format: double
+             * @description Deepest hollow of a flank under a straight edge; null when not measured.
+             */
+            hollowMm: null | number;
+        };
+        GrooveResult: {
+            /**
+             * Format: double
+             * @description Top of the belt above the rim; negative below it.
+             */
+            aboveRimMm: number;
+            /**
+             * Format: double
+             * @description Left under the belt; 0 or less where it bottoms.
+             */
+            bottomGapMm: number;
+            /**
+             * Format: double
+             * @description What the standard gives a pulley of this size.
+             */
+            standardAngleDeg: number;
+            /** @description Whether the measured angle is within 1° of it; null when not measured. */
+            angleFits: null | boolean;
+            /** @description Whether a flank is hollow beyond the limit; null when not measured. */
+            isWorn: null | boolean;
+            /** Format: double */
+            wornFromMm: number;
+            verdict: components["schemas"]["GrooveVerdict"];
+            workings: components["schemas"]["Working"][];
+        };
+        /** @enum {unknown} */
+        GrooveVerdict: "seated" | "bottoms" | "standsProud" | "sitsDeep";
         Health: {
             /** @description “ok” when the data file answers. */
             status: string;
@@ -1154,6 +1576,59 @@ export interface components {
             instance?: null | string;
             issues: components["schemas"]["InputIssue"][];
         };
+        /** @description A length that can be had, and the centre distance it asks for. */
+        LengthAtCentre: {
+            /**
+             * Format: double
+             * @description Links, belt teeth or mm.
+             */
+            length: number;
+            /** Format: double */
+            centreMm: number;
+            /**
+             * Format: double
+             * @description Against the wanted distance.
+             */
+            centreMoveMm: number;
+            /**
+             * Format: double
+             * @description Wrap of the smaller wheel there.
+             */
+            smallWrapDeg: number;
+            /**
+             * Format: int32
+             * @description Whole teeth of the smaller wheel; null for smooth pulleys.
+             */
+            teethInMesh: null | number;
+            /** @description Whether it is of the standard's series; null where no table tells. */
+            isStandard: null | boolean;
+            isHalfLink: boolean;
+        };
+        /** @description Two wheels and the centre distance somebody wants between them. */
+        LengthForCentreInput: {
+            drive: components["schemas"]["Drive"];
+            choice: components["schemas"]["LoopChoice"];
+            /** Format: double */
+            centreMm: number;
+            halfLinks: boolean;
+        };
+        LengthForCentreResult: {
+            lengthUnit: components["schemas"]["LengthUnit"];
+            /** Format: double */
+            unitMm: number;
+            /**
+             * Format: double
+             * @description Exact length at the wanted distance, in the unit.
+             */
+            neededLength: number;
+            /**
+             * Format: double
+             * @description The handbooks' short form of it.
+             */
+            handbookLength: number;
+            /** @description The nearest of the series, then the nearest others. Empty for a belt that is cut. */
+            nearest: components["schemas"]["LengthAtCentre"][];
+        };
         /**
          * @description Why a length is the recommended one.
          * @enum {unknown}
@@ -1188,6 +1663,65 @@ export interface components {
              * @description Datum length of a friction belt, mm; null when not measured or on a toothed loop.
              */
             lengthMm?: null | number;
+        };
+        /** @description Two wheels and a length that close on the adjuster. */
+        LoopCombination: {
+            /** Format: int32 */
+            front: number;
+            /** Format: int32 */
+            rear: number;
+            /** Format: int32 */
+            length: number;
+            /**
+             * Format: double
+             * @description The ratio the bicycle way round.
+             */
+            frontOverRear: number;
+            /** Format: double */
+            centreMm: number;
+            /**
+             * Format: double
+             * @description What the adjuster must go from its start to tension it.
+             */
+            travelMm: number;
+            /**
+             * Format: double
+             * @description What it could still go.
+             */
+            leftMm: number;
+            /**
+             * Format: int32
+             * @description Of the wheel with the fewest in mesh.
+             */
+            teethInMesh: number;
+        };
+        /** @description Wheels and lengths that can be had for one loop, and where its wheels stand. */
+        LoopCombinationsInput: {
+            drive: components["schemas"]["Drive"];
+            fitted: components["schemas"]["LoopChoice"];
+            layout: components["schemas"]["LoopLayout"];
+            /** @description Tooth counts that can be had in front. */
+            fronts: number[];
+            /** @description Tooth counts that the hub or shaft takes. */
+            rears: number[];
+            /** @description Links or belt teeth that can be had; empty for every whole one that closes. */
+            lengths: number[];
+        };
+        LoopCombinationsResult: {
+            /**
+             * Format: double
+             * @description Whole way of the adjuster.
+             */
+            trackMm: number;
+            /** @description By ratio, tallest first, then by travel; at most 300. */
+            combinations: components["schemas"]["LoopCombination"][];
+            /**
+             * Format: int32
+             * @description All that close, listed or not.
+             */
+            count: number;
+            /** @description What a belt asks of a frame; empty for chains and machines that are not pedalled. */
+            conditions: components["schemas"]["FrameCondition"][];
         };
         /**
          * @description An open loop keeps the sense of rotation, a crossed one turns it round.
@@ -1423,6 +1957,8 @@ export interface components {
             work: null | components["schemas"]["WorkCosts"];
             /** @description Where the wheels of its loops stand, for those that were measured. */
             layouts?: null | components["schemas"]["LoopLayout"][];
+            /** @description What sits on its shafts from side to side, for those that were measured. */
+            shafts?: null | components["schemas"]["ShaftWidths"][];
         };
         /** @description A machine as a card in the yard shows it. */
         MachineCard: {
@@ -1530,6 +2066,33 @@ export interface components {
         NearestAimResult: {
             matches: components["schemas"]["AimMatch"][];
         };
+        /** @description A pair beside the one in view, with the length in view. */
+        NeighbourPair: {
+            /**
+             * Format: double
+             * @description Rear over front, slip included.
+             */
+            ratio: number;
+            /**
+             * Format: double
+             * @description Against the pair in view; positive is shorter.
+             */
+            ratioChangePercent: number;
+            /** @description Whether the length in view still closes, and where. */
+            fit: components["schemas"]["PairFit"];
+            /**
+             * Format: double
+             * @description Growth left there; null where it does not close.
+             */
+            reservePercent: null | number;
+        };
+        NeighbourPairsResult: {
+            /** @description Sizes tried in front, smallest first. */
+            fronts: number[];
+            rears: number[];
+            /** @description Front by front, rears from small to large. */
+            pairs: components["schemas"]["NeighbourPair"][];
+        };
         NewTrial: {
             name: string;
             loops: components["schemas"]["LoopChoice"][];
@@ -1607,6 +2170,52 @@ export interface components {
             xMm: number;
             /** Format: double */
             yMm: number;
+        };
+        /** @description A drive with all its loops in their places, and what is known of its shafts. */
+        RailInput: {
+            drive: components["schemas"]["Drive"];
+            /** @description Wheels of every loop in view. */
+            loops: components["schemas"]["LoopChoice"][];
+            /** @description Loops without one are left out. */
+            layouts: components["schemas"]["LoopLayout"][];
+            /** @description Widths of the shafts that were measured. */
+            shafts: components["schemas"]["ShaftWidths"][];
+            /** @description By bore; only those of a shaft's diameter go on it. */
+            spacers: components["schemas"]["BoredSpacers"][];
+        };
+        /** @description One loop among its neighbours. */
+        RailLoop: {
+            loopKey: string;
+            /** @description In the side view that all loops of the drive share. */
+            path: components["schemas"]["LoopPath"];
+            /**
+             * Format: double
+             * @description Middle of the front wheel's teeth across the machine; null where its shaft is not filled.
+             */
+            frontPlaneMm: null | number;
+            /** Format: double */
+            rearPlaneMm: null | number;
+            /**
+             * Format: double
+             * @description Rear against front, positive to the right; null where either is not known.
+             */
+            offsetMm: null | number;
+            /**
+             * Format: double
+             * @description How far the two may stand apart.
+             */
+            allowedMm: number;
+        };
+        RailResult: {
+            shafts: components["schemas"]["RailShaft"][];
+            /** @description Those with a layout, in the order of the drive. */
+            loops: components["schemas"]["RailLoop"][];
+        };
+        /** @description A shaft in the picture. */
+        RailShaft: {
+            widths: components["schemas"]["ShaftWidths"];
+            centre: null | components["schemas"]["Point"];
+            stacks: null | components["schemas"]["SpacerStacksResult"];
         };
         /** @enum {unknown} */
         RankTerm: "first" | "obtainable" | "minutes" | "money" | "closeness" | "teethMeeting" | "ripple" | "largerFront" | null;
@@ -1815,6 +2424,28 @@ export interface components {
              */
             restReduction: number;
         };
+        SeatedSprocket: {
+            loopKey: string;
+            side: components["schemas"]["WheelSide"];
+            /**
+             * Format: double
+             * @description Left face of the hub, from the left shoulder.
+             */
+            leftFaceMm: number;
+            /** Format: double */
+            hubWidthMm: number;
+            /**
+             * Format: double
+             * @description Middle of the teeth as it comes to stand, from the left shoulder.
+             */
+            planeMm: number;
+            /**
+             * Format: double
+             * @description From its line; positive to the right.
+             */
+            errorMm: number;
+            isTurned: boolean;
+        };
         /** @description One complete choice of parts for a machine's drives. */
         Setup: {
             /** Format: int64 */
@@ -1909,6 +2540,29 @@ export interface components {
             /** Format: double */
             speedRpm: number;
         };
+        /** @description What there is to fill with spacers along one shaft. */
+        ShaftWidths: {
+            driveKey: string;
+            /** @description Name of the shaft in that drive. */
+            shaft: string;
+            /**
+             * Format: double
+             * @description Where its left shoulder stands across the machine, from the machine's own zero.
+             */
+            leftMm: number;
+            /**
+             * Format: double
+             * @description Usable length, shoulder to shoulder or to the nut.
+             */
+            lengthMm: number;
+            /**
+             * Format: double
+             * @description The spacers' bore.
+             */
+            diameterMm: number;
+            /** @description From left to right. */
+            sprockets: components["schemas"]["SprocketOnShaft"][];
+        };
         /**
          * @description Which system a marking belongs to.
          * @enum {unknown}
@@ -1937,6 +2591,71 @@ export interface components {
          * @enum {unknown}
          */
         SmallWheelAdvice: "fine" | "compromise" | "slowOnly" | "belowAdvised";
+        /** @description Spacers of one thickness. */
+        SpacerCount: {
+            /** Format: double */
+            thicknessMm: number;
+            /** Format: int32 */
+            count: number;
+        };
+        /** @description Spacers between two hubs, or between a hub and the end of the shaft. */
+        SpacerGap: {
+            piecesMm: number[];
+            /**
+             * Format: double
+             * @description Width that would put both sprockets on their lines; negative where they overlap.
+             */
+            wantedMm: number;
+            /**
+             * Format: double
+             * @description Wanted less stacked.
+             */
+            remainderMm: number;
+        };
+        /**
+         * @description Which stacks stand first.
+         * @enum {unknown}
+         */
+        SpacerOrder: "fewestPieces" | "nearestToLine";
+        /** @description A shaft to fill, and what there is to fill it with. */
+        SpacerStacksInput: {
+            /** @description The drive the shaft belongs to. */
+            drive: components["schemas"]["Drive"];
+            shaft: components["schemas"]["ShaftWidths"];
+            /** @description Every piece can be used once. */
+            stock: components["schemas"]["SpacerCount"][];
+            /**
+             * Format: double
+             * @description Largest line error; null for 0.5 mm with a belt on the shaft, 1 mm with chains only.
+             */
+            toleranceMm: null | number;
+            /**
+             * Format: double
+             * @description Play along the shaft that must remain.
+             */
+            floatLeastMm: number;
+            /**
+             * Format: double
+             * @description Play that may remain; null for 0.5 mm.
+             */
+            floatMostMm: null | number;
+            order: components["schemas"]["SpacerOrder"];
+        };
+        SpacerStacksResult: {
+            /**
+             * Format: double
+             * @description As asked, or the default.
+             */
+            toleranceMm: number;
+            /** Format: double */
+            floatMostMm: number;
+            /** @description Best first; at most 8; empty when the stock holds none. */
+            ways: components["schemas"]["FilledShaft"][];
+            nearest: null | components["schemas"]["FilledShaft"];
+            /** @description False when the stock allows more stacks than were tried. */
+            isComplete: boolean;
+            workings: components["schemas"]["Working"][];
+        };
         /**
          * @description Where the speedometer takes its speed from.
          * @enum {unknown}
@@ -1956,6 +2675,64 @@ export interface components {
             correctionPercent: number;
             /** @description Never allowed where UN R39 rules: shown speed must not be below true speed. */
             showsTooLittle: boolean;
+        };
+        /** @description The diameters of a chain sprocket, mm. */
+        SprocketDiameters: {
+            /** Format: double */
+            pitchMm: number;
+            /**
+             * Format: double
+             * @description Over the tips, ASME tooth form.
+             */
+            outsideMm: number;
+            /** Format: double */
+            tipLargestMm: number;
+            /** Format: double */
+            tipSmallestMm: number;
+            /** Format: double */
+            rootMm: number;
+            /**
+             * Format: double
+             * @description Over the bottoms as a caliper reads them; less than the root for an odd tooth count.
+             */
+            caliperMm: number;
+            /**
+             * Format: double
+             * @description A larger hub fouls the plates.
+             */
+            largestHubMm: number;
+            /**
+             * Format: double
+             * @description ISO; null where the plate height is not known.
+             */
+            largestShroudMm: null | number;
+        };
+        SprocketInput: {
+            /** @description Chain of the tables. */
+            standard: string;
+            /** Format: int32 */
+            teeth: number;
+        };
+        /** @description A sprocket or pulley on a shaft, measured along it. */
+        SprocketOnShaft: {
+            /** @description The loop that runs on it. */
+            loopKey: string;
+            /** @description Whether it drives that loop or is driven by it. */
+            side: components["schemas"]["WheelSide"];
+            /** Format: double */
+            hubWidthMm: number;
+            /**
+             * Format: double
+             * @description Middle of its teeth or groove, from the left face of its hub.
+             */
+            planeMm: number;
+            /**
+             * Format: double
+             * @description Where that middle belongs, from the left shoulder of the shaft: the chain or belt line.
+             */
+            lineMm: number;
+            /** @description Whether it may be put on the other way round. */
+            canBeTurned: boolean;
         };
         /** @description One ratio in a drive, from the shaft that drives it to the shaft that is driven. */
         Stage: components["schemas"]["StageFixedPair"] | components["schemas"]["StageGearbox"] | components["schemas"]["StageHubGear"] | components["schemas"]["StagePlanetaryStage"] | components["schemas"]["StageLoop"];
@@ -2106,6 +2883,22 @@ export interface components {
             version: number;
             wheel: components["schemas"]["StockWheel"];
             note: null | string;
+        };
+        /** @description Spacers of one size in the workshop's drawer. */
+        StockSpacer: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            version: number;
+            /** Format: double */
+            thicknessMm: number;
+            /**
+             * Format: double
+             * @description The shaft they go on.
+             */
+            boreMm: number;
+            /** Format: int32 */
+            count: number;
         };
         /** @description A sprocket or pulley on the shelf or on a supplier's list. */
         StockWheel: {
@@ -2718,6 +3511,336 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FixedCentreResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    fitNeighbours: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoopFitInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NeighbourPairsResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    findCombinations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoopCombinationsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopCombinationsResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    findLengthForCentre: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LengthForCentreInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LengthForCentreResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    findSpacerStacks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpacerStacksInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpacerStacksResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    layRail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RailInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RailResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    readBeltCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeltCodeInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BeltCodeReading"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    cutBelt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutBeltInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutBeltResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    matchGroove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GrooveInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GrooveResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    measureCoil: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoilInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoilLengthResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    measureSprocket: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SprocketInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SprocketDiameters"];
                 };
             };
             /** @description Bad Request */
@@ -3662,6 +4785,170 @@ export interface operations {
         };
     };
     removeStock: {
+        parameters: {
+            query: {
+                version: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+        };
+    };
+    listSpacers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockSpacer"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+        };
+    };
+    addSpacer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StockSpacer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockSpacer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+        };
+    };
+    changeSpacer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StockSpacer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockSpacer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+        };
+    };
+    removeSpacer: {
         parameters: {
             query: {
                 version: number;

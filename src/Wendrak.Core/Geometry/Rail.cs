@@ -1,0 +1,124 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Geometry;
+
+/// <summary>A drive with all its loops in their places, and what is known of its shafts.</summary>
+/// <param name="Loops">Wheels of every loop in view.</param>
+/// <param name="Layouts">Loops without one are left out.</param>
+/// <param name="Shafts">Widths of the shafts that were measured.</param>
+/// <param name="Spacers">By bore; only those of a shaft's diameter go on it.</param>
+public sealed record RailInput(
+    Drive Drive,
+    IReadOnlyList<LoopChoice> Loops,
+    IReadOnlyList<LoopLayout> Layouts,
+    IReadOnlyList<ShaftWidths> Shafts,
+    IReadOnlyList<BoredSpacers> Spacers
+);
+
+/// <summary>Spacers of one thickness and bore.</summary>
+public sealed record BoredSpacers(double ThicknessMm, double BoreMm, int Count);
+
+/// <summary>A shaft in the picture.</summary>
+/// <param name="Centre">In one side view of the whole drive; null where no layout tells.</param>
+/// <param name="Stacks">What fills it; null where the drawer has no spacer of its diameter.</param>
+public sealed record RailShaft(ShaftWidths Widths, Point? Centre, SpacerStacksResult? Stacks);
+
+/// <summary>One loop among its neighbours.</summary>
+/// <param name="Path">In the side view that all loops of the drive share.</param>
+/// <param name="FrontPlaneMm">Middle of the front wheel's teeth across the machine; null where its shaft is not filled.</param>
+/// <param name="OffsetMm">Rear against front, positive to the right; null where either is not known.</param>
+/// <param name="AllowedMm">How far the two may stand apart.</param>
+public sealed record RailLoop(
+    string LoopKey,
+    LoopPath Path,
+    double? FrontPlaneMm,
+    double? RearPlaneMm,
+    double? OffsetMm,
+    double AllowedMm
+);
+
+/// <param name="Loops">Those with a layout, in the order of the drive.</param>
+public sealed record RailResult(IReadOnlyList<RailShaft> Shafts, IReadOnlyList<RailLoop> Loops);
+
+/// <summary>Lays all loops of a drive into one picture, seen from the side and from above.</summary>
+/// <remarks>Loops that share a shaft meet there. Rows within 0.5 mm for belts, 1 mm for chains: common practice.</remarks>
+public static class Rail
+{
+    /// <exception cref="InvalidInputException">A part of the question is refused, or a layout is impossible.</exception>
+    public static RailResult Of(RailInput input)
+    {
+        DriveRules.Check(input.Drive).ThrowIfAny();
+        DriveRules.CheckChoices([.. input.Drive.Stages.OfType<Loop>()], input.Loops).ThrowIfAny();
+        Dictionary<string, Point> places = [];
+        List<(Loop Loop, LoopPath Path)> laid = [];
+        foreach (Loop loop in input.Drive.Stages.OfType<Loop>())
+            if (input.Layouts.FirstOrDefault(l => l.LoopKey == loop.Key) is { } layout)
+                laid.Add((loop, Place(input, loop, layout, places)));
+        RailShaft[] shafts =
+        [
+            .. input.Shafts.Select(s => new RailShaft(
+                s,
+                places.TryGetValue(s.Shaft, out Point? at) ? at : null,
+                Filled(input, s)
+            )),
+        ];
+        return new(shafts, [.. laid.Select(l => Row(l.Loop, l.Path, shafts))]);
+    }
+
+    /// <summary>Moves a loop so that its driving wheel comes to stand where the loop before it left that shaft.</summary>
+    private static LoopPath Place(RailInput input, Loop loop, LoopLayout layout, Dictionary<string, Point> places)
+    {
+        LoopChoice choice = input.Loops.First(c => c.LoopKey == loop.Key);
+        LoopPath path = LoopFit.Of(new(input.Drive, choice, choice, layout, null, false, null)).Path;
+        Point front = path.Wheels[0].Centre;
+        Point by = places.TryGetValue(loop.DrivingShaft, out Point? known) ? known - front : new(0, 0);
+        LoopPath moved = new(
+            [
+                .. path.Wheels.Select(w =>
+                    w with
+                    {
+                        Centre = w.Centre + by,
+                        ArcStart = w.ArcStart + by,
+                        ArcEnd = w.ArcEnd + by,
+                    }
+                ),
+            ],
+            [.. path.Spans.Select(s => s with { Start = s.Start + by, End = s.End + by })],
+            path.LengthMm
+        );
+        places.TryAdd(loop.DrivingShaft, front + by);
+        places.TryAdd(loop.DrivenShaft, moved.Wheels.First(w => w.Name == LoopLayout.RearName).Centre);
+        return moved;
+    }
+
+    private static SpacerStacksResult? Filled(RailInput input, ShaftWidths shaft)
+    {
+        SpacerCount[] fitting =
+        [
+            .. input
+                .Spacers.Where(s => Math.Abs(s.BoreMm - shaft.DiameterMm) < 0.05)
+                .Select(s => new SpacerCount(s.ThicknessMm, s.Count)),
+        ];
+        return fitting.Length == 0
+            ? null
+            : SpacerStacks.Of(new(input.Drive, shaft, fitting, null, 0, null, SpacerOrder.FewestPieces));
+    }
+
+    private static RailLoop Row(Loop loop, LoopPath path, RailShaft[] shafts)
+    {
+        double? front = Plane(loop.Key, WheelSide.Front, shafts);
+        double? rear = Plane(loop.Key, WheelSide.Rear, shafts);
+        return new(loop.Key, path, front, rear, rear - front, SpacerStacks.ToleranceFor(loop.Medium));
+    }
+
+    private static double? Plane(string loopKey, WheelSide side, RailShaft[] shafts)
+    {
+        foreach (RailShaft shaft in shafts)
+            if (shaft.Stacks?.Ways is [var best, ..])
+                foreach (SeatedSprocket seated in best.Sprockets)
+                    if (seated.LoopKey == loopKey && seated.Side == side)
+                        return shaft.Widths.LeftMm + seated.PlaneMm;
+        return null;
+    }
+}
