@@ -33,7 +33,7 @@ public sealed record LoopCombination(
 );
 
 /// <param name="TrackMm">Whole way of the adjuster.</param>
-/// <param name="Combinations">By ratio, tallest first, then by travel; at most 300.</param>
+/// <param name="Combinations">Nearest to the ratio as fitted first, then by travel; at most 300.</param>
 /// <param name="Count">All that close, listed or not.</param>
 /// <param name="Conditions">What a belt asks of a frame; empty for chains and machines that are not pedalled.</param>
 public sealed record LoopCombinationsResult(
@@ -59,9 +59,10 @@ public static class LoopCombinations
         foreach (int front in input.Fronts.Distinct())
         foreach (int rear in input.Rears.Distinct())
             all.AddRange(OfPair(like.With(front, rear), front, rear, input.Lengths));
+        double fitted = input.Fitted.FrontSize / input.Fitted.RearSize;
         LoopCombination[] ranked =
         [
-            .. all.OrderByDescending(c => c.FrontOverRear).ThenBy(c => c.TravelMm).Take(MostListed),
+            .. all.OrderBy(c => Math.Abs(Math.Log(c.FrontOverRear / fitted))).ThenBy(c => c.TravelMm).Take(MostListed),
         ];
         bool pedalledBelt = input.Drive.Input.Kind == InputKind.Rider && like.Loop.Medium == LoopMedium.ToothedBelt;
         return new(like.TrackMm, ranked, all.Count, pedalledBelt ? FrameConditions.ForBelt : []);

@@ -63,6 +63,16 @@ export type Point = Schemas['Point']
 export type Track = Schemas['Track']
 export type Mover = Schemas['Mover']
 export type Idler = Schemas['Idler']
+export type StockSpacer = Schemas['StockSpacer']
+export type ShaftWidths = Schemas['ShaftWidths']
+export type SprocketOnShaft = Schemas['SprocketOnShaft']
+export type FilledShaft = Schemas['FilledShaft']
+export type RailResult = Schemas['RailResult']
+export type RailShaft = Schemas['RailShaft']
+export type NeighbourPair = Schemas['NeighbourPair']
+export type BeltCodeReading = Schemas['BeltCodeReading']
+export type CutBeltInput = Schemas['CutBeltInput']
+export type GrooveResult = Schemas['GrooveResult']
 export type NewTrial = Schemas['NewTrial']
 
 /** An input was refused: every wrong field with the bound it broke. */
@@ -145,6 +155,24 @@ export const calculateSuspensionPlay = (body: Schemas['SuspensionPlayInput'], s:
   answered(client.POST('/api/fit/suspension', { body, ...s }))
 export const findFixedCentrePairs = (body: Schemas['FixedCentreInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/fixed-centre', { body, ...s }))
+export const fitNeighbours = (body: LoopFitInput, s: Signal = {}) =>
+  answered(client.POST('/api/fit/neighbours', { body, ...s }))
+export const findCombinations = (body: Schemas['LoopCombinationsInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/combinations', { body, ...s }))
+export const findLengthForCentre = (body: Schemas['LengthForCentreInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/length-for-centre', { body, ...s }))
+export const layRail = (body: Schemas['RailInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/rail', { body, ...s }))
+export const readBeltCode = (body: Schemas['BeltCodeInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/belt-code', { body, ...s }))
+export const cutBelt = (body: Schemas['CutBeltInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/cut-belt', { body, ...s }))
+export const matchGroove = (body: Schemas['GrooveInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/groove', { body, ...s }))
+export const measureCoil = (body: Schemas['CoilInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/coil', { body, ...s }))
+export const measureSprocket = (body: Schemas['SprocketInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/sprocket', { body, ...s }))
 export const drawLoop = (body: LoopFitInput) => answered(client.POST('/api/fit/drawing', { body }))
 export const startLayout = (body: Schemas['StartingLayoutInput']) =>
   answered(client.POST('/api/fit/starting-layout', { body }))
@@ -187,6 +215,13 @@ export const changeStock = (body: StockItem) =>
   answered(client.PUT('/api/stock/{id}', { params: { path: { id: body.id } }, body }))
 export const removeStock = (id: number, version: number) =>
   answered(client.DELETE('/api/stock/{id}', { params: { path: { id }, query: { version } } }))
+
+export const listSpacers = () => answered(client.GET('/api/spacers'))
+export const addSpacer = (body: StockSpacer) => answered(client.POST('/api/spacers', { body }))
+export const changeSpacer = (body: StockSpacer) =>
+  answered(client.PUT('/api/spacers/{id}', { params: { path: { id: body.id } }, body }))
+export const removeSpacer = (id: number, version: number) =>
+  answered(client.DELETE('/api/spacers/{id}', { params: { path: { id }, query: { version } } }))
 
 export const listGearboxSets = () => answered(client.GET('/api/gearbox-sets'))
 export const addGearboxSet = (body: GearboxSet) => answered(client.POST('/api/gearbox-sets', { body }))

@@ -14,6 +14,8 @@ export const useSetups = (id: number) =>
 export const useAims = (id: number) =>
   useQuery({ queryKey: ['aims', id], queryFn: () => api.listAims(id), retry: retryLost })
 export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: api.listStock, retry: retryLost })
+export const useSpacers = () =>
+  useQuery({ queryKey: ['spacers'], queryFn: api.listSpacers, retry: retryLost })
 export const useGearboxSets = () =>
   useQuery({ queryKey: ['gearbox-sets'], queryFn: api.listGearboxSets, retry: retryLost })
 export const useDesignations = () =>

@@ -24,6 +24,10 @@ import { SuspensionPanel } from './SuspensionPanel'
 import { type Fit, useFit } from './useFit'
 import { lengthText } from './words'
 
+const BenchTools = lazy(() => import('./BenchTools'))
+const CombinationsPanel = lazy(() => import('./CombinationsPanel'))
+const NeighboursPanel = lazy(() => import('./NeighboursPanel'))
+const RailPanel = lazy(() => import('./RailPanel'))
 const LayoutEditor = lazy(() => import('./LayoutEditor'))
 
 /** Station 3: which length closes the loop, where the axle ends up, what that leaves. */
@@ -84,11 +88,21 @@ export default function FitView() {
             />
           </Panel>
         )}
+        <Suspense>
+          {answer && fit.layout.mover && <NeighboursPanel bench={bench} fit={fit} />}
+          {answer && fit.layout.mover && bench.drive.input.kind === 'rider' && isToothed(fit.loop.medium) && (
+            <CombinationsPanel key={fit.loop.loopKey} bench={bench} fit={fit} />
+          )}
+          <RailPanel key={bench.drive.key} bench={bench} />
+        </Suspense>
       </div>
       <div className={work.column}>
         {answer && <LoopPanel bench={bench} fit={fit} answer={answer} />}
         {answer && <ClearancePanel answer={answer} isStale={fit.answer.isStale} />}
         <SuspensionPanel fit={fit} />
+        <Suspense>
+          <BenchTools key={fit.loop.loopKey} bench={bench} fit={fit} />
+        </Suspense>
         <Panel title="These wheels">
           <p>
             {bench.shown.isFitted ? 'as fitted' : bench.shown.name}: {plain(fit.choice.frontSize)} /{' '}

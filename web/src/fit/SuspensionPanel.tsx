@@ -7,7 +7,6 @@ import { fixed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
-import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
 import classes from './SuspensionPanel.module.css'
@@ -138,25 +137,27 @@ function Curve({ play }: { play: SuspensionPlayResult }) {
           {units.show('fine', tightest.freePlayMm)}
         </text>
       </svg>
-      <table className={`${table.table} visually-hidden`}>
-        <caption>Free play over the height of the axle</caption>
-        <thead>
-          <tr>
-            <th scope="col">axle up</th>
-            <th scope="col">free play</th>
-          </tr>
-        </thead>
-        <tbody>
-          {points
-            .filter((_, i) => i % 10 === 0)
-            .map((p) => (
-              <tr key={p.axleUpMm}>
-                <th scope="row">{units.show('fine', p.axleUpMm)}</th>
-                <td>{units.show('fine', p.freePlayMm)}</td>
-              </tr>
-            ))}
-        </tbody>
-      </table>
+      <div className="visually-hidden">
+        <table>
+          <caption>Free play over the height of the axle</caption>
+          <thead>
+            <tr>
+              <th scope="col">axle up</th>
+              <th scope="col">free play</th>
+            </tr>
+          </thead>
+          <tbody>
+            {points
+              .filter((_, i) => i % 10 === 0)
+              .map((p) => (
+                <tr key={p.axleUpMm}>
+                  <th scope="row">{units.show('fine', p.axleUpMm)}</th>
+                  <td>{units.show('fine', p.freePlayMm)}</td>
+                </tr>
+              ))}
+          </tbody>
+        </table>
+      </div>
     </div>
   )
 }

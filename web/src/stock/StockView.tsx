@@ -9,7 +9,9 @@ import { Sentence } from '../shell/Sentence'
 import { useShortcuts } from '../shell/shortcuts'
 import table from '../shell/table.module.css'
 import { AddStockDialog } from './AddStockDialog'
+import { CoilPanel } from './CoilPanel'
 import { GearboxSets } from './GearboxSets'
+import { SpacersPanel } from './SpacersPanel'
 import { StockRow } from './StockRow'
 import classes from './StockView.module.css'
 
@@ -97,7 +99,11 @@ export default function StockView() {
             </div>
           )}
         </Panel>
-        <GearboxSets />
+        <div className={classes.side}>
+          <SpacersPanel />
+          <GearboxSets />
+          <CoilPanel />
+        </div>
       </div>
       {isAdding && <AddStockDialog onClose={() => setAdding(false)} />}
       {isHistory && <HistoryDrawer title="History of the workshop" onClose={() => setHistory(false)} />}

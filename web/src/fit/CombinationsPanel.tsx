@@ -1,0 +1,165 @@
+import { TextInput } from '@mantine/core'
+import { useState } from 'react'
+import { findCombinations, type StockItem } from '../api/client'
+import { sentenceOf } from '../api/issues'
+import { useComputed, useStock } from '../api/queries'
+import type { Workbench } from '../machine/useWorkbench'
+import { pairText } from '../machine/words'
+import { fixed, plain } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import { Panel } from '../shell/Panel'
+import { Sentence } from '../shell/Sentence'
+import table from '../shell/table.module.css'
+import classes from './fields.module.css'
+import { parseCounts } from './parseCounts'
+import type { Fit } from './useFit'
+import { UNIT_WORDS } from './words'
+
+const FIRST_ROWS = 14
+
+/** Every front, rear and length that can be had and that closes on the adjuster. */
+export default function CombinationsPanel({ bench, fit }: { bench: Workbench; fit: Fit }) {
+  const units = useUnits()
+  const { search } = fit.loop
+  const stock = useStock().data
+  const [typedFronts, setFronts] = useState<string>()
+  const [typedRears, setRears] = useState<string>()
+  const fronts = typedFronts ?? listed(stock, fit, 'front') ?? `${search.frontMin}–${search.frontMax}`
+  const rears = typedRears ?? listed(stock, fit, 'rear') ?? `${search.rearMin}–${search.rearMax}`
+  const [lengths, setLengths] = useState('')
+  const [isAll, setAll] = useState(false)
+  const { layout } = fit
+  const [f, r, l] = [parseCounts(fronts), parseCounts(rears), parseCounts(lengths)]
+  const fitted = bench.card.fitted.loops.find((c) => c.loopKey === fit.loop.loopKey)
+  const answer = useComputed(
+    'combinations',
+    layout && fitted && f && r && l
+      ? { drive: bench.drive, fitted, layout, fronts: f, rears: r, lengths: l }
+      : undefined,
+    findCombinations,
+  )
+  const found = answer.data
+  const unit = UNIT_WORDS[fit.loop.medium === 'chain' ? 'links' : 'beltTeeth']
+  const wrong = 'Give counts like 22 24 26 or 22–28.'
+  const rows = found?.combinations ?? []
+  return (
+    <Panel
+      title="Everything that closes here"
+      note={found && `${plain(found.count)} with ${units.show('fine', found.trackMm)} of adjustment`}
+      isStale={answer.isStale}
+    >
+      <div className={classes.fields} data-no-print>
+        <TextInput
+          size="xs"
+          label="Fronts to be had"
+          value={fronts}
+          onChange={(e) => setFronts(e.currentTarget.value)}
+          error={f ? undefined : wrong}
+        />
+        <TextInput
+          size="xs"
+          label="Rears the hub takes"
+          value={rears}
+          onChange={(e) => setRears(e.currentTarget.value)}
+          error={r ? undefined : wrong}
+        />
+        <TextInput
+          size="xs"
+          label={`Lengths to be had, ${unit}`}
+          placeholder="every whole one"
+          value={lengths}
+          onChange={(e) => setLengths(e.currentTarget.value)}
+          error={l ? undefined : wrong}
+        />
+      </div>
+      {answer.error ? (
+        <p role="alert" style={{ color: 'var(--stop)' }}>
+          {sentenceOf(answer.error)}
+        </p>
+      ) : null}
+      {found && rows.length === 0 && (
+        <Sentence title="Nothing closes with these.">Give more lengths or wheels, or a longer slot.</Sentence>
+      )}
+      {rows.length > 0 && (
+        <div className={table.scroll}>
+          <table className={table.table}>
+            <thead>
+              <tr>
+                <th scope="col">front / rear</th>
+                <th scope="col">front over rear</th>
+                <th scope="col">{unit}</th>
+                <th scope="col">centre</th>
+                <th scope="col">travel to tension it</th>
+                <th scope="col">left after</th>
+                <th scope="col">teeth in mesh</th>
+              </tr>
+            </thead>
+            <tbody>
+              {(isAll ? rows : rows.slice(0, FIRST_ROWS)).map((c) => {
+                const isOn =
+                  c.front === fit.choice.frontSize &&
+                  c.rear === fit.choice.rearSize &&
+                  c.length === fit.choice.links
+                return (
+                  <tr key={`${c.front}-${c.rear}-${c.length}`} data-on={isOn || undefined}>
+                    <th scope="row">
+                      <button
+                        type="button"
+                        className={`num ${table.pick}`}
+                        aria-pressed={isOn}
+                        onClick={() =>
+                          bench.pick([
+                            {
+                              loopKey: fit.loop.loopKey,
+                              frontSize: c.front,
+                              rearSize: c.rear,
+                              length: c.length,
+                            },
+                          ])
+                        }
+                      >
+                        {pairText(c.front, c.rear)}
+                      </button>
+                    </th>
+                    <td className="num">{fixed(c.frontOverRear, 3)}</td>
+                    <td className="num">{plain(c.length)}</td>
+                    <td className="num">{units.show('fine', c.centreMm)}</td>
+                    <td className="num">{units.show('fine', c.travelMm)}</td>
+                    <td className="num">{units.show('fine', c.leftMm)}</td>
+                    <td className="num">{plain(c.teethInMesh)}</td>
+                  </tr>
+                )
+              })}
+            </tbody>
+          </table>
+        </div>
+      )}
+      {rows.length > FIRST_ROWS && (
+        <button
+          type="button"
+          className={table.pick}
+          aria-expanded={isAll}
+          onClick={() => setAll(!isAll)}
+          data-no-print
+        >
+          {isAll ? 'Show the first only' : `Show all ${rows.length}`}
+        </button>
+      )}
+      {found?.conditions.map((c) => (
+        <p key={c.name} style={{ marginTop: 6 }}>
+          <b>{c.name}.</b> {c.sentence} <span className="cap">{c.source}</span>
+        </p>
+      ))}
+    </Panel>
+  )
+}
+
+/** Tooth counts that the lists hold for this loop, with the one on the machine; undefined when they hold none. */
+function listed(stock: StockItem[] | undefined, fit: Fit, side: 'front' | 'rear'): string | undefined {
+  const here = side === 'front' ? fit.loop.frontSize : fit.loop.rearSize
+  const sizes = stock
+    ?.filter(({ wheel }) => wheel.standard === fit.loop.standard && wheel.side === side)
+    .map(({ wheel }) => wheel.size)
+  if (!sizes || sizes.length === 0) return undefined
+  return [...new Set([...sizes, here])].sort((a, b) => a - b).join(' ')
+}

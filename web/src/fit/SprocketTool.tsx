@@ -1,0 +1,50 @@
+import { useState } from 'react'
+import { measureSprocket } from '../api/client'
+import { issueFor } from '../api/issues'
+import { useComputed } from '../api/queries'
+import { QuantityField } from '../quantities/QuantityField'
+import { useUnits } from '../quantities/units'
+import { Figure } from './Figure'
+import { Refused } from './Refused'
+import type { Fit } from './useFit'
+
+/** The diameters of a sprocket for this chain, to tell one in the hand. */
+export function SprocketTool({ fit }: { fit: Fit }) {
+  const units = useUnits()
+  const [teeth, setTeeth] = useState<number | undefined>(fit.choice.frontSize)
+  const { data, error, isStale } = useComputed(
+    'sprocket',
+    teeth === undefined ? undefined : { standard: fit.loop.standard, teeth },
+    measureSprocket,
+  )
+  return (
+    <>
+      <QuantityField
+        size="xs"
+        w={130}
+        mb="xs"
+        label={`Teeth, for ${fit.loop.standard}`}
+        allowDecimal={false}
+        value={teeth}
+        onChange={setTeeth}
+        error={issueFor(error, 'teeth')}
+      />
+      <Refused error={error} fields={['teeth']} />
+      {data && (
+        <div style={{ opacity: isStale ? 0.6 : 1 }}>
+          <Figure name="over the bottoms, by caliper">{units.show('fine', data.caliperMm, 2)}</Figure>
+          <Figure name="pitch circle">{units.show('fine', data.pitchMm, 2)}</Figure>
+          <Figure name="outside, about">{units.show('fine', data.outsideMm)}</Figure>
+          <Figure name="tips, smallest to largest">
+            {units.show('fine', data.tipSmallestMm)} – {units.show('fine', data.tipLargestMm)}
+          </Figure>
+          <Figure name="root circle">{units.show('fine', data.rootMm, 2)}</Figure>
+          <Figure name="largest hub">{units.show('fine', data.largestHubMm)}</Figure>
+          <p className="cap" style={{ marginTop: 6 }}>
+            ISO 606 and ASME B29.1 as printed in Machinery’s Handbook. A larger hub fouls the plates.
+          </p>
+        </div>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,143 @@
+import { ActionIcon, Button } from '@mantine/core'
+import { notifications } from '@mantine/notifications'
+import { useState } from 'react'
+import { addSpacer, changeSpacer, removeSpacer, type StockSpacer } from '../api/client'
+import { issueFor, sentenceOf } from '../api/issues'
+import { useChange, useSpacers } from '../api/queries'
+import fields from '../fit/fields.module.css'
+import { QuantityField } from '../quantities/QuantityField'
+import { useUnits } from '../quantities/units'
+import { ConflictDialog } from '../shell/ConflictDialog'
+import { Panel } from '../shell/Panel'
+import table from '../shell/table.module.css'
+import { useStored } from '../shell/useStored'
+import classes from './StockView.module.css'
+
+/** The drawer of spacers, shims and washers. */
+export function SpacersPanel() {
+  const spacers = useSpacers().data ?? []
+  const [thickness, setThickness] = useState<number>()
+  const [bore, setBore] = useState<number>()
+  const add = useChange(addSpacer)
+  return (
+    <Panel title="Spacers" note="pieces that fill a shaft">
+      {spacers.length === 0 && <p className="cap">None yet. Fit fills the shafts of a machine from these.</p>}
+      {spacers.length > 0 && (
+        <div className={table.scroll}>
+          <table className={table.table}>
+            <thead>
+              <tr>
+                <th scope="col">for a shaft of</th>
+                <th scope="col">thick</th>
+                <th scope="col">in the drawer</th>
+                <th scope="col">
+                  <span className="visually-hidden">remove</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {spacers.map((spacer) => (
+                <SpacerRow key={spacer.id} stored={spacer} />
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      <form
+        className={fields.fields}
+        style={{ marginTop: 8 }}
+        data-no-print
+        onSubmit={(event) => {
+          event.preventDefault()
+          if (thickness !== undefined && bore !== undefined)
+            add.mutate(
+              { id: 0, version: 0, thicknessMm: thickness, boreMm: bore, count: 1 },
+              { onSuccess: () => setThickness(undefined) },
+            )
+        }}
+      >
+        <QuantityField
+          size="xs"
+          label="Shaft"
+          quantity="fine"
+          value={bore}
+          onChange={setBore}
+          error={issueFor(add.error, 'boreMm')}
+        />
+        <QuantityField
+          size="xs"
+          label="Thick"
+          quantity="fine"
+          value={thickness}
+          onChange={setThickness}
+          error={issueFor(add.error, 'thicknessMm')}
+        />
+        <Button
+          type="submit"
+          size="xs"
+          variant="default"
+          disabled={thickness === undefined || bore === undefined}
+          loading={add.isPending}
+        >
+          Add a spacer
+        </Button>
+      </form>
+    </Panel>
+  )
+}
+
+function SpacerRow({ stored }: { stored: StockSpacer }) {
+  const units = useUnits()
+  const { draft, setDraft, error, conflict, keepMine, takeTheirs } = useStored(stored, changeSpacer)
+  const remove = useChange(() => removeSpacer(stored.id, stored.version))
+  const name = `${units.show('fine', stored.thicknessMm, 2)} spacer for ${units.show('fine', stored.boreMm)}`
+  const count = (by: number) => setDraft({ ...draft, count: draft.count + by })
+  return (
+    <tr>
+      <th scope="row" className="num">
+        {units.show('fine', stored.boreMm)}
+      </th>
+      <td className="num">{units.show('fine', stored.thicknessMm, 2)}</td>
+      <td>
+        <span className={classes.count}>
+          <button
+            type="button"
+            aria-label={`One fewer ${name}`}
+            disabled={draft.count === 0}
+            onClick={() => count(-1)}
+          >
+            −
+          </button>
+          <output className="num" aria-label={`In the drawer: ${name}`}>
+            {draft.count}
+          </output>
+          <button type="button" aria-label={`One more ${name}`} onClick={() => count(1)}>
+            +
+          </button>
+        </span>
+        {issueFor(error, 'count') && <p className="cap">{issueFor(error, 'count')}</p>}
+        {conflict && (
+          <ConflictDialog conflict={conflict} mine={draft} onKeepMine={keepMine} onTakeTheirs={takeTheirs} />
+        )}
+      </td>
+      <td>
+        <ActionIcon
+          variant="subtle"
+          color="gray"
+          aria-label={`Take the ${name} out of the list`}
+          onClick={() =>
+            remove.mutate(undefined, {
+              onSuccess: () =>
+                notifications.show({
+                  message: `The ${name} is out of the list; the history can bring it back.`,
+                }),
+              onError: (e) => notifications.show({ color: 'red', message: sentenceOf(e) }),
+            })
+          }
+        >
+          ×
+        </ActionIcon>
+      </td>
+    </tr>
+  )
+}
