@@ -69,4 +69,34 @@ public sealed class FitApiTests(WendrakServer server) : IClassFixture<WendrakSer
         string[] fields = [.. problem["issues"]!.AsArray().Select(i => (string)i!["field"]!)];
         Assert.Equal(["layout.front.xMm", "layout.idlers[0].name", "layout.idlers[0].size"], fields);
     }
+
+    [Theory]
+    [InlineData("neighbours")]
+    [InlineData("combinations")]
+    [InlineData("length-for-centre")]
+    [InlineData("spacers")]
+    [InlineData("rail")]
+    [InlineData("belt-code")]
+    [InlineData("cut-belt")]
+    [InlineData("groove")]
+    [InlineData("coil")]
+    [InlineData("sprocket")]
+    public async Task An_empty_question_is_refused(string call)
+    {
+        using StringContent content = new("{}", Encoding.UTF8, "application/json");
+        HttpResponseMessage response = await server.Client.PostAsync($"/api/fit/{call}", content);
+        Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
+    }
+
+    [Fact]
+    public async Task Parts_in_hand_are_read_and_refused_by_name()
+    {
+        HttpResponseMessage code = await server.PostAsync("/api/fit/belt-code", new BeltCodeInput("300L075"));
+        Assert.Equal(80, (int)JsonNode.Parse(await code.Content.ReadAsStringAsync())!["teeth"]!);
+        HttpResponseMessage sprocket = await server.PostAsync("/api/fit/sprocket", new SprocketInput("08A", 17));
+        JsonNode size = JsonNode.Parse(await sprocket.Content.ReadAsStringAsync())!;
+        Assert.Equal(60.901, (double)size["caliperMm"]!, 3); // ISO 606, engineering.md c1
+        HttpResponseMessage coil = await server.PostAsync("/api/fit/coil", new CoilInput(100, 200, 5, null));
+        Assert.Contains("outerDiameterMm", await coil.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+    }
 }
