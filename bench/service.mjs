@@ -154,5 +154,36 @@ for (let i = 0; i < 20; i++)
     ),
   )
 console.log(`a changed tooth until the page has redrawn: median ${median(redraws).toFixed(0)} ms of ${redraws.length} (budget 100)`)
+
+// The axle dragged along its slot and back: gaps between frames, and how often the figures under the picture changed.
+await page.goto(`http://127.0.0.1:${PORT}/machines/${curlew.machine.id}/fit`)
+const axle = page.getByRole('slider', { name: 'Travel of rear' })
+await axle.waitFor()
+const box = await axle.boundingBox()
+const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+await page.evaluate(() => {
+  window.frames_ = []
+  window.figures_ = new Set()
+  let last = performance.now()
+  const tick = (now) => {
+    window.frames_.push(now - last)
+    window.figures_.add(document.querySelector('[role=slider]').getAttribute('aria-valuetext'))
+    last = now
+    requestAnimationFrame(tick)
+  }
+  requestAnimationFrame(tick)
+})
+await page.mouse.move(x, y)
+await page.mouse.down()
+for (let i = 0; i < 120; i++) {
+  await page.mouse.move(x + 14 * Math.sin(i / 10), y)
+  await sleep(16)
+}
+await page.mouse.up()
+const drag = await page.evaluate(() => ({ frames: window.frames_.slice(1), figures: window.figures_.size }))
+console.log(
+  `dragging the axle: frames median ${median(drag.frames).toFixed(1)} ms, 95th percentile ${at(drag.frames, 0.95).toFixed(1)} ms, ` +
+    `longest ${Math.max(...drag.frames).toFixed(0)} ms of ${drag.frames.length}; ${drag.figures} different figures drawn`,
+)
 await browser.close()
 await stop(server)

@@ -12,7 +12,12 @@ import { moveText } from './words'
 /** Both sides of an odd change: the pairs around the one in view, with the same chain or belt. */
 export default function NeighboursPanel({ bench, fit }: { bench: Workbench; fit: Fit }) {
   const units = useUnits()
-  const { data, isStale } = useComputed('neighbours', fit.input, fitNeighbours)
+  const { data, isStale } = useComputed(
+    'neighbours',
+    // Where the mover is dragged to changes nothing here.
+    fit.input && { ...fit.input, travelMm: null },
+    fitNeighbours,
+  )
   const length = fit.choice.links ?? fit.choice.lengthMm
   if (!data || length === null || length === undefined) return null
   const byPair = new Map(data.pairs.map((p) => [pairKey(p.fit), p]))

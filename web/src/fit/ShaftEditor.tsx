@@ -86,7 +86,7 @@ export default function ShaftEditor({
           return (
             <fieldset key={`${sprocket.loopKey} ${sprocket.side}`} className={editor.part}>
               <legend>
-                {sprocket.side} of {name}
+                {sprocket.side} wheel of {name}
               </legend>
               <div className={editor.row}>
                 {part('Hub width', 'hubWidthMm')}
