@@ -1713,7 +1713,7 @@ export interface components {
              * @description Whole way of the adjuster.
              */
             trackMm: number;
-            /** @description By ratio, tallest first, then by travel; at most 300. */
+            /** @description Nearest to the ratio as fitted first, then by travel; at most 300. */
             combinations: components["schemas"]["LoopCombination"][];
             /**
              * Format: int32
