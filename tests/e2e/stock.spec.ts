@@ -37,7 +37,7 @@ test('a wheel is added, refused when impossible, and removed again', async ({ pa
 test('the list is narrowed by standard and words', async ({ page }) => {
   await page.goto('/stock')
   await page.getByRole('textbox', { name: 'Only wheels with these words' }).fill('front 13-spline')
-  await expect(page.getByRole('row')).toHaveCount(6)
+  await expect(page.getByRole('region', { name: 'Wheels' }).getByRole('row')).toHaveCount(6)
   await page.getByRole('textbox', { name: 'Only wheels with these words' }).fill('nothing like it')
   await expect(page.getByText('No wheel is listed here.')).toBeVisible()
 })
