@@ -70,7 +70,7 @@ public sealed class ShaftsAndSpacersTests : IDisposable
                 CancellationToken.None
             );
         await Assert.ThrowsAsync<InvalidInputException>(() => SaveAsync(widths, widths));
-        await Assert.ThrowsAsync<InvalidInputException>(() => SaveAsync(widths with { DriveKey = "none" }));
+        await Assert.ThrowsAsync<InvalidInputException>(() => SaveAsync(widths with { LengthMm = 1 }));
         await SaveAsync(widths);
         ShaftWidths read = Assert.Single((await _store.Machines.FindAsync(stored.Machine.Id))!.Machine.Shafts!);
         Assert.Equal(widths.Sprockets, read.Sprockets);

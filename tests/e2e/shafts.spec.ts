@@ -9,6 +9,7 @@ test('widths that are entered are stored and filled from the drawer', async ({ p
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Usable length').fill('40')
   await dialog.getByLabel('Diameter').fill('12')
+  await dialog.getByLabel('Left shoulder across').fill('0')
   await dialog.getByLabel('Hub width').fill('50')
   await dialog.getByLabel('Left face to teeth').fill('5')
   await dialog.getByLabel('Its row, from the shoulder').fill('15')
@@ -28,7 +29,7 @@ test('widths that are entered are stored and filled from the drawer', async ({ p
 test('a row of the rail robot is made of spacers, and another way can be looked at', async ({ page }) => {
   await page.goto('/machines/5/fit')
   const panel = page.getByRole('region', { name: 'From side to side' })
-  await expect(panel.getByText(/front loop: ✓ rear stands 0\.00 mm/)).toBeVisible()
+  await expect(panel.getByText(/front loop: ✓ with the first stacks rear stands 0\.00 mm/)).toBeVisible()
   await expect(panel.getByRole('img', { name: /Spacers on the middle shaft/ })).toBeVisible()
   await panel.getByRole('row').nth(2).getByRole('button').click()
   await expect(panel.getByRole('row').nth(2).getByRole('button')).toHaveAttribute('aria-pressed', 'true')

@@ -55,6 +55,13 @@ public static class BeltCode
     // Standard inch codes drop up to a half of a tenth: 187 stands for 18.75 in, an eighth of a tooth.
     private const double LargestOddTooth = 0.2;
 
+    // Largest codes of the series, inches, with some room: A 180, B 360, C 420, D 660. From memory.
+    private const double LongestInchCodeOfA = 200;
+    private const double LongestInchCode = 660;
+
+    private const double ShortestVMm = 150;
+    private const double LongestVMm = 25_000;
+
     private static readonly HashSet<string> InchProfiles = ["MXL", "XL", "L", "H", "XH"];
     private static readonly HashSet<string> EffectiveSections = ["3V", "5V", "8V", "3VX", "5VX"];
 
@@ -192,8 +199,8 @@ public static class BeltCode
 
     private static BeltCodeReading V(VSection section, BeltCodeLength told, double lengthMm, double? insideMm)
     {
-        if (!(lengthMm >= 150 && lengthMm <= 25_000))
-            throw Refused("not_physical", "Give a code for a belt of 150 to 25000 mm.");
+        if (!(lengthMm >= ShortestVMm && lengthMm <= LongestVMm))
+            throw Refused("not_physical", $"Give a code for a belt of {ShortestVMm} to {LongestVMm:0} mm.");
         string code = told switch
         {
             BeltCodeLength.Effective => FormattableString.Invariant(
@@ -209,7 +216,8 @@ public static class BeltCode
 
     /// <summary>Classical belts carry inches inside: no belt of these sections is as short as that in millimetres.</summary>
     private static bool IsInches(VSection section, double given) =>
-        section.InsideToPitchLengthAddMm is not null && given <= (section.Section[0] == 'A' ? 200 : 660);
+        section.InsideToPitchLengthAddMm is not null
+        && given <= (section.Section[0] == 'A' ? LongestInchCodeOfA : LongestInchCode);
 
     private static double? Number(Match match, string group)
     {

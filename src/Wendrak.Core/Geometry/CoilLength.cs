@@ -5,8 +5,15 @@ namespace Wendrak.Core.Geometry;
 /// <summary>Belting on a coil.</summary>
 /// <param name="LengthMm">From the turns where they are known, else from the thickness.</param>
 /// <param name="ImpliedThicknessMm">Thickness the turns ask for; null without turns.</param>
-/// <param name="Agree">Whether turns and thickness tell the same within 20 %; null unless both are known.</param>
-public sealed record CoilLengthResult(double LengthMm, double Turns, double? ImpliedThicknessMm, bool? Agree);
+/// <param name="Agree">Whether turns and thickness tell the same within the percent beside it; null unless both are known.</param>
+public sealed record CoilLengthResult(
+    double LengthMm,
+    double Turns,
+    double? ImpliedThicknessMm,
+    bool? Agree,
+    double LargestDisagreementPercent,
+    IReadOnlyList<Working> Workings
+);
 
 /// <summary>How much belting a coil holds.</summary>
 public static class CoilLength
@@ -40,11 +47,31 @@ public static class CoilLength
         double build = (outerDiameterMm - innerDiameterMm) / 2;
         double n = turns ?? build / thicknessMm!.Value;
         double? implied = turns is null ? null : build / n;
+        double length = Math.PI * n * (outerDiameterMm + innerDiameterMm) / 2;
+        List<WorkingValue> values =
+        [
+            new("Do", "outside of the coil", outerDiameterMm, "mm"),
+            new("Di", "inside of the coil", innerDiameterMm, "mm"),
+        ];
+        values.Add(
+            turns is double counted ? new("n", "turns", counted, "") : new("t", "thickness", thicknessMm!.Value, "mm")
+        );
         return new(
-            Math.PI * n * (outerDiameterMm + innerDiameterMm) / 2,
+            length,
             n,
             implied,
-            implied is double i && thicknessMm is double t ? Math.Abs(i / t - 1) <= LargestDisagreement : null
+            implied is double i && thicknessMm is double t ? Math.Abs(i / t - 1) <= LargestDisagreement : null,
+            100 * LargestDisagreement,
+            [
+                new(
+                    "Belting on a coil",
+                    turns is null ? "L = π·n·(Do + Di)/2, n = (Do − Di)/(2t)" : "L = π·n·(Do + Di)/2",
+                    values,
+                    new("L", "on the coil", length, "mm"),
+                    "geometry; Machinery's Handbook",
+                    "Turns that lie close; a loose winding holds less than its thickness tells."
+                ),
+            ]
         );
     }
 }

@@ -37,7 +37,7 @@ public sealed record CutBeltInput(
 /// <param name="InsideDiameterMm">Of an O-ring; null for other kinds.</param>
 /// <param name="Links">Whole links of a link belt; null without their length.</param>
 /// <param name="PullN">Pull in the belt at rest from its stretch; null without section and modulus.</param>
-/// <param name="IsUsualStretch">False outside 5 to 10 percent.</param>
+/// <param name="IsUsualStretch">False outside the usual range, which stands beside it.</param>
 public sealed record CutBeltResult(
     double StretchPercent,
     double FreeLengthMm,
@@ -46,6 +46,8 @@ public sealed record CutBeltResult(
     int? Links,
     double? PullN,
     bool IsUsualStretch,
+    double LeastUsualPercent,
+    double MostUsualPercent,
     IReadOnlyList<Working> Workings
 );
 
@@ -79,32 +81,80 @@ public static class CutBelt
         double free = input.FittedMm / (1 + stretch / 100);
         double? inside = input.Kind == CutBeltKind.ORing ? free / Math.PI - input.SectionMm : null;
         new Guard()
-            .That(inside is null or > 0, nameof(input.SectionMm), "too_large", "Give a thinner ring: this one closes.")
+            .That(
+                inside is null or > 0,
+                nameof(input.SectionMm),
+                "too_large",
+                FormattableString.Invariant(
+                    $"Give less than {free / Math.PI:0.##} mm: a ring as thick as that has no inside."
+                )
+            )
             .ThrowIfAny();
-        double? area = Math.PI * input.SectionMm * input.SectionMm / 4;
         return new(
             stretch,
             free,
             free + input.JointMm,
             inside,
             input.Kind == CutBeltKind.LinkBelt ? (int?)(free / input.LinkPitchMm + 1e-9) : null,
-            area * input.ModulusMpa * stretch / 100,
+            PullN(input, stretch),
             stretch is >= LeastUsualPercent and <= MostUsualPercent,
-            [Working(input, stretch, free)]
+            LeastUsualPercent,
+            MostUsualPercent,
+            Workings(input, stretch, free, inside)
         );
     }
 
-    private static Working Working(CutBeltInput input, double stretch, double free) =>
-        new(
-            "Length to cut",
-            "L_cut = L / (1 + ε) + j",
-            [
-                new("L", "path of the belt on its wheels", input.FittedMm, "mm"),
-                new("ε", "stretch", stretch / 100, "", input.StretchPercent is null),
-                new("j", "added for the joint", input.JointMm, "mm"),
-            ],
-            new("L_cut", "to cut", free + input.JointMm, "mm"),
-            "definition of strain; stretch of 5 to 10 %: common practice",
-            "Takes the whole belt as stretched alike; the maker's stretch and modulus win. A slipping belt wants more stretch within its limit."
-        );
+    private static IReadOnlyList<Working> Workings(CutBeltInput input, double stretch, double free, double? inside)
+    {
+        WorkingValue strain = new("ε", "stretch", stretch / 100, "", input.StretchPercent is null);
+        List<Working> workings =
+        [
+            new(
+                "Length to cut",
+                "L_cut = L / (1 + ε) + j",
+                [
+                    new("L", "path of the belt on its wheels", input.FittedMm, "mm"),
+                    strain,
+                    new("j", "added for the joint", input.JointMm, "mm"),
+                ],
+                new("L_cut", "to cut", free + input.JointMm, "mm"),
+                "definition of strain; stretch of 5 to 10 %: common practice",
+                "Takes the whole belt as stretched alike; the maker's stretch and modulus win. A slipping belt wants more stretch within its limit."
+            ),
+        ];
+        if (inside is double diameter)
+            workings.Add(
+                new(
+                    "Inside diameter of the ring",
+                    "D = L / (1 + ε) / π − s",
+                    [
+                        new("L", "path of the belt on its wheels", input.FittedMm, "mm"),
+                        strain,
+                        new("s", "thickness of the ring", input.SectionMm!.Value, "mm"),
+                    ],
+                    new("D", "inside", diameter, "mm"),
+                    "geometry",
+                    "The path is that of the ring's middle."
+                )
+            );
+        if (PullN(input, stretch) is double pull)
+            workings.Add(
+                new(
+                    "Pull at rest",
+                    "F = E·A·ε, A = π·s²/4",
+                    [
+                        new("E", "modulus, from the maker", input.ModulusMpa!.Value, "MPa"),
+                        new("s", "thickness of a round cord", input.SectionMm!.Value, "mm"),
+                        strain,
+                    ],
+                    new("F", "in each run", pull, "N"),
+                    "Hooke's law",
+                    "Fresh and cold: cords lose part of it in the first hours."
+                )
+            );
+        return workings;
+    }
+
+    private static double? PullN(CutBeltInput input, double stretch) =>
+        Math.PI * input.SectionMm * input.SectionMm / 4 * input.ModulusMpa * stretch / 100;
 }

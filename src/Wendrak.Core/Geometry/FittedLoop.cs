@@ -32,13 +32,7 @@ internal sealed class FittedLoop
     public double? ChosenLength => LengthIn(Choice);
     public double? Closing { get; }
 
-    public LengthUnit LengthUnit =>
-        Loop.Medium switch
-        {
-            LoopMedium.Chain => LengthUnit.Links,
-            LoopMedium.ToothedBelt => LengthUnit.BeltTeeth,
-            _ => LengthUnit.Mm,
-        };
+    public LengthUnit LengthUnit => LoopLengths.UnitOf(Loop);
 
     public FittedLoop(LoopFitInput input)
     {

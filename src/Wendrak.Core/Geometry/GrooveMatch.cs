@@ -55,10 +55,11 @@ public sealed record GrooveResult(
 public static class GrooveMatch
 {
     // Shares of the belt's height.
-    private const double MostProud = 0.2;
-    private const double MostSunk = 0.1;
+    private const double MostProudShare = 0.2;
+    private const double MostSunkShare = 0.1;
 
-    private const double LargestAngleError = 1;
+    // A pulley is cut to half a degree: common practice, from memory.
+    private const double LargestAngleErrorDeg = 1;
 
     /// <exception cref="InvalidInputException">An unknown section, or a groove that is not physical.</exception>
     public static GrooveResult Of(GrooveInput input)
@@ -85,7 +86,9 @@ public static class GrooveMatch
                 !(widest > input.TopWidthMm + 1e-9),
                 nameof(input.DepthMm),
                 "too_large",
-                "Give less: the flanks would meet above that depth.",
+                FormattableString.Invariant(
+                    $"Give {input.TopWidthMm / 2 / tan:0.##} mm or less: there the flanks meet."
+                ),
                 input.TopWidthMm / 2 / tan
             )
             .ThrowIfAny();
@@ -93,14 +96,14 @@ public static class GrooveMatch
         double gap = input.DepthMm + above - section.HeightMm;
         GrooveVerdict verdict =
             gap <= 0 ? GrooveVerdict.Bottoms
-            : above > MostProud * section.HeightMm ? GrooveVerdict.StandsProud
-            : above < -MostSunk * section.HeightMm ? GrooveVerdict.SitsDeep
+            : above > MostProudShare * section.HeightMm ? GrooveVerdict.StandsProud
+            : above < -MostSunkShare * section.HeightMm ? GrooveVerdict.SitsDeep
             : GrooveVerdict.Seated;
         return new(
             above,
             gap,
             standard,
-            input.AngleDeg is double measured ? Math.Abs(measured - standard) <= LargestAngleError : null,
+            input.AngleDeg is double measured ? Math.Abs(measured - standard) <= LargestAngleErrorDeg : null,
             input.HollowMm is double hollow ? hollow > wornFrom : null,
             wornFrom,
             verdict,

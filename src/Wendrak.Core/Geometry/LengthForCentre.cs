@@ -30,7 +30,8 @@ public sealed record LengthForCentreResult(
     double UnitMm,
     double NeededLength,
     double HandbookLength,
-    IReadOnlyList<LengthAtCentre> Nearest
+    IReadOnlyList<LengthAtCentre> Nearest,
+    IReadOnlyList<Working> Workings
 );
 
 /// <summary>From a wanted centre distance to the lengths that come nearest, and the distances those ask for.</summary>
@@ -41,7 +42,7 @@ public static class LengthForCentre
     private const int Listed = 4;
 
     // How far to look for a length of the series beside the whole tooth counts, as a part of the needed length.
-    private const double Aside = 0.25;
+    private const double AsideShare = 0.25;
 
     /// <exception cref="InvalidInputException">Wheels or distance are refused, or the wheels would overlap.</exception>
     public static LengthForCentreResult Of(LengthForCentreInput input)
@@ -52,7 +53,10 @@ public static class LengthForCentre
             .CheckWheel(nameof(input.Choice.RearSize), input.Choice.RearSize, loop)
             .ThrowIfAny();
         TwoWheels wheels = new(loop, input.Choice.FrontSize, input.Choice.RearSize);
-        new Guard().Between(nameof(input.CentreMm), input.CentreMm, 5, 20_000, "mm").ThrowIfAny();
+        new Guard()
+            .MoreThan(nameof(input.CentreMm), input.CentreMm, wheels.TouchingMm, "mm")
+            .AtMost(nameof(input.CentreMm), input.CentreMm, 20_000, "mm")
+            .ThrowIfAny();
         double needed = wheels.Length(input.CentreMm);
         LengthAtCentre[] nearest =
         [
@@ -63,12 +67,19 @@ public static class LengthForCentre
                 .ThenBy(l => l.IsStandard == false)
                 .ThenBy(l => Math.Abs(l.Length - needed)),
         ];
-        return new(wheels.Unit, wheels.UnitMm, needed, wheels.HandbookLength(input.CentreMm), nearest);
+        return new(
+            LoopLengths.UnitOf(loop),
+            wheels.UnitMm,
+            needed,
+            wheels.HandbookLength(input.CentreMm),
+            nearest,
+            Workings(wheels, input.CentreMm, needed)
+        );
     }
 
     private static IEnumerable<double> Candidates(Loop loop, double needed, bool halfLinks)
     {
-        double aside = loop.Medium == LoopMedium.Chain ? 2 : needed * Aside;
+        double aside = loop.Medium == LoopMedium.Chain ? 2 : needed * AsideShare;
         IEnumerable<double> all = LoopLengths
             .Around(loop, needed - aside, needed + aside, halfLinks)
             .OrderBy(l => Math.Abs(l - needed));
@@ -77,7 +88,7 @@ public static class LengthForCentre
 
     private static LengthAtCentre At(TwoWheels wheels, double length, double wantedMm)
     {
-        double centre = wheels.Centre(length);
+        double centre = wheels.CentreMm(length);
         double wrap = wheels.SmallWrapDeg(centre);
         return new(
             length,
@@ -90,52 +101,35 @@ public static class LengthForCentre
         );
     }
 
-    /// <summary>The two-wheel formulas of chains and belts under one hood, lengths in links, teeth or mm.</summary>
-    private sealed class TwoWheels(Loop loop, double front, double rear)
+    private static IReadOnlyList<Working> Workings(TwoWheels wheels, double centreMm, double needed)
     {
-        private readonly double _d1 = 2 * WheelOutline.Of(loop, front).RunRadiusMm;
-        private readonly double _d2 = 2 * WheelOutline.Of(loop, rear).RunRadiusMm;
-
-        public Loop Loop => loop;
-        public double UnitMm { get; } = LoopLengths.UnitMm(loop);
-        public int? SmallTeeth => loop.IsToothed ? (int)Math.Min(front, rear) : null;
-
-        public LengthUnit Unit =>
-            loop.Medium switch
-            {
-                LoopMedium.Chain => LengthUnit.Links,
-                LoopMedium.ToothedBelt => LengthUnit.BeltTeeth,
-                _ => LengthUnit.Mm,
-            };
-
-        public double Length(double centreMm) =>
-            IsChain
-                ? ChainLength.Links(UnitMm, (int)front, (int)rear, centreMm)
-                : BeltLength.Mm(loop.Course, _d1, _d2, centreMm) / UnitMm;
-
-        public double HandbookLength(double centreMm) =>
-            IsChain
-                ? ChainLength.HandbookLinks(UnitMm, (int)front, (int)rear, centreMm)
-                : BeltLength.HandbookMm(loop.Course, _d1, _d2, centreMm) / UnitMm;
-
-        public double Centre(double length) =>
-            IsChain
-                ? ChainLength.CentreMm(UnitMm, (int)front, (int)rear, length)
-                : BeltLength.CentreMm(loop.Course, _d1, _d2, length * UnitMm);
-
-        /// <summary>Whether a length goes round both wheels without their rims touching.</summary>
-        public bool Reaches(double length)
+        bool chain = wheels.Loop.Medium == LoopMedium.Chain;
+        bool crossed = wheels.Loop.Course == LoopCourse.Crossed;
+        string unit = LoopLengths.UnitOf(wheels.Loop) switch
         {
-            double apart = WheelOutline.Of(loop, front).OutsideRadiusMm + WheelOutline.Of(loop, rear).OutsideRadiusMm;
-            return length > Length(apart + 1e-6);
-        }
-
-        public double SmallWrapDeg(double centreMm)
-        {
-            double across = loop.Course == LoopCourse.Crossed ? -(_d1 + _d2) : Math.Abs(_d2 - _d1);
-            return 180 - 2 * Math.Asin(across / (2 * centreMm)) * 180 / Math.PI;
-        }
-
-        private bool IsChain => loop.Medium == LoopMedium.Chain;
+            LengthUnit.Links => "links",
+            LengthUnit.BeltTeeth => "teeth",
+            _ => "mm",
+        };
+        string formula =
+            chain ? "X = 2·C·cos α/p + N1·(π − 2α)/2π + N2·(π + 2α)/2π, sin α = (D − d)/2C"
+            : crossed ? "L = 2·C·cos α + (π + 2α)·(D + d)/2, sin α = (D + d)/2C"
+            : "L = 2·C·cos α + π·(D + d)/2 + α·(D − d), sin α = (D − d)/2C";
+        return
+        [
+            new(
+                "Length for a centre distance",
+                formula,
+                [
+                    new("C", "centre distance wanted", centreMm, "mm"),
+                    new("d", "front, pitch or datum circle", wheels.FrontDiameterMm, "mm"),
+                    new("D", "rear, pitch or datum circle", wheels.RearDiameterMm, "mm"),
+                    new(chain ? "p" : "unit", "loop length of one", wheels.UnitMm, "mm"),
+                ],
+                new(chain ? "X" : "L", "length needed", needed, unit),
+                chain ? "geometry; agrees with ISO 10823" : "Shigley ch. 17",
+                "Two wheels, no idler. The centres in the list solve the same relation for the lengths that can be had."
+            ),
+        ];
     }
 }

@@ -4,8 +4,9 @@ using Wendrak.Core.Quantities;
 namespace Wendrak.Core.Geometry;
 
 /// <summary>Wheels and lengths that can be had for one loop, and where its wheels stand.</summary>
-/// <param name="Fronts">Tooth counts that can be had in front.</param>
-/// <param name="Rears">Tooth counts that the hub or shaft takes.</param>
+/// <param name="Fronts">Tooth counts to try in front; empty for those that can be had, or those worth a search where none is listed.</param>
+/// <param name="Rears">Tooth counts that the hub or shaft takes, in the same way.</param>
+/// <param name="Stock">Wheels on the shelf and on suppliers' lists.</param>
 /// <param name="Lengths">Links or belt teeth that can be had; empty for every whole one that closes.</param>
 public sealed record LoopCombinationsInput(
     Drive Drive,
@@ -13,7 +14,8 @@ public sealed record LoopCombinationsInput(
     LoopLayout Layout,
     IReadOnlyList<int> Fronts,
     IReadOnlyList<int> Rears,
-    IReadOnlyList<int> Lengths
+    IReadOnlyList<int> Lengths,
+    IReadOnlyList<StockWheel> Stock
 );
 
 /// <summary>Two wheels and a length that close on the adjuster.</summary>
@@ -33,11 +35,14 @@ public sealed record LoopCombination(
 );
 
 /// <param name="TrackMm">Whole way of the adjuster.</param>
+/// <param name="Fronts">What was tried.</param>
 /// <param name="Combinations">Nearest to the ratio as fitted first, then by travel; at most 300.</param>
 /// <param name="Count">All that close, listed or not.</param>
 /// <param name="Conditions">What a belt asks of a frame; empty for chains and machines that are not pedalled.</param>
 public sealed record LoopCombinationsResult(
     double TrackMm,
+    IReadOnlyList<int> Fronts,
+    IReadOnlyList<int> Rears,
     IReadOnlyList<LoopCombination> Combinations,
     int Count,
     IReadOnlyList<FrameCondition> Conditions
@@ -54,10 +59,12 @@ public static class LoopCombinations
     public static LoopCombinationsResult Of(LoopCombinationsInput input)
     {
         FittedLoop like = new(new(input.Drive, input.Fitted, input.Fitted, input.Layout, null, false, null));
-        Check(input, like);
+        int[] fronts = Sizes(input.Fronts, input, like.Loop, WheelSide.Front);
+        int[] rears = Sizes(input.Rears, input, like.Loop, WheelSide.Rear);
+        Check(input, like, (long)fronts.Length * rears.Length);
         List<LoopCombination> all = [];
-        foreach (int front in input.Fronts.Distinct())
-        foreach (int rear in input.Rears.Distinct())
+        foreach (int front in fronts)
+        foreach (int rear in rears)
             all.AddRange(OfPair(like.With(front, rear), front, rear, input.Lengths));
         double fitted = input.Fitted.FrontSize / input.Fitted.RearSize;
         LoopCombination[] ranked =
@@ -65,7 +72,7 @@ public static class LoopCombinations
             .. all.OrderBy(c => Math.Abs(Math.Log(c.FrontOverRear / fitted))).ThenBy(c => c.TravelMm).Take(MostListed),
         ];
         bool pedalledBelt = input.Drive.Input.Kind == InputKind.Rider && like.Loop.Medium == LoopMedium.ToothedBelt;
-        return new(like.TrackMm, ranked, all.Count, pedalledBelt ? FrameConditions.ForBelt : []);
+        return new(like.TrackMm, fronts, rears, ranked, all.Count, pedalledBelt ? FrameConditions.ForBelt : []);
     }
 
     private static IEnumerable<LoopCombination> OfPair(FittedLoop loop, int front, int rear, IReadOnlyList<int> lengths)
@@ -96,9 +103,36 @@ public static class LoopCombinations
         }
     }
 
-    private static void Check(LoopCombinationsInput input, FittedLoop like)
+    /// <summary>As given, else what can be had for this place, else what a search would try first.</summary>
+    private static int[] Sizes(IReadOnlyList<int> given, LoopCombinationsInput input, Loop loop, WheelSide side)
     {
-        long pairs = (long)input.Fronts.Count * input.Rears.Count;
+        if (given.Count > 0)
+            return [.. given.Distinct()];
+        double fitted = side == WheelSide.Front ? input.Fitted.FrontSize : input.Fitted.RearSize;
+        int[] listed =
+        [
+            .. input
+                .Stock.Where(w =>
+                    w.Side == side
+                    && Supply.Of(input.Stock, loop, side, w.Size, fitted).Availability
+                        is Availability.OnShelf
+                            or Availability.ToBuy
+                )
+                .Select(w => (int)w.Size)
+                .Append((int)fitted)
+                .Distinct()
+                .Order(),
+        ];
+        if (listed.Length > 1)
+            return listed;
+        LoopSearch around = SearchAround.Fitted(loop, input.Fitted, null);
+        (double least, double most) =
+            side == WheelSide.Front ? (around.FrontMin, around.FrontMax) : (around.RearMin, around.RearMax);
+        return [.. Enumerable.Range((int)least, (int)most - (int)least + 1)];
+    }
+
+    private static void Check(LoopCombinationsInput input, FittedLoop like, long pairs)
+    {
         Guard guard = new();
         guard
             .That(
@@ -114,10 +148,10 @@ public static class LoopCombinations
                 "Give what moves: between fixed centres look for pairs with little slack."
             )
             .That(
-                pairs is > 0 and <= MostPairs,
+                pairs <= MostPairs,
                 nameof(input.Rears),
                 "too_many",
-                $"Give 1 to {MostPairs} pairs.",
+                $"Give fewer wheels: {pairs} pairs, at most {MostPairs} are tried at once.",
                 MostPairs
             )
             .Count(nameof(input.Lengths), input.Lengths.Count, 0, MostLengths, "lengths");

@@ -30,10 +30,7 @@ public static class LoopFit
     {
         FittedLoop fitted = new(input);
         double? closing = fitted.Closing;
-        double travel = input.TravelMm ?? Math.Clamp(closing ?? fitted.TrackMm / 2, 0, fitted.TrackMm);
-        (LoopPath? path, LayoutProblem? problem) = fitted.Trace(travel);
-        if (path is null)
-            throw Impossible(problem!);
+        (LoopPath path, double travel) = Laid(fitted, input.TravelMm);
         FreePlay? play = FreePlayOf(fitted, path, travel);
         FittingLength[] lengths = Lengths(fitted);
         (double? recommended, LengthReason reason) = Recommend(lengths, fitted.Loop.Medium, input.WearLimitPercent);
@@ -56,6 +53,17 @@ public static class LoopFit
             FitFindings.Of(fitted, path),
             FitWorkings.Of(fitted, path, input)
         );
+    }
+
+    /// <summary>The path alone, with the mover where it is told to stand or where the length in view closes.</summary>
+    /// <exception cref="InvalidInputException">Any part is refused, or the layout is impossible; the wheel is named.</exception>
+    internal static LoopPath PathOf(LoopFitInput input) => Laid(new(input), input.TravelMm).Path;
+
+    private static (LoopPath Path, double TravelMm) Laid(FittedLoop fitted, double? travelMm)
+    {
+        double travel = travelMm ?? Math.Clamp(fitted.Closing ?? fitted.TrackMm / 2, 0, fitted.TrackMm);
+        (LoopPath? path, LayoutProblem? problem) = fitted.Trace(travel);
+        return path is null ? throw Impossible(problem!) : (path, travel);
     }
 
     /// <summary>The refusal of a layout that can't be laid, at the wheel that is the matter.</summary>

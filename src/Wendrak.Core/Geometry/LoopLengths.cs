@@ -43,6 +43,15 @@ public static class LoopLengths
             _ => null,
         };
 
+    /// <summary>What the length of a loop is counted in.</summary>
+    public static LengthUnit UnitOf(Loop loop) =>
+        loop.Medium switch
+        {
+            LoopMedium.Chain => LengthUnit.Links,
+            LoopMedium.ToothedBelt => LengthUnit.BeltTeeth,
+            _ => LengthUnit.Mm,
+        };
+
     /// <summary>Loop length of one unit, mm: the pitch of a chain or toothed belt, 1 for a belt measured in mm.</summary>
     public static double UnitMm(Loop loop) => loop.IsToothed ? WheelOutline.PitchMm(loop) : 1;
 

@@ -7,9 +7,8 @@ namespace Wendrak.Core.Geometry;
 /// <summary>A pair beside the one in view, with the length in view.</summary>
 /// <param name="Ratio">Rear over front, slip included.</param>
 /// <param name="RatioChangePercent">Against the pair in view; positive is shorter.</param>
-/// <param name="Fit">Whether the length in view still closes, and where.</param>
-/// <param name="ReservePercent">Growth left there; null where it does not close.</param>
-public sealed record NeighbourPair(double Ratio, double RatioChangePercent, PairFit Fit, double? ReservePercent);
+/// <param name="Fit">Whether the length in view still closes; its move counts from where the pair in view closes.</param>
+public sealed record NeighbourPair(double Ratio, double RatioChangePercent, PairFit Fit);
 
 /// <param name="Fronts">Sizes tried in front, smallest first.</param>
 /// <param name="Pairs">Front by front, rears from small to large.</param>
@@ -33,16 +32,12 @@ public static class NeighbourPairs
         double[] fronts = Around(loop, input.Choice.FrontSize, FrontSteps);
         double[] rears = Around(loop, input.Choice.RearSize, RearSteps);
         double ratio = Ratio(loop, input.Choice.FrontSize, input.Choice.RearSize);
-        double? length = inView.ChosenLength;
         List<NeighbourPair> pairs = [];
         foreach (double front in fronts)
         foreach (double rear in rears)
         {
             double here = Ratio(loop, front, rear);
-            PairFit fit = PairFits.Of(inView, inView.Closing, new(front, rear));
-            double? reserve =
-                fit.Fits && length is double l ? inView.With(front, rear).LengthOf(l).ReservePercent : null;
-            pairs.Add(new(here, (here / ratio - 1) * 100, fit, reserve));
+            pairs.Add(new(here, (here / ratio - 1) * 100, PairFits.Of(inView, inView.Closing, new(front, rear))));
         }
         return new(fronts, rears, pairs);
     }

@@ -21,7 +21,7 @@ public sealed record BoredSpacers(double ThicknessMm, double BoreMm, int Count);
 
 /// <summary>A shaft in the picture.</summary>
 /// <param name="Centre">In one side view of the whole drive; null where no layout tells.</param>
-/// <param name="Stacks">What fills it; null where the drawer has no spacer of its diameter.</param>
+/// <param name="Stacks">What fills it, with the whole drawer to itself; null where that has no spacer of its diameter.</param>
 public sealed record RailShaft(ShaftWidths Widths, Point? Centre, SpacerStacksResult? Stacks);
 
 /// <summary>One loop among its neighbours.</summary>
@@ -29,13 +29,15 @@ public sealed record RailShaft(ShaftWidths Widths, Point? Centre, SpacerStacksRe
 /// <param name="FrontPlaneMm">Middle of the front wheel's teeth across the machine; null where its shaft is not filled.</param>
 /// <param name="OffsetMm">Rear against front, positive to the right; null where either is not known.</param>
 /// <param name="AllowedMm">How far the two may stand apart.</param>
+/// <param name="IsInRow">Whether they stand no farther apart than that; null where the offset is not known.</param>
 public sealed record RailLoop(
     string LoopKey,
     LoopPath Path,
     double? FrontPlaneMm,
     double? RearPlaneMm,
     double? OffsetMm,
-    double AllowedMm
+    double AllowedMm,
+    bool? IsInRow
 );
 
 /// <param name="Loops">Those with a layout, in the order of the drive.</param>
@@ -45,32 +47,36 @@ public sealed record RailResult(IReadOnlyList<RailShaft> Shafts, IReadOnlyList<R
 /// <remarks>Loops that share a shaft meet there. Rows within 0.5 mm for belts, 1 mm for chains: common practice.</remarks>
 public static class Rail
 {
+    // Bores and shafts are written to a tenth.
+    private const double SameBoreMm = 0.05;
+
     /// <exception cref="InvalidInputException">A part of the question is refused, or a layout is impossible.</exception>
     public static RailResult Of(RailInput input)
     {
         DriveRules.Check(input.Drive).ThrowIfAny();
         DriveRules.CheckChoices([.. input.Drive.Stages.OfType<Loop>()], input.Loops).ThrowIfAny();
+        CheckSpacers(input.Spacers);
         Dictionary<string, Point> places = [];
         List<(Loop Loop, LoopPath Path)> laid = [];
         foreach (Loop loop in input.Drive.Stages.OfType<Loop>())
-            if (input.Layouts.FirstOrDefault(l => l.LoopKey == loop.Key) is { } layout)
-                laid.Add((loop, Place(input, loop, layout, places)));
+            for (int i = 0; i < input.Layouts.Count; i++)
+                if (input.Layouts[i].LoopKey == loop.Key)
+                    laid.Add((loop, Place(input, loop, i, places)));
         RailShaft[] shafts =
         [
-            .. input.Shafts.Select(s => new RailShaft(
-                s,
-                places.TryGetValue(s.Shaft, out Point? at) ? at : null,
-                Filled(input, s)
-            )),
+            .. input.Shafts.Select(
+                (s, i) => new RailShaft(s, places.TryGetValue(s.Shaft, out Point? at) ? at : null, Filled(input, i))
+            ),
         ];
         return new(shafts, [.. laid.Select(l => Row(l.Loop, l.Path, shafts))]);
     }
 
     /// <summary>Moves a loop so that its driving wheel comes to stand where the loop before it left that shaft.</summary>
-    private static LoopPath Place(RailInput input, Loop loop, LoopLayout layout, Dictionary<string, Point> places)
+    private static LoopPath Place(RailInput input, Loop loop, int at, Dictionary<string, Point> places)
     {
         LoopChoice choice = input.Loops.First(c => c.LoopKey == loop.Key);
-        LoopPath path = LoopFit.Of(new(input.Drive, choice, choice, layout, null, false, null)).Path;
+        LoopFitInput question = new(input.Drive, choice, choice, input.Layouts[at], null, false, null);
+        LoopPath path = Named("Layout", $"Layouts[{at}]", () => LoopFit.PathOf(question));
         Point front = path.Wheels[0].Centre;
         Point by = places.TryGetValue(loop.DrivingShaft, out Point? known) ? known - front : new(0, 0);
         LoopPath moved = new(
@@ -92,24 +98,65 @@ public static class Rail
         return moved;
     }
 
-    private static SpacerStacksResult? Filled(RailInput input, ShaftWidths shaft)
+    private static SpacerStacksResult? Filled(RailInput input, int at)
     {
+        ShaftWidths shaft = input.Shafts[at];
         SpacerCount[] fitting =
         [
             .. input
-                .Spacers.Where(s => Math.Abs(s.BoreMm - shaft.DiameterMm) < 0.05)
+                .Spacers.Where(s => Math.Abs(s.BoreMm - shaft.DiameterMm) < SameBoreMm)
                 .Select(s => new SpacerCount(s.ThicknessMm, s.Count)),
         ];
         return fitting.Length == 0
             ? null
-            : SpacerStacks.Of(new(input.Drive, shaft, fitting, null, 0, null, SpacerOrder.FewestPieces));
+            : Named(
+                "Shaft",
+                $"Shafts[{at}]",
+                () => SpacerStacks.Of(new(input.Drive, shaft, fitting, null, 0, null, SpacerOrder.FewestPieces))
+            );
+    }
+
+    private static void CheckSpacers(IReadOnlyList<BoredSpacers> spacers)
+    {
+        Guard guard = new();
+        for (int i = 0; i < spacers.Count; i++)
+            guard.Include(
+                new Guard($"{nameof(RailInput.Spacers)}[{i}].")
+                    .Include(SpacerStacks.CheckSpacer(spacers[i].ThicknessMm, spacers[i].Count))
+                    .Include(ShaftWidths.CheckDiameter(nameof(BoredSpacers.BoreMm), spacers[i].BoreMm))
+            );
+        guard.ThrowIfAny();
+    }
+
+    /// <summary>A refusal of one part of the rail names which one.</summary>
+    private static T Named<T>(string part, string here, Func<T> ask)
+    {
+        try
+        {
+            return ask();
+        }
+        catch (InvalidInputException refused)
+        {
+            throw new InvalidInputException([
+                .. refused.Issues.Select(i =>
+                    i.Field.StartsWith(part + ".", StringComparison.Ordinal)
+                        ? i with
+                        {
+                            Field = here + i.Field[part.Length..],
+                        }
+                        : i
+                ),
+            ]);
+        }
     }
 
     private static RailLoop Row(Loop loop, LoopPath path, RailShaft[] shafts)
     {
         double? front = Plane(loop.Key, WheelSide.Front, shafts);
         double? rear = Plane(loop.Key, WheelSide.Rear, shafts);
-        return new(loop.Key, path, front, rear, rear - front, SpacerStacks.ToleranceFor(loop.Medium));
+        double? offset = rear - front;
+        double allowed = SpacerStacks.ToleranceFor(loop.Medium);
+        return new(loop.Key, path, front, rear, offset, allowed, offset is double mm ? Math.Abs(mm) <= allowed : null);
     }
 
     private static double? Plane(string loopKey, WheelSide side, RailShaft[] shafts)

@@ -48,25 +48,37 @@ public sealed record ShaftWidths(
             )
             .Between(nameof(shaft.LeftMm), shaft.LeftMm, -10_000, 10_000, "mm")
             .Between(nameof(shaft.LengthMm), shaft.LengthMm, 1, 5_000, "mm")
-            .Between(nameof(shaft.DiameterMm), shaft.DiameterMm, 1, 500, "mm")
+            .Include(CheckDiameter(nameof(shaft.DiameterMm), shaft.DiameterMm))
             .Count(nameof(shaft.Sprockets), shaft.Sprockets.Count, 1, MostSprockets, "sprockets");
         double hubs = 0;
         for (int i = 0; i < shaft.Sprockets.Count; i++)
         {
             SprocketOnShaft sprocket = shaft.Sprockets[i];
             Guard inner = new($"{nameof(shaft.Sprockets)}[{i}].");
-            guard.Include(inner.Include(Check(sprocket, shaft, drive)));
+            guard
+                .Include(inner.Include(Check(sprocket, shaft, drive)))
+                .That(
+                    shaft.Sprockets.Take(i).All(s => s.LoopKey != sprocket.LoopKey || s.Side != sprocket.Side),
+                    $"{nameof(shaft.Sprockets)}[{i}].{nameof(sprocket.LoopKey)}",
+                    "taken",
+                    "Give every wheel of the shaft once."
+                );
             hubs += sprocket.HubWidthMm;
             guard.That(
                 hubs < shaft.LengthMm || double.IsNaN(shaft.LengthMm),
                 $"{nameof(shaft.Sprockets)}[{i}].{nameof(sprocket.HubWidthMm)}",
                 "too_large",
-                "Give less: the hubs together must be shorter than the shaft.",
+                FormattableString.Invariant(
+                    $"Give less: the hubs together must be shorter than the shaft’s {shaft.LengthMm:0.###} mm."
+                ),
                 shaft.LengthMm
             );
         }
         return guard;
     }
+
+    internal static Guard CheckDiameter(string field, double diameterMm) =>
+        new Guard().Between(field, diameterMm, 1, 500, "mm");
 
     private static Guard Check(SprocketOnShaft sprocket, ShaftWidths shaft, Drive drive)
     {

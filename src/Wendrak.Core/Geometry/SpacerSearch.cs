@@ -12,7 +12,7 @@ internal sealed class SpacerSearch
     private const int MostTries = 200_000;
 
     // Thicknesses are typed in hundredths.
-    private const double Rounding = 1e-6;
+    private const double RoundingMm = 1e-6;
 
     private readonly ShaftWidths _shaft;
     private readonly double[] _thickness;
@@ -93,21 +93,21 @@ internal sealed class SpacerSearch
     /// <summary>Every count of the thicknesses from one on whose sum lies between the bounds.</summary>
     private void Fill(int gap, int from, double least, double most, double sum, int pieces, Action<double, int> next)
     {
-        if (++_tries >= MostTries || sum > most + Rounding)
+        if (++_tries >= MostTries || sum > most + RoundingMm)
             return;
         if (from == _thickness.Length)
         {
-            if (sum >= least - Rounding)
+            if (sum >= least - RoundingMm)
                 next(sum, pieces);
             return;
         }
         double thickness = _thickness[from];
         // No piece from here on is thicker, so that at least this many more are needed.
-        int needed = Math.Max(0, (int)Math.Ceiling((least - sum) / thickness - Rounding));
-        if (IsWorse(pieces + needed) || sum + Remaining(from) < least - Rounding)
+        int needed = Math.Max(0, (int)Math.Ceiling((least - sum) / thickness - RoundingMm));
+        if (IsWorse(pieces + needed) || sum + Remaining(from) < least - RoundingMm)
             return;
-        int most1 = Math.Min(_left[from], (int)Math.Floor((most - sum) / thickness + Rounding));
-        for (int count = most1; count >= 0; count--)
+        int fitting = Math.Min(_left[from], (int)Math.Floor((most - sum) / thickness + RoundingMm));
+        for (int count = fitting; count >= 0; count--)
         {
             _left[from] -= count;
             _used[gap][from] = count;
@@ -176,7 +176,7 @@ internal sealed class SpacerSearch
                     )
             ),
         ];
-        return new(gaps, seated, seated.Max(s => Math.Abs(s.ErrorMm)), free, pieces);
+        return new(gaps, seated, seated.Max(s => Math.Abs(s.ErrorMm)), free, pieces, []);
     }
 
     private IEnumerable<double> PiecesOf(int gap) =>

@@ -58,7 +58,8 @@ public sealed record FilledShaft(
     IReadOnlyList<SeatedSprocket> Sprockets,
     double LineErrorMm,
     double FloatMm,
-    int Pieces
+    int Pieces,
+    IReadOnlyList<Working> Workings
 );
 
 /// <param name="ToleranceMm">As asked, or the default.</param>
@@ -70,8 +71,7 @@ public sealed record SpacerStacksResult(
     double FloatMostMm,
     IReadOnlyList<FilledShaft> Ways,
     FilledShaft? Nearest,
-    bool IsComplete,
-    IReadOnlyList<Working> Workings
+    bool IsComplete
 );
 
 /// <summary>Finds spacers that put the sprockets of a shaft on their lines.</summary>
@@ -91,17 +91,21 @@ public static class SpacerStacks
         double floatMost = input.FloatMostMm ?? Math.Max(UsualFloatMm, input.FloatLeastMm);
         SpacerSearch search = new(input.Shaft, input.Stock, input.Order, input.FloatLeastMm);
         IReadOnlyList<FilledShaft> ways = search.Ways(tolerance, floatMost);
-        bool complete = search.IsComplete;
         FilledShaft? nearest = ways.Count > 0 ? null : Nearest(input, tolerance, floatMost);
         return new(
             tolerance,
             floatMost,
-            ways,
-            nearest,
-            complete,
-            (ways.Count > 0 ? ways[0] : nearest) is { } shown ? SpacerWorkings.Of(input.Shaft, shown) : []
+            [.. ways.Select(w => Explained(input.Shaft, w))],
+            nearest is null ? null : Explained(input.Shaft, nearest),
+            search.IsComplete
         );
     }
+
+    private static FilledShaft Explained(ShaftWidths shaft, FilledShaft way) =>
+        way with
+        {
+            Workings = SpacerWorkings.Of(shaft, way),
+        };
 
     /// <summary>How far a wheel may stand from its line, mm.</summary>
     internal static double ToleranceFor(LoopMedium medium) =>
@@ -137,9 +141,17 @@ public static class SpacerStacks
             .BetweenIfGiven(nameof(input.FloatMostMm), input.FloatMostMm, input.FloatLeastMm, 50, "mm")
             .OneOf(nameof(input.Order), input.Order);
         for (int i = 0; i < input.Stock.Count; i++)
-            guard
-                .Between($"Stock[{i}].ThicknessMm", input.Stock[i].ThicknessMm, 0.05, 1_000, "mm")
-                .Between($"Stock[{i}].Count", input.Stock[i].Count, 0, 1_000, "pieces");
+            guard.Include(
+                new Guard($"{nameof(input.Stock)}[{i}].").Include(
+                    CheckSpacer(input.Stock[i].ThicknessMm, input.Stock[i].Count)
+                )
+            );
         guard.ThrowIfAny();
     }
+
+    /// <summary>What a spacer may be, wherever it is listed.</summary>
+    internal static Guard CheckSpacer(double thicknessMm, int count) =>
+        new Guard()
+            .Between(nameof(SpacerCount.ThicknessMm), thicknessMm, 0.05, 1_000, "mm")
+            .Between(nameof(SpacerCount.Count), count, 0, 1_000, "pieces");
 }

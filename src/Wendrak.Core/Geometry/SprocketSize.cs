@@ -16,7 +16,8 @@ public sealed record SprocketDiameters(
     double RootMm,
     double CaliperMm,
     double LargestHubMm,
-    double? LargestShroudMm
+    double? LargestShroudMm,
+    IReadOnlyList<Working> Workings
 );
 
 /// <summary>Sprocket diameters from chain and teeth.</summary>
@@ -65,7 +66,42 @@ public static class SprocketSize
             pitchDiameter - rollerDiameterMm,
             caliper - rollerDiameterMm,
             pitchMm * (cot - 1) - HubClearanceMm,
-            plateHeightMm is double h ? pitchMm * cot - 1.04 * h - 0.76 : null
+            plateHeightMm is double h ? pitchMm * cot - 1.04 * h - 0.76 : null,
+            Workings(pitchMm, teeth, rollerDiameterMm, pitchDiameter, caliper - rollerDiameterMm)
         );
+    }
+
+    private static IReadOnlyList<Working> Workings(
+        double pitchMm,
+        int teeth,
+        double rollerMm,
+        double pitchDiameterMm,
+        double caliperMm
+    )
+    {
+        const string source = "ISO 606 and ASME B29.1 as printed in Machinery's Handbook";
+        return
+        [
+            new(
+                "Pitch diameter",
+                "d = p / sin(180°/N)",
+                [new("p", "pitch", pitchMm, "mm"), new("N", "teeth", teeth, "")],
+                new("d", "circle of the pins", pitchDiameterMm, "mm"),
+                source,
+                "A new chain; a worn one rides higher."
+            ),
+            new(
+                "Over the bottoms",
+                teeth % 2 == 0 ? "c = d − d1" : "c = d·cos(90°/N) − d1",
+                [
+                    new("d", "pitch diameter", pitchDiameterMm, "mm"),
+                    new("N", "teeth", teeth, ""),
+                    new("d1", "roller", rollerMm, "mm"),
+                ],
+                new("c", "as a caliper reads it", caliperMm, "mm"),
+                source,
+                "An odd count has no two bottoms opposite each other. Outside: p·(0.6 + cot(180°/N)); largest hub: p·(cot(180°/N) − 1) − 0.762 mm."
+            ),
+        ];
     }
 }

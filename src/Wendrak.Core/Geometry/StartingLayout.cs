@@ -30,18 +30,11 @@ public static class StartingLayout
 
     private static double CentreMm(Loop loop, LoopChoice choice)
     {
-        (double front, double rear) = (choice.FrontSize, choice.RearSize);
-        double d1 = 2 * WheelOutline.Of(loop, front).RunRadiusMm;
-        double d2 = 2 * WheelOutline.Of(loop, rear).RunRadiusMm;
-        double apart = Math.Max(d1, d2) + RoomMm + Math.Min(d1, d2);
-        if (loop.Medium == LoopMedium.Chain)
-        {
-            double pitch = WheelOutline.PitchMm(loop);
-            return choice.Links is int links
-                ? ChainLength.CentreMm(pitch, (int)front, (int)rear, links)
-                : Math.Max(apart, Pitches * pitch);
-        }
-        double? length = loop.IsToothed ? choice.Links * WheelOutline.PitchMm(loop) : choice.LengthMm;
-        return length is double l ? BeltLength.CentreMm(loop.Course, d1, d2, l) : Math.Max(apart, 2 * Math.Max(d1, d2));
+        TwoWheels wheels = new(loop, choice.FrontSize, choice.RearSize);
+        if ((loop.IsToothed ? choice.Links : choice.LengthMm) is double length)
+            return wheels.CentreMm(length);
+        (double d1, double d2) = (wheels.FrontDiameterMm, wheels.RearDiameterMm);
+        double usual = loop.Medium == LoopMedium.Chain ? Pitches * wheels.UnitMm : 2 * Math.Max(d1, d2);
+        return Math.Max(d1 + d2 + RoomMm, usual);
     }
 }

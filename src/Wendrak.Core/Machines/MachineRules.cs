@@ -133,9 +133,8 @@ public static class MachineRules
 
     public static void Check(StockSpacer spacer) =>
         new Guard()
-            .Between(nameof(spacer.ThicknessMm), spacer.ThicknessMm, 0.05, 1_000, "mm")
-            .Between(nameof(spacer.BoreMm), spacer.BoreMm, 1, 500, "mm")
-            .Between(nameof(spacer.Count), spacer.Count, 0, 1_000, "pieces")
+            .Include(SpacerStacks.CheckSpacer(spacer.ThicknessMm, spacer.Count))
+            .Include(ShaftWidths.CheckDiameter(nameof(spacer.BoreMm), spacer.BoreMm))
             .ThrowIfAny();
 
     public static IEnumerable<Loop> LoopsOf(Machine machine) => machine.Drives.SelectMany(d => d.Stages).OfType<Loop>();

@@ -42,6 +42,7 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
     /// <exception cref="ChangedMeanwhileException">Somebody else changed the machine or its wheels.</exception>
     public Task<FittedMachine> ChangeAsync(string who, MachineDraft draft, int fittedVersion, CancellationToken ct)
     {
+        draft = draft with { Machine = MachineReconciling.ToDrives(draft.Machine) };
         MachineRules.Check(draft.Machine, draft.Fitted);
         return log.MakeAsync(
             who,

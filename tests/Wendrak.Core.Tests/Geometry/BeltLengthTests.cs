@@ -71,6 +71,7 @@ public sealed class BeltLengthTests
         CoilLengthResult coil = CoilLength.Of(380, 120, 26, 5);
         Published.AgreesWithin(0.01, 20420.3, coil.LengthMm, "engineering.md e6");
         Assert.Equal((5.0, true), (coil.ImpliedThicknessMm, coil.Agree));
+        Assert.Equal(coil.LengthMm, coil.Workings[0].Result.Value);
         // Turn by turn, each on top of the one before.
         double added = Enumerable.Range(0, 26).Sum(turn => Math.PI * (120 + 2 * 5 * turn + 5));
         Assert.Equal(added, coil.LengthMm, 1e-6);

@@ -48,6 +48,7 @@ public sealed class LengthForCentreTests
         LengthForCentreResult found = LengthForCentre.Of(Input(LoopMedium.Chain, "520", 15, 45, 640));
         Published.AgreesWithin(0.001, 111.196, found.NeededLength, "engineering.md d2");
         Published.AgreesWithin(0.001, 111.195, found.HandbookLength, "engineering.md d2");
+        Assert.Equal(found.NeededLength, found.Workings[0].Result.Value);
         Assert.Equal(112, found.Nearest[0].Length);
         Published.AgreesWithin(0.001, 646.426, found.Nearest[0].CentreMm, "engineering.md d2");
         Assert.All(found.Nearest, l => Assert.Equal(0, l.Length % 2));
@@ -72,6 +73,8 @@ public sealed class LengthForCentreTests
             Refusals.Names(field, () => LengthForCentre.Of(input));
         Refused("CentreMm", Input(LoopMedium.Chain, "520", 15, 45, double.NaN));
         Refused("CentreMm", Input(LoopMedium.Chain, "520", 15, 100, 20));
+        // The smaller sprocket is not inside the larger one any more, but their tips still touch.
+        Refused("CentreMm", Input(LoopMedium.Chain, "520", 15, 45, 155));
         Refused("Choice.FrontSize", Input(LoopMedium.Chain, "520", 0, 45, 640));
     }
 }

@@ -18,7 +18,7 @@ public sealed class LoopCombinationsTests
     };
 
     private static LoopCombinationsInput Input(IReadOnlyList<int> lengths) =>
-        new(Bicycle, new("final", 46, 24, 118), Fits.Slot(446, 464), [42, 46, 50], [22, 24, 26, 28], lengths);
+        new(Bicycle, new("final", 46, 24, 118), Fits.Slot(446, 464), [42, 46, 50], [22, 24, 26, 28], lengths, []);
 
     /// <summary>Every pair and length tried one by one with the two-pulley formula.</summary>
     [Fact]
@@ -62,6 +62,34 @@ public sealed class LoopCombinationsTests
     }
 
     [Fact]
+    public void Without_tooth_counts_those_that_can_be_had_are_tried()
+    {
+        StockWheel Rear(int teeth, string? mounting = null, bool obtainable = true, string standard = "BIKE11") =>
+            new(standard, WheelSide.Rear, teeth, mounting, 0, null, obtainable);
+        Drive lugged = Bicycle with
+        {
+            Stages = [.. Bicycle.Stages.OfType<Loop>().Select(l => l with { RearMounting = "9 lugs" })],
+        };
+        LoopCombinationsInput input = Input([]) with
+        {
+            Drive = lugged,
+            Rears = [],
+            Stock =
+            [
+                Rear(26),
+                Rear(22, "9 lugs"),
+                Rear(20, "other"),
+                Rear(30, null, false),
+                Rear(28, null, true, "8M"),
+            ],
+        };
+        Assert.Equal([22, 24, 26], LoopCombinations.Of(input).Rears);
+        LoopSearch around = SearchAround.Fitted(Bicycle.Stages.OfType<Loop>().First(), input.Fitted, null);
+        IReadOnlyList<int> unlisted = LoopCombinations.Of(input with { Stock = [] }).Rears;
+        Assert.Equal((around.RearMin, around.RearMax), (unlisted[0], unlisted[^1]));
+    }
+
+    [Fact]
     public void A_belt_on_a_bicycle_comes_with_what_it_asks_of_the_frame()
     {
         Assert.Contains(LoopCombinations.Of(Input([])).Conditions, c => c.Name == "Snubber");
@@ -74,7 +102,14 @@ public sealed class LoopCombinationsTests
     {
         void Refused(string field, LoopCombinationsInput input) =>
             Refusals.Names(field, () => LoopCombinations.Of(input));
-        Refused("Rears", Input([]) with { Rears = [] });
+        Refused(
+            "Rears",
+            Input([]) with
+            {
+                Fronts = [.. Enumerable.Range(30, 60)],
+                Rears = [.. Enumerable.Range(12, 40)],
+            }
+        );
         Refused("Rears[0]", Input([]) with { Rears = [2] });
         Refused("Fronts[0]", Input([]) with { Fronts = [9999] });
         Refused("Lengths[0]", Input([0]));

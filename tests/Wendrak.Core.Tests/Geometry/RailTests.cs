@@ -49,7 +49,10 @@ public sealed class RailTests
             (120.0, 122.0, 2.0),
             (rail.Loops[0].FrontPlaneMm, rail.Loops[0].RearPlaneMm, rail.Loops[0].OffsetMm)
         );
-        Assert.Equal(1, rail.Loops[0].AllowedMm);
+        Assert.Equal((1, false), (rail.Loops[0].AllowedMm, rail.Loops[0].IsInRow));
+        ShaftWidths[] aligned = [.. Input.Shafts.Select(s => s with { LeftMm = 100 })];
+        Assert.True(Rail.Of(Input with { Shafts = aligned }).Loops[0].IsInRow);
+        Assert.Null(rail.Loops[1].IsInRow);
         // No spacer goes on the 17 mm axle.
         Assert.Null(rail.Shafts[2].Stacks);
         Assert.Null(rail.Loops[1].OffsetMm);
@@ -58,6 +61,15 @@ public sealed class RailTests
     [Fact]
     public void Loops_without_a_layout_are_left_out_and_wrong_wheels_refused()
     {
+        Refusals.Names(
+            "Layouts[1].front",
+            () => Rail.Of(Input with { Layouts = [Input.Layouts[0], Fixed("two", 20, 0)] })
+        );
+        Refusals.Names(
+            "Shafts[1].LengthMm",
+            () => Rail.Of(Input with { Shafts = [Input.Shafts[0], Input.Shafts[1] with { LengthMm = 0 }] })
+        );
+        Refusals.Names("Spacers[0].BoreMm", () => Rail.Of(Input with { Spacers = [new(10, double.NaN, 4)] }));
         Assert.Single(Rail.Of(Input with { Layouts = [Fixed("one", -300, 0)] }).Loops);
         Assert.NotEmpty(
             Refusals.Of(() => Rail.Of(Input with { Loops = [new("one", 0, 30, 80), new("two", 14, 40, 90)] }))

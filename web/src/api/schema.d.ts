@@ -1030,8 +1030,11 @@ export interface components {
              * @description Thickness the turns ask for; null without turns.
              */
             impliedThicknessMm: null | number;
-            /** @description Whether turns and thickness tell the same within 20 %; null unless both are known. */
+            /** @description Whether turns and thickness tell the same within the percent beside it; null unless both are known. */
             agree: null | boolean;
+            /** Format: double */
+            largestDisagreementPercent: number;
+            workings: components["schemas"]["Working"][];
         };
         /** @description A setup to be compared. */
         ComparedSetup: {
@@ -1135,8 +1138,12 @@ export interface components {
              * @description Pull in the belt at rest from its stretch; null without section and modulus.
              */
             pullN: null | number;
-            /** @description False outside 5 to 10 percent. */
+            /** @description False outside the usual range, which stands beside it. */
             isUsualStretch: boolean;
+            /** Format: double */
+            leastUsualPercent: number;
+            /** Format: double */
+            mostUsualPercent: number;
             workings: components["schemas"]["Working"][];
         };
         /** @description What a designation may be, for the choice beside a field, and what a new loop or work plan starts with. */
@@ -1253,6 +1260,7 @@ export interface components {
             floatMm: number;
             /** Format: int32 */
             pieces: number;
+            workings: components["schemas"]["Working"][];
         };
         FitFinding: {
             kind: components["schemas"]["FitFindingKind"];
@@ -1628,6 +1636,7 @@ export interface components {
             handbookLength: number;
             /** @description The nearest of the series, then the nearest others. Empty for a belt that is cut. */
             nearest: components["schemas"]["LengthAtCentre"][];
+            workings: components["schemas"]["Working"][];
         };
         /**
          * @description Why a length is the recommended one.
@@ -1700,12 +1709,14 @@ export interface components {
             drive: components["schemas"]["Drive"];
             fitted: components["schemas"]["LoopChoice"];
             layout: components["schemas"]["LoopLayout"];
-            /** @description Tooth counts that can be had in front. */
+            /** @description Tooth counts to try in front; empty for those that can be had, or those worth a search where none is listed. */
             fronts: number[];
-            /** @description Tooth counts that the hub or shaft takes. */
+            /** @description Tooth counts that the hub or shaft takes, in the same way. */
             rears: number[];
             /** @description Links or belt teeth that can be had; empty for every whole one that closes. */
             lengths: number[];
+            /** @description Wheels on the shelf and on suppliers' lists. */
+            stock: components["schemas"]["StockWheel"][];
         };
         LoopCombinationsResult: {
             /**
@@ -1713,6 +1724,9 @@ export interface components {
              * @description Whole way of the adjuster.
              */
             trackMm: number;
+            /** @description What was tried. */
+            fronts: number[];
+            rears: number[];
             /** @description Nearest to the ratio as fitted first, then by travel; at most 300. */
             combinations: components["schemas"]["LoopCombination"][];
             /**
@@ -2078,13 +2092,8 @@ export interface components {
              * @description Against the pair in view; positive is shorter.
              */
             ratioChangePercent: number;
-            /** @description Whether the length in view still closes, and where. */
+            /** @description Whether the length in view still closes; its move counts from where the pair in view closes. */
             fit: components["schemas"]["PairFit"];
-            /**
-             * Format: double
-             * @description Growth left there; null where it does not close.
-             */
-            reservePercent: null | number;
         };
         NeighbourPairsResult: {
             /** @description Sizes tried in front, smallest first. */
@@ -2205,6 +2214,8 @@ export interface components {
              * @description How far the two may stand apart.
              */
             allowedMm: number;
+            /** @description Whether they stand no farther apart than that; null where the offset is not known. */
+            isInRow: null | boolean;
         };
         RailResult: {
             shafts: components["schemas"]["RailShaft"][];
@@ -2654,7 +2665,6 @@ export interface components {
             nearest: null | components["schemas"]["FilledShaft"];
             /** @description False when the stock allows more stacks than were tried. */
             isComplete: boolean;
-            workings: components["schemas"]["Working"][];
         };
         /**
          * @description Where the speedometer takes its speed from.
@@ -2706,6 +2716,7 @@ export interface components {
              * @description ISO; null where the plate height is not known.
              */
             largestShroudMm: null | number;
+            workings: components["schemas"]["Working"][];
         };
         SprocketInput: {
             /** @description Chain of the tables. */

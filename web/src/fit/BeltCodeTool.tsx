@@ -6,9 +6,9 @@ import { useComputed } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
+import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
-import { Figure } from './Figure'
-import { Refused } from './Refused'
 import type { Fit } from './useFit'
 
 const TOLD: Record<BeltCodeReading['told'], string> = {
@@ -49,7 +49,7 @@ export function BeltCodeTool({ bench, fit }: { bench: Workbench; fit: Fit }) {
           <Figure name="written">{data.code}</Figure>
           {!isSame && (
             <p style={{ color: 'var(--watch)', marginTop: 6 }}>
-              ▲ This loop runs {fit.loop.standard}: {data.standard} does not go on its wheels.
+              ▲ This loop is entered as {fit.loop.standard}, the belt says {data.standard}.
             </p>
           )}
           {data.told === 'effective' && (

@@ -1,16 +1,16 @@
 import { TextInput } from '@mantine/core'
 import { useState } from 'react'
-import { findCombinations, type StockItem } from '../api/client'
-import { sentenceOf } from '../api/issues'
+import { findCombinations } from '../api/client'
 import { useComputed, useStock } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { pairText } from '../machine/words'
 import { fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
+import classes from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
+import { Refused } from '../shell/Refused'
 import { Sentence } from '../shell/Sentence'
 import table from '../shell/table.module.css'
-import classes from './fields.module.css'
 import { parseCounts } from './parseCounts'
 import type { Fit } from './useFit'
 import { UNIT_WORDS } from './words'
@@ -20,12 +20,9 @@ const FIRST_ROWS = 14
 /** Every front, rear and length that can be had and that closes on the adjuster. */
 export default function CombinationsPanel({ bench, fit }: { bench: Workbench; fit: Fit }) {
   const units = useUnits()
-  const { search } = fit.loop
   const stock = useStock().data
-  const [typedFronts, setFronts] = useState<string>()
-  const [typedRears, setRears] = useState<string>()
-  const fronts = typedFronts ?? listed(stock, fit, 'front') ?? `${search.frontMin}–${search.frontMax}`
-  const rears = typedRears ?? listed(stock, fit, 'rear') ?? `${search.rearMin}–${search.rearMax}`
+  const [fronts, setFronts] = useState('')
+  const [rears, setRears] = useState('')
   const [lengths, setLengths] = useState('')
   const [isAll, setAll] = useState(false)
   const { layout } = fit
@@ -33,8 +30,16 @@ export default function CombinationsPanel({ bench, fit }: { bench: Workbench; fi
   const fitted = bench.card.fitted.loops.find((c) => c.loopKey === fit.loop.loopKey)
   const answer = useComputed(
     'combinations',
-    layout && fitted && f && r && l
-      ? { drive: bench.drive, fitted, layout, fronts: f, rears: r, lengths: l }
+    layout && fitted && stock && f && r && l
+      ? {
+          drive: bench.drive,
+          fitted,
+          layout,
+          fronts: f,
+          rears: r,
+          lengths: l,
+          stock: stock.map((s) => s.wheel),
+        }
       : undefined,
     findCombinations,
   )
@@ -52,6 +57,7 @@ export default function CombinationsPanel({ bench, fit }: { bench: Workbench; fi
         <TextInput
           size="xs"
           label="Fronts to be had"
+          placeholder={found?.fronts.join(' ')}
           value={fronts}
           onChange={(e) => setFronts(e.currentTarget.value)}
           error={f ? undefined : wrong}
@@ -59,6 +65,7 @@ export default function CombinationsPanel({ bench, fit }: { bench: Workbench; fi
         <TextInput
           size="xs"
           label="Rears the hub takes"
+          placeholder={found?.rears.join(' ')}
           value={rears}
           onChange={(e) => setRears(e.currentTarget.value)}
           error={r ? undefined : wrong}
@@ -72,11 +79,7 @@ export default function CombinationsPanel({ bench, fit }: { bench: Workbench; fi
           error={l ? undefined : wrong}
         />
       </div>
-      {answer.error ? (
-        <p role="alert" style={{ color: 'var(--stop)' }}>
-          {sentenceOf(answer.error)}
-        </p>
-      ) : null}
+      <Refused error={answer.error} />
       {found && rows.length === 0 && (
         <Sentence title="Nothing closes with these.">Give more lengths or wheels, or a longer slot.</Sentence>
       )}
@@ -152,14 +155,4 @@ export default function CombinationsPanel({ bench, fit }: { bench: Workbench; fi
       ))}
     </Panel>
   )
-}
-
-/** Tooth counts that the lists hold for this loop, with the one on the machine; undefined when they hold none. */
-function listed(stock: StockItem[] | undefined, fit: Fit, side: 'front' | 'rear'): string | undefined {
-  const here = side === 'front' ? fit.loop.frontSize : fit.loop.rearSize
-  const sizes = stock
-    ?.filter(({ wheel }) => wheel.standard === fit.loop.standard && wheel.side === side)
-    .map(({ wheel }) => wheel.size)
-  if (!sizes || sizes.length === 0) return undefined
-  return [...new Set([...sizes, here])].sort((a, b) => a - b).join(' ')
 }

@@ -6,11 +6,11 @@ import { useComputed } from '../api/queries'
 import { fixed, plain } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
+import classes from '../shell/fields.module.css'
+import { Refused } from '../shell/Refused'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
-import { Figure } from './Figure'
-import classes from './fields.module.css'
-import { Refused } from './Refused'
 import type { Fit } from './useFit'
 
 const KINDS: { value: CutBeltInput['kind']; label: string }[] = [
@@ -131,7 +131,8 @@ export function CutBeltTool({ fit }: { fit: Fit }) {
           {data.pullN !== null && <Figure name="pull at rest">{fixed(data.pullN, 0)} N</Figure>}
           {!data.isUsualStretch && (
             <p style={{ color: 'var(--watch)', marginTop: 6 }}>
-              ▲ 5 to 10 % is usual; the maker’s figure wins.
+              ▲ {plain(data.leastUsualPercent)} to {plain(data.mostUsualPercent)} % is usual; the maker’s
+              figure wins.
             </p>
           )}
           <WhyButton onClick={() => setWorking(true)} />

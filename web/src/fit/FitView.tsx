@@ -42,7 +42,21 @@ export default function FitView() {
   const fit = useFit(bench, asked, halfLinks)
   if (!fit)
     return <Sentence title="This machine has no loop.">A direct drive has no chain or belt to fit.</Sentence>
-  if (!fit.layout) return <NoLayout bench={bench} fit={fit} />
+  const tools = (
+    <Suspense>
+      <BenchTools key={fit.loop.loopKey} bench={bench} fit={fit} />
+    </Suspense>
+  )
+  if (!fit.layout)
+    return (
+      <div className={work.work}>
+        <div className={work.column}>
+          <LoopChoiceBar bench={bench} />
+          <NoLayout bench={bench} fit={fit} />
+        </div>
+        <div className={work.column}>{tools}</div>
+      </div>
+    )
   const answer = fit.answer.data
   return (
     <div className={work.work}>
@@ -100,9 +114,7 @@ export default function FitView() {
         {answer && <LoopPanel bench={bench} fit={fit} answer={answer} />}
         {answer && <ClearancePanel answer={answer} isStale={fit.answer.isStale} />}
         <SuspensionPanel fit={fit} />
-        <Suspense>
-          <BenchTools key={fit.loop.loopKey} bench={bench} fit={fit} />
-        </Suspense>
+        {tools}
         <Panel title="These wheels">
           <p>
             {bench.shown.isFitted ? 'as fitted' : bench.shown.name}: {plain(fit.choice.frontSize)} /{' '}

@@ -6,8 +6,10 @@ import type { Workbench } from '../machine/useWorkbench'
 import { fixed, plain, signed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
+import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
-import { Refused } from './Refused'
+import { WhyButton } from '../shell/WhyButton'
+import { WorkingDialog } from '../shell/WorkingDialog'
 import type { Fit } from './useFit'
 import { lengthText, UNIT_WORDS } from './words'
 
@@ -15,7 +17,8 @@ import { lengthText, UNIT_WORDS } from './words'
 export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit }) {
   const units = useUnits()
   const [centre, setCentre] = useState<number>()
-  const wanted = centre ?? (fit.answer.data && Math.round(fit.answer.data.centreMm))
+  const [isWorking, setWorking] = useState(false)
+  const wanted = centre ?? fit.answer.data?.centreMm
   const { data, error, isStale } = useComputed(
     'length-for-centre',
     wanted === undefined
@@ -41,7 +44,8 @@ export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit
         <>
           <p className="cap">
             It needs {lengthText(Number(data.neededLength.toFixed(2)), data.lengthUnit)}; the handbooks’ short
-            form gives {fixed(data.handbookLength, 2)}. Two wheels only, without idlers.
+            form gives {fixed(data.handbookLength, 2)}. Two wheels only, without idlers.{' '}
+            <WhyButton onClick={() => setWorking(true)} />
           </p>
           {data.nearest.length > 0 && (
             <div className={table.scroll}>
@@ -74,6 +78,13 @@ export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit
             </div>
           )}
         </>
+      )}
+      {isWorking && data && (
+        <WorkingDialog
+          title="Working: length for a centre"
+          workings={data.workings}
+          onClose={() => setWorking(false)}
+        />
       )}
     </div>
   )

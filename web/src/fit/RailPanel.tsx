@@ -1,12 +1,12 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { lazy, Suspense, useState } from 'react'
 import { type FilledShaft, layRail, type RailShaft } from '../api/client'
-import { sentenceOf } from '../api/issues'
 import { useComputed, useSpacers } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed, plain, signed } from '../quantities/format'
-import { useUnits } from '../quantities/units'
+import { type Units, useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
+import { Refused } from '../shell/Refused'
 import { Sentence } from '../shell/Sentence'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
@@ -26,6 +26,7 @@ export default function RailPanel({ bench }: { bench: Workbench }) {
   const [wayIndex, setWay] = useState(0)
   const [edited, setEdited] = useState<string>()
   const [isWorking, setWorking] = useState(false)
+  const decimals = decimalsOf(units)
   const loops = drive.stages.filter((s) => s.kind === 'loop')
   const measured = (machine.shafts ?? []).filter((s) => s.driveKey === drive.key)
   const rail = useComputed(
@@ -54,29 +55,25 @@ export default function RailPanel({ bench }: { bench: Workbench }) {
       isStale={rail.isStale}
       aside={
         <>
-          {inView?.stacks && <WhyButton onClick={() => setWorking(true)} />}
+          {way && <WhyButton onClick={() => setWorking(true)} />}
           <Button size="compact-sm" variant="default" onClick={() => setEdited(chosen)} data-no-print>
             {measured.some((s) => s.shaft === chosen) ? 'Widths' : 'Enter widths'}
           </Button>
         </>
       }
     >
-      {rail.error ? (
-        <p role="alert" style={{ color: 'var(--stop)' }}>
-          {sentenceOf(rail.error)}
-        </p>
-      ) : null}
+      <Refused error={rail.error} />
       {rail.data && <RailPicture rail={rail.data} />}
       {rail.data?.loops.map((l) => (
         <p key={l.loopKey} className="cap">
           {loops.find((s) => s.key === l.loopKey)?.name}:{' '}
           {l.offsetMm === null ? (
-            'its row is not known until both shafts are measured.'
+            'its row is known when both of its shafts are measured and filled.'
           ) : (
-            <span style={{ color: Math.abs(l.offsetMm) > l.allowedMm ? 'var(--stop)' : undefined }}>
-              {Math.abs(l.offsetMm) > l.allowedMm ? '■ ' : '✓ '}rear stands{' '}
-              {signed(units.toShown('fine', l.offsetMm), 2)} {units.unitOf('fine')} from the row of the front;
-              up to {units.show('fine', l.allowedMm)} runs well.
+            <span style={{ color: l.isInRow ? undefined : 'var(--stop)' }}>
+              {l.isInRow ? '✓ ' : '■ '}with the first stacks rear stands{' '}
+              {signed(units.toShown('fine', l.offsetMm), decimals)} {units.unitOf('fine')} from the row of the
+              front; up to {units.show('fine', l.allowedMm)} runs well.
             </span>
           )}
         </p>
@@ -101,7 +98,9 @@ export default function RailPanel({ bench }: { bench: Workbench }) {
         </Sentence>
       )}
       {inView && !inView.stacks && (
-        <Sentence title={`No spacer for a ${plain(inView.widths.diameterMm)} mm shaft is in the drawer.`}>
+        <Sentence
+          title={`No spacer for a shaft of ${units.show('fine', inView.widths.diameterMm)} is in the drawer.`}
+        >
           Add what there is under Stock.
         </Sentence>
       )}
@@ -116,10 +115,10 @@ export default function RailPanel({ bench }: { bench: Workbench }) {
           <ShaftEditor bench={bench} shaft={edited} onClose={() => setEdited(undefined)} />
         </Suspense>
       )}
-      {isWorking && inView?.stacks && (
+      {isWorking && way && (
         <WorkingDialog
           title={`Working: ${chosen}`}
-          workings={inView.stacks.workings}
+          workings={way.workings}
           onClose={() => setWorking(false)}
         />
       )}
@@ -191,8 +190,8 @@ function Ways({
                     {text}
                   </td>
                 ))}
-                <td className="num">{fixed(units.toShown('fine', w.lineErrorMm), 2)}</td>
-                <td className="num">{fixed(units.toShown('fine', w.floatMm), 2)}</td>
+                <td className="num">{fixed(units.toShown('fine', w.lineErrorMm), decimalsOf(units))}</td>
+                <td className="num">{fixed(units.toShown('fine', w.floatMm), decimalsOf(units))}</td>
               </tr>
             ))}
           </tbody>
@@ -200,21 +199,20 @@ function Ways({
       </div>
       <p className="cap" style={{ marginTop: 6 }}>
         Fewest pieces first, in {units.unitOf('fine')}; up to {units.show('fine', stacks.toleranceMm)} off the
-        row and {units.show('fine', stacks.floatMostMm)} of float.
+        row and {units.show('fine', stacks.floatMostMm)} of float. Every shaft has the whole drawer to itself
+        here.
         {!stacks.isComplete && ' The drawer allows more stacks than were tried.'}
       </p>
     </>
   )
 }
 
-function gapName(
-  index: number,
-  count: number,
-  remainderMm: number,
-  units: ReturnType<typeof useUnits>,
-): string {
+/** Hundredths of a millimetre, or thousandths of an inch. */
+const decimalsOf = (units: Units) => (units.system === 'inch' ? 3 : 2)
+
+function gapName(index: number, count: number, remainderMm: number, units: Units): string {
   const place = index === 0 ? 'left' : index === count - 1 ? 'right' : 'between'
-  const mm = units.show('fine', Math.abs(remainderMm), 2)
+  const mm = units.show('fine', Math.abs(remainderMm), decimalsOf(units))
   if (Math.abs(remainderMm) < 0.005) return `${place} filled`
   return remainderMm > 0 ? `${place} ${mm} missing` : `${place} ${mm} too much`
 }

@@ -36,6 +36,7 @@ const rail = (
       rearPlaneMm,
       offsetMm,
       allowedMm: 1,
+      isInRow: offsetMm === null ? null : Math.abs(offsetMm) <= 1,
     },
   ],
 })

@@ -100,7 +100,7 @@ export function RailPicture({ rail }: { rail: RailResult }) {
                 y1={z(l.frontPlaneMm)}
                 y2={z(l.rearPlaneMm)}
                 data-part="row"
-                data-off={Math.abs(l.offsetMm ?? 0) > l.allowedMm || undefined}
+                data-off={l.isInRow === false || undefined}
               />
               {ends.map(({ wheel, plane }) => (
                 <line

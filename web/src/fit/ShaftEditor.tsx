@@ -29,13 +29,13 @@ export default function ShaftEditor({
   const [draft, setDraft] = useState<ShaftDraft>(() => all[at] ?? blank(bench, shaft))
   const { store, error, isPending, dialog } = useMachineSave(onClose)
   const issue = (field: string) => issueFor(error, `shafts[${index}].${field}`)
+  const nameOf = (key: string | undefined) => drive.stages.find((s) => s.key === key)?.name ?? key
   const whole = isWhole(draft) ? draft : undefined
   const save = (shafts: ShaftWidths[]) =>
     store({ machine: { ...machine, shafts }, fitted: fitted.loops, fittedVersion: fitted.version })
-  const field = (label: string, key: 'lengthMm' | 'diameterMm' | 'leftMm', description?: string) => (
+  const field = (label: string, key: 'lengthMm' | 'diameterMm' | 'leftMm') => (
     <QuantityField
       label={label}
-      description={description}
       quantity="fine"
       required
       withAsterisk={false}
@@ -82,11 +82,10 @@ export default function ShaftEditor({
               error={issue(`sprockets[${i}].${key}`)}
             />
           )
-          const name = drive.stages.find((s) => s.key === sprocket.loopKey)?.name ?? sprocket.loopKey
           return (
             <fieldset key={`${sprocket.loopKey} ${sprocket.side}`} className={editor.part}>
               <legend>
-                {sprocket.side} wheel of {name}
+                {sprocket.side} wheel of {nameOf(sprocket.loopKey)}
               </legend>
               <div className={editor.row}>
                 {part('Hub width', 'hubWidthMm')}
@@ -133,6 +132,19 @@ export default function ShaftEditor({
             </fieldset>
           )
         })}
+        {blank(bench, shaft)
+          .sprockets.filter((w) => !draft.sprockets.some((s) => s.loopKey === w.loopKey && s.side === w.side))
+          .map((wheel) => (
+            <Button
+              key={`${wheel.loopKey} ${wheel.side}`}
+              mt="sm"
+              size="compact-sm"
+              variant="default"
+              onClick={() => setDraft({ ...draft, sprockets: [...draft.sprockets, wheel] })}
+            >
+              Add the {wheel.side} wheel of {nameOf(wheel.loopKey)}
+            </Button>
+          ))}
         {error && !dialog && (
           <p role="alert" style={{ color: 'var(--stop)', marginTop: 8 }}>
             {sentenceOf(error)}

@@ -31,6 +31,7 @@ const way: FilledShaft = {
   lineErrorMm: 0.5,
   floatMm: 0,
   pieces: 5,
+  workings: [],
 }
 
 const parts = (part: string) => [...document.querySelectorAll(`[data-part="${part}"]`)]

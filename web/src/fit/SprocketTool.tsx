@@ -4,14 +4,17 @@ import { issueFor } from '../api/issues'
 import { useComputed } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
-import { Figure } from './Figure'
-import { Refused } from './Refused'
+import { Figure } from '../shell/Figure'
+import { Refused } from '../shell/Refused'
+import { WhyButton } from '../shell/WhyButton'
+import { WorkingDialog } from '../shell/WorkingDialog'
 import type { Fit } from './useFit'
 
 /** The diameters of a sprocket for this chain, to tell one in the hand. */
 export function SprocketTool({ fit }: { fit: Fit }) {
   const units = useUnits()
   const [teeth, setTeeth] = useState<number | undefined>(fit.choice.frontSize)
+  const [isWorking, setWorking] = useState(false)
   const { data, error, isStale } = useComputed(
     'sprocket',
     teeth === undefined ? undefined : { standard: fit.loop.standard, teeth },
@@ -41,9 +44,12 @@ export function SprocketTool({ fit }: { fit: Fit }) {
           <Figure name="root circle">{units.show('fine', data.rootMm, 2)}</Figure>
           <Figure name="largest hub">{units.show('fine', data.largestHubMm)}</Figure>
           <p className="cap" style={{ marginTop: 6 }}>
-            ISO 606 and ASME B29.1 as printed in Machinery’s Handbook. A larger hub fouls the plates.
+            A larger hub fouls the plates. <WhyButton onClick={() => setWorking(true)} />
           </p>
         </div>
+      )}
+      {isWorking && data && (
+        <WorkingDialog title="Working: sprocket" workings={data.workings} onClose={() => setWorking(false)} />
       )}
     </>
   )

@@ -20,11 +20,7 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
   const wheels = wheelsOf(machine.drives, fitted, useDesignations().data?.startingWheels ?? [])
   const { store, error, isPending, dialog } = useMachineSave(onClose)
   const body: MachineSave = {
-    // Where a removed loop stood goes with it.
-    machine: {
-      ...machine,
-      layouts: machine.layouts?.filter((l) => wheels.some((w) => w.loopKey === l.loopKey)) ?? null,
-    },
+    machine,
     fitted: wheels,
     fittedVersion: card.fitted.version,
   }

@@ -2,13 +2,15 @@ import { useState } from 'react'
 import { measureCoil } from '../api/client'
 import { issueFor } from '../api/issues'
 import { useComputed } from '../api/queries'
-import { Figure } from '../fit/Figure'
-import fields from '../fit/fields.module.css'
-import { Refused } from '../fit/Refused'
 import { plain } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
+import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
+import { Refused } from '../shell/Refused'
+import { WhyButton } from '../shell/WhyButton'
+import { WorkingDialog } from '../shell/WorkingDialog'
 
 const FIELDS = ['outerDiameterMm', 'innerDiameterMm', 'turns', 'thicknessMm']
 
@@ -19,6 +21,7 @@ export function CoilPanel() {
   const [inner, setInner] = useState<number>()
   const [turns, setTurns] = useState<number>()
   const [thickness, setThickness] = useState<number>()
+  const [isWorking, setWorking] = useState(false)
   const { data, error, isStale } = useComputed(
     'coil',
     outer !== undefined && inner !== undefined && (turns !== undefined || thickness !== undefined)
@@ -34,7 +37,11 @@ export function CoilPanel() {
   const issue = (name: string) => issueFor(error, name)
   const common = { size: 'xs', quantity: 'fine' } as const
   return (
-    <Panel title="Belting on a coil" isStale={isStale}>
+    <Panel
+      title="Belting on a coil"
+      isStale={isStale}
+      aside={data && <WhyButton onClick={() => setWorking(true)} />}
+    >
       <div className={fields.fields}>
         <QuantityField
           {...common}
@@ -74,14 +81,17 @@ export function CoilPanel() {
           )}
           {data.agree === false && (
             <p style={{ color: 'var(--watch)', marginTop: 6 }}>
-              ▲ Turns and thickness differ by more than 20 %: count again, or it is wound loosely.
+              ▲ Turns and thickness differ by more than {plain(data.largestDisagreementPercent)} %: count
+              again, or it is wound loosely.
             </p>
           )}
           {data.agree === true && (
             <p style={{ color: 'var(--ok)', marginTop: 6 }}>✓ Turns and thickness agree.</p>
           )}
-          <p className="cap">L = π · n · (Do + Di)/2. Geometry; Machinery’s Handbook.</p>
         </>
+      )}
+      {isWorking && data && (
+        <WorkingDialog title="Working: coil" workings={data.workings} onClose={() => setWorking(false)} />
       )}
     </Panel>
   )

@@ -4,14 +4,15 @@ import { useState } from 'react'
 import { addSpacer, changeSpacer, removeSpacer, type StockSpacer } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useChange, useSpacers } from '../api/queries'
-import fields from '../fit/fields.module.css'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import { ConflictDialog } from '../shell/ConflictDialog'
+import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
+import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
 import { useStored } from '../shell/useStored'
-import classes from './StockView.module.css'
+import { CountStepper } from './CountStepper'
 
 /** The drawer of spacers, shims and washers. */
 export function SpacersPanel() {
@@ -82,6 +83,7 @@ export function SpacersPanel() {
           Add a spacer
         </Button>
       </form>
+      <Refused error={add.error} fields={['boreMm', 'thicknessMm']} />
     </Panel>
   )
 }
@@ -90,31 +92,20 @@ function SpacerRow({ stored }: { stored: StockSpacer }) {
   const units = useUnits()
   const { draft, setDraft, error, conflict, keepMine, takeTheirs } = useStored(stored, changeSpacer)
   const remove = useChange(() => removeSpacer(stored.id, stored.version))
-  const name = `${units.show('fine', stored.thicknessMm, 2)} spacer for ${units.show('fine', stored.boreMm)}`
-  const count = (by: number) => setDraft({ ...draft, count: draft.count + by })
+  const name = `${units.show('fine', stored.thicknessMm)} spacer for ${units.show('fine', stored.boreMm)}`
   return (
     <tr>
       <th scope="row" className="num">
         {units.show('fine', stored.boreMm)}
       </th>
-      <td className="num">{units.show('fine', stored.thicknessMm, 2)}</td>
+      <td className="num">{units.show('fine', stored.thicknessMm)}</td>
       <td>
-        <span className={classes.count}>
-          <button
-            type="button"
-            aria-label={`One fewer ${name}`}
-            disabled={draft.count === 0}
-            onClick={() => count(-1)}
-          >
-            −
-          </button>
-          <output className="num" aria-label={`In the drawer: ${name}`}>
-            {draft.count}
-          </output>
-          <button type="button" aria-label={`One more ${name}`} onClick={() => count(1)}>
-            +
-          </button>
-        </span>
+        <CountStepper
+          name={name}
+          place="In the drawer"
+          count={draft.count}
+          onChange={(count) => setDraft({ ...draft, count })}
+        />
         {issueFor(error, 'count') && <p className="cap">{issueFor(error, 'count')}</p>}
         {conflict && (
           <ConflictDialog conflict={conflict} mine={draft} onKeepMine={keepMine} onTakeTheirs={takeTheirs} />

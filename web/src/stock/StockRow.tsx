@@ -7,7 +7,7 @@ import { plain } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { ConflictDialog } from '../shell/ConflictDialog'
 import { useStored } from '../shell/useStored'
-import classes from './StockView.module.css'
+import { CountStepper } from './CountStepper'
 
 /** One wheel; count, price and whether it can be had are stored as they are changed. */
 export function StockRow({ stored }: { stored: StockItem }) {
@@ -23,26 +23,12 @@ export function StockRow({ stored }: { stored: StockItem }) {
       <td className="num">{plain(wheel.size)}</td>
       <td>{wheel.mounting ?? 'any'}</td>
       <td>
-        <span className={classes.count}>
-          <button
-            type="button"
-            aria-label={`One fewer ${name}`}
-            disabled={wheel.count === 0}
-            onClick={() => change({ count: wheel.count - 1 })}
-          >
-            −
-          </button>
-          <output className="num" aria-label={`On the shelf: ${name}`}>
-            {wheel.count}
-          </output>
-          <button
-            type="button"
-            aria-label={`One more ${name}`}
-            onClick={() => change({ count: wheel.count + 1 })}
-          >
-            +
-          </button>
-        </span>
+        <CountStepper
+          name={name}
+          place="On the shelf"
+          count={wheel.count}
+          onChange={(count) => change({ count })}
+        />
         {issueFor(error, 'wheel.count') && <p className="cap">{issueFor(error, 'wheel.count')}</p>}
         {conflict && (
           <ConflictDialog conflict={conflict} mine={draft} onKeepMine={keepMine} onTakeTheirs={takeTheirs} />

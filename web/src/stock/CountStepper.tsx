@@ -1,0 +1,33 @@
+import classes from './StockView.module.css'
+
+/** How many there are, one up or down at a press. */
+export function CountStepper({
+  name,
+  place,
+  count,
+  onChange,
+}: {
+  name: string
+  place: string
+  count: number
+  onChange: (count: number) => void
+}) {
+  return (
+    <span className={classes.count}>
+      <button
+        type="button"
+        aria-label={`One fewer ${name}`}
+        disabled={count === 0}
+        onClick={() => onChange(count - 1)}
+      >
+        −
+      </button>
+      <output className="num" aria-label={`${place}: ${name}`}>
+        {count}
+      </output>
+      <button type="button" aria-label={`One more ${name}`} onClick={() => onChange(count + 1)}>
+        +
+      </button>
+    </span>
+  )
+}
