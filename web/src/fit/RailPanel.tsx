@@ -147,9 +147,13 @@ function Ways({
       <>
         <p role="status" style={{ color: 'var(--stop)', marginTop: 6 }}>
           ■ The drawer holds no stack within {units.show('fine', stacks.toleranceMm)} of the row. Nearest, as
-          drawn: {way.gaps.map((g, i) => gapName(i, way.gaps.length, g.remainderMm, units)).join('; ')}.
+          drawn: {way.gaps.map((g, i) => gapName(i, way.gaps.length, g, units)).join('; ')}.
         </p>
-        <p className="cap">Have a spacer of the missing thickness made, or measure again.</p>
+        <p className="cap">
+          {way.gaps.some((g) => g.wantedMm < 0)
+            ? 'No spacer mends that: move a row, take a narrower hub, or measure again.'
+            : 'Have a spacer of the missing thickness made, or measure again.'}
+        </p>
       </>
     )
   return (
@@ -212,6 +216,7 @@ const decimalsOf = (units: Units) => (units.system === 'inch' ? 3 : 2)
 
 function gapName(index: number, count: number, remainderMm: number, units: Units): string {
   const place = index === 0 ? 'left' : index === count - 1 ? 'right' : 'between'
+  if (wantedMm < 0) return `${place} the rows want ${units.show('fine', -wantedMm)} less than the hubs take`
   const mm = units.show('fine', Math.abs(remainderMm), decimalsOf(units))
   if (Math.abs(remainderMm) < 0.005) return `${place} filled`
   return remainderMm > 0 ? `${place} ${mm} missing` : `${place} ${mm} too much`

@@ -59,7 +59,9 @@ export default function ShaftEditor({
           if (whole) save(at < 0 ? [...all, whole] : all.map((s, i) => (i === at ? whole : s)))
         }}
       >
-        <p className="cap">Measured from the left shoulder, seen with the machine facing away from you.</p>
+        <p className="cap" style={{ marginBottom: 10 }}>
+          Measured from the left shoulder, seen with the machine facing away from you.
+        </p>
         <div className={editor.row}>
           {field('Usable length', 'lengthMm')}
           {field('Diameter', 'diameterMm')}
@@ -89,7 +91,7 @@ export default function ShaftEditor({
               </legend>
               <div className={editor.row}>
                 {part('Hub width', 'hubWidthMm')}
-                {part('Left face to teeth', 'planeMm')}
+                {part('Left face to teeth or groove', 'planeMm')}
                 {part('Its row, from the shoulder', 'lineMm')}
               </div>
               <Group justify="space-between" mt={6}>
@@ -185,7 +187,7 @@ function blank(bench: Workbench, shaft: string): ShaftDraft {
   return {
     driveKey: bench.drive.key,
     shaft,
-    leftMm: 0,
+    leftMm: undefined,
     lengthMm: undefined,
     diameterMm: undefined,
     sprockets,
