@@ -11,7 +11,7 @@ test('widths that are entered are stored and filled from the drawer', async ({ p
   await dialog.getByLabel('Diameter').fill('12')
   await dialog.getByLabel('Left shoulder across').fill('0')
   await dialog.getByLabel('Hub width').fill('50')
-  await dialog.getByLabel('Left face to teeth').fill('5')
+  await dialog.getByLabel('Left face to teeth or groove').fill('5')
   await dialog.getByLabel('Its row, from the shoulder').fill('15')
   await dialog.getByRole('button', { name: 'Store' }).click()
   await expect(dialog.getByText(/hubs together must be shorter/).first()).toBeVisible()
@@ -24,6 +24,11 @@ test('widths that are entered are stored and filled from the drawer', async ({ p
   await expect(first.getByRole('cell', { name: '10', exact: true })).toHaveCount(2)
   await page.reload()
   await expect(panel.getByRole('row').nth(1)).toContainText('10')
+  // A row 2 mm from the shoulder wants the hub 3 mm beyond it: no spacer mends that, and the page says so.
+  await panel.getByRole('button', { name: 'Widths', exact: true }).click()
+  await dialog.getByLabel('Its row, from the shoulder').fill('2')
+  await dialog.getByRole('button', { name: 'Store' }).click()
+  await expect(panel.getByText(/left the rows want 3\.00\smm less than the hubs take/)).toBeVisible()
 })
 
 test('a row of the rail robot is made of spacers, and another way can be looked at', async ({ page }) => {

@@ -214,7 +214,12 @@ function Ways({
 /** Hundredths of a millimetre, or thousandths of an inch. */
 const decimalsOf = (units: Units) => (units.system === 'inch' ? 3 : 2)
 
-function gapName(index: number, count: number, remainderMm: number, units: Units): string {
+function gapName(
+  index: number,
+  count: number,
+  { wantedMm, remainderMm }: FilledShaft['gaps'][number],
+  units: Units,
+): string {
   const place = index === 0 ? 'left' : index === count - 1 ? 'right' : 'between'
   if (wantedMm < 0) return `${place} the rows want ${units.show('fine', -wantedMm)} less than the hubs take`
   const mm = units.show('fine', Math.abs(remainderMm), decimalsOf(units))
