@@ -24,8 +24,10 @@ internal sealed class SpacerSearch
     private readonly double[] _faces;
     private readonly double[] _errors;
     private readonly List<FilledShaft> _best = [];
+    private readonly double _hubsMm;
     private double _tolerance;
     private double _floatMost;
+    private double _placed;
     private int _tries;
 
     public SpacerSearch(ShaftWidths shaft, IReadOnlyList<SpacerCount> stock, SpacerOrder order, double floatLeastMm)
@@ -43,6 +45,7 @@ internal sealed class SpacerSearch
         ];
         _thickness = [.. sorted.Select(s => s.ThicknessMm)];
         _left = [.. sorted.Select(s => s.Count)];
+        _hubsMm = shaft.Sprockets.Sum(s => s.HubWidthMm);
         int n = shaft.Sprockets.Count;
         _used = [.. Enumerable.Range(0, n + 1).Select(_ => new int[_thickness.Length])];
         (_turned, _faces, _errors) = (new bool[n], new double[n], new double[n]);
@@ -102,8 +105,8 @@ internal sealed class SpacerSearch
             return;
         }
         double thickness = _thickness[from];
-        // No piece from here on is thicker, so that at least this many more are needed.
-        int needed = Math.Max(0, (int)Math.Ceiling((least - sum) / thickness - RoundingMm));
+        // No piece from here on is thicker, so that at least this many more are needed: for this gap, and for the shaft.
+        int needed = Math.Max(PiecesFor(least - sum, thickness), PiecesFor(ToFillMm - _placed, _thickness[0]));
         if (IsWorse(pieces + needed) || sum + Remaining(from) < least - RoundingMm)
             return;
         int fitting = Math.Min(_left[from], (int)Math.Floor((most - sum) / thickness + RoundingMm));
@@ -111,11 +114,19 @@ internal sealed class SpacerSearch
         {
             _left[from] -= count;
             _used[gap][from] = count;
+            _placed += count * thickness;
             Fill(gap, from + 1, least, most, sum + count * thickness, pieces + count, next);
             _left[from] += count;
+            _placed -= count * thickness;
         }
         _used[gap][from] = 0;
     }
+
+    /// <summary>Least thickness that the whole shaft takes.</summary>
+    private double ToFillMm => _shaft.LengthMm - _hubsMm - _floatMost;
+
+    private static int PiecesFor(double mm, double thickestMm) =>
+        Math.Max(0, (int)Math.Ceiling(mm / thickestMm - RoundingMm));
 
     private double Remaining(int from)
     {

@@ -69,14 +69,18 @@ public sealed class SpacerStacksTests
     }
 
     /// <summary>Every piece put left, right or nowhere: the same best way comes out.</summary>
-    [Fact]
-    public void The_best_stack_is_that_of_trying_every_place_of_every_piece() =>
+    [Theory]
+    [InlineData(SpacerOrder.NearestToLine)]
+    [InlineData(SpacerOrder.FewestPieces)]
+    public void The_best_stack_is_that_of_trying_every_place_of_every_piece(SpacerOrder order) =>
         Gen.Select(Gen.Int[1, 24].Select(t => t / 2.0).Array[1, 7], Gen.Int[4, 40], Gen.Int[10, 50])
             .Sample(
                 (stock, left, free) =>
                 {
-                    SpacerStacksInput input = OneHub(20 + free, 20, left / 2.0, 0.5, 1, stock);
-                    (double Error, double Float, int Pieces)? expected = null;
+                    SpacerStacksInput input = OneHub(20 + free, 20, left / 2.0, 0.5, 1, stock) with { Order = order };
+                    (double, double, double) Key(double error, double over, int pieces) =>
+                        order == SpacerOrder.NearestToLine ? (error, over, pieces) : (pieces, error, over);
+                    (double, double, double)? expected = null;
                     for (int code = 0; code < Math.Pow(3, stock.Length); code++)
                     {
                         int[] place = [.. stock.Select((_, i) => code / (int)Math.Pow(3, i) % 3)];
@@ -86,15 +90,15 @@ public sealed class SpacerStacksTests
                         int pieces = place.Count(p => p > 0);
                         if (error > 0.5 || over < 0 || over > 1)
                             continue;
-                        (double, double, int) way = (error, over, pieces);
+                        (double, double, double) way = Key(error, over, pieces);
                         expected = expected is null || way.CompareTo(expected.Value) < 0 ? way : expected;
                     }
                     SpacerStacksResult found = SpacerStacks.Of(input);
                     Assert.True(found.IsComplete);
-                    (double, double, int)? best =
+                    (double, double, double)? best =
                         found.Ways.Count == 0
                             ? null
-                            : (found.Ways[0].LineErrorMm, found.Ways[0].FloatMm, found.Ways[0].Pieces);
+                            : Key(found.Ways[0].LineErrorMm, found.Ways[0].FloatMm, found.Ways[0].Pieces);
                     Assert.Equal(expected, best);
                 },
                 iter: 200
