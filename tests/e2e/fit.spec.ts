@@ -193,3 +193,32 @@ test('an edge to clear is entered, and a slack run that reaches it is named', as
   await page.keyboard.press('PageDown') // a millimetre towards the front
   await expect(clearances).toContainText('rubs when slack')
 })
+
+test('what is left of the adjuster is counted in its own steps, and an edge that moves is told', async ({
+  page,
+}) => {
+  const id = await addMachine(page, 'Adjuster with clicks')
+  await page.goto(`/machines/${id}/fit`)
+  await page.getByRole('button', { name: 'Lay it out' }).click()
+  const loop = panel(page, 'What is on the loop')
+  await expect(loop).toContainText(/adjustment left\d+ % · [\d.]+\smm/)
+  await page.getByRole('button', { name: 'Where things stand' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('combobox', { name: 'Set by' }).click()
+  await page.getByRole('option', { name: 'clicks' }).click()
+  await dialog.getByLabel('Way of one click').fill('0')
+  await dialog.getByRole('button', { name: 'Add an edge to clear' }).click()
+  await dialog.getByLabel('Comes nearer by').fill('-1')
+  await dialog.getByRole('button', { name: 'Store' }).click()
+  await expect(dialog.getByText('Give 0.01 to 100 mm.', { exact: true })).toBeVisible()
+  await expect(dialog.getByText('Give 0 to 500 mm.', { exact: true })).toBeVisible()
+  await dialog.getByLabel('Way of one click').fill('5')
+  await dialog.getByLabel('Comes nearer by').fill('30')
+  await dialog.getByRole('button', { name: 'Store' }).click()
+  await expect(dialog).toHaveCount(0)
+  await expect(loop).toContainText(/· \d clicks/)
+  await expect(panel(page, 'Clearances').getByRole('row', { name: /^edge/ })).toContainText(
+    'rubs when it moves',
+  )
+  await expect(panel(page, 'Clearances')).toContainText(/jams between front and edge/)
+})

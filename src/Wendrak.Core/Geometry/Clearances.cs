@@ -7,7 +7,8 @@ namespace Wendrak.Core.Geometry;
 /// <summary>An edge that nothing of the loop may touch: case, arm, pad, tyre, guard, ground.</summary>
 /// <param name="From">One end of the edge in the side view; the same as the other end for a corner.</param>
 /// <param name="LeastMm">Gap wanted, mm.</param>
-public sealed record ClearanceLimit(string Name, Point From, Point To, double LeastMm);
+/// <param name="MovesMm">How far it comes nearer when it moves or flexes: a tyre that grows, a guard that bends, mm.</param>
+public sealed record ClearanceLimit(string Name, Point From, Point To, double LeastMm, double MovesMm = 0);
 
 public enum ClearanceState
 {
@@ -18,13 +19,26 @@ public enum ClearanceState
 
     /// <summary>Touches only when the slack run swings through its free play.</summary>
     RubsWhenSlack,
+
+    /// <summary>Touches only when the edge has come as near as it moves or flexes.</summary>
+    RubsWhenMoved,
     Rubs,
 }
 
 /// <summary>The part of the loop that comes nearest to a limit.</summary>
 /// <param name="Part">“tips of rear”, “run front–rear”.</param>
 /// <param name="GapMm">Negative when it touches.</param>
-public sealed record ClearanceFigure(string Name, string Part, double GapMm, double LeastMm, ClearanceState State);
+/// <param name="WorstGapMm">With the slack run at its widest and the edge as near as it comes.</param>
+/// <param name="WayOut">Room for a chain that has come off; null for belts and where the tables are silent.</param>
+public sealed record ClearanceFigure(
+    string Name,
+    string Part,
+    double GapMm,
+    double WorstGapMm,
+    double LeastMm,
+    ClearanceState State,
+    WayOut? WayOut
+);
 
 /// <summary>Measures the gap between a loop and what is around it.</summary>
 public static class Clearances
@@ -59,12 +73,14 @@ public static class Clearances
             gaps.Add(($"run {span.From}–{span.To}", distance - half, distance - half - here));
         }
         (string part, double least, double slack) = gaps.MinBy(g => g.GapWhenSlack);
+        double worst = slack - limit.MovesMm;
         ClearanceState state =
             least <= 0 ? ClearanceState.Rubs
             : slack <= 0 ? ClearanceState.RubsWhenSlack
-            : slack < limit.LeastMm ? ClearanceState.Near
+            : worst <= 0 ? ClearanceState.RubsWhenMoved
+            : worst < limit.LeastMm ? ClearanceState.Near
             : ClearanceState.Clear;
-        return new(limit.Name, part, least, limit.LeastMm, state);
+        return new(limit.Name, part, least, worst, limit.LeastMm, state, WayOut.Of(limit, fitted, path));
     }
 
     /// <summary>From the pitch line to the outer edge of the chain or belt, mm; 0 where the tables are silent.</summary>
@@ -101,5 +117,6 @@ public static class Clearances
             .Named(nameof(limit.Name), limit.Name)
             .Include(TrackBounds.Place(nameof(limit.From), limit.From))
             .Include(TrackBounds.Place(nameof(limit.To), limit.To))
-            .Between(nameof(limit.LeastMm), limit.LeastMm, 0, 500, "mm");
+            .Between(nameof(limit.LeastMm), limit.LeastMm, 0, 500, "mm")
+            .Between(nameof(limit.MovesMm), limit.MovesMm, 0, 500, "mm");
 }

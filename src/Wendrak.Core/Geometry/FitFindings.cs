@@ -8,10 +8,7 @@ internal static class FitFindings
     private const int LeastTeethInMesh = 6; // ISO 5295
     private const int LeastTeethOnIdler = 3; // common practice
 
-    // Warned of before the adjuster is at its end; common practice.
-    private const double LeastReserveShare = 0.1;
-
-    public static IReadOnlyList<FitFinding> Of(FittedLoop fitted, LoopPath path)
+    public static IReadOnlyList<FitFinding> Of(FittedLoop fitted, LoopPath path, AdjustmentReserve? reserve)
     {
         List<FitFinding> findings = [];
         int n = path.Wheels.Count;
@@ -58,7 +55,7 @@ internal static class FitFindings
         AddCentre(findings, fitted, path);
         foreach (Idler idler in fitted.Layout.Idlers.Where(i => i.Run == LoopRun.Tight))
             findings.Add(new(FitFindingKind.IdlerOnTightRun, idler.Name, 0, 0, "common practice"));
-        AddLength(findings, fitted);
+        AddLength(findings, fitted, reserve);
         return findings;
     }
 
@@ -83,7 +80,7 @@ internal static class FitFindings
             );
     }
 
-    private static void AddLength(List<FitFinding> findings, FittedLoop fitted)
+    private static void AddLength(List<FitFinding> findings, FittedLoop fitted, AdjustmentReserve? reserve)
     {
         if (fitted.ChosenLength is not double length)
             return;
@@ -97,15 +94,15 @@ internal static class FitFindings
         double mm = length * fitted.UnitMm;
         if (!here.Fits)
             findings.Add(
-                new(FitFindingKind.OffTheTrack, null, mm, mm > range.Most ? range.Most : range.Least, "geometry")
+                new(FitFindingKind.OffTheTrack, null, mm, mm > range.MostMm ? range.MostMm : range.LeastMm, "geometry")
             );
-        else if (here.TravelUsedPercent > 100 * (1 - LeastReserveShare))
+        else if (reserve is { IsNearlyUsedUp: true })
             findings.Add(
                 new(
                     FitFindingKind.LittleReserve,
                     null,
-                    fitted.TrackMm - here.TravelMm!.Value,
-                    LeastReserveShare * fitted.TrackMm,
+                    reserve.LeftMm,
+                    AdjustmentReserve.LeastSharePercent / 100 * fitted.TrackMm,
                     "common practice"
                 )
             );

@@ -6,7 +6,13 @@ namespace Wendrak.Core.Geometry;
 /// <summary>How the figures of a fit came about.</summary>
 internal static class FitWorkings
 {
-    public static IReadOnlyList<Working> Of(FittedLoop fitted, LoopPath path, LoopFitInput input)
+    public static IReadOnlyList<Working> Of(
+        FittedLoop fitted,
+        LoopPath path,
+        LoopFitInput input,
+        AdjustmentReserve? left,
+        double travelMm
+    )
     {
         List<Working> workings = [Length(fitted, path)];
         if (path.Wheels.Count == 2 && fitted.Loop.Course == LoopCourse.Open)
@@ -18,7 +24,36 @@ internal static class FitWorkings
             if (here.ReservePercent is double reserve)
                 workings.Add(Reserve(fitted, length, reserve, input.WearLimitPercent));
         }
+        if (left is not null)
+            workings.Add(Left(fitted, left, travelMm));
         return workings;
+    }
+
+    private static Working Left(FittedLoop fitted, AdjustmentReserve reserve, double travelMm)
+    {
+        AdjusterStep? step = fitted.Layout.Mover!.Step;
+        List<WorkingValue> values =
+        [
+            new("t_end", "travel at the longest path", fitted.Range!.Value.TightestAtMm, "mm"),
+            new("t", "travel where it stands", travelMm, "mm"),
+            new("T", "whole way", fitted.TrackMm, "mm"),
+        ];
+        if (step is not null)
+            values.Add(new("s", $"way of one {step.Kind.ToString().ToLowerInvariant()}", step.TravelMm, "mm"));
+        return new(
+            "Adjustment left",
+            step is null
+                ? "left = |t_end − t|, share = left / T"
+                : "left = |t_end − t|, share = left / T, n = left / s",
+            values,
+            new("share", "of the adjuster", reserve.LeftPercent, "%"),
+            "plane geometry; warned of under 10 %: common practice",
+            reserve.Steps is double steps
+                ? FormattableString.Invariant(
+                    $"n = {steps:0.##}; clicks and shims count whole. An adjuster may bind before its end: the maker's mark wins."
+                )
+                : "An adjuster may bind before its end: the maker's mark wins."
+        );
     }
 
     private static Working Length(FittedLoop fitted, LoopPath path) =>
@@ -89,7 +124,7 @@ internal static class FitWorkings
             "Growth that can still be taken up",
             "reserve = L_end / (X · u) − 1",
             [
-                new("L_end", "longest path on the track", fitted.Range!.Value.Most, "mm"),
+                new("L_end", "longest path on the track", fitted.Range!.Value.MostMm, "mm"),
                 new("X", "length in view", length, UnitWord(fitted)),
                 new("u", "length of one", fitted.UnitMm, "mm"),
             ],

@@ -9,7 +9,6 @@ internal sealed class FittedLoop
     // How far beyond the track a length is still placed, to say by how much it does not fit.
     private const double BeyondUnits = 6;
     private const double BeyondTracks = 4;
-    private const int Samples = 32;
 
     private readonly LoopFitInput _input;
     private readonly LoopWheel[] _wheels;
@@ -25,8 +24,8 @@ internal sealed class FittedLoop
     public double TrackMm { get; }
     public int RearIndex { get; }
 
-    /// <summary>Shortest and longest path on the track, mm; null with fixed centres or no possible place.</summary>
-    public (double Least, double Most)? Range { get; }
+    /// <summary>Paths on the track; null with fixed centres or no possible place.</summary>
+    public TrackRange? Range { get; }
 
     /// <summary>Length in view: links, belt teeth; null when not counted.</summary>
     public double? ChosenLength => LengthIn(Choice);
@@ -91,7 +90,7 @@ internal sealed class FittedLoop
     {
         double? travel = TravelFor(_wheels, length);
         bool fits = travel is double t && t >= -ToleranceMm && t <= TrackMm + ToleranceMm;
-        double? reserve = travel is null ? null : (Range?.Most / (length * UnitMm) - 1) * 100;
+        double? reserve = travel is null ? null : (Range?.MostMm / (length * UnitMm) - 1) * 100;
         return new(
             length,
             travel,
@@ -104,6 +103,7 @@ internal sealed class FittedLoop
                 ? Forward(before) - Forward(here)
                 : null,
             Loop.Medium == LoopMedium.Chain && length % 2 != 0,
+            LoopLengths.IsStandard(Loop, length),
             travel - _fittedTravel is double moved ? Math.Abs(moved) : null
         );
     }
@@ -147,20 +147,20 @@ internal sealed class FittedLoop
         return _input.Drive.Outputs.Any(o => o.OnRoad && shafts.Contains(o.Shaft));
     }
 
-    private (double, double)? RangeOnTrack()
+    private TrackRange? RangeOnTrack()
     {
         if (Layout.Mover is not { } mover)
             return null;
         LoopWheel[] placed = [.. _wheels];
-        (double least, double most) = (double.PositiveInfinity, double.NegativeInfinity);
-        for (int i = 0; i <= Samples; i++)
+        double LengthAt(double travelMm)
         {
-            placed[_moving] = placed[_moving] with { Centre = mover.Track.At(TrackMm * i / Samples) };
-            double length = LoopTracing.Length(placed, Layout.Turning, Loop.Course);
-            if (double.IsNaN(length))
-                continue;
-            (least, most) = (Math.Min(least, length), Math.Max(most, length));
+            placed[_moving] = placed[_moving] with { Centre = mover.Track.At(travelMm) };
+            return LoopTracing.Length(placed, Layout.Turning, Loop.Course);
         }
-        return most > 0 ? (least, most) : null;
+        bool isConvex =
+            mover.Track is LineTrack
+            && Loop.Course == LoopCourse.Open
+            && Layout.Idlers.All(i => i.Side == RunSide.Inside);
+        return TrackRange.Of(LengthAt, TrackMm, isConvex);
     }
 }

@@ -82,10 +82,10 @@ public static class LoopCombinations
         IEnumerable<double> tried =
             lengths.Count > 0
                 ? lengths.Distinct().Select(l => (double)l)
-                : LoopLengths.Around(loop.Loop, range.Least / loop.UnitMm, range.Most / loop.UnitMm, false);
+                : LoopLengths.Around(loop.Loop, range.LeastMm / loop.UnitMm, range.MostMm / loop.UnitMm, false);
         foreach (double length in tried)
         {
-            if (length * loop.UnitMm < range.Least - loop.UnitMm || length * loop.UnitMm > range.Most + loop.UnitMm)
+            if (length * loop.UnitMm < range.LeastMm - loop.UnitMm || length * loop.UnitMm > range.MostMm + loop.UnitMm)
                 continue;
             FittingLength fit = loop.LengthOf(length);
             if (!fit.Fits || loop.Trace(fit.TravelMm!.Value).Path is not { } path)

@@ -32,6 +32,8 @@ public static class LoopFit
         double? closing = fitted.Closing;
         (LoopPath path, double travel) = Laid(fitted, input.TravelMm);
         FreePlay? play = FreePlayOf(fitted, path, travel);
+        AdjustmentReserve? reserve = AdjustmentReserve.Of(fitted, path, travel);
+        IReadOnlyList<ClearanceFigure> clearances = Clearances.Of(fitted, path, play);
         FittingLength[] lengths = Lengths(fitted);
         (double? recommended, LengthReason reason) = Recommend(lengths, fitted.Loop.Medium, input.WearLimitPercent);
         return new(
@@ -46,12 +48,16 @@ public static class LoopFit
             fitted.ChosenLength,
             closing,
             play,
+            reserve,
             lengths,
             recommended,
             reason,
-            Clearances.Of(fitted, path, play),
-            FitFindings.Of(fitted, path),
-            FitWorkings.Of(fitted, path, input)
+            clearances,
+            FitFindings.Of(fitted, path, reserve),
+            [
+                .. FitWorkings.Of(fitted, path, input, reserve, travel),
+                .. ClearanceWorkings.Of(fitted.Layout, clearances),
+            ]
         );
     }
 
@@ -92,19 +98,29 @@ public static class LoopFit
     {
         if (fitted.Range is not { } range)
             return [];
-        (double least, double most) = range;
         List<double> all =
         [
-            .. LoopLengths.Around(fitted.Loop, least / fitted.UnitMm, most / fitted.UnitMm, fitted.HalfLinks),
+            .. LoopLengths.Around(
+                fitted.Loop,
+                range.LeastMm / fitted.UnitMm,
+                range.MostMm / fitted.UnitMm,
+                fitted.HalfLinks
+            ),
         ];
         if (fitted.ChosenLength is double chosen && !all.Contains(chosen))
             all.Add(chosen);
-        return [.. all.Order().Take(MostLengths).Select(fitted.LengthOf)];
+        return
+        [
+            .. all.OrderBy(l => LoopLengths.IsStandard(fitted.Loop, l) == false)
+                .ThenBy(l => l)
+                .Take(MostLengths)
+                .Select(fitted.LengthOf),
+        ];
     }
 
     /// <summary>
-    /// Of those that fit: no half link, reserve beyond the wear limit, for a chain the front third of the slot, then the
-    /// least change. A belt hardly grows: it needs no room for that.
+    /// Of those that fit: no half link, reserve beyond the wear limit, a length of the standard's series, for a chain the
+    /// front third of the slot, then the least change. A belt hardly grows: it needs no room for that.
     /// </summary>
     private static (double? Length, LengthReason Reason) Recommend(
         FittingLength[] lengths,
@@ -121,12 +137,14 @@ public static class LoopFit
             return (fit[0].Length, LengthReason.OnlyOne);
         FittingLength best = fit.OrderBy(l => l.IsHalfLink)
             .ThenBy(l => l.ReservePercent < (wearLimit ?? 0))
+            .ThenBy(l => l.IsStandard == false)
             .ThenBy(l => medium == LoopMedium.Chain && l.TravelUsedPercent > frontThird)
             .ThenBy(l => l.MovedMm)
             .ThenByDescending(l => l.ReservePercent)
             .First();
         LengthReason reason =
             medium == LoopMedium.Chain && best.TravelUsedPercent <= frontThird ? LengthReason.FrontThird
+            : best.IsStandard == true && fit.Any(l => l.IsStandard == false) ? LengthReason.StandardLength
             : fit.Any(l => l.ReservePercent > best.ReservePercent) ? LengthReason.LeastChange
             : LengthReason.MostReserve;
         return (best.Length, reason);

@@ -25,6 +25,9 @@ public enum LengthReason
     /// <summary>Of those that last, changes the wheelbase least.</summary>
     LeastChange,
 
+    /// <summary>The one of the standard's series that reaches with the least change.</summary>
+    StandardLength,
+
     /// <summary>Leaves the most to take up.</summary>
     MostReserve,
 }
@@ -35,6 +38,7 @@ public enum LengthReason
 /// <param name="ReservePercent">Growth the track can still take up from there; negative beyond its end.</param>
 /// <param name="ReachesWearLimit">True when the track outlasts the chain; null without a limit.</param>
 /// <param name="WheelbaseChangeMm">Against as fitted; null where the mover carries no road wheel or that is not known.</param>
+/// <param name="IsStandard">Whether it is of the standard's series; null where no table tells, as for chains.</param>
 /// <param name="MovedMm">How far the mover goes from where it is as fitted; null where that is not known.</param>
 /// <param name="IsHalfLink">Joined by a cranked link: weaker, and not for sealed-ring or derailleur chains.</param>
 public sealed record FittingLength(
@@ -47,6 +51,7 @@ public sealed record FittingLength(
     bool? ReachesWearLimit,
     double? WheelbaseChangeMm,
     bool IsHalfLink,
+    bool? IsStandard,
     [property: JsonIgnore] double? MovedMm
 );
 
@@ -104,7 +109,10 @@ public sealed record FitFinding(FitFindingKind Kind, string? Wheel, double Value
 /// <param name="ChosenLength">Length in view; null when none is counted.</param>
 /// <param name="ClosingTravelMm">Where that length closes without slack; null where nothing closes it.</param>
 /// <param name="Clearances">One for every limit of the layout.</param>
-/// <param name="Lengths">Those that reach, with one beyond either end, shortest first.</param>
+/// <param name="Reserve">Adjustment left where the mover stands; null with fixed centres.</param>
+/// <param name="Lengths">
+/// Those that reach, with one beyond either end: standard lengths first, then the shortest first.
+/// </param>
 public sealed record LoopFitResult(
     LoopPath Path,
     LengthUnit LengthUnit,
@@ -117,6 +125,7 @@ public sealed record LoopFitResult(
     double? ChosenLength,
     double? ClosingTravelMm,
     FreePlay? FreePlay,
+    AdjustmentReserve? Reserve,
     IReadOnlyList<FittingLength> Lengths,
     double? RecommendedLength,
     LengthReason Reason,

@@ -39,7 +39,8 @@ public enum MoverKind
 
 /// <summary>The member that moves, and along what.</summary>
 /// <param name="Wheel">“front”, “rear”, or the name of an idler.</param>
-public sealed record Mover(MoverKind Kind, string Wheel, Track Track);
+/// <param name="Step">What it is set by; null where nobody counts it.</param>
+public sealed record Mover(MoverKind Kind, string Wheel, Track Track, AdjusterStep? Step = null);
 
 /// <summary>Where the wheels of one loop stand, in a side view of the machine's own choice.</summary>
 /// <param name="Turning">Which way the loop runs in this view when the machine goes forward.</param>
@@ -136,6 +137,7 @@ public sealed record LoopLayout(
                         $"Give one of: {string.Join(", ", names)}."
                     )
                     .Include(new Guard("Track.").Include(mover.Track.Check()))
+                    .Include(new Guard("Step.").Include(mover.Step?.Check() ?? new Guard()))
             );
         return guard;
     }

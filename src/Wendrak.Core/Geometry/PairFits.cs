@@ -47,7 +47,7 @@ public static class PairFits
         double[] changes =
         [
             .. LoopLengths
-                .Around(loop.Loop, range.Least / loop.UnitMm, range.Most / loop.UnitMm, false)
+                .Around(loop.Loop, range.LeastMm / loop.UnitMm, range.MostMm / loop.UnitMm, false)
                 .Where(l => loop.LengthOf(l).Fits)
                 .Select(l => l - length),
         ];

@@ -6,9 +6,9 @@ namespace Wendrak.Core.Tests.Geometry;
 
 public sealed class ClearancesTests
 {
-    private static ClearanceFigure Gap(Point from, Point to, double least = 3, double? back = null)
+    private static ClearanceFigure Gap(Point from, Point to, double least = 3, double? back = null, double moves = 0)
     {
-        LoopLayout layout = Slot(628, 668) with { Limits = [new("pad", from, to, least)] };
+        LoopLayout layout = Slot(628, 668) with { Limits = [new("pad", from, to, least, moves)] };
         LoopFitInput input = Motorcycle(layout, 15, 45, 112);
         double closing = LoopFit.Of(input).ClosingTravelMm!.Value;
         return LoopFit.Of(input with { TravelMm = closing - (back ?? 0) }).Clearances.Single();
@@ -66,6 +66,44 @@ public sealed class ClearancesTests
     }
 
     [Fact]
+    public void A_neighbour_that_moves_takes_its_way_off_the_gap()
+    {
+        Point beside = new(OutsideRadius(15) + 5, 0);
+        ClearanceFigure gap = Gap(beside, beside, moves: 1.5);
+        Assert.Equal((5, 3.5), (Math.Round(gap.GapMm, 6), Math.Round(gap.WorstGapMm, 6)));
+        Assert.Equal(ClearanceState.Clear, gap.State);
+        Assert.Equal(ClearanceState.Near, Gap(beside, beside, moves: 2.5).State);
+        Assert.Equal(ClearanceState.RubsWhenMoved, Gap(beside, beside, moves: 5.5).State);
+        // What rubs already does not wait for the neighbour.
+        Point inside = new(OutsideRadius(15) - 1, 0);
+        Assert.Equal(ClearanceState.Rubs, Gap(inside, inside, moves: 5.5).State);
+    }
+
+    /// <summary>520 has rollers of 10.16 mm and plates 15.0 mm high (ISO 10190): 12.58 mm stand over the tips.</summary>
+    [Theory]
+    [InlineData(12.6, 0, true)]
+    [InlineData(12.5, 0, false)]
+    [InlineData(12.6, 0.5, false)]
+    [InlineData(-1, 0, false)]
+    public void A_chain_on_the_tips_finds_its_way_out_or_jams(double room, double moves, bool open)
+    {
+        Point edge = new(OutsideRadius(15) + room, 0);
+        WayOut way = Gap(edge, edge, moves: moves).WayOut!;
+        Assert.Equal(("front", open), (way.Wheel, way.IsOpen));
+        Assert.Equal(room - moves, way.RoomMm, 1e-6);
+        Assert.Equal(12.58, way.NeededMm, 1e-9);
+    }
+
+    [Fact]
+    public void The_way_out_is_asked_of_the_sprocket_nearest_to_the_edge_and_never_of_a_belt()
+    {
+        Point behind = new(-800, 0);
+        Assert.Equal("rear", Gap(behind, behind).WayOut!.Wheel);
+        LoopLayout belt = Slot(628, 668) with { Limits = [new("guard", behind, behind, 3)] };
+        Assert.Null(LoopFit.Of(Belt(belt, 28, 40, 140)).Clearances.Single().WayOut);
+    }
+
+    [Fact]
     public void Wrong_limits_are_named()
     {
         void Refused(string field, ClearanceLimit limit) =>
@@ -73,6 +111,7 @@ public sealed class ClearancesTests
         Refused("Layout.Limits[0].Name", new("", new(0, 0), new(1, 1), 3));
         Refused("Layout.Limits[0].From.XMm", new("pad", new(double.NaN, 0), new(1, 1), 3));
         Refused("Layout.Limits[0].LeastMm", new("pad", new(0, 0), new(1, 1), -1));
+        Refused("Layout.Limits[0].MovesMm", new("pad", new(0, 0), new(1, 1), 3, -1));
         ClearanceLimit pad = new("pad", new(0, 90), new(1, 90), 3);
         Refusals.Names(
             "Layout.Limits[1].Name",

@@ -115,21 +115,12 @@ public sealed class LoopFitTests
     [Fact]
     public void A_toothed_belt_is_chosen_by_teeth_and_a_v_belt_by_standard_lengths()
     {
-        Loop belt = Drives.Chain("final", "in", "out") with { Medium = LoopMedium.ToothedBelt, Standard = "8M" };
-        LoopFitInput toothed = new(
-            Drives.WithStages([belt]),
-            new("final", 28, 70, 155),
-            new("final", 28, 70, 155),
-            Slot(410, 430),
-            null,
-            false,
-            null
-        );
+        LoopFitInput toothed = Belt(Slot(410, 430), 28, 70, 155);
         LoopFitResult fit = LoopFit.Of(toothed); // e4
         Published.AgreesWithin(0.01, 420.596, fit.CentreMm, "engineering.md e4");
         Assert.Equal(12, fit.Path.Wheels[0].TeethEngaged);
         Published.AgreesWithin(0.01, 165.391, fit.Path.Wheels[0].WrapDeg, "engineering.md e4");
-        Loop v = belt with { Medium = LoopMedium.VBelt, Standard = "A" };
+        Loop v = Drives.Chain("final", "in", "out") with { Medium = LoopMedium.VBelt, Standard = "A" };
         LoopFitResult vFit = LoopFit.Of(
             toothed with
             {

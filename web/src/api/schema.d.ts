@@ -712,6 +712,43 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description What a person does at the adjuster, and how far that moves the wheel. */
+        AdjusterStep: {
+            kind: components["schemas"]["AdjusterStepKind"];
+            /**
+             * Format: double
+             * @description Along the track: the pitch of the screw, the way of one click, the thickness of a shim.
+             */
+            travelMm: number;
+        };
+        /** @enum {unknown} */
+        AdjusterStepKind: "turn" | "click" | "shim";
+        /** @description How much adjustment is left, one figure for every kind of adjuster. */
+        AdjustmentReserve: {
+            /**
+             * Format: double
+             * @description Travel from where the mover stands to where the path is longest.
+             */
+            leftMm: number;
+            /**
+             * Format: double
+             * @description Of the whole track.
+             */
+            leftPercent: number;
+            /**
+             * Format: double
+             * @description Growth of the loop, against the path as it is, that this takes up.
+             */
+            growthPercent: number;
+            /**
+             * Format: double
+             * @description In the adjuster's own steps, whole ones of clicks and shims; null where no step was given.
+             */
+            steps: null | number;
+            step: null | components["schemas"]["AdjusterStep"];
+            /** @description Less than a tenth of the track is left. */
+            isNearlyUsedUp: boolean;
+        };
         /** @description What the gearing of a machine must achieve, named and kept, with what was tried against it. */
         Aim: {
             /** Format: int64 */
@@ -987,9 +1024,15 @@ export interface components {
              * @description Negative when it touches.
              */
             gapMm: number;
+            /**
+             * Format: double
+             * @description With the slack run at its widest and the edge as near as it comes.
+             */
+            worstGapMm: number;
             /** Format: double */
             leastMm: number;
             state: components["schemas"]["ClearanceState"];
+            wayOut: null | components["schemas"]["WayOut"];
         };
         /** @description An edge that nothing of the loop may touch: case, arm, pad, tyre, guard, ground. */
         ClearanceLimit: {
@@ -1002,9 +1045,15 @@ export interface components {
              * @description Gap wanted, mm.
              */
             leastMm: number;
+            /**
+             * Format: double
+             * @description How far it comes nearer when it moves or flexes: a tyre that grows, a guard that bends, mm.
+             * @default 0
+             */
+            movesMm: number;
         };
         /** @enum {unknown} */
-        ClearanceState: "clear" | "near" | "rubsWhenSlack" | "rubs";
+        ClearanceState: "clear" | "near" | "rubsWhenSlack" | "rubsWhenMoved" | "rubs";
         /** @description Belting on a coil: turns, thickness or both are given. */
         CoilInput: {
             /** Format: double */
@@ -1314,6 +1363,8 @@ export interface components {
             wheelbaseChangeMm: null | number;
             /** @description Joined by a cranked link: weaker, and not for sealed-ring or derailleur chains. */
             isHalfLink: boolean;
+            /** @description Whether it is of the standard's series; null where no table tells, as for chains. */
+            isStandard: null | boolean;
         };
         /** @description Two shafts that can't be moved, and the wheels that may go on them. */
         FixedCentreInput: {
@@ -1642,7 +1693,7 @@ export interface components {
          * @description Why a length is the recommended one.
          * @enum {unknown}
          */
-        LengthReason: "noneReaches" | "onlyOne" | "frontThird" | "leastChange" | "mostReserve";
+        LengthReason: "noneReaches" | "onlyOne" | "frontThird" | "leastChange" | "standardLength" | "mostReserve";
         /**
          * @description What a loop's length is counted in.
          * @enum {unknown}
@@ -1807,7 +1858,8 @@ export interface components {
              */
             closingTravelMm: null | number;
             freePlay: null | components["schemas"]["FreePlay"];
-            /** @description Those that reach, with one beyond either end, shortest first. */
+            reserve: null | components["schemas"]["AdjustmentReserve"];
+            /** @description Those that reach, with one beyond either end: standard lengths first, then the shortest first. */
             lengths: components["schemas"]["FittingLength"][];
             /** Format: double */
             recommendedLength: null | number;
@@ -2055,6 +2107,7 @@ export interface components {
             /** @description “front”, “rear”, or the name of an idler. */
             wheel: string;
             track: components["schemas"]["Track"];
+            step?: null | components["schemas"]["AdjusterStep"];
         };
         /**
          * @description What is moved to tension the loop.
@@ -3024,6 +3077,22 @@ export interface components {
          * @enum {unknown}
          */
         Turning: "clockwise" | "counterclockwise";
+        /** @description Whether a chain that comes off a sprocket finds room between its tips and an edge, or jams there. */
+        WayOut: {
+            /** @description The sprocket nearest to the edge. */
+            wheel: string;
+            /**
+             * Format: double
+             * @description From its tips to the edge as near as that comes, mm; negative when they touch.
+             */
+            roomMm: number;
+            /**
+             * Format: double
+             * @description Height of a chain that stands on the tips, mm.
+             */
+            neededMm: number;
+            isOpen?: boolean;
+        };
         /** @description What a wheel of a loop is to the geometry, mm. */
         WheelOutline: {
             /**

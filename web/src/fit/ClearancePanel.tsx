@@ -2,12 +2,13 @@ import type { ClearanceFigure, LoopFitResult } from '../api/client'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
-import { clearanceText } from './words'
+import { clearanceText, jamText } from './words'
 
 const TONES: Record<ClearanceFigure['state'], string> = {
   clear: 'ok',
   near: 'watch',
   rubsWhenSlack: 'watch',
+  rubsWhenMoved: 'watch',
   rubs: 'stop',
 }
 
@@ -15,6 +16,10 @@ const TONES: Record<ClearanceFigure['state'], string> = {
 export function ClearancePanel({ answer, isStale }: { answer: LoopFitResult; isStale: boolean }) {
   const units = useUnits()
   if (answer.clearances.length === 0) return null
+  const gap = (mm: number) => units.show('fine', mm, units.system === 'inch' ? 2 : 1)
+  const jams = answer.clearances.flatMap((c) =>
+    c.wayOut && !c.wayOut.isOpen ? [{ name: c.name, ...c.wayOut }] : [],
+  )
   return (
     <Panel title="Clearances" isStale={isStale}>
       <div className={table.scroll}>
@@ -23,6 +28,7 @@ export function ClearancePanel({ answer, isStale }: { answer: LoopFitResult; isS
             <tr>
               <th scope="col">to</th>
               <th scope="col">gap</th>
+              <th scope="col">at worst</th>
               <th scope="col">
                 <span className="visually-hidden">verdict</span>
               </th>
@@ -34,7 +40,8 @@ export function ClearancePanel({ answer, isStale }: { answer: LoopFitResult; isS
                 <th scope="row">
                   {c.name} <span className="cap">{c.part}</span>
                 </th>
-                <td className="num">{units.show('fine', c.gapMm, units.system === 'inch' ? 2 : 1)}</td>
+                <td className="num">{gap(c.gapMm)}</td>
+                <td className="num">{gap(c.worstGapMm)}</td>
                 <td>
                   <span className={table.tag} data-tone={TONES[c.state]}>
                     {clearanceText(c, units)}
@@ -45,6 +52,16 @@ export function ClearancePanel({ answer, isStale }: { answer: LoopFitResult; isS
           </tbody>
         </table>
       </div>
+      {jams.map((j) => (
+        <p key={j.name} style={{ color: 'var(--watch)', marginTop: 6 }}>
+          ▲ {jamText(j, units)}
+        </p>
+      ))}
+      {jams.length === 0 && answer.clearances.some((c) => c.wayOut) && (
+        <p className="cap" style={{ marginTop: 6 }}>
+          A chain that comes off finds its way out everywhere.
+        </p>
+      )}
     </Panel>
   )
 }

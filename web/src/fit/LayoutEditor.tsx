@@ -9,6 +9,7 @@ import { isToothed } from '../machine/words'
 import { ArmFields, IdlerFields, LimitFields } from './LayoutPartFields'
 import { FIXED, moverOf, newIdler, newLimit, wayOf } from './newLayoutParts'
 import { PlaceFields, TrackFields } from './PlaceFields'
+import { StepFields } from './StepFields'
 import type { Fit } from './useFit'
 import { MOVER_WORDS } from './words'
 
@@ -113,11 +114,18 @@ export default function LayoutEditor({
           )}
         </div>
         {draft.mover && (
-          <TrackFields
-            track={draft.mover.track}
-            issue={(field) => issue(`mover.track.${field}`)}
-            onChange={(track) => draft.mover && setDraft({ ...draft, mover: { ...draft.mover, track } })}
-          />
+          <>
+            <TrackFields
+              track={draft.mover.track}
+              issue={(field) => issue(`mover.track.${field}`)}
+              onChange={(track) => draft.mover && setDraft({ ...draft, mover: { ...draft.mover, track } })}
+            />
+            <StepFields
+              step={draft.mover.step ?? null}
+              issue={(field) => issue(`mover.step.${field}`)}
+              onChange={(step) => draft.mover && setDraft({ ...draft, mover: { ...draft.mover, step } })}
+            />
+          </>
         )}
         {draft.idlers.map((idler, i) => (
           <IdlerFields

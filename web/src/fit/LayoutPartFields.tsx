@@ -47,6 +47,15 @@ export function LimitFields({
           onChange={(v) => v !== undefined && onChange({ ...limit, leastMm: v })}
           error={issue('leastMm')}
         />
+        <QuantityField
+          label="Comes nearer by"
+          quantity="fine"
+          required
+          withAsterisk={false}
+          value={limit.movesMm}
+          onChange={(v) => v !== undefined && onChange({ ...limit, movesMm: v })}
+          error={issue('movesMm')}
+        />
       </div>
       <div className={editor.bar}>
         <Button size="compact-xs" variant="subtle" color="gray" onClick={onRemove}>

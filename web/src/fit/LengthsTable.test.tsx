@@ -16,6 +16,7 @@ const length = (links: number, part: Partial<FittingLength> = {}): FittingLength
   reachesWearLimit: true,
   wheelbaseChangeMm: -7.4,
   isHalfLink: false,
+  isStandard: null,
   ...part,
 })
 const fitOf = (lengths: FittingLength[], part: Partial<LoopFitResult> = {}) =>
@@ -32,6 +33,20 @@ const fitOf = (lengths: FittingLength[], part: Partial<LoopFitResult> = {}) =>
 const row = (links: number) => screen.getByRole('button', { name: String(links) }).closest('tr')?.textContent
 
 describe('the lengths that reach', () => {
+  it('marks the lengths of the standard, where a table tells', () => {
+    const lengths = [
+      length(130, { isStandard: true }),
+      length(140, { isStandard: true }),
+      length(133, { isStandard: false }),
+    ]
+    const part = { recommendedLength: 130, reason: 'standardLength' } as const
+    show(<LengthsTable fit={fitOf(lengths, part)} onPick={() => {}} />)
+    expect(row(130)).toMatch(/^130 standard, best/)
+    expect(row(140)).toMatch(/^140 standard6/)
+    expect(row(133)).not.toContain('standard')
+    expect(screen.getByText(/130\sl?\w*: a standard length/)).toBeTruthy()
+  })
+
   it('tells place, growth and wheelbase of each, and why one is the best', () => {
     show(<LengthsTable fit={fitOf([length(110), length(112)])} onPick={() => {}} />)
     expect(row(110)).toMatch(/best.*639\.0.*28 % used.*3\.3 %.*−7\.4/)

@@ -44,6 +44,9 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
                   >
                     {plain(l.length)}
                   </button>
+                  {l.isStandard && (
+                    <span className="cap"> standard{l.length === fit.recommendedLength && ','}</span>
+                  )}
                   {l.isHalfLink && <span className="cap"> half link</span>}
                   {l.length === fit.recommendedLength && <span className="cap"> best</span>}
                 </th>

@@ -3,10 +3,11 @@ import type { Workbench } from '../machine/useWorkbench'
 import { isToothed, MEDIUM_WORDS } from '../machine/words'
 import { fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import type { Fit } from './useFit'
-import { findingText, MOVER_WORDS } from './words'
+import { findingText, MOVER_WORDS, reserveText } from './words'
 
 /** What the loop runs over, what moves, and what to look at. */
 export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; answer: LoopFitResult }) {
@@ -52,6 +53,14 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
           </tbody>
         </table>
       </div>
+      {answer.reserve && (
+        <Figure name="adjustment left">
+          <span style={{ color: answer.reserve.isNearlyUsedUp ? 'var(--watch)' : undefined }}>
+            {answer.reserve.isNearlyUsedUp && '▲ '}
+            {reserveText(answer.reserve, units)}
+          </span>
+        </Figure>
+      )}
       <p className="cap" style={{ marginTop: 8 }}>
         {layout?.mover
           ? `Tensioned by: ${MOVER_WORDS[layout.mover.kind]}, ${units.show('fine', answer.trackMm)} of way.`

@@ -55,5 +55,6 @@ export function newLimit(draft: LoopLayout): ClearanceLimit {
     from: { xMm, yMm: draft.front.yMm - 20 },
     to: { xMm, yMm: draft.front.yMm + 20 },
     leastMm: 3,
+    movesMm: 0,
   }
 }

@@ -1,4 +1,13 @@
-import type { ClearanceFigure, FitFinding, LoopFitResult, LoopSummary, Mover, PairFit } from '../api/client'
+import type {
+  AdjusterStep,
+  AdjustmentReserve,
+  ClearanceFigure,
+  FitFinding,
+  LoopFitResult,
+  LoopSummary,
+  Mover,
+  PairFit,
+} from '../api/client'
 import { fixed, plain, signed } from '../quantities/format'
 import type { Units } from '../quantities/units'
 
@@ -23,7 +32,33 @@ export const REASON_WORDS: Record<LoopFitResult['reason'], string> = {
   onlyOne: 'the only length that reaches',
   frontThird: 'starts in the front third of its way and leaves room for growth',
   leastChange: 'reaches with the least change',
+  standardLength: 'a standard length, to be had from every maker; the others are made to order or by few',
   mostReserve: 'leaves the most to take up',
+}
+
+export const STEP_WORDS: Record<AdjusterStep['kind'], [one: string, many: string]> = {
+  turn: ['turn', 'turns'],
+  click: ['click', 'clicks'],
+  shim: ['shim', 'shims'],
+}
+
+/** “62 % · 20.1 mm · 16.1 turns”: the one figure of what an adjuster has left. */
+export function reserveText(reserve: AdjustmentReserve, units: Units): string {
+  const parts = [`${fixed(reserve.leftPercent, 0)} %`, units.show('fine', reserve.leftMm)]
+  if (reserve.steps !== null && reserve.step !== null)
+    parts.push(
+      `${fixed(reserve.steps, reserve.step.kind === 'turn' ? 1 : 0)} ${STEP_WORDS[reserve.step.kind][reserve.steps === 1 ? 0 : 1]}`,
+    )
+  return parts.join(' · ')
+}
+
+/** Where a chain that has come off would be pinched. */
+export function jamText(
+  jam: { name: string; wheel: string; roomMm: number; neededMm: number },
+  units: Units,
+): string {
+  const mm = (value: number) => units.show('fine', value, units.system === 'inch' ? 2 : 1)
+  return `A chain that comes off jams between ${jam.wheel} and ${jam.name}: ${mm(jam.roomMm)} of room, ${mm(jam.neededMm)} for a chain on the tips. Make room, or guard it so close that it can’t climb.`
 }
 
 /** “clear”, “under 3 mm”, “rubs when slack”. */
@@ -35,6 +70,8 @@ export function clearanceText(figure: ClearanceFigure, units: Units): string {
       return `under ${units.show('fine', figure.leastMm)}`
     case 'rubsWhenSlack':
       return 'rubs when slack'
+    case 'rubsWhenMoved':
+      return 'rubs when it moves'
     case 'rubs':
       return 'rubs'
   }
