@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 
@@ -16,6 +17,16 @@ public static class OpenApiShape
             {
                 if (schema.Properties?.ContainsKey(Discriminator) == true)
                     (schema.Required ??= new HashSet<string>()).Add(Discriminator);
+                return Task.CompletedTask;
+            }
+        );
+        // What the core works out from the rest of a record is in every answer; the generator calls it optional.
+        options.AddSchemaTransformer(
+            (schema, context, _) =>
+            {
+                foreach (JsonPropertyInfo property in context.JsonTypeInfo.Properties)
+                    if (property is { Set: null, AssociatedParameter: null, Get: not null })
+                        (schema.Required ??= new HashSet<string>()).Add(property.Name);
                 return Task.CompletedTask;
             }
         );

@@ -67,6 +67,7 @@ public static class WendrakApp
         app.MapHealth();
         app.MapRatio();
         app.MapFit();
+        app.MapRedo();
         app.MapMachines();
         app.MapSetups();
         app.MapAims();

@@ -222,3 +222,53 @@ test('what is left of the adjuster is counted in its own steps, and an edge that
   )
   await expect(panel(page, 'Clearances')).toContainText(/jams between front and edge/)
 })
+
+test('a fitted trial reopens Ratio and Fit, and what is done is ticked off and put back', async ({
+  page,
+}) => {
+  const id = await addMachine(page, 'To be done again')
+  await page.goto(`/machines/${id}/ratio?pick=final~15~43`)
+  const asks = panel(page, 'Fitting this asks for')
+  await expect(asks).toContainText('Speedometer against a true speed')
+  await page.getByRole('button', { name: 'Keep as a trial' }).click()
+  await page.getByRole('button', { name: /^Fit Trial/ }).click()
+  const open = panel(page, 'To be done again')
+  await expect(open.getByRole('checkbox')).toHaveCount(7)
+  const station = (name: string) =>
+    page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name })
+  await expect(station('Ratio')).toContainText('look again')
+  await expect(station('Fit')).toContainText('look again')
+  for (const [left, name] of [
+    [6, 'Speeds and aim'],
+    [5, 'Speedometer against a true speed'],
+  ] as const) {
+    await open.getByRole('checkbox', { name }).click()
+    await expect(open.getByRole('checkbox')).toHaveCount(left)
+  }
+  await expect(station('Ratio')).not.toContainText('look again')
+  await station('Fit').click()
+  await expect(station('Fit')).toContainText('look again')
+  await open.getByRole('checkbox', { name: 'Whether the length still closes' }).focus()
+  await page.keyboard.press('Space')
+  await expect(open.getByRole('checkbox')).toHaveCount(4)
+  // A tick is a change like any other: it can be undone.
+  await page.getByRole('button', { name: /^History/ }).click()
+  await page.getByRole('button', { name: /^Undo/ }).first().click()
+  await expect(open.getByRole('checkbox')).toHaveCount(5)
+})
+
+test('another tyre reopens Ratio and Fit', async ({ page }) => {
+  const id = await addMachine(page, 'New tyre')
+  const { machine, fitted } = await readMachine(page, id)
+  machine.drives[0].outputs[0].roadWheel = { size: '120/90-17', rollOutMm: null }
+  const stored = await page.request.put(`/api/machines/${id}`, {
+    data: { machine, fitted: fitted.loops, fittedVersion: fitted.version },
+  })
+  expect(stored.ok()).toBe(true)
+  await page.goto(`/machines/${id}/fit`)
+  const open = panel(page, 'To be done again')
+  await expect(open).toContainText('other road wheel or tyre')
+  const stations = page.getByRole('navigation', { name: 'Stations' })
+  await expect(stations.getByRole('link', { name: 'Ratio' })).toContainText('look again')
+  await expect(stations.getByRole('link', { name: 'Fit' })).toContainText('look again')
+})

@@ -140,10 +140,7 @@ internal sealed class FittedLoop
     /// <summary>True when the driven shaft turns a road wheel without another loop between.</summary>
     private bool IsRoadAxle()
     {
-        HashSet<string> shafts = [Loop.DrivenShaft];
-        foreach (Stage stage in _input.Drive.Stages)
-            if (stage is not Gearing.Loop && shafts.Contains(stage.DrivingShaft))
-                shafts.Add(stage.DrivenShaft);
+        HashSet<string> shafts = DriveShafts.TurnedWith(_input.Drive, Loop.DrivenShaft);
         return _input.Drive.Outputs.Any(o => o.OnRoad && shafts.Contains(o.Shaft));
     }
 

@@ -53,6 +53,7 @@ public enum SetupStatus
 /// <summary>One complete choice of parts for a machine's drives.</summary>
 /// <param name="RoadWheels">Other road wheels than the machine's own; empty when they stay.</param>
 /// <param name="FittedAtKm">Odometer when it went on, km.</param>
+/// <param name="Redo">What must still be done again since it went on or was changed; only as fitted has any.</param>
 public sealed record Setup(
     long Id,
     int Version,
@@ -64,7 +65,8 @@ public sealed record Setup(
     DateOnly MadeOn,
     DateOnly? FittedOn,
     double? FittedAtKm,
-    string? Note
+    string? Note,
+    IReadOnlyList<RedoItem>? Redo = null
 );
 
 /// <summary>What the gearing of a machine must achieve, named and kept, with what was tried against it.</summary>

@@ -76,21 +76,24 @@ public static class MachineRules
             .OneOf(nameof(setup.Status), setup.Status)
             .Note(nameof(setup.Note), setup.Note)
             .BetweenIfGiven(nameof(setup.FittedAtKm), setup.FittedAtKm, 0, FarthestKm, "km")
-            .Include(DriveRules.CheckChoices(LoopsOf(machine), setup.Loops));
-        HashSet<string> outputs = [.. machine.Drives.SelectMany(d => d.Outputs).Select(o => o.Name)];
-        for (int i = 0; i < setup.RoadWheels.Count; i++)
-        {
-            RoadWheelChoice choice = setup.RoadWheels[i];
-            string at = $"{nameof(setup.RoadWheels)}[{i}].";
-            guard.That(
-                outputs.Contains(choice.OutputName),
-                at + nameof(choice.OutputName),
-                "unknown",
-                $"Give one of this machine's outputs: {string.Join(", ", outputs)}."
-            );
-            guard.Include(new Guard(at + "RoadWheel.").Include(RollingCircumference.Check(choice.RoadWheel)));
-        }
+            .Include(DriveRules.CheckChoices(LoopsOf(machine), setup.Loops))
+            .Include(RoadWheels.Check(setup.RoadWheels, machine.Drives))
+            .Include(CheckRedo(setup.Redo ?? []));
         guard.ThrowIfAny();
+    }
+
+    private static Guard CheckRedo(IReadOnlyList<RedoItem> items)
+    {
+        const int most = 200;
+        Guard guard = new();
+        guard.Count("Redo", items.Count, 0, most, "items");
+        for (int i = 0; i < items.Count; i++)
+        {
+            guard.OneOf($"Redo[{i}].Task", items[i].Task);
+            foreach (ChangedPart part in items[i].Because)
+                guard.OneOf($"Redo[{i}].Because", part);
+        }
+        return guard;
     }
 
     public static void Check(Aim aim, Machine machine)

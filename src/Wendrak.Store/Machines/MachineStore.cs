@@ -50,9 +50,12 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
             async writing =>
             {
                 writing.MachineId = draft.Machine.Id;
+                Machine before =
+                    await Shelves.Machines.FindAsync(writing.Session, draft.Machine.Id)
+                    ?? throw new ChangedMeanwhileException(MachineShelf.Name, null);
                 Machine withSets = await StoreSetsAsync(writing, draft.Machine);
                 Machine machine = await Shelves.RecordedMachines.ChangeAsync(writing, withSets);
-                Setup fitted = await ReconcileAsync(writing, machine, draft.Fitted, fittedVersion);
+                Setup fitted = await ReconcileAsync(writing, before, machine, draft.Fitted, fittedVersion);
                 return new FittedMachine(machine, fitted);
             },
             ct
@@ -157,6 +160,12 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
                     FittedAtKm = stored.FittedAtKm,
                 };
                 MachineRules.Check(next, machine);
+                // What the caller ticked off is gone from its list; what it changed asks for more.
+                bool isFitted = status == SetupStatus.AsFitted;
+                next = next with
+                {
+                    Redo = isFitted ? OpenAfter(stored with { Redo = next.Redo }, machine, next, machine) : null,
+                };
                 return await Shelves.RecordedSetups.ChangeAsync(writing, next);
             },
             ct
@@ -180,7 +189,14 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
                 if (old.Id != setup.Id)
                 {
                     // First off, then on: the file itself allows only one as fitted.
-                    await Shelves.RecordedSetups.ChangeAsync(writing, old with { Status = SetupStatus.Former });
+                    await Shelves.RecordedSetups.ChangeAsync(
+                        writing,
+                        old with
+                        {
+                            Status = SetupStatus.Former,
+                            Redo = null,
+                        }
+                    );
                     await Shelves.RecordedSetups.ChangeAsync(
                         writing,
                         setup with
@@ -189,6 +205,7 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
                             Status = SetupStatus.AsFitted,
                             FittedOn = Today(),
                             FittedAtKm = machine.OdometerKm,
+                            Redo = OpenAfter(old, machine, setup, machine),
                         }
                     );
                 }
@@ -285,6 +302,7 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
     /// <summary>Wheels of every setup follow the loops the machine has now.</summary>
     private static async Task<Setup> ReconcileAsync(
         Writing writing,
+        Machine before,
         Machine machine,
         IReadOnlyList<LoopChoice> fittedLoops,
         int fittedVersion
@@ -302,10 +320,20 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
                 Loops = isFitted ? fittedLoops : SetupReconciling.ToLoops(loops, setup.Loops, fittedLoops),
                 RoadWheels = [.. setup.RoadWheels.Where(w => outputs.Contains(w.OutputName))],
             };
+            if (isFitted)
+                next = next with { Redo = OpenAfter(setup, before, next, machine) };
             Setup stored = await Shelves.RecordedSetups.ChangeAsync(writing, next);
             fitted = isFitted ? stored : fitted;
         }
         return fitted!;
+    }
+
+    /// <summary>What is open on a machine once a setup is on it; null for nothing.</summary>
+    private static IReadOnlyList<RedoItem>? OpenAfter(Setup old, Machine oldMachine, Setup next, Machine machine)
+    {
+        RedoInput change = new(DrivesAsBuilt.Of(oldMachine, old), DrivesAsBuilt.Of(machine, next));
+        IReadOnlyList<RedoItem> open = Redo.With(old.Redo ?? [], change);
+        return open.Count == 0 ? null : open;
     }
 
     /// <summary>

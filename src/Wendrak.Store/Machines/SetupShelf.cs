@@ -5,7 +5,7 @@ using Wendrak.Store.Ledger;
 
 namespace Wendrak.Store.Machines;
 
-/// <summary>Setups in table <c>setup</c>, their wheels in <c>setup_loop</c> and <c>setup_road_wheel</c>.</summary>
+/// <summary>Setups in table <c>setup</c>, their wheels in <c>setup_loop</c> and <c>setup_road_wheel</c>, what is open by <see cref="RedoRows"/>.</summary>
 internal sealed class SetupShelf : IShelf<Setup>
 {
     public const string Name = "setup";
@@ -106,12 +106,14 @@ internal sealed class SetupShelf : IShelf<Setup>
         );
         return row.ToSetup(
             [.. loops.Select(l => new LoopChoice(l.LoopKey, l.FrontSize, l.RearSize, l.Links, l.LengthMm))],
-            [.. wheels.Select(w => new RoadWheelChoice(w.OutputName, new(w.WheelSize, w.RollOutMm)))]
+            [.. wheels.Select(w => new RoadWheelChoice(w.OutputName, new(w.WheelSize, w.RollOutMm)))],
+            await RedoRows.ListAsync(session, row.Id)
         );
     }
 
     private static async Task InsertWheelsAsync(Session session, long setupId, Setup setup)
     {
+        await RedoRows.ReplaceAsync(session, setupId, setup.Redo ?? []);
         const string loopSql = """
             INSERT INTO setup_loop (setup_id, position, loop_key, front_size, rear_size, links, length_mm)
             VALUES (@setupId, @position, @LoopKey, @FrontSize, @RearSize, @Links, @LengthMm)
@@ -192,7 +194,11 @@ internal sealed class SetupShelf : IShelf<Setup>
                 Note = setup.Note,
             };
 
-        public Setup ToSetup(IReadOnlyList<LoopChoice> loops, IReadOnlyList<RoadWheelChoice> roadWheels) =>
+        public Setup ToSetup(
+            IReadOnlyList<LoopChoice> loops,
+            IReadOnlyList<RoadWheelChoice> roadWheels,
+            IReadOnlyList<RedoItem>? redo
+        ) =>
             new(
                 Id,
                 Version,
@@ -204,7 +210,8 @@ internal sealed class SetupShelf : IShelf<Setup>
                 MadeOn,
                 FittedOn,
                 FittedAtKm,
-                Note
+                Note,
+                redo
             );
     }
 }

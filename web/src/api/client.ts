@@ -75,6 +75,8 @@ export type NeighbourPair = Schemas['NeighbourPair']
 export type BeltCodeReading = Schemas['BeltCodeReading']
 export type CutBeltInput = Schemas['CutBeltInput']
 export type GrooveResult = Schemas['GrooveResult']
+export type RedoInput = Schemas['RedoInput']
+export type RedoItem = Schemas['RedoItem']
 export type NewTrial = Schemas['NewTrial']
 
 /** An input was refused: every wrong field with the bound it broke. */
@@ -201,6 +203,9 @@ export const changeSetup = (body: Setup) =>
   answered(client.PUT('/api/setups/{id}', { params: { path: { id: body.id } }, body }))
 export const fitSetup = (id: number, version: number) =>
   answered(client.POST('/api/setups/{id}/fit', { params: { path: { id } }, body: { version } }))
+
+export const redoAfter = (body: RedoInput, s: Signal = {}) =>
+  answered(client.POST('/api/redo', { body, ...s }))
 
 export const listAims = (id: number) =>
   answered(client.GET('/api/machines/{id}/aims', { params: { path: { id } } }))

@@ -388,6 +388,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redoAfter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines": {
         parameters: {
             query?: never;
@@ -1014,6 +1030,11 @@ export interface components {
             before: null | string;
             after: null | string;
         };
+        /**
+         * @description What was changed.
+         * @enum {unknown}
+         */
+        ChangedPart: "frontWheel" | "rearWheel" | "loopLength" | "loopKind" | "place" | "edge" | "roadWheel" | "gearing";
         /** @description The part of the loop that comes nearest to a limit. */
         ClearanceFigure: {
             name: string;
@@ -1281,6 +1302,13 @@ export interface components {
         DriveState: {
             driveKey: string;
             gears: components["schemas"]["GearState"][];
+        };
+        /** @description A machine's drives with everything on them. */
+        DrivesAsBuilt: {
+            drives: components["schemas"]["Drive"][];
+            loops: components["schemas"]["LoopChoice"][];
+            roadWheels: components["schemas"]["RoadWheelChoice"][];
+            layouts: null | components["schemas"]["LoopLayout"][];
         };
         /** @description Where a gear of the new gearing would stand among the old gears. */
         FeelsLikeResult: {
@@ -2433,6 +2461,26 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        /** @description A machine before and after a change. */
+        RedoInput: {
+            before: components["schemas"]["DrivesAsBuilt"];
+            after: components["schemas"]["DrivesAsBuilt"];
+        };
+        /** @description One thing to do again. */
+        RedoItem: {
+            task: components["schemas"]["RedoTask"];
+            driveKey: string;
+            /** @description The loop it is about; null for the whole drive. */
+            loopKey: null | string;
+            because: components["schemas"]["ChangedPart"][];
+            /** @description Where it is done. */
+            station: components["schemas"]["Station"];
+        };
+        /**
+         * @description What has to be looked at again after a change.
+         * @enum {unknown}
+         */
+        RedoTask: "ratio" | "speedometer" | "length" | "slot" | "clearances" | "suspensionPlay" | "alignment" | "reading";
         /** @description An aim that is remembered, with what was tried against it. */
         RememberedAim: {
             /** Format: int64 */
@@ -2533,6 +2581,8 @@ export interface components {
              */
             fittedAtKm: null | number;
             note: null | string;
+            /** @description What must still be done again since it went on or was changed; only as fitted has any. */
+            redo?: null | components["schemas"]["RedoItem"][];
         };
         /** @description Setups of one drive beside what is fitted. */
         SetupComparisonInput: {
@@ -2939,6 +2989,11 @@ export interface components {
             /** Format: double */
             rearSize: number;
         };
+        /**
+         * @description The stations of the work on a machine, in their order.
+         * @enum {unknown}
+         */
+        Station: "aim" | "ratio" | "fit" | "loads" | "build" | "set" | "check";
         /** @description A wheel in the workshop's lists. */
         StockItem: {
             /** Format: int64 */
@@ -3091,7 +3146,7 @@ export interface components {
              * @description Height of a chain that stands on the tips, mm.
              */
             neededMm: number;
-            isOpen?: boolean;
+            isOpen: boolean;
         };
         /** @description What a wheel of a loop is to the geometry, mm. */
         WheelOutline: {
@@ -3987,6 +4042,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LoopLayout"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    redoAfter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RedoInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RedoItem"][];
                 };
             };
             /** @description Bad Request */

@@ -28,6 +28,7 @@ const BenchTools = lazy(() => import('./BenchTools'))
 const CombinationsPanel = lazy(() => import('./CombinationsPanel'))
 const NeighboursPanel = lazy(() => import('./NeighboursPanel'))
 const RailPanel = lazy(() => import('./RailPanel'))
+const RedoPanel = lazy(() => import('../machine/RedoPanel'))
 const LayoutEditor = lazy(() => import('./LayoutEditor'))
 
 /** Station 3: which length closes the loop, where the axle ends up, what that leaves. */
@@ -47,6 +48,11 @@ export default function FitView() {
       <BenchTools key={fit.loop.loopKey} bench={bench} fit={fit} />
     </Suspense>
   )
+  const redo = (
+    <Suspense>
+      <RedoPanel bench={bench} />
+    </Suspense>
+  )
   if (!fit.layout)
     return (
       <div className={work.work}>
@@ -54,7 +60,10 @@ export default function FitView() {
           <LoopChoiceBar bench={bench} />
           <NoLayout bench={bench} fit={fit} />
         </div>
-        <div className={work.column}>{tools}</div>
+        <div className={work.column}>
+          {redo}
+          {tools}
+        </div>
       </div>
     )
   const answer = fit.answer.data
@@ -111,6 +120,7 @@ export default function FitView() {
         </Suspense>
       </div>
       <div className={work.column}>
+        {bench.shown.isFitted && redo}
         {answer && <LoopPanel bench={bench} fit={fit} answer={answer} />}
         {answer && <ClearancePanel answer={answer} isStale={fit.answer.isStale} />}
         <SuspensionPanel fit={fit} />
@@ -125,6 +135,7 @@ export default function FitView() {
           </p>
           <SetupActions bench={bench} />
         </Panel>
+        {!bench.shown.isFitted && redo}
       </div>
       {isEditing && (
         <Suspense>

@@ -1,4 +1,5 @@
 import { NavLink, useLocation, useNavigate } from 'react-router'
+import type { RedoItem } from '../api/client'
 import { useFit } from '../fit/useFit'
 import { lengthText } from '../fit/words'
 import { fixed, signed } from '../quantities/format'
@@ -26,6 +27,7 @@ export function Run({ bench }: { bench: Workbench }) {
       : '…'
   const aim = bench.target ? targetText(bench.target, units, bench.gears) : 'no aim yet'
   const meets = figures?.meetsAim
+  const isRatioOpen = isReopened(bench, 'ratio')
   return (
     <nav className={classes.run} aria-label="Stations">
       <NavLink
@@ -39,13 +41,19 @@ export function Run({ bench }: { bench: Workbench }) {
           <span className={`num ${classes.figure}`}>{aim}</span>
         </span>
       </NavLink>
-      <NavLink to={{ pathname: 'ratio', search }} className={classes.station} data-done={meets || undefined}>
-        <span className={classes.number}>{meets ? '✓' : '2'}</span>
+      <NavLink
+        to={{ pathname: 'ratio', search }}
+        className={classes.station}
+        data-done={(meets && !isRatioOpen) || undefined}
+        data-again={isRatioOpen || undefined}
+      >
+        <span className={classes.number}>{isRatioOpen ? '↻' : meets ? '✓' : '2'}</span>
         <span>
           <b>Ratio</b>
           <span className={`num ${classes.figure}`}>
             {ratio}
             {meets === false && <span className={classes.off}> off the aim</span>}
+            {isRatioOpen && <span className={classes.off}> look again</span>}
           </span>
         </span>
       </NavLink>
@@ -54,10 +62,15 @@ export function Run({ bench }: { bench: Workbench }) {
   )
 }
 
+/** A change of parts reopened it, and nobody has said yet that it was looked at again. */
+const isReopened = (bench: Workbench, station: RedoItem['station']) =>
+  bench.shown.isFitted && (bench.card.fitted.redo ?? []).some((i) => i.station === station)
+
 function FitStation({ bench, search }: { bench: Workbench; search: string }) {
   const fit = useFit(bench)
   const answer = fit?.answer.data
   const isOff = answer?.findings.some((f) => f.kind === 'offTheTrack')
+  const isOpen = isReopened(bench, 'fit')
   const isFine = answer !== undefined && answer.chosenLength !== null && !isOff && !fit?.answer.error
   const figure = !fit
     ? 'no loop'
@@ -71,13 +84,19 @@ function FitStation({ bench, search }: { bench: Workbench; search: string }) {
             ? 'no length yet'
             : lengthText(answer.chosenLength, answer.lengthUnit)
   return (
-    <NavLink to={{ pathname: 'fit', search }} className={classes.station} data-done={isFine || undefined}>
-      <span className={classes.number}>{isFine ? '✓' : '3'}</span>
+    <NavLink
+      to={{ pathname: 'fit', search }}
+      className={classes.station}
+      data-done={(isFine && !isOpen) || undefined}
+      data-again={isOpen || undefined}
+    >
+      <span className={classes.number}>{isOpen ? '↻' : isFine ? '✓' : '3'}</span>
       <span>
         <b>Fit</b>
         <span className={`num ${classes.figure}`}>
           {figure}
           {isOff && <span className={classes.off}> off the slot</span>}
+          {isOpen && <span className={classes.off}> look again</span>}
         </span>
       </span>
     </NavLink>

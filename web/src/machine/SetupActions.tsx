@@ -48,7 +48,7 @@ export function SetupActions({ bench, onSideBySide }: { bench: Workbench; onSide
             fit.mutate(shown.setup?.version ?? 0, {
               onSuccess: () => {
                 notifications.show({
-                  message: `${shown.name} is as fitted now; the old setup is kept as former.`,
+                  message: `${shown.name} is as fitted now; the old setup is kept as former. What must be done again is listed here.`,
                 })
                 bench.set({ setup: null })
               },

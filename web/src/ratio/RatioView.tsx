@@ -19,6 +19,7 @@ import { stepped } from './stepped'
 import { useRatioSearch } from './useRatioSearch'
 import { WaysTable } from './WaysTable'
 
+const RedoPanel = lazy(() => import('../machine/RedoPanel'))
 const SideBySide = lazy(() => import('./SideBySide'))
 
 const RANKINGS: { value: RatioRanking; label: string }[] = [
@@ -130,6 +131,9 @@ export default function RatioView() {
       </div>
       <div className={work.column}>
         <ComparisonPanel bench={bench} onSideBySide={() => setSideBySide(true)} />
+        <Suspense>
+          <RedoPanel bench={bench} />
+        </Suspense>
       </div>
       {isWorking && <WorkingDialog title="Working" workings={workings} onClose={() => setWorking(false)} />}
       <Suspense>{isSideBySide && <SideBySide bench={bench} onClose={() => setSideBySide(false)} />}</Suspense>

@@ -1,0 +1,127 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Core.Quantities;
+using Wendrak.Store.Machines;
+
+namespace Wendrak.Store.Tests;
+
+/// <summary>What must be done again is kept with what is fitted, until a person says that it is done.</summary>
+public sealed class RedoTests : IDisposable
+{
+    private readonly TempStore _store = new();
+
+    public void Dispose() => _store.Dispose();
+
+    private async Task<Setup> FittedAsync(long machineId) => (await _store.Machines.FindAsync(machineId))!.Fitted;
+
+    private static RedoTask[] TasksOf(Setup setup) => [.. (setup.Redo ?? []).Select(i => i.Task)];
+
+    private async Task<(FittedMachine Machine, Setup Fitted)> WithTrialFittedAsync()
+    {
+        FittedMachine machine = await _store.AddMachineAsync();
+        Setup trial = await _store.AddTrialAsync(machine.Machine.Id, "Trial B", 15, 43);
+        await _store.Machines.FitAsync("Ann", trial.Id, trial.Version, default);
+        return (machine, await FittedAsync(machine.Machine.Id));
+    }
+
+    [Fact]
+    public async Task A_fitted_trial_leaves_a_list_and_what_it_replaced_has_none()
+    {
+        (FittedMachine machine, Setup fitted) = await WithTrialFittedAsync();
+        Assert.Equal(
+            [
+                RedoTask.Ratio,
+                RedoTask.Speedometer,
+                RedoTask.Length,
+                RedoTask.Slot,
+                RedoTask.Clearances,
+                RedoTask.Alignment,
+                RedoTask.Reading,
+            ],
+            TasksOf(fitted)
+        );
+        IReadOnlyList<Setup> setups = await _store.Machines.SetupsAsync(machine.Machine.Id);
+        Assert.Null(setups.Single(s => s.Status == SetupStatus.Former).Redo);
+    }
+
+    [Fact]
+    public async Task An_item_is_ticked_off_and_the_tick_undone()
+    {
+        (_, Setup fitted) = await WithTrialFittedAsync();
+        Setup ticked = fitted with { Redo = [.. fitted.Redo!.Where(i => i.Task != RedoTask.Slot)] };
+        Setup stored = (await _store.Machines.ChangeSetupAsync("Ann", ticked, default))!;
+        Assert.DoesNotContain(RedoTask.Slot, TasksOf(stored));
+        Assert.Equal(fitted.Redo!.Count - 1, stored.Redo!.Count);
+        await _store.Log.UndoAsync("Ann", (await _store.LastChangeAsync()).Id, default);
+        Assert.Contains(RedoTask.Slot, TasksOf(await FittedAsync(fitted.MachineId)));
+    }
+
+    [Fact]
+    public async Task What_is_open_goes_along_to_the_next_wheels()
+    {
+        (FittedMachine machine, _) = await WithTrialFittedAsync();
+        Setup longer = await _store.AddTrialAsync(machine.Machine.Id, "Same wheels", 15, 43);
+        await _store.Machines.FitAsync("Ann", longer.Id, longer.Version, default);
+        Assert.Contains(RedoTask.Reading, TasksOf(await FittedAsync(machine.Machine.Id)));
+    }
+
+    [Fact]
+    public async Task Another_tyre_on_the_machine_reopens_ratio_and_fit()
+    {
+        FittedMachine machine = await _store.AddMachineAsync();
+        Drive drive = machine.Machine.Drives[0];
+        Machine other = machine.Machine with
+        {
+            Drives = [drive with { Outputs = [drive.Outputs[0] with { RoadWheel = new("120/90-17", null) }] }],
+        };
+        MachineDraft draft = new(other, machine.Fitted.Loops);
+        Setup fitted = (await _store.Machines.ChangeAsync("Ann", draft, machine.Fitted.Version, default)).Fitted;
+        Assert.Equal(
+            [Station.Ratio, Station.Ratio, Station.Fit, Station.Fit, Station.Set, Station.Set],
+            fitted.Redo!.Select(i => i.Station)
+        );
+        Assert.All(fitted.Redo!, i => Assert.Equal([ChangedPart.RoadWheel], i.Because));
+        // A tyre of the setup alone does the same.
+        Setup own = fitted with
+        {
+            Redo = null,
+            RoadWheels = [new("rear wheel", new("110/90-17", null))],
+        };
+        Setup changed = (await _store.Machines.ChangeSetupAsync("Ann", own, default))!;
+        Assert.Equal(TasksOf(fitted), TasksOf(changed));
+    }
+
+    [Fact]
+    public async Task A_note_or_a_name_asks_for_nothing()
+    {
+        FittedMachine machine = await _store.AddMachineAsync();
+        MachineDraft draft = new(machine.Machine with { Name = "Other name", Note = "new" }, machine.Fitted.Loops);
+        Setup fitted = (await _store.Machines.ChangeAsync("Ann", draft, machine.Fitted.Version, default)).Fitted;
+        Assert.Null(fitted.Redo);
+        Setup noted = (await _store.Machines.ChangeSetupAsync("Ann", fitted with { Note = "seen" }, default))!;
+        Assert.Null(noted.Redo);
+    }
+
+    [Fact]
+    public async Task A_trial_has_no_list_whatever_is_sent_and_a_list_of_nonsense_is_refused()
+    {
+        FittedMachine machine = await _store.AddMachineAsync();
+        Setup trial = await _store.AddTrialAsync(machine.Machine.Id, "Trial B", 15, 43);
+        RedoItem item = new(RedoTask.Slot, "drive", "final", [ChangedPart.RearWheel]);
+        Assert.Null((await _store.Machines.ChangeSetupAsync("Ann", trial with { Redo = [item] }, default))!.Redo);
+        RedoItem nonsense = item with { Task = (RedoTask)99 };
+        await Assert.ThrowsAsync<InvalidInputException>(() =>
+            _store.Machines.ChangeSetupAsync("Ann", machine.Fitted with { Redo = [nonsense] }, default)
+        );
+    }
+
+    [Fact]
+    public async Task The_list_goes_into_the_machine_file_and_comes_back()
+    {
+        (FittedMachine machine, Setup fitted) = await WithTrialFittedAsync();
+        MachineFile file = (await _store.Machines.ToFileAsync(machine.Machine.Id))!;
+        FittedMachine read = await _store.Machines.FromFileAsync("Ann", file, default);
+        Assert.Equal(TasksOf(fitted), TasksOf(read.Fitted));
+        Assert.All(read.Fitted.Redo!, i => Assert.NotEmpty(i.Because));
+    }
+}

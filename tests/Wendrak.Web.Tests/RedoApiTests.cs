@@ -1,0 +1,39 @@
+using System.Net;
+using System.Text.Json.Nodes;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+
+namespace Wendrak.Web.Tests;
+
+public sealed class RedoApiTests(WendrakServer server) : IClassFixture<WendrakServer>
+{
+    private async Task<RedoInput> QuestionAsync(Func<LoopChoice, LoopChoice> change)
+    {
+        RatioSearchInput q = await Questions.SearchAsync(server);
+        DrivesAsBuilt before = new([q.Drive], q.Fitted, [], null);
+        return new(before, before with { Loops = [change(q.Fitted[0])] });
+    }
+
+    [Fact]
+    public async Task A_change_is_answered_with_its_stations()
+    {
+        RedoInput question = await QuestionAsync(c => c with { RearSize = c.RearSize - 2 });
+        HttpResponseMessage response = await server.PostAsync("/api/redo", question);
+        JsonArray items = JsonNode.Parse(await response.Content.ReadAsStringAsync())!.AsArray();
+        Assert.Equal(["ratio", "fit", "set"], items.Select(i => (string)i!["station"]!).Distinct());
+        Assert.All(items, i => Assert.Equal("rearWheel", (string)i!["because"]![0]!));
+    }
+
+    [Fact]
+    public async Task Wrong_wheels_are_named()
+    {
+        RedoInput question = await QuestionAsync(c => c with { RearSize = 0 });
+        HttpResponseMessage response = await server.PostAsync("/api/redo", question);
+        Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
+        Assert.Contains(
+            "after.loops[0].rearSize",
+            await response.Content.ReadAsStringAsync(),
+            StringComparison.Ordinal
+        );
+    }
+}
