@@ -1,7 +1,7 @@
 import { Button, Group, SegmentedControl, Switch } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { lazy, Suspense, useDeferredValue, useState } from 'react'
-import { drawLoop } from '../api/client'
+import { drawLoop, type LoopLayout } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { SetupActions } from '../machine/SetupActions'
 import { useBench, type Workbench } from '../machine/useWorkbench'
@@ -18,10 +18,11 @@ import { ClearancePanel } from './ClearancePanel'
 import { FixedCentrePanel } from './FixedCentrePanel'
 import { LengthsTable } from './LengthsTable'
 import { LoopPanel } from './LoopPanel'
+import { MovedBar } from './MovedBar'
 import { NoLayout } from './NoLayout'
 import { SideView, wheelSizeText } from './SideView'
 import { SuspensionPanel } from './SuspensionPanel'
-import { type Fit, useFit } from './useFit'
+import { type Fit, layoutOf, useFit } from './useFit'
 import { lengthText } from './words'
 
 const BenchTools = lazy(() => import('./BenchTools'))
@@ -40,7 +41,9 @@ export default function FitView() {
   // What was dragged belongs to the wheels it was dragged with.
   const of = JSON.stringify([bench.shown.loops, bench.loops.at(-1)?.loopKey, bench.card.machine.layouts])
   const asked = useDeferredValue(travel?.of === of ? travel.mm : null)
-  const fit = useFit(bench, asked, halfLinks)
+  const [moved, setMoved] = useState<{ of: string; layout: LoopLayout } | null>(null)
+  const draft = moved?.of === of ? moved.layout : null
+  const fit = useFit(bench, asked, halfLinks, useDeferredValue(draft))
   if (!fit)
     return <Sentence title="This machine has no loop.">A direct drive has no chain or belt to fit.</Sentence>
   const tools = (
@@ -74,6 +77,8 @@ export default function FitView() {
           bench={bench}
           fit={fit}
           onTravel={(mm) => setTravel(mm === null ? null : { of, mm })}
+          draft={draft}
+          onPlace={(layout) => setMoved(layout === null ? null : { of, layout })}
           onEdit={() => setEditing(true)}
         />
         {answer && !fit.layout.mover && isToothed(fit.loop.medium) && (
@@ -154,17 +159,23 @@ function lengthsNote(fit: Fit): string {
 function Picture({
   bench,
   fit,
+  draft,
   onTravel,
+  onPlace,
   onEdit,
 }: {
   bench: Workbench
   fit: Fit
+  /** The layout as dragged and not stored. */
+  draft: LoopLayout | null
   onTravel: (mm: number | null) => void
+  onPlace: (layout: LoopLayout | null) => void
   onEdit: () => void
 }) {
   const units = useUnits()
   const [isWorking, setWorking] = useState(false)
   const answer = fit.answer.data
+  const stored = layoutOf(bench, fit.loop)
   const save = async (kind: 'svg' | 'dxf') => {
     try {
       if (!fit.input) return
@@ -180,8 +191,8 @@ function Picture({
       title="Side view, to scale"
       note={
         fit.layout?.mover
-          ? `drag the ${fit.layout.mover.wheel} wheel · arrow keys move it 0.1 mm`
-          : 'fixed centres'
+          ? 'drag what is ringed · arrow keys move it 0.1 mm'
+          : 'fixed centres · drag what is ringed'
       }
       isStale={fit.answer.isStale}
       aside={
@@ -209,12 +220,22 @@ function Picture({
         <>
           <SideView
             fit={answer}
-            layout={fit.layout}
+            layout={draft ?? fit.layout}
             isChain={fit.loop.medium === 'chain'}
             sizeText={(name) => sizeText(fit, name)}
             teethOf={(name) => teethOf(fit, name)}
             onTravel={onTravel}
+            onPlace={onPlace}
           />
+          {draft && stored && (
+            <MovedBar
+              bench={bench}
+              stored={stored}
+              draft={draft}
+              isPossible={!fit.answer.error}
+              onBack={() => onPlace(null)}
+            />
+          )}
           <p className="cap">
             path {fixed(answer.exactLength, 2)}{' '}
             {answer.lengthUnit === 'mm' ? 'mm' : answer.lengthUnit === 'links' ? 'links' : 'teeth'}

@@ -3,6 +3,8 @@ import { useRef, useState } from 'react'
 import type { LoopFitResult, LoopLayout, WrappedWheel } from '../api/client'
 import { fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
+import { placesOf } from './layoutPlaces'
+import { PlaceHandle } from './PlaceHandle'
 import classes from './SideView.module.css'
 import { Arm, CentreDimension, Limits, Way } from './SideViewGround'
 import { TravelHandle } from './TravelHandle'
@@ -16,19 +18,24 @@ interface Props {
   teethOf: (wheel: string) => number | null
   isChain: boolean
   onTravel: (travelMm: number | null) => void
+  /** Something else was dragged elsewhere; null puts it back. */
+  onPlace: (layout: LoopLayout | null) => void
 }
 
 const HEIGHT = 330
 const NARROW_HEIGHT = 250
 
-/** The loop to scale. What moves is dragged along its way; arrow keys move it by a tenth of a millimetre. */
-export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel }: Props) {
+/** The loop to scale. What moves is dragged along its way, idlers and pivots freely; arrow keys move by a tenth of a millimetre. */
+export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel, onPlace }: Props) {
   const { ref, width } = useElementSize()
   const units = useUnits()
   const [camera, setCamera] = useState<Camera>(FITTED)
   const isNarrow = width > 0 && width < NARROW
   const height = isNarrow ? NARROW_HEIGHT : HEIGHT
-  const view = viewOf(fit, layout, width || 720, height, camera)
+  const fitted = viewOf(fit, layout, width || 720, height, camera)
+  // While something is dragged the picture holds still: it would run away from under the finger.
+  const [held, setHeld] = useState<View | null>(null)
+  const view = held ?? fitted
   const moving = fit.path.wheels.find((w) => w.name === layout.mover?.wheel)
   const zoom = (factor: number) =>
     setCamera((c) => ({ zoom: c.zoom * factor, dx: c.dx * factor, dy: c.dy * factor }))
@@ -65,6 +72,15 @@ export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel }: 
       {moving && layout.mover && (
         <TravelHandle fit={fit} layout={layout} wheel={moving} view={view} onTravel={onTravel} />
       )}
+      {placesOf(layout).map((place) => (
+        <PlaceHandle
+          key={place.name}
+          place={place}
+          view={view}
+          onHold={(isHeld) => setHeld(isHeld ? fitted : null)}
+          onMove={onPlace}
+        />
+      ))}
       <div className={classes.zoom} data-no-print>
         <button type="button" onClick={() => zoom(1.4)} aria-label="Zoom in">
           +

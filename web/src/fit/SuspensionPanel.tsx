@@ -133,7 +133,12 @@ function Curve({ play }: { play: SuspensionPlayResult }) {
         <text x={w - PAD.right} y={HEIGHT - 6} textAnchor="end">
           bump
         </text>
-        <text x={x(tightest.axleUpMm)} y={y(tightest.freePlayMm) - 9} textAnchor="middle" data-part="least">
+        <text
+          x={x(tightest.axleUpMm)}
+          y={y(tightest.freePlayMm) - 9}
+          textAnchor={labelAnchor(x(tightest.axleUpMm), w)}
+          data-part="least"
+        >
           {units.show('fine', tightest.freePlayMm)}
         </text>
       </svg>
@@ -161,3 +166,7 @@ function Curve({ play }: { play: SuspensionPlayResult }) {
     </div>
   )
 }
+
+/** A figure at either end of the picture is written towards its middle. */
+const LABEL = 30
+const labelAnchor = (x: number, width: number) => (x < LABEL ? 'start' : x > width - LABEL ? 'end' : 'middle')

@@ -24,14 +24,23 @@ export interface Fit {
   answer: Computed<LoopFitResult>
 }
 
-/** The fit of the loop in view, with the mover where it is dragged or where the length closes. */
-export function useFit(bench: Workbench, travelMm: number | null = null, halfLinks = false): Fit | undefined {
+/**
+ * The fit of the loop in view, with the mover where it is dragged or where the length closes.
+ * @param moved The layout as it was dragged and not stored yet, in place of the stored one.
+ */
+export function useFit(
+  bench: Workbench,
+  travelMm: number | null = null,
+  halfLinks = false,
+  moved: LoopLayout | null = null,
+): Fit | undefined {
   const loop = bench.loops.at(-1)
-  const input = loop && fitInput(bench, loop, travelMm, halfLinks)
+  const layout = loop && (moved ?? layoutOf(bench, loop))
+  const input = loop && fitInput(bench, loop, layout, travelMm, halfLinks)
   const answer = useComputed('fit', input, fitLoop)
   const choice = bench.shown.loops.find((c) => c.loopKey === loop?.loopKey)
   if (!loop || !choice) return undefined
-  return { loop, choice, layout: layoutOf(bench, loop), input, answer }
+  return { loop, choice, layout, input, answer }
 }
 
 export const layoutOf = (bench: Workbench, loop: LoopSummary) =>
@@ -40,10 +49,10 @@ export const layoutOf = (bench: Workbench, loop: LoopSummary) =>
 export function fitInput(
   bench: Workbench,
   loop: LoopSummary,
+  layout: LoopLayout | undefined,
   travelMm: number | null,
   halfLinks: boolean,
 ): LoopFitInput | undefined {
-  const layout = layoutOf(bench, loop)
   const choice = bench.shown.loops.find((c) => c.loopKey === loop.loopKey)
   const fitted = bench.card.fitted.loops.find((c) => c.loopKey === loop.loopKey)
   if (!layout || !choice || !fitted) return undefined
