@@ -64,7 +64,8 @@ for (let i = 0; i < 5; i++) {
 console.log(`machine: ${cpus().length} × ${cpus()[0].model}, node ${process.version}`)
 console.log(`start-up, second start on: median ${median(starts).toFixed(0)} ms of ${starts.length} (budget 1500)`)
 
-const [curlew] = JSON.parse(Buffer.concat((await call('/api/machines')).parts))
+const machines = JSON.parse(Buffer.concat((await call('/api/machines')).parts))
+const [curlew] = machines
 const stock = JSON.parse(Buffer.concat((await call('/api/stock')).parts)).map((s) => s.wheel)
 const question = (front) =>
   JSON.stringify({
@@ -105,6 +106,41 @@ const search = (i) => call('/api/ratio/search', questions[i % 4])
 console.log(`floor: ${CLIENTS} users on /health at the same pace: ${await load(PAUSE_MS, () => call('/health'))}`)
 console.log(`search, ${CLIENTS} users dragging (a call every ${PAUSE_MS} ms each): ${await load(PAUSE_MS, search)} (budget 95th under 10)`)
 console.log(`search, ${CLIENTS} clients without a pause: ${await load(0, search)}`)
+
+// What the Fit page asks, as it asks it.
+const fitOf = ({ machine, fitted }) => ({
+  drive: machine.drives[0],
+  choice: fitted.loops[0],
+  fitted: fitted.loops[0],
+  layout: machine.layouts[0],
+  travelMm: null,
+  halfLinks: false,
+  wearLimitPercent: null,
+})
+const named = (name) => machines.find((m) => m.machine.name === name)
+const { choice, travelMm, halfLinks, wearLimitPercent, ...belt } = fitOf(named('Godwit'))
+const pipit = named('Pipit')
+const asBuilt = { drives: curlew.machine.drives, loops: curlew.fitted.loops, roadWheels: [], layouts: curlew.machine.layouts }
+const fitCalls = {
+  loop: fitOf(curlew),
+  neighbours: fitOf(curlew),
+  combinations: { ...belt, fronts: [], rears: [], lengths: [], stock },
+  rail: {
+    drive: pipit.machine.drives[0],
+    loops: pipit.fitted.loops.filter((l) => pipit.machine.drives[0].stages.some((s) => s.key === l.loopKey)),
+    layouts: pipit.machine.layouts.filter((l) => pipit.machine.drives[0].stages.some((s) => s.key === l.loopKey)),
+    shafts: pipit.machine.shafts.filter((s) => s.driveKey === pipit.machine.drives[0].key),
+    spacers: JSON.parse(Buffer.concat((await call('/api/spacers')).parts)),
+  },
+}
+for (const [name, body] of [
+  ...Object.entries(fitCalls).map(([name, input]) => [`/api/fit/${name}`, input]),
+  ['/api/redo', { before: asBuilt, after: { ...asBuilt, loops: [{ ...curlew.fitted.loops[0], rearSize: 43 }] } }],
+]) {
+  const question = JSON.stringify(body)
+  for (let i = 0; i < 400; i++) await call(name, question) // warm
+  console.log(`${name}, ${CLIENTS} users at the same pace: ${await load(PAUSE_MS, () => call(name, question))} (budget 95th under 10)`)
+}
 const rss = Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))[1]) / 1024
 console.log(`memory after that: ${rss.toFixed(0)} MB (budget 150)`)
 

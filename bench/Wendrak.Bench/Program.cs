@@ -1,4 +1,6 @@
 using BenchmarkDotNet.Running;
 using Wendrak.Bench;
 
-BenchmarkSwitcher.FromTypes([typeof(RatioSearchBench), typeof(LoopClosingBench)]).Run(args);
+BenchmarkSwitcher
+    .FromTypes([typeof(RatioSearchBench), typeof(LoopClosingBench), typeof(LoopFitBench), typeof(SpacerBench)])
+    .Run(args);

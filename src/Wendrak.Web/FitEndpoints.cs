@@ -38,6 +38,8 @@ public static class FitEndpoints
             .WithName("findLengthForCentre");
         fit.MapPost("/spacers", (SpacerStacksInput input) => TypedResults.Ok(SpacerStacks.Of(input)))
             .WithName("findSpacerStacks");
+        fit.MapPost("/spacer-workings", (SpacerWorkingsInput input) => TypedResults.Ok(SpacerWorkings.Of(input)))
+            .WithName("explainSpacers");
         fit.MapPost("/rail", (RailInput input) => TypedResults.Ok(Rail.Of(input))).WithName("layRail");
         fit.MapPost("/belt-code", (BeltCodeInput input) => TypedResults.Ok(BeltCode.Read(input.Code)))
             .WithName("readBeltCode");

@@ -14,6 +14,7 @@ internal sealed class FittedLoop
     private readonly LoopWheel[] _wheels;
     private readonly int _moving;
     private readonly double? _fittedTravel;
+    private readonly Lazy<double?> _closing;
     private readonly bool _carriesRoadWheel;
 
     public Loop Loop { get; }
@@ -29,7 +30,9 @@ internal sealed class FittedLoop
 
     /// <summary>Length in view: links, belt teeth; null when not counted.</summary>
     public double? ChosenLength => LengthIn(Choice);
-    public double? Closing { get; }
+
+    /// <summary>Travel at which the length in view closes, mm; looked for when it is first asked.</summary>
+    public double? Closing => _closing.Value;
 
     public LengthUnit LengthUnit => LoopLengths.UnitOf(Loop);
 
@@ -51,7 +54,7 @@ internal sealed class FittedLoop
         RearIndex = Array.FindIndex(_wheels, w => w.Name == LoopLayout.RearName);
         _carriesRoadWheel = Layout.Mover?.Wheel == LoopLayout.RearName && IsRoadAxle();
         Range = RangeOnTrack();
-        Closing = ChosenLength is double length ? TravelFor(_wheels, length) : null;
+        _closing = new(TravelOfChosen);
         _fittedTravel = LengthIn(input.Fitted) is double links
             ? TravelFor(Layout.WheelsFor(Loop, input.Fitted, 0), links)
             : null;
@@ -66,7 +69,7 @@ internal sealed class FittedLoop
         (_moving, _fittedTravel, _carriesRoadWheel) = (like._moving, like._fittedTravel, like._carriesRoadWheel);
         _wheels = Layout.WheelsFor(Loop, Choice, 0);
         Range = RangeOnTrack();
-        Closing = ChosenLength is double length ? TravelFor(_wheels, length) : null;
+        _closing = new(TravelOfChosen);
     }
 
     /// <exception cref="InvalidInputException">The wheels are refused.</exception>
@@ -109,7 +112,7 @@ internal sealed class FittedLoop
     }
 
     // A thousandth of a millimetre off the end of a slot is on it.
-    private const double ToleranceMm = 1e-3;
+    public const double ToleranceMm = 1e-3;
 
     private double? TravelFor(LoopWheel[] wheels, double length) =>
         Layout.Mover is { } mover
@@ -123,6 +126,8 @@ internal sealed class FittedLoop
                 mover.Track is LineTrack ? Math.Max(BeyondUnits * UnitMm, BeyondTracks * TrackMm) : 0
             )
             : null;
+
+    private double? TravelOfChosen() => ChosenLength is double length ? TravelFor(_wheels, length) : null;
 
     private double CentreAt(double travelMm)
     {

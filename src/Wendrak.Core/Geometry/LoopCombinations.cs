@@ -62,45 +62,63 @@ public static class LoopCombinations
         int[] fronts = Sizes(input.Fronts, input, like.Loop, WheelSide.Front);
         int[] rears = Sizes(input.Rears, input, like.Loop, WheelSide.Rear);
         Check(input, like, (long)fronts.Length * rears.Length);
-        List<LoopCombination> all = [];
-        foreach (int front in fronts)
-        foreach (int rear in rears)
-            all.AddRange(OfPair(like.With(front, rear), front, rear, input.Lengths));
         double fitted = input.Fitted.FrontSize / input.Fitted.RearSize;
-        LoopCombination[] ranked =
-        [
-            .. all.OrderBy(c => Math.Abs(Math.Log(c.FrontOverRear / fitted))).ThenBy(c => c.TravelMm).Take(MostListed),
-        ];
+        var byCloseness = fronts
+            .SelectMany(front => rears.Select(rear => (Front: front, Rear: rear)))
+            .GroupBy(pair => Math.Abs(Math.Log((double)pair.Front / pair.Rear / fitted)))
+            .OrderBy(pairs => pairs.Key);
+        List<LoopCombination> listed = [];
+        int count = 0;
+        foreach (var pairs in byCloseness)
+        {
+            (FittedLoop Loop, double Length)[] reaching =
+            [
+                .. pairs.Select(p => like.With(p.Front, p.Rear)).SelectMany(l => Reaching(l, input.Lengths)),
+            ];
+            count += reaching.Length;
+            // The path changes steadily along the track: what reaches closes. Where is looked for only if it is listed.
+            if (listed.Count >= MostListed)
+                continue;
+            LoopCombination[] closing = [.. reaching.Select(r => Closed(r.Loop, r.Length)).OfType<LoopCombination>()];
+            count -= reaching.Length - closing.Length;
+            listed.AddRange(closing.OrderBy(c => c.TravelMm));
+        }
+        LoopCombination[] ranked = [.. listed.Take(MostListed)];
         bool pedalledBelt = input.Drive.Input.Kind == InputKind.Rider && like.Loop.Medium == LoopMedium.ToothedBelt;
-        return new(like.TrackMm, fronts, rears, ranked, all.Count, pedalledBelt ? FrameConditions.ForBelt : []);
+        return new(like.TrackMm, fronts, rears, ranked, count, pedalledBelt ? FrameConditions.ForBelt : []);
     }
 
-    private static IEnumerable<LoopCombination> OfPair(FittedLoop loop, int front, int rear, IReadOnlyList<int> lengths)
+    /// <summary>Lengths between the shortest and the longest path on the track.</summary>
+    private static IEnumerable<(FittedLoop Loop, double Length)> Reaching(FittedLoop loop, IReadOnlyList<int> lengths)
     {
         if (loop.Range is not { } range)
-            yield break;
+            return [];
+        // A track changes the path by twice its own length at most, and so do the thousandths beyond its ends.
+        const double beyondMm = 2 * FittedLoop.ToleranceMm;
         IEnumerable<double> tried =
             lengths.Count > 0
                 ? lengths.Distinct().Select(l => (double)l)
                 : LoopLengths.Around(loop.Loop, range.LeastMm / loop.UnitMm, range.MostMm / loop.UnitMm, false);
-        foreach (double length in tried)
-        {
-            if (length * loop.UnitMm < range.LeastMm - loop.UnitMm || length * loop.UnitMm > range.MostMm + loop.UnitMm)
-                continue;
-            FittingLength fit = loop.LengthOf(length);
-            if (!fit.Fits || loop.Trace(fit.TravelMm!.Value).Path is not { } path)
-                continue;
-            yield return new(
-                front,
-                rear,
-                (int)length,
-                (double)front / rear,
-                fit.CentreMm!.Value,
-                Math.Max(0, fit.TravelMm.Value),
-                Math.Max(0, loop.TrackMm - fit.TravelMm.Value),
-                path.Wheels.Where(w => w.TeethEngaged is not null).Min(w => w.TeethEngaged!.Value)
-            );
-        }
+        return tried
+            .Where(l => l * loop.UnitMm >= range.LeastMm - beyondMm && l * loop.UnitMm <= range.MostMm + beyondMm)
+            .Select(l => (loop, l));
+    }
+
+    private static LoopCombination? Closed(FittedLoop loop, double length)
+    {
+        FittingLength fit = loop.LengthOf(length);
+        if (!fit.Fits || loop.Trace(fit.TravelMm!.Value).Path is not { } path)
+            return null;
+        return new(
+            (int)loop.Choice.FrontSize,
+            (int)loop.Choice.RearSize,
+            (int)length,
+            loop.Choice.FrontSize / loop.Choice.RearSize,
+            fit.CentreMm!.Value,
+            Math.Max(0, fit.TravelMm.Value),
+            Math.Max(0, loop.TrackMm - fit.TravelMm.Value),
+            path.Wheels.Where(w => w.TeethEngaged is not null).Min(w => w.TeethEngaged!.Value)
+        );
     }
 
     /// <summary>As given, else what can be had for this place, else what a search would try first.</summary>

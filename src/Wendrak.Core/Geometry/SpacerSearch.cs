@@ -187,7 +187,7 @@ internal sealed class SpacerSearch
                     )
             ),
         ];
-        return new(gaps, seated, seated.Max(s => Math.Abs(s.ErrorMm)), free, pieces, []);
+        return new(gaps, seated, seated.Max(s => Math.Abs(s.ErrorMm)), free, pieces);
     }
 
     private IEnumerable<double> PiecesOf(int gap) =>

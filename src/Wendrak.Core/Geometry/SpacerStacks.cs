@@ -49,7 +49,7 @@ public sealed record SeatedSprocket(
     bool IsTurned
 );
 
-/// <summary>One way to fill a shaft.</summary>
+/// <summary>One way to fill a shaft; <see cref="SpacerWorkings"/> explains it.</summary>
 /// <param name="Gaps">Left of the first sprocket, between them, right of the last.</param>
 /// <param name="LineErrorMm">The largest of the sprockets' errors, without sign.</param>
 /// <param name="FloatMm">What is left free along the shaft.</param>
@@ -58,8 +58,7 @@ public sealed record FilledShaft(
     IReadOnlyList<SeatedSprocket> Sprockets,
     double LineErrorMm,
     double FloatMm,
-    int Pieces,
-    IReadOnlyList<Working> Workings
+    int Pieces
 );
 
 /// <param name="ToleranceMm">As asked, or the default.</param>
@@ -92,20 +91,8 @@ public static class SpacerStacks
         SpacerSearch search = new(input.Shaft, input.Stock, input.Order, input.FloatLeastMm);
         IReadOnlyList<FilledShaft> ways = search.Ways(tolerance, floatMost);
         FilledShaft? nearest = ways.Count > 0 ? null : Nearest(input, tolerance, floatMost);
-        return new(
-            tolerance,
-            floatMost,
-            [.. ways.Select(w => Explained(input.Shaft, w))],
-            nearest is null ? null : Explained(input.Shaft, nearest),
-            search.IsComplete
-        );
+        return new(tolerance, floatMost, ways, nearest, search.IsComplete);
     }
-
-    private static FilledShaft Explained(ShaftWidths shaft, FilledShaft way) =>
-        way with
-        {
-            Workings = SpacerWorkings.Of(shaft, way),
-        };
 
     /// <summary>How far a wheel may stand from its line, mm.</summary>
     internal static double ToleranceFor(LoopMedium medium) =>

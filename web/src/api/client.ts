@@ -165,6 +165,8 @@ export const findCombinations = (body: Schemas['LoopCombinationsInput'], s: Sign
   answered(client.POST('/api/fit/combinations', { body, ...s }))
 export const findLengthForCentre = (body: Schemas['LengthForCentreInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/length-for-centre', { body, ...s }))
+export const explainSpacers = (body: Schemas['SpacerWorkingsInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/spacer-workings', { body, ...s }))
 export const layRail = (body: Schemas['RailInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/rail', { body, ...s }))
 export const readBeltCode = (body: Schemas['BeltCodeInput'], s: Signal = {}) =>

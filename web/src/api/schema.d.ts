@@ -260,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fit/spacer-workings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["explainSpacers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fit/rail": {
         parameters: {
             query?: never;
@@ -1320,7 +1336,7 @@ export interface components {
             /** @description Outside the old box: shorter than first or taller than top; the number is an extrapolation. */
             beyond: components["schemas"]["RatioDirection"];
         };
-        /** @description One way to fill a shaft. */
+        /** @description One way to fill a shaft; SpacerWorkings explains it. */
         FilledShaft: {
             /** @description Left of the first sprocket, between them, right of the last. */
             gaps: components["schemas"]["SpacerGap"][];
@@ -1337,7 +1353,6 @@ export interface components {
             floatMm: number;
             /** Format: int32 */
             pieces: number;
-            workings: components["schemas"]["Working"][];
         };
         FitFinding: {
             kind: components["schemas"]["FitFindingKind"];
@@ -2769,6 +2784,16 @@ export interface components {
             /** @description False when the stock allows more stacks than were tried. */
             isComplete: boolean;
         };
+        /** @description A filled shaft to be explained. */
+        SpacerWorkingsInput: {
+            /** @description The drive the shaft belongs to. */
+            drive: components["schemas"]["Drive"];
+            shaft: components["schemas"]["ShaftWidths"];
+            /** @description Spacers left of the first sprocket, between them, right of the last. */
+            gapsMm: number[][];
+            /** @description Which sprockets sit the other way round. */
+            turned: boolean[];
+        };
         /**
          * @description Where the speedometer takes its speed from.
          * @enum {unknown}
@@ -3778,6 +3803,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SpacerStacksResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    explainSpacers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpacerWorkingsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Working"][];
                 };
             };
             /** @description Bad Request */

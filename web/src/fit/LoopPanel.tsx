@@ -14,6 +14,8 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
   const units = useUnits()
   const at = (value: number) => fixed(units.toShown('fine', value), units.system === 'inch' ? 2 : 1)
   const { layout } = fit
+  const keepsWheelbase =
+    answer.lengths.length > 0 && answer.lengths.every((l) => l.wheelbaseChangeMm === null)
   const size = (name: string) => {
     if (name === 'front') return fit.choice.frontSize
     if (name === 'rear') return fit.choice.rearSize
@@ -63,7 +65,7 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
       )}
       <p className="cap" style={{ marginTop: 8 }}>
         {layout?.mover
-          ? `Tensioned by: ${MOVER_WORDS[layout.mover.kind]}, ${units.show('fine', answer.trackMm)} of way.`
+          ? `Tensioned by: ${MOVER_WORDS[layout.mover.kind]}, ${units.show('fine', answer.trackMm)} of way.${keepsWheelbase ? ' The wheelbase stays.' : ''}`
           : 'Nothing moves: the length must fit the centres.'}
         {fit.loop.wearLimitPercent !== null &&
           ` Replaced at ${plain(Number(fit.loop.wearLimitPercent.toFixed(2)))} % growth; the maker's figure wins.`}

@@ -1,6 +1,13 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { lazy, Suspense, useState } from 'react'
-import { type FilledShaft, layRail, type RailShaft } from '../api/client'
+import {
+  type Drive,
+  explainSpacers,
+  type FilledShaft,
+  layRail,
+  type RailShaft,
+  type ShaftWidths,
+} from '../api/client'
 import { useComputed, useSpacers } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed, plain, signed } from '../quantities/format'
@@ -115,15 +122,36 @@ export default function RailPanel({ bench }: { bench: Workbench }) {
           <ShaftEditor bench={bench} shaft={edited} onClose={() => setEdited(undefined)} />
         </Suspense>
       )}
-      {isWorking && way && (
-        <WorkingDialog
-          title={`Working: ${chosen}`}
-          workings={way.workings}
-          onClose={() => setWorking(false)}
-        />
+      {isWorking && way && inView && (
+        <StackWorking drive={drive} shaft={inView.widths} way={way} onClose={() => setWorking(false)} />
       )}
     </Panel>
   )
+}
+
+/** How the rows of one stack came about. */
+function StackWorking({
+  drive,
+  shaft,
+  way,
+  onClose,
+}: {
+  drive: Drive
+  shaft: ShaftWidths
+  way: FilledShaft
+  onClose: () => void
+}) {
+  const workings = useComputed(
+    'spacer-workings',
+    {
+      drive,
+      shaft,
+      gapsMm: way.gaps.map((g) => g.piecesMm),
+      turned: way.sprockets.map((s) => s.isTurned),
+    },
+    explainSpacers,
+  )
+  return <WorkingDialog title={`Working: ${shaft.shaft}`} workings={workings.data ?? []} onClose={onClose} />
 }
 
 /** The stacks that do it, best first; or what is missing for one. */

@@ -31,7 +31,6 @@ const way: FilledShaft = {
   lineErrorMm: 0.5,
   floatMm: 0,
   pieces: 5,
-  workings: [],
 }
 
 const parts = (part: string) => [...document.querySelectorAll(`[data-part="${part}"]`)]
