@@ -15,7 +15,6 @@ internal sealed class FittedLoop
     private readonly int _moving;
     private readonly double? _fittedTravel;
     private readonly Lazy<double?> _closing;
-    private readonly bool _carriesRoadWheel;
 
     public Loop Loop { get; }
     public LoopLayout Layout => _input.Layout;
@@ -27,6 +26,9 @@ internal sealed class FittedLoop
 
     /// <summary>Paths on the track; null with fixed centres or no possible place.</summary>
     public TrackRange? Range { get; }
+
+    /// <summary>Whether what moves is the axle of a road wheel, so that the wheelbase changes.</summary>
+    public bool MovesRoadWheel { get; }
 
     /// <summary>Length in view: links, belt teeth; null when not counted.</summary>
     public double? ChosenLength => LengthIn(Choice);
@@ -52,7 +54,7 @@ internal sealed class FittedLoop
         _wheels = Layout.WheelsFor(Loop, Choice, 0);
         _moving = Array.FindIndex(_wheels, w => w.Name == Layout.Mover?.Wheel);
         RearIndex = Array.FindIndex(_wheels, w => w.Name == LoopLayout.RearName);
-        _carriesRoadWheel = Layout.Mover?.Wheel == LoopLayout.RearName && IsRoadAxle();
+        MovesRoadWheel = Layout.Mover?.Wheel == LoopLayout.RearName && IsRoadAxle();
         Range = RangeOnTrack();
         _closing = new(TravelOfChosen);
         _fittedTravel = LengthIn(input.Fitted) is double links
@@ -66,7 +68,7 @@ internal sealed class FittedLoop
         (Loop, TrackMm, UnitMm, RearIndex) = (like.Loop, like.TrackMm, like.UnitMm, like.RearIndex);
         CheckChoice("Choice.", choice);
         _input = like._input with { Choice = choice };
-        (_moving, _fittedTravel, _carriesRoadWheel) = (like._moving, like._fittedTravel, like._carriesRoadWheel);
+        (_moving, _fittedTravel, MovesRoadWheel) = (like._moving, like._fittedTravel, like.MovesRoadWheel);
         _wheels = Layout.WheelsFor(Loop, Choice, 0);
         Range = RangeOnTrack();
         _closing = new(TravelOfChosen);
@@ -102,7 +104,7 @@ internal sealed class FittedLoop
             fits,
             reserve,
             _input.WearLimitPercent is double limit && reserve is double r ? r >= limit : null,
-            _carriesRoadWheel && travel is double here && _fittedTravel is double before
+            MovesRoadWheel && travel is double here && _fittedTravel is double before
                 ? Forward(before) - Forward(here)
                 : null,
             Loop.Medium == LoopMedium.Chain && length % 2 != 0,

@@ -42,6 +42,7 @@ public static class LoopFit
             fitted.UnitMm,
             travel,
             fitted.TrackMm,
+            fitted.MovesRoadWheel,
             path.Wheels[0].Centre.DistanceTo(path.Wheels[fitted.RearIndex].Centre),
             AdviceFor(fitted),
             path.LengthMm / fitted.UnitMm,

@@ -103,6 +103,7 @@ public sealed record FitFinding(FitFindingKind Kind, string? Wheel, double Value
 /// <summary>How a loop fits.</summary>
 /// <param name="UnitMm">Loop length of one link, tooth or millimetre.</param>
 /// <param name="TravelMm">Where the mover stands in this picture.</param>
+/// <param name="MovesRoadWheel">Whether what moves is the axle of a road wheel: else the wheelbase stays.</param>
 /// <param name="CentreMm">Front to rear.</param>
 /// <param name="CentreAdvice">Where that distance should lie; null for belts.</param>
 /// <param name="ExactLength">Length of the path, in the unit.</param>
@@ -119,6 +120,7 @@ public sealed record LoopFitResult(
     double UnitMm,
     double TravelMm,
     double TrackMm,
+    bool MovesRoadWheel,
     double CentreMm,
     CentreAdviceResult? CentreAdvice,
     double ExactLength,

@@ -1879,6 +1879,8 @@ export interface components {
             travelMm: number;
             /** Format: double */
             trackMm: number;
+            /** @description Whether what moves is the axle of a road wheel: else the wheelbase stays. */
+            movesRoadWheel: boolean;
             /**
              * Format: double
              * @description Front to rear.
