@@ -59,7 +59,9 @@ public sealed class LoopFitTests
         {
             Mover = new(MoverKind.Motor, LoopLayout.FrontName, new LineTrack(new(-20, 0), new(20, 0))),
         };
-        Assert.All(LoopFit.Of(Motorcycle(slides, 15, 43, 110)).Lengths, l => Assert.Null(l.WheelbaseChangeMm));
+        LoopFitResult engine = LoopFit.Of(Motorcycle(slides, 15, 43, 110));
+        Assert.All(engine.Lengths, l => Assert.Null(l.WheelbaseChangeMm));
+        Assert.Equal((true, false), (axle.MovesRoadWheel, engine.MovesRoadWheel));
     }
 
     /// <summary>engineering.md i4: 45 mm of play on a 600 mm run is 1.685 mm of chain.</summary>

@@ -17,6 +17,7 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
           : `The centres are fixed: the path asks for ${lengthText(Number(fit.exactLength.toFixed(2)), fit.lengthUnit)}.`}
       </Sentence>
     )
+  const isMixed = fit.lengths.some((l) => l.isStandard === false)
   const hasGrowth = fit.lengthUnit === 'links'
   const hasWheelbase = fit.lengths.some((l) => l.wheelbaseChangeMm !== null)
   return (
@@ -44,7 +45,7 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
                   >
                     {plain(l.length)}
                   </button>
-                  {l.isStandard && (
+                  {l.isStandard && isMixed && (
                     <span className="cap"> standard{l.length === fit.recommendedLength && ','}</span>
                   )}
                   {l.isHalfLink && <span className="cap"> half link</span>}

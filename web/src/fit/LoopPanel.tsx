@@ -14,8 +14,7 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
   const units = useUnits()
   const at = (value: number) => fixed(units.toShown('fine', value), units.system === 'inch' ? 2 : 1)
   const { layout } = fit
-  const keepsWheelbase =
-    answer.lengths.length > 0 && answer.lengths.every((l) => l.wheelbaseChangeMm === null)
+  const keepsWheelbase = !answer.movesRoadWheel && bench.drive.outputs.some((o) => o.onRoad)
   const size = (name: string) => {
     if (name === 'front') return fit.choice.frontSize
     if (name === 'rear') return fit.choice.rearSize
