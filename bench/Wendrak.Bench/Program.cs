@@ -2,5 +2,11 @@ using BenchmarkDotNet.Running;
 using Wendrak.Bench;
 
 BenchmarkSwitcher
-    .FromTypes([typeof(RatioSearchBench), typeof(LoopClosingBench), typeof(LoopFitBench), typeof(SpacerBench)])
+    .FromTypes([
+        typeof(RatioSearchBench),
+        typeof(LoopClosingBench),
+        typeof(LoopFitBench),
+        typeof(SpacerBench),
+        typeof(LoadsBench),
+    ])
     .Run(args);

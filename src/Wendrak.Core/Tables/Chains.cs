@@ -10,6 +10,13 @@ public sealed record ChainSize
 
     /// <summary>Height of the plates, mm; null where the table is silent.</summary>
     public double? PlateHeightMm { get; init; }
+
+    /// <summary>Least breaking load of one strand, N.</summary>
+    public required double MinTensileN { get; init; }
+    public required double MassKgPerM { get; init; }
+
+    /// <summary>Pin diameter times bush length, mm²; null where the table is silent, as for motorcycle chains.</summary>
+    public double? BearingAreaMm2 { get; init; }
     public required string Source { get; init; }
     public required string Certainty { get; init; }
 }

@@ -1,3 +1,5 @@
+using CsvHelper.Configuration.Attributes;
+
 namespace Wendrak.Core.Tables;
 
 /// <summary>One toothed-belt profile. Source: ISO 5294, ISO 13050, table <c>synchronous_profiles.csv</c>.</summary>
@@ -17,6 +19,36 @@ public sealed record SynchronousProfile
 
     /// <summary>Fewest teeth the makers advise at low speed; null when the table is silent.</summary>
     public int? MinTeethBelow900Rpm { get; init; }
+
+    [Name("min_teeth_900_1200_rpm")]
+    public int? MinTeethTo1200Rpm { get; init; }
+
+    [Name("min_teeth_1200_1800_rpm")]
+    public int? MinTeethTo1800Rpm { get; init; }
+
+    [Name("min_teeth_1800_3600_rpm")]
+    public int? MinTeethTo3600Rpm { get; init; }
+
+    public int? MinTeethAbove3600Rpm { get; init; }
+    public required double MassKgPerMPerMmWidth { get; init; }
+
+    /// <summary>Angle of a tooth's flank from the radius, degrees.</summary>
+    public required double FlankHalfAngleDeg { get; init; }
+
+    /// <summary>Width that the allowed tension holds for, mm; null where only the maker tells.</summary>
+    public double? BaseWidthMm { get; init; }
+    public double? AllowedTensionAtBaseWidthN { get; init; }
+
+    /// <summary>Fewest teeth advised at a speed; null where the table is silent.</summary>
+    public int? FewestTeethAt(double rpm) =>
+        rpm switch
+        {
+            < 900 => MinTeethBelow900Rpm,
+            < 1_200 => MinTeethTo1200Rpm,
+            < 1_800 => MinTeethTo1800Rpm,
+            < 3_600 => MinTeethTo3600Rpm,
+            _ => MinTeethAbove3600Rpm,
+        };
 }
 
 /// <summary>Toothed-belt profiles by their designation.</summary>

@@ -7,6 +7,7 @@ public sealed record VSection
     public required double MinDatumDiameterMm { get; init; }
     public required double TopWidthMm { get; init; }
     public required double HeightMm { get; init; }
+    public required double MassKgPerM { get; init; }
 
     /// <summary>Groove angle of the smallest pulleys, degrees, up to the datum diameter beside it; null where one angle serves all.</summary>
     public double? GrooveAngle1Deg { get; init; }

@@ -1,0 +1,184 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
+using Wendrak.Core.Tables;
+using static Wendrak.Core.Loads.LoadCheckKind;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>Margins of a chain.</summary>
+internal static class ChainChecks
+{
+    // Machine building asks for 7 and 5; final drives of vehicles run at 3 to 6 with the full torque in first gear.
+    private const double MachineStatic = 7;
+    private const double MachineDynamic = 5;
+    private const double VehicleStatic = 3;
+    private const double VehicleDynamic = 2;
+    private const double SmoothRipplePercent = 2;
+    private const double MostSag = 0.02;
+
+    public static IEnumerable<LoadCheck> Of(LoadedLoop loop)
+    {
+        ChainSize? size = Chains.Find(loop.Standard);
+        if (loop.PointOf(OperatingPointKind.HardestPull) is { } hardest)
+        {
+            yield return Breaking(loop, size, hardest);
+            yield return BreakingWithShock(loop, size, hardest);
+            yield return Climbs(loop, size, hardest);
+            if (size is not null)
+                yield return Rated(loop, size, hardest);
+        }
+        if (loop.PointOf(OperatingPointKind.Cruise) is { } cruise)
+        {
+            yield return Pins(loop, size, cruise);
+            if (size is not null)
+                yield return Rated(loop, size, cruise);
+        }
+        if (loop.PointOf(OperatingPointKind.TopSpeed) is { } top)
+        {
+            yield return Speed(loop, top);
+            if (size is not null)
+                yield return Galls(loop, size, top);
+        }
+        OperatingPoint first = loop.Points[0];
+        yield return LoadCheck.AtMost(
+            Ripple,
+            first.Kind,
+            SpeedRipple.Percent((int)loop.SmallerSize),
+            SmoothRipplePercent,
+            0,
+            "Shigley ch. 17; under 2 % is smooth: common practice"
+        );
+        yield return LoadCheck.AtLeast(
+            LoadCheckKind.Wrap,
+            first.Kind,
+            Math.Min(loop.Front.WrapDeg, loop.Rear.WrapDeg),
+            CentreAdvice.LeastWrapDeg,
+            0.75,
+            "Shigley ch. 17; ACA"
+        );
+    }
+
+    /// <summary>Tension of every run from going round and from sag, N.</summary>
+    public static double StandingN(LoadedLoop loop, OperatingPoint point)
+    {
+        double mass = MassKgPerM(loop, Chains.Find(loop.Standard));
+        double speed = loop.SpeedMS(point);
+        double sag = loop.Strength.SagMm ?? MostSag * loop.SlackRunMm;
+        return mass * speed * speed + ChainPull.SagTensionN(mass, loop.SlackRunMm, sag);
+    }
+
+    public static double MassKgPerM(LoadedLoop loop, ChainSize? size) =>
+        (loop.Strength.MassKgPerM ?? size?.MassKgPerM ?? 0) * loop.Strength.Strands;
+
+    private static double? BreakingLoadN(LoadedLoop loop, ChainSize? size) =>
+        (loop.Strength.BreakingLoadN ?? size?.MinTensileN) * loop.Strength.Strands;
+
+    private static LoadCheck Breaking(LoadedLoop loop, ChainSize? size, OperatingPoint point) =>
+        BreakingLoadN(loop, size) is double load
+            ? LoadCheck.AtLeast(
+                BreakingLoad,
+                point.Kind,
+                load / loop.PullN(point),
+                loop.IsVehicle ? VehicleStatic : MachineStatic,
+                0.5,
+                loop.IsVehicle
+                    ? "3 and more with full torque on vehicles: common practice; machine building asks for 7"
+                    : "static 7 and more: machine-element textbooks"
+            )
+            : LoadCheck.Unknown(BreakingLoad, point.Kind, "ISO 606", "Strength.BreakingLoadN");
+
+    private static LoadCheck BreakingWithShock(LoadedLoop loop, ChainSize? size, OperatingPoint point) =>
+        BreakingLoadN(loop, size) is double load
+            ? LoadCheck.AtLeast(
+                LoadCheckKind.BreakingLoadWithShock,
+                point.Kind,
+                load / (loop.PullN(point) * loop.ShockFactor + StandingN(loop, point)),
+                loop.IsVehicle ? VehicleDynamic : MachineDynamic,
+                0.5,
+                loop.IsVehicle
+                    ? "static 3 over the usual shock of 1.5: common practice; machine building asks for 5"
+                    : "dynamic 5 and more: machine-element textbooks"
+            )
+            : LoadCheck.Unknown(LoadCheckKind.BreakingLoadWithShock, point.Kind, "ISO 606", "Strength.BreakingLoadN");
+
+    private static LoadCheck Pins(LoadedLoop loop, ChainSize? size, OperatingPoint point)
+    {
+        const string source = "ISO 10823 charts, from memory: for a long life, well oiled";
+        if ((loop.Strength.BearingAreaMm2 ?? size?.BearingAreaMm2) is not double area)
+            return LoadCheck.Unknown(PinPressure, point.Kind, source, "Strength.BearingAreaMm2");
+        double total = loop.PullN(point) * loop.ShockFactor + StandingN(loop, point);
+        return LoadCheck.AtMost(
+            PinPressure,
+            point.Kind,
+            total / (area * loop.Strength.Strands),
+            ChainPull.AllowedPinPressure(loop.SpeedMS(point)),
+            0.6,
+            source
+        );
+    }
+
+    private static LoadCheck Climbs(LoadedLoop loop, ChainSize? size, OperatingPoint point)
+    {
+        ToothLoadsResult teeth = ToothLoads.Of(
+            (int)loop.Choice.FrontSize,
+            loop.Front.WrapDeg,
+            loop.PullN(point),
+            loop.Strength.PressureAngleDeg
+        );
+        return LoadCheck.AtMost(
+            Climbing,
+            point.Kind,
+            teeth.AfterLastN,
+            StandingN(loop, point),
+            0.1,
+            "geometric series of the pull: Binder; ACA design manual"
+        );
+    }
+
+    private static LoadCheck Rated(LoadedLoop loop, ChainSize size, OperatingPoint point)
+    {
+        bool isLight = size.ChainId == "085"; // no. 41
+        double rpm = Math.Max(loop.SmallerRpm(point), 1);
+        (double kw, RatingLimit governs) = ChainRating.Of(size.PitchMm, (int)loop.SmallerSize, rpm, isLight);
+        double allowed = kw * ChainRating.StrandFactor(loop.Strength.Strands) / loop.ShockFactor;
+        string lines = governs == RatingLimit.LinkPlate ? "plate fatigue, Eq. 17-32" : "roller impact, Eq. 17-33";
+        return LoadCheck.AtMost(
+            Rating,
+            point.Kind,
+            point.PowerKw,
+            allowed,
+            0.5,
+            $"{lines}, Shigley ch. 17: an industrial rating for 15 000 h"
+                + (loop.IsVehicle ? ", not a limit of vehicles in short bursts" : ""),
+            loop.IsVehicle
+        );
+    }
+
+    private static LoadCheck Galls(LoadedLoop loop, ChainSize size, OperatingPoint point) =>
+        LoadCheck.AtMost(
+            Galling,
+            point.Kind,
+            loop.SmallerRpm(point),
+            ChainRating.GallingRpm(
+                size.PitchMm,
+                (int)loop.SmallerSize,
+                (loop.PullN(point) + StandingN(loop, point)) / loop.Strength.Strands
+            ),
+            0.8,
+            "Shigley Eq. 17-40 (constants from memory); an industrial limit",
+            loop.IsVehicle
+        );
+
+    private static LoadCheck Speed(LoadedLoop loop, OperatingPoint point)
+    {
+        bool isSealed = loop.Strength.School == LubricationSchool.SealedRing;
+        return LoadCheck.AtMost(
+            ChainSpeed,
+            point.Kind,
+            loop.SpeedMS(point),
+            isSealed ? ChainLubrication.SealedPracticeMS : ChainLubrication.UpTo(LoopLengths.UnitMm(loop.Loop)).BathMS,
+            0.6,
+            isSealed ? "sealed-ring practice of road machines: common practice" : "ACA: above it an oil stream"
+        );
+    }
+}

@@ -1,0 +1,64 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Tables;
+using static Wendrak.Core.Loads.LoadCheckKind;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>Margins of belts that pull by friction.</summary>
+internal static class FrictionBeltChecks
+{
+    // Shigley: an effective coefficient of 0.5123 for common V-belts is f = 0.17 in a groove of 38°.
+    private const double VBeltFriction = 0.17;
+    private const double FlatFriction = 0.3;
+    private const double UsualGrooveDeg = 38;
+    private const double LeastSlipMargin = 1.3;
+    private const double BestUpToMS = 25;
+
+    public static IEnumerable<LoadCheck> Of(LoadedLoop loop)
+    {
+        if (loop.PointOf(OperatingPointKind.HardestPull) is { } hardest)
+            yield return Slips(loop, hardest);
+        OperatingPoint fastest = loop.Points.MaxBy(loop.SpeedMS)!;
+        yield return LoadCheck.AtMost(
+            BeltSpeed,
+            fastest.Kind,
+            loop.SpeedMS(fastest),
+            BestUpToMS,
+            0.5,
+            "5 to 25 m/s, Shigley ch. 17; teaching texts allow 50, cast iron pulleys 30 to 35: common practice"
+        );
+        if (VSections.Find(loop.Standard) is { } section)
+            yield return LoadCheck.AtLeast(
+                SmallPulley,
+                fastest.Kind,
+                loop.SmallerSize,
+                section.MinDatumDiameterMm,
+                0.8,
+                "ISO 4183, least datum diameter: a smaller one bends the belt to death sooner"
+            );
+    }
+
+    /// <summary>Friction with the groove in it, of the wheel that slips first.</summary>
+    public static double EffectiveFriction(LoadedLoop loop) =>
+        BeltFriction.Effective(
+            loop.Strength.Friction ?? (loop.Loop.Medium == LoopMedium.VBelt ? VBeltFriction : FlatFriction),
+            GrooveDeg(loop)
+        );
+
+    public static double? GrooveDeg(LoadedLoop loop) =>
+        loop.Loop.Medium == LoopMedium.VBelt ? loop.Strength.GrooveAngleDeg ?? UsualGrooveDeg : null;
+
+    private static LoadCheck Slips(LoadedLoop loop, OperatingPoint point)
+    {
+        const string source = "Euler-Eytelwein, Shigley ch. 17; 1.3 to 1.5: common practice";
+        if (loop.Strength.InstalledTensionN is not double tension)
+            return LoadCheck.Unknown(Slip, point.Kind, source, "Strength.InstalledTensionN");
+        SlipMargin slip = BeltFriction.Margin(
+            EffectiveFriction(loop),
+            Math.Min(loop.Front.WrapDeg, loop.Rear.WrapDeg),
+            tension,
+            loop.PullN(point)
+        );
+        return LoadCheck.AtLeast(Slip, point.Kind, slip.Margin, LeastSlipMargin, 1 / LeastSlipMargin, source);
+    }
+}

@@ -1,0 +1,86 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Tables;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>What drives a drive and what it moves. Everything that is null has a default, or is not counted.</summary>
+/// <param name="DriveKey">The drive it belongs to.</param>
+/// <param name="PeakTorqueNm">Of engine or motor at the input shaft; a rider's follows from weight and crank.</param>
+/// <param name="PeakTorqueRpm">Where the engine gives it; null for the lowest speed it pulls from.</param>
+/// <param name="PeakPowerKw">Bounds the torque at the highest speed; null where nobody knows it.</param>
+/// <param name="ContinuousTorqueNm">At the input shaft, for machines that push nothing along a road.</param>
+/// <param name="RiderMassKg">Whole weight on one pedal.</param>
+/// <param name="PullN">Measured in the loop; wins over all torques of the hardest pull.</param>
+/// <param name="MassKg">Of vehicle, rider and load together.</param>
+/// <param name="Friction">Between tyre and road.</param>
+/// <param name="CruiseKmh">Speed it mostly runs at.</param>
+/// <param name="BrakingTorqueNm">At the input shaft, where the drive brakes; null where it does not.</param>
+public sealed record LoadSource(
+    string DriveKey,
+    double? PeakTorqueNm = null,
+    double? PeakTorqueRpm = null,
+    double? PeakPowerKw = null,
+    double? ContinuousTorqueNm = null,
+    double? RiderMassKg = null,
+    double? PullN = null,
+    double? MassKg = null,
+    double? Friction = null,
+    double? CruiseKmh = null,
+    double? BrakingTorqueNm = null
+)
+{
+    internal Guard Check() =>
+        new Guard()
+            .BetweenIfGiven(nameof(PeakTorqueNm), PeakTorqueNm, 0.01, 100_000, "Nm")
+            .BetweenIfGiven(nameof(PeakTorqueRpm), PeakTorqueRpm, 0, 100_000, "rpm")
+            .BetweenIfGiven(nameof(PeakPowerKw), PeakPowerKw, 0.001, 10_000, "kW")
+            .BetweenIfGiven(nameof(ContinuousTorqueNm), ContinuousTorqueNm, 0.01, 100_000, "Nm")
+            .BetweenIfGiven(nameof(RiderMassKg), RiderMassKg, 20, 250, "kg")
+            .BetweenIfGiven(nameof(PullN), PullN, 0.1, 1e6, "N")
+            .BetweenIfGiven(nameof(MassKg), MassKg, 1, 50_000, "kg")
+            .BetweenIfGiven(nameof(Friction), Friction, 0.05, 2, "")
+            .BetweenIfGiven(nameof(CruiseKmh), CruiseKmh, 1, 400, "km/h")
+            .BetweenIfGiven(nameof(BrakingTorqueNm), BrakingTorqueNm, 0.01, 100_000, "Nm");
+}
+
+/// <summary>Values that stand in where nobody has said more.</summary>
+public static class LoadDefaults
+{
+    /// <summary>Dry asphalt and a road tyre; common practice, 0.9 to 1.1.</summary>
+    public const double Friction = 1.0;
+
+    public const double RiderMassKg = 80;
+
+    /// <summary>A standing rider pulls at the bar: more than the own weight on the pedal; common practice, from memory.</summary>
+    public const double StandingFactor = 1.5;
+
+    /// <summary>Cruise as a part of the speed at the limit, where none was given.</summary>
+    public const double CruiseShare = 0.6;
+
+    /// <summary>Typical figures of such a machine; null for those that push nothing along a road.</summary>
+    public static VehicleClass? ClassOf(MachineKind kind) =>
+        kind switch
+        {
+            MachineKind.Motorcycle => VehicleClasses.Find("motorcycle naked"),
+            MachineKind.Moped or MachineKind.LoadCarrier => VehicleClasses.Find("moped and light motorcycle"),
+            MachineKind.Bicycle => VehicleClasses.Find("cargo bike"),
+            MachineKind.Robot => VehicleClasses.Find("robot competition 55 kg"),
+            MachineKind.KickBoard => VehicleClasses.Find("e-board"),
+            _ => null,
+        };
+
+    /// <summary>Part of the power that a stage passes on. Common practice: gears 0.98, chain 0.97, hub gears 0.95 (memory).</summary>
+    public static double EfficiencyOf(Stage stage) =>
+        stage switch
+        {
+            Loop { Medium: LoopMedium.VBelt or LoopMedium.FlatBelt or LoopMedium.RoundBelt } => 0.95,
+            Loop or PlanetaryStage => 0.97,
+            HubGear => 0.95,
+            _ => 0.98,
+        };
+
+    /// <summary>Shock on top of the pull. Table <c>service_factors.csv</c>: motorcycle, e-board, robot 1.5; muscle 1.2.</summary>
+    public static double ShockFactor(InputKind kind) => kind == InputKind.Rider ? 1.2 : 1.5;
+}

@@ -1,0 +1,205 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>How the loads of a loop came about.</summary>
+internal static class LoadWorkings
+{
+    public static IReadOnlyList<Working> Of(
+        LoadedLoop loop,
+        IReadOnlyList<PointLoads> points,
+        IReadOnlyList<LoadCheck> checks
+    ) =>
+        [
+            .. points.SelectMany(p => OfPoint(loop, p)),
+            .. checks.Where(c => c.Value is not null).Select(c => OfCheck(loop, c, points)),
+        ];
+
+    private static IEnumerable<Working> OfPoint(LoadedLoop loop, PointLoads at)
+    {
+        string name = NameOf(at.Point.Kind);
+        yield return new(
+            $"Pull, {name}",
+            "F = 2000·T/d",
+            [
+                new(
+                    "T",
+                    $"torque on the driving wheel, bounded by {OriginOf(at.Point.Origin)}",
+                    at.Point.TorqueNm,
+                    "Nm"
+                ),
+                new("d", "pitch or datum circle", loop.FrontDiameterMm, "mm"),
+            ],
+            new("F", "pull", at.PullN, "N"),
+            "Shigley ch. 17; torque: T_in·i·η, or tyre and resistance by Gillespie and Cossalter",
+            "Where a drive forks, each branch is taken to carry all of it."
+        );
+        yield return new(
+            $"Speed of the loop, {name}",
+            loop.Loop.IsToothed ? "v = N·p·n/60 000" : "v = π·d·n/60 000",
+            [
+                new(
+                    loop.Loop.IsToothed ? "N" : "d",
+                    "driving wheel",
+                    loop.Loop.IsToothed ? loop.Choice.FrontSize : loop.FrontDiameterMm,
+                    loop.Loop.IsToothed ? "teeth" : "mm"
+                ),
+                new("n", "its speed", at.Point.Rpm, "rpm"),
+            ],
+            new("v", "speed", at.SpeedMS, "m/s"),
+            "Shigley ch. 17",
+            "No slip counted."
+        );
+        yield return new(
+            $"Load on the driving shaft, {name}",
+            "R = √(T1² + T2² − 2·T1·T2·cos θ)",
+            [
+                new("T1", "tight run", at.TightN, "N"),
+                new("T2", "slack run", at.SlackN, "N"),
+                new("θ", "wrap", loop.Front.WrapDeg, "°"),
+            ],
+            new("R", "on the shaft", at.FrontShaft.LoadN, "N"),
+            "statics",
+            "What going round takes from either run does not reach the shaft and is left out of R."
+        );
+    }
+
+    private static Working OfCheck(LoadedLoop loop, LoadCheck check, IReadOnlyList<PointLoads> points)
+    {
+        PointLoads at = points.First(p => p.Point.Kind == check.Point);
+        (string Formula, WorkingValue[] Values, string Unit) told = check.Kind switch
+        {
+            LoadCheckKind.BreakingLoad => (
+                "S = F_B / F",
+                [new("F_B", "breaking load", check.Value!.Value * at.PullN, "N"), new("F", "pull", at.PullN, "N")],
+                ""
+            ),
+            LoadCheckKind.BreakingLoadWithShock => (
+                "S = F_B / (F·k + F_c + F_s)",
+                [
+                    new("F", "pull", at.PullN, "N"),
+                    Shock(loop),
+                    new("F_c + F_s", "from going round and sag", at.SlackN, "N"),
+                ],
+                ""
+            ),
+            LoadCheckKind.PinPressure => (
+                "p = (F·k + F_c + F_s) / A",
+                [
+                    new("F", "pull", at.PullN, "N"),
+                    Shock(loop),
+                    new("F_c + F_s", "from going round and sag", at.SlackN, "N"),
+                ],
+                "N/mm²"
+            ),
+            LoadCheckKind.Climbing => (
+                "F_k = F·q^k",
+                [
+                    new("F", "pull", at.PullN, "N"),
+                    new("q", "left over after a tooth", at.Teeth!.RatioPerTooth, ""),
+                    new("k", "teeth engaged", at.Teeth.TeethEngaged, "teeth"),
+                ],
+                "N"
+            ),
+            LoadCheckKind.Slip => (
+                "S = 2·T_i·(E − 1)/((E + 1)·F), E = e^(f'·θ), f' = f/sin(β/2)",
+                [
+                    new("f'", "friction with the groove in it", FrictionBeltChecks.EffectiveFriction(loop), ""),
+                    .. FrictionBeltChecks.GrooveDeg(loop) is double groove
+                        ? new WorkingValue[]
+                        {
+                            new("β", "included groove angle", groove, "°", loop.Strength.GrooveAngleDeg is null),
+                            new("β/2", "its half", groove / 2, "°"),
+                        }
+                        : [],
+                    new("T_i", "installed tension", loop.Strength.InstalledTensionN ?? 0, "N"),
+                    new("F", "pull", at.PullN, "N"),
+                ],
+                ""
+            ),
+            LoadCheckKind.Rating => (
+                "P ≤ H·strands / k",
+                [new("H·strands / k", "rated", check.Limit!.Value, "kW"), Shock(loop)],
+                "kW"
+            ),
+            LoadCheckKind.BeltPull => ("F·k ≤ allowed", [new("F", "pull", at.PullN, "N"), Shock(loop)], "N"),
+            LoadCheckKind.ToothJump => (
+                "S = T_i / (F·k·(1/2 + tan(γ − atan μ)/θ))",
+                [
+                    new("T_i", "installed tension", loop.Strength.InstalledTensionN ?? 0, "N"),
+                    new("F", "pull", at.PullN, "N"),
+                    Shock(loop),
+                ],
+                ""
+            ),
+            LoadCheckKind.Ripple => (
+                "Δv/v = (π/n)·tan(π/(2n))",
+                [new("n", "teeth of the smaller sprocket", loop.SmallerSize, "teeth")],
+                "%"
+            ),
+            LoadCheckKind.ChainSpeed or LoadCheckKind.BeltSpeed => ("v as above", [], "m/s"),
+            LoadCheckKind.Wrap => (
+                "the smaller of both",
+                [new("front", "wrap", loop.Front.WrapDeg, "°"), new("rear", "wrap", loop.Rear.WrapDeg, "°")],
+                "°"
+            ),
+            LoadCheckKind.Galling => (
+                "n ≤ n_galling",
+                [new("n", "smaller sprocket", check.Value!.Value, "rpm")],
+                "rpm"
+            ),
+            _ => ("counted", [], loop.Loop.IsToothed ? "teeth" : "mm"),
+        };
+        return new(
+            $"{TitleOf(check.Kind)}, {NameOf(check.Point)}",
+            told.Formula,
+            [.. told.Values, new("limit", "to be kept", check.Limit!.Value, told.Unit)],
+            new("result", "here", check.Value!.Value, told.Unit),
+            check.Source,
+            check.IsAdvisory ? "Told, not counted: a rule of another trade." : "The maker's figure wins."
+        );
+    }
+
+    private static WorkingValue Shock(LoadedLoop loop) =>
+        new("k", "shock factor", loop.ShockFactor, "", loop.Strength.ShockFactor is null);
+
+    internal static string NameOf(OperatingPointKind kind) =>
+        kind switch
+        {
+            OperatingPointKind.HardestPull => "hardest pull",
+            OperatingPointKind.Cruise => "cruise",
+            OperatingPointKind.TopSpeed => "top speed",
+            _ => "braking",
+        };
+
+    private static string OriginOf(TorqueOrigin origin) =>
+        origin switch
+        {
+            TorqueOrigin.Input => "engine, motor or rider",
+            TorqueOrigin.Grip => "the tyre's grip",
+            TorqueOrigin.FrontLifts => "the front wheel lifting",
+            TorqueOrigin.Resistance => "what holds the vehicle back",
+            _ => "the measured pull",
+        };
+
+    private static string TitleOf(LoadCheckKind kind) =>
+        kind switch
+        {
+            LoadCheckKind.BreakingLoad => "Breaking load over pull",
+            LoadCheckKind.BreakingLoadWithShock => "Breaking load, shock counted",
+            LoadCheckKind.PinPressure => "Pressure in the pins",
+            LoadCheckKind.Climbing => "Pull left after the last tooth",
+            LoadCheckKind.ChainSpeed => "Chain speed",
+            LoadCheckKind.Ripple => "Speed ripple",
+            LoadCheckKind.Wrap => "Wrap",
+            LoadCheckKind.Rating => "Power against the rating",
+            LoadCheckKind.Galling => "Galling",
+            LoadCheckKind.Slip => "Slip margin",
+            LoadCheckKind.BeltSpeed => "Belt speed",
+            LoadCheckKind.SmallPulley => "Smaller pulley",
+            LoadCheckKind.BeltPull => "Pull of the belt",
+            LoadCheckKind.TeethInMesh => "Teeth in mesh",
+            _ => "Tooth jump",
+        };
+}

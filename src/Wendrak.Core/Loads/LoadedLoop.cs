@@ -1,0 +1,77 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
+using Wendrak.Core.Machines;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>A loop to be judged.</summary>
+/// <param name="Kind">Says what stands in for figures of the vehicle that nobody gave.</param>
+/// <param name="Loops">Wheels of every loop of the drive.</param>
+/// <param name="Layout">Where its wheels stand; null for two wheels at the centres their length asks for.</param>
+/// <param name="Strength">The chain or belt; names the loop.</param>
+public sealed record LoadsInput(
+    Drive Drive,
+    MachineKind Kind,
+    IReadOnlyList<LoopChoice> Loops,
+    IReadOnlyList<RoadWheelChoice> RoadWheels,
+    LoopLayout? Layout,
+    LoadSource Source,
+    LoopStrength Strength
+);
+
+/// <summary>Geometry and operating points that all checks of a loop share.</summary>
+internal sealed class LoadedLoop
+{
+    public LoadsInput Input { get; }
+    public Loop Loop { get; }
+    public LoopChoice Choice { get; }
+    public LoopPath Path { get; }
+    public WrappedWheel Front { get; }
+    public WrappedWheel Rear { get; }
+    public double SlackRunMm { get; }
+    public IReadOnlyList<OperatingPoint> Points { get; }
+
+    /// <exception cref="Quantities.InvalidInputException">A part of the question is refused.</exception>
+    public LoadedLoop(LoadsInput input)
+    {
+        Input = input;
+        Loop = DriveLoops.Find(input.Drive, input.Strength.LoopKey, "Strength.LoopKey");
+        new Quantities.Guard("Strength.").Include(input.Strength.Check(Loop)).ThrowIfAny();
+        DriveTrain train = new(input.Drive, input.Loops);
+        Choice = train.ChoiceOf(Loop.Key);
+        LoopLayout layout = input.Layout ?? StartingLayout.Of(input.Drive, Choice);
+        Path = LoopFit.PathOf(new(input.Drive, Choice, Choice, layout, null, false, null));
+        int rear = 0;
+        while (Path.Wheels[rear].Name != LoopLayout.RearName)
+            rear++;
+        (Front, Rear) = (Path.Wheels[0], Path.Wheels[rear]);
+        SlackRunMm = Path.Spans.Take(rear).Max(s => s.LengthMm);
+        RearIndex = rear;
+        Points = new OperatingPoints(train, Loop, input.RoadWheels, input.Kind, input.Source).Of(FrontDiameterMm);
+    }
+
+    public int RearIndex { get; }
+    public double FrontDiameterMm => 2 * Front.Outline.RunRadiusMm;
+    public LoopStrength Strength => Input.Strength;
+    public string Standard => Strength.Standard ?? Loop.Standard;
+
+    /// <summary>Both ways of the trade: a vehicle's drive works in bursts, a machine's all day.</summary>
+    public bool IsVehicle => LoadDefaults.ClassOf(Input.Kind) is not null;
+
+    public double ShockFactor => Strength.ShockFactor ?? LoadDefaults.ShockFactor(Input.Drive.Input.Kind);
+
+    public OperatingPoint? PointOf(OperatingPointKind kind) => Points.FirstOrDefault(p => p.Kind == kind);
+
+    public double PullN(OperatingPoint point) => ChainPull.PullN(point.TorqueNm, FrontDiameterMm);
+
+    /// <summary>Speed of the chain or belt, m/s.</summary>
+    public double SpeedMS(OperatingPoint point) =>
+        Loop.IsToothed
+            ? ChainPull.SpeedMS(LoopLengths.UnitMm(Loop), Choice.FrontSize, point.Rpm)
+            : Math.PI * FrontDiameterMm * point.Rpm / 60_000;
+
+    public double SmallerSize => Math.Min(Choice.FrontSize, Choice.RearSize);
+
+    /// <summary>Speed of the smaller wheel, rpm.</summary>
+    public double SmallerRpm(OperatingPoint point) => point.Rpm * Choice.FrontSize / SmallerSize;
+}

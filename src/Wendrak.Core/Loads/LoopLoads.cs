@@ -1,0 +1,125 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>A loop at one operating point.</summary>
+/// <param name="SpeedMS">Of the chain or belt.</param>
+/// <param name="PullN">From the torque alone.</param>
+/// <param name="Teeth">How the front sprocket of a chain shares it; null for belts.</param>
+/// <param name="FrontShaft">On the driving shaft, from both runs; the rear one carries the same turned round.</param>
+/// <param name="Curve">Once round the loop.</param>
+public sealed record PointLoads(
+    OperatingPoint Point,
+    double PullN,
+    double SpeedMS,
+    double TightN,
+    double SlackN,
+    ToothLoadsResult? Teeth,
+    ShaftLoadResult FrontShaft,
+    ShaftLoadResult RearShaft,
+    IReadOnlyList<PullAt> Curve
+);
+
+/// <summary>How a chain of this speed is oiled, by both practices.</summary>
+/// <param name="ManualUpToMS">Up to here oiling by hand or drip will do, by the industrial tables.</param>
+/// <param name="School">The one chosen.</param>
+public sealed record ChainOiling(
+    LubricationClass Class,
+    double SpeedMS,
+    double ManualUpToMS,
+    double BathUpToMS,
+    double SealedUpToMS,
+    LubricationSchool School
+);
+
+/// <param name="Smallest">The check with the least margin that is no mere advice; null when none could be told.</param>
+/// <param name="InstalledTensionN">Of one run of a belt at rest: as set, or what the advised margin asks for.</param>
+/// <param name="IsTensionAdvised">True when nobody said what is set.</param>
+/// <param name="ShaftAtRestN">Of a belt on the driving shaft, not running.</param>
+/// <param name="MassKg">Of the chain or belt alone; null where neither tables nor person tell.</param>
+/// <param name="Oiling">Null for belts, which are never oiled.</param>
+public sealed record LoopLoadsResult(
+    IReadOnlyList<PointLoads> Points,
+    IReadOnlyList<LoadCheck> Checks,
+    LoadCheck? Smallest,
+    double? InstalledTensionN,
+    bool IsTensionAdvised,
+    double? ShaftAtRestN,
+    double ShockFactor,
+    double? MassKg,
+    ChainOiling? Oiling,
+    IReadOnlyList<Working> Workings
+);
+
+/// <summary>Whether a loop holds: pulls and margins; <see cref="LoadMends"/> says what would mend them.</summary>
+public static class LoopLoads
+{
+    /// <exception cref="InvalidInputException">A part of the question is refused, or nothing tells how hard it is pulled.</exception>
+    public static LoopLoadsResult Of(LoadsInput input)
+    {
+        LoadedLoop loop = new(input);
+        LoadCheck[] checks = [.. Checks(loop)];
+        RunTensions[] runs = [.. loop.Points.Select(p => RunTensions.Of(loop, p))];
+        PointLoads[] points = [.. loop.Points.Zip(runs, (p, r) => At(loop, p, r))];
+        double? installed = runs[0].InstalledN;
+        return new(
+            points,
+            checks,
+            checks.Where(c => c is { Margin: not null, IsAdvisory: false }).MinBy(c => c.Margin),
+            installed,
+            runs[0].IsAdvised,
+            installed is double tension ? ShaftLoad.AtRestN(tension, loop.Front.WrapDeg) : null,
+            loop.ShockFactor,
+            LoopMass.KgPerM(loop) * loop.Path.LengthMm / 1_000,
+            Oiling(loop),
+            LoadWorkings.Of(loop, points, checks)
+        );
+    }
+
+    internal static IEnumerable<LoadCheck> Checks(LoadedLoop loop) =>
+        loop.Loop.Medium switch
+        {
+            LoopMedium.Chain => ChainChecks.Of(loop),
+            LoopMedium.ToothedBelt => ToothedBeltChecks.Of(loop),
+            _ => FrictionBeltChecks.Of(loop),
+        };
+
+    private static PointLoads At(LoadedLoop loop, OperatingPoint point, RunTensions runs) =>
+        new(
+            point,
+            loop.PullN(point),
+            loop.SpeedMS(point),
+            runs.TightN,
+            runs.SlackN,
+            loop.Loop.Medium == LoopMedium.Chain
+                ? ToothLoads.Of(
+                    (int)loop.Choice.FrontSize,
+                    loop.Front.WrapDeg,
+                    loop.PullN(point),
+                    loop.Strength.PressureAngleDeg
+                )
+                : null,
+            ShaftLoad.Of(runs.TightN - runs.CentrifugalN, runs.SlackN - runs.CentrifugalN, loop.Front.WrapDeg),
+            ShaftLoad.Of(runs.TightN - runs.CentrifugalN, runs.SlackN - runs.CentrifugalN, loop.Rear.WrapDeg),
+            PullCurve.Of(loop, runs)
+        );
+
+    private static ChainOiling? Oiling(LoadedLoop loop)
+    {
+        if (loop.Loop.Medium != LoopMedium.Chain)
+            return null;
+        double pitch = LoopLengths.UnitMm(loop.Loop);
+        double speed = loop.Points.Max(loop.SpeedMS);
+        (double manual, double bath) = ChainLubrication.UpTo(pitch);
+        return new(
+            ChainLubrication.ClassOf(pitch, speed),
+            speed,
+            manual,
+            bath,
+            ChainLubrication.SealedPracticeMS,
+            loop.Strength.School
+        );
+    }
+}

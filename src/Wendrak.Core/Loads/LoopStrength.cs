@@ -1,0 +1,85 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Tables;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>Which practice a chain is oiled by.</summary>
+public enum LubricationSchool
+{
+    /// <summary>Grease sealed in the joint; oil outside for rollers, rings and against rust.</summary>
+    SealedRing,
+
+    /// <summary>Fresh oil in the joint, by the class of its speed.</summary>
+    Industrial,
+}
+
+/// <summary>The chain or belt of one loop. Everything that is null comes from the tables, or is not judged.</summary>
+/// <param name="Standard">Another size than the loop's own, to see what it would do; null for its own.</param>
+/// <param name="BreakingLoadN">Of one strand; the maker's figure wins over the standard's least.</param>
+/// <param name="MassKgPerM">Of one strand or belt.</param>
+/// <param name="BearingAreaMm2">Pin diameter times bush length of one strand.</param>
+/// <param name="Strands">Of a chain; belts side by side.</param>
+/// <param name="WidthMm">Of a toothed or flat belt.</param>
+/// <param name="AllowedPullN">The maker's working pull of a toothed belt of this width.</param>
+/// <param name="InstalledTensionN">Of one run at rest; all belts together.</param>
+/// <param name="SagMm">Of a chain's slack run at its middle; null for 2 % of the run.</param>
+/// <param name="ShockFactor">On the pull; null for the usual of such a drive.</param>
+/// <param name="Friction">Between belt and pulley, the groove not counted in.</param>
+/// <param name="GrooveAngleDeg">Included angle; null for the table's.</param>
+/// <param name="PressureAngleDeg">Of worn teeth; null for the mean of new ones.</param>
+public sealed record LoopStrength(
+    string LoopKey,
+    string? Standard = null,
+    double? BreakingLoadN = null,
+    double? MassKgPerM = null,
+    double? BearingAreaMm2 = null,
+    int Strands = 1,
+    double? WidthMm = null,
+    double? AllowedPullN = null,
+    double? InstalledTensionN = null,
+    double? SagMm = null,
+    double? ShockFactor = null,
+    LubricationSchool School = LubricationSchool.SealedRing,
+    double? Friction = null,
+    double? GrooveAngleDeg = null,
+    double? PressureAngleDeg = null
+)
+{
+    internal Guard Check(Loop loop)
+    {
+        Guard guard = new();
+        guard
+            .BetweenIfGiven(nameof(BreakingLoadN), BreakingLoadN, 100, 1e7, "N")
+            .BetweenIfGiven(nameof(MassKgPerM), MassKgPerM, 0.001, 100, "kg/m")
+            .BetweenIfGiven(nameof(BearingAreaMm2), BearingAreaMm2, 1, 10_000, "mm²")
+            .Between(nameof(Strands), Strands, 1, 6, "strands")
+            .BetweenIfGiven(nameof(WidthMm), WidthMm, 1, 1_000, "mm")
+            .BetweenIfGiven(nameof(AllowedPullN), AllowedPullN, 1, 1e6, "N")
+            .BetweenIfGiven(nameof(InstalledTensionN), InstalledTensionN, 1, 1e6, "N")
+            .BetweenIfGiven(nameof(SagMm), SagMm, 0.1, 1_000, "mm")
+            .BetweenIfGiven(nameof(ShockFactor), ShockFactor, 1, 5, "")
+            .OneOf(nameof(School), School)
+            .BetweenIfGiven(nameof(Friction), Friction, 0.01, 2, "")
+            .BetweenIfGiven(nameof(GrooveAngleDeg), GrooveAngleDeg, 20, 60, "°")
+            .BetweenIfGiven(nameof(PressureAngleDeg), PressureAngleDeg, 5, 40, "°");
+        if (Standard is { } other)
+            guard.That(
+                IsLike(loop, other),
+                nameof(Standard),
+                "other_pitch",
+                "Give a size of the same kind and pitch: another pitch is another loop."
+            );
+        return guard;
+    }
+
+    private static bool IsLike(Loop loop, string other) =>
+        loop.Medium switch
+        {
+            LoopMedium.Chain => Chains.Find(other) is { } a
+                && Chains.Find(loop.Standard) is { } b
+                && Math.Abs(a.PitchMm - b.PitchMm) < 0.05,
+            LoopMedium.VBelt => VSections.Find(other) is not null,
+            _ => other == loop.Standard,
+        };
+}

@@ -1,0 +1,201 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Tables;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>Where the load of a loop comes from: input, tyre or resistance, whichever is the smaller.</summary>
+/// <remarks>
+/// T = T_in · i · η on the driving wheel; tyre and resistance: F · r / (i_behind · η_behind). Source: Gillespie, Fundamentals of
+/// Vehicle Dynamics; Cossalter, Motorcycle Dynamics. Where a drive forks, each branch is taken to carry all of it: the worst case.
+/// </remarks>
+internal sealed class OperatingPoints
+{
+    private readonly DriveTrain _train;
+    private readonly Loop _loop;
+    private readonly LoadSource _source;
+    private readonly DriveOutput _output;
+    private readonly double? _radiusM;
+    private readonly VehicleClass? _class;
+    private readonly double _before;
+    private readonly double _behind;
+
+    /// <exception cref="InvalidInputException">Nothing tells how hard the input pulls.</exception>
+    public OperatingPoints(
+        DriveTrain train,
+        Loop loop,
+        IReadOnlyList<RoadWheelChoice> roadWheels,
+        MachineKind kind,
+        LoadSource source
+    )
+    {
+        (_train, _loop, _source) = (train, loop, source);
+        _output = train.ReferenceOutput(loop.Key);
+        RoadWheel? wheel = RoadWheels.On(_output, roadWheels);
+        _class = _output.OnRoad ? LoadDefaults.ClassOf(kind) : null;
+        _radiusM = wheel is null ? null : RollingCircumference.Of(wheel).CircumferenceMm / (2 * Math.PI) / 1_000;
+        _before = Efficiency(train.PathTo(loop.DrivingShaft));
+        _behind = Efficiency([.. train.PathTo(_output.Shaft).Except(train.PathTo(loop.DrivingShaft))]);
+        bool isKnown = source.PeakTorqueNm is not null || source.PullN is not null || IsPedalled;
+        new Guard("Source.")
+            .That(
+                isKnown,
+                nameof(source.PeakTorqueNm),
+                "missing",
+                "Give the greatest torque of the engine or motor, or a measured pull."
+            )
+            .Include(source.Check())
+            .ThrowIfAny();
+    }
+
+    private DriveInput Input => _train.Drive.Input;
+    private bool IsPedalled => Input.Kind == InputKind.Rider;
+    private DriveGear Lowest => _train.Gears.MaxBy(FrontReduction)!;
+    private DriveGear Tallest => _train.Gears.MinBy(FrontReduction)!;
+
+    /// <summary>Those that can be told from what is known.</summary>
+    /// <param name="frontDiameterMm">Where the loop pulls on its driving wheel, for a measured pull.</param>
+    public IReadOnlyList<OperatingPoint> Of(double frontDiameterMm) =>
+        [.. new[] { HardestPull(frontDiameterMm), Cruise(), TopSpeed(), Braking() }.OfType<OperatingPoint>()];
+
+    private OperatingPoint HardestPull(double frontDiameterMm)
+    {
+        DriveGear gear = Lowest;
+        double i = FrontReduction(gear);
+        double rpm = (_source.PeakTorqueRpm ?? Input.LowSpeedRpm) / i;
+        if (_source.PullN is double pull)
+            return Point(
+                OperatingPointKind.HardestPull,
+                gear,
+                pull * frontDiameterMm / 2_000,
+                rpm,
+                TorqueOrigin.Measured
+            );
+        double torque = PeakTorqueNm * i * _before;
+        if (Push() is not { } push || _radiusM is not double radius)
+            return Point(OperatingPointKind.HardestPull, gear, torque, rpm, TorqueOrigin.Input);
+        double held = FrontTorque(push.PushN * radius, gear);
+        return held < torque
+            ? Point(
+                OperatingPointKind.HardestPull,
+                gear,
+                held,
+                rpm,
+                push.TyreSlips ? TorqueOrigin.Grip : TorqueOrigin.FrontLifts
+            )
+            : Point(OperatingPointKind.HardestPull, gear, torque, rpm, TorqueOrigin.Input);
+    }
+
+    private OperatingPoint? Cruise()
+    {
+        DriveGear gear = Tallest;
+        if (_class is not null && _radiusM is double radius)
+        {
+            double most = SpeedMS(Input.LimitSpeedRpm, gear, radius);
+            double speed = _source.CruiseKmh / 3.6 ?? LoadDefaults.CruiseShare * most;
+            double rpm = speed / radius * 60 / (2 * Math.PI) * Behind(gear);
+            return Point(OperatingPointKind.Cruise, gear, Resisted(speed, radius, gear), rpm, TorqueOrigin.Resistance);
+        }
+        if (_source.ContinuousTorqueNm is not double torque)
+            return null;
+        double i = FrontReduction(gear);
+        return Point(
+            OperatingPointKind.Cruise,
+            gear,
+            torque * i * _before,
+            LoadDefaults.CruiseShare * Input.LimitSpeedRpm / i,
+            TorqueOrigin.Input
+        );
+    }
+
+    private OperatingPoint? TopSpeed()
+    {
+        DriveGear gear = Tallest;
+        double i = FrontReduction(gear);
+        double rpm = Input.LimitSpeedRpm / i;
+        double? input = _source.PeakPowerKw is double kw
+            ? kw * 60_000 / (2 * Math.PI * Input.LimitSpeedRpm)
+            : _source.ContinuousTorqueNm;
+        if (
+            Math.Min(input ?? double.PositiveInfinity, KnownPeak ?? double.PositiveInfinity) is var bound
+            && input is not null
+        )
+            return Point(OperatingPointKind.TopSpeed, gear, bound * i * _before, rpm, TorqueOrigin.Input);
+        if (_class is null || _radiusM is not double radius)
+            return KnownPeak is double peak
+                ? Point(OperatingPointKind.TopSpeed, gear, peak * i * _before, rpm, TorqueOrigin.Input)
+                : null;
+        double resisted = Resisted(SpeedMS(Input.LimitSpeedRpm, gear, radius), radius, gear);
+        double most = (KnownPeak ?? double.PositiveInfinity) * i * _before;
+        return resisted <= most
+            ? Point(OperatingPointKind.TopSpeed, gear, resisted, rpm, TorqueOrigin.Resistance)
+            : Point(OperatingPointKind.TopSpeed, gear, most, rpm, TorqueOrigin.Input);
+    }
+
+    private OperatingPoint? Braking()
+    {
+        if (_source.BrakingTorqueNm is not double torque)
+            return null;
+        DriveGear gear = Lowest;
+        double i = FrontReduction(gear);
+        return Point(OperatingPointKind.Braking, gear, torque * i, Input.LimitSpeedRpm / i, TorqueOrigin.Input);
+    }
+
+    private OperatingPoint Point(
+        OperatingPointKind kind,
+        DriveGear gear,
+        double torqueNm,
+        double rpm,
+        TorqueOrigin origin
+    ) =>
+        new(
+            kind,
+            gear.Label,
+            torqueNm,
+            rpm,
+            _radiusM is double radius ? SpeedMS(rpm * FrontReduction(gear), gear, radius) * 3.6 : null,
+            origin
+        );
+
+    private double? KnownPeak => IsPedalled ? PeakTorqueNm : _source.PeakTorqueNm;
+
+    private double PeakTorqueNm =>
+        _source.PeakTorqueNm
+        ?? (_source.RiderMassKg ?? LoadDefaults.RiderMassKg)
+            * ChainPull.GravityMS2
+            * (Input.CrankLengthMm ?? 170)
+            / 1_000
+            * LoadDefaults.StandingFactor;
+
+    private (double PushN, bool TyreSlips)? Push() =>
+        _class is { } c
+            ? RoadLoad.RearDrivenPush(
+                _source.MassKg ?? c.MassWithRiderKg,
+                c.WheelbaseMm,
+                c.CgAheadOfRearMm,
+                c.CgHeightMm,
+                _source.Friction ?? LoadDefaults.Friction
+            )
+            : null;
+
+    private double Resisted(double speedMS, double radiusM, DriveGear gear) =>
+        FrontTorque(
+            RoadLoad.ResistanceN(_source.MassKg ?? _class!.MassWithRiderKg, _class!.Crr, _class.CdaM2, speedMS)
+                * radiusM,
+            gear
+        );
+
+    /// <summary>Torque on the driving wheel of the loop that a torque on the road wheel asks for.</summary>
+    private double FrontTorque(double outputTorqueNm, DriveGear gear) => outputTorqueNm / (Behind(gear) * _behind);
+
+    private double FrontReduction(DriveGear gear) => Math.Abs(_train.Reduction(_loop.DrivingShaft, gear));
+
+    private double Behind(DriveGear gear) => Math.Abs(_train.Reduction(_output.Shaft, gear)) / FrontReduction(gear);
+
+    private double SpeedMS(double inputRpm, DriveGear gear, double radiusM) =>
+        inputRpm / Math.Abs(_train.Reduction(_output.Shaft, gear)) * 2 * Math.PI / 60 * radiusM;
+
+    private double Efficiency(IReadOnlyList<int> stages) =>
+        stages.Aggregate(1.0, (product, s) => product * LoadDefaults.EfficiencyOf(_train.Drive.Stages[s]));
+}

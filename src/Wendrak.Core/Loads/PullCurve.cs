@@ -1,0 +1,106 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>Tension at one place of the loop.</summary>
+/// <param name="AtMm">Along the loop, from where the tight run comes onto the driving wheel.</param>
+/// <param name="Part">Wheel, or “slack” and “tight” for runs.</param>
+public sealed record PullAt(double AtMm, double TensionN, string Part);
+
+/// <summary>Tension once round the loop.</summary>
+/// <remarks>
+/// Chain: falls by q a tooth from the tight run until the slack run holds the rest (Binder; ACA). Toothed belt: evenly over the
+/// teeth in mesh, an assumption. Friction belt: by e^(f'·θ) over the last part of the arc, where it creeps (Shigley ch. 17).
+/// </remarks>
+internal static class PullCurve
+{
+    private const int BeltSamples = 16;
+    private const string Slack = "slack";
+    private const string Tight = "tight";
+
+    public static IReadOnlyList<PullAt> Of(LoadedLoop loop, RunTensions runs)
+    {
+        List<PullAt> curve = [];
+        double at = 0;
+        for (int i = 0; i < loop.Path.Wheels.Count; i++)
+        {
+            WrappedWheel wheel = loop.Path.Wheels[i];
+            double arc = wheel.Outline.ArcRadiusMm * wheel.WrapDeg * Math.PI / 180;
+            bool isSlackBefore = i > 0 && i <= loop.RearIndex;
+            bool isSlackAfter = i < loop.RearIndex;
+            (double from, double to) = (
+                isSlackBefore ? runs.SlackN : runs.TightN,
+                isSlackAfter ? runs.SlackN : runs.TightN
+            );
+            foreach ((double share, double tension) in OverWheel(loop, wheel, runs, from, to))
+                curve.Add(new(at + share * arc, tension, wheel.Name));
+            at += arc + loop.Path.Spans[i].LengthMm;
+            curve.Add(new(at, to, isSlackAfter ? Slack : Tight));
+        }
+        return curve;
+    }
+
+    /// <summary>Tension over the share of the arc, from where the loop comes on to where it leaves.</summary>
+    private static IEnumerable<(double Share, double TensionN)> OverWheel(
+        LoadedLoop loop,
+        WrappedWheel wheel,
+        RunTensions runs,
+        double from,
+        double to
+    )
+    {
+        if (from == to)
+            return [(0, from), (1, to)];
+        return loop.Loop.Medium switch
+        {
+            LoopMedium.Chain => OverTeeth(loop, wheel, runs, from > to),
+            LoopMedium.ToothedBelt => [(0, from), (1, to)],
+            _ => Creeping(loop, wheel, runs, from, to),
+        };
+    }
+
+    private static IEnumerable<(double, double)> OverTeeth(
+        LoadedLoop loop,
+        WrappedWheel wheel,
+        RunTensions runs,
+        bool falls
+    )
+    {
+        int teeth = (int)(wheel.Name == LoopLayout.FrontName ? loop.Choice.FrontSize : loop.Choice.RearSize);
+        double phi = loop.Strength.PressureAngleDeg ?? ToothLoads.MeanPressureAngleDeg(teeth);
+        double q = ToothLoads.RatioPerTooth(teeth, phi);
+        double perTooth = 360.0 / teeth / wheel.WrapDeg;
+        List<(double Share, double TensionN)> series = [];
+        for (int k = 0; k * perTooth <= 1; k++)
+            series.Add((k * perTooth, Math.Max(runs.SlackN, runs.TightN * Math.Pow(q, k))));
+        series.Add((1, runs.SlackN));
+        // On the driven wheel the tight run leaves: the same series, met from its other end.
+        return falls ? series : series.AsEnumerable().Reverse().Select(p => (1 - p.Share, p.TensionN));
+    }
+
+    private static IEnumerable<(double, double)> Creeping(
+        LoadedLoop loop,
+        WrappedWheel wheel,
+        RunTensions runs,
+        double from,
+        double to
+    )
+    {
+        double friction = FrictionBeltChecks.EffectiveFriction(loop);
+        double wrap = wheel.WrapDeg * Math.PI / 180;
+        double free = Math.Max(runs.SlackN - runs.CentrifugalN, 1e-9);
+        double needed = Math.Log((runs.TightN - runs.CentrifugalN) / free) / friction;
+        double active = Math.Min(1, needed / wrap);
+        yield return (0, from);
+        for (int i = 0; i <= BeltSamples; i++)
+        {
+            double part = (double)i / BeltSamples;
+            double change = Math.Pow((to - runs.CentrifugalN) / Math.Max(from - runs.CentrifugalN, 1e-9), part);
+            yield return (
+                1 - active + part * active,
+                runs.CentrifugalN + Math.Max(from - runs.CentrifugalN, 1e-9) * change
+            );
+        }
+    }
+}

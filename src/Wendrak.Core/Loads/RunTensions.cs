@@ -1,0 +1,56 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Tables;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>Tension of both runs at an operating point.</summary>
+/// <param name="CentrifugalN">Part of either that going round takes.</param>
+/// <param name="InstalledN">Of one run at rest; null for chains, which are set by play.</param>
+/// <param name="IsAdvised">True when nobody gave it: then it is what the advised margin asks for.</param>
+internal sealed record RunTensions(
+    double TightN,
+    double SlackN,
+    double CentrifugalN,
+    double? InstalledN,
+    bool IsAdvised
+)
+{
+    // Advised over what just holds: slip 1.3, tooth jump 1.5; common practice.
+    private const double OverSlip = 1.3;
+    private const double OverJump = 1.5;
+
+    public static RunTensions Of(LoadedLoop loop, OperatingPoint point)
+    {
+        double pull = loop.PullN(point);
+        double speed = loop.SpeedMS(point);
+        if (loop.Loop.Medium == LoopMedium.Chain)
+        {
+            double standing = ChainChecks.StandingN(loop, point);
+            double mass = ChainChecks.MassKgPerM(loop, Chains.Find(loop.Standard));
+            return new(pull + standing, standing, mass * speed * speed, null, false);
+        }
+        double centrifugal = (LoopMass.KgPerM(loop) ?? 0) * speed * speed;
+        double installed = loop.Strength.InstalledTensionN ?? Advised(loop);
+        double slack = Math.Max(0, installed - pull / 2);
+        return new(
+            slack + pull + centrifugal,
+            slack + centrifugal,
+            centrifugal,
+            installed,
+            loop.Strength.InstalledTensionN is null
+        );
+    }
+
+    /// <summary>Tension of one run at rest that the hardest pull asks for, with the advised margin over it.</summary>
+    private static double Advised(LoadedLoop loop)
+    {
+        double pull = loop.PullN(loop.Points.MaxBy(p => p.TorqueNm)!);
+        double wrap = Math.Min(loop.Front.WrapDeg, loop.Rear.WrapDeg);
+        if (loop.Loop.Medium != LoopMedium.ToothedBelt)
+            return OverSlip
+                * BeltFriction.Margin(FrictionBeltChecks.EffectiveFriction(loop), wrap, 1, pull).NeededTensionN;
+        double flank = SynchronousProfiles.Find(loop.Standard)?.FlankHalfAngleDeg ?? 0;
+        double withShock = pull * loop.ShockFactor;
+        return OverJump * SynchronousLoads.Jump(1, withShock, flank, ToothedBeltChecks.Friction, wrap).NeededTensionN;
+    }
+}

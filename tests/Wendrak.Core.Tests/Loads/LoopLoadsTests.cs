@@ -1,0 +1,271 @@
+using CsCheck;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
+using Wendrak.Core.Loads;
+using static Wendrak.Core.Loads.LoadCheckKind;
+using static Wendrak.Core.Loads.OperatingPointKind;
+using static Wendrak.Core.Tests.Loads.LoadCases;
+
+namespace Wendrak.Core.Tests.Loads;
+
+public sealed class LoopLoadsTests
+{
+    [Fact]
+    public void Breaking_load_over_pull_takes_the_table_the_maker_or_more_strands()
+    {
+        LoopLoadsResult result = LoopLoads.Of(Motorcycle());
+        double pull = result.At(HardestPull).PullN;
+        Assert.Equal(26_500 / pull, result.Check(BreakingLoad).Value!.Value, 1e-9); // table chains.csv, 520
+        LoadsInput strong = Motorcycle() with { Strength = new("final", BreakingLoadN: 40_000, Strands: 2) };
+        Assert.Equal(80_000 / pull, LoopLoads.Of(strong).Check(BreakingLoad).Value!.Value, 1e-9);
+        double withShock = 26_500 / (pull * 1.5 + result.At(HardestPull).SlackN);
+        Assert.Equal(withShock, result.Check(BreakingLoadWithShock).Value!.Value, 1e-9);
+    }
+
+    [Fact]
+    public void The_smallest_margin_is_the_headline_and_advice_is_not_counted()
+    {
+        LoopLoadsResult result = LoopLoads.Of(Motorcycle());
+        double least = result.Checks.Where(c => c is { Margin: not null, IsAdvisory: false }).Min(c => c.Margin!.Value);
+        Assert.Equal(least, result.Smallest!.Margin);
+        Assert.Contains(result.Checks, c => c is { Kind: Rating, IsAdvisory: true });
+        Assert.All(result.Checks.Where(c => c.IsAdvisory), c => Assert.NotEqual(Verdict.Stop, c.Verdict));
+    }
+
+    [Fact]
+    public void What_the_tables_do_not_tell_is_asked_for_by_its_field()
+    {
+        LoadCheck pins = LoopLoads.Of(Motorcycle()).Check(PinPressure, Cruise);
+        Assert.Equal((Verdict.NotApplicable, "Strength.BearingAreaMm2"), (pins.Verdict, pins.Missing));
+        LoopLoadsResult told = LoopLoads.Of(Motorcycle() with { Strength = new("final", BearingAreaMm2: 60) });
+        PointLoads cruise = told.At(Cruise);
+        double pressure = (cruise.PullN * 1.5 + cruise.SlackN) / 60;
+        Assert.Equal(pressure, told.Check(PinPressure, Cruise).Value!.Value, 1e-9);
+        Assert.Equal(ChainPull.AllowedPinPressure(cruise.SpeedMS), told.Check(PinPressure, Cruise).Limit!.Value, 1e-9);
+        LoadsInput bare = ToothedBelt() with { Strength = new("final") };
+        Assert.Equal("Strength.WidthMm", LoopLoads.Of(bare).Check(BeltPull).Missing);
+        Assert.Equal("Strength.InstalledTensionN", LoopLoads.Of(bare).Check(LoadCheckKind.ToothJump).Missing);
+        Assert.Equal("Strength.AllowedPullN", LoopLoads.Of(ToothedBelt("8M")).Check(BeltPull).Missing);
+    }
+
+    [Fact]
+    public void Ripple_wrap_and_speed_are_those_of_the_loop()
+    {
+        LoopLoadsResult result = LoopLoads.Of(Motorcycle());
+        Assert.Equal(SpeedRipple.Percent(15), result.Check(Ripple).Value!.Value, 1e-12);
+        LoopFitResult fit = LoopFit.Of(
+            new(
+                Motorcycle().Drive,
+                Motorcycle().Loops[0],
+                Motorcycle().Loops[0],
+                Motorcycle().Layout!,
+                null,
+                false,
+                null
+            )
+        );
+        Assert.Equal(fit.Path.Wheels.Min(w => w.WrapDeg), result.Check(Wrap).Value!.Value, 1e-9);
+        double rpm = result.At(OperatingPointKind.TopSpeed).Point.Rpm;
+        Assert.Equal(
+            15 * 15.875 * rpm / 60_000,
+            result.Check(ChainSpeed, OperatingPointKind.TopSpeed).Value!.Value,
+            1e-9
+        );
+        Assert.Equal(26, result.Check(ChainSpeed, OperatingPointKind.TopSpeed).Limit);
+    }
+
+    /// <summary>An undersized sprocket is judged, not refused, and what mends it is tried out.</summary>
+    [Fact]
+    public void A_mend_is_computed_and_does_what_it_says()
+    {
+        LoadsInput input = Motorcycle(9, 27);
+        LoadCheck ripple = LoopLoads.Of(input).Check(Ripple);
+        Assert.Equal(Verdict.Watch, ripple.Verdict);
+        Mend mend = MendsOf(input, Ripple).Single(m => m.Kind == MendKind.MoreFrontTeeth);
+        LoadCheck then = LoopLoads.Of(Motorcycle(mend.To!.Value, 27)).Check(Ripple);
+        Assert.Equal((Verdict.Fine, mend.Value), (then.Verdict, then.Value!.Value));
+        // One tooth less would not do.
+        Assert.NotEqual(Verdict.Fine, LoopLoads.Of(Motorcycle(mend.To.Value - 1, 27)).Check(Ripple).Verdict);
+        // More strands make nothing smoother.
+        Assert.DoesNotContain(MendsOf(input, Ripple), m => m.Kind == MendKind.MoreStrands);
+    }
+
+    [Fact]
+    public void Strands_sizes_width_and_tension_mend_where_they_help()
+    {
+        LoadsInput weak = Motorcycle() with { Strength = new("final", BreakingLoadN: 7_000) };
+        LoadCheck breaking = LoopLoads.Of(weak).Check(BreakingLoad);
+        Assert.NotEqual(Verdict.Fine, breaking.Verdict);
+        Assert.Contains(MendsOf(weak, BreakingLoad), m => m.Kind == MendKind.MoreStrands && m.Value >= 3);
+        LoadsInput narrow = ToothedBelt("L", 28, 70) with
+        {
+            Strength = new("final", WidthMm: 20),
+            Source = new("drive", PeakTorqueNm: 7),
+        };
+        Mend wider = MendsOf(narrow, BeltPull).Single(m => m.Kind == MendKind.WiderBelt);
+        Assert.True(wider.To > 20);
+        Mend tighter = MendsOf(VBelt(200), Slip).Single(m => m.Kind == MendKind.MoreTension);
+        Assert.Equal(tighter.Value, LoopLoads.Of(VBelt(tighter.To!.Value)).Check(Slip).Value!.Value, 1e-9);
+    }
+
+    private static IReadOnlyList<Mend> MendsOf(LoadsInput input, LoadCheckKind kind) =>
+        LoadMends.Of(input).First(m => m.Kind == kind).Mends;
+
+    [Fact]
+    public void What_is_fine_needs_no_mending()
+    {
+        CheckMends[] mends = [.. LoadMends.Of(Motorcycle())];
+        LoadCheck[] poor =
+        [
+            .. LoopLoads.Of(Motorcycle()).Checks.Where(c => c.Verdict is Verdict.Watch or Verdict.Stop),
+        ];
+        Assert.Equal(poor.Select(c => (c.Kind, c.Point)), mends.Select(m => (m.Kind, m.Point)));
+    }
+
+    /// <summary>h5 by another way: E = e^(0.9215·θ) of the smaller wheel.</summary>
+    [Fact]
+    public void A_v_belt_slips_by_the_law_of_its_groove()
+    {
+        LoopLoadsResult result = LoopLoads.Of(VBelt());
+        double wrap = result.Points[0].Curve.Count > 0 ? LoadedWrap(VBelt()) : 0;
+        double e = Math.Exp(0.3 / Math.Sin(19 * Math.PI / 180) * wrap * Math.PI / 180);
+        double margin = 2 * 350 * (e - 1) / (e + 1) / result.At(HardestPull).PullN;
+        Assert.Equal(margin, result.Check(Slip).Value!.Value, 1e-9);
+        Assert.Null(result.Oiling);
+        Assert.False(result.IsTensionAdvised);
+    }
+
+    private static double LoadedWrap(LoadsInput input) =>
+        LoopFit
+            .Of(new(input.Drive, input.Loops[0], input.Loops[0], input.Layout!, null, false, null))
+            .Path.Wheels.Min(w => w.WrapDeg);
+
+    [Fact]
+    public void A_tension_nobody_gave_is_the_advised_one_and_holds()
+    {
+        LoopLoadsResult advised = LoopLoads.Of(VBelt() with { Strength = new("final", Friction: 0.3) });
+        Assert.True(advised.IsTensionAdvised);
+        LoopLoadsResult set = LoopLoads.Of(VBelt(advised.InstalledTensionN!.Value));
+        Assert.Equal(1.3, set.Check(Slip).Value!.Value, 1e-9);
+        LoopLoadsResult teeth = LoopLoads.Of(ToothedBelt() with { Strength = new("final", WidthMm: 50.8) });
+        LoadsInput at = ToothedBelt() with
+        {
+            Strength = new("final", WidthMm: 50.8, InstalledTensionN: teeth.InstalledTensionN),
+        };
+        Assert.Equal(1.5, LoopLoads.Of(at).Check(LoadCheckKind.ToothJump).Value!.Value, 1e-9);
+    }
+
+    /// <summary>Both runs differ by the pull, whatever the kind: equal tensions carry no power.</summary>
+    [Fact]
+    public void Tight_less_slack_is_the_pull_at_every_point_of_every_kind()
+    {
+        foreach (LoadsInput input in new[] { Motorcycle(), ToothedBelt(), VBelt() })
+        {
+            LoopLoadsResult result = LoopLoads.Of(input);
+            Assert.NotEmpty(result.Points);
+            Assert.All(result.Points, p => Assert.Equal(p.PullN, p.TightN - p.SlackN, 1e-6));
+            Assert.All(result.Points, p => Assert.Equal(p.Point.PowerKw, p.PullN * MeanSpeed(input, p) / 1_000, 1e-6));
+        }
+    }
+
+    // The pull acts on the pitch circle of the polygon, the speed is that of pitch times teeth.
+    private static double MeanSpeed(LoadsInput input, PointLoads p)
+    {
+        Loop loop = input.Drive.Stages.OfType<Loop>().Single();
+        double radius = WheelOutline.Of(loop, input.Loops[0].FrontSize).RunRadiusMm / 1_000;
+        return radius * p.Point.Rpm * 2 * Math.PI / 60;
+    }
+
+    [Fact]
+    public void The_curve_goes_once_round_and_stays_between_both_runs()
+    {
+        foreach (LoadsInput input in new[] { Motorcycle(), ToothedBelt(), VBelt() })
+        foreach (PointLoads p in LoopLoads.Of(input).Points)
+        {
+            Assert.Equal(0, p.Curve[0].AtMm);
+            Assert.Equal(p.TightN, p.Curve[0].TensionN, 1e-6);
+            Assert.Equal(p.TightN, p.Curve[^1].TensionN, 1e-6);
+            Assert.Equal(p.Curve.Select(c => c.AtMm).Order(), p.Curve.Select(c => c.AtMm));
+            Assert.All(p.Curve, c => Assert.InRange(c.TensionN, p.SlackN - 1e-6, p.TightN + 1e-6));
+            Assert.Contains(p.Curve, c => Math.Abs(c.TensionN - p.SlackN) < 1e-6);
+        }
+    }
+
+    /// <summary>Over the sprocket the pull falls by the series of Binder, tooth by tooth.</summary>
+    [Fact]
+    public void A_chain_lets_go_tooth_by_tooth()
+    {
+        PointLoads p = LoopLoads.Of(Motorcycle()).At(HardestPull);
+        PullAt[] front = [.. p.Curve.Where(c => c.Part == LoopLayout.FrontName)];
+        double q = ToothLoads.Of(15, 160, 1).RatioPerTooth;
+        Assert.Equal(p.TightN * q, front[1].TensionN, 1e-6);
+        Assert.Equal(p.TightN * q * q, front[2].TensionN, 1e-6);
+    }
+
+    [Fact]
+    public void Every_value_has_a_working_that_ends_in_it()
+    {
+        foreach (LoadsInput input in new[] { Motorcycle(), ToothedBelt(), VBelt() })
+        {
+            LoopLoadsResult result = LoopLoads.Of(input);
+            int known = result.Checks.Count(c => c.Value is not null);
+            Assert.Equal(known, result.Workings.Count(w => w.Values.Any(v => v.Symbol == "limit")));
+            Assert.All(
+                result.Checks.Where(c => c.Value is double),
+                c => Assert.Contains(result.Workings, w => w.Result.Value == c.Value)
+            );
+            Assert.Equal(result.Workings.Count, result.Workings.Select(w => w.Title).Distinct().Count());
+            Assert.All(result.Workings, w => Assert.All(new[] { w.Formula, w.Source, w.Limits }, Assert.NotEmpty));
+        }
+        // The groove is asked for whole, and its half is shown.
+        Assert.Contains(
+            LoopLoads.Of(VBelt()).Workings.SelectMany(w => w.Values),
+            v => v is { Symbol: "β/2", Value: 19 }
+        );
+    }
+
+    [Fact]
+    public void More_torque_never_widens_a_margin_of_strength() =>
+        Gen.Select(Gen.Double[1, 200], Gen.Double[1.01, 3])
+            .Sample(
+                (torque, factor) =>
+                {
+                    LoadsInput At(double nm)
+                    {
+                        LoadsInput input = Motorcycle();
+                        return input with { Source = input.Source with { PeakTorqueNm = nm, PeakPowerKw = null } };
+                    }
+                    LoadCheckKind[] strength = [BreakingLoad, BreakingLoadWithShock];
+                    LoopLoadsResult less = LoopLoads.Of(At(torque));
+                    LoopLoadsResult more = LoopLoads.Of(At(torque * factor));
+                    return strength.All(k => more.Check(k).Margin <= less.Check(k).Margin + 1e-9);
+                },
+                iter: 100
+            );
+
+    [Fact]
+    public void Both_schools_of_oil_stand_side_by_side()
+    {
+        ChainOiling sealed_ = LoopLoads.Of(Motorcycle()).Oiling!;
+        Assert.Equal((LubricationClass.OilStream, LubricationSchool.SealedRing), (sealed_.Class, sealed_.School));
+        LoadsInput industrial = Motorcycle() with { Strength = new("final", School: LubricationSchool.Industrial) };
+        LoadCheck speed = LoopLoads.Of(industrial).Check(ChainSpeed, OperatingPointKind.TopSpeed);
+        Assert.Equal(LoopLoads.Of(industrial).Oiling!.BathUpToMS, speed.Limit!.Value, 1e-9);
+        Assert.NotEqual(Verdict.Fine, speed.Verdict);
+    }
+
+    [Fact]
+    public void Bad_input_is_named()
+    {
+        void Refused(string field, LoopStrength strength) =>
+            Refusals.Names(field, () => LoopLoads.Of(Motorcycle() with { Strength = strength }));
+        Refused("Strength.LoopKey", new("nowhere"));
+        Refused("Strength.BreakingLoadN", new("final", BreakingLoadN: 0));
+        Refused("Strength.Strands", new("final", Strands: 0));
+        Refused("Strength.Friction", new("final", Friction: 2.1));
+        Refused("Strength.GrooveAngleDeg", new("final", GrooveAngleDeg: 181));
+        Refused("Strength.WidthMm", new("final", WidthMm: 0));
+        Refused("Strength.Standard", new("final", Standard: "428"));
+        Refusals.Names("Loops[0].FrontSize", () => LoopLoads.Of(Motorcycle(1, 45)));
+    }
+}
