@@ -67,6 +67,7 @@ public static class WendrakApp
         app.MapHealth();
         app.MapRatio();
         app.MapFit();
+        app.MapLoads();
         app.MapRedo();
         app.MapMachines();
         app.MapSetups();

@@ -43,10 +43,10 @@ internal static class ChainChecks
         yield return LoadCheck.AtMost(
             Ripple,
             first.Kind,
-            SpeedRipple.Percent((int)loop.SmallerSize),
+            SpeedRipple.Percent((int)loop.SmallerSize) / 2,
             SmoothRipplePercent,
             0,
-            "Shigley ch. 17; under 2 % is smooth: common practice"
+            "half of peak to peak, Shigley ch. 17; under ±2 % is smooth: common practice"
         );
         yield return LoadCheck.AtLeast(
             LoadCheckKind.Wrap,
@@ -123,7 +123,9 @@ internal static class ChainChecks
             (int)loop.Choice.FrontSize,
             loop.Front.WrapDeg,
             loop.PullN(point),
+            // The last rollers settle as low as their teeth let them: only what is left then makes the chain climb.
             loop.Strength.PressureAngleDeg
+                ?? ToothLoads.LeastPressureAngleDeg((int)loop.Choice.FrontSize)
         );
         return LoadCheck.AtMost(
             Climbing,
@@ -131,13 +133,13 @@ internal static class ChainChecks
             teeth.AfterLastN,
             StandingN(loop, point),
             0.1,
-            "geometric series of the pull: Binder; ACA design manual"
+            "geometric series of the pull at the least pressure angle: Binder; ACA design manual; angle by ASME B29.1"
         );
     }
 
     private static LoadCheck Rated(LoadedLoop loop, ChainSize size, OperatingPoint point)
     {
-        bool isLight = size.ChainId == "085"; // no. 41
+        bool isLight = IsLight(size);
         double rpm = Math.Max(loop.SmallerRpm(point), 1);
         (double kw, RatingLimit governs) = ChainRating.Of(size.PitchMm, (int)loop.SmallerSize, rpm, isLight);
         double allowed = kw * ChainRating.StrandFactor(loop.Strength.Strands) / loop.ShockFactor;
@@ -153,6 +155,18 @@ internal static class ChainChecks
             loop.IsVehicle
         );
     }
+
+    /// <summary>The rating's lines for this chain; null where the tables do not know it.</summary>
+    public static RatingTent? Tent(LoadedLoop loop)
+    {
+        if (loop.Loop.Medium != LoopMedium.Chain || Chains.Find(loop.Standard) is not { } size)
+            return null;
+        double factor = ChainRating.StrandFactor(loop.Strength.Strands) / loop.ShockFactor;
+        double most = loop.Points.Max(loop.SmallerRpm);
+        return ChainRating.Tent(size.PitchMm, (int)loop.SmallerSize, IsLight(size), factor, most);
+    }
+
+    private static bool IsLight(ChainSize size) => size.ChainId == "085"; // no. 41
 
     private static LoadCheck Galls(LoadedLoop loop, ChainSize size, OperatingPoint point) =>
         LoadCheck.AtMost(

@@ -15,8 +15,12 @@ public enum RatingLimit
     Galling,
 }
 
-/// <summary>One speed of the tent curve, single strand.</summary>
+/// <summary>One speed of the tent curve.</summary>
 public sealed record RatingPoint(double Rpm, double LinkPlateKw, double RollerBushingKw);
+
+/// <summary>Both lines of a rating over the speed of the small sprocket, with this drive's strands and shock in them.</summary>
+/// <param name="CrossingRpm">The top of the tent.</param>
+public sealed record RatingTent(double CrossingRpm, IReadOnlyList<RatingPoint> Points);
 
 /// <summary>Power rating of a roller chain: the ACA equations.</summary>
 /// <remarks>
@@ -81,6 +85,26 @@ public static class ChainRating
         // H1 goes with n^0.9 and H2 with n^−1.5: at 1 rpm they give the crossing.
         double ratio = RollerBushingKw(pitchMm, teeth, 1, isLight) / LinkPlateKw(pitchMm, teeth, 1, isLight);
         return Math.Pow(ratio, 1 / 2.4);
+    }
+
+    /// <param name="factor">On both lines: strands over service factor.</param>
+    /// <param name="leastMaxRpm">Speeds that the picture must reach.</param>
+    internal static RatingTent Tent(double pitchMm, int teeth, bool isLight, double factor, double leastMaxRpm)
+    {
+        const int steps = 24;
+        double top = CrossingRpm(pitchMm, teeth, isLight);
+        double most = Math.Max(2 * top, 1.1 * leastMaxRpm);
+        IEnumerable<double> speeds = Enumerable.Range(1, steps).Select(i => most * i / steps).Append(top).Order();
+        return new(
+            top,
+            [
+                .. speeds.Select(rpm => new RatingPoint(
+                    rpm,
+                    factor * LinkPlateKw(pitchMm, teeth, rpm, isLight),
+                    factor * RollerBushingKw(pitchMm, teeth, rpm, isLight)
+                )),
+            ]
+        );
     }
 
     /// <summary>Factor of strands side by side. Source: Shigley Table 17-23.</summary>

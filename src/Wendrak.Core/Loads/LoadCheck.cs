@@ -17,7 +17,7 @@ public enum LoadCheckKind
     /// <summary>Chain speed, m/s.</summary>
     ChainSpeed,
 
-    /// <summary>Speed ripple, percent.</summary>
+    /// <summary>Speed ripple either way of the mean, percent.</summary>
     Ripple,
 
     /// <summary>Wrap of the worse of both wheels, degrees.</summary>

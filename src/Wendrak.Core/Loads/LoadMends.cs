@@ -24,7 +24,8 @@ public enum MendKind
 /// <param name="To">Teeth, strands, mm or N; null for another size.</param>
 /// <param name="Size">Its name, for another size.</param>
 /// <param name="Value">What the check comes to with it.</param>
-public sealed record Mend(MendKind Kind, double? To, string? Size, double Value);
+/// <param name="Limit">Its limit then.</param>
+public sealed record Mend(MendKind Kind, double? To, string? Size, double Value, double Limit);
 
 /// <summary>What would mend one check; empty where nothing that was tried does.</summary>
 public sealed record CheckMends(LoadCheckKind Kind, OperatingPointKind Point, IReadOnlyList<Mend> Mends);
@@ -40,12 +41,15 @@ public static class LoadMends
     /// <summary>For every check that is not fine.</summary>
     /// <exception cref="InvalidInputException">The loop itself is refused.</exception>
     public static IReadOnlyList<CheckMends> Of(LoadsInput input) =>
-        [
-            .. LoopLoads
-                .Checks(new LoadedLoop(input))
-                .Where(c => c.Verdict is Verdict.Watch or Verdict.Stop)
-                .Select(c => new CheckMends(c.Kind, c.Point, Of(input, c))),
-        ];
+        input.Source.LiftsOrFlies
+            ? []
+            :
+            [
+                .. LoopLoads
+                    .Checks(new LoadedLoop(input))
+                    .Where(c => c.Verdict is Verdict.Watch or Verdict.Stop)
+                    .Select(c => new CheckMends(c.Kind, c.Point, Of(input, c))),
+            ];
 
     private static IReadOnlyList<Mend> Of(LoadsInput input, LoadCheck check)
     {
@@ -70,8 +74,8 @@ public static class LoadMends
         {
             LoopChoice other = choice with { FrontSize = choice.FrontSize + more, Links = null, LengthMm = null };
             LoadsInput tried = input with { Loops = [.. input.Loops.Select(c => c == choice ? other : c)] };
-            if (Tried(tried, check) is double value)
-                return new(MendKind.MoreFrontTeeth, other.FrontSize, null, value);
+            if (Tried(tried, check) is { } then)
+                return new(MendKind.MoreFrontTeeth, other.FrontSize, null, then.Value!.Value, then.Limit!.Value);
         }
         return null;
     }
@@ -87,8 +91,8 @@ public static class LoadMends
                 .OrderBy(s => s.Family != own.Family)
                 .ThenBy(s => s.MassKgPerM)
         )
-            if (Tried(input with { Strength = input.Strength with { Standard = size.ChainId } }, check) is double value)
-                return new(MendKind.OtherSize, null, size.ChainId, value);
+            if (Tried(input with { Strength = input.Strength with { Standard = size.ChainId } }, check) is { } then)
+                return new(MendKind.OtherSize, null, size.ChainId, then.Value!.Value, then.Limit!.Value);
         return null;
     }
 
@@ -97,8 +101,8 @@ public static class LoadMends
         if (loop.Medium is LoopMedium.ToothedBelt or LoopMedium.FlatBelt)
             return null;
         for (int strands = input.Strength.Strands + 1; strands <= MostStrands; strands++)
-            if (Tried(input with { Strength = input.Strength with { Strands = strands } }, check) is double value)
-                return new(MendKind.MoreStrands, strands, null, value);
+            if (Tried(input with { Strength = input.Strength with { Strands = strands } }, check) is { } then)
+                return new(MendKind.MoreStrands, strands, null, then.Value!.Value, then.Limit!.Value);
         return null;
     }
 
@@ -109,9 +113,9 @@ public static class LoadMends
             return null;
         foreach (double factor in Wider)
             if (
-                Tried(input with { Strength = input.Strength with { WidthMm = width * factor } }, check) is double value
+                Tried(input with { Strength = input.Strength with { WidthMm = width * factor } }, check) is { } then
             )
-                return new(MendKind.WiderBelt, width * factor, null, value);
+                return new(MendKind.WiderBelt, width * factor, null, then.Value!.Value, then.Limit!.Value);
         return null;
     }
 
@@ -122,21 +126,21 @@ public static class LoadMends
         foreach (double factor in Tighter)
         {
             LoadsInput tried = input with { Strength = input.Strength with { InstalledTensionN = tension * factor } };
-            if (Tried(tried, check) is double value)
-                return new(MendKind.MoreTension, tension * factor, null, value);
+            if (Tried(tried, check) is { } then)
+                return new(MendKind.MoreTension, tension * factor, null, then.Value!.Value, then.Limit!.Value);
         }
         return null;
     }
 
     /// <summary>What the check comes to; null when it is not fine then, or that can't be built.</summary>
-    private static double? Tried(LoadsInput input, LoadCheck check)
+    private static LoadCheck? Tried(LoadsInput input, LoadCheck check)
     {
         try
         {
             LoadCheck? then = LoopLoads
                 .Checks(new LoadedLoop(input))
                 .FirstOrDefault(c => c.Kind == check.Kind && c.Point == check.Point);
-            return then is { Verdict: Verdict.Fine } ? then.Value : null;
+            return then is { Verdict: Verdict.Fine } ? then : null;
         }
         catch (InvalidInputException)
         {

@@ -16,6 +16,7 @@ namespace Wendrak.Core.Loads;
 /// <param name="MassKg">Of vehicle, rider and load together.</param>
 /// <param name="Friction">Between tyre and road.</param>
 /// <param name="CruiseKmh">Speed it mostly runs at.</param>
+/// <param name="LiftsOrFlies">A hoist, a lift for people, an aircraft or its controls: figures are told, verdicts are not.</param>
 /// <param name="BrakingTorqueNm">At the input shaft, where the drive brakes; null where it does not.</param>
 public sealed record LoadSource(
     string DriveKey,
@@ -28,7 +29,8 @@ public sealed record LoadSource(
     double? MassKg = null,
     double? Friction = null,
     double? CruiseKmh = null,
-    double? BrakingTorqueNm = null
+    double? BrakingTorqueNm = null,
+    bool LiftsOrFlies = false
 )
 {
     internal Guard Check() =>

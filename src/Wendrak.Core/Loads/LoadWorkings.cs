@@ -97,8 +97,20 @@ internal static class LoadWorkings
                 "F_k = F·q^k",
                 [
                     new("F", "pull", at.PullN, "N"),
-                    new("q", "left over after a tooth", at.Teeth!.RatioPerTooth, ""),
-                    new("k", "teeth engaged", at.Teeth.TeethEngaged, "teeth"),
+                    new(
+                        "φ",
+                        "least pressure angle, or as given",
+                        ClimbAngle(loop),
+                        "°",
+                        loop.Strength.PressureAngleDeg is null
+                    ),
+                    new(
+                        "q",
+                        "left over after a tooth",
+                        ToothLoads.RatioPerTooth((int)loop.Choice.FrontSize, ClimbAngle(loop)),
+                        ""
+                    ),
+                    new("k", "teeth engaged", at.Teeth!.TeethEngaged, "teeth"),
                 ],
                 "N"
             ),
@@ -134,7 +146,7 @@ internal static class LoadWorkings
                 ""
             ),
             LoadCheckKind.Ripple => (
-                "Δv/v = (π/n)·tan(π/(2n))",
+                "±Δv/v = (π/n)·tan(π/(2n)) / 2",
                 [new("n", "teeth of the smaller sprocket", loop.SmallerSize, "teeth")],
                 "%"
             ),
@@ -160,6 +172,9 @@ internal static class LoadWorkings
             check.IsAdvisory ? "Told, not counted: a rule of another trade." : "The maker's figure wins."
         );
     }
+
+    private static double ClimbAngle(LoadedLoop loop) =>
+        loop.Strength.PressureAngleDeg ?? ToothLoads.LeastPressureAngleDeg((int)loop.Choice.FrontSize);
 
     private static WorkingValue Shock(LoadedLoop loop) =>
         new("k", "shock factor", loop.ShockFactor, "", loop.Strength.ShockFactor is null);

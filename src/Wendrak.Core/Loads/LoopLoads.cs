@@ -5,6 +5,7 @@ using Wendrak.Core.Quantities;
 namespace Wendrak.Core.Loads;
 
 /// <summary>A loop at one operating point.</summary>
+/// <param name="SmallerRpm">Of the smaller wheel, rpm.</param>
 /// <param name="SpeedMS">Of the chain or belt.</param>
 /// <param name="PullN">From the torque alone.</param>
 /// <param name="Teeth">How the front sprocket of a chain shares it; null for belts.</param>
@@ -13,6 +14,7 @@ namespace Wendrak.Core.Loads;
 public sealed record PointLoads(
     OperatingPoint Point,
     double PullN,
+    double SmallerRpm,
     double SpeedMS,
     double TightN,
     double SlackN,
@@ -34,15 +36,19 @@ public sealed record ChainOiling(
     LubricationSchool School
 );
 
+/// <param name="IsJudged">False for hoists, lifts for people and aircraft: this tool does not decide those.</param>
 /// <param name="Smallest">The check with the least margin that is no mere advice; null when none could be told.</param>
 /// <param name="InstalledTensionN">Of one run of a belt at rest: as set, or what the advised margin asks for.</param>
 /// <param name="IsTensionAdvised">True when nobody said what is set.</param>
 /// <param name="ShaftAtRestN">Of a belt on the driving shaft, not running.</param>
 /// <param name="MassKg">Of the chain or belt alone; null where neither tables nor person tell.</param>
 /// <param name="Oiling">Null for belts, which are never oiled.</param>
+/// <param name="Tent">Null for belts.</param>
+/// <param name="Sizes">Chains of this pitch, or sections of V-belts, that can be tried in its place.</param>
 public sealed record LoopLoadsResult(
     IReadOnlyList<PointLoads> Points,
     IReadOnlyList<LoadCheck> Checks,
+    bool IsJudged,
     LoadCheck? Smallest,
     double? InstalledTensionN,
     bool IsTensionAdvised,
@@ -50,6 +56,8 @@ public sealed record LoopLoadsResult(
     double ShockFactor,
     double? MassKg,
     ChainOiling? Oiling,
+    RatingTent? Tent,
+    IReadOnlyList<string> Sizes,
     IReadOnlyList<Working> Workings
 );
 
@@ -60,20 +68,24 @@ public static class LoopLoads
     public static LoopLoadsResult Of(LoadsInput input)
     {
         LoadedLoop loop = new(input);
-        LoadCheck[] checks = [.. Checks(loop)];
+        bool isJudged = !input.Source.LiftsOrFlies;
+        LoadCheck[] checks = [.. Checks(loop).Select(c => isJudged ? c : c with { Verdict = Verdict.NotApplicable })];
         RunTensions[] runs = [.. loop.Points.Select(p => RunTensions.Of(loop, p))];
         PointLoads[] points = [.. loop.Points.Zip(runs, (p, r) => At(loop, p, r))];
         double? installed = runs[0].InstalledN;
         return new(
             points,
             checks,
-            checks.Where(c => c is { Margin: not null, IsAdvisory: false }).MinBy(c => c.Margin),
+            isJudged,
+            isJudged ? checks.Where(c => c is { Margin: not null, IsAdvisory: false }).MinBy(c => c.Margin) : null,
             installed,
             runs[0].IsAdvised,
             installed is double tension ? ShaftLoad.AtRestN(tension, loop.Front.WrapDeg) : null,
             loop.ShockFactor,
             LoopMass.KgPerM(loop) * loop.Path.LengthMm / 1_000,
             Oiling(loop),
+            ChainChecks.Tent(loop),
+            LoopStrength.SizesFor(loop.Loop),
             LoadWorkings.Of(loop, points, checks)
         );
     }
@@ -90,6 +102,7 @@ public static class LoopLoads
         new(
             point,
             loop.PullN(point),
+            loop.SmallerRpm(point),
             loop.SpeedMS(point),
             runs.TightN,
             runs.SlackN,

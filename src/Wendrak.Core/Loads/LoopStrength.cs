@@ -73,13 +73,17 @@ public sealed record LoopStrength(
         return guard;
     }
 
-    private static bool IsLike(Loop loop, string other) =>
+    /// <summary>Designations that can be tried in place of the loop's own, that one among them.</summary>
+    internal static IReadOnlyList<string> SizesFor(Loop loop) =>
         loop.Medium switch
         {
-            LoopMedium.Chain => Chains.Find(other) is { } a
-                && Chains.Find(loop.Standard) is { } b
-                && Math.Abs(a.PitchMm - b.PitchMm) < 0.05,
-            LoopMedium.VBelt => VSections.Find(other) is not null,
-            _ => other == loop.Standard,
+            LoopMedium.Chain => [.. Chains.All.Where(c => IsOfPitch(c, loop)).Select(c => c.ChainId)],
+            LoopMedium.VBelt => [.. VSections.All.Select(v => v.Section)],
+            _ => [loop.Standard],
         };
+
+    private static bool IsOfPitch(ChainSize size, Loop loop) =>
+        Chains.Find(loop.Standard) is { } own && Math.Abs(size.PitchMm - own.PitchMm) < 0.05;
+
+    private static bool IsLike(Loop loop, string other) => other == loop.Standard || SizesFor(loop).Contains(other);
 }

@@ -49,6 +49,9 @@ public static class ToothLoads
 
     public static double MeanPressureAngleDeg(int teeth) => 26 - 92.0 / teeth;
 
+    /// <summary>As low as a roller can settle in a new tooth. Source: ASME B29.1 (from memory).</summary>
+    public static double LeastPressureAngleDeg(int teeth) => 17 - 64.0 / teeth;
+
     internal static double RatioPerTooth(int teeth, double pressureAngleDeg) =>
         Sin(pressureAngleDeg) / Sin(pressureAngleDeg + 360.0 / teeth);
 

@@ -1,5 +1,6 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Geometry;
+using Wendrak.Core.Loads;
 
 namespace Wendrak.Core.Machines;
 
@@ -23,6 +24,7 @@ public enum MachineKind
 /// <param name="Work">Minutes and money of changing its wheels; null for the default.</param>
 /// <param name="Layouts">Where the wheels of its loops stand, for those that were measured.</param>
 /// <param name="Shafts">What sits on its shafts from side to side, for those that were measured.</param>
+/// <param name="Loads">What drives its drives and what its chains and belts can take, as far as somebody said.</param>
 public sealed record Machine(
     long Id,
     int Version,
@@ -34,7 +36,8 @@ public sealed record Machine(
     IReadOnlyList<Drive> Drives,
     WorkCosts? Work,
     IReadOnlyList<LoopLayout>? Layouts = null,
-    IReadOnlyList<ShaftWidths>? Shafts = null
+    IReadOnlyList<ShaftWidths>? Shafts = null,
+    MachineLoads? Loads = null
 );
 
 public enum SetupStatus

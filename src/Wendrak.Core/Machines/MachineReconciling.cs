@@ -1,5 +1,6 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Geometry;
+using Wendrak.Core.Loads;
 
 namespace Wendrak.Core.Machines;
 
@@ -17,6 +18,7 @@ public static class MachineReconciling
         {
             Layouts = Some(machine.Layouts?.Where(l => loops.Contains(l.LoopKey))),
             Shafts = Some(machine.Shafts?.Select(s => Follow(s, machine.Drives)).OfType<ShaftWidths>()),
+            Loads = MachineLoads.For(machine.Loads, machine.Drives),
         };
     }
 

@@ -24,6 +24,8 @@ public static class MachineRules
         guard.Include(MachineDrives.Check(machine.Drives, fitted));
         guard.Include(CheckLayouts(machine));
         guard.Include(CheckShafts(machine));
+        if (machine.Loads is { } loads)
+            guard.Include(new Guard("Loads.").Include(loads.Check(machine.Drives)));
         guard.ThrowIfAny();
     }
 

@@ -52,7 +52,7 @@ public sealed class LoopLoadsTests
     public void Ripple_wrap_and_speed_are_those_of_the_loop()
     {
         LoopLoadsResult result = LoopLoads.Of(Motorcycle());
-        Assert.Equal(SpeedRipple.Percent(15), result.Check(Ripple).Value!.Value, 1e-12);
+        Assert.Equal(SpeedRipple.Percent(15) / 2, result.Check(Ripple).Value!.Value, 1e-12);
         LoopFitResult fit = LoopFit.Of(
             new(
                 Motorcycle().Drive,
@@ -252,6 +252,33 @@ public sealed class LoopLoadsTests
         LoadCheck speed = LoopLoads.Of(industrial).Check(ChainSpeed, OperatingPointKind.TopSpeed);
         Assert.Equal(LoopLoads.Of(industrial).Oiling!.BathUpToMS, speed.Limit!.Value, 1e-9);
         Assert.NotEqual(Verdict.Fine, speed.Verdict);
+    }
+
+    [Fact]
+    public void Hoists_and_aircraft_get_figures_but_no_verdict()
+    {
+        LoadsInput input = Motorcycle(9, 27);
+        LoadsInput hoist = input with { Source = input.Source with { LiftsOrFlies = true } };
+        LoopLoadsResult result = LoopLoads.Of(hoist);
+        Assert.False(result.IsJudged);
+        Assert.Null(result.Smallest);
+        Assert.Empty(LoadMends.Of(hoist));
+        Assert.All(result.Checks, c => Assert.Equal(Verdict.NotApplicable, c.Verdict));
+        Assert.Equal(LoopLoads.Of(input).Checks.Select(c => c.Value), result.Checks.Select(c => c.Value));
+    }
+
+    [Fact]
+    public void The_tent_covers_this_drive_and_holds_its_own_rating()
+    {
+        LoopLoadsResult result = LoopLoads.Of(Motorcycle());
+        RatingTent tent = result.Tent!;
+        Assert.True(tent.Points[^1].Rpm >= result.Points.Max(p => p.SmallerRpm));
+        RatingPoint top = tent.Points.Single(p => p.Rpm == tent.CrossingRpm);
+        Assert.Equal(top.LinkPlateKw, top.RollerBushingKw, 1e-9);
+        Assert.Equal(ChainRating.LinkPlateKw(15.875, 15, tent.CrossingRpm) / 1.5, top.LinkPlateKw, 1e-9);
+        Assert.Null(LoopLoads.Of(VBelt()).Tent);
+        Assert.Contains("525", result.Sizes);
+        Assert.DoesNotContain("428", result.Sizes);
     }
 
     [Fact]

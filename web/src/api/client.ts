@@ -75,6 +75,17 @@ export type NeighbourPair = Schemas['NeighbourPair']
 export type BeltCodeReading = Schemas['BeltCodeReading']
 export type CutBeltInput = Schemas['CutBeltInput']
 export type GrooveResult = Schemas['GrooveResult']
+export type LoadsInput = Schemas['LoadsInput']
+export type LoopLoadsResult = Schemas['LoopLoadsResult']
+export type LoadCheck = Schemas['LoadCheck']
+export type CheckMends = Schemas['CheckMends']
+export type Mend = Schemas['Mend']
+export type PointLoads = Schemas['PointLoads']
+export type OperatingPoint = Schemas['OperatingPoint']
+export type LoadSource = Schemas['LoadSource']
+export type LoopStrength = Schemas['LoopStrength']
+export type ChainOiling = Schemas['ChainOiling']
+export type RatingTent = Schemas['RatingTent']
 export type RedoInput = Schemas['RedoInput']
 export type RedoItem = Schemas['RedoItem']
 export type NewTrial = Schemas['NewTrial']
@@ -167,6 +178,10 @@ export const findLengthForCentre = (body: Schemas['LengthForCentreInput'], s: Si
   answered(client.POST('/api/fit/length-for-centre', { body, ...s }))
 export const explainSpacers = (body: Schemas['SpacerWorkingsInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/spacer-workings', { body, ...s }))
+export const loadLoop = (body: LoadsInput, s: Signal = {}) =>
+  answered(client.POST('/api/loads/loop', { body, ...s }))
+export const mendLoads = (body: LoadsInput, s: Signal = {}) =>
+  answered(client.POST('/api/loads/mends', { body, ...s }))
 export const layRail = (body: Schemas['RailInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/rail', { body, ...s }))
 export const readBeltCode = (body: Schemas['BeltCodeInput'], s: Signal = {}) =>

@@ -404,6 +404,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/loads/loop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["loadLoop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/loads/mends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mendLoads"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/redo": {
         parameters: {
             query?: never;
@@ -1025,6 +1057,23 @@ export interface components {
              */
             upperLimitMm: number;
         };
+        /** @description How a chain of this speed is oiled, by both practices. */
+        ChainOiling: {
+            class: components["schemas"]["LubricationClass"];
+            /** Format: double */
+            speedMS: number;
+            /**
+             * Format: double
+             * @description Up to here oiling by hand or drip will do, by the industrial tables.
+             */
+            manualUpToMS: number;
+            /** Format: double */
+            bathUpToMS: number;
+            /** Format: double */
+            sealedUpToMS: number;
+            /** @description The one chosen. */
+            school: components["schemas"]["LubricationSchool"];
+        };
         Change: {
             /** Format: int64 */
             id: number;
@@ -1051,6 +1100,12 @@ export interface components {
          * @enum {unknown}
          */
         ChangedPart: "frontWheel" | "rearWheel" | "loopLength" | "loopKind" | "place" | "edge" | "roadWheel" | "gearing";
+        /** @description What would mend one check; empty where nothing that was tried does. */
+        CheckMends: {
+            kind: components["schemas"]["LoadCheckKind"];
+            point: components["schemas"]["OperatingPointKind"];
+            mends: components["schemas"]["Mend"][];
+        };
         /** @description The part of the loop that comes nearest to a limit. */
         ClearanceFigure: {
             name: string;
@@ -1742,6 +1797,108 @@ export interface components {
          * @enum {unknown}
          */
         LengthUnit: "links" | "beltTeeth" | "mm";
+        /** @description One margin of a loop. */
+        LoadCheck: {
+            kind: components["schemas"]["LoadCheckKind"];
+            /** @description The state it is judged at. */
+            point: components["schemas"]["OperatingPointKind"];
+            /**
+             * Format: double
+             * @description In the unit of its kind; null where it can't be told.
+             */
+            value: null | number;
+            /**
+             * Format: double
+             * @description Least or greatest value that is fine.
+             */
+            limit: null | number;
+            /**
+             * Format: double
+             * @description Over 1 on the good side of the limit, whichever that is.
+             */
+            margin: null | number;
+            verdict: components["schemas"]["Verdict"];
+            /** @description A rule of another trade, told but not counted in the smallest margin. */
+            isAdvisory: boolean;
+            source: string;
+            /** @description Field that would tell it, as the input names it. */
+            missing: null | string;
+        };
+        /** @enum {unknown} */
+        LoadCheckKind: "breakingLoad" | "breakingLoadWithShock" | "pinPressure" | "climbing" | "chainSpeed" | "ripple" | "wrap" | "rating" | "galling" | "slip" | "beltSpeed" | "smallPulley" | "beltPull" | "teethInMesh" | "toothJump";
+        /** @description What drives a drive and what it moves. Everything that is null has a default, or is not counted. */
+        LoadSource: {
+            /** @description The drive it belongs to. */
+            driveKey: string;
+            /**
+             * Format: double
+             * @description Of engine or motor at the input shaft; a rider's follows from weight and crank.
+             */
+            peakTorqueNm?: null | number;
+            /**
+             * Format: double
+             * @description Where the engine gives it; null for the lowest speed it pulls from.
+             */
+            peakTorqueRpm?: null | number;
+            /**
+             * Format: double
+             * @description Bounds the torque at the highest speed; null where nobody knows it.
+             */
+            peakPowerKw?: null | number;
+            /**
+             * Format: double
+             * @description At the input shaft, for machines that push nothing along a road.
+             */
+            continuousTorqueNm?: null | number;
+            /**
+             * Format: double
+             * @description Whole weight on one pedal.
+             */
+            riderMassKg?: null | number;
+            /**
+             * Format: double
+             * @description Measured in the loop; wins over all torques of the hardest pull.
+             */
+            pullN?: null | number;
+            /**
+             * Format: double
+             * @description Of vehicle, rider and load together.
+             */
+            massKg?: null | number;
+            /**
+             * Format: double
+             * @description Between tyre and road.
+             */
+            friction?: null | number;
+            /**
+             * Format: double
+             * @description Speed it mostly runs at.
+             */
+            cruiseKmh?: null | number;
+            /**
+             * Format: double
+             * @description At the input shaft, where the drive brakes; null where it does not.
+             */
+            brakingTorqueNm?: null | number;
+            /**
+             * @description A hoist, a lift for people, an aircraft or its controls: figures are told, verdicts are not.
+             * @default false
+             */
+            liftsOrFlies: boolean;
+        };
+        /** @description A loop to be judged. */
+        LoadsInput: {
+            drive: components["schemas"]["Drive"];
+            /** @description Says what stands in for figures of the vehicle that nobody gave. */
+            kind: components["schemas"]["MachineKind"];
+            /** @description Wheels of every loop of the drive. */
+            loops: components["schemas"]["LoopChoice"][];
+            roadWheels: components["schemas"]["RoadWheelChoice"][];
+            layout: null | components["schemas"]["LoopLayout"];
+            source: components["schemas"]["LoadSource"];
+            /** @description The chain or belt; names the loop. */
+            strength: components["schemas"]["LoopStrength"];
+        };
         /** @description The wheels a setup puts on one loop. */
         LoopChoice: {
             /** @description Key of the Loop stage. */
@@ -1929,6 +2086,37 @@ export interface components {
             /** @description Edges around the loop that it must clear. */
             limits?: null | components["schemas"]["ClearanceLimit"][];
         };
+        LoopLoadsResult: {
+            points: components["schemas"]["PointLoads"][];
+            checks: components["schemas"]["LoadCheck"][];
+            /** @description False for hoists, lifts for people and aircraft: this tool does not decide those. */
+            isJudged: boolean;
+            smallest: null | components["schemas"]["LoadCheck"];
+            /**
+             * Format: double
+             * @description Of one run of a belt at rest: as set, or what the advised margin asks for.
+             */
+            installedTensionN: null | number;
+            /** @description True when nobody said what is set. */
+            isTensionAdvised: boolean;
+            /**
+             * Format: double
+             * @description Of a belt on the driving shaft, not running.
+             */
+            shaftAtRestN: null | number;
+            /** Format: double */
+            shockFactor: number;
+            /**
+             * Format: double
+             * @description Of the chain or belt alone; null where neither tables nor person tell.
+             */
+            massKg: null | number;
+            oiling: null | components["schemas"]["ChainOiling"];
+            tent: null | components["schemas"]["RatingTent"];
+            /** @description Chains of this pitch, or sections of V-belts, that can be tried in its place. */
+            sizes: string[];
+            workings: components["schemas"]["Working"][];
+        };
         /**
          * @description What runs over the wheels of a loop.
          * @enum {unknown}
@@ -2009,6 +2197,74 @@ export interface components {
             /** Format: double */
             lengthMm: number;
         };
+        /** @description The chain or belt of one loop. Everything that is null comes from the tables, or is not judged. */
+        LoopStrength: {
+            loopKey: string;
+            /** @description Another size than the loop's own, to see what it would do; null for its own. */
+            standard?: null | string;
+            /**
+             * Format: double
+             * @description Of one strand; the maker's figure wins over the standard's least.
+             */
+            breakingLoadN?: null | number;
+            /**
+             * Format: double
+             * @description Of one strand or belt.
+             */
+            massKgPerM?: null | number;
+            /**
+             * Format: double
+             * @description Pin diameter times bush length of one strand.
+             */
+            bearingAreaMm2?: null | number;
+            /**
+             * Format: int32
+             * @description Of a chain; belts side by side.
+             * @default 1
+             */
+            strands: number;
+            /**
+             * Format: double
+             * @description Of a toothed or flat belt.
+             */
+            widthMm?: null | number;
+            /**
+             * Format: double
+             * @description The maker's working pull of a toothed belt of this width.
+             */
+            allowedPullN?: null | number;
+            /**
+             * Format: double
+             * @description Of one run at rest; all belts together.
+             */
+            installedTensionN?: null | number;
+            /**
+             * Format: double
+             * @description Of a chain's slack run at its middle; null for 2 % of the run.
+             */
+            sagMm?: null | number;
+            /**
+             * Format: double
+             * @description On the pull; null for the usual of such a drive.
+             */
+            shockFactor?: null | number;
+            school?: components["schemas"]["LubricationSchool"];
+            /**
+             * Format: double
+             * @description Between belt and pulley, the groove not counted in.
+             */
+            friction?: null | number;
+            /**
+             * Format: double
+             * @description Included angle; null for the table's.
+             */
+            grooveAngleDeg?: null | number;
+            /**
+             * Format: double
+             * @description Of worn teeth; null for the mean of new ones.
+             */
+            pressureAngleDeg?: null | number;
+        };
         /** @description One loop of a machine at a glance. */
         LoopSummary: {
             loopKey: string;
@@ -2039,6 +2295,16 @@ export interface components {
              */
             wearLimitPercent: null | number;
         };
+        /**
+         * @description How the industrial tables want a chain of this speed oiled.
+         * @enum {unknown}
+         */
+        LubricationClass: "manualOrDrip" | "bathOrSlinger" | "oilStream";
+        /**
+         * @description Which practice a chain is oiled by.
+         * @enum {unknown}
+         */
+        LubricationSchool: "sealedRing" | "industrial";
         /** @description A vehicle or robot, with one drive or several that mirror each other. */
         Machine: {
             /**
@@ -2070,6 +2336,7 @@ export interface components {
             layouts?: null | components["schemas"]["LoopLayout"][];
             /** @description What sits on its shafts from side to side, for those that were measured. */
             shafts?: null | components["schemas"]["ShaftWidths"][];
+            loads?: null | components["schemas"]["MachineLoads"];
         };
         /** @description A machine as a card in the yard shows it. */
         MachineCard: {
@@ -2113,6 +2380,13 @@ export interface components {
         };
         /** @enum {unknown} */
         MachineKind: "motorcycle" | "moped" | "bicycle" | "loadCarrier" | "robot" | "winch" | "kickBoard" | "other";
+        /** @description What is known of a machine's loads. */
+        MachineLoads: {
+            /** @description One for a drive at most. */
+            sources: components["schemas"]["LoadSource"][];
+            /** @description One for a loop at most. */
+            strengths: components["schemas"]["LoopStrength"][];
+        };
         /** @description A machine to be stored, with the wheels on it. */
         MachineSave: {
             machine: components["schemas"]["Machine"];
@@ -2141,6 +2415,31 @@ export interface components {
             /** @description What does not go together. */
             findings: components["schemas"]["DriveFinding"][];
         };
+        Mend: {
+            kind: components["schemas"]["MendKind"];
+            /**
+             * Format: double
+             * @description Teeth, strands, mm or N; null for another size.
+             */
+            to: null | number;
+            /** @description Its name, for another size. */
+            size: null | string;
+            /**
+             * Format: double
+             * @description What the check comes to with it.
+             */
+            value: number;
+            /**
+             * Format: double
+             * @description Its limit then.
+             */
+            limit: number;
+        };
+        /**
+         * @description Something that would bring a check to “fine”, tried out.
+         * @enum {unknown}
+         */
+        MendKind: "moreFrontTeeth" | "otherSize" | "moreStrands" | "widerBelt" | "moreTension";
         /**
          * @description How the two wheels of a FixedPair act on each other.
          * @enum {unknown}
@@ -2206,6 +2505,32 @@ export interface components {
             roadWheels: null | components["schemas"]["RoadWheelChoice"][];
             note: null | string;
         };
+        /** @description One state the loop runs in. */
+        OperatingPoint: {
+            kind: components["schemas"]["OperatingPointKind"];
+            /** @description Empty without gears. */
+            gearLabel: string;
+            /**
+             * Format: double
+             * @description On the loop's driving wheel.
+             */
+            torqueNm: number;
+            /**
+             * Format: double
+             * @description Of the loop's driving wheel.
+             */
+            rpm: number;
+            /**
+             * Format: double
+             * @description Null where nothing rolls.
+             */
+            roadSpeedKmh: null | number;
+            origin: components["schemas"]["TorqueOrigin"];
+            /** Format: double */
+            powerKw: number;
+        };
+        /** @enum {unknown} */
+        OperatingPointKind: "hardestPull" | "cruise" | "topSpeed" | "braking";
         /** @description An output in one gear. */
         OutputState: {
             name: string;
@@ -2278,6 +2603,47 @@ export interface components {
             /** Format: double */
             yMm: number;
         };
+        /** @description A loop at one operating point. */
+        PointLoads: {
+            point: components["schemas"]["OperatingPoint"];
+            /**
+             * Format: double
+             * @description From the torque alone.
+             */
+            pullN: number;
+            /**
+             * Format: double
+             * @description Of the smaller wheel, rpm.
+             */
+            smallerRpm: number;
+            /**
+             * Format: double
+             * @description Of the chain or belt.
+             */
+            speedMS: number;
+            /** Format: double */
+            tightN: number;
+            /** Format: double */
+            slackN: number;
+            teeth: null | components["schemas"]["ToothLoadsResult"];
+            /** @description On the driving shaft, from both runs; the rear one carries the same turned round. */
+            frontShaft: components["schemas"]["ShaftLoadResult"];
+            rearShaft: components["schemas"]["ShaftLoadResult"];
+            /** @description Once round the loop. */
+            curve: components["schemas"]["PullAt"][];
+        };
+        /** @description Tension at one place of the loop. */
+        PullAt: {
+            /**
+             * Format: double
+             * @description Along the loop, from where the tight run comes onto the driving wheel.
+             */
+            atMm: number;
+            /** Format: double */
+            tensionN: number;
+            /** @description Wheel, or “slack” and “tight” for runs. */
+            part: string;
+        };
         /** @description A drive with all its loops in their places, and what is known of its shafts. */
         RailInput: {
             drive: components["schemas"]["Drive"];
@@ -2328,6 +2694,24 @@ export interface components {
         };
         /** @enum {unknown} */
         RankTerm: "first" | "obtainable" | "minutes" | "money" | "closeness" | "teethMeeting" | "ripple" | "largerFront" | null;
+        /** @description One speed of the tent curve. */
+        RatingPoint: {
+            /** Format: double */
+            rpm: number;
+            /** Format: double */
+            linkPlateKw: number;
+            /** Format: double */
+            rollerBushingKw: number;
+        };
+        /** @description Both lines of a rating over the speed of the small sprocket, with this drive's strands and shock in them. */
+        RatingTent: {
+            /**
+             * Format: double
+             * @description The top of the tent.
+             */
+            crossingRpm: number;
+            points: components["schemas"]["RatingPoint"][];
+        };
         /** @description The band of ratios that meets an aim in one gear. */
         RatioBand: {
             /** Format: int32 */
@@ -2658,6 +3042,16 @@ export interface components {
         };
         /** @enum {unknown} */
         SetupStatus: "asFitted" | "trial" | "former" | "discarded";
+        /** @description What the two runs of a loop put on a shaft. */
+        ShaftLoadResult: {
+            /** Format: double */
+            loadN: number;
+            /**
+             * Format: double
+             * @description Direction, turned from the tight run towards the slack one.
+             */
+            fromTightRunDeg: number;
+        };
         /** @description A shaft in one gear. */
         ShaftState: {
             shaft: string;
@@ -3127,6 +3521,38 @@ export interface components {
              */
             bumpMm: number;
         };
+        /** @description How a pull is shared among the teeth a chain lies on. */
+        ToothLoadsResult: {
+            /** Format: int32 */
+            teethEngaged: number;
+            /**
+             * Format: double
+             * @description Pull over teeth: too kind to the first tooth.
+             */
+            evenShareN: number;
+            /** Format: double */
+            pressureAngleDeg: number;
+            /**
+             * Format: double
+             * @description Pull left after a tooth over the pull before it.
+             */
+            ratioPerTooth: number;
+            /**
+             * Format: double
+             * @description Force on the tooth where the tight run comes on.
+             */
+            firstToothN: number;
+            /**
+             * Format: double
+             * @description Pull left after the last tooth: the slack run must hold it, or the chain climbs.
+             */
+            afterLastN: number;
+        };
+        /**
+         * @description What bounds the torque at an operating point.
+         * @enum {unknown}
+         */
+        TorqueOrigin: "input" | "grip" | "frontLifts" | "resistance" | "measured";
         /** @description The way along which a wheel's centre can be moved. */
         Track: components["schemas"]["TrackLineTrack"] | components["schemas"]["TrackArcTrack"];
         /** @description A swing about a pivot: an eccentric, a motor on a hinge, an arm of a tensioner. */
@@ -3159,6 +3585,8 @@ export interface components {
          * @enum {unknown}
          */
         Turning: "clockwise" | "counterclockwise";
+        /** @enum {unknown} */
+        Verdict: "fine" | "watch" | "stop" | "notApplicable";
         /** @description Whether a chain that comes off a sprocket finds room between its tips and an edge, or jams there. */
         WayOut: {
             /** @description The sprocket nearest to the edge. */
@@ -4102,6 +4530,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LoopLayout"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    loadLoop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoadsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopLoadsResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    mendLoads: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoadsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckMends"][];
                 };
             };
             /** @description Bad Request */

@@ -1,4 +1,4 @@
-import { Button, Group, SegmentedControl, Switch } from '@mantine/core'
+import { Button, Group, Switch } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { lazy, Suspense, useDeferredValue, useState } from 'react'
 import { drawLoop, type LoopLayout } from '../api/client'
@@ -17,6 +17,7 @@ import { WorkingDialog } from '../shell/WorkingDialog'
 import { ClearancePanel } from './ClearancePanel'
 import { FixedCentrePanel } from './FixedCentrePanel'
 import { LengthsTable } from './LengthsTable'
+import { LoopChoiceBar } from './LoopChoiceBar'
 import { LoopPanel } from './LoopPanel'
 import { MovedBar } from './MovedBar'
 import { NoLayout } from './NoLayout'
@@ -259,26 +260,6 @@ function Picture({
         <WorkingDialog title="Working: fit" workings={answer.workings} onClose={() => setWorking(false)} />
       )}
     </Panel>
-  )
-}
-
-/** Which of the machine's loops is in view. */
-function LoopChoiceBar({ bench }: { bench: Workbench }) {
-  const { loops } = bench.card.summary
-  if (loops.length < 2) return null
-  return (
-    <SegmentedControl
-      size="xs"
-      mb="xs"
-      aria-label="Loop in view"
-      value={bench.loops.at(-1)?.loopKey}
-      onChange={(key) => bench.set({ loops: key })}
-      data={loops.map((l) => ({
-        value: l.loopKey,
-        label: l.name === l.loopKey ? l.name : `${l.name} (${l.loopKey})`,
-      }))}
-      data-no-print
-    />
   )
 }
 

@@ -2,6 +2,8 @@ import { NavLink, useLocation, useNavigate } from 'react-router'
 import type { RedoItem } from '../api/client'
 import { useFit } from '../fit/useFit'
 import { lengthText } from '../fit/words'
+import { useLoads } from '../loads/useLoads'
+import { headline, VERDICT_WORDS } from '../loads/words'
 import { fixed, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { useShortcuts } from '../shell/shortcuts'
@@ -18,6 +20,7 @@ export function Run({ bench }: { bench: Workbench }) {
     '1': () => navigate({ pathname: 'aim', search }, { relative: 'route' }),
     '2': () => navigate({ pathname: 'ratio', search }, { relative: 'route' }),
     '3': () => navigate({ pathname: 'fit', search }, { relative: 'route' }),
+    '4': () => navigate({ pathname: 'loads', search }, { relative: 'route' }),
   })
   const figures = bench.comparison.data?.setups.at(-1)
   const ratio = figures
@@ -58,7 +61,34 @@ export function Run({ bench }: { bench: Workbench }) {
         </span>
       </NavLink>
       <FitStation bench={bench} search={search} />
+      <LoadsStation bench={bench} search={search} />
     </nav>
+  )
+}
+
+function LoadsStation({ bench, search }: { bench: Workbench; search: string }) {
+  const loads = useLoads(bench)
+  const answer = loads?.answer.data
+  const isKnown = answer !== undefined && !loads?.answer.error
+  const verdict = isKnown ? answer.smallest?.verdict : undefined
+  const figure = !loads ? 'no loop' : loads.answer.error ? 'no torque yet' : answer ? headline(answer) : '…'
+  return (
+    <NavLink
+      to={{ pathname: 'loads', search }}
+      className={classes.station}
+      data-done={verdict === 'fine' || undefined}
+    >
+      <span className={classes.number}>{verdict === 'fine' ? '✓' : '4'}</span>
+      <span>
+        <b>Loads</b>
+        <span className={`num ${classes.figure}`}>
+          {figure}
+          {verdict && verdict !== 'fine' && (
+            <span className={verdict === 'stop' ? classes.stop : classes.off}> {VERDICT_WORDS[verdict]}</span>
+          )}
+        </span>
+      </span>
+    </NavLink>
   )
 }
 

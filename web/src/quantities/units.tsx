@@ -4,7 +4,18 @@ import { figure, fixed } from './format'
 export type UnitSystem = 'metric' | 'inch'
 
 /** What a number measures; it decides how it is shown and typed in either system. */
-export type Quantity = 'speed' | 'length' | 'fine' | 'longLength' | 'distance'
+export type Quantity =
+  | 'speed'
+  | 'length'
+  | 'fine'
+  | 'longLength'
+  | 'distance'
+  | 'force'
+  | 'torque'
+  | 'mass'
+  | 'loopSpeed'
+  | 'power'
+  | 'pressure'
 
 interface UnitRule {
   unit: string
@@ -16,6 +27,12 @@ interface UnitRule {
 const KM_PER_MILE = 1.609344
 const MM_PER_INCH = 25.4
 const M_PER_YARD = 0.9144
+const N_PER_LBF = 4.448222
+const NM_PER_LBF_FT = 1.355818
+const KG_PER_LB = 0.45359237
+const MS_PER_FT_MIN = 0.00508
+const KW_PER_HP = 0.7457
+const MPA_PER_PSI = 0.006894757
 
 const RULES: Record<UnitSystem, Record<Quantity, UnitRule>> = {
   metric: {
@@ -24,6 +41,12 @@ const RULES: Record<UnitSystem, Record<Quantity, UnitRule>> = {
     fine: { unit: 'mm', factor: 1, decimals: 1 },
     longLength: { unit: 'm', factor: 1, decimals: 2 },
     distance: { unit: 'km', factor: 1, decimals: 0 },
+    force: { unit: 'N', factor: 1, decimals: 0 },
+    torque: { unit: 'Nm', factor: 1, decimals: 1 },
+    mass: { unit: 'kg', factor: 1, decimals: 0 },
+    loopSpeed: { unit: 'm/s', factor: 1, decimals: 1 },
+    power: { unit: 'kW', factor: 1, decimals: 1 },
+    pressure: { unit: 'N/mm²', factor: 1, decimals: 1 },
   },
   inch: {
     speed: { unit: 'mph', factor: 1 / KM_PER_MILE, decimals: 1 },
@@ -31,6 +54,12 @@ const RULES: Record<UnitSystem, Record<Quantity, UnitRule>> = {
     fine: { unit: 'in', factor: 1 / MM_PER_INCH, decimals: 3 },
     longLength: { unit: 'yd', factor: 1 / M_PER_YARD, decimals: 2 },
     distance: { unit: 'mi', factor: 1 / KM_PER_MILE, decimals: 0 },
+    force: { unit: 'lbf', factor: 1 / N_PER_LBF, decimals: 0 },
+    torque: { unit: 'lbf·ft', factor: 1 / NM_PER_LBF_FT, decimals: 1 },
+    mass: { unit: 'lb', factor: 1 / KG_PER_LB, decimals: 0 },
+    loopSpeed: { unit: 'ft/min', factor: 1 / MS_PER_FT_MIN, decimals: 0 },
+    power: { unit: 'hp', factor: 1 / KW_PER_HP, decimals: 1 },
+    pressure: { unit: 'psi', factor: 1 / MPA_PER_PSI, decimals: 0 },
   },
 }
 

@@ -40,6 +40,7 @@ const router = createBrowserRouter([
           { index: true, element: <Navigate to="ratio" replace /> },
           { path: 'aim', lazy: { Component: async () => (await import('../aim/AimView')).default } },
           { path: 'fit', lazy: { Component: async () => (await import('../fit/FitView')).default } },
+          { path: 'loads', lazy: { Component: async () => (await import('../loads/LoadsView')).default } },
           { path: 'ratio', lazy: { Component: async () => (await import('../ratio/RatioView')).default } },
         ],
       },

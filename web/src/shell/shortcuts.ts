@@ -28,7 +28,7 @@ export function useShortcuts(keys: Record<string, () => void>) {
 
 /** The list behind “?”. */
 export const SHORTCUTS: [string, string][] = [
-  ['1  2  3', 'stations of the machine: Aim, Ratio, Fit'],
+  ['1  2  3  4', 'stations of the machine: Aim, Ratio, Fit, Loads'],
   ['/', 'find a machine, a trial, an aim'],
   ['[  ]', 'one tooth fewer or more in front'],
   ['{  }', 'one tooth fewer or more behind'],

@@ -1,0 +1,54 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>What is known of a machine's loads.</summary>
+/// <param name="Sources">One for a drive at most.</param>
+/// <param name="Strengths">One for a loop at most.</param>
+public sealed record MachineLoads(IReadOnlyList<LoadSource> Sources, IReadOnlyList<LoopStrength> Strengths)
+{
+    /// <summary>What belongs to drives and loops that are there; null when nothing is left.</summary>
+    internal static MachineLoads? For(MachineLoads? loads, IReadOnlyList<Drive> drives)
+    {
+        if (loads is null)
+            return null;
+        HashSet<string> keys = [.. drives.Select(d => d.Key)];
+        HashSet<string> loops = [.. drives.SelectMany(d => d.Stages).OfType<Loop>().Select(l => l.Key)];
+        LoadSource[] sources = [.. loads.Sources.Where(s => keys.Contains(s.DriveKey))];
+        LoopStrength[] strengths = [.. loads.Strengths.Where(s => loops.Contains(s.LoopKey))];
+        return sources.Length + strengths.Length == 0 ? null : new(sources, strengths);
+    }
+
+    internal Guard Check(IReadOnlyList<Drive> drives)
+    {
+        Guard guard = new();
+        HashSet<string> seen = [];
+        for (int i = 0; i < Sources.Count; i++)
+            guard
+                .That(
+                    drives.Any(d => d.Key == Sources[i].DriveKey) && seen.Add(Sources[i].DriveKey),
+                    $"{nameof(Sources)}[{i}].DriveKey",
+                    "unknown",
+                    "Give each drive of this machine once."
+                )
+                .Include(new Guard($"{nameof(Sources)}[{i}].").Include(Sources[i].Check()));
+        seen.Clear();
+        for (int i = 0; i < Strengths.Count; i++)
+        {
+            Loop? loop = drives
+                .SelectMany(d => d.Stages)
+                .OfType<Loop>()
+                .FirstOrDefault(l => l.Key == Strengths[i].LoopKey);
+            guard.That(
+                loop is not null && seen.Add(Strengths[i].LoopKey),
+                $"{nameof(Strengths)}[{i}].LoopKey",
+                "unknown",
+                "Give each loop of this machine once."
+            );
+            if (loop is not null)
+                guard.Include(new Guard($"{nameof(Strengths)}[{i}].").Include(Strengths[i].Check(loop)));
+        }
+        return guard;
+    }
+}

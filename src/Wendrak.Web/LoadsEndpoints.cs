@@ -1,0 +1,13 @@
+using Wendrak.Core.Loads;
+
+namespace Wendrak.Web;
+
+public static class LoadsEndpoints
+{
+    public static void MapLoads(this IEndpointRouteBuilder app)
+    {
+        RouteGroupBuilder loads = app.MapComputing("/api/loads", "Loads");
+        loads.MapPost("/loop", (LoadsInput input) => TypedResults.Ok(LoopLoads.Of(input))).WithName("loadLoop");
+        loads.MapPost("/mends", (LoadsInput input) => TypedResults.Ok(LoadMends.Of(input))).WithName("mendLoads");
+    }
+}

@@ -1,0 +1,170 @@
+import { SegmentedControl } from '@mantine/core'
+import { useDeferredValue, useState } from 'react'
+import { type LoopLoadsResult, mendLoads, type PointLoads } from '../api/client'
+import { sentenceOf } from '../api/issues'
+import { useComputed } from '../api/queries'
+import { LoopChoiceBar } from '../fit/LoopChoiceBar'
+import { useFit } from '../fit/useFit'
+import { SetupActions } from '../machine/SetupActions'
+import { useBench } from '../machine/useWorkbench'
+import { isToothed } from '../machine/words'
+import work from '../machine/work.module.css'
+import { gearName, rpm } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
+import { Panel } from '../shell/Panel'
+import { Sentence } from '../shell/Sentence'
+import { WorkingDialog } from '../shell/WorkingDialog'
+import { LoadFields } from './LoadFields'
+import { MarginsPanel } from './MarginsPanel'
+import { OilingPanel } from './OilingPanel'
+import { PullChart } from './PullChart'
+import { PullPicture } from './PullPicture'
+import { TentChart } from './TentChart'
+import { TrustPanel } from './TrustPanel'
+import { type LoadParts, useLoads } from './useLoads'
+import { ORIGIN_WORDS, POINT_WORDS } from './words'
+
+/** Station 4: will it hold, will it last, how is it oiled. */
+export default function LoadsView() {
+  const bench = useBench()
+  const [tried, setTried] = useState<{ of: string; parts: LoadParts } | null>(null)
+  const [kind, setKind] = useState<string>('hardestPull')
+  const [isWorking, setWorking] = useState(false)
+  // What was typed belongs to the loop and the stored state it was typed over.
+  const of = JSON.stringify([bench.loops.at(-1)?.loopKey, bench.card.machine.loads])
+  const draft = tried?.of === of ? tried.parts : null
+  const loads = useLoads(bench, useDeferredValue(draft))
+  const fit = useFit(bench)
+  const mends = useComputed('mends', loads?.input, mendLoads)
+  if (!loads)
+    return (
+      <Sentence title="This machine has no loop.">A direct drive has no chain or belt to be pulled.</Sentence>
+    )
+  const answer = loads.answer.data
+  const at = answer?.points.find((p) => p.point.kind === kind) ?? answer?.points[0]
+  const breaking = answer?.checks.find((c) => c.kind === 'breakingLoad')
+  // Breaking load over its wanted margin: the pull at which that is used up.
+  const limitN =
+    at?.point.kind === 'hardestPull' && breaking?.margin != null ? at.pullN * breaking.margin : null
+  return (
+    <div className={work.work}>
+      <div className={work.column}>
+        <Panel
+          title="Pull round the loop"
+          note={at && pointNote(at)}
+          isStale={loads.answer.isStale}
+          aside={
+            answer && (
+              <SegmentedControl
+                size="xs"
+                aria-label="Operating point"
+                value={at?.point.kind}
+                onChange={setKind}
+                data={answer.points.map((p) => ({ value: p.point.kind, label: POINT_WORDS[p.point.kind] }))}
+                data-no-print
+              />
+            )
+          }
+        >
+          <LoopChoiceBar bench={bench} />
+          {loads.answer.error ? (
+            <p role="alert" style={{ color: 'var(--stop)' }}>
+              {sentenceOf(loads.answer.error)}
+            </p>
+          ) : null}
+          {at ? (
+            <>
+              <PullChart loads={at} limitN={limitN} />
+              <p className="cap">{ORIGIN_WORDS[at.point.origin]}</p>
+            </>
+          ) : (
+            <Sentence title="Nothing can be said of the pull yet.">
+              Give what pulls: the greatest torque of engine or motor, or a pull that was measured.
+            </Sentence>
+          )}
+        </Panel>
+        {answer && !answer.isJudged && (
+          <p role="note" style={{ color: 'var(--watch)' }}>
+            ▲ Hoists, lifts for people, aircraft and their control cables: the figures are told, but this tool
+            does not decide whether they will do. That is for licensed people and their rules.
+          </p>
+        )}
+        {answer && (
+          <MarginsPanel
+            checks={answer.checks}
+            mends={mends.data ?? []}
+            isToothed={isToothed(loads.loop.medium)}
+            isJudged={answer.isJudged}
+            isStale={loads.answer.isStale}
+            onWorking={() => setWorking(true)}
+          />
+        )}
+        {answer?.tent && (
+          <Panel
+            title="Industrial rating"
+            note="plate fatigue rises on the left, roller impact falls on the right"
+          >
+            <TentChart tent={answer.tent} points={answer.points} />
+            <p className="cap">
+              ACA, Shigley ch. 17: 15 000 hours, clean and oiled as its class demands. Vehicles go beyond it
+              in short bursts; it is no limit of theirs.
+            </p>
+          </Panel>
+        )}
+      </div>
+      <div className={work.column}>
+        {at && fit?.answer.data && fit.layout && (
+          <Panel title="Pull in the drive" isStale={loads.answer.isStale}>
+            <PullPicture fit={fit.answer.data} layout={fit.layout} loads={at} />
+            <Shafts at={at} answer={answer} />
+          </Panel>
+        )}
+        <LoadFields
+          bench={bench}
+          loop={loads.loop}
+          parts={draft ?? loads.parts}
+          sizes={answer?.sizes ?? []}
+          isDraft={draft !== null}
+          refusal={loads.answer.error}
+          onDraft={(parts) => setTried(parts && { of, parts })}
+        />
+        {answer && <TrustPanel bench={bench} answer={answer} />}
+        {answer?.oiling && <OilingPanel oiling={answer.oiling} />}
+        <Panel title="These wheels">
+          <SetupActions bench={bench} />
+          {bench.shown.isFitted && <p>as fitted</p>}
+        </Panel>
+      </div>
+      {isWorking && answer && (
+        <WorkingDialog title="Working: loads" workings={answer.workings} onClose={() => setWorking(false)} />
+      )}
+    </div>
+  )
+}
+
+const pointNote = ({ point }: PointLoads) =>
+  [point.gearLabel && `${gearName(point.gearLabel)} gear`, `${rpm(point.rpm)} rpm in front`].filter(Boolean).join(' · ')
+
+/** Torque, speed and what reaches the bearings. */
+function Shafts({ at, answer }: { at: PointLoads; answer: LoopLoadsResult | undefined }) {
+  const units = useUnits()
+  return (
+    <>
+      <Figure name="torque in front">{units.show('torque', at.point.torqueNm)}</Figure>
+      <Figure name="power">{units.show('power', at.point.powerKw)}</Figure>
+      <Figure name="pull">{units.show('force', at.pullN)}</Figure>
+      <Figure name="speed">{units.show('loopSpeed', at.speedMS)}</Figure>
+      <Figure name="on the front shaft">{units.show('force', at.frontShaft.loadN)}</Figure>
+      <Figure name="on the rear shaft">{units.show('force', at.rearShaft.loadN)}</Figure>
+      {answer?.installedTensionN != null && (
+        <Figure name={answer.isTensionAdvised ? 'tension advised, one run' : 'tension set, one run'}>
+          {units.show('force', answer.installedTensionN)}
+        </Figure>
+      )}
+      {answer?.shaftAtRestN != null && (
+        <Figure name="on the front shaft at rest">{units.show('force', answer.shaftAtRestN)}</Figure>
+      )}
+    </>
+  )
+}

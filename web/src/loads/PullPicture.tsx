@@ -1,0 +1,88 @@
+import { useElementSize } from '@mantine/hooks'
+import type { LoopFitResult, LoopLayout, PointLoads } from '../api/client'
+import { FITTED, viewOf } from '../fit/view'
+import { useUnits } from '../quantities/units'
+import classes from './PullPicture.module.css'
+
+const HEIGHT = 190
+const THICKEST = 7
+
+/** The loop to scale, its runs as thick as they are pulled, and the pull on both shafts. */
+export function PullPicture({
+  fit,
+  layout,
+  loads,
+}: {
+  fit: LoopFitResult
+  layout: LoopLayout
+  loads: PointLoads
+}) {
+  const units = useUnits()
+  const { ref, width } = useElementSize()
+  const w = width || 330
+  const view = viewOf(fit, { ...layout, mover: null }, w, HEIGHT, FITTED)
+  const rear = fit.path.wheels.findIndex((wheel) => wheel.name === 'rear')
+  // A drive that brakes pulls with its other run.
+  const isBraking = loads.point.kind === 'braking'
+  const most = loads.tightN || 1
+  const circles = fit.path.wheels.map((wheel) => ({
+    ...view.toScreen(wheel.centre),
+    r: wheel.outline.outsideRadiusMm * view.scale,
+  }))
+  const isUp = (i: number) => {
+    const span = fit.path.spans[i]
+    const centre = circles.reduce((sum, c) => sum + c.y, 0) / circles.length
+    return span ? (view.toScreen(span.start).y + view.toScreen(span.end).y) / 2 < centre : false
+  }
+  // Over or under everything: a sloping run would go through a text beside its middle.
+  const label = (i: number, text: string, part: string) => (
+    <text
+      x={w / 2}
+      y={
+        isUp(i)
+          ? Math.min(...circles.map((c) => c.y - c.r)) - 10
+          : Math.max(...circles.map((c) => c.y + c.r)) + 18
+      }
+      textAnchor="middle"
+      data-part={part}
+    >
+      {text}
+    </text>
+  )
+  return (
+    <div ref={ref}>
+      <svg
+        width={w}
+        height={HEIGHT}
+        role="img"
+        aria-label="The drive with its tensions"
+        className={classes.picture}
+      >
+        {fit.path.wheels.map((wheel) => {
+          const { x, y } = view.toScreen(wheel.centre)
+          return (
+            <g key={wheel.name}>
+              <circle cx={x} cy={y} r={wheel.outline.runRadiusMm * view.scale} data-part="wheel" />
+              <circle cx={x} cy={y} r={3} data-part="shaft" />
+            </g>
+          )
+        })}
+        {fit.path.spans.map((span, i) => {
+          const isTight = i >= rear !== isBraking
+          const [a, b] = [view.toScreen(span.start), view.toScreen(span.end)]
+          const pull = isTight ? loads.tightN : loads.slackN
+          return (
+            <path
+              key={span.from}
+              d={`M${a.x} ${a.y}L${b.x} ${b.y}`}
+              data-part={isTight ? 'tight' : 'slack'}
+              strokeWidth={Math.max(1.5, (THICKEST * pull) / most)}
+            />
+          )
+        })}
+        {label(isBraking ? 0 : rear, `tight run ${units.show('force', loads.tightN)}`, 'tight-text')}
+        {label(isBraking ? rear : 0, `slack run ${units.show('force', loads.slackN)}`, 'slack-text')}
+      </svg>
+    </div>
+  )
+}

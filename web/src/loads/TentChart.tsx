@@ -1,0 +1,69 @@
+import { useElementSize } from '@mantine/hooks'
+import type { PointLoads, RatingTent } from '../api/client'
+import { fixed } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import { niceTop } from './PullChart'
+import classes from './TentChart.module.css'
+import { POINT_WORDS } from './words'
+
+const HEIGHT = 200
+const PAD = { left: 44, right: 12, top: 16, bottom: 34 }
+const LINES = 4
+
+/** The rating's two lines over the speed of the small sprocket, and where this drive stands under them. */
+export function TentChart({ tent, points }: { tent: RatingTent; points: PointLoads[] }) {
+  const units = useUnits()
+  const { ref, width } = useElementSize()
+  const w = width || 720
+  const fastest = Math.max(...tent.points.map((p) => p.rpm), ...points.map((p) => p.smallerRpm))
+  const rated = (p: RatingTent['points'][number]) => Math.min(p.linkPlateKw, p.rollerBushingKw)
+  const most = niceTop(Math.max(...tent.points.map(rated), ...points.map((p) => p.point.powerKw)))
+  const x = (rpm: number) => PAD.left + (rpm / fastest) * (w - PAD.left - PAD.right)
+  const y = (kw: number) =>
+    HEIGHT - PAD.bottom - (Math.min(kw, most) / most) * (HEIGHT - PAD.top - PAD.bottom)
+  const path = (value: (p: RatingTent['points'][number]) => number) =>
+    `M${tent.points.map((p) => `${x(p.rpm)} ${y(value(p))}`).join('L')}`
+  return (
+    <div ref={ref}>
+      <svg
+        width={w}
+        height={HEIGHT}
+        role="img"
+        aria-label={`Rated power over the speed of the small sprocket; its top is at ${fixed(tent.crossingRpm, 0)} rpm`}
+        className={classes.chart}
+      >
+        {Array.from({ length: LINES + 1 }, (_, i) => (most * i) / LINES).map((kw) => (
+          <g key={kw}>
+            <path d={`M${PAD.left} ${y(kw)}H${w - PAD.right}`} data-part="grid" />
+            <text x={PAD.left - 6} y={y(kw) + 4} textAnchor="end">
+              {fixed(units.toShown('power', kw), most < LINES ? 2 : 0)}
+            </text>
+          </g>
+        ))}
+        <path d={path((p) => p.linkPlateKw)} data-part="line" />
+        <path d={path((p) => p.rollerBushingKw)} data-part="line" />
+        <path d={path(rated)} data-part="rated" />
+        {points.map((p) => (
+          <g key={p.point.kind}>
+            <circle cx={x(p.smallerRpm)} cy={y(p.point.powerKw)} r={4.5} data-part="point" />
+            <text
+              x={x(p.smallerRpm)}
+              y={y(p.point.powerKw) - 8}
+              textAnchor={x(p.smallerRpm) > w - 90 ? 'end' : 'middle'}
+              data-part="name"
+            >
+              {POINT_WORDS[p.point.kind]}
+            </text>
+          </g>
+        ))}
+        <text x={PAD.left - 6} y={HEIGHT - 8} textAnchor="end">
+          {units.unitOf('power')}
+        </text>
+        <text x={x(tent.crossingRpm)} y={HEIGHT - 8} textAnchor="middle">
+          {fixed(tent.crossingRpm, 0)} rpm
+        </text>
+        <path d={`M${x(tent.crossingRpm)} ${HEIGHT - PAD.bottom}v6`} data-part="tick" />
+      </svg>
+    </div>
+  )
+}

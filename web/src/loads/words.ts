@@ -1,0 +1,107 @@
+import type { LoadCheck, LoopLoadsResult, Mend, OperatingPoint } from '../api/client'
+import { figure, fixed, plain } from '../quantities/format'
+import type { Units } from '../quantities/units'
+
+/** What the core's answers about loads are called on the page. */
+
+export const POINT_WORDS: Record<OperatingPoint['kind'], string> = {
+  hardestPull: 'hardest pull',
+  cruise: 'cruise',
+  topSpeed: 'top speed',
+  braking: 'braking',
+}
+
+export const ORIGIN_WORDS: Record<OperatingPoint['origin'], string> = {
+  input: 'as hard as the input pulls',
+  grip: 'the tyre slips before the input gives all',
+  frontLifts: 'the front wheel lifts before the input gives all',
+  resistance: 'what rolling and air ask for',
+  measured: 'as measured',
+}
+
+export const CHECK_WORDS: Record<LoadCheck['kind'], string> = {
+  breakingLoad: 'Breaking load over pull',
+  breakingLoadWithShock: 'the same with shock, speed and sag',
+  pinPressure: 'Pressure in the pins',
+  climbing: 'Pull left after the last tooth',
+  chainSpeed: 'Chain speed',
+  ripple: 'Speed ripple',
+  wrap: 'Wrap, the smaller',
+  rating: 'Power against the industrial rating',
+  galling: 'Small sprocket against galling',
+  slip: 'Slip margin',
+  beltSpeed: 'Belt speed',
+  smallPulley: 'Smaller pulley',
+  beltPull: 'Pull of the belt, with shock',
+  teethInMesh: 'Teeth in mesh',
+  toothJump: 'Tooth jump margin',
+}
+
+export const VERDICT_WORDS: Record<LoadCheck['verdict'], string> = {
+  fine: 'fine',
+  watch: 'watch',
+  stop: 'stop',
+  notApplicable: 'not known',
+}
+
+/** Fields that a check may miss, as the form calls them. */
+export const MISSING_WORDS: Record<string, string> = {
+  'Strength.BreakingLoadN': 'the breaking load',
+  'Strength.BearingAreaMm2': 'pin diameter times bush length',
+  'Strength.InstalledTensionN': 'the tension as set',
+  'Strength.WidthMm': 'the width of the belt',
+  'Strength.AllowedPullN': 'the maker’s working pull',
+}
+
+/** A value of a check in its unit. */
+export function checkText(kind: LoadCheck['kind'], value: number, units: Units, teeth = true): string {
+  switch (kind) {
+    case 'breakingLoad':
+    case 'breakingLoadWithShock':
+    case 'slip':
+    case 'toothJump':
+      return `×${figure(value, 3)}`
+    case 'pinPressure':
+      return units.show('pressure', value)
+    case 'climbing':
+    case 'beltPull':
+      return units.show('force', value)
+    case 'chainSpeed':
+    case 'beltSpeed':
+      return units.show('loopSpeed', value)
+    case 'ripple':
+      return `±${figure(value, 2)} %`
+    case 'wrap':
+      return `${fixed(value, 0)}°`
+    case 'rating':
+      return units.show('power', value)
+    case 'galling':
+      return `${fixed(value, 0)} rpm`
+    case 'smallPulley':
+      return teeth ? `${plain(value)} teeth` : units.show('fine', value)
+    case 'teethInMesh':
+      return `${plain(value)} teeth`
+  }
+}
+
+/** “12 teeth in front: ±1.7 %”; the limit too where the mend moves that. */
+export function mendText(mend: Mend, check: LoadCheck, units: Units, teeth: boolean): string {
+  const text = (value: number) => checkText(check.kind, value, units, teeth)
+  const to = mend.limit === check.limit ? text(mend.value) : `${text(mend.value)} of ${text(mend.limit)}`
+  switch (mend.kind) {
+    case 'moreFrontTeeth':
+      return `${teeth ? `${plain(mend.to ?? 0)} teeth` : units.show('fine', mend.to ?? 0)} in front: ${to}`
+    case 'otherSize':
+      return `size ${mend.size}: ${to}`
+    case 'moreStrands':
+      return `${plain(mend.to ?? 0)} side by side: ${to}`
+    case 'widerBelt':
+      return `${units.show('fine', mend.to ?? 0)} wide: ${to}`
+    case 'moreTension':
+      return `${units.show('force', mend.to ?? 0)} set: ${to}`
+  }
+}
+
+/** “×1.4 breaking load over pull”: the headline of the station. */
+export const headline = (answer: LoopLoadsResult): string =>
+  answer.smallest?.margin == null ? 'no margin known' : `margin ×${figure(answer.smallest.margin, 3)}`
