@@ -35,6 +35,16 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
     '/machines/7/fit',
     async (p) => p.getByRole('button', { name: 'Where things stand' }).click(),
   ],
+  [
+    'loads of a chain',
+    '/machines/1/loads',
+    async (p) => expect(p.getByRole('region', { name: 'Margins' })).toBeVisible(),
+  ],
+  [
+    'loads of a belt',
+    '/machines/4/loads',
+    async (p) => expect(p.getByRole('region', { name: 'Margins' })).toBeVisible(),
+  ],
   ['stock', '/stock', async (p) => expect(p.getByRole('row').nth(3)).toBeVisible()],
   ['no such page', '/nowhere', async (p) => expect(p.getByText('There is no such page')).toBeVisible()],
   ['find', '/', async (p) => p.getByRole('button', { name: 'Find' }).click()],

@@ -112,9 +112,7 @@ public static class LoadMends
         if (input.Strength.WidthMm is not double width || input.Strength.AllowedPullN is not null)
             return null;
         foreach (double factor in Wider)
-            if (
-                Tried(input with { Strength = input.Strength with { WidthMm = width * factor } }, check) is { } then
-            )
+            if (Tried(input with { Strength = input.Strength with { WidthMm = width * factor } }, check) is { } then)
                 return new(MendKind.WiderBelt, width * factor, null, then.Value!.Value, then.Limit!.Value);
         return null;
     }

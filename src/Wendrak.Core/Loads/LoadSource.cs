@@ -55,9 +55,6 @@ public static class LoadDefaults
 
     public const double RiderMassKg = 80;
 
-    /// <summary>A standing rider pulls at the bar: more than the own weight on the pedal; common practice, from memory.</summary>
-    public const double StandingFactor = 1.5;
-
     /// <summary>Cruise as a part of the speed at the limit, where none was given.</summary>
     public const double CruiseShare = 0.6;
 

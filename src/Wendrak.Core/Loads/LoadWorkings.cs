@@ -137,11 +137,10 @@ internal static class LoadWorkings
             ),
             LoadCheckKind.BeltPull => ("F·k ≤ allowed", [new("F", "pull", at.PullN, "N"), Shock(loop)], "N"),
             LoadCheckKind.ToothJump => (
-                "S = T_i / (F·k·(1/2 + tan(γ − atan μ)/θ))",
+                "S = T_i / (F·(1/2 + tan(γ − atan μ)/θ))",
                 [
                     new("T_i", "installed tension", loop.Strength.InstalledTensionN ?? 0, "N"),
                     new("F", "pull", at.PullN, "N"),
-                    Shock(loop),
                 ],
                 ""
             ),

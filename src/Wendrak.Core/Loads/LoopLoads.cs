@@ -116,7 +116,7 @@ public static class LoopLoads
                 : null,
             ShaftLoad.Of(runs.TightN - runs.CentrifugalN, runs.SlackN - runs.CentrifugalN, loop.Front.WrapDeg),
             ShaftLoad.Of(runs.TightN - runs.CentrifugalN, runs.SlackN - runs.CentrifugalN, loop.Rear.WrapDeg),
-            PullCurve.Of(loop, runs)
+            PullCurve.Of(loop, runs, point.Kind == OperatingPointKind.Braking)
         );
 
     private static ChainOiling? Oiling(LoadedLoop loop)

@@ -165,8 +165,7 @@ internal sealed class OperatingPoints
         ?? (_source.RiderMassKg ?? LoadDefaults.RiderMassKg)
             * ChainPull.GravityMS2
             * (Input.CrankLengthMm ?? 170)
-            / 1_000
-            * LoadDefaults.StandingFactor;
+            / 1_000;
 
     private (double PushN, bool TyreSlips)? Push() =>
         _class is { } c

@@ -4,8 +4,8 @@ using Wendrak.Core.Geometry;
 namespace Wendrak.Core.Loads;
 
 /// <summary>Tension at one place of the loop.</summary>
-/// <param name="AtMm">Along the loop, from where the tight run comes onto the driving wheel.</param>
-/// <param name="Part">Wheel, or “slack” and “tight” for runs.</param>
+/// <param name="AtMm">Along the loop, from where it comes onto the driving wheel.</param>
+/// <param name="Part">Wheel, or “slack” and “tight” for runs as they are pulled here.</param>
 public sealed record PullAt(double AtMm, double TensionN, string Part);
 
 /// <summary>Tension once round the loop.</summary>
@@ -19,8 +19,10 @@ internal static class PullCurve
     private const string Slack = "slack";
     private const string Tight = "tight";
 
-    public static IReadOnlyList<PullAt> Of(LoadedLoop loop, RunTensions runs)
+    /// <param name="brakes">True where the driving wheel holds back: then the run that is slack otherwise pulls.</param>
+    public static IReadOnlyList<PullAt> Of(LoadedLoop loop, RunTensions runs, bool brakes)
     {
+        (double ofSlackRun, double ofTightRun) = brakes ? (runs.TightN, runs.SlackN) : (runs.SlackN, runs.TightN);
         List<PullAt> curve = [];
         double at = 0;
         for (int i = 0; i < loop.Path.Wheels.Count; i++)
@@ -29,14 +31,12 @@ internal static class PullCurve
             double arc = wheel.Outline.ArcRadiusMm * wheel.WrapDeg * Math.PI / 180;
             bool isSlackBefore = i > 0 && i <= loop.RearIndex;
             bool isSlackAfter = i < loop.RearIndex;
-            (double from, double to) = (
-                isSlackBefore ? runs.SlackN : runs.TightN,
-                isSlackAfter ? runs.SlackN : runs.TightN
-            );
+            double from = isSlackBefore ? ofSlackRun : ofTightRun;
+            double to = isSlackAfter ? ofSlackRun : ofTightRun;
             foreach ((double share, double tension) in OverWheel(loop, wheel, runs, from, to))
                 curve.Add(new(at + share * arc, tension, wheel.Name));
             at += arc + loop.Path.Spans[i].LengthMm;
-            curve.Add(new(at, to, isSlackAfter ? Slack : Tight));
+            curve.Add(new(at, to, isSlackAfter != brakes ? Slack : Tight));
         }
         return curve;
     }

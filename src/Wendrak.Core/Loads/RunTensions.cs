@@ -50,7 +50,6 @@ internal sealed record RunTensions(
             return OverSlip
                 * BeltFriction.Margin(FrictionBeltChecks.EffectiveFriction(loop), wrap, 1, pull).NeededTensionN;
         double flank = SynchronousProfiles.Find(loop.Standard)?.FlankHalfAngleDeg ?? 0;
-        double withShock = pull * loop.ShockFactor;
-        return OverJump * SynchronousLoads.Jump(1, withShock, flank, ToothedBeltChecks.Friction, wrap).NeededTensionN;
+        return OverJump * SynchronousLoads.Jump(1, pull, flank, ToothedBeltChecks.Friction, wrap).NeededTensionN;
     }
 }

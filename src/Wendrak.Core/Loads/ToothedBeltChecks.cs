@@ -67,7 +67,7 @@ internal static class ToothedBeltChecks
         if (loop.Strength.InstalledTensionN is not double tension)
             return LoadCheck.Unknown(LoadCheckKind.ToothJump, point.Kind, source, "Strength.InstalledTensionN");
         double wrap = Math.Min(loop.Front.WrapDeg, loop.Rear.WrapDeg);
-        double pull = loop.PullN(point) * loop.ShockFactor;
+        double pull = loop.PullN(point);
         ToothJump jump = SynchronousLoads.Jump(tension, pull, profile.FlankHalfAngleDeg, Friction, wrap);
         return LoadCheck.AtLeast(LoadCheckKind.ToothJump, point.Kind, jump.Margin, LeastJumpMargin, JumpStop, source);
     }

@@ -191,6 +191,18 @@ public sealed class LoopLoadsTests
         }
     }
 
+    /// <summary>Held back by the driving wheel, the run that is slack otherwise pulls.</summary>
+    [Fact]
+    public void Braking_pulls_with_the_other_run()
+    {
+        LoadsInput input = ToothedBelt();
+        LoopLoadsResult result = LoopLoads.Of(input with { Source = input.Source with { BrakingTorqueNm = 12 } });
+        PointLoads braking = result.At(Braking);
+        Assert.Equal(braking.SlackN, braking.Curve[0].TensionN, 1e-9);
+        Assert.Equal(["front", "tight", "rear", "slack"], braking.Curve.Select(c => c.Part).Distinct());
+        Assert.Equal(["front", "slack", "rear", "tight"], result.At(HardestPull).Curve.Select(c => c.Part).Distinct());
+    }
+
     /// <summary>Over the sprocket the pull falls by the series of Binder, tooth by tooth.</summary>
     [Fact]
     public void A_chain_lets_go_tooth_by_tooth()

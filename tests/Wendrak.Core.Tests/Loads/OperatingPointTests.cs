@@ -72,7 +72,7 @@ public sealed class OperatingPointTests
         Assert.Equal(10_000 / (76.0 / 28 * 0.846), point.Rpm, 1e-6);
     }
 
-    /// <summary>A rider of 80 kg standing on a crank of 175 mm, pulling at the bar: m·g·l·1.5.</summary>
+    /// <summary>A rider of 80 kg standing on a crank of 175 mm, his whole weight on one pedal: m·g·l.</summary>
     [Fact]
     public void A_rider_pulls_by_weight_and_crank()
     {
@@ -90,7 +90,7 @@ public sealed class OperatingPointTests
             new("final", Standard: "520")
         );
         OperatingPoint point = Point(input, HardestPull);
-        Assert.Equal(80 * 9.80665 * 0.175 * 1.5, point.TorqueNm, 1e-9);
+        Assert.Equal(80 * 9.80665 * 0.175, point.TorqueNm, 1e-9);
         Assert.Equal(40, point.Rpm, 1e-9);
     }
 

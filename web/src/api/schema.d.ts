@@ -2636,12 +2636,12 @@ export interface components {
         PullAt: {
             /**
              * Format: double
-             * @description Along the loop, from where the tight run comes onto the driving wheel.
+             * @description Along the loop, from where it comes onto the driving wheel.
              */
             atMm: number;
             /** Format: double */
             tensionN: number;
-            /** @description Wheel, or “slack” and “tight” for runs. */
+            /** @description Wheel, or “slack” and “tight” for runs as they are pulled here. */
             part: string;
         };
         /** @description A drive with all its loops in their places, and what is known of its shafts. */

@@ -144,7 +144,9 @@ export default function LoadsView() {
 }
 
 const pointNote = ({ point }: PointLoads) =>
-  [point.gearLabel && `${gearName(point.gearLabel)} gear`, `${rpm(point.rpm)} rpm in front`].filter(Boolean).join(' · ')
+  [point.gearLabel && `${gearName(point.gearLabel)} gear`, `${rpm(point.rpm)} rpm in front`]
+    .filter(Boolean)
+    .join(' · ')
 
 /** Torque, speed and what reaches the bearings. */
 function Shafts({ at, answer }: { at: PointLoads; answer: LoopLoadsResult | undefined }) {

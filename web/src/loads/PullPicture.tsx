@@ -80,8 +80,8 @@ export function PullPicture({
             />
           )
         })}
-        {label(isBraking ? 0 : rear, `tight run ${units.show('force', loads.tightN)}`, 'tight-text')}
-        {label(isBraking ? rear : 0, `slack run ${units.show('force', loads.slackN)}`, 'slack-text')}
+        {label(isBraking ? 0 : rear, `tight run ${units.show('force', loads.tightN, 0)}`, 'tight-text')}
+        {label(isBraking ? rear : 0, `slack run ${units.show('force', loads.slackN, 0)}`, 'slack-text')}
       </svg>
     </div>
   )
