@@ -43,7 +43,7 @@ test('operating points, units, working and the key 4', async ({ page }) => {
   const pull = panel(page, 'Pull round the loop')
   await expect(pull).toContainText('rpm in front')
   for (const name of ['cruise', 'top speed', 'braking', 'hardest pull']) {
-    await pull.getByRole('radio', { name }).check({ force: true })
+    await pull.getByText(name, { exact: true }).click()
     await expect(pull.getByRole('radio', { name })).toBeChecked()
   }
   await expect(panel(page, 'Pull in the drive')).toContainText(/pull[\d\s]+\sN/)
@@ -65,10 +65,25 @@ test('a change of pair moves the margins, and a trusted drive stands beside', as
   const trust = panel(page, 'Against a drive you trust')
   await trust.getByLabel('A drive you trust').click()
   await page.getByRole('option', { name: /^Turnstone, 428 \(final\)/ }).click()
-  await expect(trust.getByRole('row', { name: /^pull/ })).toContainText(/N.*N/)
+  await expect(trust.getByRole('row', { name: /^hardest pull/ })).toContainText(/N.*N/)
   await expect(panel(page, 'Lubrication')).toContainText('Chosen here: sealed rings')
   await fields(page).getByText('oiled joints').click()
   await expect(panel(page, 'Lubrication')).toContainText('Chosen here: oiled joints')
+})
+
+test('trials stand side by side', async ({ page }) => {
+  await page.goto('/machines/1/loads')
+  const trials = panel(page, 'Trials side by side')
+  for (const name of ['as fitted', 'Trial B', 'Trial C'])
+    await expect(trials.getByRole('columnheader', { name })).toBeVisible()
+  const pulls = await trials
+    .getByRole('row', { name: /^hardest pull/ })
+    .getByRole('cell')
+    .allTextContents()
+  expect(pulls).toHaveLength(3)
+  // B changes the rear only: the pull in front stays; C has a tooth more in front and pulls less.
+  expect(pulls[1]).toBe(pulls[0])
+  expect(pulls[2]).not.toBe(pulls[0])
 })
 
 test('what hoists or flies is told, not decided', async ({ page }) => {

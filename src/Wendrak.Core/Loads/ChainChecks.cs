@@ -14,7 +14,7 @@ internal static class ChainChecks
     private const double VehicleStatic = 3;
     private const double VehicleDynamic = 2;
     private const double SmoothRipplePercent = 2;
-    private const double MostSag = 0.02;
+    private const double UsualSag = 0.02; // of the run, 1 to 3 %: common practice
 
     public static IEnumerable<LoadCheck> Of(LoadedLoop loop)
     {
@@ -63,9 +63,10 @@ internal static class ChainChecks
     {
         double mass = MassKgPerM(loop, Chains.Find(loop.Standard));
         double speed = loop.SpeedMS(point);
-        double sag = loop.Strength.SagMm ?? MostSag * loop.SlackRunMm;
-        return mass * speed * speed + ChainPull.SagTensionN(mass, loop.SlackRunMm, sag);
+        return mass * speed * speed + ChainPull.SagTensionN(mass, loop.SlackRunMm, SagMm(loop));
     }
+
+    public static double SagMm(LoadedLoop loop) => loop.Strength.SagMm ?? UsualSag * loop.SlackRunMm;
 
     public static double MassKgPerM(LoadedLoop loop, ChainSize? size) =>
         (loop.Strength.MassKgPerM ?? size?.MassKgPerM ?? 0) * loop.Strength.Strands;

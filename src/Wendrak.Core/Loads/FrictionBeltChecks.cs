@@ -39,11 +39,10 @@ internal static class FrictionBeltChecks
     }
 
     /// <summary>Friction with the groove in it, of the wheel that slips first.</summary>
-    public static double EffectiveFriction(LoadedLoop loop) =>
-        BeltFriction.Effective(
-            loop.Strength.Friction ?? (loop.Loop.Medium == LoopMedium.VBelt ? VBeltFriction : FlatFriction),
-            GrooveDeg(loop)
-        );
+    public static double EffectiveFriction(LoadedLoop loop) => BeltFriction.Effective(Friction(loop), GrooveDeg(loop));
+
+    public static double Friction(LoadedLoop loop) =>
+        loop.Strength.Friction ?? (loop.Loop.Medium == LoopMedium.VBelt ? VBeltFriction : FlatFriction);
 
     public static double? GrooveDeg(LoadedLoop loop) =>
         loop.Loop.Medium == LoopMedium.VBelt ? loop.Strength.GrooveAngleDeg ?? UsualGrooveDeg : null;

@@ -58,6 +58,7 @@ public sealed record LoopLoadsResult(
     ChainOiling? Oiling,
     RatingTent? Tent,
     IReadOnlyList<string> Sizes,
+    AssumedLoads Assumed,
     IReadOnlyList<Working> Workings
 );
 
@@ -86,6 +87,7 @@ public static class LoopLoads
             Oiling(loop),
             ChainChecks.Tent(loop),
             LoopStrength.SizesFor(loop.Loop),
+            AssumedLoads.Of(loop, installed),
             LoadWorkings.Of(loop, points, checks)
         );
     }

@@ -266,6 +266,28 @@ public sealed class LoopLoadsTests
         Assert.NotEqual(Verdict.Fine, speed.Verdict);
     }
 
+    /// <summary>What is told as assumed is what was counted with: typing it in changes nothing.</summary>
+    [Fact]
+    public void What_is_assumed_is_told()
+    {
+        LoadsInput input = Motorcycle();
+        LoopLoadsResult result = LoopLoads.Of(input);
+        AssumedLoads a = result.Assumed;
+        Assert.Equal((265, 1.0, 1.5, 26_500), (a.MassKg, a.TyreFriction, a.ShockFactor, a.BreakingLoadN));
+        LoadsInput typed = input with
+        {
+            Source = input.Source with { MassKg = a.MassKg, Friction = a.TyreFriction, CruiseKmh = a.CruiseKmh },
+            Strength = new("final", BreakingLoadN: a.BreakingLoadN, SagMm: a.SagMm, ShockFactor: a.ShockFactor),
+        };
+        Assert.Equal(
+            result.Checks.Select(c => Math.Round(c.Value ?? 0, 9)),
+            LoopLoads.Of(typed).Checks.Select(c => Math.Round(c.Value ?? 0, 9))
+        );
+        AssumedLoads belt = LoopLoads.Of(VBelt() with { Strength = new("final") }).Assumed;
+        Assert.Equal((0.17, 38), (belt.BeltFriction, belt.GrooveAngleDeg));
+        Assert.Null(belt.MassKg);
+    }
+
     [Fact]
     public void Hoists_and_aircraft_get_figures_but_no_verdict()
     {

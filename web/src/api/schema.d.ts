@@ -960,6 +960,48 @@ export interface components {
              */
             tolerancePercent: number;
         };
+        /** @description What was counted with where nobody said more, and what the tables tell; null where it means nothing here. */
+        AssumedLoads: {
+            /** Format: double */
+            peakTorqueRpm: null | number;
+            /** Format: double */
+            riderMassKg: null | number;
+            /**
+             * Format: double
+             * @description Of a typical vehicle of the kind.
+             */
+            massKg: null | number;
+            /** Format: double */
+            tyreFriction: null | number;
+            /** Format: double */
+            cruiseKmh: null | number;
+            /** Format: double */
+            shockFactor: number;
+            /**
+             * Format: double
+             * @description Of the slack run of a chain.
+             */
+            sagMm: null | number;
+            /**
+             * Format: double
+             * @description Least of the standard, one strand.
+             */
+            breakingLoadN: null | number;
+            /** Format: double */
+            bearingAreaMm2: null | number;
+            /**
+             * Format: double
+             * @description Between belt and pulley, the groove not counted in.
+             */
+            beltFriction: null | number;
+            /** Format: double */
+            grooveAngleDeg: null | number;
+            /**
+             * Format: double
+             * @description Of one run of a belt: what the advised margin asks for.
+             */
+            installedTensionN: null | number;
+        };
         /**
          * @description Whether a wheel can be had for a place on a machine.
          * @enum {unknown}
@@ -2115,6 +2157,7 @@ export interface components {
             tent: null | components["schemas"]["RatingTent"];
             /** @description Chains of this pitch, or sections of V-belts, that can be tried in its place. */
             sizes: string[];
+            assumed: components["schemas"]["AssumedLoads"];
             workings: components["schemas"]["Working"][];
         };
         /**

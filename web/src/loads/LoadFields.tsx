@@ -1,22 +1,48 @@
 import { Button, Checkbox, Group, SegmentedControl, Select } from '@mantine/core'
-import type { Drive, LoadSource, LoopStrength, LoopSummary } from '../api/client'
+import type {
+  AssumedLoads,
+  Drive,
+  LoadSource,
+  LoopLoadsResult,
+  LoopStrength,
+  LoopSummary,
+} from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
+import { plain } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
-import type { Quantity } from '../quantities/units'
+import { type Quantity, useUnits } from '../quantities/units'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
 import type { LoadParts } from './useLoads'
 
 type Numbers<T> = { [K in keyof T]-?: T[K] extends number | null | undefined ? K : never }[keyof T]
 
+/** Where the core tells what an empty field is counted as. */
+const SOURCE_DEFAULTS: Partial<Record<Numbers<LoadSource>, keyof AssumedLoads>> = {
+  peakTorqueRpm: 'peakTorqueRpm',
+  riderMassKg: 'riderMassKg',
+  massKg: 'massKg',
+  friction: 'tyreFriction',
+  cruiseKmh: 'cruiseKmh',
+}
+const STRENGTH_DEFAULTS: Partial<Record<Numbers<LoopStrength>, keyof AssumedLoads>> = {
+  shockFactor: 'shockFactor',
+  sagMm: 'sagMm',
+  breakingLoadN: 'breakingLoadN',
+  bearingAreaMm2: 'bearingAreaMm2',
+  friction: 'beltFriction',
+  grooveAngleDeg: 'grooveAngleDeg',
+  installedTensionN: 'installedTensionN',
+}
+
 /** Everything the loads are computed from; the margins move while it is typed, and it is stored when wanted. */
 export function LoadFields({
   bench,
   loop,
   parts,
-  sizes,
+  answer,
   isDraft,
   refusal,
   onDraft,
@@ -24,8 +50,8 @@ export function LoadFields({
   bench: Workbench
   loop: LoopSummary
   parts: LoadParts
-  /** Sizes that can be tried in place of the loop's own. */
-  sizes: string[]
+  /** Tells what is counted with where a field is empty, and the sizes that can be tried. */
+  answer: LoopLoadsResult | undefined
   isDraft: boolean
   refusal: unknown
   onDraft: (parts: LoadParts | null) => void
@@ -33,6 +59,11 @@ export function LoadFields({
   const { machine, fitted } = bench.card
   const { store, error, isPending, dialog } = useMachineSave(() => onDraft(null))
   const { source, strength } = parts
+  const sizes = answer?.sizes ?? []
+  const assumed = answer?.assumed
+  const units = useUnits()
+  const placeholder = (value: number | null | undefined, quantity?: Quantity) =>
+    value == null ? '' : plain(Number((quantity ? units.toShown(quantity, value) : value).toPrecision(4)))
   const setSource = (part: Partial<LoadSource>) => onDraft({ ...parts, source: { ...source, ...part } })
   const setStrength = (part: Partial<LoopStrength>) =>
     onDraft({ ...parts, strength: { ...strength, ...part } })
@@ -42,6 +73,7 @@ export function LoadFields({
       label={label}
       quantity={quantity}
       unit={unit}
+      placeholder={placeholder(SOURCE_DEFAULTS[key] && assumed?.[SOURCE_DEFAULTS[key]], quantity)}
       value={source[key] ?? undefined}
       onChange={(value) => setSource({ [key]: value ?? null })}
       error={issueFor(refusal, `source.${key}`)}
@@ -53,6 +85,7 @@ export function LoadFields({
       label={label}
       quantity={quantity}
       unit={unit}
+      placeholder={placeholder(STRENGTH_DEFAULTS[key] && assumed?.[STRENGTH_DEFAULTS[key]], quantity)}
       value={strength[key] ?? undefined}
       onChange={(value) => setStrength({ [key]: value ?? null })}
       error={issueFor(refusal, `strength.${key}`)}
@@ -60,7 +93,7 @@ export function LoadFields({
   )
   const isChain = loop.medium === 'chain'
   return (
-    <Panel title="What pulls, and what it must hold" note="empty: a default, or not judged">
+    <Panel title="What pulls, and what it must hold" note="grey: counted with where nobody said more">
       <div className={fields.fields} data-no-print>
         {sourceFields(bench.drive, field)}
       </div>

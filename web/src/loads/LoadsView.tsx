@@ -21,6 +21,7 @@ import { OilingPanel } from './OilingPanel'
 import { PullChart } from './PullChart'
 import { PullPicture } from './PullPicture'
 import { TentChart } from './TentChart'
+import { TrialsPanel } from './TrialsPanel'
 import { TrustPanel } from './TrustPanel'
 import { type LoadParts, useLoads } from './useLoads'
 import { ORIGIN_WORDS, POINT_WORDS } from './words'
@@ -112,6 +113,7 @@ export default function LoadsView() {
             </p>
           </Panel>
         )}
+        <TrialsPanel bench={bench} loads={loads} />
       </div>
       <div className={work.column}>
         {at && fit?.answer.data && fit.layout && (
@@ -124,7 +126,7 @@ export default function LoadsView() {
           bench={bench}
           loop={loads.loop}
           parts={draft ?? loads.parts}
-          sizes={answer?.sizes ?? []}
+          answer={answer}
           isDraft={draft !== null}
           refusal={loads.answer.error}
           onDraft={(parts) => setTried(parts && { of, parts })}

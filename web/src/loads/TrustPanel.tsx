@@ -4,9 +4,10 @@ import { type LoopLoadsResult, loadLoop } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useComputed, useMachines } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
-import { type Units, useUnits } from '../quantities/units'
+import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
+import { FIGURES } from './figures'
 import { loadsInput, partsOf } from './useLoads'
 
 /** Beside a drive that is known to last: any loop of any machine in the yard. */
@@ -28,7 +29,7 @@ export function TrustPanel({ bench, answer }: { bench: Workbench; answer: LoopLo
       loadsInput(other.card, drive, other.card.fitted, partsOf(other.card, drive, other.loop)),
     loadLoop,
   )
-  const rows = other && known.data ? rowsOf(answer, known.data, units) : []
+  const theirs = known.data
   return (
     <Panel title="Against a drive you trust" isStale={known.isStale}>
       <Select
@@ -49,21 +50,23 @@ export function TrustPanel({ bench, answer }: { bench: Workbench; answer: LoopLo
           {other.card.machine.name}: {sentenceOf(known.error)}
         </p>
       ) : null}
-      {rows.length > 0 && other && (
+      {theirs && other && (
         <table className={table.table} style={{ marginTop: 6 }}>
           <thead>
             <tr>
-              <th scope="col">hardest pull, top speed</th>
+              <th scope="col">
+                <span className="visually-hidden">figure</span>
+              </th>
               <th scope="col">this</th>
               <th scope="col">{other.card.machine.name}</th>
             </tr>
           </thead>
           <tbody>
-            {rows.map(([name, mine, theirs]) => (
+            {FIGURES.map(([name, tell]) => (
               <tr key={name}>
                 <th scope="row">{name}</th>
-                <td className="num">{mine}</td>
-                <td className="num">{theirs}</td>
+                <td className="num">{tell(answer, units)}</td>
+                <td className="num">{tell(theirs, units)}</td>
               </tr>
             ))}
           </tbody>
@@ -71,28 +74,4 @@ export function TrustPanel({ bench, answer }: { bench: Workbench; answer: LoopLo
       )}
     </Panel>
   )
-}
-
-function rowsOf(mine: LoopLoadsResult, theirs: LoopLoadsResult, units: Units): [string, string, string][] {
-  const hardest = (r: LoopLoadsResult) => r.points.find((p) => p.point.kind === 'hardestPull')
-  const fastest = (r: LoopLoadsResult) => Math.max(...r.points.map((p) => p.speedMS))
-  const force = (value: number | undefined) => (value === undefined ? '–' : units.show('force', value))
-  const pins = (r: LoopLoadsResult) => r.checks.find((c) => c.kind === 'pinPressure')?.value ?? null
-  const row = (name: string, tell: (r: LoopLoadsResult) => string): [string, string, string] => [
-    name,
-    tell(mine),
-    tell(theirs),
-  ]
-  return [
-    row('speed of the loop', (r) => units.show('loopSpeed', fastest(r))),
-    row('pull', (r) => force(hardest(r)?.pullN)),
-    row('on the first tooth', (r) => force(hardest(r)?.teeth?.firstToothN)),
-    row('even share of a tooth', (r) => force(hardest(r)?.teeth?.evenShareN)),
-    row('pressure in the pins, cruising', (r) => {
-      const value = pins(r)
-      return value === null ? '–' : units.show('pressure', value)
-    }),
-    row('on the driving shaft', (r) => force(hardest(r)?.frontShaft.loadN)),
-    row('mass of chain or belt', (r) => (r.massKg === null ? '–' : units.show('mass', r.massKg, 2))),
-  ]
 }

@@ -1,0 +1,49 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Tables;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>What was counted with where nobody said more, and what the tables tell; null where it means nothing here.</summary>
+/// <param name="MassKg">Of a typical vehicle of the kind.</param>
+/// <param name="SagMm">Of the slack run of a chain.</param>
+/// <param name="BreakingLoadN">Least of the standard, one strand.</param>
+/// <param name="BeltFriction">Between belt and pulley, the groove not counted in.</param>
+/// <param name="InstalledTensionN">Of one run of a belt: what the advised margin asks for.</param>
+public sealed record AssumedLoads(
+    double? PeakTorqueRpm,
+    double? RiderMassKg,
+    double? MassKg,
+    double? TyreFriction,
+    double? CruiseKmh,
+    double ShockFactor,
+    double? SagMm,
+    double? BreakingLoadN,
+    double? BearingAreaMm2,
+    double? BeltFriction,
+    double? GrooveAngleDeg,
+    double? InstalledTensionN
+)
+{
+    internal static AssumedLoads Of(LoadedLoop loop, double? installedN)
+    {
+        bool isPedalled = loop.Input.Drive.Input.Kind == InputKind.Rider;
+        bool isChain = loop.Loop.Medium == LoopMedium.Chain;
+        bool isFriction = !loop.Loop.IsToothed;
+        VehicleClass? vehicle = loop.IsVehicle ? LoadDefaults.ClassOf(loop.Input.Kind) : null;
+        ChainSize? chain = isChain ? Chains.Find(loop.Standard) : null;
+        return new(
+            isPedalled ? null : loop.Input.Drive.Input.LowSpeedRpm,
+            isPedalled ? LoadDefaults.RiderMassKg : null,
+            vehicle?.MassWithRiderKg,
+            vehicle is null ? null : LoadDefaults.Friction,
+            loop.PointOf(OperatingPointKind.Cruise)?.RoadSpeedKmh,
+            LoadDefaults.ShockFactor(loop.Input.Drive.Input.Kind),
+            isChain ? ChainChecks.SagMm(loop) : null,
+            chain?.MinTensileN,
+            chain?.BearingAreaMm2,
+            isFriction ? FrictionBeltChecks.Friction(loop) : null,
+            FrictionBeltChecks.GrooveDeg(loop),
+            installedN
+        );
+    }
+}
