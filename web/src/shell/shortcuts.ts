@@ -1,8 +1,10 @@
 import { useEffect, useLayoutEffect, useRef } from 'react'
 
+// A choice or a switch that was just clicked keeps the focus, but nobody types letters into it.
+const TYPED_INTO = 'input:not([type="radio"], [type="checkbox"]), textarea, select, [role="dialog"]'
+
 const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable || target.closest('input, textarea, select, [role="dialog"]') !== null)
+  target instanceof HTMLElement && (target.isContentEditable || target.closest(TYPED_INTO) !== null)
 
 /** Single keys for what is done often; never while typing in a field or with a dialog open. */
 export function useShortcuts(keys: Record<string, () => void>) {
