@@ -8,6 +8,9 @@ public static class LoadsEndpoints
     {
         RouteGroupBuilder loads = app.MapComputing("/api/loads", "Loads");
         loads.MapPost("/loop", (LoadsInput input) => TypedResults.Ok(LoopLoads.Of(input))).WithName("loadLoop");
+        loads
+            .MapPost("/carried-torque", (CarriedTorqueInput input) => TypedResults.Ok(CarriedTorque.Of(input)))
+            .WithName("carryTorque");
         loads.MapPost("/mends", (LoadsInput input) => TypedResults.Ok(LoadMends.Of(input))).WithName("mendLoads");
     }
 }

@@ -86,6 +86,25 @@ test('trials stand side by side', async ({ page }) => {
   expect(pulls[2]).not.toBe(pulls[0])
 })
 
+test('a joint is measured, summed up, and overruled by a test that was written down', async ({ page }) => {
+  await page.goto('/machines/1/loads')
+  const joint = panel(page, 'What carries the torque')
+  await joint.getByLabel('Joint').click()
+  await page.getByRole('option', { name: 'bolt circle' }).click()
+  await joint.getByLabel('Bolts').fill('6')
+  await joint.getByLabel('Bolt circle').fill('110')
+  await joint.getByLabel('Bolt in the joint').fill('3')
+  await expect(joint).toContainText(/shear[\d.\s]+N\/mm² of/)
+  await expect(joint.getByText('against yield')).toBeVisible()
+  await joint.getByLabel('Bolts').fill('1')
+  await expect(joint.getByText('Give 2 to 60 bolts.').first()).toBeVisible()
+  await joint.getByLabel('Bolts').fill('6')
+  await joint.getByLabel('Held in a test').fill('900')
+  await expect(joint.getByText('by the test that was written down')).toBeVisible()
+  await joint.getByRole('button', { name: 'working' }).click()
+  await expect(page.getByRole('dialog')).toContainText('τ = 2000·T/(D·n·π·d²/4)')
+})
+
 test('what hoists or flies is told, not decided', async ({ page }) => {
   await page.goto('/machines/4/loads')
   await expect(row(page, /^Slip margin/)).toContainText('fine')

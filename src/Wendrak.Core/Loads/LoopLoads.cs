@@ -41,9 +41,12 @@ public sealed record ChainOiling(
 /// <param name="InstalledTensionN">Of one run of a belt at rest: as set, or what the advised margin asks for.</param>
 /// <param name="IsTensionAdvised">True when nobody said what is set.</param>
 /// <param name="ShaftAtRestN">Of a belt on the driving shaft, not running.</param>
+/// <param name="HardestTorqueNm">On the driving wheel, with shock: what its joint must carry.</param>
+/// <param name="PullLimitN">Where the margin wanted on the breaking load is used up; null for belts.</param>
 /// <param name="MassKg">Of the chain or belt alone; null where neither tables nor person tell.</param>
 /// <param name="Oiling">Null for belts, which are never oiled.</param>
 /// <param name="Tent">Null for belts.</param>
+/// <param name="Efficiency">By both schools.</param>
 /// <param name="Sizes">Chains of this pitch, or sections of V-belts, that can be tried in its place.</param>
 public sealed record LoopLoadsResult(
     IReadOnlyList<PointLoads> Points,
@@ -54,11 +57,14 @@ public sealed record LoopLoadsResult(
     bool IsTensionAdvised,
     double? ShaftAtRestN,
     double ShockFactor,
+    double HardestTorqueNm,
+    double? PullLimitN,
     double? MassKg,
     ChainOiling? Oiling,
     RatingTent? Tent,
     IReadOnlyList<string> Sizes,
     AssumedLoads Assumed,
+    IReadOnlyList<LoopEfficiency> Efficiency,
     IReadOnlyList<Working> Workings
 );
 
@@ -83,14 +89,24 @@ public static class LoopLoads
             runs[0].IsAdvised,
             installed is double tension ? ShaftLoad.AtRestN(tension, loop.Front.WrapDeg) : null,
             loop.ShockFactor,
+            loop.Points.Max(p => p.TorqueNm) * loop.ShockFactor,
+            PullLimit(loop, checks),
             LoopMass.KgPerM(loop) * loop.Path.LengthMm / 1_000,
             Oiling(loop),
             ChainChecks.Tent(loop),
             LoopStrength.SizesFor(loop.Loop),
             AssumedLoads.Of(loop, installed),
+            LoopEfficiency.Of(loop.Loop.Medium, loop.PointOf(OperatingPointKind.Cruise)?.PowerKw),
             LoadWorkings.Of(loop, points, checks)
         );
     }
+
+    /// <summary>Pull at which the wanted margin on the breaking load is used up.</summary>
+    private static double? PullLimit(LoadedLoop loop, LoadCheck[] checks) =>
+        checks.FirstOrDefault(c => c.Kind == LoadCheckKind.BreakingLoad) is { Margin: double margin } breaking
+        && loop.PointOf(breaking.Point) is { } point
+            ? loop.PullN(point) * margin
+            : null;
 
     internal static IEnumerable<LoadCheck> Checks(LoadedLoop loop) =>
         loop.Loop.Medium switch

@@ -18,6 +18,8 @@ public sealed class LoopLoadsTests
         Assert.Equal(26_500 / pull, result.Check(BreakingLoad).Value!.Value, 1e-9); // table chains.csv, 520
         LoadsInput strong = Motorcycle() with { Strength = new("final", BreakingLoadN: 40_000, Strands: 2) };
         Assert.Equal(80_000 / pull, LoopLoads.Of(strong).Check(BreakingLoad).Value!.Value, 1e-9);
+        Assert.Equal(26_500 / 3.0, result.PullLimitN!.Value, 1e-6);
+        Assert.Equal(result.At(HardestPull).Point.TorqueNm * 1.5, result.HardestTorqueNm, 1e-9);
         double withShock = 26_500 / (pull * 1.5 + result.At(HardestPull).SlackN);
         Assert.Equal(withShock, result.Check(BreakingLoadWithShock).Value!.Value, 1e-9);
     }
@@ -286,6 +288,18 @@ public sealed class LoopLoadsTests
         AssumedLoads belt = LoopLoads.Of(VBelt() with { Strength = new("final") }).Assumed;
         Assert.Equal((0.17, 38), (belt.BeltFriction, belt.GrooveAngleDeg));
         Assert.Null(belt.MassKg);
+    }
+
+    /// <summary>The trade disagrees which loses more: on the bench the chain wins, in everyday use the belt.</summary>
+    [Fact]
+    public void Both_schools_of_efficiency_are_told_with_what_they_cost()
+    {
+        LoopLoadsResult chain = LoopLoads.Of(Motorcycle());
+        IReadOnlyList<LoopEfficiency> belt = LoopLoads.Of(ToothedBelt()).Efficiency;
+        Assert.True(chain.Efficiency[0].High > belt[0].High && chain.Efficiency[1].Low < belt[1].Low);
+        double cruise = chain.At(Cruise).Point.PowerKw;
+        Assert.All(chain.Efficiency, e => Assert.Equal(cruise * (1 - e.Low), e.LossMostKw!.Value, 1e-9));
+        Assert.All(chain.Efficiency, e => Assert.InRange(e.LossLeastKw!.Value, 0, e.LossMostKw!.Value));
     }
 
     [Fact]

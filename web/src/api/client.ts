@@ -75,6 +75,7 @@ export type NeighbourPair = Schemas['NeighbourPair']
 export type BeltCodeReading = Schemas['BeltCodeReading']
 export type CutBeltInput = Schemas['CutBeltInput']
 export type GrooveResult = Schemas['GrooveResult']
+export type CarriedTorqueInput = Schemas['CarriedTorqueInput']
 export type LoadsInput = Schemas['LoadsInput']
 export type LoopLoadsResult = Schemas['LoopLoadsResult']
 export type AssumedLoads = Schemas['AssumedLoads']
@@ -181,6 +182,8 @@ export const explainSpacers = (body: Schemas['SpacerWorkingsInput'], s: Signal =
   answered(client.POST('/api/fit/spacer-workings', { body, ...s }))
 export const loadLoop = (body: LoadsInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/loop', { body, ...s }))
+export const carryTorque = (body: CarriedTorqueInput, s: Signal = {}) =>
+  answered(client.POST('/api/loads/carried-torque', { body, ...s }))
 export const mendLoads = (body: LoadsInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/mends', { body, ...s }))
 export const layRail = (body: Schemas['RailInput'], s: Signal = {}) =>

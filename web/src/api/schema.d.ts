@@ -420,6 +420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/loads/carried-torque": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["carryTorque"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/loads/mends": {
         parameters: {
             query?: never;
@@ -1077,6 +1093,55 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
+        /** @description A joint and the torque it must pass on. */
+        CarriedTorqueInput: {
+            carrier: components["schemas"]["TorqueCarrier"];
+            /**
+             * Format: double
+             * @description With shock, the hardest there is.
+             */
+            torqueNm: number;
+            /**
+             * Format: double
+             * @description Of the softer part; null for mild steel.
+             */
+            yieldMpa: null | number;
+            /**
+             * Format: double
+             * @description Torque that this joint was tested with and held; wins over the sum.
+             */
+            proofTorqueNm: null | number;
+        };
+        CarriedTorqueResult: {
+            stresses: components["schemas"]["CarrierStress"][];
+            /** Format: double */
+            yieldMpa: number;
+            /**
+             * Format: double
+             * @description Of the proof test where there was one, else the smallest of the stresses.
+             */
+            margin: number;
+            /** Format: double */
+            wantedMargin: number;
+            /** @description True where a proof test has the say. */
+            isProven: boolean;
+            verdict: components["schemas"]["Verdict"];
+            workings: components["schemas"]["Working"][];
+        };
+        CarrierStress: {
+            kind: components["schemas"]["CarrierStressKind"];
+            /** Format: double */
+            stressMpa: number;
+            /**
+             * Format: double
+             * @description Stress at which it gives way for good.
+             */
+            yieldMpa: number;
+            /** Format: double */
+            margin: number;
+        };
+        /** @enum {unknown} */
+        CarrierStressKind: "shear" | "bearing" | "torsion";
         /** @description Where the centre distance of two sprockets should lie, mm. */
         CentreAdviceResult: {
             /**
@@ -1423,6 +1488,11 @@ export interface components {
             roadWheels: components["schemas"]["RoadWheelChoice"][];
             layouts: null | components["schemas"]["LoopLayout"][];
         };
+        /**
+         * @description How the loss of a chain or belt is looked at.
+         * @enum {unknown}
+         */
+        EfficiencySchool: "testBench" | "everyday";
         /** @description Where a gear of the new gearing would stand among the old gears. */
         FeelsLikeResult: {
             /**
@@ -2041,6 +2111,22 @@ export interface components {
             /** @description Release 12, mm. */
             dxf: string;
         };
+        /** @description Part of the power that a loop passes on, from low to high, and what is lost while cruising. */
+        LoopEfficiency: {
+            school: components["schemas"]["EfficiencySchool"];
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description At the low end; null where no cruise is known.
+             */
+            lossMostKw: null | number;
+            /** Format: double */
+            lossLeastKw: null | number;
+            source: string;
+        };
         /** @description One loop in its place, with the wheels and length in view. */
         LoopFitInput: {
             drive: components["schemas"]["Drive"];
@@ -2150,6 +2236,16 @@ export interface components {
             shockFactor: number;
             /**
              * Format: double
+             * @description On the driving wheel, with shock: what its joint must carry.
+             */
+            hardestTorqueNm: number;
+            /**
+             * Format: double
+             * @description Where the margin wanted on the breaking load is used up; null for belts.
+             */
+            pullLimitN: null | number;
+            /**
+             * Format: double
              * @description Of the chain or belt alone; null where neither tables nor person tell.
              */
             massKg: null | number;
@@ -2158,6 +2254,8 @@ export interface components {
             /** @description Chains of this pitch, or sections of V-belts, that can be tried in its place. */
             sizes: string[];
             assumed: components["schemas"]["AssumedLoads"];
+            /** @description By both schools. */
+            efficiency: components["schemas"]["LoopEfficiency"][];
             workings: components["schemas"]["Working"][];
         };
         /**
@@ -3591,6 +3689,77 @@ export interface components {
              */
             afterLastN: number;
         };
+        /** @description What passes the torque on between a wheel and its shaft, or the shaft itself. */
+        TorqueCarrier: components["schemas"]["TorqueCarrierKeyJoint"] | components["schemas"]["TorqueCarrierSplineJoint"] | components["schemas"]["TorqueCarrierBoltCircle"] | components["schemas"]["TorqueCarrierSolidShaft"];
+        TorqueCarrierBoltCircle: {
+            /** @enum {string} */
+            kind: "boltCircle";
+            /** Format: int32 */
+            bolts: number;
+            /**
+             * Format: double
+             * @description Diameter that the bolts stand on.
+             */
+            circleMm: number;
+            /**
+             * Format: double
+             * @description Diameter in the joint: of the thread's core where the thread reaches into it.
+             */
+            boltMm: number;
+        };
+        TorqueCarrierKeyJoint: {
+            /** @enum {string} */
+            kind: "key";
+            /**
+             * Format: double
+             * @description Diameter of the shaft.
+             */
+            shaftMm: number;
+            /** Format: double */
+            widthMm: number;
+            /** Format: double */
+            heightMm: number;
+            /**
+             * Format: double
+             * @description Of the key where it bears.
+             */
+            lengthMm: number;
+        };
+        TorqueCarrierSolidShaft: {
+            /** @enum {string} */
+            kind: "shaft";
+            /**
+             * Format: double
+             * @description At the thinnest place.
+             */
+            diameterMm: number;
+            /**
+             * Format: double
+             * @description 0 for a solid one.
+             */
+            boreMm: number;
+        };
+        TorqueCarrierSplineJoint: {
+            /** @enum {string} */
+            kind: "spline";
+            /**
+             * Format: int32
+             * @description Number of them.
+             */
+            splines: number;
+            /**
+             * Format: double
+             * @description Over the splines of the shaft.
+             */
+            outerMm: number;
+            /**
+             * Format: double
+             * @description At their feet.
+             */
+            innerMm: number;
+            /** Format: double */
+            lengthMm: number;
+        };
         /**
          * @description What bounds the torque at an operating point.
          * @enum {unknown}
@@ -4606,6 +4775,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LoopLoadsResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    carryTorque: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CarriedTorqueInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CarriedTorqueResult"];
                 };
             };
             /** @description Bad Request */

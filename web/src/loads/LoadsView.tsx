@@ -15,6 +15,8 @@ import { Figure } from '../shell/Figure'
 import { Panel } from '../shell/Panel'
 import { Sentence } from '../shell/Sentence'
 import { WorkingDialog } from '../shell/WorkingDialog'
+import { CarrierPanel } from './CarrierPanel'
+import { EfficiencyPanel } from './EfficiencyPanel'
 import { LoadFields } from './LoadFields'
 import { MarginsPanel } from './MarginsPanel'
 import { OilingPanel } from './OilingPanel'
@@ -114,6 +116,9 @@ export default function LoadsView() {
           </Panel>
         )}
         <TrialsPanel bench={bench} loads={loads} />
+        {answer?.points[0] && (
+          <CarrierPanel torqueNm={answer.points[0].point.torqueNm * answer.shockFactor} />
+        )}
       </div>
       <div className={work.column}>
         {at && fit?.answer.data && fit.layout && (
@@ -132,6 +137,7 @@ export default function LoadsView() {
           onDraft={(parts) => setTried(parts && { of, parts })}
         />
         {answer && <TrustPanel bench={bench} answer={answer} />}
+        {answer && <EfficiencyPanel efficiency={answer.efficiency} />}
         {answer?.oiling && <OilingPanel oiling={answer.oiling} />}
         <Panel title="These wheels">
           <SetupActions bench={bench} />

@@ -1,0 +1,62 @@
+using Wendrak.Core.Gearing;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>How the loss of a chain or belt is looked at.</summary>
+public enum EfficiencySchool
+{
+    /// <summary>Clean, oiled, aligned, near its rated power: the chain loses less.</summary>
+    TestBench,
+
+    /// <summary>Dirt, rain and part load as they come: the belt loses less.</summary>
+    Everyday,
+}
+
+/// <summary>Part of the power that a loop passes on, from low to high, and what is lost while cruising.</summary>
+/// <param name="LossMostKw">At the low end; null where no cruise is known.</param>
+public sealed record LoopEfficiency(
+    EfficiencySchool School,
+    double Low,
+    double High,
+    double? LossMostKw,
+    double? LossLeastKw,
+    string Source
+)
+{
+    /// <summary>Both schools: the trade disagrees which kind loses more.</summary>
+    internal static IReadOnlyList<LoopEfficiency> Of(LoopMedium medium, double? cruiseKw) =>
+        [
+            Of(EfficiencySchool.TestBench, OnTheBench(medium), cruiseKw),
+            Of(EfficiencySchool.Everyday, Everyday(medium), cruiseKw),
+        ];
+
+    private static LoopEfficiency Of(EfficiencySchool school, (double Low, double High) range, double? kw) =>
+        new(
+            school,
+            range.Low,
+            range.High,
+            kw * (1 - range.Low),
+            kw * (1 - range.High),
+            school == EfficiencySchool.TestBench
+                ? "handbooks and makers, clean and near rated power (from memory)"
+                : "common practice: dirt, rain and part load"
+        );
+
+    private static (double, double) OnTheBench(LoopMedium medium) =>
+        medium switch
+        {
+            LoopMedium.Chain => (0.97, 0.99),
+            LoopMedium.ToothedBelt => (0.96, 0.98),
+            LoopMedium.VBelt => (0.93, 0.96),
+            _ => (0.96, 0.98),
+        };
+
+    private static (double, double) Everyday(LoopMedium medium) =>
+        medium switch
+        {
+            LoopMedium.Chain => (0.92, 0.97),
+            LoopMedium.ToothedBelt => (0.95, 0.98),
+            LoopMedium.VBelt => (0.88, 0.95),
+            _ => (0.92, 0.97),
+        };
+}
