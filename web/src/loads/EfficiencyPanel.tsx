@@ -1,6 +1,5 @@
 import type { LoopLoadsResult } from '../api/client'
-import { fixed } from '../quantities/format'
-import { useUnits } from '../quantities/units'
+import { figure, fixed } from '../quantities/format'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 
@@ -9,9 +8,10 @@ const SCHOOL_WORDS: Record<LoopLoadsResult['efficiency'][number]['school'], stri
   everyday: 'dirt and part load',
 }
 
+const watts = (kw: number) => figure(kw * 1000, 2)
+
 /** What the loop passes on, by both schools: the trade disagrees which kind loses more. */
 export function EfficiencyPanel({ efficiency }: Pick<LoopLoadsResult, 'efficiency'>) {
-  const units = useUnits()
   return (
     <Panel title="Efficiency" note="ranges; the trade disagrees">
       <table className={table.table}>
@@ -32,7 +32,7 @@ export function EfficiencyPanel({ efficiency }: Pick<LoopLoadsResult, 'efficienc
               <td className="num">
                 {e.lossLeastKw === null || e.lossMostKw === null
                   ? '–'
-                  : `${units.show('power', e.lossLeastKw)} to ${units.show('power', e.lossMostKw)}`}
+                  : `${watts(e.lossLeastKw)} to ${watts(e.lossMostKw)} W`}
               </td>
             </tr>
           ))}

@@ -46,10 +46,7 @@ export default function LoadsView() {
     )
   const answer = loads.answer.data
   const at = answer?.points.find((p) => p.point.kind === kind) ?? answer?.points[0]
-  const breaking = answer?.checks.find((c) => c.kind === 'breakingLoad')
-  // Breaking load over its wanted margin: the pull at which that is used up.
-  const limitN =
-    at?.point.kind === 'hardestPull' && breaking?.margin != null ? at.pullN * breaking.margin : null
+  const limitN = (at?.point.kind === 'hardestPull' && answer?.pullLimitN) || null
   return (
     <div className={work.work}>
       <div className={work.column}>
@@ -116,9 +113,7 @@ export default function LoadsView() {
           </Panel>
         )}
         <TrialsPanel bench={bench} loads={loads} />
-        {answer?.points[0] && (
-          <CarrierPanel torqueNm={answer.points[0].point.torqueNm * answer.shockFactor} />
-        )}
+        {answer && <CarrierPanel torqueNm={answer.hardestTorqueNm} />}
       </div>
       <div className={work.column}>
         {at && fit?.answer.data && fit.layout && (

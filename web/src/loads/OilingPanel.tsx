@@ -21,7 +21,7 @@ export function OilingPanel({ oiling }: { oiling: ChainOiling }) {
       </p>
       <p style={{ marginTop: 6 }}>
         Sealed-ring practice runs to {speed(oiling.sealedUpToMS)}: the grease is sealed in the joint, a little
-        oil outside keeps rollers, rings and rust at bay; wiped off, no solvent, every 500 to 1 000 km and
+        oil outside keeps rollers, rings and rust at bay; wiped off, no solvent, every 500 to 1 000 km and
         after rain.
       </p>
       <p style={{ marginTop: 6 }}>
