@@ -11,6 +11,9 @@ public static class LoadsEndpoints
         loads
             .MapPost("/carried-torque", (CarriedTorqueInput input) => TypedResults.Ok(CarriedTorque.Of(input)))
             .WithName("carryTorque");
+        loads
+            .MapPost("/known-chain", (KnownChainInput input) => TypedResults.Ok(KnownChain.Of(input)))
+            .WithName("loadKnownChain");
         loads.MapPost("/mends", (LoadsInput input) => TypedResults.Ok(LoadMends.Of(input))).WithName("mendLoads");
     }
 }

@@ -47,6 +47,7 @@ public sealed record ChainOiling(
 /// <param name="Oiling">Null for belts, which are never oiled.</param>
 /// <param name="Tent">Null for belts.</param>
 /// <param name="Efficiency">By both schools.</param>
+/// <param name="Friction">Null for chains and toothed belts.</param>
 /// <param name="Sizes">Chains of this pitch, or sections of V-belts, that can be tried in its place.</param>
 public sealed record LoopLoadsResult(
     IReadOnlyList<PointLoads> Points,
@@ -65,6 +66,7 @@ public sealed record LoopLoadsResult(
     IReadOnlyList<string> Sizes,
     AssumedLoads Assumed,
     IReadOnlyList<LoopEfficiency> Efficiency,
+    FrictionFigures? Friction,
     IReadOnlyList<Working> Workings
 );
 
@@ -97,6 +99,7 @@ public static class LoopLoads
             LoopStrength.SizesFor(loop.Loop),
             AssumedLoads.Of(loop, installed),
             LoopEfficiency.Of(loop.Loop.Medium, loop.PointOf(OperatingPointKind.Cruise)?.PowerKw),
+            FrictionFigures.Of(loop, runs.Max(r => r.TightN)),
             LoadWorkings.Of(loop, points, checks)
         );
     }

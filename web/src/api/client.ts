@@ -76,6 +76,7 @@ export type BeltCodeReading = Schemas['BeltCodeReading']
 export type CutBeltInput = Schemas['CutBeltInput']
 export type GrooveResult = Schemas['GrooveResult']
 export type CarriedTorqueInput = Schemas['CarriedTorqueInput']
+export type KnownChainInput = Schemas['KnownChainInput']
 export type LoadsInput = Schemas['LoadsInput']
 export type LoopLoadsResult = Schemas['LoopLoadsResult']
 export type AssumedLoads = Schemas['AssumedLoads']
@@ -184,6 +185,8 @@ export const loadLoop = (body: LoadsInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/loop', { body, ...s }))
 export const carryTorque = (body: CarriedTorqueInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/carried-torque', { body, ...s }))
+export const loadKnownChain = (body: KnownChainInput, s: Signal = {}) =>
+  answered(client.POST('/api/loads/known-chain', { body, ...s }))
 export const mendLoads = (body: LoadsInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/mends', { body, ...s }))
 export const layRail = (body: Schemas['RailInput'], s: Signal = {}) =>

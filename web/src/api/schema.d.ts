@@ -436,6 +436,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/loads/known-chain": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["loadKnownChain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/loads/mends": {
         parameters: {
             query?: never;
@@ -1664,6 +1680,47 @@ export interface components {
              */
             takenUpByMm: null | number;
         };
+        /** @description What a belt or rope by friction could do at best. */
+        FrictionFigures: {
+            /**
+             * Format: double
+             * @description Tension of the tight run at the hardest pull: what the belt is asked to stand.
+             */
+            tightN: number;
+            /**
+             * Format: double
+             * @description Where that tension carries the most power: a third of it is centrifugal there.
+             */
+            bestSpeedMS: null | number;
+            /**
+             * Format: double
+             * @description There, on the point of slipping.
+             */
+            greatestPowerKw: null | number;
+            /**
+             * Format: double
+             * @description What it lags behind without slipping.
+             */
+            creepLowPercent: number;
+            /** Format: double */
+            creepHighPercent: number;
+            /**
+             * Format: double
+             * @description Range that is said to suit the kind.
+             */
+            speedFromMS: number;
+            /** Format: double */
+            speedToMS: number;
+            /** @description Who says so, and who says otherwise. */
+            speedSource: string;
+            /**
+             * Format: double
+             * @description Centres such a drive is used for.
+             */
+            distanceFromM: number;
+            /** Format: double */
+            distanceToM: number;
+        };
         /** @description One gear of one setup. */
         GearFigures: {
             label: string;
@@ -1844,6 +1901,41 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
             issues: components["schemas"]["InputIssue"][];
+        };
+        /** @description A chain drive that is known to last, by the figures people remember of it. */
+        KnownChainInput: {
+            /** @description Chain of the tables. */
+            standard: string;
+            /**
+             * Format: int32
+             * @description Of the driving sprocket.
+             */
+            teeth: number;
+            /**
+             * Format: double
+             * @description Of its shaft.
+             */
+            rpm: number;
+            /** Format: double */
+            powerKw: number;
+        };
+        KnownChainResult: {
+            /** Format: double */
+            speedMS: number;
+            /** Format: double */
+            pullN: number;
+            /** Format: double */
+            firstToothN: number;
+            /** Format: double */
+            evenShareN: number;
+            /**
+             * Format: double
+             * @description From the pull alone; null where the tables do not tell the bearing area.
+             */
+            pinPressureMpa: null | number;
+            /** Format: double */
+            massKgPerM: number;
+            workings: components["schemas"]["Working"][];
         };
         /** @description A length that can be had, and the centre distance it asks for. */
         LengthAtCentre: {
@@ -2256,6 +2348,7 @@ export interface components {
             assumed: components["schemas"]["AssumedLoads"];
             /** @description By both schools. */
             efficiency: components["schemas"]["LoopEfficiency"][];
+            friction: null | components["schemas"]["FrictionFigures"];
             workings: components["schemas"]["Working"][];
         };
         /**
@@ -4808,6 +4901,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CarriedTorqueResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    loadKnownChain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KnownChainInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnownChainResult"];
                 };
             };
             /** @description Bad Request */

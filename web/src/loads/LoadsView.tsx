@@ -17,6 +17,7 @@ import { Sentence } from '../shell/Sentence'
 import { WorkingDialog } from '../shell/WorkingDialog'
 import { CarrierPanel } from './CarrierPanel'
 import { EfficiencyPanel } from './EfficiencyPanel'
+import { FrictionPanel } from './FrictionPanel'
 import { LoadFields } from './LoadFields'
 import { MarginsPanel } from './MarginsPanel'
 import { OilingPanel } from './OilingPanel'
@@ -133,6 +134,7 @@ export default function LoadsView() {
         />
         {answer && <TrustPanel bench={bench} answer={answer} />}
         {answer && <EfficiencyPanel efficiency={answer.efficiency} />}
+        {answer?.friction && <FrictionPanel friction={answer.friction} />}
         {answer?.oiling && <OilingPanel oiling={answer.oiling} />}
         <Panel title="These wheels">
           <SetupActions bench={bench} />

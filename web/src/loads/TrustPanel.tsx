@@ -8,7 +8,10 @@ import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import { FIGURES } from './figures'
+import { KnownChainFields } from './KnownChainFields'
 import { loadsInput, partsOf } from './useLoads'
+
+const TYPED = 'typed'
 
 /** Beside a drive that is known to last: any loop of any machine in the yard. */
 export function TrustPanel({ bench, answer }: { bench: Workbench; answer: LoopLoadsResult }) {
@@ -30,6 +33,7 @@ export function TrustPanel({ bench, answer }: { bench: Workbench; answer: LoopLo
     loadLoop,
   )
   const theirs = known.data
+  const isChain = bench.loops.at(-1)?.medium === 'chain'
   return (
     <Panel title="Against a drive you trust" isStale={known.isStale}>
       <Select
@@ -39,12 +43,16 @@ export function TrustPanel({ bench, answer }: { bench: Workbench; answer: LoopLo
         clearable
         value={chosen}
         onChange={setChosen}
-        data={others.map((o) => ({
-          value: o.value,
-          label: `${o.card.machine.name}, ${o.loop.standard}${o.card.summary.loops.length > 1 ? ` (${o.loop.loopKey})` : ''}`,
-        }))}
+        data={[
+          ...(isChain ? [{ value: TYPED, label: 'figures typed in' }] : []),
+          ...others.map((o) => ({
+            value: o.value,
+            label: `${o.card.machine.name}, ${o.loop.standard}${o.card.summary.loops.length > 1 ? ` (${o.loop.loopKey})` : ''}`,
+          })),
+        ]}
         data-no-print
       />
+      {chosen === TYPED && <KnownChainFields standard={bench.loops.at(-1)?.standard ?? ''} answer={answer} />}
       {known.error && other ? (
         <p role="alert" style={{ color: 'var(--stop)', marginTop: 6 }}>
           {other.card.machine.name}: {sentenceOf(known.error)}

@@ -1,0 +1,42 @@
+using Wendrak.Core.Loads;
+
+namespace Wendrak.Core.Tests.Loads;
+
+public sealed class KnownChainTests
+{
+    /// <summary>The same state asked for by power: engineering.md g1 has 180 Nm at 2000 rpm on 16 teeth of 15.875 mm.</summary>
+    [Fact]
+    public void Power_and_speed_come_to_the_pull_of_the_check_row()
+    {
+        double kw = 180 * 2_000 * 2 * Math.PI / 60_000;
+        KnownChainResult r = KnownChain.Of(new("10A", 16, 2_000, kw));
+        Published.AgreesWithin(0.1, 4424.1, r.PullN, "engineering.md g1");
+        Published.AgreesWithin(0.1, 8.46667, r.SpeedMS, "engineering.md g1");
+        Assert.Equal(r.PullN / 70.4, r.PinPressureMpa!.Value, 1e-9); // table chains.csv, 10A
+        Assert.Equal(ToothLoads.Of(16, 180, r.PullN).FirstToothN, r.FirstToothN, 1e-9);
+        Assert.Equal(r.PullN, Assert.Single(r.Workings).Result.Value);
+        Assert.Null(KnownChain.Of(new("520", 16, 2_000, kw)).PinPressureMpa);
+    }
+
+    [Fact]
+    public void What_can_not_be_is_named()
+    {
+        Refusals.Names("Standard", () => KnownChain.Of(new("nothing", 16, 2_000, 5)));
+        Refusals.Names("Teeth", () => KnownChain.Of(new("10A", 1, 2_000, 5)));
+        Refusals.Names("Rpm", () => KnownChain.Of(new("10A", 16, 0, 5)));
+        Refusals.Names("PowerKw", () => KnownChain.Of(new("10A", 16, 2_000, double.PositiveInfinity)));
+    }
+
+    /// <summary>engineering.md h3 in its place: at the best speed a third of the tension goes round by itself.</summary>
+    [Fact]
+    public void A_friction_belt_tells_its_best_speed_and_the_power_there()
+    {
+        LoopLoadsResult result = LoopLoads.Of(LoadCases.VBelt());
+        FrictionFigures f = result.Friction!;
+        double mass = 0.097; // A section, table v_sections.csv, Shigley Table 17-16
+        Assert.Equal(f.TightN / 3, mass * f.BestSpeedMS!.Value * f.BestSpeedMS.Value, 1e-9);
+        Assert.Equal(result.At(OperatingPointKind.HardestPull).TightN, f.TightN, 1e-9);
+        Assert.True(f.GreatestPowerKw > result.Points.Max(p => p.Point.PowerKw));
+        Assert.Null(LoopLoads.Of(LoadCases.Motorcycle()).Friction);
+    }
+}

@@ -1,0 +1,34 @@
+import type { LoopLoadsResult } from '../api/client'
+import { fixed, plain } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
+import { Panel } from '../shell/Panel'
+
+/** What a belt or rope by friction could do at best, and what it is used for. */
+export function FrictionPanel({ friction }: { friction: NonNullable<LoopLoadsResult['friction']> }) {
+  const units = useUnits()
+  return (
+    <Panel title="By friction" note="at the tension of its hardest pull">
+      {friction.bestSpeedMS !== null && (
+        <Figure name="carries most at">{units.show('loopSpeed', friction.bestSpeedMS)}</Figure>
+      )}
+      {friction.greatestPowerKw !== null && (
+        <Figure name="and then">{units.show('power', friction.greatestPowerKw)}</Figure>
+      )}
+      <Figure name="creeps">
+        {fixed(friction.creepLowPercent, 0)} to {fixed(friction.creepHighPercent, 0)} %
+      </Figure>
+      <Figure name="runs well from">
+        {units.show('loopSpeed', friction.speedFromMS)} to {units.show('loopSpeed', friction.speedToMS)}
+      </Figure>
+      <Figure name="used over">
+        {plain(friction.distanceFromM)} to {plain(friction.distanceToM)} m
+      </Figure>
+      <p className="cap" style={{ marginTop: 6 }}>
+        Speeds: {friction.speedSource}. Some teach that V-belts do not slip: they creep, and slip when
+        overloaded. Distances and creep: common practice. Never oil or dressing on a belt unless its maker
+        says so.
+      </p>
+    </Panel>
+  )
+}
