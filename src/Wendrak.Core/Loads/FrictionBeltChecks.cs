@@ -18,6 +18,8 @@ internal static class FrictionBeltChecks
     {
         if (loop.PointOf(OperatingPointKind.HardestPull) is { } hardest)
             yield return Slips(loop, hardest);
+        if (loop.Loop.Medium == LoopMedium.VBelt)
+            yield return Count(loop, Lasting(loop));
         OperatingPoint fastest = loop.Points.MaxBy(loop.SpeedMS)!;
         yield return LoadCheck.AtMost(
             BeltSpeed,
@@ -46,6 +48,27 @@ internal static class FrictionBeltChecks
 
     public static double? GrooveDeg(LoadedLoop loop) =>
         loop.Loop.Medium == LoopMedium.VBelt ? loop.Strength.GrooveAngleDeg ?? UsualGrooveDeg : null;
+
+    /// <summary>A rating is for all day: the greatest power that is more than a moment's pull, where one is known.</summary>
+    private static OperatingPoint Lasting(LoadedLoop loop) =>
+        loop.Points.Where(p => p.Kind is OperatingPointKind.Cruise or OperatingPointKind.TopSpeed).MaxBy(p => p.PowerKw)
+        ?? loop.Points[0];
+
+    private static LoadCheck Count(LoadedLoop loop, OperatingPoint point)
+    {
+        const string source = "⌈P·Ks/(P_tab·K1)⌉, Shigley ch. 17; K1 by Table 17-13";
+        if (loop.Strength.RatingPerBeltKw is not double rating)
+            return LoadCheck.Unknown(BeltCount, point.Kind, source, "Strength.RatingPerBeltKw");
+        double wrap = Math.Min(loop.Front.WrapDeg, loop.Rear.WrapDeg);
+        int needed = BeltFriction.BeltsNeeded(
+            point.PowerKw,
+            loop.ShockFactor,
+            rating,
+            BeltFriction.VBeltWrapFactor(wrap),
+            1
+        );
+        return LoadCheck.AtLeast(BeltCount, point.Kind, loop.Strength.Strands, needed, 0.5, source);
+    }
 
     private static LoadCheck Slips(LoadedLoop loop, OperatingPoint point)
     {

@@ -32,6 +32,9 @@ public enum LoadCheckKind
     /// <summary>Greatest pull by friction over the pull.</summary>
     Slip,
 
+    /// <summary>Belts side by side against those needed.</summary>
+    BeltCount,
+
     /// <summary>Belt speed, m/s.</summary>
     BeltSpeed,
 

@@ -144,6 +144,21 @@ internal static class LoadWorkings
                 ],
                 ""
             ),
+            LoadCheckKind.BeltCount => (
+                "z = ⌈P·k/(P_tab·K1)⌉",
+                [
+                    new("P", "power", at.Point.PowerKw, "kW"),
+                    Shock(loop),
+                    new("P_tab", "of one belt", loop.Strength.RatingPerBeltKw ?? 0, "kW"),
+                    new(
+                        "K1",
+                        "wrap factor",
+                        BeltFriction.VBeltWrapFactor(Math.Min(loop.Front.WrapDeg, loop.Rear.WrapDeg)),
+                        ""
+                    ),
+                ],
+                ""
+            ),
             LoadCheckKind.Ripple => (
                 "±Δv/v = (π/n)·tan(π/(2n)) / 2",
                 [new("n", "teeth of the smaller sprocket", loop.SmallerSize, "teeth")],
@@ -210,6 +225,7 @@ internal static class LoadWorkings
             LoadCheckKind.Rating => "Power against the rating",
             LoadCheckKind.Galling => "Galling",
             LoadCheckKind.Slip => "Slip margin",
+            LoadCheckKind.BeltCount => "Belts side by side",
             LoadCheckKind.BeltSpeed => "Belt speed",
             LoadCheckKind.SmallPulley => "Smaller pulley",
             LoadCheckKind.BeltPull => "Pull of the belt",

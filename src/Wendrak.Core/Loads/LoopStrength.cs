@@ -28,6 +28,7 @@ public enum LubricationSchool
 /// <param name="Friction">Between belt and pulley, the groove not counted in.</param>
 /// <param name="GrooveAngleDeg">Included angle; null for the table's.</param>
 /// <param name="PressureAngleDeg">Of worn teeth; null for the mean of new ones.</param>
+/// <param name="RatingPerBeltKw">Of one V-belt by its maker's table, at half a turn of wrap and a length factor of 1.</param>
 public sealed record LoopStrength(
     string LoopKey,
     string? Standard = null,
@@ -43,7 +44,8 @@ public sealed record LoopStrength(
     LubricationSchool School = LubricationSchool.SealedRing,
     double? Friction = null,
     double? GrooveAngleDeg = null,
-    double? PressureAngleDeg = null
+    double? PressureAngleDeg = null,
+    double? RatingPerBeltKw = null
 )
 {
     internal Guard Check(Loop loop)
@@ -62,7 +64,8 @@ public sealed record LoopStrength(
             .OneOf(nameof(School), School)
             .BetweenIfGiven(nameof(Friction), Friction, 0.01, 2, "")
             .BetweenIfGiven(nameof(GrooveAngleDeg), GrooveAngleDeg, 20, 60, "°")
-            .BetweenIfGiven(nameof(PressureAngleDeg), PressureAngleDeg, 5, 40, "°");
+            .BetweenIfGiven(nameof(PressureAngleDeg), PressureAngleDeg, 5, 40, "°")
+            .BetweenIfGiven(nameof(RatingPerBeltKw), RatingPerBeltKw, 0.01, 1_000, "kW");
         if (Standard is { } other)
             guard.That(
                 IsLike(loop, other),

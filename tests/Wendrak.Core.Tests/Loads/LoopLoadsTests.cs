@@ -290,6 +290,22 @@ public sealed class LoopLoadsTests
         Assert.Null(belt.MassKg);
     }
 
+    /// <summary>engineering.md h6 by its formula, with this drive's wrap in K1.</summary>
+    [Fact]
+    public void So_many_belts_are_needed_as_the_rating_of_one_says()
+    {
+        Assert.Equal("Strength.RatingPerBeltKw", LoopLoads.Of(VBelt()).Checks.Single(c => c.Kind == BeltCount).Missing);
+        LoadsInput input = VBelt() with { Strength = new("final", InstalledTensionN: 600, RatingPerBeltKw: 1.8) };
+        LoopLoadsResult result = LoopLoads.Of(input);
+        LoadCheck count = result.Checks.Single(c => c.Kind == BeltCount);
+        double power = result.At(OperatingPointKind.TopSpeed).Point.PowerKw;
+        Assert.Equal(OperatingPointKind.TopSpeed, count.Point);
+        double k1 = BeltFriction.VBeltWrapFactor(LoadedWrap(input));
+        Assert.Equal(Math.Ceiling(power * 1.5 / (1.8 * k1)), count.Limit);
+        Mend mend = MendsOf(input, BeltCount).Single(m => m.Kind == MendKind.MoreStrands);
+        Assert.Equal(count.Limit, mend.To);
+    }
+
     /// <summary>The trade disagrees which loses more: on the bench the chain wins, in everyday use the belt.</summary>
     [Fact]
     public void Both_schools_of_efficiency_are_told_with_what_they_cost()

@@ -2029,7 +2029,7 @@ export interface components {
             missing: null | string;
         };
         /** @enum {unknown} */
-        LoadCheckKind: "breakingLoad" | "breakingLoadWithShock" | "pinPressure" | "climbing" | "chainSpeed" | "ripple" | "wrap" | "rating" | "galling" | "slip" | "beltSpeed" | "smallPulley" | "beltPull" | "teethInMesh" | "toothJump";
+        LoadCheckKind: "breakingLoad" | "breakingLoadWithShock" | "pinPressure" | "climbing" | "chainSpeed" | "ripple" | "wrap" | "rating" | "galling" | "slip" | "beltCount" | "beltSpeed" | "smallPulley" | "beltPull" | "teethInMesh" | "toothJump";
         /** @description What drives a drive and what it moves. Everything that is null has a default, or is not counted. */
         LoadSource: {
             /** @description The drive it belongs to. */
@@ -2498,6 +2498,11 @@ export interface components {
              * @description Of worn teeth; null for the mean of new ones.
              */
             pressureAngleDeg?: null | number;
+            /**
+             * Format: double
+             * @description Of one V-belt by its maker's table, at half a turn of wrap and a length factor of 1.
+             */
+            ratingPerBeltKw?: null | number;
         };
         /** @description One loop of a machine at a glance. */
         LoopSummary: {

@@ -126,6 +126,7 @@ export function LoadFields({
         {loop.medium === 'toothedBelt' && part('Maker’s working pull', 'allowedPullN', 'force')}
         {!isChain && part('Set tension, one run', 'installedTensionN', 'force')}
         {!isChain && loop.medium !== 'toothedBelt' && part('Friction', 'friction', undefined, '')}
+        {loop.medium === 'vBelt' && part('Rating of one belt', 'ratingPerBeltKw', 'power')}
         {loop.medium === 'vBelt' && part('Groove, included angle', 'grooveAngleDeg', undefined, '°')}
         {part('Shock factor', 'shockFactor', undefined, '')}
       </div>

@@ -34,14 +34,13 @@ export function PullPicture({
     const centre = circles.reduce((sum, c) => sum + c.y, 0) / circles.length
     return span ? (view.toScreen(span.start).y + view.toScreen(span.end).y) / 2 < centre : false
   }
-  // Over or under everything: a sloping run would go through a text beside its middle.
-  const label = (i: number, text: string, part: string) => (
+  const isTightUp = isUp(isBraking ? 0 : rear)
+  // Over and under everything: a sloping run would go through a text beside its middle.
+  const label = (up: boolean, text: string, part: string) => (
     <text
       x={w / 2}
       y={
-        isUp(i)
-          ? Math.min(...circles.map((c) => c.y - c.r)) - 10
-          : Math.max(...circles.map((c) => c.y + c.r)) + 18
+        up ? Math.min(...circles.map((c) => c.y - c.r)) - 10 : Math.max(...circles.map((c) => c.y + c.r)) + 18
       }
       textAnchor="middle"
       data-part={part}
@@ -80,8 +79,8 @@ export function PullPicture({
             />
           )
         })}
-        {label(isBraking ? 0 : rear, `tight run ${units.show('force', loads.tightN, 0)}`, 'tight-text')}
-        {label(isBraking ? rear : 0, `slack run ${units.show('force', loads.slackN, 0)}`, 'slack-text')}
+        {label(isTightUp, `tight run ${units.show('force', loads.tightN, 0)}`, 'tight-text')}
+        {label(!isTightUp, `slack run ${units.show('force', loads.slackN, 0)}`, 'slack-text')}
       </svg>
     </div>
   )

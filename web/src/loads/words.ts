@@ -30,6 +30,7 @@ export const CHECK_WORDS: Record<LoadCheck['kind'], string> = {
   rating: 'Power against the industrial rating',
   galling: 'Small sprocket against galling',
   slip: 'Slip margin',
+  beltCount: 'Belts side by side',
   beltSpeed: 'Belt speed',
   smallPulley: 'Smaller pulley',
   beltPull: 'Pull of the belt, with shock',
@@ -50,6 +51,7 @@ export const MISSING_WORDS: Record<string, string> = {
   'Strength.BearingAreaMm2': 'pin diameter times bush length',
   'Strength.InstalledTensionN': 'the tension as set',
   'Strength.WidthMm': 'the width of the belt',
+  'Strength.RatingPerBeltKw': 'the maker’s rating of one belt',
   'Strength.AllowedPullN': 'the maker’s working pull',
 }
 
@@ -77,6 +79,8 @@ export function checkText(kind: LoadCheck['kind'], value: number, units: Units, 
       return units.show('power', value)
     case 'galling':
       return `${fixed(value, 0)} rpm`
+    case 'beltCount':
+      return plain(value)
     case 'smallPulley':
       return teeth ? `${plain(value)} teeth` : units.show('fine', value)
     case 'teethInMesh':
