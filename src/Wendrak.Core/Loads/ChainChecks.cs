@@ -23,7 +23,7 @@ internal static class ChainChecks
         {
             yield return Breaking(loop, size, hardest);
             yield return BreakingWithShock(loop, size, hardest);
-            yield return Climbs(loop, size, hardest);
+            yield return Climbs(loop, hardest);
             if (size is not null)
                 yield return Rated(loop, size, hardest);
         }
@@ -61,15 +61,12 @@ internal static class ChainChecks
     /// <summary>Tension of every run from going round and from sag, N.</summary>
     public static double StandingN(LoadedLoop loop, OperatingPoint point)
     {
-        double mass = MassKgPerM(loop, Chains.Find(loop.Standard));
+        double mass = LoopMass.KgPerM(loop) ?? 0;
         double speed = loop.SpeedMS(point);
         return mass * speed * speed + ChainPull.SagTensionN(mass, loop.SlackRunMm, SagMm(loop));
     }
 
     public static double SagMm(LoadedLoop loop) => loop.Strength.SagMm ?? UsualSag * loop.SlackRunMm;
-
-    public static double MassKgPerM(LoadedLoop loop, ChainSize? size) =>
-        (loop.Strength.MassKgPerM ?? size?.MassKgPerM ?? 0) * loop.Strength.Strands;
 
     private static double? BreakingLoadN(LoadedLoop loop, ChainSize? size) =>
         (loop.Strength.BreakingLoadN ?? size?.MinTensileN) * loop.Strength.Strands;
@@ -118,7 +115,7 @@ internal static class ChainChecks
         );
     }
 
-    private static LoadCheck Climbs(LoadedLoop loop, ChainSize? size, OperatingPoint point)
+    private static LoadCheck Climbs(LoadedLoop loop, OperatingPoint point)
     {
         ToothLoadsResult teeth = ToothLoads.Of(
             (int)loop.Choice.FrontSize,

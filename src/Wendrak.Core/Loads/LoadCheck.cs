@@ -80,6 +80,9 @@ public sealed record LoadCheck(
     string? Missing
 )
 {
+    /// <summary>Told as the margin of what is not asked for at all.</summary>
+    public const double MostMargin = 1e6;
+
     /// <summary>A value that must not fall under its limit.</summary>
     /// <param name="stopBelow">Margin under which it is no matter of watching any more.</param>
     internal static LoadCheck AtLeast(
@@ -101,7 +104,17 @@ public sealed record LoadCheck(
         double stopBelow,
         string source,
         bool isAdvisory = false
-    ) => Judged(kind, point, value, limit, limit / value, stopBelow, source, isAdvisory);
+    ) =>
+        Judged(
+            kind,
+            point,
+            value,
+            limit,
+            value > 0 ? Math.Min(limit / value, MostMargin) : MostMargin,
+            stopBelow,
+            source,
+            isAdvisory
+        );
 
     internal static LoadCheck Unknown(LoadCheckKind kind, OperatingPointKind point, string source, string missing) =>
         new(kind, point, null, null, null, Verdict.NotApplicable, false, source, missing);

@@ -14,7 +14,25 @@ internal static class LoadWorkings
         [
             .. points.SelectMany(p => OfPoint(loop, p)),
             .. checks.Where(c => c.Value is not null).Select(c => OfCheck(loop, c, points)),
+            .. OfBelt(loop, points),
         ];
+
+    /// <summary>Figures of a belt that belong to no single point.</summary>
+    private static IEnumerable<Working> OfBelt(LoadedLoop loop, IReadOnlyList<PointLoads> points)
+    {
+        if (FrictionFigures.Of(loop, points.Max(p => p.TightN)) is { BestSpeedMS: double best } figures)
+            yield return new(
+                "Speed at which it carries most",
+                "v = √(T1/(3·m))",
+                [
+                    new("T1", "tight run at the hardest pull", figures.TightN, "N"),
+                    new("m", "all belts together", LoopMass.KgPerM(loop)!.Value, "kg/m"),
+                ],
+                new("v", "a third of T1 is centrifugal there", best, "m/s"),
+                "Shigley ch. 17",
+                "What the pulleys' rims stand is another question: cast iron 30 to 35 m/s, common practice."
+            );
+    }
 
     private static IEnumerable<Working> OfPoint(LoadedLoop loop, PointLoads at)
     {

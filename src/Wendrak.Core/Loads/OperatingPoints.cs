@@ -51,8 +51,11 @@ internal sealed class OperatingPoints
 
     private DriveInput Input => _train.Drive.Input;
     private bool IsPedalled => Input.Kind == InputKind.Rider;
-    private DriveGear Lowest => _train.Gears.MaxBy(FrontReduction)!;
-    private DriveGear Tallest => _train.Gears.MinBy(FrontReduction)!;
+
+    /// <summary>Where the loop is pulled hardest: gears before it count, those behind it only let the tyre hold more.</summary>
+    private DriveGear Lowest => _train.Gears.MaxBy(g => (FrontReduction(g), -Behind(g)))!;
+
+    private DriveGear Tallest => _train.Gears.MinBy(g => Math.Abs(_train.Reduction(_output.Shaft, g)))!;
 
     /// <summary>Those that can be told from what is known.</summary>
     /// <param name="frontDiameterMm">Where the loop pulls on its driving wheel, for a measured pull.</param>

@@ -23,13 +23,12 @@ internal sealed record RunTensions(
     {
         double pull = loop.PullN(point);
         double speed = loop.SpeedMS(point);
+        double centrifugal = (LoopMass.KgPerM(loop) ?? 0) * speed * speed;
         if (loop.Loop.Medium == LoopMedium.Chain)
         {
             double standing = ChainChecks.StandingN(loop, point);
-            double mass = ChainChecks.MassKgPerM(loop, Chains.Find(loop.Standard));
-            return new(pull + standing, standing, mass * speed * speed, null, false);
+            return new(pull + standing, standing, centrifugal, null, false);
         }
-        double centrifugal = (LoopMass.KgPerM(loop) ?? 0) * speed * speed;
         double installed = loop.Strength.InstalledTensionN ?? Advised(loop);
         double slack = Math.Max(0, installed - pull / 2);
         return new(

@@ -345,6 +345,20 @@ public sealed class LoopLoadsTests
         Assert.DoesNotContain("428", result.Sizes);
     }
 
+    /// <summary>A motor that pulls at a standstill carries no power: the margin is told as a large one, not as infinite.</summary>
+    [Fact]
+    public void No_speed_is_no_centrifugal_part_and_no_power()
+    {
+        LoadsInput input = Motorcycle();
+        LoopLoadsResult result = LoopLoads.Of(input with { Source = input.Source with { PeakTorqueRpm = 0 } });
+        PointLoads still = result.At(HardestPull);
+        Assert.Equal((0, 0), (still.SpeedMS, still.Point.PowerKw));
+        // Sag of 2 % in a run of 620 to 700 mm: w·L/(8·0.02) + w·0.02·L.
+        Assert.InRange(still.SlackN, ChainPull.SagTensionN(0.9, 620, 12.4), ChainPull.SagTensionN(0.9, 700, 14));
+        Assert.Equal(LoadCheck.MostMargin, result.Check(Rating).Margin);
+        Assert.All(result.Checks, c => Assert.True(c.Margin is null || double.IsFinite(c.Margin.Value)));
+    }
+
     [Fact]
     public void Bad_input_is_named()
     {

@@ -94,6 +94,37 @@ public sealed class OperatingPointTests
         Assert.Equal(40, point.Rpm, 1e-9);
     }
 
+    /// <summary>A gear hub behind the loop: cruise is in its tallest gear, and so is the hardest pull the tyre still holds.</summary>
+    [Fact]
+    public void Gears_behind_the_loop_count_for_the_road_and_not_for_the_pedals()
+    {
+        Drive drive = Drives.WithStages(
+            [
+                Drives.Chain("final", "in", "hub"),
+                new HubGear("hub", "hub", "hub", "wheel", "three", [0.75, 1, 1.333], null),
+            ],
+            new DriveOutput("rear wheel", "wheel", true, new(null, 2_100))
+        ) with
+        {
+            Input = new("in", InputKind.Rider, 40, 100, 170),
+        };
+        LoadsInput input = new(
+            drive,
+            MachineKind.Bicycle,
+            [new("final", 44, 18, null)],
+            [],
+            null,
+            new("drive", CruiseKmh: 18),
+            new("final")
+        );
+        OperatingPoint cruise = Point(input, Cruise);
+        Assert.Equal("3", cruise.GearLabel);
+        double wheelRpm = 18 / 3.6 / 2.1 * 60;
+        Assert.Equal(wheelRpm / 1.333 * 18 / 44, cruise.Rpm, 1e-9);
+        Assert.Equal(18, cruise.RoadSpeedKmh!.Value, 1e-9);
+        Assert.Equal("3", Point(input, HardestPull).GearLabel);
+    }
+
     [Fact]
     public void A_drive_brakes_only_where_it_is_said_to()
     {
