@@ -91,7 +91,7 @@ public static class LoadMends
                 .OrderBy(s => s.Family != own.Family)
                 .ThenBy(s => s.MassKgPerM)
         )
-            if (Tried(input with { Strength = input.Strength with { Standard = size.ChainId } }, check) is { } then)
+            if (Tried(input with { Strength = input.Strength.Of(size.ChainId) }, check) is { } then)
                 return new(MendKind.OtherSize, null, size.ChainId, then.Value!.Value, then.Limit!.Value);
         return null;
     }

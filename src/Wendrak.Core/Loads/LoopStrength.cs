@@ -48,6 +48,16 @@ public sealed record LoopStrength(
     double? RatingPerBeltKw = null
 )
 {
+    /// <summary>Another size: what the maker said of the first one holds for it no more.</summary>
+    internal LoopStrength Of(string standard) =>
+        this with
+        {
+            Standard = standard,
+            BreakingLoadN = null,
+            MassKgPerM = null,
+            BearingAreaMm2 = null,
+        };
+
     internal Guard Check(Loop loop)
     {
         Guard guard = new();

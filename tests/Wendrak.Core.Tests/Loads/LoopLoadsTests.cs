@@ -2,6 +2,7 @@ using CsCheck;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
+using Wendrak.Core.Tables;
 using static Wendrak.Core.Loads.LoadCheckKind;
 using static Wendrak.Core.Loads.OperatingPointKind;
 using static Wendrak.Core.Tests.Loads.LoadCases;
@@ -99,6 +100,13 @@ public sealed class LoopLoadsTests
         LoadCheck breaking = LoopLoads.Of(weak).Check(BreakingLoad);
         Assert.NotEqual(Verdict.Fine, breaking.Verdict);
         Assert.Contains(MendsOf(weak, BreakingLoad), m => m.Kind == MendKind.MoreStrands && m.Value >= 3);
+        // Another size is judged by its own figures, not by what the maker said of this one.
+        Mend other = MendsOf(weak, BreakingLoad).Single(m => m.Kind == MendKind.OtherSize);
+        Assert.Equal(
+            Chains.Find(other.Size!)!.MinTensileN / LoopLoads.Of(weak).At(HardestPull).PullN,
+            other.Value,
+            1e-9
+        );
         LoadsInput narrow = ToothedBelt("L", 28, 70) with
         {
             Strength = new("final", WidthMm: 20),

@@ -104,7 +104,16 @@ export function LoadFields({
             label={isChain ? 'Chain size' : 'Section'}
             data={sizes}
             value={strength.standard ?? loop.standard}
-            onChange={(value) => setStrength({ standard: value === loop.standard ? null : value })}
+            onChange={(value) =>
+              // What was typed of the first size holds for another one no more.
+              setStrength({
+                standard: value === loop.standard ? null : value,
+                breakingLoadN: null,
+                massKgPerM: null,
+                bearingAreaMm2: null,
+                ratingPerBeltKw: null,
+              })
+            }
             error={issueFor(refusal, 'strength.standard')}
           />
         )}
@@ -128,6 +137,7 @@ export function LoadFields({
         {!isChain && loop.medium !== 'toothedBelt' && part('Friction', 'friction', undefined, '')}
         {loop.medium === 'vBelt' && part('Rating of one belt', 'ratingPerBeltKw', 'power')}
         {loop.medium === 'vBelt' && part('Groove, included angle', 'grooveAngleDeg', undefined, '°')}
+        {loop.medium !== 'toothedBelt' && part('Mass of a metre', 'massKgPerM', undefined, 'kg/m')}
         {part('Shock factor', 'shockFactor', undefined, '')}
       </div>
       {isChain && (
