@@ -69,6 +69,26 @@ internal static class LoadWorkings
             "Shigley ch. 17",
             "No slip counted."
         );
+        if (at.Teeth is { } teeth)
+            yield return new(
+                $"Force on the first tooth, {name}",
+                "F_1 = F·sin b / sin(φ + b), b = 360°/N",
+                [
+                    new("F", "pull", at.PullN, "N"),
+                    new("N", "front", loop.Choice.FrontSize, "teeth"),
+                    new(
+                        "φ",
+                        "mean pressure angle, or as given",
+                        teeth.PressureAngleDeg,
+                        "°",
+                        loop.Strength.PressureAngleDeg is null
+                    ),
+                    new("F/k", "beside it: shared alike by the teeth engaged", teeth.EvenShareN, "N"),
+                ],
+                new("F_1", "where the tight run comes on", teeth.FirstToothN, "N"),
+                "Binder, Mechanics of the Roller Chain Drive; ACA design manual",
+                "A worn chain rides up and is shared by more teeth."
+            );
         yield return new(
             $"Load on the driving shaft, {name}",
             "R = √(T1² + T2² − 2·T1·T2·cos θ)",

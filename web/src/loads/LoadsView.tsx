@@ -162,6 +162,14 @@ function Shafts({ at, answer }: { at: PointLoads; answer: LoopLoadsResult | unde
       <Figure name="power">{units.show('power', at.point.powerKw)}</Figure>
       <Figure name="pull">{units.show('force', at.pullN)}</Figure>
       <Figure name="speed">{units.show('loopSpeed', at.speedMS)}</Figure>
+      {at.teeth && (
+        <>
+          <Figure name="on the first tooth">{units.show('force', at.teeth.firstToothN)}</Figure>
+          <Figure name={`shared by ${at.teeth.teethEngaged} teeth alike`}>
+            {units.show('force', at.teeth.evenShareN)}
+          </Figure>
+        </>
+      )}
       <Figure name="on the front shaft">{units.show('force', at.frontShaft.loadN)}</Figure>
       <Figure name="on the rear shaft">{units.show('force', at.rearShaft.loadN)}</Figure>
       {answer?.installedTensionN != null && (
