@@ -15,7 +15,14 @@ internal static class LoadWorkings
             .. points.SelectMany(p => OfPoint(loop, p)),
             .. checks.Where(c => c.Value is not null).Select(c => OfCheck(loop, c, points)),
             .. OfBelt(loop, points),
+            .. OfLife(loop, checks),
         ];
+
+    private static IEnumerable<Working> OfLife(LoadedLoop loop, IReadOnlyList<LoadCheck> checks)
+    {
+        if (GrowthLife.Of(loop, checks) is { } life)
+            yield return life.Explain(checks.First(c => c.Kind == LoadCheckKind.PinPressure));
+    }
 
     /// <summary>Figures of a belt that belong to no single point.</summary>
     private static IEnumerable<Working> OfBelt(LoadedLoop loop, IReadOnlyList<PointLoads> points)

@@ -47,6 +47,7 @@ public sealed record ChainOiling(
 /// <param name="Oiling">Null for belts, which are never oiled.</param>
 /// <param name="Tent">Null for belts.</param>
 /// <param name="Efficiency">By both schools.</param>
+/// <param name="Life">Null for belts, and where the pressure in the pins is not known.</param>
 /// <param name="Friction">Null for chains and toothed belts.</param>
 /// <param name="Sizes">Chains of this pitch, or sections of V-belts, that can be tried in its place.</param>
 public sealed record LoopLoadsResult(
@@ -67,6 +68,7 @@ public sealed record LoopLoadsResult(
     AssumedLoads Assumed,
     IReadOnlyList<LoopEfficiency> Efficiency,
     FrictionFigures? Friction,
+    GrowthLife? Life,
     IReadOnlyList<Working> Workings
 );
 
@@ -100,6 +102,7 @@ public static class LoopLoads
             AssumedLoads.Of(loop, installed),
             LoopEfficiency.Of(loop.Loop.Medium, loop.PointOf(OperatingPointKind.Cruise)?.PowerKw),
             FrictionFigures.Of(loop, runs.Max(r => r.TightN)),
+            GrowthLife.Of(loop, checks),
             LoadWorkings.Of(loop, points, checks)
         );
     }

@@ -265,6 +265,25 @@ public sealed class LoopLoadsTests
                 iter: 100
             );
 
+    /// <summary>At the guide pressure 15 000 h are 3 % by ISO 10823's guide: the range on the road is 1/30 to 1/8 of that.</summary>
+    [Fact]
+    public void Growth_life_is_a_range_that_goes_with_the_pressure()
+    {
+        Assert.Null(LoopLoads.Of(Motorcycle()).Life); // the bearing area is not known
+        LoopLoadsResult at = LoopLoads.Of(Motorcycle() with { Strength = new("final", BearingAreaMm2: 60) });
+        LoadCheck pins = at.Check(PinPressure, Cruise);
+        GrowthLife life = at.Life!;
+        Assert.Equal(1, life.LimitPercent); // wear_limits.csv, sealed-ring
+        double rated = 15_000 * pins.Limit!.Value / pins.Value!.Value / 3;
+        Assert.Equal((rated / 30, rated / 8), (life.LowHours, life.HighHours));
+        Assert.Equal(life.LowHours * at.At(Cruise).Point.RoadSpeedKmh!.Value, life.LowKm!.Value, 1e-6);
+        // Twice the pin, half the pressure, twice the life.
+        GrowthLife twice = LoopLoads.Of(Motorcycle() with { Strength = new("final", BearingAreaMm2: 120) }).Life!;
+        Assert.Equal(2 * life.HighHours, twice.HighHours, 1e-6);
+        Assert.Equal(life.HighHours, at.Workings.Single(w => w.Result.Symbol == "h").Result.Value);
+        Assert.Null(LoopLoads.Of(VBelt()).Life);
+    }
+
     [Fact]
     public void Both_schools_of_oil_stand_side_by_side()
     {

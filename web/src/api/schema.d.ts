@@ -1823,6 +1823,25 @@ export interface components {
         };
         /** @enum {unknown} */
         GrooveVerdict: "seated" | "bottoms" | "standsProud" | "sitsDeep";
+        /** @description How long a chain lasts until it has grown to its limit: a wide range, and honestly so. */
+        GrowthLife: {
+            /**
+             * Format: double
+             * @description Growth at which it is replaced; the maker's figure wins.
+             */
+            limitPercent: number;
+            /** Format: double */
+            lowHours: number;
+            /** Format: double */
+            highHours: number;
+            /**
+             * Format: double
+             * @description At the cruise speed; null where nothing rolls.
+             */
+            lowKm: null | number;
+            /** Format: double */
+            highKm: null | number;
+        };
         Health: {
             /** @description “ok” when the data file answers. */
             status: string;
@@ -2349,6 +2368,7 @@ export interface components {
             /** @description By both schools. */
             efficiency: components["schemas"]["LoopEfficiency"][];
             friction: null | components["schemas"]["FrictionFigures"];
+            life: null | components["schemas"]["GrowthLife"];
             workings: components["schemas"]["Working"][];
         };
         /**

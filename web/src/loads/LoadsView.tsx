@@ -18,6 +18,7 @@ import { WorkingDialog } from '../shell/WorkingDialog'
 import { CarrierPanel } from './CarrierPanel'
 import { EfficiencyPanel } from './EfficiencyPanel'
 import { FrictionPanel } from './FrictionPanel'
+import { LifePanel } from './LifePanel'
 import { LoadFields } from './LoadFields'
 import { MarginsPanel } from './MarginsPanel'
 import { OilingPanel } from './OilingPanel'
@@ -133,6 +134,7 @@ export default function LoadsView() {
           onDraft={(parts) => setTried(parts && { of, parts })}
         />
         {answer && <TrustPanel bench={bench} answer={answer} />}
+        {answer?.life && <LifePanel life={answer.life} />}
         {answer && <EfficiencyPanel efficiency={answer.efficiency} />}
         {answer?.friction && <FrictionPanel friction={answer.friction} />}
         {answer?.oiling && <OilingPanel oiling={answer.oiling} />}
