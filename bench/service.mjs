@@ -135,6 +135,18 @@ const fitCalls = {
 }
 for (const [name, body] of [
   ...Object.entries(fitCalls).map(([name, input]) => [`/api/fit/${name}`, input]),
+  ...['loop', 'mends'].map((name) => [
+    `/api/loads/${name}`,
+    {
+      drive: curlew.machine.drives[0],
+      kind: curlew.machine.kind,
+      loops: curlew.fitted.loops,
+      roadWheels: [],
+      layout: curlew.machine.layouts[0],
+      source: curlew.machine.loads.sources[0],
+      strength: curlew.machine.loads.strengths[0],
+    },
+  ]),
   ['/api/redo', { before: asBuilt, after: { ...asBuilt, loops: [{ ...curlew.fitted.loops[0], rearSize: 43 }] } }],
 ]) {
   const question = JSON.stringify(body)

@@ -13,8 +13,9 @@ internal sealed class FittedLoop
     private readonly LoopFitInput _input;
     private readonly LoopWheel[] _wheels;
     private readonly int _moving;
-    private readonly double? _fittedTravel;
+    private readonly Lazy<double?> _fittedTravel;
     private readonly Lazy<double?> _closing;
+    private readonly Lazy<TrackRange?> _range;
 
     public Loop Loop { get; }
     public LoopLayout Layout => _input.Layout;
@@ -25,7 +26,7 @@ internal sealed class FittedLoop
     public int RearIndex { get; }
 
     /// <summary>Paths on the track; null with fixed centres or no possible place.</summary>
-    public TrackRange? Range { get; }
+    public TrackRange? Range => _range.Value;
 
     /// <summary>Whether what moves is the axle of a road wheel, so that the wheelbase changes.</summary>
     public bool MovesRoadWheel { get; }
@@ -55,11 +56,11 @@ internal sealed class FittedLoop
         _moving = Array.FindIndex(_wheels, w => w.Name == Layout.Mover?.Wheel);
         RearIndex = Array.FindIndex(_wheels, w => w.Name == LoopLayout.RearName);
         MovesRoadWheel = Layout.Mover?.Wheel == LoopLayout.RearName && IsRoadAxle();
-        Range = RangeOnTrack();
+        _range = new(RangeOnTrack);
         _closing = new(TravelOfChosen);
-        _fittedTravel = LengthIn(input.Fitted) is double links
-            ? TravelFor(Layout.WheelsFor(Loop, input.Fitted, 0), links)
-            : null;
+        _fittedTravel = new(() =>
+            LengthIn(input.Fitted) is double links ? TravelFor(Layout.WheelsFor(Loop, input.Fitted, 0), links) : null
+        );
     }
 
     /// <summary>The same question with other wheels; what does not depend on them is not computed again.</summary>
@@ -70,7 +71,7 @@ internal sealed class FittedLoop
         _input = like._input with { Choice = choice };
         (_moving, _fittedTravel, MovesRoadWheel) = (like._moving, like._fittedTravel, like.MovesRoadWheel);
         _wheels = Layout.WheelsFor(Loop, Choice, 0);
-        Range = RangeOnTrack();
+        _range = new(RangeOnTrack);
         _closing = new(TravelOfChosen);
     }
 
@@ -104,12 +105,12 @@ internal sealed class FittedLoop
             fits,
             reserve,
             _input.WearLimitPercent is double limit && reserve is double r ? r >= limit : null,
-            MovesRoadWheel && travel is double here && _fittedTravel is double before
+            MovesRoadWheel && travel is double here && _fittedTravel.Value is double before
                 ? Forward(before) - Forward(here)
                 : null,
             Loop.Medium == LoopMedium.Chain && length % 2 != 0,
             LoopLengths.IsStandard(Loop, length),
-            travel - _fittedTravel is double moved ? Math.Abs(moved) : null
+            travel - _fittedTravel.Value is double moved ? Math.Abs(moved) : null
         );
     }
 

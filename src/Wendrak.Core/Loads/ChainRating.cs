@@ -91,7 +91,7 @@ public static class ChainRating
     /// <param name="leastMaxRpm">Speeds that the picture must reach.</param>
     internal static RatingTent Tent(double pitchMm, int teeth, bool isLight, double factor, double leastMaxRpm)
     {
-        const int steps = 24;
+        const int steps = 16;
         double top = CrossingRpm(pitchMm, teeth, isLight);
         double most = Math.Max(2 * top, 1.1 * leastMaxRpm);
         IEnumerable<double> speeds = Enumerable.Range(1, steps).Select(i => most * i / steps).Append(top).Order();

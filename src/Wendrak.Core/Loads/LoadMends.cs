@@ -40,109 +40,123 @@ public static class LoadMends
 
     /// <summary>For every check that is not fine.</summary>
     /// <exception cref="InvalidInputException">The loop itself is refused.</exception>
-    public static IReadOnlyList<CheckMends> Of(LoadsInput input) =>
-        input.Source.LiftsOrFlies
-            ? []
-            :
-            [
-                .. LoopLoads
-                    .Checks(new LoadedLoop(input))
-                    .Where(c => c.Verdict is Verdict.Watch or Verdict.Stop)
-                    .Select(c => new CheckMends(c.Kind, c.Point, Of(input, c))),
-            ];
-
-    private static IReadOnlyList<Mend> Of(LoadsInput input, LoadCheck check)
+    public static IReadOnlyList<CheckMends> Of(LoadsInput input)
     {
-        Loop loop = input.Drive.Stages.OfType<Loop>().First(l => l.Key == input.Strength.LoopKey);
+        if (input.Source.LiftsOrFlies)
+            return [];
+        LoadedLoop loop = new(input);
+        LoadCheck[] poor = [.. LoopLoads.Checks(loop).Where(c => c.Verdict is Verdict.Watch or Verdict.Stop)];
+        Variation[] variations = [.. Variations(loop)];
         return
         [
-            .. new[]
-            {
-                Teeth(input, check),
-                Size(input, check, loop),
-                Strands(input, check, loop),
-                Width(input, check),
-                Tension(input, check),
-            }.OfType<Mend>(),
+            .. poor.Select(check => new CheckMends(
+                check.Kind,
+                check.Point,
+                [.. variations.GroupBy(v => v.Kind).Select(ways => Least(ways, check)).OfType<Mend>()]
+            )),
         ];
     }
 
-    private static Mend? Teeth(LoadsInput input, LoadCheck check)
+    /// <summary>The least change of one kind that brings a check to “fine”; null when none does.</summary>
+    private static Mend? Least(IEnumerable<Variation> ways, LoadCheck check) =>
+        ways.Select(way => way.MendOf(check)).FirstOrDefault(mend => mend is not null);
+
+    /// <summary>One thing changed, the least change of each kind first; what it comes to is found once, when it is asked for.</summary>
+    private sealed class Variation(MendKind kind, double? to, string? size, Func<LoadedLoop> build)
     {
-        LoopChoice choice = input.Loops.First(c => c.LoopKey == input.Strength.LoopKey);
+        private readonly Lazy<LoadCheck[]> _checks = new(() => ChecksOf(build));
+
+        public MendKind Kind => kind;
+
+        public Mend? MendOf(LoadCheck check) =>
+            _checks.Value.FirstOrDefault(c => c.Kind == check.Kind && c.Point == check.Point)
+                is { Verdict: Verdict.Fine, Value: double value, Limit: double limit }
+                ? new(kind, to, size, value, limit)
+                : null;
+
+        /// <returns>None for what can't be built.</returns>
+        private static LoadCheck[] ChecksOf(Func<LoadedLoop> build)
+        {
+            try
+            {
+                return [.. LoopLoads.Checks(build())];
+            }
+            catch (InvalidInputException)
+            {
+                return [];
+            }
+        }
+    }
+
+    private static IEnumerable<Variation> Variations(LoadedLoop loop) =>
+        [.. Teeth(loop), .. Sizes(loop), .. Strands(loop), .. Widths(loop), .. Tensions(loop)];
+
+    private static IEnumerable<Variation> Teeth(LoadedLoop loop)
+    {
         for (int more = 1; more <= MostTeethMore; more++)
         {
-            LoopChoice other = choice with { FrontSize = choice.FrontSize + more, Links = null, LengthMm = null };
-            LoadsInput tried = input with { Loops = [.. input.Loops.Select(c => c == choice ? other : c)] };
-            if (Tried(tried, check) is { } then)
-                return new(MendKind.MoreFrontTeeth, other.FrontSize, null, then.Value!.Value, then.Limit!.Value);
+            double front = loop.Choice.FrontSize + more;
+            LoopChoice other = loop.Choice with { FrontSize = front, Links = null, LengthMm = null };
+            IReadOnlyList<LoopChoice> loops = [.. loop.Input.Loops.Select(c => c.LoopKey == other.LoopKey ? other : c)];
+            yield return new(MendKind.MoreFrontTeeth, front, null, () => new(loop.Input with { Loops = loops }));
         }
-        return null;
     }
 
-    private static Mend? Size(LoadsInput input, LoadCheck check, Loop loop)
+    private static IEnumerable<Variation> Sizes(LoadedLoop loop)
     {
-        if (loop.Medium != LoopMedium.Chain || Chains.Find(input.Strength.Standard ?? loop.Standard) is not { } own)
-            return null;
+        if (loop.Loop.Medium != LoopMedium.Chain || Chains.Find(loop.Standard) is not { } own)
+            return [];
         // The least change first: of its own family, then the lightest that does it.
-        foreach (
-            ChainSize size in Chains
-                .All.Where(s => Math.Abs(s.PitchMm - own.PitchMm) < 0.05 && s.ChainId != own.ChainId)
-                .OrderBy(s => s.Family != own.Family)
-                .ThenBy(s => s.MassKgPerM)
-        )
-            if (Tried(input with { Strength = input.Strength.Of(size.ChainId) }, check) is { } then)
-                return new(MendKind.OtherSize, null, size.ChainId, then.Value!.Value, then.Limit!.Value);
-        return null;
+        return LoopStrength
+            .SizesFor(loop.Loop)
+            .Where(id => id != own.ChainId)
+            .Select(id => Chains.Find(id)!)
+            .OrderBy(s => s.Family != own.Family)
+            .ThenBy(s => s.MassKgPerM)
+            .Select(s => new Variation(
+                MendKind.OtherSize,
+                null,
+                s.ChainId,
+                () => loop.With(loop.Strength.Of(s.ChainId))
+            ));
     }
 
-    private static Mend? Strands(LoadsInput input, LoadCheck check, Loop loop)
+    private static IEnumerable<Variation> Strands(LoadedLoop loop)
     {
-        if (loop.Medium is LoopMedium.ToothedBelt or LoopMedium.FlatBelt)
-            return null;
-        for (int strands = input.Strength.Strands + 1; strands <= MostStrands; strands++)
-            if (Tried(input with { Strength = input.Strength with { Strands = strands } }, check) is { } then)
-                return new(MendKind.MoreStrands, strands, null, then.Value!.Value, then.Limit!.Value);
-        return null;
+        if (loop.Loop.Medium is LoopMedium.ToothedBelt or LoopMedium.FlatBelt)
+            return [];
+        return Enumerable
+            .Range(loop.Strength.Strands + 1, Math.Max(0, MostStrands - loop.Strength.Strands))
+            .Select(n => new Variation(
+                MendKind.MoreStrands,
+                n,
+                null,
+                () => loop.With(loop.Strength with { Strands = n })
+            ));
     }
 
-    private static Mend? Width(LoadsInput input, LoadCheck check)
+    private static IEnumerable<Variation> Widths(LoadedLoop loop)
     {
         // The maker's pull holds for one width: what a wider belt pulls only the maker can say.
-        if (input.Strength.WidthMm is not double width || input.Strength.AllowedPullN is not null)
-            return null;
-        foreach (double factor in Wider)
-            if (Tried(input with { Strength = input.Strength with { WidthMm = width * factor } }, check) is { } then)
-                return new(MendKind.WiderBelt, width * factor, null, then.Value!.Value, then.Limit!.Value);
-        return null;
+        if (loop.Strength.WidthMm is not double width || loop.Strength.AllowedPullN is not null)
+            return [];
+        return Wider.Select(f => new Variation(
+            MendKind.WiderBelt,
+            width * f,
+            null,
+            () => loop.With(loop.Strength with { WidthMm = width * f })
+        ));
     }
 
-    private static Mend? Tension(LoadsInput input, LoadCheck check)
+    private static IEnumerable<Variation> Tensions(LoadedLoop loop)
     {
-        if (input.Strength.InstalledTensionN is not double tension)
-            return null;
-        foreach (double factor in Tighter)
-        {
-            LoadsInput tried = input with { Strength = input.Strength with { InstalledTensionN = tension * factor } };
-            if (Tried(tried, check) is { } then)
-                return new(MendKind.MoreTension, tension * factor, null, then.Value!.Value, then.Limit!.Value);
-        }
-        return null;
-    }
-
-    /// <summary>What the check comes to; null when it is not fine then, or that can't be built.</summary>
-    private static LoadCheck? Tried(LoadsInput input, LoadCheck check)
-    {
-        try
-        {
-            LoadCheck? then = LoopLoads
-                .Checks(new LoadedLoop(input))
-                .FirstOrDefault(c => c.Kind == check.Kind && c.Point == check.Point);
-            return then is { Verdict: Verdict.Fine } ? then : null;
-        }
-        catch (InvalidInputException)
-        {
-            return null;
-        }
+        if (loop.Strength.InstalledTensionN is not double tension)
+            return [];
+        return Tighter.Select(f => new Variation(
+            MendKind.MoreTension,
+            tension * f,
+            null,
+            () => loop.With(loop.Strength with { InstalledTensionN = tension * f })
+        ));
     }
 }

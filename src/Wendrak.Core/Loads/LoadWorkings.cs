@@ -9,25 +9,27 @@ internal static class LoadWorkings
     public static IReadOnlyList<Working> Of(
         LoadedLoop loop,
         IReadOnlyList<PointLoads> points,
-        IReadOnlyList<LoadCheck> checks
+        IReadOnlyList<LoadCheck> checks,
+        FrictionFigures? friction,
+        GrowthLife? life
     ) =>
         [
             .. points.SelectMany(p => OfPoint(loop, p)),
             .. checks.Where(c => c.Value is not null).Select(c => OfCheck(loop, c, points)),
-            .. OfBelt(loop, points),
-            .. OfLife(loop, checks),
+            .. OfBelt(loop, friction),
+            .. OfLife(life, checks),
         ];
 
-    private static IEnumerable<Working> OfLife(LoadedLoop loop, IReadOnlyList<LoadCheck> checks)
+    private static IEnumerable<Working> OfLife(GrowthLife? life, IReadOnlyList<LoadCheck> checks)
     {
-        if (GrowthLife.Of(loop, checks) is { } life)
+        if (life is not null)
             yield return life.Explain(checks.First(c => c.Kind == LoadCheckKind.PinPressure));
     }
 
     /// <summary>Figures of a belt that belong to no single point.</summary>
-    private static IEnumerable<Working> OfBelt(LoadedLoop loop, IReadOnlyList<PointLoads> points)
+    private static IEnumerable<Working> OfBelt(LoadedLoop loop, FrictionFigures? figures)
     {
-        if (FrictionFigures.Of(loop, points.Max(p => p.TightN)) is { BestSpeedMS: double best } figures)
+        if (figures is { BestSpeedMS: double best })
             yield return new(
                 "Speed at which it carries most",
                 "v = √(T1/(3·m))",

@@ -35,9 +35,11 @@ internal sealed class LoadedLoop
     public LoadedLoop(LoadsInput input)
     {
         Input = input;
-        Loop = DriveLoops.Find(input.Drive, input.Strength.LoopKey, "Strength.LoopKey");
-        new Quantities.Guard("Strength.").Include(input.Strength.Check(Loop)).ThrowIfAny();
         DriveTrain train = new(input.Drive, input.Loops);
+        Loop =
+            input.Drive.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == input.Strength.LoopKey)
+            ?? throw new Quantities.InvalidInputException("Strength.LoopKey", "unknown", "Give a loop of this drive.");
+        new Quantities.Guard("Strength.").Include(input.Strength.Check(Loop)).ThrowIfAny();
         Choice = train.ChoiceOf(Loop.Key);
         LoopLayout layout = input.Layout ?? StartingLayout.Of(input.Drive, Choice);
         Path = LoopFit.PathOf(new(input.Drive, Choice, Choice, layout, null, false, null));
@@ -49,6 +51,18 @@ internal sealed class LoadedLoop
         RearIndex = rear;
         Points = new OperatingPoints(train, Loop, input.RoadWheels, input.Kind, input.Source).Of(FrontDiameterMm);
     }
+
+    /// <summary>The same wheels and operating points with another chain or belt: only that is checked again.</summary>
+    private LoadedLoop(LoadedLoop like, LoopStrength strength)
+    {
+        new Quantities.Guard("Strength.").Include(strength.Check(like.Loop)).ThrowIfAny();
+        Input = like.Input with { Strength = strength };
+        (Loop, Choice, Path, Points) = (like.Loop, like.Choice, like.Path, like.Points);
+        (Front, Rear, RearIndex, SlackRunMm) = (like.Front, like.Rear, like.RearIndex, like.SlackRunMm);
+    }
+
+    /// <exception cref="Quantities.InvalidInputException">The chain or belt is refused.</exception>
+    public LoadedLoop With(LoopStrength strength) => new(this, strength);
 
     public int RearIndex { get; }
     public double FrontDiameterMm => 2 * Front.Outline.RunRadiusMm;

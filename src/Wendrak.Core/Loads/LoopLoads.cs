@@ -84,6 +84,8 @@ public static class LoopLoads
         RunTensions[] runs = [.. loop.Points.Select(p => RunTensions.Of(loop, p))];
         PointLoads[] points = [.. loop.Points.Zip(runs, (p, r) => At(loop, p, r))];
         double? installed = runs[0].InstalledN;
+        FrictionFigures? friction = FrictionFigures.Of(loop, runs.Max(r => r.TightN));
+        GrowthLife? life = GrowthLife.Of(loop, checks);
         return new(
             points,
             checks,
@@ -101,9 +103,9 @@ public static class LoopLoads
             LoopStrength.SizesFor(loop.Loop),
             AssumedLoads.Of(loop, installed),
             LoopEfficiency.Of(loop.Loop.Medium, loop.PointOf(OperatingPointKind.Cruise)?.PowerKw),
-            FrictionFigures.Of(loop, runs.Max(r => r.TightN)),
-            GrowthLife.Of(loop, checks),
-            LoadWorkings.Of(loop, points, checks)
+            friction,
+            life,
+            LoadWorkings.Of(loop, points, checks, friction, life)
         );
     }
 

@@ -21,6 +21,10 @@ internal sealed class OperatingPoints
     private readonly double _before;
     private readonly double _behind;
 
+    /// <summary>Where the loop is pulled hardest: gears before it count, those behind it only let the tyre hold more.</summary>
+    private readonly DriveGear _lowest;
+    private readonly DriveGear _tallest;
+
     /// <exception cref="InvalidInputException">Nothing tells how hard the input pulls.</exception>
     public OperatingPoints(
         DriveTrain train,
@@ -37,6 +41,8 @@ internal sealed class OperatingPoints
         _radiusM = wheel is null ? null : RollingCircumference.Of(wheel).CircumferenceMm / (2 * Math.PI) / 1_000;
         _before = Efficiency(train.PathTo(loop.DrivingShaft));
         _behind = Efficiency([.. train.PathTo(_output.Shaft).Except(train.PathTo(loop.DrivingShaft))]);
+        _lowest = train.Gears.MaxBy(g => (FrontReduction(g), -Behind(g)))!;
+        _tallest = train.Gears.MinBy(g => Math.Abs(train.Reduction(_output.Shaft, g)))!;
         bool isKnown = source.PeakTorqueNm is not null || source.PullN is not null || IsPedalled;
         new Guard("Source.")
             .That(
@@ -52,11 +58,6 @@ internal sealed class OperatingPoints
     private DriveInput Input => _train.Drive.Input;
     private bool IsPedalled => Input.Kind == InputKind.Rider;
 
-    /// <summary>Where the loop is pulled hardest: gears before it count, those behind it only let the tyre hold more.</summary>
-    private DriveGear Lowest => _train.Gears.MaxBy(g => (FrontReduction(g), -Behind(g)))!;
-
-    private DriveGear Tallest => _train.Gears.MinBy(g => Math.Abs(_train.Reduction(_output.Shaft, g)))!;
-
     /// <summary>Those that can be told from what is known.</summary>
     /// <param name="frontDiameterMm">Where the loop pulls on its driving wheel, for a measured pull.</param>
     public IReadOnlyList<OperatingPoint> Of(double frontDiameterMm) =>
@@ -64,7 +65,7 @@ internal sealed class OperatingPoints
 
     private OperatingPoint HardestPull(double frontDiameterMm)
     {
-        DriveGear gear = Lowest;
+        DriveGear gear = _lowest;
         double i = FrontReduction(gear);
         double rpm = (_source.PeakTorqueRpm ?? Input.LowSpeedRpm) / i;
         if (_source.PullN is double pull)
@@ -92,7 +93,7 @@ internal sealed class OperatingPoints
 
     private OperatingPoint? Cruise()
     {
-        DriveGear gear = Tallest;
+        DriveGear gear = _tallest;
         if (_class is not null && _radiusM is double radius)
         {
             double most = SpeedMS(Input.LimitSpeedRpm, gear, radius);
@@ -114,7 +115,7 @@ internal sealed class OperatingPoints
 
     private OperatingPoint? TopSpeed()
     {
-        DriveGear gear = Tallest;
+        DriveGear gear = _tallest;
         double i = FrontReduction(gear);
         double rpm = Input.LimitSpeedRpm / i;
         double? input = _source.PeakPowerKw is double kw
@@ -140,7 +141,7 @@ internal sealed class OperatingPoints
     {
         if (_source.BrakingTorqueNm is not double torque)
             return null;
-        DriveGear gear = Lowest;
+        DriveGear gear = _lowest;
         double i = FrontReduction(gear);
         return Point(OperatingPointKind.Braking, gear, torque * i, Input.LimitSpeedRpm / i, TorqueOrigin.Input);
     }
