@@ -51,7 +51,7 @@ internal static class ChainChecks
         yield return LoadCheck.AtLeast(
             LoadCheckKind.Wrap,
             first.Kind,
-            Math.Min(loop.Front.WrapDeg, loop.Rear.WrapDeg),
+            loop.LeastWrapDeg,
             CentreAdvice.LeastWrapDeg,
             0.75,
             "Shigley ch. 17; ACA"
@@ -68,7 +68,7 @@ internal static class ChainChecks
 
     public static double SagMm(LoadedLoop loop) => loop.Strength.SagMm ?? UsualSag * loop.SlackRunMm;
 
-    private static double? BreakingLoadN(LoadedLoop loop, ChainSize? size) =>
+    public static double? BreakingLoadN(LoadedLoop loop, ChainSize? size) =>
         (loop.Strength.BreakingLoadN ?? size?.MinTensileN) * loop.Strength.Strands;
 
     private static LoadCheck Breaking(LoadedLoop loop, ChainSize? size, OperatingPoint point) =>
@@ -99,16 +99,20 @@ internal static class ChainChecks
             )
             : LoadCheck.Unknown(LoadCheckKind.BreakingLoadWithShock, point.Kind, "ISO 606", "Strength.BreakingLoadN");
 
+    /// <summary>Bearing area of all strands, mm².</summary>
+    public static double? BearingAreaMm2(LoadedLoop loop, ChainSize? size) =>
+        (loop.Strength.BearingAreaMm2 ?? size?.BearingAreaMm2) * loop.Strength.Strands;
+
     private static LoadCheck Pins(LoadedLoop loop, ChainSize? size, OperatingPoint point)
     {
         const string source = "ISO 10823 charts, from memory: for a long life, well oiled";
-        if ((loop.Strength.BearingAreaMm2 ?? size?.BearingAreaMm2) is not double area)
+        if (BearingAreaMm2(loop, size) is not double area)
             return LoadCheck.Unknown(PinPressure, point.Kind, source, "Strength.BearingAreaMm2");
         double total = loop.PullN(point) * loop.ShockFactor + StandingN(loop, point);
         return LoadCheck.AtMost(
             PinPressure,
             point.Kind,
-            total / (area * loop.Strength.Strands),
+            total / area,
             ChainPull.AllowedPinPressure(loop.SpeedMS(point)),
             0.6,
             source

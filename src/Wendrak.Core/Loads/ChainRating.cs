@@ -16,7 +16,11 @@ public enum RatingLimit
 }
 
 /// <summary>One speed of the tent curve.</summary>
-public sealed record RatingPoint(double Rpm, double LinkPlateKw, double RollerBushingKw);
+public sealed record RatingPoint(double Rpm, double LinkPlateKw, double RollerBushingKw)
+{
+    /// <summary>The lower of both.</summary>
+    public double RatedKw => Math.Min(LinkPlateKw, RollerBushingKw);
+}
 
 /// <summary>Both lines of a rating over the speed of the small sprocket, with this drive's strands and shock in them.</summary>
 /// <param name="CrossingRpm">The top of the tent.</param>

@@ -11,7 +11,7 @@ internal static class FrictionBeltChecks
     private const double VBeltFriction = 0.17;
     private const double FlatFriction = 0.3;
     private const double UsualGrooveDeg = 38;
-    private const double LeastSlipMargin = 1.3;
+    public const double LeastSlipMargin = 1.3;
     private const double BestUpToMS = 25;
 
     public static IEnumerable<LoadCheck> Of(LoadedLoop loop)
@@ -59,7 +59,7 @@ internal static class FrictionBeltChecks
         const string source = "⌈P·Ks/(P_tab·K1)⌉, Shigley ch. 17; K1 by Table 17-13";
         if (loop.Strength.RatingPerBeltKw is not double rating)
             return LoadCheck.Unknown(BeltCount, point.Kind, source, "Strength.RatingPerBeltKw");
-        double wrap = Math.Min(loop.Front.WrapDeg, loop.Rear.WrapDeg);
+        double wrap = loop.LeastWrapDeg;
         int needed = BeltFriction.BeltsNeeded(
             point.PowerKw,
             loop.ShockFactor,
@@ -75,12 +75,7 @@ internal static class FrictionBeltChecks
         const string source = "Euler-Eytelwein, Shigley ch. 17; 1.3 to 1.5: common practice";
         if (loop.Strength.InstalledTensionN is not double tension)
             return LoadCheck.Unknown(Slip, point.Kind, source, "Strength.InstalledTensionN");
-        SlipMargin slip = BeltFriction.Margin(
-            EffectiveFriction(loop),
-            Math.Min(loop.Front.WrapDeg, loop.Rear.WrapDeg),
-            tension,
-            loop.PullN(point)
-        );
+        SlipMargin slip = BeltFriction.Margin(EffectiveFriction(loop), loop.LeastWrapDeg, tension, loop.PullN(point));
         return LoadCheck.AtLeast(Slip, point.Kind, slip.Margin, LeastSlipMargin, 1 / LeastSlipMargin, source);
     }
 }

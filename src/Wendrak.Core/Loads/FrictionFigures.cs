@@ -30,7 +30,7 @@ public sealed record FrictionFigures(
             return null;
         double? mass = LoopMass.KgPerM(loop);
         double? best = mass is double m ? BeltFriction.BestSpeedMS(tightN, m) : null;
-        double wrap = Math.Min(loop.Front.WrapDeg, loop.Rear.WrapDeg);
+        double wrap = loop.LeastWrapDeg;
         double? power =
             best is double speed && mass is double kg
                 ? BeltFriction.Limit(FrictionBeltChecks.EffectiveFriction(loop), wrap, kg, speed, tightN).PowerW / 1_000

@@ -1,5 +1,6 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Tables;
 
 namespace Wendrak.Core.Loads;
 
@@ -100,10 +101,10 @@ internal static class LoadWorkings
             );
         yield return new(
             $"Load on the driving shaft, {name}",
-            "R = √(T1² + T2² − 2·T1·T2·cos θ)",
+            "R = √(T1² + T2² − 2·T1·T2·cos θ), both less what going round takes",
             [
-                new("T1", "tight run", at.TightN, "N"),
-                new("T2", "slack run", at.SlackN, "N"),
+                new("T1", "tight run less its centrifugal part", at.TightN - at.CentrifugalN, "N"),
+                new("T2", "slack run less its centrifugal part", at.SlackN - at.CentrifugalN, "N"),
                 new("θ", "wrap", loop.Front.WrapDeg, "°"),
             ],
             new("R", "on the shaft", at.FrontShaft.LoadN, "N"),
@@ -117,14 +118,11 @@ internal static class LoadWorkings
         PointLoads at = points.First(p => p.Point.Kind == check.Point);
         (string Formula, WorkingValue[] Values, string Unit) told = check.Kind switch
         {
-            LoadCheckKind.BreakingLoad => (
-                "S = F_B / F",
-                [new("F_B", "breaking load", check.Value!.Value * at.PullN, "N"), new("F", "pull", at.PullN, "N")],
-                ""
-            ),
+            LoadCheckKind.BreakingLoad => ("S = F_B / F", [BreakingLoad(loop), new("F", "pull", at.PullN, "N")], ""),
             LoadCheckKind.BreakingLoadWithShock => (
                 "S = F_B / (F·k + F_c + F_s)",
                 [
+                    BreakingLoad(loop),
                     new("F", "pull", at.PullN, "N"),
                     Shock(loop),
                     new("F_c + F_s", "from going round and sag", at.SlackN, "N"),
@@ -134,6 +132,12 @@ internal static class LoadWorkings
             LoadCheckKind.PinPressure => (
                 "p = (F·k + F_c + F_s) / A",
                 [
+                    new(
+                        "A",
+                        "pins times bushes",
+                        ChainChecks.BearingAreaMm2(loop, Chains.Find(loop.Standard)) ?? 0,
+                        "mm²"
+                    ),
                     new("F", "pull", at.PullN, "N"),
                     Shock(loop),
                     new("F_c + F_s", "from going round and sag", at.SlackN, "N"),
@@ -172,6 +176,7 @@ internal static class LoadWorkings
                             new("β/2", "its half", groove / 2, "°"),
                         }
                         : [],
+                    new("θ", "wrap", loop.LeastWrapDeg, "°"),
                     new("T_i", "installed tension", loop.Strength.InstalledTensionN ?? 0, "N"),
                     new("F", "pull", at.PullN, "N"),
                 ],
@@ -187,6 +192,14 @@ internal static class LoadWorkings
                 "S = T_i / (F·(1/2 + tan(γ − atan μ)/θ))",
                 [
                     new("T_i", "installed tension", loop.Strength.InstalledTensionN ?? 0, "N"),
+                    new(
+                        "γ",
+                        "flank of a tooth from the radius",
+                        SynchronousProfiles.Find(loop.Standard)!.FlankHalfAngleDeg,
+                        "°"
+                    ),
+                    new("μ", "belt on pulley", ToothedBeltChecks.Friction, "", true),
+                    new("θ", "wrap", loop.LeastWrapDeg, "°"),
                     new("F", "pull", at.PullN, "N"),
                 ],
                 ""
@@ -197,12 +210,7 @@ internal static class LoadWorkings
                     new("P", "power", at.Point.PowerKw, "kW"),
                     Shock(loop),
                     new("P_tab", "of one belt", loop.Strength.RatingPerBeltKw ?? 0, "kW"),
-                    new(
-                        "K1",
-                        "wrap factor",
-                        BeltFriction.VBeltWrapFactor(Math.Min(loop.Front.WrapDeg, loop.Rear.WrapDeg)),
-                        ""
-                    ),
+                    new("K1", "wrap factor", BeltFriction.VBeltWrapFactor(loop.LeastWrapDeg), ""),
                 ],
                 ""
             ),
@@ -236,6 +244,15 @@ internal static class LoadWorkings
 
     private static double ClimbAngle(LoadedLoop loop) =>
         loop.Strength.PressureAngleDeg ?? ToothLoads.LeastPressureAngleDeg((int)loop.Choice.FrontSize);
+
+    private static WorkingValue BreakingLoad(LoadedLoop loop) =>
+        new(
+            "F_B",
+            "breaking load of all strands",
+            ChainChecks.BreakingLoadN(loop, Chains.Find(loop.Standard)) ?? 0,
+            "N",
+            loop.Strength.BreakingLoadN is null
+        );
 
     private static WorkingValue Shock(LoadedLoop loop) =>
         new("k", "shock factor", loop.ShockFactor, "", loop.Strength.ShockFactor is null);

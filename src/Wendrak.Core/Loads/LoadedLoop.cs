@@ -84,6 +84,9 @@ internal sealed class LoadedLoop
             ? ChainPull.SpeedMS(LoopLengths.UnitMm(Loop), Choice.FrontSize, point.Rpm)
             : Math.PI * FrontDiameterMm * point.Rpm / 60_000;
 
+    /// <summary>Wrap of the worse of both wheels: there it slips, jumps or climbs first.</summary>
+    public double LeastWrapDeg => Math.Min(Front.WrapDeg, Rear.WrapDeg);
+
     public double SmallerSize => Math.Min(Choice.FrontSize, Choice.RearSize);
 
     /// <summary>Speed of the smaller wheel, rpm.</summary>

@@ -8,6 +8,7 @@ namespace Wendrak.Core.Loads;
 /// <param name="SmallerRpm">Of the smaller wheel, rpm.</param>
 /// <param name="SpeedMS">Of the chain or belt.</param>
 /// <param name="PullN">From the torque alone.</param>
+/// <param name="CentrifugalN">Part of both runs that going round takes; it does not reach the shafts.</param>
 /// <param name="Teeth">How the front sprocket of a chain shares it; null for belts.</param>
 /// <param name="FrontShaft">On the driving shaft, from both runs; the rear one carries the same turned round.</param>
 /// <param name="Curve">Once round the loop.</param>
@@ -18,6 +19,7 @@ public sealed record PointLoads(
     double SpeedMS,
     double TightN,
     double SlackN,
+    double CentrifugalN,
     ToothLoadsResult? Teeth,
     ShaftLoadResult FrontShaft,
     ShaftLoadResult RearShaft,
@@ -132,6 +134,7 @@ public static class LoopLoads
             loop.SpeedMS(point),
             runs.TightN,
             runs.SlackN,
+            runs.CentrifugalN,
             loop.Loop.Medium == LoopMedium.Chain
                 ? ToothLoads.Of(
                     (int)loop.Choice.FrontSize,
@@ -142,7 +145,7 @@ public static class LoopLoads
                 : null,
             ShaftLoad.Of(runs.TightN - runs.CentrifugalN, runs.SlackN - runs.CentrifugalN, loop.Front.WrapDeg),
             ShaftLoad.Of(runs.TightN - runs.CentrifugalN, runs.SlackN - runs.CentrifugalN, loop.Rear.WrapDeg),
-            PullCurve.Of(loop, runs, point.Kind == OperatingPointKind.Braking)
+            PullCurve.Of(loop, runs, point.IsReversed)
         );
 
     private static ChainOiling? Oiling(LoadedLoop loop)

@@ -41,5 +41,8 @@ public sealed record OperatingPoint(
     TorqueOrigin Origin
 )
 {
+    /// <summary>True where the run that is slack otherwise pulls.</summary>
+    public bool IsReversed => Kind == OperatingPointKind.Braking;
+
     public double PowerKw => TorqueNm * Rpm * 2 * Math.PI / 60_000;
 }

@@ -168,7 +168,7 @@ internal sealed class OperatingPoints
         _source.PeakTorqueNm
         ?? (_source.RiderMassKg ?? LoadDefaults.RiderMassKg)
             * ChainPull.GravityMS2
-            * (Input.CrankLengthMm ?? 170)
+            * (Input.CrankLengthMm ?? LoadDefaults.CrankMm)
             / 1_000;
 
     private (double PushN, bool TyreSlips)? Push() =>

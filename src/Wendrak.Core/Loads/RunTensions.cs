@@ -15,10 +15,6 @@ internal sealed record RunTensions(
     bool IsAdvised
 )
 {
-    // Advised over what just holds: slip 1.3, tooth jump 1.5; common practice.
-    private const double OverSlip = 1.3;
-    private const double OverJump = 1.5;
-
     public static RunTensions Of(LoadedLoop loop, OperatingPoint point)
     {
         double pull = loop.PullN(point);
@@ -44,11 +40,12 @@ internal sealed record RunTensions(
     private static double Advised(LoadedLoop loop)
     {
         double pull = loop.PullN(loop.Points.MaxBy(p => p.TorqueNm)!);
-        double wrap = Math.Min(loop.Front.WrapDeg, loop.Rear.WrapDeg);
+        double wrap = loop.LeastWrapDeg;
         if (loop.Loop.Medium != LoopMedium.ToothedBelt)
-            return OverSlip
+            return FrictionBeltChecks.LeastSlipMargin
                 * BeltFriction.Margin(FrictionBeltChecks.EffectiveFriction(loop), wrap, 1, pull).NeededTensionN;
         double flank = SynchronousProfiles.Find(loop.Standard)?.FlankHalfAngleDeg ?? 0;
-        return OverJump * SynchronousLoads.Jump(1, pull, flank, ToothedBeltChecks.Friction, wrap).NeededTensionN;
+        return ToothedBeltChecks.LeastJumpMargin
+            * SynchronousLoads.Jump(1, pull, flank, ToothedBeltChecks.Friction, wrap).NeededTensionN;
     }
 }

@@ -7,7 +7,7 @@ namespace Wendrak.Core.Loads;
 internal static class ToothedBeltChecks
 {
     private const int FullMesh = 6;
-    private const double LeastJumpMargin = 1.5;
+    public const double LeastJumpMargin = 1.5;
     private const double JumpStop = 1.2 / LeastJumpMargin;
     public const double Friction = 0.3; // polyurethane or rubber on metal; common practice
 
@@ -66,7 +66,7 @@ internal static class ToothedBeltChecks
         const string source = "engineering estimate from statics, no standard; 1.5 advised";
         if (loop.Strength.InstalledTensionN is not double tension)
             return LoadCheck.Unknown(LoadCheckKind.ToothJump, point.Kind, source, "Strength.InstalledTensionN");
-        double wrap = Math.Min(loop.Front.WrapDeg, loop.Rear.WrapDeg);
+        double wrap = loop.LeastWrapDeg;
         double pull = loop.PullN(point);
         ToothJump jump = SynchronousLoads.Jump(tension, pull, profile.FlankHalfAngleDeg, Friction, wrap);
         return LoadCheck.AtLeast(LoadCheckKind.ToothJump, point.Kind, jump.Margin, LeastJumpMargin, JumpStop, source);

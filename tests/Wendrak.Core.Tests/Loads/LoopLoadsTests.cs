@@ -2,6 +2,7 @@ using CsCheck;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
 using static Wendrak.Core.Loads.LoadCheckKind;
 using static Wendrak.Core.Loads.OperatingPointKind;
@@ -137,7 +138,7 @@ public sealed class LoopLoadsTests
     public void A_v_belt_slips_by_the_law_of_its_groove()
     {
         LoopLoadsResult result = LoopLoads.Of(VBelt());
-        double wrap = result.Points[0].Curve.Count > 0 ? LoadedWrap(VBelt()) : 0;
+        double wrap = LoadedWrap(VBelt());
         double e = Math.Exp(0.3 / Math.Sin(19 * Math.PI / 180) * wrap * Math.PI / 180);
         double margin = 2 * 350 * (e - 1) / (e + 1) / result.At(HardestPull).PullN;
         Assert.Equal(margin, result.Check(Slip).Value!.Value, 1e-9);
@@ -244,6 +245,36 @@ public sealed class LoopLoadsTests
             LoopLoads.Of(VBelt()).Workings.SelectMany(w => w.Values),
             v => v is { Symbol: "β/2", Value: 19 }
         );
+    }
+
+    /// <summary>A person with the values of a working and a pencil comes to its result.</summary>
+    [Fact]
+    public void Values_put_into_a_working_give_its_result()
+    {
+        LoopLoadsResult chain = LoopLoads.Of(
+            Motorcycle() with
+            {
+                Strength = new("final", BearingAreaMm2: 60, Strands: 2),
+            }
+        );
+        double[] Values(LoopLoadsResult r, string title, params string[] symbols)
+        {
+            Working w = r.Workings.Single(w => w.Title == title);
+            return [.. symbols.Select(s => w.Values.Single(v => v.Symbol == s).Value), w.Result.Value];
+        }
+        double[] b = Values(chain, "Breaking load, shock counted, hardest pull", "F_B", "F", "k", "F_c + F_s");
+        Assert.Equal(b[0] / (b[1] * b[2] + b[3]), b[4], 1e-9);
+        double[] p = Values(chain, "Pressure in the pins, cruise", "A", "F", "k", "F_c + F_s");
+        Assert.Equal((p[1] * p[2] + p[3]) / p[0], p[4], 1e-9);
+        foreach (LoopLoadsResult each in new[] { chain, LoopLoads.Of(VBelt()) })
+        {
+            double[] r = Values(each, "Load on the driving shaft, top speed", "T1", "T2", "θ");
+            double cos = Math.Cos(r[2] * Math.PI / 180);
+            Assert.Equal(Math.Sqrt(r[0] * r[0] + r[1] * r[1] - 2 * r[0] * r[1] * cos), r[3], 1e-6);
+        }
+        double[] t = Values(LoopLoads.Of(ToothedBelt()), "Tooth jump, hardest pull", "T_i", "F", "γ", "μ", "θ");
+        double lift = Math.Max(0, Math.Tan(t[2] * Math.PI / 180 - Math.Atan(t[3])));
+        Assert.Equal(t[0] / (t[1] * (0.5 + lift / (t[4] * Math.PI / 180))), t[5], 1e-9);
     }
 
     [Fact]

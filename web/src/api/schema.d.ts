@@ -2785,6 +2785,8 @@ export interface components {
              */
             roadSpeedKmh: null | number;
             origin: components["schemas"]["TorqueOrigin"];
+            /** @description True where the run that is slack otherwise pulls. */
+            isReversed: boolean;
             /** Format: double */
             powerKw: number;
         };
@@ -2884,6 +2886,11 @@ export interface components {
             tightN: number;
             /** Format: double */
             slackN: number;
+            /**
+             * Format: double
+             * @description Part of both runs that going round takes; it does not reach the shafts.
+             */
+            centrifugalN: number;
             teeth: null | components["schemas"]["ToothLoadsResult"];
             /** @description On the driving shaft, from both runs; the rear one carries the same turned round. */
             frontShaft: components["schemas"]["ShaftLoadResult"];
@@ -2961,6 +2968,11 @@ export interface components {
             linkPlateKw: number;
             /** Format: double */
             rollerBushingKw: number;
+            /**
+             * Format: double
+             * @description The lower of both.
+             */
+            ratedKw: number;
         };
         /** @description Both lines of a rating over the speed of the small sprocket, with this drive's strands and shock in them. */
         RatingTent: {

@@ -130,8 +130,7 @@ export function LoadFields({
         {isChain && part('Breaking load', 'breakingLoadN', 'force')}
         {isChain && part('Pin times bush', 'bearingAreaMm2', undefined, 'mm²')}
         {isChain && part('Sag of the slack run', 'sagMm', 'fine')}
-        {(loop.medium === 'toothedBelt' || loop.medium === 'flatBelt') &&
-          part('Belt width', 'widthMm', 'fine')}
+        {loop.medium === 'toothedBelt' && part('Belt width', 'widthMm', 'fine')}
         {loop.medium === 'toothedBelt' && part('Maker’s working pull', 'allowedPullN', 'force')}
         {!isChain && part('Set tension, one run', 'installedTensionN', 'force')}
         {!isChain && loop.medium !== 'toothedBelt' && part('Friction', 'friction', undefined, '')}

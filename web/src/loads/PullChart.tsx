@@ -3,7 +3,7 @@ import type { PointLoads } from '../api/client'
 import { fixed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import table from '../shell/table.module.css'
-import classes from './PullChart.module.css'
+import classes from './charts.module.css'
 
 const HEIGHT = 190
 const PAD = { left: 52, right: 10, top: 14, bottom: 30 }

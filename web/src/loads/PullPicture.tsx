@@ -22,8 +22,7 @@ export function PullPicture({
   const w = width || 330
   const view = viewOf(fit, { ...layout, mover: null }, w, HEIGHT, FITTED)
   const rear = fit.path.wheels.findIndex((wheel) => wheel.name === 'rear')
-  // A drive that brakes pulls with its other run.
-  const isBraking = loads.point.kind === 'braking'
+  const isReversed = loads.point.isReversed
   const most = loads.tightN || 1
   const circles = fit.path.wheels.map((wheel) => ({
     ...view.toScreen(wheel.centre),
@@ -34,7 +33,7 @@ export function PullPicture({
     const centre = circles.reduce((sum, c) => sum + c.y, 0) / circles.length
     return span ? (view.toScreen(span.start).y + view.toScreen(span.end).y) / 2 < centre : false
   }
-  const isTightUp = isUp(isBraking ? 0 : rear)
+  const isTightUp = isUp(isReversed ? 0 : rear)
   // Over and under everything: a sloping run would go through a text beside its middle.
   const label = (up: boolean, text: string, part: string) => (
     <text
@@ -67,7 +66,7 @@ export function PullPicture({
           )
         })}
         {fit.path.spans.map((span, i) => {
-          const isTight = i >= rear !== isBraking
+          const isTight = i >= rear !== isReversed
           const [a, b] = [view.toScreen(span.start), view.toScreen(span.end)]
           const pull = isTight ? loads.tightN : loads.slackN
           return (

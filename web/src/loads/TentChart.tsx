@@ -2,8 +2,8 @@ import { useElementSize } from '@mantine/hooks'
 import type { PointLoads, RatingTent } from '../api/client'
 import { fixed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
+import classes from './charts.module.css'
 import { niceTop } from './PullChart'
-import classes from './TentChart.module.css'
 import { POINT_WORDS } from './words'
 
 const HEIGHT = 200
@@ -16,8 +16,7 @@ export function TentChart({ tent, points }: { tent: RatingTent; points: PointLoa
   const { ref, width } = useElementSize()
   const w = width || 720
   const fastest = Math.max(...tent.points.map((p) => p.rpm), ...points.map((p) => p.smallerRpm))
-  const rated = (p: RatingTent['points'][number]) => Math.min(p.linkPlateKw, p.rollerBushingKw)
-  const most = niceTop(Math.max(...tent.points.map(rated), ...points.map((p) => p.point.powerKw)))
+  const most = niceTop(Math.max(...tent.points.map((p) => p.ratedKw), ...points.map((p) => p.point.powerKw)))
   const x = (rpm: number) => PAD.left + (rpm / fastest) * (w - PAD.left - PAD.right)
   const y = (kw: number) =>
     HEIGHT - PAD.bottom - (Math.min(kw, most) / most) * (HEIGHT - PAD.top - PAD.bottom)
@@ -42,7 +41,7 @@ export function TentChart({ tent, points }: { tent: RatingTent; points: PointLoa
         ))}
         <path d={path((p) => p.linkPlateKw)} data-part="line" />
         <path d={path((p) => p.rollerBushingKw)} data-part="line" />
-        <path d={path(rated)} data-part="rated" />
+        <path d={path((p) => p.ratedKw)} data-part="rated" />
         {points.map((p) => (
           <g key={p.point.kind}>
             <circle cx={x(p.smallerRpm)} cy={y(p.point.powerKw)} r={4.5} data-part="point" />
