@@ -247,9 +247,10 @@ test('a fitted trial reopens Ratio and Fit, and what is done is ticked off and p
   }
   await expect(station('Ratio')).not.toContainText('look again')
   await station('Fit').click()
+  // The list stands at both stations: what is ticked must be that of Fit, not of the page being left.
+  await expect(page.getByRole('button', { name: 'Lay it out' })).toBeVisible()
   await expect(station('Fit')).toContainText('look again')
-  await open.getByRole('checkbox', { name: 'Whether the length still closes' }).focus()
-  await page.keyboard.press('Space')
+  await open.getByRole('checkbox', { name: 'Whether the length still closes' }).press('Space')
   await expect(open.getByRole('checkbox')).toHaveCount(4)
   // A tick is a change like any other: it can be undone.
   await page.getByRole('button', { name: /^History/ }).click()
