@@ -14,6 +14,9 @@ public static class LoadsEndpoints
         loads
             .MapPost("/known-chain", (KnownChainInput input) => TypedResults.Ok(KnownChain.Of(input)))
             .WithName("loadKnownChain");
+        loads
+            .MapPost("/alternative", (LoopAlternativeStart asked) => TypedResults.Ok(LoopAlternative.Start(asked)))
+            .WithName("startAlternative");
         loads.MapPost("/mends", (LoadsInput input) => TypedResults.Ok(LoadMends.Of(input))).WithName("mendLoads");
     }
 }

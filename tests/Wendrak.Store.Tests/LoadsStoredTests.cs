@@ -14,7 +14,8 @@ public sealed class LoadsStoredTests : IDisposable
 
     private static readonly MachineLoads Loads = new(
         [new("drive", PeakTorqueNm: 28, MassKg: 255, BrakingTorqueNm: 3, LiftsOrFlies: true)],
-        [new("final", "525", BreakingLoadN: 34_000, Strands: 2, School: LubricationSchool.Industrial)]
+        [new("final", "525", BreakingLoadN: 34_000, Strands: 2, School: LubricationSchool.Industrial)],
+        [new("belt", LoopMedium.ToothedBelt, "8M", 34, 102, new("final", WidthMm: 30))]
     );
 
     private async Task<FittedMachine> StoredAsync(MachineLoads? loads)
@@ -33,6 +34,7 @@ public sealed class LoadsStoredTests : IDisposable
         MachineLoads read = (await LoadsOfAsync(stored.Machine.Id))!;
         Assert.Equal(Loads.Sources, read.Sources);
         Assert.Equal(Loads.Strengths, read.Strengths);
+        Assert.Equal(Loads.Alternatives, read.Alternatives);
         await _store.Log.UndoAsync("Ann", (await _store.LastChangeAsync()).Id, default);
         Assert.Null(await LoadsOfAsync(stored.Machine.Id));
     }
@@ -61,6 +63,7 @@ public sealed class LoadsStoredTests : IDisposable
         MachineDraft draft = new(stored.Machine with { Drives = [direct], Layouts = null }, []);
         FittedMachine changed = await _store.Machines.ChangeAsync("Ann", draft, stored.Fitted.Version, default);
         Assert.Empty(changed.Machine.Loads!.Strengths);
+        Assert.Null(changed.Machine.Loads.Alternatives);
         Assert.Single(changed.Machine.Loads.Sources);
     }
 

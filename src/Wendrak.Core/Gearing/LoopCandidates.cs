@@ -8,6 +8,7 @@ internal sealed class LoopCandidates
 {
     private readonly Loop _loop;
     private readonly LoopSearch _search;
+    private readonly int _gapsPerLink;
     private readonly LoopChoice _fitted;
     private readonly SmallWheel _smallWheel;
     private readonly double? _hubSmallestPrimary;
@@ -33,6 +34,7 @@ internal sealed class LoopCandidates
         Check($"Search[{loopIndex}].");
         _fitted = train.ChoiceOf(_loop.Key);
         _smallWheel = new(_loop);
+        _gapsPerLink = WheelSize.GapsPerLink(_loop);
         _hubSmallestPrimary = HubBehind(train);
         Work = search.Work ?? WorkCosts.DefaultFor(_loop);
         Picks = Enumerate(stock, $"Search[{loopIndex}].", mostPairs);
@@ -148,11 +150,11 @@ internal sealed class LoopCandidates
     private double RippleOf(int teeth)
     {
         ref double ripple = ref _ripples[teeth];
-        return ripple != 0 ? ripple : ripple = SpeedRipple.Percent(teeth);
+        return ripple != 0 ? ripple : ripple = SpeedRipple.Percent((double)teeth / _gapsPerLink);
     }
 
     private HuntingResult? HuntingOf(int front, int rear) =>
-        _loop.IsToothed && _search.Links is int links
+        _loop.IsToothed && _search.Links * _gapsPerLink is int links
             ? Hunting.Of(_meeting[front] ??= new(front, links), _meeting[rear] ??= new(rear, links))
             : null;
 

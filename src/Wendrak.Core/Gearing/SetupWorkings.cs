@@ -45,11 +45,11 @@ internal static class SetupWorkings
     {
         if (loop.Medium == LoopMedium.Chain)
         {
-            int small = (int)Math.Min(choice.FrontSize, choice.RearSize);
+            double small = WheelSize.LinksRound(loop, Math.Min(choice.FrontSize, choice.RearSize));
             yield return new(
                 $"Speed ripple of {loop.Name}",
                 "Δv/v = (π/n) · tan(π/(2n))",
-                [new("n", "teeth of the smaller sprocket", small, "teeth")],
+                [new("n", "links once round the smaller sprocket", small, "")],
                 new("Δv/v", "chain speed, peak to peak over mean", SpeedRipple.Percent(small), "%"),
                 "Shigley ch. 17, roller chain",
                 "Chains only; the wheels are taken as rigid and the run as straight."
@@ -58,11 +58,15 @@ internal static class SetupWorkings
         if (!loop.IsToothed || choice.Links is not int links)
             yield break;
         int front = (int)choice.FrontSize;
-        HuntingResult hunting = Hunting.Of(front, (int)choice.RearSize, links);
+        HuntingResult hunting = Hunting.Of(front, (int)choice.RearSize, links * WheelSize.GapsPerLink(loop));
         yield return new(
             $"How often a front tooth of {loop.Name} meets the same link",
-            "turns = N1 / gcd(N1, X)",
-            [new("N1", "front wheel", front, "teeth"), new("X", "links or belt teeth", links, "")],
+            "turns = N1 / gcd(N1, X·g)",
+            [
+                new("N1", "front wheel", front, "teeth"),
+                new("X", "links or belt teeth", links, ""),
+                new("g", "gaps that one of them takes", WheelSize.GapsPerLink(loop), ""),
+            ],
             new("turns", "loop turns until they meet again", hunting.FrontLoopTurns, ""),
             "elementary number theory; odd-tooth advice: Machinery's Handbook",
             "1 means that a tooth only ever meets every N1-th link."

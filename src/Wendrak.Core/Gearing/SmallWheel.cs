@@ -11,11 +11,13 @@ public sealed class SmallWheel
     private const int SlowTeeth = 9;
 
     private readonly LoopMedium _medium;
+    private readonly int _gapsPerLink;
     private readonly double? _advisedMinimum;
 
     public SmallWheel(Loop loop)
     {
         _medium = loop.Medium;
+        _gapsPerLink = WheelSize.GapsPerLink(loop);
         _advisedMinimum = AdvisedMinimum(loop);
     }
 
@@ -24,7 +26,7 @@ public sealed class SmallWheel
     public static double? AdvisedMinimum(Loop loop) =>
         loop.Medium switch
         {
-            LoopMedium.Chain => SmoothTeeth,
+            LoopMedium.Chain => SmoothTeeth * WheelSize.GapsPerLink(loop),
             LoopMedium.ToothedBelt => SynchronousProfiles.Find(loop.Standard)?.MinTeethBelow900Rpm,
             LoopMedium.VBelt => VSections.Find(loop.Standard)?.MinDatumDiameterMm,
             _ => null,
@@ -34,7 +36,7 @@ public sealed class SmallWheel
     {
         if (_medium != LoopMedium.Chain)
             return size < _advisedMinimum ? SmallWheelAdvice.BelowAdvised : SmallWheelAdvice.Fine;
-        return size switch
+        return (size / _gapsPerLink) switch
         {
             < SlowTeeth => SmallWheelAdvice.BelowAdvised,
             < UsualTeeth => SmallWheelAdvice.SlowOnly,

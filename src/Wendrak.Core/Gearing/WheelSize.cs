@@ -1,4 +1,5 @@
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Tables;
 
 namespace Wendrak.Core.Gearing;
 
@@ -26,6 +27,17 @@ public static class WheelSize
             _ => SmallestDatumMm,
         };
 
+    /// <summary>Gaps of a wheel that one link takes up: 2 on a double pitch chain, whose wheels are cut for the chain of half its pitch.</summary>
+    /// <remarks>
+    /// Source: ISO 1275, ACA. Wheels of a double pitch chain are counted in gaps at half its pitch, as a double-cut one is: one
+    /// that is cut for every link has half as many teeth as it counts.
+    /// </remarks>
+    public static int GapsPerLink(Loop loop) =>
+        loop.Medium == LoopMedium.Chain && Chains.Find(loop.Standard) is { IsDoublePitch: true } ? 2 : 1;
+
+    /// <summary>Links that lie once round a wheel: its teeth, but half of its gaps under a double pitch chain.</summary>
+    public static double LinksRound(Loop loop, double size) => size / GapsPerLink(loop);
+
     public static double Largest(LoopMedium medium) =>
         medium is LoopMedium.Chain or LoopMedium.ToothedBelt ? MostTeeth : LargestDatumMm;
 
@@ -35,7 +47,7 @@ public static class WheelSize
     /// <summary>Refuses sizes outside the bounds, and broken tooth counts.</summary>
     public static Guard CheckWheel(this Guard guard, string field, double size, Loop loop)
     {
-        guard.Between(field, size, Smallest(loop.Medium), Largest(loop.Medium), Unit(loop.Medium));
+        guard.Between(field, size, Smallest(loop.Medium) * GapsPerLink(loop), Largest(loop.Medium), Unit(loop.Medium));
         bool whole = !loop.IsToothed || size == Math.Floor(size) || !double.IsFinite(size);
         return guard.That(whole, field, "not_whole", "Give a whole number of teeth.");
     }

@@ -27,7 +27,7 @@ public static class CentreAdvice
     /// <summary>Less lets the chain climb. Source: Shigley ch. 17; ACA.</summary>
     public const double LeastWrapDeg = 120;
 
-    public static CentreAdviceResult Of(double pitchMm, int teeth1, int teeth2)
+    public static CentreAdviceResult Of(double pitchMm, double teeth1, double teeth2)
     {
         ChainLength.Check(pitchMm, teeth1, teeth2).ThrowIfAny();
         double across =

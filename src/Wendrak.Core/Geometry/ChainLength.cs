@@ -6,7 +6,8 @@ namespace Wendrak.Core.Geometry;
 /// <summary>Chain over two sprockets: links from the centre distance and back.</summary>
 /// <remarks>
 /// X = 2·C·cos α/p + N1·(π − 2α)/(2π) + N2·(π + 2α)/(2π), sin α = (R2 − R1)/C, R = p/(2·sin(π/N)). Each arc is its
-/// share of the teeth, since a chain lies as a polygon of its pitch. Geometry; agrees with the tables of ISO 10823.
+/// share of the teeth, since a chain lies as a polygon of its pitch. Geometry; agrees with the tables of ISO 10823. Teeth are
+/// the links that lie once round a wheel: of a double pitch chain half its gaps, a broken number where they are odd.
 /// </remarks>
 public static class ChainLength
 {
@@ -20,7 +21,7 @@ public static class ChainLength
 
     /// <summary>Exact number of links, not rounded.</summary>
     /// <exception cref="InvalidInputException">A value is not physical, or one sprocket lies inside the other.</exception>
-    public static double Links(double pitchMm, int teeth1, int teeth2, double centreMm)
+    public static double Links(double pitchMm, double teeth1, double teeth2, double centreMm)
     {
         Check(pitchMm, teeth1, teeth2)
             .MoreThan("CentreMm", centreMm, SmallestCentreMm(pitchMm, teeth1, teeth2), "mm")
@@ -30,7 +31,7 @@ public static class ChainLength
 
     /// <summary>The handbooks' short form, links. A little short; on very small, nearly equal sprockets right to 0.0001 link.</summary>
     /// <remarks>X = 2C/p + (N1 + N2)/2 + (N2 − N1)²·p/(4π²·C). Source: Shigley ch. 17; Machinery's Handbook.</remarks>
-    public static double HandbookLinks(double pitchMm, int teeth1, int teeth2, double centreMm)
+    public static double HandbookLinks(double pitchMm, double teeth1, double teeth2, double centreMm)
     {
         Check(pitchMm, teeth1, teeth2).MoreThan("CentreMm", centreMm, 0, "mm").ThrowIfAny();
         double c = centreMm / pitchMm;
@@ -40,7 +41,7 @@ public static class ChainLength
 
     /// <summary>Centre distance that a number of links closes, mm.</summary>
     /// <exception cref="InvalidInputException">Too few links to go round both sprockets.</exception>
-    public static double CentreMm(double pitchMm, int teeth1, int teeth2, double links)
+    public static double CentreMm(double pitchMm, double teeth1, double teeth2, double links)
     {
         Check(pitchMm, teeth1, teeth2).ThrowIfAny();
         double nearest = SmallestCentreMm(pitchMm, teeth1, teeth2);
@@ -64,7 +65,7 @@ public static class ChainLength
     /// C = p/4·(−A + √(A² − 8·((N2 − N1)/2π)²)), A = (N1 + N2)/2 − X. Source: Shigley ch. 17, Eq. 17-35.
     /// </remarks>
     /// <exception cref="InvalidInputException">Too few links.</exception>
-    public static double HandbookCentreMm(double pitchMm, int teeth1, int teeth2, double links)
+    public static double HandbookCentreMm(double pitchMm, double teeth1, double teeth2, double links)
     {
         Check(pitchMm, teeth1, teeth2).ThrowIfAny();
         double a = (teeth1 + teeth2) / 2.0 - links;
@@ -81,8 +82,8 @@ public static class ChainLength
     /// <param name="growthPercent">Growth of the chain, percent.</param>
     public static double GrowthTravelMm(
         double pitchMm,
-        int teeth1,
-        int teeth2,
+        double teeth1,
+        double teeth2,
         double links,
         double centreMm,
         double growthPercent
@@ -97,17 +98,17 @@ public static class ChainLength
         return growthPercent / 100 * links * pitchMm / (2 * Math.Sqrt(1 - sin * sin));
     }
 
-    internal static Guard Check(double pitchMm, int teeth1, int teeth2) =>
+    internal static Guard Check(double pitchMm, double teeth1, double teeth2) =>
         new Guard()
             .Between("PitchMm", pitchMm, 1, 200, "mm")
             .Between("Teeth1", teeth1, Gearing.WheelSize.FewestChainTeeth, Gearing.WheelSize.MostTeeth, "teeth")
             .Between("Teeth2", teeth2, Gearing.WheelSize.FewestChainTeeth, Gearing.WheelSize.MostTeeth, "teeth");
 
     /// <summary>Below this one pitch circle lies inside the other and there is no straight run.</summary>
-    private static double SmallestCentreMm(double pitchMm, int teeth1, int teeth2) =>
+    private static double SmallestCentreMm(double pitchMm, double teeth1, double teeth2) =>
         Math.Abs(PitchRadiusMm(pitchMm, teeth2) - PitchRadiusMm(pitchMm, teeth1));
 
-    private static double LinksUnchecked(double pitchMm, int teeth1, int teeth2, double centreMm)
+    private static double LinksUnchecked(double pitchMm, double teeth1, double teeth2, double centreMm)
     {
         double sin = (PitchRadiusMm(pitchMm, teeth2) - PitchRadiusMm(pitchMm, teeth1)) / centreMm;
         double alpha = double.IsNaN(sin) ? 0 : Math.Asin(Math.Clamp(sin, -1, 1));

@@ -77,12 +77,13 @@ internal static class FitWorkings
     private static Working ShortForm(FittedLoop fitted, LoopPath path)
     {
         double centre = path.Wheels[0].Centre.DistanceTo(path.Wheels[1].Centre);
-        (double front, double rear) = (fitted.Choice.FrontSize, fitted.Choice.RearSize);
+        double front = WheelSize.LinksRound(fitted.Loop, fitted.Choice.FrontSize);
+        double rear = WheelSize.LinksRound(fitted.Loop, fitted.Choice.RearSize);
         bool chain = fitted.Loop.Medium == LoopMedium.Chain;
         double d1 = 2 * path.Wheels[0].Outline.RunRadiusMm;
         double d2 = 2 * path.Wheels[1].Outline.RunRadiusMm;
         double approximate = chain
-            ? ChainLength.HandbookLinks(fitted.UnitMm, (int)front, (int)rear, centre)
+            ? ChainLength.HandbookLinks(fitted.UnitMm, front, rear, centre)
             : BeltLength.HandbookMm(LoopCourse.Open, d1, d2, centre) / fitted.UnitMm;
         return new(
             "The handbooks' short form, beside it",
@@ -92,8 +93,8 @@ internal static class FitWorkings
                 [
                     new("C", "centre distance", centre, "mm"),
                     new("p", "pitch", fitted.UnitMm, "mm"),
-                    new("N1", "front", front, "teeth"),
-                    new("N2", "rear", rear, "teeth"),
+                    new("N1", "links once round the front", front, ""),
+                    new("N2", "links once round the rear", rear, ""),
                 ]
                 :
                 [

@@ -95,7 +95,7 @@ public static class LengthForCentre
             centre,
             centre - wantedMm,
             wrap,
-            wheels.SmallTeeth is int teeth ? (int)(teeth * wrap / 360) : null,
+            wheels.SmallTeeth is double teeth ? (int)(teeth * wrap / 360) : null,
             LoopLengths.IsStandard(wheels.Loop, length),
             wheels.Loop.Medium == LoopMedium.Chain && length % 2 != 0
         );

@@ -92,7 +92,11 @@ public static class LoopFit
 
     private static CentreAdviceResult? AdviceFor(FittedLoop fitted) =>
         fitted.Loop.Medium == LoopMedium.Chain
-            ? CentreAdvice.Of(fitted.UnitMm, (int)fitted.Choice.FrontSize, (int)fitted.Choice.RearSize)
+            ? CentreAdvice.Of(
+                fitted.UnitMm,
+                WheelSize.LinksRound(fitted.Loop, fitted.Choice.FrontSize),
+                WheelSize.LinksRound(fitted.Loop, fitted.Choice.RearSize)
+            )
             : null;
 
     private static FittingLength[] Lengths(FittedLoop fitted)

@@ -10,7 +10,9 @@ internal sealed class TwoWheels(Loop loop, double front, double rear)
 
     public Loop Loop => loop;
     public double UnitMm { get; } = LoopLengths.UnitMm(loop);
-    public int? SmallTeeth => loop.IsToothed ? (int)Math.Min(front, rear) : null;
+    public double? SmallTeeth => loop.IsToothed ? Math.Min(FrontLinks, RearLinks) : null;
+    private double FrontLinks { get; } = WheelSize.LinksRound(loop, front);
+    private double RearLinks { get; } = WheelSize.LinksRound(loop, rear);
     public double FrontDiameterMm => 2 * _front.RunRadiusMm;
     public double RearDiameterMm => 2 * _rear.RunRadiusMm;
 
@@ -23,17 +25,17 @@ internal sealed class TwoWheels(Loop loop, double front, double rear)
 
     public double Length(double centreMm) =>
         IsChain
-            ? ChainLength.Links(UnitMm, (int)front, (int)rear, centreMm)
+            ? ChainLength.Links(UnitMm, FrontLinks, RearLinks, centreMm)
             : BeltLength.Mm(loop.Course, FrontDiameterMm, RearDiameterMm, centreMm) / UnitMm;
 
     public double HandbookLength(double centreMm) =>
         IsChain
-            ? ChainLength.HandbookLinks(UnitMm, (int)front, (int)rear, centreMm)
+            ? ChainLength.HandbookLinks(UnitMm, FrontLinks, RearLinks, centreMm)
             : BeltLength.HandbookMm(loop.Course, FrontDiameterMm, RearDiameterMm, centreMm) / UnitMm;
 
     public double CentreMm(double length) =>
         IsChain
-            ? ChainLength.CentreMm(UnitMm, (int)front, (int)rear, length)
+            ? ChainLength.CentreMm(UnitMm, FrontLinks, RearLinks, length)
             : BeltLength.CentreMm(loop.Course, FrontDiameterMm, RearDiameterMm, length * UnitMm);
 
     /// <summary>Whether a length goes round both wheels without their rims touching.</summary>

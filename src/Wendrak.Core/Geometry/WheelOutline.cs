@@ -22,10 +22,11 @@ public sealed record WheelOutline(double RunRadiusMm, double ArcRadiusMm, double
             case LoopMedium.Chain:
             {
                 double pitch = PitchMm(loop);
+                double links = WheelSize.LinksRound(loop, size);
                 return new(
-                    ChainLength.PitchRadiusMm(pitch, size),
-                    size * pitch / (2 * Math.PI),
-                    ChainOutsideRadiusMm(pitch, size)
+                    ChainLength.PitchRadiusMm(pitch, links),
+                    links * pitch / (2 * Math.PI),
+                    ChainOutsideRadiusMm(pitch, links)
                 );
             }
             case LoopMedium.ToothedBelt:

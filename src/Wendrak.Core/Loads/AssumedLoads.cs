@@ -8,6 +8,8 @@ namespace Wendrak.Core.Loads;
 /// <param name="SagMm">Of the slack run of a chain.</param>
 /// <param name="BreakingLoadN">Least of the standard, one strand.</param>
 /// <param name="BeltFriction">Between belt and pulley, the groove not counted in.</param>
+/// <param name="ShockSource">Row of the table that the factor is taken from.</param>
+/// <param name="TorqueShare">Of a branch; null where the drive does not fork.</param>
 /// <param name="InstalledTensionN">Of one run of a belt: what the advised margin asks for.</param>
 public sealed record AssumedLoads(
     double? PeakTorqueRpm,
@@ -16,12 +18,17 @@ public sealed record AssumedLoads(
     double? TyreFriction,
     double? CruiseKmh,
     double ShockFactor,
+    string ShockSource,
     double? SagMm,
     double? BreakingLoadN,
     double? BearingAreaMm2,
     double? BeltFriction,
     double? GrooveAngleDeg,
-    double? InstalledTensionN
+    double? InstalledTensionN,
+    double? LengthFactor,
+    double? TorqueShare,
+    double? DrivenMassKg,
+    LubricationSchool? School
 )
 {
     internal static AssumedLoads Of(LoadedLoop loop, double? installedN)
@@ -37,13 +44,20 @@ public sealed record AssumedLoads(
             vehicle?.MassWithRiderKg,
             vehicle is null ? null : LoadDefaults.Friction,
             loop.PointOf(OperatingPointKind.Cruise)?.RoadSpeedKmh,
-            LoadDefaults.ShockFactor(loop.Input.Drive.Input.Kind),
+            loop.UsualShock.Factor,
+            $"{loop.UsualShock.DrivenLoad}: {loop.UsualShock.Source}",
             isChain ? ChainChecks.SagMm(loop) : null,
             chain?.MinTensileN,
             chain?.BearingAreaMm2,
             isFriction ? FrictionBeltChecks.Friction(loop) : null,
             FrictionBeltChecks.GrooveDeg(loop),
-            installedN
+            installedN,
+            loop.Loop.Medium == LoopMedium.VBelt ? FrictionBeltChecks.LengthFactor(loop) : null,
+            loop.IsForked ? 1 : null,
+            vehicle is not null && LoadDefaults.DrivesAllWheels(loop.Input.Kind)
+                ? loop.Input.Source.MassKg ?? vehicle.MassWithRiderKg
+                : null,
+            isChain ? LoadDefaults.School(loop.Input.Kind) : null
         );
     }
 }

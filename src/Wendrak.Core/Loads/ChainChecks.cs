@@ -19,35 +19,38 @@ internal static class ChainChecks
     public static IEnumerable<LoadCheck> Of(LoadedLoop loop)
     {
         ChainSize? size = Chains.Find(loop.Standard);
+        ChainSize? rated = RatedSize(loop);
         if (loop.PointOf(OperatingPointKind.HardestPull) is { } hardest)
         {
             yield return Breaking(loop, size, hardest);
             yield return BreakingWithShock(loop, size, hardest);
             yield return Climbs(loop, hardest);
-            if (size is not null)
-                yield return Rated(loop, size, hardest);
+            if (rated is not null)
+                yield return Rated(loop, rated, hardest);
         }
         if (loop.PointOf(OperatingPointKind.Cruise) is { } cruise)
         {
             yield return Pins(loop, size, cruise);
-            if (size is not null)
-                yield return Rated(loop, size, cruise);
+            if (rated is not null)
+                yield return Rated(loop, rated, cruise);
         }
         if (loop.PointOf(OperatingPointKind.TopSpeed) is { } top)
         {
             yield return Speed(loop, top);
-            if (size is not null)
-                yield return Galls(loop, size, top);
+            if (rated is not null)
+                yield return Galls(loop, rated, top);
         }
         OperatingPoint first = loop.Points[0];
         yield return LoadCheck.AtMost(
             Ripple,
             first.Kind,
-            SpeedRipple.Percent((int)loop.SmallerSize) / 2,
+            SpeedRipple.Percent(loop.SmallerLinks) / 2,
             SmoothRipplePercent,
             0,
             "half of peak to peak, Shigley ch. 17; under ±2 % is smooth: common practice"
         );
+        if (WheelSize.GapsPerLink(loop.Loop) > 1)
+            yield return Odd(loop, first);
         yield return LoadCheck.AtLeast(
             LoadCheckKind.Wrap,
             first.Kind,
@@ -57,6 +60,18 @@ internal static class ChainChecks
             "Shigley ch. 17; ACA"
         );
     }
+
+    /// <summary>Every gap of an odd wheel is used each second turn, half of an even one's each turn and the rest never.</summary>
+    private static LoadCheck Odd(LoadedLoop loop, OperatingPoint point) =>
+        LoadCheck.AtLeast(
+            OddTeeth,
+            point.Kind,
+            loop.SmallerSize % 2 != 0 ? 2 : 1,
+            2,
+            0,
+            "ACA, double pitch chain on sprockets of an odd number of gaps: they last twice as long (from memory)",
+            isAdvisory: true
+        );
 
     /// <summary>Tension of every run from going round and from sag, N.</summary>
     public static double StandingN(LoadedLoop loop, OperatingPoint point)
@@ -122,12 +137,12 @@ internal static class ChainChecks
     private static LoadCheck Climbs(LoadedLoop loop, OperatingPoint point)
     {
         ToothLoadsResult teeth = ToothLoads.Of(
-            (int)loop.Choice.FrontSize,
+            loop.FrontLinks,
             loop.Front.WrapDeg,
             loop.PullN(point),
             // The last rollers settle as low as their teeth let them: only what is left then makes the chain climb.
             loop.Strength.PressureAngleDeg
-                ?? ToothLoads.LeastPressureAngleDeg((int)loop.Choice.FrontSize)
+                ?? ToothLoads.LeastPressureAngleDeg(loop.FrontLinks)
         );
         return LoadCheck.AtMost(
             Climbing,
@@ -161,33 +176,37 @@ internal static class ChainChecks
     /// <summary>The rating's lines for this chain; null where the tables do not know it.</summary>
     public static RatingTent? Tent(LoadedLoop loop)
     {
-        if (loop.Loop.Medium != LoopMedium.Chain || Chains.Find(loop.Standard) is not { } size)
+        if (loop.Loop.Medium != LoopMedium.Chain || RatedSize(loop) is not { } size)
             return null;
         double factor = ChainRating.StrandFactor(loop.Strength.Strands) / loop.ShockFactor;
         double most = loop.Points.Max(loop.SmallerRpm);
         return ChainRating.Tent(size.PitchMm, (int)loop.SmallerSize, IsLight(size), factor, most);
     }
 
-    private static bool IsLight(ChainSize size) => size.ChainId == "085"; // no. 41
+    /// <summary>The chain, where the ACA equations hold for it: they are of chains of standard pitch.</summary>
+    public static ChainSize? RatedSize(LoadedLoop loop) =>
+        Chains.Find(loop.Standard) is { IsDoublePitch: false } size ? size : null;
+
+    public static bool IsLight(ChainSize size) => size.ChainId == "085"; // no. 41
 
     private static LoadCheck Galls(LoadedLoop loop, ChainSize size, OperatingPoint point) =>
         LoadCheck.AtMost(
             Galling,
             point.Kind,
             loop.SmallerRpm(point),
-            ChainRating.GallingRpm(
-                size.PitchMm,
-                (int)loop.SmallerSize,
-                (loop.PullN(point) + StandingN(loop, point)) / loop.Strength.Strands
-            ),
+            ChainRating.GallingRpm(size.PitchMm, (int)loop.SmallerSize, StrandTensionN(loop, point)),
             0.8,
             "Shigley Eq. 17-40 (constants from memory); an industrial limit",
             loop.IsVehicle
         );
 
+    /// <summary>Of the tight run, one strand.</summary>
+    public static double StrandTensionN(LoadedLoop loop, OperatingPoint point) =>
+        (loop.PullN(point) + StandingN(loop, point)) / loop.Strength.Strands;
+
     private static LoadCheck Speed(LoadedLoop loop, OperatingPoint point)
     {
-        bool isSealed = loop.Strength.School == LubricationSchool.SealedRing;
+        bool isSealed = loop.School == LubricationSchool.SealedRing;
         return LoadCheck.AtMost(
             ChainSpeed,
             point.Kind,

@@ -23,6 +23,10 @@ public static class ChainLubrication
     /// <summary>Speeds of road machines on sealed-ring chain, m/s: common practice.</summary>
     public const double SealedPracticeMS = 26;
 
+    /// <summary>How often a sealed-ring chain on the road is oiled outside, km, and after rain: common practice.</summary>
+    public const double SealedFromKm = 500;
+    public const double SealedToKm = 1_000;
+
     // Pitch mm, class A up to, class B up to, ft/min: chains no. 25 to 160.
     private static readonly (double PitchMm, double ManualFtMin, double BathFtMin)[] Limits =
     [

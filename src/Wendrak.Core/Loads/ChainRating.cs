@@ -35,15 +35,18 @@ public sealed record RatingTent(double CrossingRpm, IReadOnlyList<RatingPoint> P
 public static class ChainRating
 {
     public const double KwPerHp = 0.745700;
-    private const double MmPerInch = 25.4;
-    private const double NewtonPerLbf = 4.448222;
+    internal const double MmPerInch = 25.4;
+    internal const double NewtonPerLbf = 4.448222;
     private static readonly double[] StrandFactors = [1, 1.7, 2.5, 3.3, 3.9, 4.6];
+
+    /// <summary>K of the plates. Source: Shigley Eq. 17-32.</summary>
+    internal static double PlateFactor(bool isLight) => isLight ? 0.0022 : 0.004;
 
     /// <summary>H1 = K·N^1.08·n^0.9·p^(3 − 0.07·p), kW; K = 0.004, 0.0022 for the light chain no. 41.</summary>
     public static double LinkPlateKw(double pitchMm, int teeth, double rpm, bool isLight = false)
     {
         double p = pitchMm / MmPerInch;
-        double hp = (isLight ? 0.0022 : 0.004) * Math.Pow(teeth, 1.08) * Math.Pow(rpm, 0.9) * Math.Pow(p, 3 - 0.07 * p);
+        double hp = PlateFactor(isLight) * Math.Pow(teeth, 1.08) * Math.Pow(rpm, 0.9) * Math.Pow(p, 3 - 0.07 * p);
         return hp * KwPerHp;
     }
 
@@ -51,13 +54,18 @@ public static class ChainRating
     public static double RollerBushingKw(double pitchMm, int teeth, double rpm, bool isLight = false)
     {
         double p = pitchMm / MmPerInch;
-        const double bushChainsUpToInch = 0.4; // no. 25 and 35 have no rollers
-        double kr =
-            isLight ? 3.4
-            : p < bushChainsUpToInch ? 29
-            : 17;
+        double kr = RollerFactor(pitchMm, isLight);
         double hp = 1_000 * kr * Math.Pow(teeth, 1.5) * Math.Pow(p, 0.8) / Math.Pow(rpm, 1.5);
         return hp * KwPerHp;
+    }
+
+    /// <summary>Kr of rollers and bushes. Source: Shigley Eq. 17-33.</summary>
+    internal static double RollerFactor(double pitchMm, bool isLight)
+    {
+        const double bushChainsUpToMm = 10; // no. 25 and 35 have no rollers
+        return isLight ? 3.4
+            : pitchMm < bushChainsUpToMm ? 29
+            : 17;
     }
 
     /// <summary>The lower of the two, kW, and which it is.</summary>
@@ -120,6 +128,9 @@ public static class ChainRating
     }
 
     /// <summary>Corrected power P·f1·(19/z)^1.08, kW, to enter maker's charts with. Source: ISO 10823.</summary>
-    public static double CorrectedKw(double powerKw, double applicationFactor, int teeth) =>
-        powerKw * applicationFactor * Math.Pow(19.0 / teeth, 1.08);
+    public static double CorrectedKw(double powerKw, double applicationFactor, double teeth) =>
+        powerKw * applicationFactor * ToothFactor(teeth);
+
+    /// <summary>f2 = (19/z)^1.08. Source: ISO 10823.</summary>
+    public static double ToothFactor(double teeth) => Math.Pow(19.0 / teeth, 1.08);
 }

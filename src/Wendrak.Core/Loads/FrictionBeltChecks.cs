@@ -12,23 +12,25 @@ internal static class FrictionBeltChecks
     private const double FlatFriction = 0.3;
     private const double UsualGrooveDeg = 38;
     public const double LeastSlipMargin = 1.3;
-    private const double BestUpToMS = 25;
 
     public static IEnumerable<LoadCheck> Of(LoadedLoop loop)
     {
         if (loop.PointOf(OperatingPointKind.HardestPull) is { } hardest)
             yield return Slips(loop, hardest);
         if (loop.Loop.Medium == LoopMedium.VBelt)
-            yield return Count(loop, Lasting(loop));
+            yield return Count(loop, loop.Lasting);
         OperatingPoint fastest = loop.Points.MaxBy(loop.SpeedMS)!;
+        BeltSpeedRange speeds = BeltSpeedRange.Of(loop);
         yield return LoadCheck.AtMost(
             BeltSpeed,
             fastest.Kind,
             loop.SpeedMS(fastest),
-            BestUpToMS,
+            speeds.ToMS,
             0.5,
-            "5 to 25 m/s, Shigley ch. 17; teaching texts allow 50, cast iron pulleys 30 to 35: common practice"
+            speeds.Source + "; rims of cast iron pulleys 30 to 35 m/s: common practice"
         );
+        if (loop.Loop.Medium == LoopMedium.RoundBelt && Breaking(loop) is { } breaking)
+            yield return breaking;
         if (VSections.Find(loop.Standard) is { } section)
             yield return LoadCheck.AtLeast(
                 SmallPulley,
@@ -41,22 +43,56 @@ internal static class FrictionBeltChecks
     }
 
     /// <summary>Friction with the groove in it, of the wheel that slips first.</summary>
-    public static double EffectiveFriction(LoadedLoop loop) => BeltFriction.Effective(Friction(loop), GrooveDeg(loop));
+    public static double EffectiveFriction(LoadedLoop loop) =>
+        BeltFriction.Effective(Friction(loop), GrooveDeg(loop)) * (RopeOf(loop)?.FormFactor ?? 1);
 
     public static double Friction(LoadedLoop loop) =>
-        loop.Strength.Friction ?? (loop.Loop.Medium == LoopMedium.VBelt ? VBeltFriction : FlatFriction);
+        loop.Strength.Friction
+        ?? loop.Loop.Medium switch
+        {
+            LoopMedium.VBelt => VBeltFriction,
+            LoopMedium.RoundBelt => RopeOf(loop)!.Friction,
+            _ => FlatFriction,
+        };
 
     public static double? GrooveDeg(LoadedLoop loop) =>
-        loop.Loop.Medium == LoopMedium.VBelt ? loop.Strength.GrooveAngleDeg ?? UsualGrooveDeg : null;
+        loop.Loop.Medium switch
+        {
+            LoopMedium.VBelt => loop.Strength.GrooveAngleDeg ?? UsualGrooveDeg,
+            LoopMedium.RoundBelt => loop.Strength.GrooveAngleDeg ?? RopeOf(loop)!.GrooveDeg,
+            _ => null,
+        };
 
-    /// <summary>A rating is for all day: the greatest power that is more than a moment's pull, where one is known.</summary>
-    private static OperatingPoint Lasting(LoadedLoop loop) =>
-        loop.Points.Where(p => p.Kind is OperatingPointKind.Cruise or OperatingPointKind.TopSpeed).MaxBy(p => p.PowerKw)
-        ?? loop.Points[0];
+    /// <summary>Null for anything but round belts.</summary>
+    public static Rope? RopeOf(LoadedLoop loop) =>
+        loop.Loop.Medium == LoopMedium.RoundBelt ? Rope.Of(loop.Strength.Rope ?? RopeKind.Cord) : null;
+
+    /// <summary>K2: as given, by the table, or 1 where that is silent.</summary>
+    public static double LengthFactor(LoadedLoop loop) =>
+        loop.Strength.LengthFactor ?? VLengthFactors.Find(loop.Standard, loop.Path.LengthMm) ?? 1;
+
+    private static LoadCheck? Breaking(LoadedLoop loop)
+    {
+        if (
+            loop.Strength.BreakingLoadN is not double load
+            || loop.PointOf(OperatingPointKind.HardestPull) is not { } hardest
+        )
+            return null;
+        double all = load * loop.Strength.Strands;
+        double tight = RunTensions.Of(loop, hardest).TightN;
+        return LoadCheck.AtLeast(
+            LoadCheckKind.BreakingLoad,
+            hardest.Kind,
+            all / tight,
+            Rope.LeastBreaking,
+            0.6,
+            "a fifth of its breaking load for ropes that run: common practice of hoists"
+        );
+    }
 
     private static LoadCheck Count(LoadedLoop loop, OperatingPoint point)
     {
-        const string source = "⌈P·Ks/(P_tab·K1)⌉, Shigley ch. 17; K1 by Table 17-13";
+        const string source = "⌈P·Ks/(P_tab·K1·K2)⌉, Shigley ch. 17; K1 by Table 17-13, K2 by Table 17-14";
         if (loop.Strength.RatingPerBeltKw is not double rating)
             return LoadCheck.Unknown(BeltCount, point.Kind, source, "Strength.RatingPerBeltKw");
         double wrap = loop.LeastWrapDeg;
@@ -65,7 +101,7 @@ internal static class FrictionBeltChecks
             loop.ShockFactor,
             rating,
             BeltFriction.VBeltWrapFactor(wrap),
-            1
+            LengthFactor(loop)
         );
         return LoadCheck.AtLeast(BeltCount, point.Kind, loop.Strength.Strands, needed, 0.5, source);
     }
@@ -75,7 +111,12 @@ internal static class FrictionBeltChecks
         const string source = "Euler-Eytelwein, Shigley ch. 17; 1.3 to 1.5: common practice";
         if (loop.Strength.InstalledTensionN is not double tension)
             return LoadCheck.Unknown(Slip, point.Kind, source, "Strength.InstalledTensionN");
-        SlipMargin slip = BeltFriction.Margin(EffectiveFriction(loop), loop.LeastWrapDeg, tension, loop.PullN(point));
+        SlipMargin slip = BeltFriction.Margin(
+            EffectiveFriction(loop),
+            loop.GrippingWrapDeg,
+            tension,
+            loop.PullN(point)
+        );
         return LoadCheck.AtLeast(Slip, point.Kind, slip.Margin, LeastSlipMargin, 1 / LeastSlipMargin, source);
     }
 }

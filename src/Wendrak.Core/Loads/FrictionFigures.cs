@@ -6,7 +6,9 @@ namespace Wendrak.Core.Loads;
 /// <param name="TightN">Tension of the tight run at the hardest pull: what the belt is asked to stand.</param>
 /// <param name="BestSpeedMS">Where that tension carries the most power: a third of it is centrifugal there.</param>
 /// <param name="GreatestPowerKw">There, on the point of slipping.</param>
-/// <param name="CreepLowPercent">What it lags behind without slipping.</param>
+/// <param name="CreepPercent">What it lags behind without slipping, at the hardest pull; null where nobody said how it stretches.</param>
+/// <param name="CreepLowPercent">What is usual.</param>
+/// <param name="LengthFactor">K2 of a V-belt; null for others.</param>
 /// <param name="SpeedFromMS">Range that is said to suit the kind.</param>
 /// <param name="SpeedSource">Who says so, and who says otherwise.</param>
 /// <param name="DistanceFromM">Centres such a drive is used for.</param>
@@ -14,13 +16,16 @@ public sealed record FrictionFigures(
     double TightN,
     double? BestSpeedMS,
     double? GreatestPowerKw,
+    double? CreepPercent,
     double CreepLowPercent,
     double CreepHighPercent,
     double SpeedFromMS,
     double SpeedToMS,
     string SpeedSource,
     double DistanceFromM,
-    double DistanceToM
+    double DistanceToM,
+    double? LengthFactor,
+    string? RopeSource
 )
 {
     /// <returns>Null for chains and toothed belts.</returns>
@@ -30,28 +35,40 @@ public sealed record FrictionFigures(
             return null;
         double? mass = LoopMass.KgPerM(loop);
         double? best = mass is double m ? BeltFriction.BestSpeedMS(tightN, m) : null;
-        double wrap = loop.LeastWrapDeg;
+        double wrap = loop.GrippingWrapDeg;
         double? power =
             best is double speed && mass is double kg
                 ? BeltFriction.Limit(FrictionBeltChecks.EffectiveFriction(loop), wrap, kg, speed, tightN).PowerW / 1_000
                 : null;
-        (double from, double to, string source) = loop.Loop.Medium switch
-        {
-            LoopMedium.VBelt => (
-                5.0,
-                25.0,
-                "Shigley ch. 17; teaching texts say 5 to 50, some makers 40 to 50 for narrow ones"
-            ),
-            LoopMedium.FlatBelt => (10.0, 50.0, "common practice; thin high-speed belts go beyond"),
-            _ => (3.0, 20.0, "common practice for round belts and ropes"),
-        };
+        BeltSpeedRange speeds = BeltSpeedRange.Of(loop);
         // Distances by kind: common practice, from memory.
         (double near, double far) = loop.Loop.Medium switch
         {
             LoopMedium.VBelt => (0.3, 5.0),
             LoopMedium.FlatBelt => (0.5, 15.0),
-            _ => (0.1, 30.0),
+            _ => FrictionBeltChecks.RopeOf(loop)!.DistanceM,
         };
-        return new(tightN, best, power, 1, 2, from, to, source, near, far);
+        return new(
+            tightN,
+            best,
+            power,
+            CreepOf(loop),
+            1,
+            2,
+            speeds.FromMS,
+            speeds.ToMS,
+            speeds.Source,
+            near,
+            far,
+            loop.Loop.Medium == LoopMedium.VBelt ? FrictionBeltChecks.LengthFactor(loop) : null,
+            loop.Loop.Medium == LoopMedium.RoundBelt ? Rope.Source : null
+        );
     }
+
+    /// <summary>F/(E·A): each part of the belt is stretched by its tension, so as it slackens it falls back.</summary>
+    /// <remarks>Source: theory of elastic creep, Johnson, Contact Mechanics ch. 8. E·A is a hundred times the pull for 1 %.</remarks>
+    private static double? CreepOf(LoadedLoop loop) =>
+        loop.PointOf(OperatingPointKind.HardestPull) is { } hardest
+            ? loop.PullN(hardest) / loop.Strength.ForceAt1PercentN
+            : null;
 }

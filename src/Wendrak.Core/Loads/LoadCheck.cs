@@ -20,6 +20,9 @@ public enum LoadCheckKind
     /// <summary>Speed ripple either way of the mean, percent.</summary>
     Ripple,
 
+    /// <summary>Turns until the same gap of the smaller wheel of a double pitch chain is used again.</summary>
+    OddTeeth,
+
     /// <summary>Wrap of the worse of both wheels, degrees.</summary>
     Wrap,
 

@@ -91,6 +91,7 @@ public static class LoadMends
     private static IEnumerable<Variation> Variations(LoadedLoop loop) =>
         [.. Teeth(loop), .. Sizes(loop), .. Strands(loop), .. Widths(loop), .. Tensions(loop)];
 
+    // What is built anew is built from what was judged: an alternative is in its input already.
     private static IEnumerable<Variation> Teeth(LoadedLoop loop)
     {
         for (int more = 1; more <= MostTeethMore; more++)

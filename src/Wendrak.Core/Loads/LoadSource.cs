@@ -17,6 +17,8 @@ namespace Wendrak.Core.Loads;
 /// <param name="Friction">Between tyre and road.</param>
 /// <param name="CruiseKmh">Speed it mostly runs at.</param>
 /// <param name="LiftsOrFlies">A hoist, a lift for people, an aircraft or its controls: figures are told, verdicts are not.</param>
+/// <param name="DrivenMassKg">Carried by the driven wheels, where the tyre's grip is not that of a rear-driven vehicle in its side view.</param>
+/// <param name="Character">How what is driven takes its load; null for the usual of such a machine.</param>
 /// <param name="BrakingTorqueNm">At the input shaft, where the drive brakes; null where it does not.</param>
 public sealed record LoadSource(
     string DriveKey,
@@ -30,11 +32,17 @@ public sealed record LoadSource(
     double? Friction = null,
     double? CruiseKmh = null,
     double? BrakingTorqueNm = null,
-    bool LiftsOrFlies = false
+    bool LiftsOrFlies = false,
+    double? DrivenMassKg = null,
+    LoadCharacter? Character = null
 )
 {
-    internal Guard Check() =>
-        new Guard()
+    internal Guard Check()
+    {
+        Guard guard = new();
+        if (Character is LoadCharacter character)
+            guard.OneOf(nameof(Character), character);
+        return guard
             .BetweenIfGiven(nameof(PeakTorqueNm), PeakTorqueNm, 0.01, 100_000, "Nm")
             .BetweenIfGiven(nameof(PeakTorqueRpm), PeakTorqueRpm, 0, 100_000, "rpm")
             .BetweenIfGiven(nameof(PeakPowerKw), PeakPowerKw, 0.001, 10_000, "kW")
@@ -44,7 +52,9 @@ public sealed record LoadSource(
             .BetweenIfGiven(nameof(MassKg), MassKg, 1, 50_000, "kg")
             .BetweenIfGiven(nameof(Friction), Friction, 0.05, 2, "")
             .BetweenIfGiven(nameof(CruiseKmh), CruiseKmh, 1, 400, "km/h")
+            .BetweenIfGiven(nameof(DrivenMassKg), DrivenMassKg, 0.5, 50_000, "kg")
             .BetweenIfGiven(nameof(BrakingTorqueNm), BrakingTorqueNm, 0.01, 100_000, "Nm");
+    }
 }
 
 /// <summary>Values that stand in where nobody has said more.</summary>
@@ -73,6 +83,9 @@ public static class LoadDefaults
             _ => null,
         };
 
+    /// <summary>Robots mostly do: then all of their mass gives grip. Common practice.</summary>
+    internal static bool DrivesAllWheels(MachineKind kind) => kind == MachineKind.Robot;
+
     /// <summary>Part of the power that a stage passes on. Common practice: gears 0.98, chain 0.97, hub gears 0.95 (memory).</summary>
     public static double EfficiencyOf(Stage stage) =>
         stage switch
@@ -83,6 +96,9 @@ public static class LoadDefaults
             _ => 0.98,
         };
 
-    /// <summary>Shock on top of the pull. Table <c>service_factors.csv</c>: motorcycle, e-board, robot 1.5; muscle 1.2.</summary>
-    public static double ShockFactor(InputKind kind) => kind == InputKind.Rider ? 1.2 : 1.5;
+    /// <summary>Sealed rings are what motorcycles run on; everything else wants its joints oiled. Common practice.</summary>
+    public static LubricationSchool School(MachineKind kind) =>
+        kind is MachineKind.Motorcycle or MachineKind.Moped
+            ? LubricationSchool.SealedRing
+            : LubricationSchool.Industrial;
 }

@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
 
@@ -12,13 +13,15 @@ internal static class LoadWorkings
         IReadOnlyList<PointLoads> points,
         IReadOnlyList<LoadCheck> checks,
         FrictionFigures? friction,
-        GrowthLife? life
+        GrowthLife? life,
+        ChartPower? chart
     ) =>
         [
             .. points.SelectMany(p => OfPoint(loop, p)),
             .. checks.Where(c => c.Value is not null).Select(c => OfCheck(loop, c, points)),
             .. OfBelt(loop, friction),
             .. OfLife(life, checks),
+            .. chart?.Explain(loop) ?? [],
         ];
 
     private static IEnumerable<Working> OfLife(GrowthLife? life, IReadOnlyList<LoadCheck> checks)
@@ -42,6 +45,18 @@ internal static class LoadWorkings
                 "Shigley ch. 17",
                 "What the pulleys' rims stand is another question: cast iron 30 to 35 m/s, common practice."
             );
+        if (figures is { CreepPercent: double creep } && loop.PointOf(OperatingPointKind.HardestPull) is { } hardest)
+            yield return new(
+                "Creep at the hardest pull",
+                "s = F/F_1% (F/(E·A), E·A = 100·F_1%)",
+                [
+                    new("F", "pull", loop.PullN(hardest), "N"),
+                    new("F_1%", "makes all belts together 1 % longer", loop.Strength.ForceAt1PercentN!.Value, "N"),
+                ],
+                new("s", "what it lags behind", creep, "%"),
+                "elastic creep: Johnson, Contact Mechanics ch. 8",
+                "Slip comes on top once it is pulled over its margin."
+            );
     }
 
     private static IEnumerable<Working> OfPoint(LoadedLoop loop, PointLoads at)
@@ -61,7 +76,9 @@ internal static class LoadWorkings
             ],
             new("F", "pull", at.PullN, "N"),
             "Shigley ch. 17; torque: T_in·i·η, or tyre and resistance by Gillespie and Cossalter",
-            "Where a drive forks, each branch is taken to carry all of it."
+            loop.IsForked && loop.Strength.TorqueShare is null
+                ? "The drive forks: this branch is taken to carry all of it, the worst case."
+                : "The share of a forked drive as it was given."
         );
         yield return new(
             $"Speed of the loop, {name}",
@@ -70,8 +87,8 @@ internal static class LoadWorkings
                 new(
                     loop.Loop.IsToothed ? "N" : "d",
                     "driving wheel",
-                    loop.Loop.IsToothed ? loop.Choice.FrontSize : loop.FrontDiameterMm,
-                    loop.Loop.IsToothed ? "teeth" : "mm"
+                    loop.Loop.IsToothed ? loop.FrontLinks : loop.FrontDiameterMm,
+                    loop.Loop.IsToothed ? "" : "mm"
                 ),
                 new("n", "its speed", at.Point.Rpm, "rpm"),
             ],
@@ -85,7 +102,7 @@ internal static class LoadWorkings
                 "F_1 = F·sin b / sin(φ + b), b = 360°/N",
                 [
                     new("F", "pull", at.PullN, "N"),
-                    new("N", "front", loop.Choice.FrontSize, "teeth"),
+                    new("N", "links once round the front", loop.FrontLinks, ""),
                     new(
                         "φ",
                         "mean pressure angle, or as given",
@@ -118,7 +135,16 @@ internal static class LoadWorkings
         PointLoads at = points.First(p => p.Point.Kind == check.Point);
         (string Formula, WorkingValue[] Values, string Unit) told = check.Kind switch
         {
-            LoadCheckKind.BreakingLoad => ("S = F_B / F", [BreakingLoad(loop), new("F", "pull", at.PullN, "N")], ""),
+            LoadCheckKind.BreakingLoad => (
+                "S = F_B / F",
+                [
+                    BreakingLoad(loop),
+                    loop.Loop.Medium == LoopMedium.Chain
+                        ? new("F", "pull", at.PullN, "N")
+                        : new("F", "tight run", at.TightN, "N"),
+                ],
+                ""
+            ),
             LoadCheckKind.BreakingLoadWithShock => (
                 "S = F_B / (F·k + F_c + F_s)",
                 [
@@ -158,7 +184,7 @@ internal static class LoadWorkings
                     new(
                         "q",
                         "left over after a tooth",
-                        ToothLoads.RatioPerTooth((int)loop.Choice.FrontSize, ClimbAngle(loop)),
+                        ToothLoads.RatioPerTooth(loop.FrontLinks, ClimbAngle(loop)),
                         ""
                     ),
                     new("k", "teeth engaged", at.Teeth!.TeethEngaged, "teeth"),
@@ -168,6 +194,7 @@ internal static class LoadWorkings
             LoadCheckKind.Slip => (
                 "S = 2·T_i·(E − 1)/((E + 1)·F), E = e^(f'·θ), f' = f/sin(β/2)",
                 [
+                    new("f", "rubbing friction", FrictionBeltChecks.Friction(loop), "", loop.Strength.Friction is null),
                     new("f'", "friction with the groove in it", FrictionBeltChecks.EffectiveFriction(loop), ""),
                     .. FrictionBeltChecks.GrooveDeg(loop) is double groove
                         ? new WorkingValue[]
@@ -176,17 +203,13 @@ internal static class LoadWorkings
                             new("β/2", "its half", groove / 2, "°"),
                         }
                         : [],
-                    new("θ", "wrap", loop.LeastWrapDeg, "°"),
+                    new("θ", "wrap it grips by", loop.GrippingWrapDeg, "°"),
                     new("T_i", "installed tension", loop.Strength.InstalledTensionN ?? 0, "N"),
                     new("F", "pull", at.PullN, "N"),
                 ],
                 ""
             ),
-            LoadCheckKind.Rating => (
-                "P ≤ H·strands / k",
-                [new("H·strands / k", "rated", check.Limit!.Value, "kW"), Shock(loop)],
-                "kW"
-            ),
+            LoadCheckKind.Rating => RatingOf(loop, at),
             LoadCheckKind.BeltPull => ("F·k ≤ allowed", [new("F", "pull", at.PullN, "N"), Shock(loop)], "N"),
             LoadCheckKind.ToothJump => (
                 "S = T_i / (F·(1/2 + tan(γ − atan μ)/θ))",
@@ -205,18 +228,25 @@ internal static class LoadWorkings
                 ""
             ),
             LoadCheckKind.BeltCount => (
-                "z = ⌈P·k/(P_tab·K1)⌉",
+                "z = ⌈P·k/(P_tab·K1·K2)⌉",
                 [
                     new("P", "power", at.Point.PowerKw, "kW"),
                     Shock(loop),
                     new("P_tab", "of one belt", loop.Strength.RatingPerBeltKw ?? 0, "kW"),
                     new("K1", "wrap factor", BeltFriction.VBeltWrapFactor(loop.LeastWrapDeg), ""),
+                    new(
+                        "K2",
+                        "length factor",
+                        FrictionBeltChecks.LengthFactor(loop),
+                        "",
+                        loop.Strength.LengthFactor is null
+                    ),
                 ],
                 ""
             ),
             LoadCheckKind.Ripple => (
                 "±Δv/v = (π/n)·tan(π/(2n)) / 2",
-                [new("n", "teeth of the smaller sprocket", loop.SmallerSize, "teeth")],
+                [new("n", "links once round the smaller sprocket", loop.SmallerLinks, "")],
                 "%"
             ),
             LoadCheckKind.ChainSpeed or LoadCheckKind.BeltSpeed => ("v as above", [], "m/s"),
@@ -225,10 +255,11 @@ internal static class LoadWorkings
                 [new("front", "wrap", loop.Front.WrapDeg, "°"), new("rear", "wrap", loop.Rear.WrapDeg, "°")],
                 "°"
             ),
-            LoadCheckKind.Galling => (
-                "n ≤ n_galling",
-                [new("n", "smaller sprocket", check.Value!.Value, "rpm")],
-                "rpm"
+            LoadCheckKind.Galling => GallingOf(loop, at),
+            LoadCheckKind.OddTeeth => (
+                "2 turns for an odd number of gaps, 1 for an even one",
+                [new("N", "gaps of the smaller wheel", loop.SmallerSize, "")],
+                "turns"
             ),
             _ => ("counted", [], loop.Loop.IsToothed ? "teeth" : "mm"),
         };
@@ -242,8 +273,49 @@ internal static class LoadWorkings
         );
     }
 
+    private static (string, WorkingValue[], string) RatingOf(LoadedLoop loop, PointLoads at)
+    {
+        ChainSize size = ChainChecks.RatedSize(loop)!;
+        bool isLight = ChainChecks.IsLight(size);
+        double rpm = Math.Max(loop.SmallerRpm(at.Point), 1);
+        (double rated, RatingLimit governs) = ChainRating.Of(size.PitchMm, (int)loop.SmallerSize, rpm, isLight);
+        WorkingValue factor =
+            governs == RatingLimit.LinkPlate
+                ? new("K", "of the plates", ChainRating.PlateFactor(isLight), "")
+                : new("Kr", "of rollers and bushes", ChainRating.RollerFactor(size.PitchMm, isLight), "");
+        return (
+            governs == RatingLimit.LinkPlate
+                ? "P ≤ H·s/k, H = 0.7457·K·N^1.08·n^0.9·p^(3 − 0.07·p)"
+                : "P ≤ H·s/k, H = 0.7457·1000·Kr·N^1.5·p^0.8/n^1.5",
+            [
+                factor,
+                new("N", "small sprocket", loop.SmallerSize, "teeth"),
+                new("n", "its speed", rpm, "rpm"),
+                new("p", "pitch", size.PitchMm / ChainRating.MmPerInch, "in"),
+                new("H", "one strand", rated, "kW"),
+                new("s", "factor of strands side by side", ChainRating.StrandFactor(loop.Strength.Strands), ""),
+                Shock(loop),
+            ],
+            "kW"
+        );
+    }
+
+    private static (string, WorkingValue[], string) GallingOf(LoadedLoop loop, PointLoads at)
+    {
+        double tensionN = ChainChecks.StrandTensionN(loop, at.Point);
+        return (
+            "n ≤ 1000·(82.5/(7.95^p·1.0278^N·1.323^(F/1000)))^(1/(1.59·log p + 1.873))",
+            [
+                new("p", "pitch", LoopLengths.UnitMm(loop.Loop) / ChainRating.MmPerInch, "in"),
+                new("N", "small sprocket", loop.SmallerSize, "teeth"),
+                new("F", "tight run, one strand", tensionN / ChainRating.NewtonPerLbf, "lbf"),
+            ],
+            "rpm"
+        );
+    }
+
     private static double ClimbAngle(LoadedLoop loop) =>
-        loop.Strength.PressureAngleDeg ?? ToothLoads.LeastPressureAngleDeg((int)loop.Choice.FrontSize);
+        loop.Strength.PressureAngleDeg ?? ToothLoads.LeastPressureAngleDeg(loop.FrontLinks);
 
     private static WorkingValue BreakingLoad(LoadedLoop loop) =>
         new(
@@ -288,6 +360,7 @@ internal static class LoadWorkings
             LoadCheckKind.Wrap => "Wrap",
             LoadCheckKind.Rating => "Power against the rating",
             LoadCheckKind.Galling => "Galling",
+            LoadCheckKind.OddTeeth => "Odd number of gaps",
             LoadCheckKind.Slip => "Slip margin",
             LoadCheckKind.BeltCount => "Belts side by side",
             LoadCheckKind.BeltSpeed => "Belt speed",

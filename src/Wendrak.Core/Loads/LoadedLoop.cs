@@ -9,6 +9,7 @@ namespace Wendrak.Core.Loads;
 /// <param name="Loops">Wheels of every loop of the drive.</param>
 /// <param name="Layout">Where its wheels stand; null for two wheels at the centres their length asks for.</param>
 /// <param name="Strength">The chain or belt; names the loop.</param>
+/// <param name="Alternative">Judged in the place of the loop it names; null for the loop as it is.</param>
 public sealed record LoadsInput(
     Drive Drive,
     MachineKind Kind,
@@ -16,7 +17,8 @@ public sealed record LoadsInput(
     IReadOnlyList<RoadWheelChoice> RoadWheels,
     LoopLayout? Layout,
     LoadSource Source,
-    LoopStrength Strength
+    LoopStrength Strength,
+    LoopAlternative? Alternative = null
 );
 
 /// <summary>Geometry and operating points that all checks of a loop share.</summary>
@@ -32,8 +34,9 @@ internal sealed class LoadedLoop
     public IReadOnlyList<OperatingPoint> Points { get; }
 
     /// <exception cref="Quantities.InvalidInputException">A part of the question is refused.</exception>
-    public LoadedLoop(LoadsInput input)
+    public LoadedLoop(LoadsInput asked)
     {
+        LoadsInput input = asked.Alternative?.In(asked) ?? asked;
         Input = input;
         DriveTrain train = new(input.Drive, input.Loops);
         Loop =
@@ -49,7 +52,9 @@ internal sealed class LoadedLoop
         (Front, Rear) = (Path.Wheels[0], Path.Wheels[rear]);
         SlackRunMm = Path.Spans.Take(rear).Max(s => s.LengthMm);
         RearIndex = rear;
-        Points = new OperatingPoints(train, Loop, input.RoadWheels, input.Kind, input.Source).Of(FrontDiameterMm);
+        OperatingPoints points = new(train, Loop, input.RoadWheels, input.Kind, input.Source, input.Strength);
+        (Points, IsForked) = (points.Of(FrontDiameterMm), points.IsForked);
+        UsualShock = ShockFactors.Of(Loop, input.Drive, input.Kind, input.Source);
     }
 
     /// <summary>The same wheels and operating points with another chain or belt: only that is checked again.</summary>
@@ -59,6 +64,7 @@ internal sealed class LoadedLoop
         Input = like.Input with { Strength = strength };
         (Loop, Choice, Path, Points) = (like.Loop, like.Choice, like.Path, like.Points);
         (Front, Rear, RearIndex, SlackRunMm) = (like.Front, like.Rear, like.RearIndex, like.SlackRunMm);
+        (IsForked, UsualShock) = (like.IsForked, like.UsualShock);
     }
 
     /// <exception cref="Quantities.InvalidInputException">The chain or belt is refused.</exception>
@@ -72,7 +78,20 @@ internal sealed class LoadedLoop
     /// <summary>Both ways of the trade: a vehicle's drive works in bursts, a machine's all day.</summary>
     public bool IsVehicle => LoadDefaults.ClassOf(Input.Kind) is not null;
 
-    public double ShockFactor => Strength.ShockFactor ?? LoadDefaults.ShockFactor(Input.Drive.Input.Kind);
+    /// <summary>True where the drive goes more than one way: part of its torque may go past this loop.</summary>
+    public bool IsForked { get; }
+
+    /// <summary>Counts where nobody gave a factor.</summary>
+    public Tables.ServiceFactor UsualShock { get; }
+
+    public double ShockFactor => Strength.ShockFactor ?? UsualShock.Factor;
+
+    public LubricationSchool School => Strength.School ?? LoadDefaults.School(Input.Kind);
+
+    /// <summary>The greatest power that is more than a moment's pull, where one is known: ratings are for all day.</summary>
+    public OperatingPoint Lasting =>
+        Points.Where(p => p.Kind is OperatingPointKind.Cruise or OperatingPointKind.TopSpeed).MaxBy(p => p.PowerKw)
+        ?? Points[0];
 
     public OperatingPoint? PointOf(OperatingPointKind kind) => Points.FirstOrDefault(p => p.Kind == kind);
 
@@ -81,11 +100,20 @@ internal sealed class LoadedLoop
     /// <summary>Speed of the chain or belt, m/s.</summary>
     public double SpeedMS(OperatingPoint point) =>
         Loop.IsToothed
-            ? ChainPull.SpeedMS(LoopLengths.UnitMm(Loop), Choice.FrontSize, point.Rpm)
+            ? ChainPull.SpeedMS(LoopLengths.UnitMm(Loop), FrontLinks, point.Rpm)
             : Math.PI * FrontDiameterMm * point.Rpm / 60_000;
 
     /// <summary>Wrap of the worse of both wheels: there it slips, jumps or climbs first.</summary>
     public double LeastWrapDeg => Math.Min(Front.WrapDeg, Rear.WrapDeg);
+
+    /// <summary>Wrap by which it grips: half turns of a rope beyond the loop's own are added.</summary>
+    public double GrippingWrapDeg => LeastWrapDeg + 180 * Strength.ExtraHalfTurns;
+
+    /// <summary>Links or belt teeth that lie once round the driving wheel.</summary>
+    public double FrontLinks => WheelSize.LinksRound(Loop, Choice.FrontSize);
+
+    /// <summary>The same of the smaller wheel.</summary>
+    public double SmallerLinks => WheelSize.LinksRound(Loop, SmallerSize);
 
     public double SmallerSize => Math.Min(Choice.FrontSize, Choice.RearSize);
 

@@ -28,13 +28,16 @@ public sealed record PointLoads(
 
 /// <summary>How a chain of this speed is oiled, by both practices.</summary>
 /// <param name="ManualUpToMS">Up to here oiling by hand or drip will do, by the industrial tables.</param>
-/// <param name="School">The one chosen.</param>
+/// <param name="SealedFromKm">How often a sealed-ring chain is oiled outside, km.</param>
+/// <param name="School">The one chosen, or the usual of such a machine.</param>
 public sealed record ChainOiling(
     LubricationClass Class,
     double SpeedMS,
     double ManualUpToMS,
     double BathUpToMS,
     double SealedUpToMS,
+    double SealedFromKm,
+    double SealedToKm,
     LubricationSchool School
 );
 
@@ -47,7 +50,10 @@ public sealed record ChainOiling(
 /// <param name="PullLimitN">Where the margin wanted on the breaking load is used up; null for belts.</param>
 /// <param name="MassKg">Of the chain or belt alone; null where neither tables nor person tell.</param>
 /// <param name="Oiling">Null for belts, which are never oiled.</param>
-/// <param name="Tent">Null for belts.</param>
+/// <param name="GreatestSpeedMS">Of the chain or belt.</param>
+/// <param name="Standard">Of the chain or belt that was judged.</param>
+/// <param name="Tent">Null for belts, and where the equations do not hold.</param>
+/// <param name="Chart">Null for belts.</param>
 /// <param name="Efficiency">By both schools.</param>
 /// <param name="Life">Null for belts, and where the pressure in the pins is not known.</param>
 /// <param name="Friction">Null for chains and toothed belts.</param>
@@ -64,8 +70,13 @@ public sealed record LoopLoadsResult(
     double HardestTorqueNm,
     double? PullLimitN,
     double? MassKg,
+    double GreatestSpeedMS,
+    string Standard,
+    double FrontSize,
+    double RearSize,
     ChainOiling? Oiling,
     RatingTent? Tent,
+    ChartPower? Chart,
     IReadOnlyList<string> Sizes,
     AssumedLoads Assumed,
     IReadOnlyList<LoopEfficiency> Efficiency,
@@ -88,6 +99,7 @@ public static class LoopLoads
         double? installed = runs[0].InstalledN;
         FrictionFigures? friction = FrictionFigures.Of(loop, runs.Max(r => r.TightN));
         GrowthLife? life = GrowthLife.Of(loop, checks);
+        ChartPower? chart = ChartPower.Of(loop);
         return new(
             points,
             checks,
@@ -100,14 +112,19 @@ public static class LoopLoads
             loop.Points.Max(p => p.TorqueNm) * loop.ShockFactor,
             PullLimit(loop, checks),
             LoopMass.KgPerM(loop) * loop.Path.LengthMm / 1_000,
+            points.Max(p => p.SpeedMS),
+            loop.Standard,
+            loop.Choice.FrontSize,
+            loop.Choice.RearSize,
             Oiling(loop),
             ChainChecks.Tent(loop),
+            chart,
             LoopStrength.SizesFor(loop.Loop),
             AssumedLoads.Of(loop, installed),
-            LoopEfficiency.Of(loop.Loop.Medium, loop.PointOf(OperatingPointKind.Cruise)?.PowerKw),
+            LoopEfficiency.Of(loop),
             friction,
             life,
-            LoadWorkings.Of(loop, points, checks, friction, life)
+            LoadWorkings.Of(loop, points, checks, friction, life, chart)
         );
     }
 
@@ -136,12 +153,7 @@ public static class LoopLoads
             runs.SlackN,
             runs.CentrifugalN,
             loop.Loop.Medium == LoopMedium.Chain
-                ? ToothLoads.Of(
-                    (int)loop.Choice.FrontSize,
-                    loop.Front.WrapDeg,
-                    loop.PullN(point),
-                    loop.Strength.PressureAngleDeg
-                )
+                ? ToothLoads.Of(loop.FrontLinks, loop.Front.WrapDeg, loop.PullN(point), loop.Strength.PressureAngleDeg)
                 : null,
             ShaftLoad.Of(runs.TightN - runs.CentrifugalN, runs.SlackN - runs.CentrifugalN, loop.Front.WrapDeg),
             ShaftLoad.Of(runs.TightN - runs.CentrifugalN, runs.SlackN - runs.CentrifugalN, loop.Rear.WrapDeg),
@@ -161,7 +173,9 @@ public static class LoopLoads
             manual,
             bath,
             ChainLubrication.SealedPracticeMS,
-            loop.Strength.School
+            ChainLubrication.SealedFromKm,
+            ChainLubrication.SealedToKm,
+            loop.School
         );
     }
 }

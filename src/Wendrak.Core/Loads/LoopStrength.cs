@@ -29,6 +29,11 @@ public enum LubricationSchool
 /// <param name="GrooveAngleDeg">Included angle; null for the table's.</param>
 /// <param name="PressureAngleDeg">Of worn teeth; null for the mean of new ones.</param>
 /// <param name="RatingPerBeltKw">Of one V-belt by its maker's table, at half a turn of wrap and a length factor of 1.</param>
+/// <param name="LengthFactor">K2 of a V-belt's length; null for the table's, or 1 where it is silent.</param>
+/// <param name="ForceAt1PercentN">Pull that makes all belts together 1 % longer, by the maker; tells how far they creep.</param>
+/// <param name="Rope">What a round belt is; null for a cord.</param>
+/// <param name="ExtraHalfTurns">Half turns that a rope is wound round its driving wheel beyond the one of the loop.</param>
+/// <param name="TorqueShare">Part of a forked drive's torque that goes this way; null for all of it, the worst case.</param>
 public sealed record LoopStrength(
     string LoopKey,
     string? Standard = null,
@@ -41,13 +46,20 @@ public sealed record LoopStrength(
     double? InstalledTensionN = null,
     double? SagMm = null,
     double? ShockFactor = null,
-    LubricationSchool School = LubricationSchool.SealedRing,
+    LubricationSchool? School = null,
     double? Friction = null,
     double? GrooveAngleDeg = null,
     double? PressureAngleDeg = null,
-    double? RatingPerBeltKw = null
+    double? RatingPerBeltKw = null,
+    double? LengthFactor = null,
+    double? ForceAt1PercentN = null,
+    RopeKind? Rope = null,
+    int ExtraHalfTurns = 0,
+    double? TorqueShare = null
 )
 {
+    private const int MostHalfTurns = 10;
+
     /// <summary>Another size: what the maker said of the first one holds for it no more.</summary>
     internal LoopStrength Of(string standard) =>
         this with
@@ -71,11 +83,18 @@ public sealed record LoopStrength(
             .BetweenIfGiven(nameof(InstalledTensionN), InstalledTensionN, 1, 1e6, "N")
             .BetweenIfGiven(nameof(SagMm), SagMm, 0.1, 1_000, "mm")
             .BetweenIfGiven(nameof(ShockFactor), ShockFactor, 1, 5, "")
-            .OneOf(nameof(School), School)
             .BetweenIfGiven(nameof(Friction), Friction, 0.01, 2, "")
             .BetweenIfGiven(nameof(GrooveAngleDeg), GrooveAngleDeg, 20, 60, "°")
             .BetweenIfGiven(nameof(PressureAngleDeg), PressureAngleDeg, 5, 40, "°")
-            .BetweenIfGiven(nameof(RatingPerBeltKw), RatingPerBeltKw, 0.01, 1_000, "kW");
+            .BetweenIfGiven(nameof(RatingPerBeltKw), RatingPerBeltKw, 0.01, 1_000, "kW")
+            .BetweenIfGiven(nameof(LengthFactor), LengthFactor, 0.5, 1.5, "")
+            .BetweenIfGiven(nameof(ForceAt1PercentN), ForceAt1PercentN, 1, 1e7, "N")
+            .Between(nameof(ExtraHalfTurns), ExtraHalfTurns, 0, MostHalfTurns, "half turns")
+            .BetweenIfGiven(nameof(TorqueShare), TorqueShare, 0.05, 1, "");
+        if (School is LubricationSchool school)
+            guard.OneOf(nameof(School), school);
+        if (Rope is RopeKind rope)
+            guard.OneOf(nameof(Rope), rope);
         if (Standard is { } other)
             guard.That(
                 IsLike(loop, other),

@@ -6,7 +6,12 @@ namespace Wendrak.Core.Loads;
 /// <summary>What is known of a machine's loads.</summary>
 /// <param name="Sources">One for a drive at most.</param>
 /// <param name="Strengths">One for a loop at most.</param>
-public sealed record MachineLoads(IReadOnlyList<LoadSource> Sources, IReadOnlyList<LoopStrength> Strengths)
+/// <param name="Alternatives">Chains and belts of another kind, kept to be laid beside a loop.</param>
+public sealed record MachineLoads(
+    IReadOnlyList<LoadSource> Sources,
+    IReadOnlyList<LoopStrength> Strengths,
+    IReadOnlyList<LoopAlternative>? Alternatives = null
+)
 {
     /// <summary>What belongs to drives and loops that are there; null when nothing is left.</summary>
     internal static MachineLoads? For(MachineLoads? loads, IReadOnlyList<Drive> drives)
@@ -17,7 +22,10 @@ public sealed record MachineLoads(IReadOnlyList<LoadSource> Sources, IReadOnlyLi
         HashSet<string> loops = [.. drives.SelectMany(d => d.Stages).OfType<Loop>().Select(l => l.Key)];
         LoadSource[] sources = [.. loads.Sources.Where(s => keys.Contains(s.DriveKey))];
         LoopStrength[] strengths = [.. loads.Strengths.Where(s => loops.Contains(s.LoopKey))];
-        return sources.Length + strengths.Length == 0 ? null : new(sources, strengths);
+        LoopAlternative[] others = [.. (loads.Alternatives ?? []).Where(a => loops.Contains(a.Strength.LoopKey))];
+        return sources.Length + strengths.Length + others.Length == 0
+            ? null
+            : new(sources, strengths, others.Length == 0 ? null : others);
     }
 
     internal Guard Check(IReadOnlyList<Drive> drives)
@@ -48,6 +56,27 @@ public sealed record MachineLoads(IReadOnlyList<LoadSource> Sources, IReadOnlyLi
             );
             if (loop is not null)
                 guard.Include(new Guard($"{nameof(Strengths)}[{i}].").Include(Strengths[i].Check(loop)));
+        }
+        return guard.Include(CheckAlternatives(drives));
+    }
+
+    private Guard CheckAlternatives(IReadOnlyList<Drive> drives)
+    {
+        Guard guard = new();
+        IReadOnlyList<LoopAlternative> others = Alternatives ?? [];
+        for (int i = 0; i < others.Count; i++)
+        {
+            string key = others[i].Strength.LoopKey;
+            string at = $"{nameof(Alternatives)}[{i}].";
+            Loop? loop = drives.SelectMany(d => d.Stages).OfType<Loop>().FirstOrDefault(l => l.Key == key);
+            guard.That(
+                loop is not null && others.Take(i).Count(o => o.Strength.LoopKey == key) < LoopAlternative.MostOfALoop,
+                at + "Strength.LoopKey",
+                "unknown",
+                $"Give a loop of this machine, and {LoopAlternative.MostOfALoop} at most beside each."
+            );
+            if (loop is not null)
+                guard.Include(new Guard(at).Include(others[i].Check(loop)));
         }
         return guard;
     }

@@ -8,7 +8,8 @@ namespace Wendrak.Core.Loads;
 /// <summary>Where the load of a loop comes from: input, tyre or resistance, whichever is the smaller.</summary>
 /// <remarks>
 /// T = T_in · i · η on the driving wheel; tyre and resistance: F · r / (i_behind · η_behind). Source: Gillespie, Fundamentals of
-/// Vehicle Dynamics; Cossalter, Motorcycle Dynamics. Where a drive forks, each branch is taken to carry all of it: the worst case.
+/// Vehicle Dynamics; Cossalter, Motorcycle Dynamics. Where a drive forks, a branch carries the share that was given for it, else
+/// all of it: the worst case.
 /// </remarks>
 internal sealed class OperatingPoints
 {
@@ -20,6 +21,8 @@ internal sealed class OperatingPoints
     private readonly VehicleClass? _class;
     private readonly double _before;
     private readonly double _behind;
+    private readonly MachineKind _kind;
+    private readonly double _share;
 
     /// <summary>Where the loop is pulled hardest: gears before it count, those behind it only let the tyre hold more.</summary>
     private readonly DriveGear _lowest;
@@ -31,12 +34,16 @@ internal sealed class OperatingPoints
         Loop loop,
         IReadOnlyList<RoadWheelChoice> roadWheels,
         MachineKind kind,
-        LoadSource source
+        LoadSource source,
+        LoopStrength strength
     )
     {
         (_train, _loop, _source) = (train, loop, source);
         _output = train.ReferenceOutput(loop.Key);
         RoadWheel? wheel = RoadWheels.On(_output, roadWheels);
+        _kind = kind;
+        _share = strength.TorqueShare ?? 1;
+        IsForked = Forks();
         _class = _output.OnRoad ? LoadDefaults.ClassOf(kind) : null;
         _radiusM = wheel is null ? null : RollingCircumference.Of(wheel).CircumferenceMm / (2 * Math.PI) / 1_000;
         _before = Efficiency(train.PathTo(loop.DrivingShaft));
@@ -53,6 +60,20 @@ internal sealed class OperatingPoints
             )
             .Include(source.Check())
             .ThrowIfAny();
+    }
+
+    /// <summary>True where a shaft before this loop drives something else too.</summary>
+    public bool IsForked { get; }
+
+    private bool Forks()
+    {
+        IReadOnlyList<Stage> stages = _train.Drive.Stages;
+        return _train
+            .PathTo(_loop.DrivenShaft)
+            .Select(i => stages[i].DrivingShaft)
+            .Any(shaft =>
+                stages.Count(s => s.DrivingShaft == shaft) + _train.Drive.Outputs.Count(o => o.Shaft == shaft) > 1
+            );
     }
 
     private DriveInput Input => _train.Drive.Input;
@@ -156,7 +177,7 @@ internal sealed class OperatingPoints
         new(
             kind,
             gear.Label,
-            torqueNm,
+            origin == TorqueOrigin.Measured ? torqueNm : torqueNm * _share,
             rpm,
             _radiusM is double radius ? SpeedMS(rpm * FrontReduction(gear), gear, radius) * 3.6 : null,
             origin
@@ -171,16 +192,28 @@ internal sealed class OperatingPoints
             * (Input.CrankLengthMm ?? LoadDefaults.CrankMm)
             / 1_000;
 
-    private (double PushN, bool TyreSlips)? Push() =>
-        _class is { } c
+    private (double PushN, bool TyreSlips)? Push()
+    {
+        double friction = _source.Friction ?? LoadDefaults.Friction;
+        if (_class is null)
+            return null;
+        if (DrivenMassKg is double driven)
+            return (RoadLoad.GripN(driven, friction), true);
+        return _class is { } c
             ? RoadLoad.RearDrivenPush(
                 _source.MassKg ?? c.MassWithRiderKg,
                 c.WheelbaseMm,
                 c.CgAheadOfRearMm,
                 c.CgHeightMm,
-                _source.Friction ?? LoadDefaults.Friction
+                friction
             )
             : null;
+    }
+
+    /// <summary>Null for vehicles driven by their rear wheel, whose load shifts as they push.</summary>
+    private double? DrivenMassKg =>
+        _source.DrivenMassKg
+        ?? (LoadDefaults.DrivesAllWheels(_kind) ? _source.MassKg ?? _class?.MassWithRiderKg : null);
 
     private double Resisted(double speedMS, double radiusM, DriveGear gear) =>
         FrontTorque(

@@ -67,7 +67,8 @@ internal static class PullCurve
         bool falls
     )
     {
-        int teeth = (int)(wheel.Name == LoopLayout.FrontName ? loop.Choice.FrontSize : loop.Choice.RearSize);
+        double size = wheel.Name == LoopLayout.FrontName ? loop.Choice.FrontSize : loop.Choice.RearSize;
+        double teeth = WheelSize.LinksRound(loop.Loop, size);
         double phi = loop.Strength.PressureAngleDeg ?? ToothLoads.MeanPressureAngleDeg(teeth);
         double q = ToothLoads.RatioPerTooth(teeth, phi);
         double perTooth = 360.0 / teeth / wheel.WrapDeg;
@@ -88,7 +89,8 @@ internal static class PullCurve
     )
     {
         double friction = FrictionBeltChecks.EffectiveFriction(loop);
-        double wrap = wheel.WrapDeg * Math.PI / 180;
+        double more = wheel.Name == LoopLayout.FrontName ? 180 * loop.Strength.ExtraHalfTurns : 0;
+        double wrap = (wheel.WrapDeg + more) * Math.PI / 180;
         double free = Math.Max(runs.SlackN - runs.CentrifugalN, 1e-9);
         double needed = Math.Log((runs.TightN - runs.CentrifugalN) / free) / friction;
         double active = Math.Min(1, needed / wrap);

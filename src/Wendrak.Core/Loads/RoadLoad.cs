@@ -11,7 +11,10 @@ public static class RoadLoad
     public static double ResistanceN(double massKg, double crr, double cdaM2, double speedMS) =>
         crr * massKg * ChainPull.GravityMS2 + 0.5 * AirKgM3 * cdaM2 * speedMS * speedMS;
 
-    /// <summary>Greatest push of a rear-driven two-wheeler, N: where the tyre slips or the front lifts.</summary>
+    /// <summary>Greatest push of wheels that carry a mass however it pushes, N: μ·m·g.</summary>
+    public static double GripN(double drivenMassKg, double friction) => friction * drivenMassKg * ChainPull.GravityMS2;
+
+    /// <summary>Greatest push of a vehicle driven by its rear wheels, seen from the side, N: where the tyre slips or the front lifts.</summary>
     /// <param name="cgAheadOfRearMm">Centre of gravity before the rear axle.</param>
     /// <returns>The lower of μ·m·g·(L − b)/(L − μ·h) and m·g·b/h.</returns>
     /// <exception cref="InvalidInputException">A value is not physical.</exception>

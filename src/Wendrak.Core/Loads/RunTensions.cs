@@ -40,7 +40,7 @@ internal sealed record RunTensions(
     private static double Advised(LoadedLoop loop)
     {
         double pull = loop.PullN(loop.Points.MaxBy(p => p.TorqueNm)!);
-        double wrap = loop.LeastWrapDeg;
+        double wrap = loop.GrippingWrapDeg;
         if (loop.Loop.Medium != LoopMedium.ToothedBelt)
             return FrictionBeltChecks.LeastSlipMargin
                 * BeltFriction.Margin(FrictionBeltChecks.EffectiveFriction(loop), wrap, 1, pull).NeededTensionN;

@@ -24,9 +24,10 @@ public sealed record ToothLoadsResult(
 /// </remarks>
 public static class ToothLoads
 {
+    /// <param name="teeth">That bear: half the gaps of a wheel under a double pitch chain.</param>
     /// <param name="pressureAngleDeg">Null for the mean of the standard tooth.</param>
     /// <exception cref="InvalidInputException">A value is not physical.</exception>
-    public static ToothLoadsResult Of(int teeth, double wrapDeg, double pullN, double? pressureAngleDeg = null)
+    public static ToothLoadsResult Of(double teeth, double wrapDeg, double pullN, double? pressureAngleDeg = null)
     {
         new Guard()
             .Between(nameof(teeth), teeth, 5, 1_000, "teeth")
@@ -47,12 +48,12 @@ public static class ToothLoads
         );
     }
 
-    public static double MeanPressureAngleDeg(int teeth) => 26 - 92.0 / teeth;
+    public static double MeanPressureAngleDeg(double teeth) => 26 - 92.0 / teeth;
 
     /// <summary>As low as a roller can settle in a new tooth. Source: ASME B29.1 (from memory).</summary>
-    public static double LeastPressureAngleDeg(int teeth) => 17 - 64.0 / teeth;
+    public static double LeastPressureAngleDeg(double teeth) => 17 - 64.0 / teeth;
 
-    internal static double RatioPerTooth(int teeth, double pressureAngleDeg) =>
+    internal static double RatioPerTooth(double teeth, double pressureAngleDeg) =>
         Sin(pressureAngleDeg) / Sin(pressureAngleDeg + 360.0 / teeth);
 
     private static double Sin(double degrees) => Math.Sin(degrees * Math.PI / 180);

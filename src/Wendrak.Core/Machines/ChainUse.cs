@@ -18,6 +18,9 @@ public static class ChainUse
             MachineKind.Robot => "robot",
             _ => "industrial adjustable",
         };
-        return WearLimits.ChainGrowthPercent(use, Math.Max(choice.FrontSize, choice.RearSize));
+        return WearLimits.ChainGrowthPercent(
+            use,
+            WheelSize.LinksRound(loop, Math.Max(choice.FrontSize, choice.RearSize))
+        );
     }
 }

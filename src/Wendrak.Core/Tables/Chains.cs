@@ -1,6 +1,9 @@
+using System.Collections.Frozen;
+using CsvHelper.Configuration.Attributes;
+
 namespace Wendrak.Core.Tables;
 
-/// <summary>One chain size. Source: ISO 606, ISO 10190, ISO 9633 as printed in table <c>chains.csv</c>.</summary>
+/// <summary>One chain size. Source: ISO 606, ISO 1275, ISO 10190, ISO 9633 as printed in table <c>chains.csv</c>.</summary>
 public sealed record ChainSize
 {
     public required string ChainId { get; init; }
@@ -19,6 +22,10 @@ public sealed record ChainSize
     public double? BearingAreaMm2 { get; init; }
     public required string Source { get; init; }
     public required string Certainty { get; init; }
+
+    /// <summary>Long plates on the pins and rollers of the chain of half its pitch. Source: ISO 1275.</summary>
+    [Ignore]
+    public bool IsDoublePitch => Family == "double pitch";
 }
 
 /// <summary>Chain sizes by their designation.</summary>
@@ -26,5 +33,7 @@ public static class Chains
 {
     public static IReadOnlyList<ChainSize> All { get; } = CsvTable.Read<ChainSize>("chains");
 
-    public static ChainSize? Find(string chainId) => All.FirstOrDefault(c => c.ChainId == chainId);
+    private static readonly FrozenDictionary<string, ChainSize> ById = All.ToFrozenDictionary(c => c.ChainId);
+
+    public static ChainSize? Find(string chainId) => ById.GetValueOrDefault(chainId);
 }

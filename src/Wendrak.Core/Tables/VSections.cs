@@ -1,9 +1,20 @@
+using CsvHelper.Configuration.Attributes;
+
 namespace Wendrak.Core.Tables;
 
 /// <summary>One V-belt section. Source: ISO 4183, table <c>v_sections.csv</c>.</summary>
 public sealed record VSection
 {
     public required string Section { get; init; }
+    public required string Family { get; init; }
+
+    /// <summary>Cut across on the inside: bends easier, runs cooler.</summary>
+    [Ignore]
+    public bool IsNotched => Family.StartsWith("notched", StringComparison.Ordinal);
+
+    /// <summary>Taller than wide.</summary>
+    [Ignore]
+    public bool IsNarrow => Family.StartsWith("narrow", StringComparison.Ordinal);
     public required double MinDatumDiameterMm { get; init; }
     public required double TopWidthMm { get; init; }
     public required double HeightMm { get; init; }

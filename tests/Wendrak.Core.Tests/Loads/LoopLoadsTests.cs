@@ -78,61 +78,6 @@ public sealed class LoopLoadsTests
         Assert.Equal(26, result.Check(ChainSpeed, OperatingPointKind.TopSpeed).Limit);
     }
 
-    /// <summary>An undersized sprocket is judged, not refused, and what mends it is tried out.</summary>
-    [Fact]
-    public void A_mend_is_computed_and_does_what_it_says()
-    {
-        LoadsInput input = Motorcycle(9, 27);
-        LoadCheck ripple = LoopLoads.Of(input).Check(Ripple);
-        Assert.Equal(Verdict.Watch, ripple.Verdict);
-        Mend mend = MendsOf(input, Ripple).Single(m => m.Kind == MendKind.MoreFrontTeeth);
-        LoadCheck then = LoopLoads.Of(Motorcycle(mend.To!.Value, 27)).Check(Ripple);
-        Assert.Equal((Verdict.Fine, mend.Value), (then.Verdict, then.Value!.Value));
-        // One tooth less would not do.
-        Assert.NotEqual(Verdict.Fine, LoopLoads.Of(Motorcycle(mend.To.Value - 1, 27)).Check(Ripple).Verdict);
-        // More strands make nothing smoother.
-        Assert.DoesNotContain(MendsOf(input, Ripple), m => m.Kind == MendKind.MoreStrands);
-    }
-
-    [Fact]
-    public void Strands_sizes_width_and_tension_mend_where_they_help()
-    {
-        LoadsInput weak = Motorcycle() with { Strength = new("final", BreakingLoadN: 7_000) };
-        LoadCheck breaking = LoopLoads.Of(weak).Check(BreakingLoad);
-        Assert.NotEqual(Verdict.Fine, breaking.Verdict);
-        Assert.Contains(MendsOf(weak, BreakingLoad), m => m.Kind == MendKind.MoreStrands && m.Value >= 3);
-        // Another size is judged by its own figures, not by what the maker said of this one.
-        Mend other = MendsOf(weak, BreakingLoad).Single(m => m.Kind == MendKind.OtherSize);
-        Assert.Equal(
-            Chains.Find(other.Size!)!.MinTensileN / LoopLoads.Of(weak).At(HardestPull).PullN,
-            other.Value,
-            1e-9
-        );
-        LoadsInput narrow = ToothedBelt("L", 28, 70) with
-        {
-            Strength = new("final", WidthMm: 20),
-            Source = new("drive", PeakTorqueNm: 7),
-        };
-        Mend wider = MendsOf(narrow, BeltPull).Single(m => m.Kind == MendKind.WiderBelt);
-        Assert.True(wider.To > 20);
-        Mend tighter = MendsOf(VBelt(200), Slip).Single(m => m.Kind == MendKind.MoreTension);
-        Assert.Equal(tighter.Value, LoopLoads.Of(VBelt(tighter.To!.Value)).Check(Slip).Value!.Value, 1e-9);
-    }
-
-    private static IReadOnlyList<Mend> MendsOf(LoadsInput input, LoadCheckKind kind) =>
-        LoadMends.Of(input).First(m => m.Kind == kind).Mends;
-
-    [Fact]
-    public void What_is_fine_needs_no_mending()
-    {
-        CheckMends[] mends = [.. LoadMends.Of(Motorcycle())];
-        LoadCheck[] poor =
-        [
-            .. LoopLoads.Of(Motorcycle()).Checks.Where(c => c.Verdict is Verdict.Watch or Verdict.Stop),
-        ];
-        Assert.Equal(poor.Select(c => (c.Kind, c.Point)), mends.Select(m => (m.Kind, m.Point)));
-    }
-
     /// <summary>h5 by another way: E = e^(0.9215·θ) of the smaller wheel.</summary>
     [Fact]
     public void A_v_belt_slips_by_the_law_of_its_groove()
@@ -359,8 +304,12 @@ public sealed class LoopLoadsTests
         double power = result.At(OperatingPointKind.TopSpeed).Point.PowerKw;
         Assert.Equal(OperatingPointKind.TopSpeed, count.Point);
         double k1 = BeltFriction.VBeltWrapFactor(LoadedWrap(input));
-        Assert.Equal(Math.Ceiling(power * 1.5 / (1.8 * k1)), count.Limit);
-        Mend mend = MendsOf(input, BeltCount).Single(m => m.Kind == MendKind.MoreStrands);
+        // Table service_factors.csv: V-belt, medium shock, normal motor; 1.43 m are 55 in inside, K2 0.95.
+        Assert.Equal(Math.Ceiling(power * 1.2 / (1.8 * k1 * 0.95)), count.Limit);
+        Mend mend = LoadMends
+            .Of(input)
+            .Single(m => m.Kind == BeltCount)
+            .Mends.Single(m => m.Kind == MendKind.MoreStrands);
         Assert.Equal(count.Limit, mend.To);
     }
 

@@ -452,6 +452,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/loads/alternative": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startAlternative"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/loads/mends": {
         parameters: {
             query?: never;
@@ -1009,6 +1025,8 @@ export interface components {
             cruiseKmh: null | number;
             /** Format: double */
             shockFactor: number;
+            /** @description Row of the table that the factor is taken from. */
+            shockSource: string;
             /**
              * Format: double
              * @description Of the slack run of a chain.
@@ -1033,6 +1051,16 @@ export interface components {
              * @description Of one run of a belt: what the advised margin asks for.
              */
             installedTensionN: null | number;
+            /** Format: double */
+            lengthFactor: null | number;
+            /**
+             * Format: double
+             * @description Of a branch; null where the drive does not fork.
+             */
+            torqueShare: null | number;
+            /** Format: double */
+            drivenMassKg: null | number;
+            school: null | components["schemas"]["LubricationSchool"];
         };
         /**
          * @description Whether a wheel can be had for a place on a machine.
@@ -1194,7 +1222,14 @@ export interface components {
             bathUpToMS: number;
             /** Format: double */
             sealedUpToMS: number;
-            /** @description The one chosen. */
+            /**
+             * Format: double
+             * @description How often a sealed-ring chain is oiled outside, km.
+             */
+            sealedFromKm: number;
+            /** Format: double */
+            sealedToKm: number;
+            /** @description The one chosen, or the usual of such a machine. */
             school: components["schemas"]["LubricationSchool"];
         };
         Change: {
@@ -1223,6 +1258,31 @@ export interface components {
          * @enum {unknown}
          */
         ChangedPart: "frontWheel" | "rearWheel" | "loopLength" | "loopKind" | "place" | "edge" | "roadWheel" | "gearing";
+        /** @description Power to enter the charts of chain makers with, by both practices. */
+        ChartPower: {
+            point: components["schemas"]["OperatingPointKind"];
+            /** Format: double */
+            powerKw: number;
+            /**
+             * Format: double
+             * @description Of the small sprocket, to find the place in the chart.
+             */
+            rpm: number;
+            /**
+             * Format: double
+             * @description f1.
+             */
+            applicationFactor: number;
+            /**
+             * Format: double
+             * @description f2.
+             */
+            toothFactor: number;
+            /** Format: double */
+            isoKw: number;
+            /** Format: double */
+            acaKw: number;
+        };
         /** @description What would mend one check; empty where nothing that was tried does. */
         CheckMends: {
             kind: components["schemas"]["LoadCheckKind"];
@@ -1699,7 +1759,12 @@ export interface components {
             greatestPowerKw: null | number;
             /**
              * Format: double
-             * @description What it lags behind without slipping.
+             * @description What it lags behind without slipping, at the hardest pull; null where nobody said how it stretches.
+             */
+            creepPercent: null | number;
+            /**
+             * Format: double
+             * @description What is usual.
              */
             creepLowPercent: number;
             /** Format: double */
@@ -1720,6 +1785,12 @@ export interface components {
             distanceFromM: number;
             /** Format: double */
             distanceToM: number;
+            /**
+             * Format: double
+             * @description K2 of a V-belt; null for others.
+             */
+            lengthFactor: null | number;
+            ropeSource: null | string;
         };
         /** @description One gear of one setup. */
         GearFigures: {
@@ -2020,6 +2091,8 @@ export interface components {
          * @enum {unknown}
          */
         LengthUnit: "links" | "beltTeeth" | "mm";
+        /** @enum {unknown} */
+        LoadCharacter: "smooth" | "moderateShock" | "heavyShock" | null;
         /** @description One margin of a loop. */
         LoadCheck: {
             kind: components["schemas"]["LoadCheckKind"];
@@ -2048,7 +2121,7 @@ export interface components {
             missing: null | string;
         };
         /** @enum {unknown} */
-        LoadCheckKind: "breakingLoad" | "breakingLoadWithShock" | "pinPressure" | "climbing" | "chainSpeed" | "ripple" | "wrap" | "rating" | "galling" | "slip" | "beltCount" | "beltSpeed" | "smallPulley" | "beltPull" | "teethInMesh" | "toothJump";
+        LoadCheckKind: "breakingLoad" | "breakingLoadWithShock" | "pinPressure" | "climbing" | "chainSpeed" | "ripple" | "oddTeeth" | "wrap" | "rating" | "galling" | "slip" | "beltCount" | "beltSpeed" | "smallPulley" | "beltPull" | "teethInMesh" | "toothJump";
         /** @description What drives a drive and what it moves. Everything that is null has a default, or is not counted. */
         LoadSource: {
             /** @description The drive it belongs to. */
@@ -2108,6 +2181,12 @@ export interface components {
              * @default false
              */
             liftsOrFlies: boolean;
+            /**
+             * Format: double
+             * @description Carried by the driven wheels, where the tyre's grip is not that of a rear-driven vehicle in its side view.
+             */
+            drivenMassKg?: null | number;
+            character?: null | components["schemas"]["LoadCharacter"];
         };
         /** @description A loop to be judged. */
         LoadsInput: {
@@ -2121,6 +2200,29 @@ export interface components {
             source: components["schemas"]["LoadSource"];
             /** @description The chain or belt; names the loop. */
             strength: components["schemas"]["LoopStrength"];
+            alternative?: null | components["schemas"]["LoopAlternative"];
+        };
+        /** @description A chain or belt of another kind in the place of a loop, to see what it would do there. */
+        LoopAlternative: {
+            /** @description What people call it; tells several apart. */
+            name: string;
+            medium: components["schemas"]["LoopMedium"];
+            standard: string;
+            /**
+             * Format: double
+             * @description Teeth, or datum diameter in mm.
+             */
+            frontSize: number;
+            /** Format: double */
+            rearSize: number;
+            /** @description Of the other chain or belt; names the loop it would replace. */
+            strength: components["schemas"]["LoopStrength"];
+        };
+        /** @description Asks for a chain or belt of another kind to begin with. */
+        LoopAlternativeStart: {
+            drive: components["schemas"]["Drive"];
+            choice: components["schemas"]["LoopChoice"];
+            medium: components["schemas"]["LoopMedium"];
         };
         /** @description The wheels a setup puts on one loop. */
         LoopChoice: {
@@ -2360,8 +2462,20 @@ export interface components {
              * @description Of the chain or belt alone; null where neither tables nor person tell.
              */
             massKg: null | number;
+            /**
+             * Format: double
+             * @description Of the chain or belt.
+             */
+            greatestSpeedMS: number;
+            /** @description Of the chain or belt that was judged. */
+            standard: string;
+            /** Format: double */
+            frontSize: number;
+            /** Format: double */
+            rearSize: number;
             oiling: null | components["schemas"]["ChainOiling"];
             tent: null | components["schemas"]["RatingTent"];
+            chart: null | components["schemas"]["ChartPower"];
             /** @description Chains of this pitch, or sections of V-belts, that can be tried in its place. */
             sizes: string[];
             assumed: components["schemas"]["AssumedLoads"];
@@ -2502,7 +2616,7 @@ export interface components {
              * @description On the pull; null for the usual of such a drive.
              */
             shockFactor?: null | number;
-            school?: components["schemas"]["LubricationSchool"];
+            school?: null | components["schemas"]["LubricationSchool"];
             /**
              * Format: double
              * @description Between belt and pulley, the groove not counted in.
@@ -2523,6 +2637,28 @@ export interface components {
              * @description Of one V-belt by its maker's table, at half a turn of wrap and a length factor of 1.
              */
             ratingPerBeltKw?: null | number;
+            /**
+             * Format: double
+             * @description K2 of a V-belt's length; null for the table's, or 1 where it is silent.
+             */
+            lengthFactor?: null | number;
+            /**
+             * Format: double
+             * @description Pull that makes all belts together 1 % longer, by the maker; tells how far they creep.
+             */
+            forceAt1PercentN?: null | number;
+            rope?: null | components["schemas"]["RopeKind"];
+            /**
+             * Format: int32
+             * @description Half turns that a rope is wound round its driving wheel beyond the one of the loop.
+             * @default 0
+             */
+            extraHalfTurns: number;
+            /**
+             * Format: double
+             * @description Part of a forked drive's torque that goes this way; null for all of it, the worst case.
+             */
+            torqueShare?: null | number;
         };
         /** @description One loop of a machine at a glance. */
         LoopSummary: {
@@ -2645,6 +2781,8 @@ export interface components {
             sources: components["schemas"]["LoadSource"][];
             /** @description One for a loop at most. */
             strengths: components["schemas"]["LoopStrength"][];
+            /** @description Chains and belts of another kind, kept to be laid beside a loop. */
+            alternatives?: null | components["schemas"]["LoopAlternative"][];
         };
         /** @description A machine to be stored, with the wheels on it. */
         MachineSave: {
@@ -3194,6 +3332,8 @@ export interface components {
             isMeasured: boolean;
             working: components["schemas"]["Working"];
         };
+        /** @enum {unknown} */
+        RopeKind: "cord" | "fibreRope" | "wireLinedSheave" | "wireRoundGroove" | "wireVGroove" | null;
         /**
          * @description Which side of the chain or belt lies on a wheel.
          * @enum {unknown}
@@ -4971,6 +5111,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KnownChainResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    startAlternative: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoopAlternativeStart"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopAlternative"];
                 };
             };
             /** @description Bad Request */

@@ -1,0 +1,120 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Tables;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>Asks for a chain or belt of another kind to begin with.</summary>
+public sealed record LoopAlternativeStart(Drive Drive, LoopChoice Choice, LoopMedium Medium);
+
+/// <summary>A chain or belt of another kind in the place of a loop, to see what it would do there.</summary>
+/// <param name="Name">What people call it; tells several apart.</param>
+/// <param name="FrontSize">Teeth, or datum diameter in mm.</param>
+/// <param name="Strength">Of the other chain or belt; names the loop it would replace.</param>
+public sealed record LoopAlternative(
+    string Name,
+    LoopMedium Medium,
+    string Standard,
+    double FrontSize,
+    double RearSize,
+    LoopStrength Strength
+)
+{
+    public const int MostOfALoop = 3;
+    private const double SlipOfFriction = 0.02; // V, flat and round belts: common practice
+
+    /// <summary>Wheels and usual size of another kind, near the ratio of what is there.</summary>
+    /// <exception cref="InvalidInputException">No such loop.</exception>
+    public static LoopAlternative Start(LoopAlternativeStart asked)
+    {
+        (Drive drive, LoopChoice choice, LoopMedium medium) = asked;
+        new Guard().OneOf(nameof(asked.Medium), medium).ThrowIfAny();
+        Loop loop = DriveLoops.Find(drive, choice.LoopKey, "Choice.LoopKey");
+        Loop other = loop with { Medium = medium, Standard = UsualStandard(loop, medium) };
+        double least = SmallWheel.AdvisedMinimum(other) ?? (other.IsToothed ? WheelSize.Smallest(medium) : UsualMm);
+        double step = Math.Max(1, choice.FrontSize / choice.RearSize);
+        double front = Math.Ceiling(least * step);
+        double rear = Math.Round(front * choice.RearSize / choice.FrontSize);
+        return new("", medium, other.Standard, front, rear, new(loop.Key));
+    }
+
+    // A flat or round belt has no table: a pulley that bends no belt too hard.
+    private const double UsualMm = 100;
+
+    /// <summary>Of the pitch that comes nearest to what is there.</summary>
+    private static string UsualStandard(Loop loop, LoopMedium medium)
+    {
+        const double usualPitchMm = 12.7;
+        double pitch = loop.IsToothed ? WheelOutline.PitchMm(loop) : usualPitchMm;
+        return medium switch
+        {
+            LoopMedium.Chain => Chains.All.MinBy(c => Math.Abs(c.PitchMm - pitch))!.ChainId,
+            LoopMedium.ToothedBelt => SynchronousProfiles.All.MinBy(p => Math.Abs(p.PitchMm - pitch))!.ProfileId,
+            LoopMedium.VBelt => "A",
+            LoopMedium.FlatBelt => "flat",
+            _ => "round",
+        };
+    }
+
+    /// <summary>The drive as it would be with it.</summary>
+    /// <remarks>The shafts stay where they are; idlers of the loop it replaces are left out.</remarks>
+    internal LoadsInput In(LoadsInput input)
+    {
+        Loop loop = DriveLoops.Find(input.Drive, Strength.LoopKey, "Strength.LoopKey");
+        new Guard("Alternative.").Include(Check(loop)).ThrowIfAny();
+        Loop other = AsLoop(loop);
+        LoopChoice choice = new(loop.Key, FrontSize, RearSize, null);
+        return input with
+        {
+            Drive = input.Drive with { Stages = [.. input.Drive.Stages.Select(s => s.Key == loop.Key ? other : s)] },
+            Loops = [.. input.Loops.Select(c => c.LoopKey == loop.Key ? choice : c)],
+            Layout = input.Layout is { } layout ? WithoutIdlers(layout) : null,
+            Strength = Strength,
+            Alternative = null,
+        };
+    }
+
+    private static LoopLayout WithoutIdlers(LoopLayout layout) =>
+        layout with
+        {
+            Idlers = [],
+            Mover = layout.Mover is { } mover && layout.Idlers.Any(i => i.Name == mover.Wheel) ? null : layout.Mover,
+            Limits = null,
+        };
+
+    private Loop AsLoop(Loop loop)
+    {
+        bool isToothed = Medium is LoopMedium.Chain or LoopMedium.ToothedBelt;
+        return loop with
+        {
+            Medium = Medium,
+            Standard = Standard,
+            SlipFraction = isToothed ? 0 : SlipOfFriction,
+            LargestRear = null,
+            SmallestFront = null,
+        };
+    }
+
+    internal Guard Check(Loop loop)
+    {
+        Guard guard = new();
+        guard.OneOf(nameof(Medium), Medium);
+        if (!Enum.IsDefined(Medium))
+            return guard;
+        Loop other = AsLoop(loop);
+        bool isKnown = Medium switch
+        {
+            LoopMedium.Chain => Chains.Find(Standard) is not null,
+            LoopMedium.ToothedBelt => SynchronousProfiles.Find(Standard) is not null,
+            LoopMedium.VBelt => VSections.Find(Standard) is not null,
+            _ => true,
+        };
+        guard.That(isKnown, nameof(Standard), "unknown", "Give a chain, profile or section of the tables.");
+        return guard
+            .Count(nameof(Name), Name.Length, 0, 60, "characters")
+            .CheckWheel(nameof(FrontSize), FrontSize, other)
+            .CheckWheel(nameof(RearSize), RearSize, other)
+            .Include(new Guard($"{nameof(Strength)}.").Include(Strength.Check(other)));
+    }
+}

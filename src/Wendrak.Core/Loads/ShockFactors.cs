@@ -1,0 +1,90 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Core.Tables;
+
+namespace Wendrak.Core.Loads;
+
+/// <summary>How what is driven takes its load.</summary>
+public enum LoadCharacter
+{
+    Smooth,
+    ModerateShock,
+    HeavyShock,
+}
+
+/// <summary>Shock and service factors of a drive by the tables. Source: table <c>service_factors.csv</c>.</summary>
+internal static class ShockFactors
+{
+    /// <summary>The row that counts for a loop where nobody gave a factor of its own.</summary>
+    /// <remarks>
+    /// Somebody who says how the load is taken gets the rows of machine building; a vehicle of which nobody said it gets the
+    /// row of its kind, and any other machine that of moderate shock.
+    /// </remarks>
+    public static ServiceFactor Of(Loop loop, Drive drive, MachineKind kind, LoadSource source) =>
+        source.Character is null && VehicleRow(drive, kind, source) is { } row
+            ? ServiceFactors.Of(ServiceFactors.Vehicle, row)
+            : Industrial(loop.Medium, drive.Input.Kind, source.Character ?? LoadCharacter.ModerateShock);
+
+    /// <summary>f1 of ISO 10823, for the charts of chain makers.</summary>
+    public static ServiceFactor IsoOf(InputKind driver, LoadCharacter character) =>
+        ServiceFactors.Of(
+            ServiceFactors.ChainIso,
+            ChainWord(character),
+            driver == InputKind.Engine ? "combustion engine with fewer" : "electric"
+        );
+
+    private static string? VehicleRow(Drive drive, MachineKind kind, LoadSource source)
+    {
+        if (drive.Input.Kind == InputKind.Rider)
+            return "bicycle muscle";
+        return kind switch
+        {
+            MachineKind.Motorcycle or MachineKind.Moped or MachineKind.LoadCarrier => drive.Input.Kind
+                == InputKind.Motor
+            && source.BrakingTorqueNm is not null
+                ? "e-motorcycle with regeneration"
+                : "motorcycle",
+            MachineKind.Bicycle => "motorcycle", // a motor before the loop hits it as hard as on a motorcycle
+            MachineKind.KickBoard => "e-board",
+            MachineKind.Robot => "robot",
+            _ => null,
+        };
+    }
+
+    private static ServiceFactor Industrial(LoopMedium medium, InputKind driver, LoadCharacter character) =>
+        medium switch
+        {
+            LoopMedium.Chain => ServiceFactors.Of(
+                ServiceFactors.ChainAca,
+                ChainWord(character),
+                driver == InputKind.Engine ? "combustion engine with mechanical" : "electric"
+            ),
+            LoopMedium.ToothedBelt => ServiceFactors.Of(
+                ServiceFactors.Synchronous,
+                character switch
+                {
+                    LoadCharacter.Smooth => "light",
+                    LoadCharacter.ModerateShock => "medium",
+                    _ => "heavy",
+                }
+            ),
+            _ => ServiceFactors.Of(
+                ServiceFactors.VBelt,
+                character switch
+                {
+                    LoadCharacter.Smooth => "uniform",
+                    LoadCharacter.ModerateShock => "medium",
+                    _ => "heavy",
+                },
+                driver == InputKind.Motor ? "normal" : "high"
+            ),
+        };
+
+    private static string ChainWord(LoadCharacter character) =>
+        character switch
+        {
+            LoadCharacter.Smooth => "smooth",
+            LoadCharacter.ModerateShock => "moderate",
+            _ => "heavy",
+        };
+}
