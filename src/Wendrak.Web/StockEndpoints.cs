@@ -9,6 +9,7 @@ namespace Wendrak.Web;
 /// <summary>What a designation may be, for the choice beside a field, and what a new loop or work plan starts with.</summary>
 public sealed record Designations(
     IReadOnlyList<string> Chains,
+    IReadOnlyList<string> DoublePitchChains,
     IReadOnlyList<string> ToothedBelts,
     IReadOnlyList<string> VBelts,
     IReadOnlyList<HubGearPattern> HubGears,
@@ -59,6 +60,7 @@ public static class StockEndpoints
     private static Designations Known { get; } =
         new(
             [.. Chains.All.Select(c => c.ChainId)],
+            [.. Chains.All.Where(c => c.IsDoublePitch).Select(c => c.ChainId)],
             [.. SynchronousProfiles.All.Select(p => p.ProfileId)],
             [.. VSections.All.Select(s => s.Section)],
             HubGears.All,

@@ -79,19 +79,78 @@ test('a change of pair moves the margins, and a trusted drive stands beside', as
   await expect(panel(page, 'Lubrication')).toContainText('Chosen here: oiled joints')
 })
 
-test('trials stand side by side', async ({ page }) => {
+test('trials and a belt stand beside the chain', async ({ page }) => {
   await page.goto('/machines/1/loads')
-  const trials = panel(page, 'Trials side by side')
-  for (const name of ['as fitted', 'Trial B', 'Trial C'])
-    await expect(trials.getByRole('columnheader', { name })).toBeVisible()
-  const pulls = await trials
-    .getByRole('row', { name: /^hardest pull/ })
-    .getByRole('cell')
-    .allTextContents()
-  expect(pulls).toHaveLength(3)
+  const beside = panel(page, 'Side by side')
+  for (const name of ['as fitted', 'Trial B', 'Trial C', 'belt, 28 mm'])
+    await expect(beside.getByRole('columnheader', { name })).toBeVisible()
+  const cells = async (name: RegExp) => beside.getByRole('row', { name }).getByRole('cell').allTextContents()
+  const pulls = await cells(/^hardest pull/)
+  expect(pulls).toHaveLength(4)
   // B changes the rear only: the pull in front stays; C has a tooth more in front and pulls less.
   expect(pulls[1]).toBe(pulls[0])
   expect(pulls[2]).not.toBe(pulls[0])
+  expect(await cells(/^chain or belt/)).toEqual(['520', '520', '520', 'MOTO14'])
+})
+
+test('another kind is laid beside a chain, kept, changed and taken away', async ({ page }) => {
+  const id = await addMachine(page, 'Belt or chain')
+  await page.goto(`/machines/${id}/loads`)
+  await fields(page).getByLabel('Greatest torque').fill('40')
+  await fields(page).getByRole('button', { name: 'Store' }).click()
+  await expect(station(page)).toContainText(/margin ×/)
+  const beside = panel(page, 'Side by side')
+  await beside.getByLabel('Lay another kind beside it').click()
+  await page.getByRole('option', { name: 'toothed belt' }).click()
+  await beside.getByLabel('Standard').click()
+  await page.getByRole('option', { name: '8M', exact: true }).click()
+  await beside.getByLabel('Name').fill('belt kit')
+  await expect(beside.getByRole('columnheader', { name: 'belt kit' })).toBeVisible()
+  await beside.getByLabel('Front').fill('1')
+  await expect(beside.getByText('Give 6 to 500 teeth', { exact: false }).first()).toBeVisible()
+  await expect(beside.getByRole('button', { name: 'Store' })).toBeDisabled()
+  await beside.getByLabel('Front').fill('30')
+  await beside.getByLabel('Belt width').fill('30')
+  await beside.getByRole('button', { name: 'Store' }).click()
+  await expect(beside.getByLabel('Lay another kind beside it')).toBeVisible()
+  const kept = async () => (await readMachine(page, id)).machine.loads
+  expect((await kept()).alternatives[0]).toMatchObject({ name: 'belt kit', standard: '8M', frontSize: 30 })
+  // What was stored of the chain is still there.
+  expect((await kept()).sources[0].peakTorqueNm).toBe(40)
+  await fields(page).getByLabel('Shock factor').fill('2')
+  await fields(page).getByRole('button', { name: 'Store' }).click()
+  await expect(fields(page).getByRole('status')).toHaveCount(0)
+  expect((await kept()).alternatives).toHaveLength(1)
+  await beside.getByRole('button', { name: 'belt kit' }).click()
+  await beside.getByRole('button', { name: 'Take it away' }).click()
+  await expect(beside.getByRole('columnheader', { name: 'belt kit' })).toHaveCount(0)
+  expect((await kept()).alternatives).toBeNull()
+})
+
+test('a branch of a forked drive is told its share, and a robot grips by its driven mass', async ({
+  page,
+}) => {
+  await page.goto('/machines/5/loads')
+  const pull = panel(page, 'Pull in the drive')
+  await expect(fields(page)).toContainText('The drive forks')
+  const before = await pull
+    .getByText(/^torque in front/)
+    .locator('..')
+    .textContent()
+  await fields(page).getByLabel('Share of the torque').fill('0.5')
+  await expect(pull.getByText(/^torque in front/).locator('..')).not.toHaveText(before ?? '')
+  await expect(fields(page)).not.toContainText('The drive forks')
+  await fields(page).getByLabel('on driven wheels').fill('3')
+  await expect(panel(page, 'Pull round the loop')).toContainText('the tyre slips')
+  const pulled = await pull.getByText(/^pull/).locator('..').textContent()
+  await panel(page, 'Pull round the loop').getByText('cruise', { exact: true }).click()
+  await expect(pull.getByText(/^pull/).locator('..')).not.toHaveText(pulled ?? '')
+  const cruising = await pull.getByText(/^pull/).locator('..').textContent()
+  await panel(page, 'Efficiency').getByText('dirt and part load').last().click()
+  await expect(pull.getByText(/^pull/).locator('..')).not.toHaveText(cruising ?? '')
+  await fields(page).getByLabel('What it drives').click()
+  await page.getByRole('option', { name: 'with heavy shock' }).click()
+  await expect(fields(page)).toContainText('heavy shock')
 })
 
 test('a joint is measured, summed up, and overruled by a test that was written down', async ({ page }) => {

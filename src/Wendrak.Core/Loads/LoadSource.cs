@@ -19,6 +19,7 @@ namespace Wendrak.Core.Loads;
 /// <param name="LiftsOrFlies">A hoist, a lift for people, an aircraft or its controls: figures are told, verdicts are not.</param>
 /// <param name="DrivenMassKg">Carried by the driven wheels, where the tyre's grip is not that of a rear-driven vehicle in its side view.</param>
 /// <param name="Character">How what is driven takes its load; null for the usual of such a machine.</param>
+/// <param name="Efficiency">School by whose mean the loops of the drive lose; null for the usual figures between both.</param>
 /// <param name="BrakingTorqueNm">At the input shaft, where the drive brakes; null where it does not.</param>
 public sealed record LoadSource(
     string DriveKey,
@@ -34,7 +35,8 @@ public sealed record LoadSource(
     double? BrakingTorqueNm = null,
     bool LiftsOrFlies = false,
     double? DrivenMassKg = null,
-    LoadCharacter? Character = null
+    LoadCharacter? Character = null,
+    EfficiencySchool? Efficiency = null
 )
 {
     internal Guard Check()
@@ -42,6 +44,8 @@ public sealed record LoadSource(
         Guard guard = new();
         if (Character is LoadCharacter character)
             guard.OneOf(nameof(Character), character);
+        if (Efficiency is EfficiencySchool school)
+            guard.OneOf(nameof(Efficiency), school);
         return guard
             .BetweenIfGiven(nameof(PeakTorqueNm), PeakTorqueNm, 0.01, 100_000, "Nm")
             .BetweenIfGiven(nameof(PeakTorqueRpm), PeakTorqueRpm, 0, 100_000, "rpm")
@@ -87,9 +91,10 @@ public static class LoadDefaults
     internal static bool DrivesAllWheels(MachineKind kind) => kind == MachineKind.Robot;
 
     /// <summary>Part of the power that a stage passes on. Common practice: gears 0.98, chain 0.97, hub gears 0.95 (memory).</summary>
-    public static double EfficiencyOf(Stage stage) =>
+    public static double EfficiencyOf(Stage stage, EfficiencySchool? school = null) =>
         stage switch
         {
+            Loop loop when school is EfficiencySchool chosen => LoopEfficiency.MeanOf(chosen, loop.Medium),
             Loop { Medium: LoopMedium.VBelt or LoopMedium.FlatBelt or LoopMedium.RoundBelt } => 0.95,
             Loop or PlanetaryStage => 0.97,
             HubGear => 0.95,

@@ -56,6 +56,13 @@ public sealed record LoopEfficiency(
                 : "common practice: dirt, rain and part load"
         );
 
+    /// <summary>Middle of the range of a school.</summary>
+    internal static double MeanOf(EfficiencySchool school, LoopMedium medium)
+    {
+        (double low, double high) = school == EfficiencySchool.TestBench ? OnTheBench(medium) : Everyday(medium);
+        return (low + high) / 2;
+    }
+
     private static (double, double) OnTheBench(LoopMedium medium) =>
         medium switch
         {

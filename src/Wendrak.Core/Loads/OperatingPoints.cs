@@ -233,5 +233,8 @@ internal sealed class OperatingPoints
         inputRpm / Math.Abs(_train.Reduction(_output.Shaft, gear)) * 2 * Math.PI / 60 * radiusM;
 
     private double Efficiency(IReadOnlyList<int> stages) =>
-        stages.Aggregate(1.0, (product, s) => product * LoadDefaults.EfficiencyOf(_train.Drive.Stages[s]));
+        stages.Aggregate(
+            1.0,
+            (product, s) => product * LoadDefaults.EfficiencyOf(_train.Drive.Stages[s], _source.Efficiency)
+        );
 }

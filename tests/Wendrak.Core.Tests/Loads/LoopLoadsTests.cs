@@ -322,6 +322,15 @@ public sealed class LoopLoadsTests
         Assert.True(chain.Efficiency[0].High > belt[0].High && chain.Efficiency[1].Low < belt[1].Low);
         double cruise = chain.At(Cruise).Point.PowerKw;
         Assert.All(chain.Efficiency, e => Assert.Equal(cruise * (1 - e.Low), e.LossMostKw!.Value, 1e-9));
+        // The one that is chosen is counted with: what the chain loses it must be pulled for.
+        double CruisePull(EfficiencySchool? school) =>
+            LoopLoads
+                .Of(Motorcycle() with { Source = Motorcycle().Source with { Efficiency = school } })
+                .At(Cruise)
+                .PullN;
+        double resistance = CruisePull(null) * 0.97;
+        Assert.Equal(resistance / 0.98, CruisePull(EfficiencySchool.TestBench), 1e-9);
+        Assert.Equal(resistance / 0.945, CruisePull(EfficiencySchool.Everyday), 1e-9);
         Assert.All(chain.Efficiency, e => Assert.InRange(e.LossLeastKw!.Value, 0, e.LossMostKw!.Value));
     }
 

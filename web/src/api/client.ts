@@ -86,6 +86,8 @@ export type Mend = Schemas['Mend']
 export type PointLoads = Schemas['PointLoads']
 export type OperatingPoint = Schemas['OperatingPoint']
 export type LoadSource = Schemas['LoadSource']
+export type LoopAlternative = Schemas['LoopAlternative']
+export type AlternativeStart = Schemas['LoopAlternativeStart']
 export type LoopStrength = Schemas['LoopStrength']
 export type ChainOiling = Schemas['ChainOiling']
 export type RatingTent = Schemas['RatingTent']
@@ -187,6 +189,8 @@ export const carryTorque = (body: CarriedTorqueInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/carried-torque', { body, ...s }))
 export const loadKnownChain = (body: KnownChainInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/known-chain', { body, ...s }))
+export const startAlternative = (body: AlternativeStart, s: Signal = {}) =>
+  answered(client.POST('/api/loads/alternative', { body, ...s }))
 export const mendLoads = (body: LoadsInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/mends', { body, ...s }))
 export const layRail = (body: Schemas['RailInput'], s: Signal = {}) =>

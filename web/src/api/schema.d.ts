@@ -1473,6 +1473,7 @@ export interface components {
         /** @description What a designation may be, for the choice beside a field, and what a new loop or work plan starts with. */
         Designations: {
             chains: string[];
+            doublePitchChains: string[];
             toothedBelts: string[];
             vBelts: string[];
             hubGears: components["schemas"]["HubGearPattern"][];
@@ -2187,6 +2188,7 @@ export interface components {
              */
             drivenMassKg?: null | number;
             character?: null | components["schemas"]["LoadCharacter"];
+            efficiency?: null | components["schemas"]["EfficiencySchool"];
         };
         /** @description A loop to be judged. */
         LoadsInput: {

@@ -1,7 +1,5 @@
-import { Button, Group } from '@mantine/core'
 import type { LoopLayout } from '../api/client'
-import { sentenceOf } from '../api/issues'
-import { useMachineSave } from '../machine/useMachineSave'
+import { DraftBar } from '../machine/DraftBar'
 import type { Workbench } from '../machine/useWorkbench'
 import { useUnits } from '../quantities/units'
 import { movedPlace } from './layoutPlaces'
@@ -22,46 +20,18 @@ export function MovedBar({
   onBack: () => void
 }) {
   const units = useUnits()
-  const { machine, fitted } = bench.card
-  const { store, error, isPending, dialog } = useMachineSave(onBack)
+  const { machine } = bench.card
   const moved = movedPlace(stored, draft)
   if (!moved) return null
   const mm = (value: number) => units.show('fine', value, units.system === 'inch' ? 3 : 1)
+  const layouts = machine.layouts?.map((l) => (l.loopKey === draft.loopKey ? draft : l)) ?? null
   return (
-    <Group gap="xs" my={6} data-no-print>
-      <span role="status">
-        {moved.name} at{' '}
-        <b className="num">
-          {mm(moved.at.xMm)} · {mm(moved.at.yMm)}
-        </b>
-        , moved {mm(moved.byMm)}, not stored
-      </span>
-      <Button
-        size="compact-sm"
-        loading={isPending}
-        disabled={!isPossible}
-        onClick={() =>
-          store({
-            machine: {
-              ...machine,
-              layouts: machine.layouts?.map((l) => (l.loopKey === draft.loopKey ? draft : l)) ?? null,
-            },
-            fitted: fitted.loops,
-            fittedVersion: fitted.version,
-          })
-        }
-      >
-        Store
-      </Button>
-      <Button size="compact-sm" variant="default" onClick={onBack}>
-        Put back
-      </Button>
-      {error && !dialog ? (
-        <span role="alert" style={{ color: 'var(--stop)' }}>
-          {sentenceOf(error)}
-        </span>
-      ) : null}
-      {dialog}
-    </Group>
+    <DraftBar card={bench.card} machine={{ ...machine, layouts }} isPossible={isPossible} onBack={onBack}>
+      {moved.name} at{' '}
+      <b className="num">
+        {mm(moved.at.xMm)} · {mm(moved.at.yMm)}
+      </b>
+      , moved {mm(moved.byMm)}, not stored
+    </DraftBar>
   )
 }

@@ -1,4 +1,5 @@
-import type { LoopLoadsResult } from '../api/client'
+import { SegmentedControl } from '@mantine/core'
+import type { LoadSource, LoopLoadsResult } from '../api/client'
 import { figure, fixed } from '../quantities/format'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
@@ -8,10 +9,20 @@ const SCHOOL_WORDS: Record<LoopLoadsResult['efficiency'][number]['school'], stri
   everyday: 'dirt and part load',
 }
 
+const USUAL = 'usual'
+
 const watts = (kw: number) => figure(kw * 1000, 2)
 
 /** What the loop passes on, by both schools: the trade disagrees which kind loses more. */
-export function EfficiencyPanel({ efficiency }: Pick<LoopLoadsResult, 'efficiency'>) {
+export function EfficiencyPanel({
+  efficiency,
+  counted,
+  onCount,
+}: Pick<LoopLoadsResult, 'efficiency'> & {
+  /** The school the pull is counted with; null for the usual figures between both. */
+  counted: LoadSource['efficiency']
+  onCount: (school: LoadSource['efficiency']) => void
+}) {
   return (
     <Panel title="Efficiency" note="ranges; the trade disagrees">
       <table className={table.table}>
@@ -38,9 +49,21 @@ export function EfficiencyPanel({ efficiency }: Pick<LoopLoadsResult, 'efficienc
           ))}
         </tbody>
       </table>
+      <SegmentedControl
+        size="xs"
+        mt={6}
+        aria-label="Counted with"
+        value={counted ?? USUAL}
+        onChange={(value) => onCount(value === USUAL ? null : (value as LoadSource['efficiency']))}
+        data={[
+          { value: USUAL, label: 'between both' },
+          ...efficiency.map((e) => ({ value: e.school, label: SCHOOL_WORDS[e.school] })),
+        ]}
+        data-no-print
+      />
       <p className="cap" style={{ marginTop: 6 }}>
-        On the bench a clean chain loses less than a belt; in dirt and at part load many find it the other way
-        round. From memory and common practice.
+        The pull is counted with the middle of the one chosen. On the bench a clean chain loses less than a
+        belt; in dirt and at part load many find it the other way round. From memory and common practice.
       </p>
     </Panel>
   )

@@ -1,5 +1,5 @@
 import type { LoopLoadsResult } from '../api/client'
-import { fixed, plain } from '../quantities/format'
+import { figure, fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
 import { Panel } from '../shell/Panel'
@@ -15,9 +15,16 @@ export function FrictionPanel({ friction }: { friction: NonNullable<LoopLoadsRes
       {friction.greatestPowerKw !== null && (
         <Figure name="and then">{units.show('power', friction.greatestPowerKw)}</Figure>
       )}
-      <Figure name="creeps">
-        {fixed(friction.creepLowPercent, 0)} to {fixed(friction.creepHighPercent, 0)} %
-      </Figure>
+      {friction.creepPercent !== null ? (
+        <Figure name="creeps, by its stretch">{figure(friction.creepPercent, 2)} %</Figure>
+      ) : (
+        <Figure name="creeps, as usual">
+          {fixed(friction.creepLowPercent, 0)} to {fixed(friction.creepHighPercent, 0)} %
+        </Figure>
+      )}
+      {friction.lengthFactor !== null && (
+        <Figure name="length factor K2">{fixed(friction.lengthFactor, 2)}</Figure>
+      )}
       <Figure name="runs well from">
         {units.show('loopSpeed', friction.speedFromMS)} to {units.show('loopSpeed', friction.speedToMS)}
       </Figure>
@@ -25,9 +32,9 @@ export function FrictionPanel({ friction }: { friction: NonNullable<LoopLoadsRes
         {plain(friction.distanceFromM)} to {plain(friction.distanceToM)} m
       </Figure>
       <p className="cap" style={{ marginTop: 6 }}>
-        Speeds: {friction.speedSource}. Some teach that V-belts do not slip: they creep, and slip when
-        overloaded. Distances and creep: common practice. Never oil or dressing on a belt unless its maker
-        says so.
+        Speeds: {friction.speedSource}. {friction.ropeSource && `Ropes: ${friction.ropeSource}.`} Some teach
+        that V-belts do not slip: they creep, and slip when overloaded. Distances and creep: common practice.
+        Never oil or dressing on a belt unless its maker says so.
       </p>
     </Panel>
   )

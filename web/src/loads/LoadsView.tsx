@@ -24,7 +24,7 @@ import { MarginsPanel } from './MarginsPanel'
 import { OilingPanel } from './OilingPanel'
 import { PullChart } from './PullChart'
 import { PullPicture } from './PullPicture'
-import { TentChart } from './TentChart'
+import { RatingPanel } from './RatingPanel'
 import { TrialsPanel } from './TrialsPanel'
 import { TrustPanel } from './TrustPanel'
 import { type LoadParts, useLoads } from './useLoads'
@@ -102,18 +102,7 @@ export default function LoadsView() {
             onWorking={() => setWorking(true)}
           />
         )}
-        {answer?.tent && (
-          <Panel
-            title="Industrial rating"
-            note="plate fatigue rises on the left, roller impact falls on the right"
-          >
-            <TentChart tent={answer.tent} points={answer.points} />
-            <p className="cap">
-              ACA, Shigley ch. 17: 15 000 hours, clean and oiled as its class demands. Vehicles go beyond it
-              in short bursts; it is no limit of theirs.
-            </p>
-          </Panel>
-        )}
+        {answer?.chart && <RatingPanel answer={answer} chart={answer.chart} />}
         <TrialsPanel bench={bench} loads={loads} />
         {answer && <CarrierPanel torqueNm={answer.hardestTorqueNm} />}
       </div>
@@ -135,7 +124,16 @@ export default function LoadsView() {
         />
         {answer && <TrustPanel bench={bench} answer={answer} />}
         {answer?.life && <LifePanel life={answer.life} />}
-        {answer && <EfficiencyPanel efficiency={answer.efficiency} />}
+        {answer && (
+          <EfficiencyPanel
+            efficiency={answer.efficiency}
+            counted={(draft ?? loads.parts).source.efficiency}
+            onCount={(efficiency) => {
+              const parts = draft ?? loads.parts
+              setTried({ of, parts: { ...parts, source: { ...parts.source, efficiency } } })
+            }}
+          />
+        )}
         {answer?.friction && <FrictionPanel friction={answer.friction} />}
         {answer?.oiling && <OilingPanel oiling={answer.oiling} />}
         <Panel title="These wheels">

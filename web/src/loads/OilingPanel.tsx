@@ -21,8 +21,9 @@ export function OilingPanel({ oiling }: { oiling: ChainOiling }) {
       </p>
       <p style={{ marginTop: 6 }}>
         Sealed-ring practice runs to {speed(oiling.sealedUpToMS)}: the grease is sealed in the joint, a little
-        oil outside keeps rollers, rings and rust at bay; wiped off, no solvent, every 500 to 1 000 km and
-        after rain.
+        oil outside keeps rollers, rings and rust at bay; wiped off, no solvent, every{' '}
+        {units.show('distance', oiling.sealedFromKm)} to {units.show('distance', oiling.sealedToKm)} and after
+        rain.
       </p>
       <p style={{ marginTop: 6 }}>
         <b>Chosen here: {isSealed ? 'sealed rings' : 'oiled joints'}.</b>{' '}

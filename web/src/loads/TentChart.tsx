@@ -9,6 +9,9 @@ import { POINT_WORDS } from './words'
 const HEIGHT = 200
 const PAD = { left: 44, right: 12, top: 16, bottom: 34 }
 const LINES = 4
+/** Names nearer than this would lie over each other: the later one stands higher. */
+const NAME_PX = 84
+const NAME_LINE_PX = 13
 
 /** The rating's two lines over the speed of the small sprocket, and where this drive stands under them. */
 export function TentChart({ tent, points }: { tent: RatingTent; points: PointLoads[] }) {
@@ -22,6 +25,12 @@ export function TentChart({ tent, points }: { tent: RatingTent; points: PointLoa
     HEIGHT - PAD.bottom - (Math.min(kw, most) / most) * (HEIGHT - PAD.top - PAD.bottom)
   const path = (value: (p: RatingTent['points'][number]) => number) =>
     `M${tent.points.map((p) => `${x(p.rpm)} ${y(value(p))}`).join('L')}`
+  const raised = (index: number): number => {
+    const near = points.findLastIndex(
+      (p, i) => i < index && Math.abs(x(p.smallerRpm) - x(points[index]?.smallerRpm ?? 0)) < NAME_PX,
+    )
+    return near < 0 ? 0 : raised(near) + NAME_LINE_PX
+  }
   return (
     <div ref={ref}>
       <svg
@@ -42,13 +51,13 @@ export function TentChart({ tent, points }: { tent: RatingTent; points: PointLoa
         <path d={path((p) => p.linkPlateKw)} data-part="line" />
         <path d={path((p) => p.rollerBushingKw)} data-part="line" />
         <path d={path((p) => p.ratedKw)} data-part="rated" />
-        {points.map((p) => (
+        {points.map((p, i) => (
           <g key={p.point.kind}>
             <circle cx={x(p.smallerRpm)} cy={y(p.point.powerKw)} r={4.5} data-part="point" />
             <text
               x={x(p.smallerRpm)}
-              y={y(p.point.powerKw) - 8}
-              textAnchor={x(p.smallerRpm) > w - 90 ? 'end' : 'middle'}
+              y={y(p.point.powerKw) - 8 - raised(i)}
+              textAnchor={x(p.smallerRpm) > w - 90 ? 'end' : x(p.smallerRpm) < 90 ? 'start' : 'middle'}
               data-part="name"
             >
               {POINT_WORDS[p.point.kind]}

@@ -1,6 +1,7 @@
 import type { LoopLoadsResult } from '../api/client'
+import { plain } from '../quantities/format'
 import type { Units } from '../quantities/units'
-import { headline } from './words'
+import { CHECK_WORDS, smallestMargin } from './words'
 
 type Tell = (result: LoopLoadsResult, units: Units) => string
 
@@ -12,7 +13,10 @@ const checked = (kind: LoopLoadsResult['checks'][number]['kind']) => (r: LoopLoa
 
 /** What is laid side by side of two loops or more. */
 export const FIGURES: [name: string, tell: Tell][] = [
-  ['smallest margin', (r) => (r.isJudged ? headline(r).replace('margin ', '') : 'not judged')],
+  ['chain or belt', (r) => r.standard],
+  ['front and rear', (r) => `${plain(r.frontSize)}/${plain(r.rearSize)}`],
+  ['smallest margin', (r) => (r.isJudged ? (smallestMargin(r) ?? 'not known') : 'not judged')],
+  ['that is', (r) => (r.smallest ? CHECK_WORDS[r.smallest.kind] : '–')],
   ['hardest pull', (r, units) => force(hardest(r)?.pullN, units)],
   ['on the first tooth', (r, units) => force(hardest(r)?.teeth?.firstToothN, units)],
   ['even share of a tooth', (r, units) => force(hardest(r)?.teeth?.evenShareN, units)],
@@ -23,10 +27,7 @@ export const FIGURES: [name: string, tell: Tell][] = [
       return value == null ? '–' : units.show('pressure', value)
     },
   ],
-  [
-    'greatest speed of the loop',
-    (r, units) => units.show('loopSpeed', Math.max(...r.points.map((p) => p.speedMS))),
-  ],
+  ['greatest speed of the loop', (r, units) => units.show('loopSpeed', r.greatestSpeedMS)],
   ['on the driving shaft', (r, units) => force(hardest(r)?.frontShaft.loadN, units)],
   ['tension at rest, one run', (r, units) => force(r.installedTensionN, units)],
   ['mass of chain or belt', (r, units) => (r.massKg === null ? '–' : units.show('mass', r.massKg, 2))],

@@ -11,6 +11,8 @@ import {
 import { type Computed, useComputed } from '../api/queries'
 import type { Shown, Workbench } from '../machine/useWorkbench'
 
+type StoredLoads = NonNullable<MachineCard['machine']['loads']>
+
 /** What is put in about a drive and one of its loops; what is null has a default, or is not judged. */
 export interface LoadParts {
   source: LoadSource
@@ -36,6 +38,17 @@ export function useLoads(bench: Workbench, draft: LoadParts | null = null): Load
   return loop && parts && input && { loop, parts, input, answer }
 }
 
+/** What is stored of a machine's loads, with some of it changed. */
+export const loadsWith = (
+  loads: StoredLoads | null | undefined,
+  part: Partial<StoredLoads>,
+): StoredLoads => ({
+  sources: loads?.sources ?? [],
+  strengths: loads?.strengths ?? [],
+  alternatives: loads?.alternatives ?? null,
+  ...part,
+})
+
 /** As stored, or nothing known. */
 export function partsOf({ machine }: MachineCard, drive: Drive, loop: LoopSummary): LoadParts {
   return {
@@ -46,7 +59,7 @@ export function partsOf({ machine }: MachineCard, drive: Drive, loop: LoopSummar
     strength: machine.loads?.strengths.find((s) => s.loopKey === loop.loopKey) ?? {
       loopKey: loop.loopKey,
       strands: 1,
-      school: 'sealedRing',
+      extraHalfTurns: 0,
     },
   }
 }

@@ -1,4 +1,11 @@
-import type { LoadCheck, LoopLoadsResult, Mend, OperatingPoint } from '../api/client'
+import type {
+  LoadCheck,
+  LoadSource,
+  LoopLoadsResult,
+  LoopStrength,
+  Mend,
+  OperatingPoint,
+} from '../api/client'
 import { figure, fixed, plain } from '../quantities/format'
 import type { Units } from '../quantities/units'
 
@@ -26,6 +33,7 @@ export const CHECK_WORDS: Record<LoadCheck['kind'], string> = {
   climbing: 'Pull left after the last tooth',
   chainSpeed: 'Chain speed',
   ripple: 'Speed ripple',
+  oddTeeth: 'Turns until a gap is used again',
   wrap: 'Wrap, the smaller',
   rating: 'Power against the industrial rating',
   galling: 'Small sprocket against galling',
@@ -36,6 +44,20 @@ export const CHECK_WORDS: Record<LoadCheck['kind'], string> = {
   beltPull: 'Pull of the belt, with shock',
   teethInMesh: 'Teeth in mesh',
   toothJump: 'Tooth jump margin',
+}
+
+export const ROPE_WORDS: Record<NonNullable<LoopStrength['rope']>, string> = {
+  cord: 'a cord',
+  fibreRope: 'fibre rope in a V groove',
+  wireLinedSheave: 'wire rope, lined sheave',
+  wireRoundGroove: 'wire rope, round groove',
+  wireVGroove: 'wire rope, V groove',
+}
+
+export const CHARACTER_WORDS: Record<NonNullable<LoadSource['character']>, string> = {
+  smooth: 'smooth',
+  moderateShock: 'with moderate shock',
+  heavyShock: 'with heavy shock',
 }
 
 export const VERDICT_WORDS: Record<LoadCheck['verdict'], string> = {
@@ -79,6 +101,8 @@ export function checkText(kind: LoadCheck['kind'], value: number, units: Units, 
       return units.show('power', value)
     case 'galling':
       return `${fixed(value, 0)} rpm`
+    case 'oddTeeth':
+      return `${plain(value)} ${value === 1 ? 'turn' : 'turns'}`
     case 'beltCount':
       return plain(value)
     case 'smallPulley':
@@ -107,5 +131,11 @@ export function mendText(mend: Mend, check: LoadCheck, units: Units, teeth: bool
 }
 
 /** “×1.4 breaking load over pull”: the headline of the station. */
-export const headline = (answer: LoopLoadsResult): string =>
-  answer.smallest?.margin == null ? 'no margin known' : `margin ×${figure(answer.smallest.margin, 3)}`
+export const headline = (answer: LoopLoadsResult): string => {
+  const least = smallestMargin(answer)
+  return least === undefined ? 'no margin known' : `margin ${least}`
+}
+
+/** “×1.4”; undefined where no check could be told. */
+export const smallestMargin = ({ smallest }: LoopLoadsResult): string | undefined =>
+  smallest?.margin == null ? undefined : `×${figure(smallest.margin, 3)}`

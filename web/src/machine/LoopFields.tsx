@@ -58,6 +58,10 @@ export function LoopFields({ stage, at, choice, choiceAt, error, onChange, onCho
         <Select
           label="Standard"
           searchable
+          description={
+            known?.doublePitchChains.includes(stage.standard) &&
+            'Double pitch: count the gaps at half its pitch. A wheel cut for every link has half as many teeth as it counts.'
+          }
           data={[...new Set([...standards, stage.standard])]}
           value={stage.standard}
           onChange={(standard) => onChange({ ...stage, standard: standard ?? stage.standard })}

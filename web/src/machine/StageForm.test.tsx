@@ -17,6 +17,7 @@ vi.mock('../api/client', async (original) => ({
 beforeEach(() => {
   vi.mocked(api.listDesignations).mockResolvedValue({
     chains: ['420', '520'],
+    doublePitchChains: [],
     toothedBelts: ['5M', '8M'],
     vBelts: ['A'],
     hubGears: [{ name: 'typical 3-speed', speedFactors: [0.75, 1, 1.333] }],

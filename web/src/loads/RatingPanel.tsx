@@ -1,0 +1,44 @@
+import type { LoopLoadsResult } from '../api/client'
+import { fixed } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
+import { Panel } from '../shell/Panel'
+import { TentChart } from './TentChart'
+import { POINT_WORDS } from './words'
+
+/** The industrial rating of a chain, and the power to look it up with in a maker's charts. */
+export function RatingPanel({
+  answer,
+  chart,
+}: {
+  answer: LoopLoadsResult
+  chart: NonNullable<LoopLoadsResult['chart']>
+}) {
+  const units = useUnits()
+  return (
+    <Panel
+      title="Industrial rating"
+      note={answer.tent && 'plate fatigue rises on the left, roller impact falls on the right'}
+    >
+      {answer.tent ? (
+        <>
+          <TentChart tent={answer.tent} points={answer.points} />
+          <p className="cap">
+            ACA, Shigley ch. 17: 15 000 hours, clean and oiled as its class demands. Vehicles go beyond it in
+            short bursts; it is no limit of theirs.
+          </p>
+        </>
+      ) : (
+        <p className="cap">
+          The equations of the rating hold for chains of standard pitch in the tables: look this one up with
+          its maker.
+        </p>
+      )}
+      <Figure name={`power for a maker’s chart, ISO 10823, ${POINT_WORDS[chart.point]}`}>
+        {units.show('power', chart.isoKw)}
+      </Figure>
+      <Figure name="power for a table that knows the teeth, ACA">{units.show('power', chart.acaKw)}</Figure>
+      <Figure name="small sprocket then">{fixed(chart.rpm, 0)} rpm</Figure>
+    </Panel>
+  )
+}

@@ -1,0 +1,123 @@
+import { SegmentedControl, Select } from '@mantine/core'
+import type { AssumedLoads, LoopStrength, LoopSummary } from '../api/client'
+import { issueFor } from '../api/issues'
+import { plain } from '../quantities/format'
+import { QuantityField } from '../quantities/QuantityField'
+import { type Quantity, useUnits } from '../quantities/units'
+import fields from '../shell/fields.module.css'
+import { ROPE_WORDS } from './words'
+
+export type Numbers<T> = { [K in keyof T]-?: T[K] extends number | null | undefined ? K : never }[keyof T]
+
+/** Where the core tells what an empty field is counted as. */
+const DEFAULTS: Partial<Record<Numbers<LoopStrength>, Numbers<AssumedLoads>>> = {
+  shockFactor: 'shockFactor',
+  sagMm: 'sagMm',
+  breakingLoadN: 'breakingLoadN',
+  bearingAreaMm2: 'bearingAreaMm2',
+  friction: 'beltFriction',
+  grooveAngleDeg: 'grooveAngleDeg',
+  installedTensionN: 'installedTensionN',
+  lengthFactor: 'lengthFactor',
+  torqueShare: 'torqueShare',
+}
+
+/** What an empty field is counted as, in the unit shown. */
+export function usePlaceholder() {
+  const units = useUnits()
+  return (value: number | null | undefined, quantity?: Quantity) =>
+    value == null ? '' : plain(Number((quantity ? units.toShown(quantity, value) : value).toPrecision(4)))
+}
+
+/** What a chain or belt of one kind can take. */
+export function StrengthFields({
+  medium,
+  strength,
+  assumed,
+  refusal,
+  at,
+  onChange,
+}: {
+  medium: LoopSummary['medium']
+  strength: LoopStrength
+  assumed: AssumedLoads | undefined
+  refusal: unknown
+  /** Where it stands in the question, for its refusals. */
+  at: string
+  onChange: (part: Partial<LoopStrength>) => void
+}) {
+  const placeholder = usePlaceholder()
+  const part = (label: string, key: Numbers<LoopStrength>, quantity?: Quantity, unit?: string) => (
+    <QuantityField
+      size="xs"
+      label={label}
+      quantity={quantity}
+      unit={unit}
+      placeholder={placeholder(DEFAULTS[key] && assumed?.[DEFAULTS[key]], quantity)}
+      value={strength[key] ?? undefined}
+      onChange={(value) => onChange({ [key]: value ?? null })}
+      error={issueFor(refusal, `${at}.${key}`)}
+    />
+  )
+  const counted = (label: string, key: 'strands' | 'extraHalfTurns', none: number) => (
+    <QuantityField
+      size="xs"
+      label={label}
+      unit=""
+      allowDecimal={false}
+      value={strength[key] ?? none}
+      onChange={(value) => value !== undefined && onChange({ [key]: value })}
+      error={issueFor(refusal, `${at}.${key}`)}
+    />
+  )
+  const isChain = medium === 'chain'
+  const isToothedBelt = medium === 'toothedBelt'
+  const isFriction = !isChain && !isToothedBelt
+  const isRound = medium === 'roundBelt'
+  return (
+    <>
+      <div className={fields.fields} data-no-print>
+        {isRound && (
+          <Select
+            size="xs"
+            label="What it is"
+            data={Object.entries(ROPE_WORDS).map(([value, label]) => ({ value, label }))}
+            value={strength.rope ?? 'cord'}
+            onChange={(value) => onChange({ rope: value as LoopStrength['rope'] })}
+          />
+        )}
+        {!isToothedBelt &&
+          medium !== 'flatBelt' &&
+          counted(isChain ? 'Strands' : 'Belts side by side', 'strands', 1)}
+        {(isChain || isRound) && part('Breaking load', 'breakingLoadN', 'force')}
+        {isChain && part('Pin times bush', 'bearingAreaMm2', undefined, 'mm²')}
+        {isChain && part('Sag of the slack run', 'sagMm', 'fine')}
+        {isToothedBelt && part('Belt width', 'widthMm', 'fine')}
+        {isToothedBelt && part('Maker’s working pull', 'allowedPullN', 'force')}
+        {!isChain && part('Set tension, one run', 'installedTensionN', 'force')}
+        {isFriction && part('Friction', 'friction', undefined, '')}
+        {(medium === 'vBelt' || isRound) && part('Groove, included angle', 'grooveAngleDeg', undefined, '°')}
+        {isRound && counted('Half turns more', 'extraHalfTurns', 0)}
+        {medium === 'vBelt' && part('Rating of one belt', 'ratingPerBeltKw', 'power')}
+        {medium === 'vBelt' && part('Length factor K2', 'lengthFactor', undefined, '')}
+        {isFriction && part('Force for 1 % longer', 'forceAt1PercentN', 'force')}
+        {!isToothedBelt && part('Mass of a metre', 'massKgPerM', undefined, 'kg/m')}
+        {part('Shock factor', 'shockFactor', undefined, '')}
+        {assumed?.torqueShare != null && part('Share of the torque', 'torqueShare', undefined, '')}
+      </div>
+      {isChain && (
+        <SegmentedControl
+          size="xs"
+          aria-label="Lubrication practice"
+          value={strength.school ?? assumed?.school ?? 'industrial'}
+          onChange={(value) => onChange({ school: value as LoopStrength['school'] })}
+          data={[
+            { value: 'sealedRing', label: 'sealed rings' },
+            { value: 'industrial', label: 'oiled joints' },
+          ]}
+          data-no-print
+        />
+      )}
+    </>
+  )
+}

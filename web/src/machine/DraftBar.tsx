@@ -1,0 +1,50 @@
+import { Button, Group } from '@mantine/core'
+import type { ReactNode } from 'react'
+import type { MachineCard, MachineSave } from '../api/client'
+import { sentenceOf } from '../api/issues'
+import { useMachineSave } from './useMachineSave'
+
+/** Something of a machine is tried and not stored yet: stores it, or puts it back. */
+export function DraftBar({
+  card,
+  machine,
+  isPossible,
+  onBack,
+  children,
+  more,
+}: {
+  card: MachineCard
+  /** The machine as it would be stored. */
+  machine: MachineSave['machine']
+  isPossible: boolean
+  onBack: () => void
+  /** What is told of the draft. */
+  children: ReactNode
+  /** What else can be done with it. */
+  more?: ReactNode
+}) {
+  const { store, error, isPending, dialog } = useMachineSave(onBack)
+  return (
+    <Group gap="xs" my={6} data-no-print>
+      <span role="status">{children}</span>
+      <Button
+        size="compact-sm"
+        loading={isPending}
+        disabled={!isPossible}
+        onClick={() => store({ machine, fitted: card.fitted.loops, fittedVersion: card.fitted.version })}
+      >
+        Store
+      </Button>
+      <Button size="compact-sm" variant="default" onClick={onBack}>
+        Put back
+      </Button>
+      {more}
+      {error && !dialog ? (
+        <span role="alert" style={{ color: 'var(--stop)' }}>
+          {sentenceOf(error)}
+        </span>
+      ) : null}
+      {dialog}
+    </Group>
+  )
+}
