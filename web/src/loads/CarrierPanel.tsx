@@ -98,6 +98,7 @@ export function CarrierPanel({ torqueNm }: { torqueNm: number }) {
       title="What carries the torque"
       isStale={answer.isStale}
       aside={result && <WhyButton onClick={() => setWorking(true)} />}
+      isEmpty={!known}
     >
       <div className={fields.fields} data-no-print>
         <Select

@@ -69,7 +69,7 @@ export function LoadFields({
   )
   return (
     <Panel title="What pulls, and what it must hold" note="grey: counted with where nobody said more">
-      <div className={fields.fields} data-no-print>
+      <div className={fields.fields}>
         {sourceFields(bench.drive, field)}
         <Select
           size="xs"
@@ -120,14 +120,15 @@ export function LoadFields({
           Shock factor by the table: {assumed.shockSource}.
         </p>
       )}
-      <Checkbox
-        size="xs"
-        mt="xs"
-        label="it hoists, lifts people or flies"
-        checked={source.liftsOrFlies ?? false}
-        onChange={(event) => setSource({ liftsOrFlies: event.currentTarget.checked })}
-        data-no-print
-      />
+      <div data-no-print>
+        <Checkbox
+          size="xs"
+          mt="xs"
+          label="it hoists, lifts people or flies"
+          checked={source.liftsOrFlies ?? false}
+          onChange={(event) => setSource({ liftsOrFlies: event.currentTarget.checked })}
+        />
+      </div>
       {isDraft && (
         <DraftBar
           card={bench.card}

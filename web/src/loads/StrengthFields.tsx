@@ -76,7 +76,7 @@ export function StrengthFields({
   const isRound = medium === 'roundBelt'
   return (
     <>
-      <div className={fields.fields} data-no-print>
+      <div className={fields.fields}>
         {isRound && (
           <Select
             size="xs"

@@ -139,16 +139,17 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
         />
       ) : (
         beside.length < MOST_BESIDE - 1 && (
-          <Select
-            size="xs"
-            mt={6}
-            aria-label="Lay another kind beside it"
-            placeholder="lay another kind beside it: a belt for a chain, or back"
-            data={Object.entries(MEDIUM_WORDS).map(([value, label]) => ({ value, label }))}
-            value={null}
-            onChange={(value) => value && begin(value as LoopSummary['medium'])}
-            data-no-print
-          />
+          <div data-no-print>
+            <Select
+              size="xs"
+              mt={6}
+              aria-label="Lay another kind beside it"
+              placeholder="lay another kind beside it: a belt for a chain, or back"
+              data={Object.entries(MEDIUM_WORDS).map(([value, label]) => ({ value, label }))}
+              value={null}
+              onChange={(value) => value && begin(value as LoopSummary['medium'])}
+            />
+          </div>
         )
       )}
     </Panel>

@@ -35,23 +35,24 @@ export function TrustPanel({ bench, answer }: { bench: Workbench; answer: LoopLo
   const theirs = known.data
   const isChain = bench.loops.at(-1)?.medium === 'chain'
   return (
-    <Panel title="Against a drive you trust" isStale={known.isStale}>
-      <Select
-        size="xs"
-        aria-label="A drive you trust"
-        placeholder="any drive in the yard"
-        clearable
-        value={chosen}
-        onChange={setChosen}
-        data={[
-          ...(isChain ? [{ value: TYPED, label: 'figures typed in' }] : []),
-          ...others.map((o) => ({
-            value: o.value,
-            label: `${o.card.machine.name}, ${o.loop.standard}${o.card.summary.loops.length > 1 ? ` (${o.loop.loopKey})` : ''}`,
-          })),
-        ]}
-        data-no-print
-      />
+    <Panel title="Against a drive you trust" isStale={known.isStale} isEmpty={chosen === null}>
+      <div data-no-print>
+        <Select
+          size="xs"
+          aria-label="A drive you trust"
+          placeholder="any drive in the yard"
+          clearable
+          value={chosen}
+          onChange={setChosen}
+          data={[
+            ...(isChain ? [{ value: TYPED, label: 'figures typed in' }] : []),
+            ...others.map((o) => ({
+              value: o.value,
+              label: `${o.card.machine.name}, ${o.loop.standard}${o.card.summary.loops.length > 1 ? ` (${o.loop.loopKey})` : ''}`,
+            })),
+          ]}
+        />
+      </div>
       {chosen === TYPED && <KnownChainFields standard={bench.loops.at(-1)?.standard ?? ''} answer={answer} />}
       {known.error && other ? (
         <p role="alert" style={{ color: 'var(--stop)', marginTop: 6 }}>
