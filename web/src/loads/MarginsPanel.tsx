@@ -64,7 +64,9 @@ export function MarginsPanel({
                   {isJudged && (
                     <span className={table.tag} data-tone={TONES[c.verdict]} title={c.source}>
                       {VERDICT_WORDS[c.verdict]}
-                      {c.isAdvisory && c.verdict !== 'fine' && ' · bursts only'}
+                      {c.isAdvisory &&
+                        c.verdict !== 'fine' &&
+                        ` · ${c.kind === 'oddTeeth' ? 'advice' : 'bursts only'}`}
                     </span>
                   )}
                 </td>
