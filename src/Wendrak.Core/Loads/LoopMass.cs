@@ -7,18 +7,21 @@ namespace Wendrak.Core.Loads;
 internal static class LoopMass
 {
     /// <summary>All strands or belts together, kg/m; null where neither tables nor person tell.</summary>
-    public static double? KgPerM(LoadedLoop loop)
+    public static double? KgPerM(LoadedLoop loop) => KgPerM(loop.Loop, loop.Strength);
+
+    /// <inheritdoc cref="KgPerM(LoadedLoop)"/>
+    public static double? KgPerM(Loop loop, LoopStrength strength)
     {
+        string standard = strength.Standard ?? loop.Standard;
         double? one =
-            loop.Strength.MassKgPerM
-            ?? loop.Loop.Medium switch
+            strength.MassKgPerM
+            ?? loop.Medium switch
             {
-                LoopMedium.Chain => Chains.Find(loop.Standard)?.MassKgPerM,
-                LoopMedium.ToothedBelt => SynchronousProfiles.Find(loop.Standard)?.MassKgPerMPerMmWidth
-                    * loop.Strength.WidthMm,
-                LoopMedium.VBelt => VSections.Find(loop.Standard)?.MassKgPerM,
+                LoopMedium.Chain => Chains.Find(standard)?.MassKgPerM,
+                LoopMedium.ToothedBelt => SynchronousProfiles.Find(standard)?.MassKgPerMPerMmWidth * strength.WidthMm,
+                LoopMedium.VBelt => VSections.Find(standard)?.MassKgPerM,
                 _ => null,
             };
-        return one * loop.Strength.Strands;
+        return one * strength.Strands;
     }
 }

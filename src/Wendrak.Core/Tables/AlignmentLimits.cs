@@ -1,0 +1,21 @@
+namespace Wendrak.Core.Tables;
+
+/// <summary>How straight a use wants its wheels. Source: table <c>alignment_limits.csv</c>, common practice.</summary>
+public sealed record AlignmentLimit
+{
+    public required string Use { get; init; }
+    public required string Drive { get; init; }
+    public double? AngularLimitDeg { get; init; }
+    public double? OffsetLimitMm { get; init; }
+    public double? OffsetLimitMmPerM { get; init; }
+    public required string Source { get; init; }
+    public required string Certainty { get; init; }
+}
+
+public static class AlignmentLimits
+{
+    public static IReadOnlyList<AlignmentLimit> All { get; } = CsvTable.Read<AlignmentLimit>("alignment_limits");
+
+    /// <exception cref="InvalidOperationException">The table has no such row.</exception>
+    public static AlignmentLimit Of(string use, string drive) => All.First(l => l.Use == use && l.Drive == drive);
+}

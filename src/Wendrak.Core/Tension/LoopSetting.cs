@@ -1,0 +1,104 @@
+using Wendrak.Core.Alignment;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Tension;
+
+/// <summary>What a loop is tensioned by.</summary>
+public enum AdjusterKind
+{
+    /// <summary>A screw at either end of the axle; they set tension and skew together.</summary>
+    TwoEnds,
+
+    /// <summary>One screw that moves motor, idler or axle.</summary>
+    OneScrew,
+
+    /// <summary>An eccentric that is turned.</summary>
+    Eccentric,
+
+    /// <summary>A snail cam with clicks, one on either side.</summary>
+    Cam,
+
+    /// <summary>Shims or plates.</summary>
+    Shims,
+}
+
+/// <summary>What is asked once of how a loop is set. Everything that is null has a default, or is not judged.</summary>
+/// <param name="MmPerUnit">Way of the axle for one turn (the pitch of a thread), click or shim.</param>
+/// <param name="SmallestStep">Part of a turn, or clicks, that a hand can make; 1/16 turn where nobody said.</param>
+/// <param name="LeftClockwiseTightens">Seen from where the wrench stands.</param>
+/// <param name="GapSide">Side of the flange or edge that the gap is read at, seen in the direction of travel; null where none is read.</param>
+/// <param name="GapLowMm">Least gap that is fine.</param>
+/// <param name="MakerMethod">What the maker's window is given in.</param>
+/// <param name="MakerForceN">Of a push.</param>
+/// <param name="MostShaftLoadN">Load of both runs on a shaft at rest that its bearing may have.</param>
+/// <param name="Bias">0 as loose as holds, 1 as tight as allowed.</param>
+/// <param name="MassKgPerM">Of the whole belt, where the tables do not tell it.</param>
+/// <param name="SpanMm">Free run that is read, where nothing was laid out.</param>
+/// <param name="FinalTorqueNm">Of the axle nut, by the vehicle's maker.</param>
+public sealed record LoopSetting(
+    string LoopKey,
+    AdjusterKind Kind = AdjusterKind.TwoEnds,
+    double MmPerUnit = 1.25,
+    double? SmallestStep = null,
+    bool LeftClockwiseTightens = true,
+    bool RightClockwiseTightens = true,
+    Side? GapSide = null,
+    double? GapLowMm = null,
+    double? GapHighMm = null,
+    ReadingMethod? MakerMethod = null,
+    double? MakerLow = null,
+    double? MakerHigh = null,
+    double? MakerForceN = null,
+    double? MostShaftLoadN = null,
+    double Bias = 0.5,
+    double? MassKgPerM = null,
+    double? SpanMm = null,
+    double? FinalTorqueNm = null
+)
+{
+    private const double UsualStep = 1 / 16.0; // turn
+    private const double UsualGapLowMm = 0.5; // the belt stays off the flange: common practice
+    private const double UsualGapHighMm = 2;
+
+    /// <summary>A click or shim can't be parted.</summary>
+    public double Step => SmallestStep ?? (Kind is AdjusterKind.Cam or AdjusterKind.Shims ? 1 : UsualStep);
+
+    /// <summary>Never more than half a turn at once, or one click or shim.</summary>
+    public double MostAtOnce => Kind is AdjusterKind.Cam or AdjusterKind.Shims ? Math.Max(1, Step) : 0.5;
+
+    public bool HasTwoEnds => Kind is AdjusterKind.TwoEnds or AdjusterKind.Cam;
+
+    public double GapLow => GapLowMm ?? UsualGapLowMm;
+    public double GapHigh => GapHighMm ?? Math.Max(UsualGapHighMm, GapLow);
+
+    internal Guard Check(Loop loop)
+    {
+        Guard guard = new();
+        guard
+            .OneOf(nameof(Kind), Kind)
+            .Between(nameof(MmPerUnit), MmPerUnit, 0.05, 30, "mm")
+            .BetweenIfGiven(nameof(SmallestStep), SmallestStep, 1 / 64.0, 2, "")
+            .BetweenIfGiven(nameof(GapLowMm), GapLowMm, 0, 50, "mm")
+            .BetweenIfGiven(nameof(GapHighMm), GapHighMm, GapLow, 50, "mm")
+            .BetweenIfGiven(nameof(MakerLow), MakerLow, 0.01, 1e6, "")
+            .BetweenIfGiven(nameof(MakerHigh), MakerHigh, MakerLow ?? 0.01, 1e6, "")
+            .BetweenIfGiven(nameof(MakerForceN), MakerForceN, 0.5, 1_000, "N")
+            .BetweenIfGiven(nameof(MostShaftLoadN), MostShaftLoadN, 1, 1e6, "N")
+            .Between(nameof(Bias), Bias, 0, 1, "")
+            .BetweenIfGiven(nameof(MassKgPerM), MassKgPerM, 0.001, 100, "kg/m")
+            .BetweenIfGiven(nameof(SpanMm), SpanMm, 20, 20_000, "mm")
+            .BetweenIfGiven(nameof(FinalTorqueNm), FinalTorqueNm, 0.5, 1_000, "Nm");
+        bool isChain = loop.Medium == LoopMedium.Chain;
+        if (MakerMethod is ReadingMethod method)
+            guard
+                .OneOf(nameof(MakerMethod), method)
+                .That(
+                    isChain == (method == ReadingMethod.FreePlay) && method != ReadingMethod.Feel,
+                    nameof(MakerMethod),
+                    "other_kind",
+                    isChain ? "A chain is given by its free play." : "A belt is given in Hz, by a push or by a gauge."
+                );
+        return guard;
+    }
+}

@@ -1,0 +1,124 @@
+using MathNet.Numerics.Distributions;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Tension;
+
+/// <summary>A simulated drive to learn on: its stiffness, run-out, skew and nut shift are hidden.</summary>
+/// <param name="Seed">Tells one practice drive from another.</param>
+/// <param name="Loop">What it looks like from outside; its rounds are those made so far, readings not needed.</param>
+/// <param name="Lock">Of the nut, now.</param>
+public sealed record PracticeInput(int Seed, SetInput Loop, LockState Lock);
+
+/// <param name="Readings">At four positions of the wheel, as a person would read them.</param>
+/// <param name="GapMm">Null where none is read.</param>
+public sealed record PracticeReading(IReadOnlyList<Reading> Readings, double? GapMm);
+
+/// <summary>Answers adjusters as a real drive does. Invented, from the physics of <see cref="SpanVibration"/> and a person's noise.</summary>
+public static class PracticeDrive
+{
+    private const int Positions = 4;
+
+    /// <exception cref="InvalidInputException">The loop has no window to practise for, or is refused.</exception>
+    public static PracticeReading Read(PracticeInput input)
+    {
+        SetInput loop = input.Loop;
+        SpanFacts span = SpanFinder.Of(loop);
+        TightnessScale scale = new(loop.Loop.Medium == Gearing.LoopMedium.Chain, span);
+        TensionWindow window =
+            WindowFinder.Of(loop, scale)
+            ?? throw new InvalidInputException(
+                "Loop.Setting.MakerLow",
+                "missing",
+                "Give a window: by the maker, or a layout and what pulls."
+            );
+        HiddenDrive hidden = new(input.Seed, loop.Setting, scale, window);
+        return hidden.Read(loop.Rounds, input.Lock);
+    }
+
+    /// <summary>What the person cannot see.</summary>
+    internal sealed class HiddenDrive
+    {
+        private readonly LoopSetting _setting;
+        private readonly TightnessScale _scale;
+        private readonly int _seed;
+        private readonly double _start;
+        private readonly double _slope;
+        private readonly double _runOut;
+        private readonly double _phase;
+        private readonly double _nut;
+        private readonly double _gapStart;
+        private readonly double _gapSlope;
+        private readonly double _gapNut;
+
+        public HiddenDrive(int seed, LoopSetting setting, TightnessScale scale, TensionWindow window)
+        {
+            (_seed, _setting, _scale) = (seed, setting, scale);
+            Random random = new(seed);
+            double Normal(double sigma) => Gaussian.Sample(random, sigma);
+            double width = window.High - window.Low;
+            double middle = (window.Low + window.High) / 2;
+            bool isChain = scale.Unit == TightnessUnit.LoopMm;
+            (double slope, _) = ExpectedAnswer.OfTension(scale, setting, middle);
+            _slope = slope * Math.Exp(Normal(isChain ? 0.05 : 0.3));
+            _runOut = width * (0.05 + 0.2 * random.NextDouble());
+            _phase = 2 * Math.PI * random.NextDouble();
+            _nut = Normal(isChain ? 0.1 * width : 0.02 * middle);
+            // Mostly found too loose, sometimes too tight, as delivered.
+            _start =
+                random.NextDouble() < 0.75
+                    ? window.Low - (0.3 + 1.2 * random.NextDouble()) * (isChain ? width : 0.3 * middle)
+                    : window.High + (0.2 + 0.8 * random.NextDouble()) * (isChain ? width / 2 : 0.25 * middle);
+            (double gap, _) = ExpectedAnswer.OfGap(setting);
+            _gapSlope = gap * Math.Exp(Normal(0.25));
+            _gapStart = setting.GapLow + (setting.GapHigh - setting.GapLow) * (random.NextDouble() * 3 - 0.6);
+            _gapNut = Normal(0.12);
+        }
+
+        /// <summary>Tightest place, without a person's noise: what must not go past the window.</summary>
+        public double Tightest(IReadOnlyList<SetRound> rounds, LockState locked) => Middle(rounds, locked) + _runOut;
+
+        public double Loosest(IReadOnlyList<SetRound> rounds, LockState locked) => Middle(rounds, locked) - _runOut;
+
+        public double SlopePerUnit => _slope * _setting.MmPerUnit;
+
+        public PracticeReading Read(IReadOnlyList<SetRound> rounds, LockState locked)
+        {
+            Random noise = new(HashCode.Combine(_seed, rounds.Count, (int)locked));
+            double middle = Middle(rounds, locked);
+            Reading[] readings = [.. Enumerable.Range(0, Positions).Select(k => ReadAt(k, middle, noise))];
+            double skew = rounds.Sum(r => r.RightUnits - r.LeftUnits) * _setting.MmPerUnit;
+            double gap = _gapStart + _gapSlope * skew + (locked == LockState.Torqued ? _gapNut : 0);
+            double read = Math.Max(0, gap + Gaussian.Sample(noise, 0.1));
+            return new(readings, _setting.GapSide is null ? null : Math.Round(read, 1));
+        }
+
+        public double Gap(IReadOnlyList<SetRound> rounds, LockState locked) =>
+            _gapStart
+            + _gapSlope * rounds.Sum(r => r.RightUnits - r.LeftUnits) * _setting.MmPerUnit
+            + (locked == LockState.Torqued ? _gapNut : 0);
+
+        private double Middle(IReadOnlyList<SetRound> rounds, LockState locked)
+        {
+            double moved = rounds.Sum(r => _setting.HasTwoEnds ? (r.LeftUnits + r.RightUnits) / 2 : r.LeftUnits);
+            return _start + _slope * moved * _setting.MmPerUnit + (locked == LockState.Torqued ? _nut : 0);
+        }
+
+        private Reading ReadAt(int position, double middle, Random noise)
+        {
+            double tightness = middle + _runOut * Math.Cos(2 * Math.PI * position / Positions - _phase);
+            if (_scale.Unit == TightnessUnit.LoopMm)
+            {
+                double play = _scale.ToReading(ReadingMethod.FreePlay, tightness)!.Value + Gaussian.Sample(noise, 0.5);
+                return new(ReadingMethod.FreePlay, Math.Round(Math.Max(0, play), 0), position);
+            }
+            double hz = _scale.ToReading(ReadingMethod.Pluck, Math.Max(tightness, 1))!.Value;
+            double heard = hz * (1 + Gaussian.Sample(noise, 0.005));
+            return new(ReadingMethod.Pluck, Math.Round(Math.Max(SpanVibration.LeastHz, heard), 1), position);
+        }
+    }
+
+    private static class Gaussian
+    {
+        public static double Sample(Random random, double sigma) => Normal.Sample(random, 0, sigma);
+    }
+}

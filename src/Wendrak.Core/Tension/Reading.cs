@@ -1,0 +1,42 @@
+namespace Wendrak.Core.Tension;
+
+/// <summary>How tightness is read.</summary>
+public enum ReadingMethod
+{
+    /// <summary>Frequency of the plucked span, Hz.</summary>
+    Pluck,
+
+    /// <summary>Deflection at mid-span under a given force, mm.</summary>
+    Push,
+
+    /// <summary>A gauge in its own scale.</summary>
+    Gauge,
+
+    /// <summary>Free play of a chain at mid-span in all, mm.</summary>
+    FreePlay,
+
+    /// <summary>By hand: 1 loose, 2 about right, 3 tight.</summary>
+    Feel,
+}
+
+/// <summary>What was fast when a reading was taken.</summary>
+public enum LockState
+{
+    Loose,
+
+    /// <summary>Nipped by hand, so that nothing moves of itself.</summary>
+    Nipped,
+
+    /// <summary>At its final torque: only such a reading can be the last one.</summary>
+    Torqued,
+}
+
+/// <summary>One value at one position of the wheel.</summary>
+/// <param name="Position">Counted from 0 in equal steps of the wheel, from the mark or valve up.</param>
+/// <param name="ForceN">Of a push; null for other methods.</param>
+public sealed record Reading(ReadingMethod Method, double Value, int Position = 0, double? ForceN = null);
+
+/// <summary>Two readings of the same state by a gauge or a hand and by a method that knows newtons or Hz.</summary>
+/// <param name="OwnValue">In the scale of the gauge or hand.</param>
+/// <param name="Tightness">The same in the scale of the loop.</param>
+public sealed record CalibrationPair(double OwnValue, double Tightness);

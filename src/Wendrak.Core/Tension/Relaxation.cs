@@ -1,0 +1,58 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Tension;
+
+/// <summary>How a new belt loses tension: part of what was set that is left after some time.</summary>
+/// <remarks>
+/// T/T0 = r + (1 − r)·exp(−(t/τ)^β). Rubber: more than a fifth is lost in the first hours, about half in a week, then it levels
+/// off (common practice): r 0.45 through (4 h, 0.8) and (168 h, 0.5). Aramid or carbon cord loses 5 to 10 % (common practice). An
+/// engineering fit; two readings of the same belt make it that belt's.
+/// </remarks>
+/// <param name="Floor">r: what it levels off at.</param>
+public sealed record Relaxation(double Floor, double Exponent, double TauHours)
+{
+    private const double RubberFloor = 0.45;
+
+    /// <summary>A new rubber belt.</summary>
+    public static Relaxation Rubber { get; } = Fit(RubberFloor, (4, 0.8), (168, 0.5));
+
+    /// <summary>A belt with cords of aramid or carbon: as quick, to nine tenths and a little more.</summary>
+    public static Relaxation StiffCord { get; } = Rubber with { Floor = 0.92 };
+
+    /// <summary>Through two readings of the same belt.</summary>
+    /// <param name="floor">0 to below the second fraction.</param>
+    /// <exception cref="InvalidInputException">The fractions do not fall with time.</exception>
+    public static Relaxation Fit(
+        double floor,
+        (double Hours, double Fraction) first,
+        (double Hours, double Fraction) second
+    )
+    {
+        new Guard()
+            .Between("Floor", floor, 0, 0.99, "")
+            .MoreThan("Time1H", first.Hours, 0, "h")
+            .MoreThan("Time2H", second.Hours, first.Hours, "h")
+            .MoreThan("Fraction2", second.Fraction, floor, "")
+            .MoreThan("Fraction1", first.Fraction, second.Fraction, "")
+            .That(first.Fraction < 1, "Fraction1", "too_high", "Give less than 1: what was set is 1.", 1)
+            .ThrowIfAny();
+        double y1 = -Math.Log((first.Fraction - floor) / (1 - floor));
+        double y2 = -Math.Log((second.Fraction - floor) / (1 - floor));
+        double exponent = Math.Log(y2 / y1) / Math.Log(second.Hours / first.Hours);
+        return new(floor, exponent, first.Hours / Math.Pow(y1, 1 / exponent));
+    }
+
+    /// <summary>Part of the tension that is left.</summary>
+    /// <exception cref="InvalidInputException">Negative time.</exception>
+    public double FractionAfter(double hours)
+    {
+        new Guard().AtLeast(nameof(hours), hours, 0, "h").ThrowIfAny();
+        return Floor + (1 - Floor) * Math.Exp(-Math.Pow(hours / TauHours, Exponent));
+    }
+
+    /// <summary>What to set so many hours after fitting so that a tension is there on the day.</summary>
+    /// <param name="runHours">Since it was fitted, now.</param>
+    /// <param name="untilHours">From now to the day it is needed.</param>
+    public double SetNowN(double wantedN, double runHours, double untilHours) =>
+        wantedN * FractionAfter(runHours) / FractionAfter(runHours + untilHours);
+}

@@ -1,0 +1,70 @@
+namespace Wendrak.Core.Tension;
+
+/// <summary>A round as read: its ends, and where they lie.</summary>
+/// <param name="Method">Of most of its readings.</param>
+/// <param name="LoosestReading">In the unit of the method.</param>
+/// <param name="TightestReading">The same at the other end.</param>
+/// <param name="LoosestAt">Wheel position.</param>
+/// <param name="Loosest">In the scale of the loop; null where the readings can't be turned into it.</param>
+/// <param name="RunOutMm">What a wheel must run out to give what goes round once a turn; null for fewer than four positions.</param>
+/// <param name="IsInside">Both ends inside the window; null without one.</param>
+public sealed record RoundResult(
+    int Index,
+    ReadingMethod? Method,
+    double? LoosestReading,
+    double? TightestReading,
+    int? LoosestAt,
+    int? TightestAt,
+    double? Loosest,
+    double? Tightest,
+    double? RunOutMm,
+    double? GapMm,
+    bool? IsInside
+)
+{
+    /// <param name="slope">Tightness for each mm of axle.</param>
+    internal static RoundResult Of(int index, SetRound round, TightnessScale scale, TensionWindow? window, double slope)
+    {
+        ReadingMethod? method = round
+            .Readings.GroupBy(r => r.Method)
+            .OrderByDescending(g => g.Count())
+            .Select(g => (ReadingMethod?)g.Key)
+            .FirstOrDefault();
+        Reading[] same = [.. round.Readings.Where(r => r.Method == method)];
+        // Deflection and play are small where it is tight.
+        bool smallIsTight = method is ReadingMethod.FreePlay or ReadingMethod.Push;
+        Reading? least = same.MinBy(r => r.Value);
+        Reading? most = same.MaxBy(r => r.Value);
+        (Reading? loosest, Reading? tightest) = smallIsTight ? (most, least) : (least, most);
+        Tightness[] told = [.. round.Readings.Select(scale.Of).OfType<Tightness>()];
+        double? low = told.Length == 0 ? null : told.Min(t => t.Value);
+        double? high = told.Length == 0 ? null : told.Max(t => t.Value);
+        return new(
+            index,
+            method,
+            loosest?.Value,
+            tightest?.Value,
+            loosest?.Position,
+            tightest?.Position,
+            low,
+            high,
+            RunOut(same, scale, slope),
+            round.GapMm,
+            window is null || low is not double l || high is not double h ? null : window.Holds(scale, l, h)
+        );
+    }
+
+    private static double? RunOut(Reading[] readings, TightnessScale scale, double slope)
+    {
+        Reading[] inOrder = [.. readings.OrderBy(r => r.Position)];
+        bool isRound = inOrder.Length >= 4 && inOrder.Select((r, i) => r.Position == i).All(is_ => is_);
+        double[] values = [.. inOrder.Select(scale.Of).OfType<Tightness>().Select(t => t.Value)];
+        if (!isRound || values.Length != inOrder.Length || slope <= 0)
+            return null;
+        // Tightness of a chain is below 0: only what goes round counts.
+        double least = values.Min();
+        return RoundTheWheel.Of([.. values.Select(v => v - least)]).Amplitude / slope;
+    }
+
+    internal double? Spread => Tightest - Loosest;
+}

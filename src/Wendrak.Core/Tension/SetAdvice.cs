@@ -1,0 +1,71 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Tension;
+
+/// <summary>What is to be done next.</summary>
+public enum NextStep
+{
+    /// <summary>Read it as it is, before anything is touched.</summary>
+    ReadAsFound,
+
+    /// <summary>Nothing tells where it should lie: as found and trend are kept.</summary>
+    GiveWindow,
+
+    /// <summary>Turn, roll, read again.</summary>
+    Turn,
+
+    /// <summary>It is where it should be: bring the nut to its torque and read again.</summary>
+    TightenAndRead,
+
+    /// <summary>Tight enough and straight, with everything tight.</summary>
+    Done,
+
+    /// <summary>No setting brings both ends into the window.</summary>
+    SpreadTooWide,
+
+    /// <summary>The smallest step would not bring it nearer.</summary>
+    AsNearAsAHand,
+
+    /// <summary>It does not answer as such a drive can.</summary>
+    LooseOrBent,
+}
+
+/// <summary>What a round is for.</summary>
+public enum SetGoal
+{
+    Both,
+    TensionOnly,
+    TrackingOnly,
+}
+
+/// <param name="Unit">What tightness is counted in here.</param>
+/// <param name="Span">Of the run that is read.</param>
+/// <param name="Window">Null where nothing tells where it should lie.</param>
+/// <param name="WindowLooseReading">The loose end of the window as the method of the last round would read it.</param>
+/// <param name="Moves">For both adjusters together; empty when nothing is to be turned.</param>
+/// <param name="TurnsToRoll">Of the wheel before the next reading.</param>
+/// <param name="ExpectedLoosestReading">After the move, in the method of the last round.</param>
+/// <param name="PerUnitReading">What a turn or click of both adjusters does to the loosest reading, as learned.</param>
+/// <param name="PerUnitGapMm">What a turn of the right adjuster alone does to the gap.</param>
+/// <param name="NutShift">What tightening the nut does to tightness, as learned; 0 before it was seen.</param>
+/// <param name="LearnedRounds">Rounds that taught how this machine answers.</param>
+public sealed record SetAdvice(
+    NextStep Next,
+    TightnessUnit Unit,
+    SpanFacts Span,
+    TensionWindow? Window,
+    double? WindowLooseReading,
+    double? WindowTightReading,
+    IReadOnlyList<RoundResult> Rounds,
+    IReadOnlyList<AdjusterMove> Moves,
+    int TurnsToRoll,
+    double? ExpectedLoosestReading,
+    double? ExpectedTightestReading,
+    double? ExpectedGapMm,
+    double? PerUnitReading,
+    double? PerUnitGapMm,
+    double NutShift,
+    int LearnedRounds,
+    IReadOnlyList<string> Suspects,
+    IReadOnlyList<Working> Workings
+);

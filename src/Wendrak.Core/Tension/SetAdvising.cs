@@ -1,0 +1,117 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Tension;
+
+/// <summary>What the rounds of a loop tell, and what to do next.</summary>
+public static class SetAdvising
+{
+    private const int MostRounds = 60;
+    private const int TurnsToRoll = 4; // a belt finds its place in a few turns of the wheel: common practice
+    private const double WornSpreadMm = 8; // of play round the wheel: common practice, 8 to 10 mm
+
+    /// <exception cref="InvalidInputException">A part of the question is refused.</exception>
+    public static SetAdvice Of(SetInput input)
+    {
+        Check(input);
+        SpanFacts span = SpanFinder.Of(input);
+        bool usesGauge = input.Rounds.SelectMany(r => r.Readings).LastOrDefault()?.Method == ReadingMethod.Gauge;
+        TightnessScale scale = new(input.Loop.Medium == LoopMedium.Chain, span, usesGauge, input.Gauge);
+        TensionWindow? window = WindowFinder.Of(input, scale);
+        SetAdvisor advisor = new(input.Setting, scale, window, input.Goal, input.Rounds);
+        RoundResult[] rounds =
+        [
+            .. input.Rounds.Select((r, i) => RoundResult.Of(i, r, scale, window, advisor.Tension.Slope)),
+        ];
+        RoundResult? last = rounds.LastOrDefault();
+        (NextStep next, double left, double right) = advisor.Next(last);
+        AdjusterMove[] moves = [.. MovesOf(input.Setting, left, right)];
+        double? force = input.Rounds is [.., { Readings: [.., { } reading] }] ? reading.ForceN : null;
+        ReadingMethod method =
+            last?.Method ?? (input.Loop.Medium == LoopMedium.Chain ? ReadingMethod.FreePlay : ReadingMethod.Pluck);
+        double? Shown(double? tightness) => tightness is double t ? scale.ToReading(method, t, force) : null;
+        (double mean, double skew) = advisor.Moved(left, right);
+        double change = advisor.Tension.Predict(mean, 0);
+        double perUnit = advisor.Tension.Slope * input.Setting.MmPerUnit;
+        return new(
+            next,
+            scale.Unit,
+            span,
+            window,
+            Shown(window?.Low),
+            Shown(window?.High),
+            rounds,
+            moves,
+            TurnsToRoll,
+            Shown(last?.Loosest + change),
+            Shown(last?.Tightest + change),
+            last?.GapMm is double gap ? Math.Max(0, gap + advisor.Gap.Predict(skew, 0)) : null,
+            Shown(last?.Loosest + perUnit) - Shown(last?.Loosest),
+            input.Setting.GapSide is null ? null : advisor.Gap.Slope * input.Setting.MmPerUnit,
+            advisor.Tension.Shift,
+            advisor.Tension.Rounds,
+            [.. Suspects(next, last, input.Loop)],
+            SetWorkings.Of(input, scale, window, advisor, last, method)
+        );
+    }
+
+    private static void Check(SetInput input)
+    {
+        Guard guard = new();
+        guard
+            .Include(new Guard("Setting.").Include(input.Setting.Check(input.Loop)))
+            .OneOf(nameof(input.Goal), input.Goal)
+            .Count(nameof(input.Rounds), input.Rounds.Count, 0, MostRounds, "rounds")
+            .That(
+                input.Rounds is [] or [{ LeftUnits: 0, RightUnits: 0 }, ..],
+                "Rounds[0].LeftUnits",
+                "as_found",
+                "The first round is as found: nothing is turned before it."
+            );
+        for (int i = 0; i < input.Rounds.Count; i++)
+            guard.Include(new Guard($"Rounds[{i}].").Include(input.Rounds[i].Check()));
+        guard.ThrowIfAny();
+    }
+
+    private static IEnumerable<AdjusterMove> MovesOf(LoopSetting setting, double left, double right)
+    {
+        if (!setting.HasTwoEnds)
+        {
+            if (left != 0)
+                yield return AdjusterMove.Of(setting, null, left);
+            yield break;
+        }
+        if (left != 0)
+            yield return AdjusterMove.Of(setting, Alignment.Side.Left, left);
+        if (right != 0)
+            yield return AdjusterMove.Of(setting, Alignment.Side.Right, right);
+    }
+
+    /// <summary>Parts to look at. Source: common practice.</summary>
+    private static IEnumerable<string> Suspects(NextStep next, RoundResult? last, Loop loop)
+    {
+        bool isChain = loop.Medium == LoopMedium.Chain;
+        if (next == NextStep.LooseOrBent)
+        {
+            yield return "adjuster or its lock slips, or the axle was not free to move";
+            yield return "axle, arm or bracket bent or loose";
+            yield return "the wheel was not rolled before the reading";
+        }
+        bool isWide =
+            next == NextStep.SpreadTooWide
+            || (
+                isChain
+                && last is { LoosestReading: double loose, TightestReading: double tight }
+                && loose - tight > WornSpreadMm
+            );
+        if (!isWide)
+            yield break;
+        yield return isChain
+            ? "a sprocket runs out or sits off its centre"
+            : "a pulley runs out or sits off its centre";
+        yield return isChain
+            ? "stiff links, or a chain grown unevenly"
+            : "a belt whose cords or joint differ along its length";
+        yield return "a bent axle or worn bearing";
+    }
+}

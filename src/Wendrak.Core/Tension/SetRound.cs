@@ -1,0 +1,74 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Tension;
+
+/// <summary>One cycle of turning and measuring; the first one, with nothing turned, is as found and is never edited.</summary>
+/// <param name="LeftUnits">Turns, clicks or shims on the left (or only) adjuster before these readings; positive tightens.</param>
+/// <param name="GapMm">Between belt and flange, where it is read.</param>
+/// <param name="At">When; null where nobody noted it.</param>
+/// <param name="TurnsRolled">Of the wheel between turning and measuring.</param>
+public sealed record SetRound(
+    double LeftUnits,
+    double RightUnits,
+    LockState Lock,
+    IReadOnlyList<Reading> Readings,
+    double? GapMm = null,
+    DateTimeOffset? At = null,
+    string? Who = null,
+    double? TemperatureC = null,
+    int? TurnsRolled = null,
+    bool OnStand = true,
+    string? Note = null
+)
+{
+    public const int MostReadings = 36;
+
+    internal Guard Check()
+    {
+        Guard guard = new();
+        guard
+            .Between(nameof(LeftUnits), LeftUnits, -50, 50, "")
+            .Between(nameof(RightUnits), RightUnits, -50, 50, "")
+            .OneOf(nameof(Lock), Lock)
+            .Count(nameof(Readings), Readings.Count, 0, MostReadings, "readings")
+            .BetweenIfGiven(nameof(GapMm), GapMm, 0, 50, "mm")
+            .BetweenIfGiven(nameof(TemperatureC), TemperatureC, -40, 120, "°C")
+            .BetweenIfGiven(nameof(TurnsRolled), TurnsRolled, 0, 100, "turns");
+        for (int i = 0; i < Readings.Count; i++)
+        {
+            Reading reading = Readings[i];
+            string at = $"{nameof(Readings)}[{i}].";
+            (double low, double high, string unit) = Bounds(reading.Method);
+            guard
+                .OneOf(at + nameof(reading.Method), reading.Method)
+                .That(
+                    reading.Value >= low && reading.Value <= high,
+                    at + nameof(reading.Value),
+                    "out_of_range",
+                    FormattableString
+                        .Invariant($"Give {low} to {high} {unit}.")
+                        .Replace(" .", ".", StringComparison.Ordinal),
+                    reading.Value < low ? low : high
+                )
+                .Between(at + nameof(reading.Position), reading.Position, 0, MostReadings - 1, "")
+                .BetweenIfGiven(at + nameof(reading.ForceN), reading.ForceN, 0.5, 1_000, "N")
+                .That(
+                    reading.Method != ReadingMethod.Push || reading.ForceN is not null,
+                    at + nameof(reading.ForceN),
+                    "missing",
+                    "Give the force it was pushed with."
+                );
+        }
+        return guard;
+    }
+
+    private static (double, double, string) Bounds(ReadingMethod method) =>
+        method switch
+        {
+            ReadingMethod.Pluck => (SpanVibration.LeastHz, SpanVibration.MostHz, "Hz"),
+            ReadingMethod.Push => (0.1, 200, "mm"),
+            ReadingMethod.FreePlay => (0, 200, "mm"),
+            ReadingMethod.Feel => (1, 3, "(loose, about right, tight)"),
+            _ => (0, 1e6, ""),
+        };
+}

@@ -1,0 +1,127 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Tension;
+
+/// <summary>How the figures of a round came about.</summary>
+internal static class SetWorkings
+{
+    public static IReadOnlyList<Working> Of(
+        SetInput input,
+        TightnessScale scale,
+        TensionWindow? window,
+        SetAdvisor advisor,
+        RoundResult? last,
+        ReadingMethod method
+    ) =>
+        [
+            .. OfReading(input, scale, last, method),
+            .. OfWindow(scale, window, advisor, last),
+            .. OfAnswer(input.Setting, advisor),
+        ];
+
+    private static IEnumerable<Working> OfReading(
+        SetInput input,
+        TightnessScale scale,
+        RoundResult? last,
+        ReadingMethod method
+    )
+    {
+        if (last is not { LoosestReading: double reading, Loosest: double tightness })
+            yield break;
+        SpanFacts span = scale.Span;
+        if (method == ReadingMethod.Pluck && scale.Unit == TightnessUnit.Newton)
+            yield return new(
+                "Tension from the frequency, loosest position",
+                "T = 4·m·L²·f²",
+                [
+                    new("m", "mass of a metre", span.MassKgPerM!.Value, "kg/m", input.Setting.MassKgPerM is null),
+                    new("L", "free span", span.SpanMm!.Value / 1_000, "m", input.Setting.SpanMm is null),
+                    new("f", "as plucked", reading, "Hz"),
+                ],
+                new("T", "tension", tightness, "N"),
+                "equation of the string; belt engineering handbooks",
+                "Belt at rest, no torque on the drive; a short stiff span reads high."
+            );
+        if (method == ReadingMethod.Push && scale.Unit == TightnessUnit.Newton)
+            yield return new(
+                "Tension from the push, loosest position",
+                "T = F·√((L/2)² + d²)/(2·d)",
+                [
+                    new("F", "force", input.Rounds[^1].Readings[^1].ForceN ?? 0, "N"),
+                    new("L", "free span", span.SpanMm!.Value, "mm", input.Setting.SpanMm is null),
+                    new("d", "deflection", reading, "mm"),
+                ],
+                new("T", "tension", tightness, "N"),
+                "statics",
+                "Stretch left out: it is small for small deflections."
+            );
+        if (method == ReadingMethod.FreePlay && scale.Unit == TightnessUnit.LoopMm)
+            yield return new(
+                "Too much of chain, loosest position",
+                "e = √(L² + s²) − L",
+                [
+                    new("L", "slack run", span.SpanMm!.Value, "mm", input.Setting.SpanMm is null),
+                    new("s", "free play in all", reading, "mm"),
+                ],
+                new("e", "too much of chain", -tightness, "mm"),
+                "plane geometry",
+                "Pulled taut both ways: sag under its own weight is another curve."
+            );
+    }
+
+    private static IEnumerable<Working> OfWindow(
+        TightnessScale scale,
+        TensionWindow? window,
+        SetAdvisor advisor,
+        RoundResult? last
+    )
+    {
+        if (window is null)
+            yield break;
+        string unit = UnitOf(scale.Unit);
+        double spread = last?.Spread ?? 0;
+        yield return new(
+            "Where the loosest position is aimed at",
+            scale.Unit == TightnessUnit.LoopMm
+                ? "aim = low + bias·(high − low) − spread"
+                : "aim = low + bias·(high − low − spread)",
+            [
+                new("low", window.Reason, window.Low, unit),
+                new("high", "tight end of the window", window.High, unit),
+                new("spread", "round the wheel", spread, unit),
+                new("bias", "0 as loose as holds, 1 as tight as allowed", advisor.Bias, ""),
+            ],
+            new("aim", "loosest position", window.AimOfLoosest(scale, spread, advisor.Bias), unit),
+            "both ends must be inside: common practice",
+            spread >= window.High - window.Low
+                ? "The spread fills the window: its middle is aimed at."
+                : "The maker's figure wins."
+        );
+    }
+
+    private static IEnumerable<Working> OfAnswer(LoopSetting setting, SetAdvisor advisor)
+    {
+        yield return new(
+            "How this machine answers",
+            "Δ = k·way + nut, k learned by regression from its rounds",
+            [
+                new("k₀", "expected for each mm of axle", advisor.ExpectedSlope, UnitOf(advisor.Unit) + "/mm", true),
+                new("rounds", "that taught something", advisor.Tension.Rounds, ""),
+                new("P", "way of a turn or click", setting.MmPerUnit, "mm"),
+                new("nut", "shift when tightened, as learned", advisor.Tension.Shift, UnitOf(advisor.Unit)),
+            ],
+            new("k", "learned", advisor.Tension.Slope, UnitOf(advisor.Unit) + "/mm"),
+            "statics for the first guess; linear regression with a normal prior (Bishop, Pattern Recognition and Machine Learning, ch. 3)",
+            FormattableString.Invariant($"Known to ±{advisor.Tension.SlopeSigma:0.##} by now (one standard deviation).")
+        );
+    }
+
+    private static string UnitOf(TightnessUnit unit) =>
+        unit switch
+        {
+            TightnessUnit.Newton => "N",
+            TightnessUnit.HertzSquared => "Hz²",
+            TightnessUnit.LoopMm => "mm of loop",
+            _ => "of the gauge",
+        };
+}

@@ -1,0 +1,65 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Tension;
+
+/// <summary>Tension of a free span from how far a force at its middle pushes it aside, and back.</summary>
+/// <remarks>
+/// F = 2·T'·d/s, s = √((L/2)² + d²), T' = T + E·A·(2s − L)/L_b; small: F = 4·T·d/L. The stretch spreads over the whole loop when a
+/// shaft can turn, over the span alone when both are held. Source: statics; V-belt practice of d = L/64: Machinery's Handbook.
+/// </remarks>
+public static class SpanDeflection
+{
+    /// <summary>1/64 inch for each inch of span.</summary>
+    public const double VBeltShareOfSpan = 1 / 64.0;
+
+    /// <param name="axialStiffnessN">E·A; 0 for a belt that does not stretch measurably.</param>
+    /// <param name="stretchedLengthMm">Length the stretch is spread over.</param>
+    /// <returns>Force at mid-span, N.</returns>
+    /// <exception cref="InvalidInputException">A value is not physical.</exception>
+    public static double ForceN(
+        double spanMm,
+        double deflectionMm,
+        double tensionN,
+        double axialStiffnessN = 0,
+        double stretchedLengthMm = 1_000
+    )
+    {
+        Check(spanMm, deflectionMm, axialStiffnessN, stretchedLengthMm)
+            .AtLeast(nameof(tensionN), tensionN, 0, "N")
+            .ThrowIfAny();
+        (double half, double longer) = Bent(spanMm, deflectionMm);
+        return 2 * (tensionN + axialStiffnessN * longer / stretchedLengthMm) * deflectionMm / half;
+    }
+
+    /// <returns>N; 0 where stretch alone would hold against the force.</returns>
+    /// <exception cref="InvalidInputException">A value is not physical.</exception>
+    public static double TensionN(
+        double spanMm,
+        double deflectionMm,
+        double forceN,
+        double axialStiffnessN = 0,
+        double stretchedLengthMm = 1_000
+    )
+    {
+        Check(spanMm, deflectionMm, axialStiffnessN, stretchedLengthMm)
+            .MoreThan(nameof(forceN), forceN, 0, "N")
+            .ThrowIfAny();
+        (double half, double longer) = Bent(spanMm, deflectionMm);
+        return Math.Max(0, forceN * half / (2 * deflectionMm) - axialStiffnessN * longer / stretchedLengthMm);
+    }
+
+    /// <summary>Half of the bent span, and what both halves are longer than the straight one.</summary>
+    private static (double HalfMm, double LongerMm) Bent(double spanMm, double deflectionMm)
+    {
+        double half = Math.Sqrt(spanMm * spanMm / 4 + deflectionMm * deflectionMm);
+        return (half, 2 * half - spanMm);
+    }
+
+    private static Guard Check(double spanMm, double deflectionMm, double axialStiffnessN, double stretchedLengthMm) =>
+        new Guard()
+            .Between(nameof(spanMm), spanMm, 5, 20_000, "mm")
+            .MoreThan(nameof(deflectionMm), deflectionMm, 0, "mm")
+            .AtMost(nameof(deflectionMm), deflectionMm, spanMm / 5, "mm")
+            .Between(nameof(axialStiffnessN), axialStiffnessN, 0, 1e8, "N")
+            .Between(nameof(stretchedLengthMm), stretchedLengthMm, 5, 100_000, "mm");
+}

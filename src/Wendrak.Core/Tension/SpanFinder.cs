@@ -1,0 +1,70 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
+using Wendrak.Core.Loads;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Tension;
+
+/// <summary>What is known of the run that is read: from where it was laid out, else as it was measured.</summary>
+internal static class SpanFinder
+{
+    // Glass or steel cord: order of magnitude from memory, for a first guess that the first round corrects.
+    private const double AxialStiffnessNPerMm = 4_000;
+
+    public static SpanFacts Of(SetInput input)
+    {
+        Loop loop = input.Loop;
+        LoopPath? path = PathOf(input);
+        double? span = input.Setting.SpanMm ?? (path is null ? null : Read(loop, path));
+        return new(
+            span,
+            input.Setting.MassKgPerM ?? LoopMass.KgPerM(loop, input.StrengthOrNothing),
+            input.StrengthOrNothing.ForceAt1PercentN * 100
+                ?? (
+                    loop.Medium == LoopMedium.ToothedBelt
+                        ? input.StrengthOrNothing.WidthMm * AxialStiffnessNPerMm
+                        : null
+                ),
+            path?.LengthMm,
+            path is null ? 1 : CosOf(path)
+        );
+    }
+
+    private static LoopPath? PathOf(SetInput input)
+    {
+        if (input.Layout is null)
+            return null;
+        try
+        {
+            LoopChoice choice =
+                input.Loops.FirstOrDefault(c => c.LoopKey == input.Setting.LoopKey)
+                ?? throw new InvalidInputException("Loops", "missing", "Give the wheels of the loop.");
+            return LoopFit.PathOf(new(input.Drive, choice, choice, input.Layout, null, false, null));
+        }
+        catch (InvalidInputException)
+        {
+            return null; // It can't be laid there: then only what was measured is known, and a reading may still be written down.
+        }
+    }
+
+    /// <summary>A chain is read on its slack run, a belt where its free run is longest.</summary>
+    private static double Read(Loop loop, LoopPath path)
+    {
+        int rear = 0;
+        while (path.Wheels[rear].Name != LoopLayout.RearName)
+            rear++;
+        return loop.Medium == LoopMedium.Chain
+            ? path.Spans.Take(rear).Max(s => s.LengthMm)
+            : path.Spans.Max(s => s.LengthMm);
+    }
+
+    /// <summary>Between the runs and the line of centres, along which the axle is moved.</summary>
+    private static double CosOf(LoopPath path)
+    {
+        WrappedWheel front = path.Wheels[0];
+        WrappedWheel rear = path.Wheels.First(w => w.Name == LoopLayout.RearName);
+        double centre = front.Centre.DistanceTo(rear.Centre);
+        double across = Math.Abs(rear.Outline.RunRadiusMm - front.Outline.RunRadiusMm);
+        return Math.Sqrt(Math.Max(0.01, 1 - across * across / (centre * centre)));
+    }
+}

@@ -1,0 +1,174 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
+using Wendrak.Core.Loads;
+using Wendrak.Core.Machines;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Tables;
+
+namespace Wendrak.Core.Tension;
+
+/// <summary>Finds how tight a loop should be: the maker's figure, else practice, else what its load asks for.</summary>
+/// <remarks>
+/// A window in Hz is never carried from one drive to another: practice that is given in Hz goes through tension, or is left out
+/// where span and mass are not known.
+/// </remarks>
+internal static class WindowFinder
+{
+    private const double SmallChainPitchMm = 13; // 12.7 mm and below: small motorcycles
+    private const double SteepDeg = 60;
+
+    // Red and advised margin against tooth jump; slip margin from and to: common practice.
+    private static readonly (double Low, double High) JumpMargins = (1.2, 1.5);
+    private static readonly (double Low, double High) SlipMargins = (1.3, 1.5);
+
+    public static TensionWindow? Of(SetInput input, TightnessScale scale)
+    {
+        TensionWindow? window = OfMaker(input.Setting, scale) ?? OfPractice(input, scale) ?? OfLoad(input, scale);
+        return window is null ? null : BoundedByBearing(window, input, scale);
+    }
+
+    private static TensionWindow? OfMaker(LoopSetting setting, TightnessScale scale)
+    {
+        if (setting is not { MakerMethod: ReadingMethod method, MakerLow: double low, MakerHigh: double high })
+            return null;
+        Tightness? one = scale.Of(new(method, low, 0, setting.MakerForceN));
+        Tightness? other = scale.Of(new(method, high, 0, setting.MakerForceN));
+        if (one is null || other is null)
+            return null;
+        return new(
+            Math.Min(one.Value, other.Value),
+            Math.Max(one.Value, other.Value),
+            WindowOrigin.Maker,
+            "the maker's figure, as typed"
+        );
+    }
+
+    private static TensionWindow? OfPractice(SetInput input, TightnessScale scale)
+    {
+        if (input.Loop.Medium == LoopMedium.Chain)
+            return OfPlay(input, scale);
+        if (input.Kind != MachineKind.Bicycle || scale.Unit != TightnessUnit.Newton)
+            return null;
+        TensionTarget row = TensionTargets.Of("bicycle belt", "span tension");
+        return new(row.Low, row.High, WindowOrigin.Practice, $"{row.Use}: {row.Certainty}; the maker's figure wins");
+    }
+
+    private static TensionWindow? OfPlay(SetInput input, TightnessScale scale)
+    {
+        if (scale.Span.SpanMm is not double span)
+            return null;
+        TensionTarget row = TensionTargets.Of(UseOf(input), "slack total");
+        double part = row.Unit == "mm" ? 1 : span / 100;
+        (double least, double most) = (row.Low * part, row.High * part);
+        string reason = $"{row.Use}: {row.Certainty}; the maker's figure wins";
+        if (NeededThroughTravel(input) is double needed && needed > least)
+        {
+            most += needed - least;
+            least = needed;
+            reason += ". Raised so that enough is left where the suspension makes it tightest";
+        }
+        return new(-ChainPlay.ExcessMm(span, most), -ChainPlay.ExcessMm(span, least), WindowOrigin.Practice, reason);
+    }
+
+    private static string UseOf(SetInput input) =>
+        input.Kind switch
+        {
+            MachineKind.Motorcycle or MachineKind.Moped or MachineKind.LoadCarrier => input.Layout is { SwingArm: null }
+                ? "motorcycle without rear suspension"
+            : WheelOutline.PitchMm(input.Loop) < SmallChainPitchMm ? "motorcycle small (12.7 mm pitch)"
+            : "motorcycle road",
+            MachineKind.Bicycle => "bicycle single speed or hub gear",
+            MachineKind.Robot or MachineKind.KickBoard => "robot",
+            _ => IsSteep(input.Layout) ? "industrial vertical chain" : "industrial horizontal chain",
+        };
+
+    private static bool IsSteep(LoopLayout? layout) =>
+        layout is not null
+        && Math.Abs(Math.Atan2(layout.Rear.YMm - layout.Front.YMm, layout.Rear.XMm - layout.Front.XMm) * 180 / Math.PI)
+            is > SteepDeg
+                and < 180 - SteepDeg;
+
+    private static double? NeededThroughTravel(SetInput input)
+    {
+        if (input.Layout is not { SwingArm: not null } layout)
+            return null;
+        LoopChoice? choice = input.Loops.FirstOrDefault(c => c.LoopKey == input.Setting.LoopKey);
+        try
+        {
+            return choice is null
+                ? null
+                : SuspensionPlay.Of(new(input.Drive, choice, layout, null, null, null)).NeededOnStandMm;
+        }
+        catch (InvalidInputException)
+        {
+            return null; // An arm that can't be laid there says nothing.
+        }
+    }
+
+    private static TensionWindow? OfLoad(SetInput input, TightnessScale scale)
+    {
+        if (scale.Unit != TightnessUnit.Newton || Loaded(input) is not { } loop)
+            return null;
+        double pull = loop.Points.Max(loop.PullN);
+        if (loop.Loop.Medium != LoopMedium.ToothedBelt)
+        {
+            double friction = FrictionBeltChecks.EffectiveFriction(loop);
+            double grips = BeltFriction.Margin(friction, loop.GrippingWrapDeg, 1, pull).NeededTensionN;
+            return Between(SlipMargins, grips, "slip");
+        }
+        double flank = SynchronousProfiles.Find(loop.Standard)?.FlankHalfAngleDeg ?? 0;
+        double holds = SynchronousLoads
+            .Jump(1, pull, flank, ToothedBeltChecks.Friction, loop.LeastWrapDeg)
+            .NeededTensionN;
+        return Between(JumpMargins, holds, "tooth jump");
+    }
+
+    private static TensionWindow Between((double Low, double High) margins, double neededN, string against) =>
+        new(
+            margins.Low * neededN,
+            margins.High * neededN,
+            WindowOrigin.Load,
+            FormattableString.Invariant(
+                $"{margins.Low} to {margins.High} times the {neededN:0} N that keep this drive's hardest pull from {against}: common practice"
+            )
+        );
+
+    private static LoadedLoop? Loaded(SetInput input)
+    {
+        try
+        {
+            return input.Source is null
+                ? null
+                : new(
+                    new(
+                        input.Drive,
+                        input.Kind,
+                        input.Loops,
+                        input.RoadWheels,
+                        input.Layout,
+                        input.Source,
+                        input.StrengthOrNothing
+                    )
+                );
+        }
+        catch (InvalidInputException)
+        {
+            return null; // Nobody said how hard it is pulled: then its load bounds nothing.
+        }
+    }
+
+    /// <summary>Both runs at rest load the shaft by 2·T·sin(θ/2); half a turn of wrap where nothing was laid out.</summary>
+    private static TensionWindow BoundedByBearing(TensionWindow window, SetInput input, TightnessScale scale)
+    {
+        if (scale.Unit != TightnessUnit.Newton || input.Setting.MostShaftLoadN is not double most)
+            return window;
+        double bound = most / 2;
+        return bound >= window.High
+            ? window
+            : window with
+            {
+                High = Math.Max(bound, window.Low),
+                Reason = window.Reason + ". Bounded above by the bearing",
+            };
+    }
+}

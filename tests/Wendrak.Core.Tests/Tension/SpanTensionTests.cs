@@ -1,0 +1,140 @@
+using CsCheck;
+using Wendrak.Core.Tension;
+
+namespace Wendrak.Core.Tests.Tension;
+
+public sealed class SpanTensionTests
+{
+    /// <summary>engineering.md i1, i2: the string.</summary>
+    [Fact]
+    public void Frequency_and_tension_agree_with_the_check_rows()
+    {
+        Published.AgreesWithin(0.1, 585.64, SpanVibration.TensionN(440, 0.25, 55), "engineering.md i1");
+        Published.AgreesWithin(0.1, 43.0331, SpanVibration.FrequencyHz(600, 0.12, 320), "engineering.md i2");
+    }
+
+    [Fact]
+    public void Frequency_and_tension_are_each_other_s_inverse() =>
+        Gen.Select(Gen.Double[50, 2_000], Gen.Double[0.01, 2], Gen.Double[1, 5_000], Gen.Double[0, 1e5])
+            .Sample(
+                (span, mass, tension, stiff) =>
+                {
+                    double hz = SpanVibration.FrequencyHz(span, mass, tension, stiff);
+                    return hz > SpanVibration.MostHz
+                        || hz < SpanVibration.LeastHz
+                        || Math.Abs(SpanVibration.TensionN(span, mass, hz, stiff) - tension) < 1e-6 * tension;
+                }
+            );
+
+    /// <summary>engineering.md i: f² = T/(4mL²) + (π²/4)·EI/(mL⁴): a stiff span sounds higher at the same tension.</summary>
+    [Fact]
+    public void A_stiff_short_span_reads_high()
+    {
+        const double stiff = 2e4; // N·mm²
+        double hz = SpanVibration.FrequencyHz(150, 0.2, 300, stiff);
+        double square = 300 / (4 * 0.2 * 0.15 * 0.15) + Math.PI * Math.PI / 4 * 0.02 / (0.2 * Math.Pow(0.15, 4));
+        Assert.Equal(Math.Sqrt(square), hz, 1e-9);
+        Assert.Equal(300, SpanVibration.TensionN(150, 0.2, hz, stiff), 1e-6);
+    }
+
+    /// <summary>engineering.md i3; simple form F = 4·T·d/L beside it.</summary>
+    [Fact]
+    public void A_push_agrees_with_the_check_row()
+    {
+        Published.AgreesWithin(0.1, 25.5367, SpanDeflection.ForceN(480, 7.5, 400, 60_000, 1_600), "engineering.md i3");
+        Published.AgreesWithin(0.1, 25, SpanDeflection.ForceN(480, 7.5, 400), "engineering.md i3");
+        Assert.Equal(400, SpanDeflection.TensionN(480, 7.5, 25.5367, 60_000, 1_600), 0.01);
+        // Machinery's Handbook: at 1/64 of the span the force is a sixteenth of the tension.
+        double force = SpanDeflection.ForceN(640, 640 * SpanDeflection.VBeltShareOfSpan, 400);
+        Published.AgreesWithin(0.1, 25, force, "Machinery's Handbook, V-belt tensioning");
+    }
+
+    /// <summary>engineering.md i4.</summary>
+    [Fact]
+    public void Free_play_agrees_with_the_check_row()
+    {
+        Published.AgreesWithin(0.1, 1.68513, ChainPlay.ExcessMm(600, 45), "engineering.md i4");
+        Published.AgreesWithin(0.1, 45, ChainPlay.PlayMm(600, 1.68513), "engineering.md i4");
+        double move = ChainPlay.AxleMoveMm(600, 45, 30, 0.99);
+        Published.AgreesWithin(0.1, 0.472526, move, "engineering.md i4");
+        Published.AgreesWithin(0.1, 0.378021, move / 1.25, "engineering.md i4");
+    }
+
+    /// <summary>engineering.md i5, i6.</summary>
+    [Fact]
+    public void Turns_from_two_readings_and_from_stiffness_agree_with_the_check_rows()
+    {
+        Published.AgreesWithin(0.1, 2.02902, TensionStiffness.FurtherTurns(38, 46, 1.5, 55, true), "engineering.md i5");
+        double k = TensionStiffness.NPerMm(100_000, 0.98, 1_500);
+        Published.AgreesWithin(0.1, 130.667, k, "engineering.md i6");
+        Published.AgreesWithin(0.1, 1.91326, (600 - 350) / k, "engineering.md i6");
+        Refusals.Names("ReadingAfter", () => TensionStiffness.FurtherTurns(46, 46.1, 1, 55, true, 0.5));
+    }
+
+    /// <summary>engineering.md i7.</summary>
+    [Fact]
+    public void Four_positions_agree_with_the_check_row()
+    {
+        RoundTheWheelResult r = RoundTheWheel.Of([34, 31, 27, 30]);
+        Assert.Equal((30.5, 7.0, 2, 0), (r.Mean, r.Spread, r.LowestAt, r.HighestAt));
+        Published.AgreesWithin(0.1, 3.53553, r.Amplitude!.Value, "engineering.md i7");
+        Published.AgreesWithin(0.1, 8.1301, r.PhaseDeg!.Value, "engineering.md i7");
+        Assert.Null(RoundTheWheel.Of([34, 31, 27]).Amplitude);
+    }
+
+    /// <summary>engineering.md i8, and the trade's two points for rubber.</summary>
+    [Fact]
+    public void A_new_belt_loses_tension_as_the_check_row_says()
+    {
+        Relaxation fit = Relaxation.Fit(0.45, (4, 0.8), (168, 0.5));
+        Published.AgreesWithin(0.1, 0.446454, fit.Exponent, "engineering.md i8");
+        Published.AgreesWithin(0.1, 23.6885, fit.TauHours, "engineering.md i8");
+        Published.AgreesWithin(0.1, 0.651154, fit.FractionAfter(24), "engineering.md i8");
+        Assert.Equal(1, fit.FractionAfter(0));
+        Assert.InRange(Relaxation.StiffCord.FractionAfter(168), 0.9, 0.95);
+        // Set today so that it is right in a week: as much more as it will have lost by then.
+        Assert.Equal(300 / 0.5, Relaxation.Rubber.SetNowN(300, 0, 168), 0.5);
+        Refusals.Names("Fraction1", () => Relaxation.Fit(0.45, (4, 0.5), (168, 0.6)));
+    }
+
+    [Fact]
+    public void What_is_lost_never_comes_back() =>
+        Gen.Select(Gen.Double[0, 500], Gen.Double[0, 500])
+            .Sample(
+                (t, more) => Relaxation.Rubber.FractionAfter(t + more) <= Relaxation.Rubber.FractionAfter(t) + 1e-12
+            );
+
+    /// <summary>engineering.md i10, i11.</summary>
+    [Fact]
+    public void Warmth_and_sprung_arms_agree_with_the_check_rows()
+    {
+        ThermalTensionResult r = ThermalTension.Of(23e-6, 600, 95, 20, 0.985, 1_600, 0, 100_000);
+        Published.AgreesWithin(0.1, 1.035, r.CentreGrowthMm, "engineering.md i10");
+        Published.AgreesWithin(0.1, 2.03895, r.NetStretchMm, "engineering.md i10");
+        Published.AgreesWithin(0.1, 127.434, r.TensionRiseN, "engineering.md i10");
+        SprungArmResult arm = SprungArm.Of(200, 40, 70, 80, 45);
+        Published.AgreesWithin(0.1, 136.808, arm.IdlerForceN, "engineering.md i11");
+        Published.AgreesWithin(0.1, 9.43107, arm.ArmMomentNm, "engineering.md i11");
+        Published.AgreesWithin(0.1, 209.579, arm.SpringForceN, "engineering.md i11");
+        Assert.Equal(200, SprungArm.TensionN(arm.SpringForceN, 40, 70, 80, 45), 1e-9);
+    }
+
+    [Theory]
+    [InlineData(0)]
+    [InlineData(-5)]
+    [InlineData(1_001)]
+    [InlineData(double.NaN)]
+    public void A_frequency_that_is_none_is_refused(double hz) =>
+        Refusals.Names("hz", () => SpanVibration.TensionN(400, 0.2, hz));
+
+    [Fact]
+    public void What_is_no_span_push_or_play_is_refused()
+    {
+        Refusals.Names("spanMm", () => SpanVibration.TensionN(0, 0.2, 50));
+        Refusals.Names("massKgPerM", () => SpanVibration.TensionN(400, 0, 50));
+        Refusals.Names("deflectionMm", () => SpanDeflection.TensionN(400, 100, 20));
+        Refusals.Names("forceN", () => SpanDeflection.TensionN(400, 5, 0));
+        Refusals.Names("playMm", () => ChainPlay.ExcessMm(500, 101));
+        Refusals.Names("readings", () => RoundTheWheel.Of([]));
+    }
+}
