@@ -1,3 +1,5 @@
+using Microsoft.AspNetCore.Http.Metadata;
+
 namespace Wendrak.Web;
 
 /// <summary>How large a request may be.</summary>
@@ -6,10 +8,16 @@ public static class RequestLimits
     /// <summary>1 MB: the largest search and the largest machine file stay far below.</summary>
     public const long MostBytes = 1_000_000;
 
+    /// <summary>A minute of sound: 16 bit, two channels, 48 000 samples a second.</summary>
+    public const long MostSoundBytes = 12_000_000;
+
     /// <summary>Says the limit where the server cut a body off before any handler saw it.</summary>
     public static void Explain(ProblemDetailsContext context)
     {
         if (context.ProblemDetails.Status == StatusCodes.Status413PayloadTooLarge)
-            context.ProblemDetails.Detail = $"Give at most {MostBytes / 1000} kB.";
+            context.ProblemDetails.Detail = $"Give at most {MostOf(context.HttpContext) / 1000} kB.";
     }
+
+    private static long MostOf(HttpContext context) =>
+        context.GetEndpoint()?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize ?? MostBytes;
 }

@@ -39,6 +39,7 @@ public static class WendrakApp
         services.AddSingleton<ChangeLog>();
         services.AddSingleton<MachineStore>();
         services.AddSingleton<AimStore>();
+        services.AddSingleton<SetJobStore>();
         services.AddSingleton<StockStore>();
         services.Configure<JsonOptions>(o => Json.Configure(o.SerializerOptions));
         services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
@@ -68,6 +69,7 @@ public static class WendrakApp
         app.MapRatio();
         app.MapFit();
         app.MapLoads();
+        app.MapSet();
         app.MapRedo();
         app.MapMachines();
         app.MapSetups();

@@ -15,6 +15,7 @@ public sealed class TempStore : IDisposable
     public ChangeLog Log { get; }
     public MachineStore Machines { get; }
     public AimStore Aims { get; }
+    public SetJobStore SetJobs { get; }
     public StockStore Stock { get; }
 
     public TempStore()
@@ -23,6 +24,7 @@ public sealed class TempStore : IDisposable
         Log = new(Database, TimeProvider.System);
         Machines = new(Database, Log, TimeProvider.System);
         Aims = new(Database, Log);
+        SetJobs = new(Database, Log);
         Stock = new(Database, Log);
     }
 

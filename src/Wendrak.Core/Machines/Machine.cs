@@ -1,6 +1,7 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
+using Wendrak.Core.Tension;
 
 namespace Wendrak.Core.Machines;
 
@@ -24,6 +25,7 @@ public enum MachineKind
 /// <param name="Work">Minutes and money of changing its wheels; null for the default.</param>
 /// <param name="Layouts">Where the wheels of its loops stand, for those that were measured.</param>
 /// <param name="Shafts">What sits on its shafts from side to side, for those that were measured.</param>
+/// <param name="Settings">How its loops are set, for those that were asked about.</param>
 /// <param name="Loads">What drives its drives and what its chains and belts can take, as far as somebody said.</param>
 public sealed record Machine(
     long Id,
@@ -37,7 +39,8 @@ public sealed record Machine(
     WorkCosts? Work,
     IReadOnlyList<LoopLayout>? Layouts = null,
     IReadOnlyList<ShaftWidths>? Shafts = null,
-    MachineLoads? Loads = null
+    MachineLoads? Loads = null,
+    IReadOnlyList<LoopSetting>? Settings = null
 );
 
 public enum SetupStatus

@@ -1,4 +1,5 @@
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Tension;
 
 namespace Wendrak.Core.Machines;
 
@@ -10,16 +11,22 @@ public sealed record MachineFile(
     int FormatVersion,
     Machine Machine,
     IReadOnlyList<Setup> Setups,
-    IReadOnlyList<Aim> Aims
+    IReadOnlyList<Aim> Aims,
+    IReadOnlyList<SetJob>? SetJobs = null
 )
 {
     public const string FormatName = "wendrak-machine";
     public const int NewestVersion = 1;
     public const int MostSetups = 200;
     public const int MostAims = 200;
+    public const int MostSetJobs = 1_000;
 
-    public static MachineFile Of(Machine machine, IReadOnlyList<Setup> setups, IReadOnlyList<Aim> aims) =>
-        new(FormatName, NewestVersion, machine, setups, aims);
+    public static MachineFile Of(
+        Machine machine,
+        IReadOnlyList<Setup> setups,
+        IReadOnlyList<Aim> aims,
+        IReadOnlyList<SetJob>? setJobs = null
+    ) => new(FormatName, NewestVersion, machine, setups, aims, setJobs);
 
     /// <summary>Refuses a file that can't be taken in whole; nothing of it is stored then.</summary>
     /// <exception cref="InvalidInputException">Says what the file is not, or which part of it is wrong.</exception>
@@ -38,6 +45,7 @@ public sealed record MachineFile(
             )
             .Count(nameof(Setups), Setups.Count, 1, MostSetups, "setups")
             .Count(nameof(Aims), Aims.Count, 0, MostAims, "aims")
+            .Count(nameof(SetJobs), SetJobs?.Count ?? 0, 0, MostSetJobs, "visits")
             .That(
                 Setups.Count(s => s.Status == SetupStatus.AsFitted) == 1,
                 nameof(Setups),
@@ -51,5 +59,7 @@ public sealed record MachineFile(
             MachineRules.Check(setup, Machine);
         foreach (Aim aim in Aims)
             MachineRules.Check(aim, Machine);
+        foreach (SetJob job in SetJobs ?? [])
+            SetJobRules.Check(job, Machine);
     }
 }

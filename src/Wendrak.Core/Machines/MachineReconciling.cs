@@ -19,6 +19,7 @@ public static class MachineReconciling
             Layouts = Some(machine.Layouts?.Where(l => loops.Contains(l.LoopKey))),
             Shafts = Some(machine.Shafts?.Select(s => Follow(s, machine.Drives)).OfType<ShaftWidths>()),
             Loads = MachineLoads.For(machine.Loads, machine.Drives),
+            Settings = Some(machine.Settings?.Where(s => loops.Contains(s.LoopKey))),
         };
     }
 

@@ -1,6 +1,7 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Geometry;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Tension;
 
 namespace Wendrak.Core.Machines;
 
@@ -26,7 +27,29 @@ public static class MachineRules
         guard.Include(CheckShafts(machine));
         if (machine.Loads is { } loads)
             guard.Include(new Guard("Loads.").Include(loads.Check(machine.Drives)));
+        guard.Include(CheckSettings(machine));
         guard.ThrowIfAny();
+    }
+
+    private static Guard CheckSettings(Machine machine)
+    {
+        Guard guard = new();
+        IReadOnlyList<LoopSetting> settings = machine.Settings ?? [];
+        HashSet<string> seen = [];
+        for (int i = 0; i < settings.Count; i++)
+        {
+            string at = $"{nameof(machine.Settings)}[{i}].";
+            Loop? loop = LoopsOf(machine).FirstOrDefault(l => l.Key == settings[i].LoopKey);
+            guard.That(
+                loop is not null && seen.Add(settings[i].LoopKey),
+                at + "LoopKey",
+                "unknown",
+                "Give each loop of this machine once."
+            );
+            if (loop is not null)
+                guard.Include(new Guard(at).Include(settings[i].Check(loop)));
+        }
+        return guard;
     }
 
     private static Guard CheckLayouts(Machine machine)

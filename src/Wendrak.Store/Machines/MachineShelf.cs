@@ -5,7 +5,7 @@ using Wendrak.Store.Ledger;
 
 namespace Wendrak.Store.Machines;
 
-/// <summary>Machines in table <c>machine</c>; their drives are kept by <see cref="DriveRows"/>, where their wheels stand by <see cref="LayoutRows"/> and <see cref="ShaftRows"/>, their loads by <see cref="LoadRows"/>.</summary>
+/// <summary>Machines in table <c>machine</c>; their drives are kept by <see cref="DriveRows"/>, where their wheels stand by <see cref="LayoutRows"/> and <see cref="ShaftRows"/>, their loads and settings by <see cref="PartRows"/>.</summary>
 internal sealed class MachineShelf : IShelf<Machine>
 {
     public const string Name = "machine";
@@ -51,7 +51,8 @@ internal sealed class MachineShelf : IShelf<Machine>
         await DriveRows.InsertAsync(session, id, value.Drives);
         await LayoutRows.ReplaceAsync(session, id, value.Layouts ?? []);
         await ShaftRows.ReplaceAsync(session, id, value.Shafts ?? []);
-        await LoadRows.ReplaceAsync(session, id, value.Loads);
+        await PartRows.Loads.ReplaceAsync(session, id, value.Loads);
+        await PartRows.Settings.ReplaceAsync(session, id, value.Settings);
         return id;
     }
 
@@ -69,7 +70,8 @@ internal sealed class MachineShelf : IShelf<Machine>
         await DriveRows.InsertAsync(session, value.Id, value.Drives);
         await LayoutRows.ReplaceAsync(session, value.Id, value.Layouts ?? []);
         await ShaftRows.ReplaceAsync(session, value.Id, value.Shafts ?? []);
-        await LoadRows.ReplaceAsync(session, value.Id, value.Loads);
+        await PartRows.Loads.ReplaceAsync(session, value.Id, value.Loads);
+        await PartRows.Settings.ReplaceAsync(session, value.Id, value.Settings);
     }
 
     public Task RemoveAsync(Session session, long id) =>
@@ -125,7 +127,8 @@ internal sealed class MachineShelf : IShelf<Machine>
                 Work is null ? null : Rows.FromJson<WorkCosts>(Work),
                 await LayoutRows.ListAsync(session, Id),
                 await ShaftRows.ListAsync(session, Id),
-                await LoadRows.FindAsync(session, Id)
+                await PartRows.Loads.FindAsync(session, Id),
+                await PartRows.Settings.FindAsync(session, Id)
             );
     }
 }

@@ -1,6 +1,7 @@
 using Microsoft.Data.Sqlite;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Machines;
+using Wendrak.Core.Tension;
 using Wendrak.Store.Ledger;
 
 namespace Wendrak.Store.Machines;
@@ -222,7 +223,12 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
         Machine? machine = await Shelves.Machines.FindAsync(session, id);
         return machine is null
             ? null
-            : MachineFile.Of(machine, await SetupShelf.ListAsync(session, id), await AimShelf.ListAsync(session, id));
+            : MachineFile.Of(
+                machine,
+                await SetupShelf.ListAsync(session, id),
+                await AimShelf.ListAsync(session, id),
+                await SetJobShelf.ListAsync(session, id)
+            );
     }
 
     /// <summary>Adds the machine of a file, under new ids, whatever is here already.</summary>
@@ -254,6 +260,8 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
                 }
                 foreach (Aim aim in file.Aims)
                     await Shelves.RecordedAims.AddAsync(writing, Renumbered(aim, machine.Id, newIds));
+                foreach (SetJob job in file.SetJobs ?? [])
+                    await Shelves.RecordedSetJobs.AddAsync(writing, job with { Id = 0, MachineId = machine.Id });
                 return new FittedMachine(machine, fitted!);
             },
             ct

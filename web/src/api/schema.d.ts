@@ -484,6 +484,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/set/advice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["adviseSetting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/set/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readPractice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/set/listen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["listen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/set/pluck": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pluck"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/set-jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listSetJobs"];
+        put?: never;
+        post: operations["addSetJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/set-jobs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeSetJob"];
+        post?: never;
+        delete: operations["removeSetJob"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/redo": {
         parameters: {
             query?: never;
@@ -824,6 +920,39 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * @description What a loop is tensioned by.
+         * @default twoEnds
+         * @enum {unknown}
+         */
+        AdjusterKind: "twoEnds" | "oneScrew" | "eccentric" | "cam" | "shims";
+        /** @description What to do at one adjuster. */
+        AdjusterMove: {
+            side: null | components["schemas"]["Side"];
+            /**
+             * Format: double
+             * @description Turns, clicks or shims, always above 0.
+             */
+            units: number;
+            tightens: boolean;
+            /** @description Seen from where the wrench stands; null for clicks and shims. */
+            clockwise: null | boolean;
+            /**
+             * Format: double
+             * @description Way of that end of the axle.
+             */
+            mm: number;
+            /**
+             * Format: double
+             * @description Of a hexagon; null where nothing is turned.
+             */
+            flats: null | number;
+            /**
+             * Format: double
+             * @description As the hand of a clock goes; null where nothing is turned.
+             */
+            clockHours: null | number;
+        };
         /** @description What a person does at the adjuster, and how far that moves the wheel. */
         AdjusterStep: {
             kind: components["schemas"]["AdjusterStepKind"];
@@ -1137,6 +1266,19 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
+        /** @description Two readings of the same state by a gauge or a hand and by a method that knows newtons or Hz. */
+        CalibrationPair: {
+            /**
+             * Format: double
+             * @description In the scale of the gauge or hand.
+             */
+            ownValue: number;
+            /**
+             * Format: double
+             * @description The same in the scale of the loop.
+             */
+            tightness: number;
+        };
         /** @description A joint and the torque it must pass on. */
         CarriedTorqueInput: {
             carrier: components["schemas"]["TorqueCarrier"];
@@ -1329,6 +1471,11 @@ export interface components {
         };
         /** @enum {unknown} */
         ClearanceState: "clear" | "near" | "rubsWhenSlack" | "rubsWhenMoved" | "rubs";
+        /**
+         * @description What is done before a drive is left, in this order.
+         * @enum {unknown}
+         */
+        ClosingStep: "finalTorque" | "adjusterLocks" | "pinsAndCaps" | "guards" | "turnsFreely";
         /** @description Belting on a coil: turns, thickness or both are given. */
         CoilInput: {
             /** Format: double */
@@ -1918,6 +2065,8 @@ export interface components {
             /** @description “ok” when the data file answers. */
             status: string;
         };
+        /** @enum {unknown} */
+        Hearing: "clear" | "notSure" | "silence" | "noPluck";
         /** @description A typical hub gear: wheel turns per sprocket turn in every gear, lowest gear first. */
         HubGearPattern: {
             name: string;
@@ -2204,6 +2353,11 @@ export interface components {
             strength: components["schemas"]["LoopStrength"];
             alternative?: null | components["schemas"]["LoopAlternative"];
         };
+        /**
+         * @description What was fast when a reading was taken.
+         * @enum {unknown}
+         */
+        LockState: "loose" | "nipped" | "torqued";
         /** @description A chain or belt of another kind in the place of a loop, to see what it would do there. */
         LoopAlternative: {
             /** @description What people call it; tells several apart. */
@@ -2556,6 +2710,88 @@ export interface components {
             /** @description Pairs typed in by hand; they join whatever the ranges say. */
             typed: components["schemas"]["WheelPair"][];
         };
+        /** @description What is asked once of how a loop is set. Everything that is null has a default, or is not judged. */
+        LoopSetting: {
+            loopKey: string;
+            kind: components["schemas"]["AdjusterKind"];
+            /**
+             * Format: double
+             * @description Way of the axle for one turn (the pitch of a thread), click or shim.
+             * @default 1.25
+             */
+            mmPerUnit: number;
+            /**
+             * Format: double
+             * @description Part of a turn, or clicks, that a hand can make; 1/16 turn where nobody said.
+             */
+            smallestStep?: null | number;
+            /**
+             * @description Seen from where the wrench stands.
+             * @default true
+             */
+            leftClockwiseTightens: boolean;
+            /** @default true */
+            rightClockwiseTightens: boolean;
+            gapSide?: null | components["schemas"]["Side"];
+            /**
+             * Format: double
+             * @description Least gap that is fine.
+             */
+            gapLowMm?: null | number;
+            /** Format: double */
+            gapHighMm?: null | number;
+            makerMethod?: null | components["schemas"]["ReadingMethod"];
+            /** Format: double */
+            makerLow?: null | number;
+            /** Format: double */
+            makerHigh?: null | number;
+            /**
+             * Format: double
+             * @description Of a push.
+             */
+            makerForceN?: null | number;
+            /**
+             * Format: double
+             * @description Load of both runs on a shaft at rest that its bearing may have.
+             */
+            mostShaftLoadN?: null | number;
+            /**
+             * Format: double
+             * @description 0 as loose as holds, 1 as tight as allowed.
+             * @default 0.5
+             */
+            bias: number;
+            /**
+             * Format: double
+             * @description Of the whole belt, where the tables do not tell it.
+             */
+            massKgPerM?: null | number;
+            /**
+             * Format: double
+             * @description Free run that is read, where nothing was laid out.
+             */
+            spanMm?: null | number;
+            /**
+             * Format: double
+             * @description Of the axle nut, by the vehicle's maker.
+             */
+            finalTorqueNm?: null | number;
+            /**
+             * Format: double
+             * @description A click or shim can't be parted.
+             */
+            step: number;
+            /**
+             * Format: double
+             * @description Never more than half a turn at once, or one click or shim.
+             */
+            mostAtOnce: number;
+            hasTwoEnds: boolean;
+            /** Format: double */
+            gapLow: number;
+            /** Format: double */
+            gapHigh: number;
+        };
         /** @description A straight run between two wheels. */
         LoopSpan: {
             /** @description Name of the wheel it leaves. */
@@ -2734,6 +2970,8 @@ export interface components {
             /** @description What sits on its shafts from side to side, for those that were measured. */
             shafts?: null | components["schemas"]["ShaftWidths"][];
             loads?: null | components["schemas"]["MachineLoads"];
+            /** @description How its loops are set, for those that were asked about. */
+            settings?: null | components["schemas"]["LoopSetting"][];
         };
         /** @description A machine as a card in the yard shows it. */
         MachineCard: {
@@ -2774,6 +3012,7 @@ export interface components {
             machine: components["schemas"]["Machine"];
             setups: components["schemas"]["Setup"][];
             aims: components["schemas"]["Aim"][];
+            setJobs?: null | components["schemas"]["SetJob"][];
         };
         /** @enum {unknown} */
         MachineKind: "motorcycle" | "moped" | "bicycle" | "loadCarrier" | "robot" | "winch" | "kickBoard" | "other";
@@ -2904,6 +3143,11 @@ export interface components {
             roadWheels: null | components["schemas"]["RoadWheelChoice"][];
             note: null | string;
         };
+        /**
+         * @description What is to be done next.
+         * @enum {unknown}
+         */
+        NextStep: "readAsFound" | "giveWindow" | "turn" | "tightenAndRead" | "done" | "spreadTooWide" | "asNearAsAHand" | "looseOrBent";
         /** @description One state the loop runs in. */
         OperatingPoint: {
             kind: components["schemas"]["OperatingPointKind"];
@@ -2997,6 +3241,32 @@ export interface components {
              */
             excessMm: number;
         };
+        PluckHearing: {
+            hearing: components["schemas"]["Hearing"];
+            /**
+             * Format: double
+             * @description Null unless clear.
+             */
+            hz: null | number;
+            /**
+             * Format: double
+             * @description What it would be if one had to guess; null where nothing rings.
+             */
+            guessHz: null | number;
+            /**
+             * Format: double
+             * @description Part of the sound that repeats itself, 0 to 1.
+             */
+            clarity: number;
+            /** @description Whether it lies in the range expected of the drive; null without one. It is told either way. */
+            isAsExpected: null | boolean;
+            /** @description Of the ringing part, −1 to 1, for a picture. */
+            waveform: number[];
+            /** @description Loudness, 0 to 1, from 0 Hz on in equal steps. */
+            spectrum: number[];
+            /** Format: double */
+            spectrumStepHz: number;
+        };
         /** @description A place in the side view: x to the right, y up, mm. Origin and view are the machine's own choice. */
         Point: {
             /** Format: double */
@@ -3037,6 +3307,27 @@ export interface components {
             rearShaft: components["schemas"]["ShaftLoadResult"];
             /** @description Once round the loop. */
             curve: components["schemas"]["PullAt"][];
+        };
+        /** @description A simulated drive to learn on: its stiffness, run-out, skew and nut shift are hidden. */
+        PracticeInput: {
+            /**
+             * Format: int32
+             * @description Tells one practice drive from another.
+             */
+            seed: number;
+            /** @description What it looks like from outside; its rounds are those made so far, readings not needed. */
+            loop: components["schemas"]["SetInput"];
+            /** @description Of the nut, now. */
+            lock: components["schemas"]["LockState"];
+        };
+        PracticeReading: {
+            /** @description At four positions of the wheel, as a person would read them. */
+            readings: components["schemas"]["Reading"][];
+            /**
+             * Format: double
+             * @description Null where none is read.
+             */
+            gapMm: null | number;
         };
         /** @description Tension at one place of the loop. */
         PullAt: {
@@ -3273,6 +3564,25 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        /** @description One value at one position of the wheel. */
+        Reading: {
+            method: components["schemas"]["ReadingMethod"];
+            /** Format: double */
+            value: number;
+            /**
+             * Format: int32
+             * @description Counted from 0 in equal steps of the wheel, from the mark or valve up.
+             * @default 0
+             */
+            position: number;
+            /**
+             * Format: double
+             * @description Of a push; null for other methods.
+             */
+            forceN?: null | number;
+        };
+        /** @enum {unknown} */
+        ReadingMethod: "pluck" | "push" | "gauge" | "freePlay" | "feel" | null;
         /** @description A machine before and after a change. */
         RedoInput: {
             before: components["schemas"]["DrivesAsBuilt"];
@@ -3336,6 +3646,45 @@ export interface components {
         };
         /** @enum {unknown} */
         RopeKind: "cord" | "fibreRope" | "wireLinedSheave" | "wireRoundGroove" | "wireVGroove" | null;
+        /** @description A round as read: its ends, and where they lie. */
+        RoundResult: {
+            /** Format: int32 */
+            index: number;
+            method: null | components["schemas"]["ReadingMethod"];
+            /**
+             * Format: double
+             * @description In the unit of the method.
+             */
+            loosestReading: null | number;
+            /**
+             * Format: double
+             * @description The same at the other end.
+             */
+            tightestReading: null | number;
+            /**
+             * Format: int32
+             * @description Wheel position.
+             */
+            loosestAt: null | number;
+            /** Format: int32 */
+            tightestAt: null | number;
+            /**
+             * Format: double
+             * @description In the scale of the loop; null where the readings can't be turned into it.
+             */
+            loosest: null | number;
+            /** Format: double */
+            tightest: null | number;
+            /**
+             * Format: double
+             * @description What a wheel must run out to give what goes round once a turn; null for fewer than four positions.
+             */
+            runOutMm: null | number;
+            /** Format: double */
+            gapMm: null | number;
+            /** @description Both ends inside the window; null without one. */
+            isInside: null | boolean;
+        };
         /**
          * @description Which side of the chain or belt lies on a wheel.
          * @enum {unknown}
@@ -3371,6 +3720,150 @@ export interface components {
              */
             errorMm: number;
             isTurned: boolean;
+        };
+        SetAdvice: {
+            next: components["schemas"]["NextStep"];
+            /** @description What tightness is counted in here. */
+            unit: components["schemas"]["TightnessUnit"];
+            /** @description Of the run that is read. */
+            span: components["schemas"]["SpanFacts"];
+            window: null | components["schemas"]["TensionWindow"];
+            /**
+             * Format: double
+             * @description The loose end of the window as the method of the last round would read it.
+             */
+            windowLooseReading: null | number;
+            /** Format: double */
+            windowTightReading: null | number;
+            rounds: components["schemas"]["RoundResult"][];
+            /** @description For both adjusters together; empty when nothing is to be turned. */
+            moves: components["schemas"]["AdjusterMove"][];
+            /**
+             * Format: int32
+             * @description Of the wheel before the next reading.
+             */
+            turnsToRoll: number;
+            /**
+             * Format: double
+             * @description After the move, in the method of the last round.
+             */
+            expectedLoosestReading: null | number;
+            /** Format: double */
+            expectedTightestReading: null | number;
+            /** Format: double */
+            expectedGapMm: null | number;
+            /**
+             * Format: double
+             * @description What a turn or click of both adjusters does to the loosest reading, as learned.
+             */
+            perUnitReading: null | number;
+            /**
+             * Format: double
+             * @description What a turn of the right adjuster alone does to the gap.
+             */
+            perUnitGapMm: null | number;
+            /**
+             * Format: double
+             * @description What tightening the nut does to tightness, as learned; 0 before it was seen.
+             */
+            nutShift: number;
+            /**
+             * Format: int32
+             * @description Rounds that taught how this machine answers.
+             */
+            learnedRounds: number;
+            suspects: string[];
+            workings: components["schemas"]["Working"][];
+        };
+        /** @description How a visit ended. */
+        SetClosing: {
+            /** Format: date */
+            closedOn: string;
+            who: null | string;
+            /**
+             * Format: double
+             * @description Of the axle nut; null where nobody measured it.
+             */
+            torqueNm: null | number;
+            /** @description Steps in their order. */
+            done: components["schemas"]["ClosingStep"][];
+            /** Format: date */
+            nextCheckOn: null | string;
+            note: null | string;
+        };
+        /**
+         * @description What a round is for.
+         * @default both
+         * @enum {unknown}
+         */
+        SetGoal: "both" | "tensionOnly" | "trackingOnly";
+        /** @description A loop that is being set. */
+        SetInput: {
+            drive: components["schemas"]["Drive"];
+            kind: components["schemas"]["MachineKind"];
+            loops: components["schemas"]["LoopChoice"][];
+            roadWheels: components["schemas"]["RoadWheelChoice"][];
+            layout: null | components["schemas"]["LoopLayout"];
+            source: null | components["schemas"]["LoadSource"];
+            strength: null | components["schemas"]["LoopStrength"];
+            setting: components["schemas"]["LoopSetting"];
+            /** @description In order; the first is as found. */
+            rounds: components["schemas"]["SetRound"][];
+            goal?: components["schemas"]["SetGoal"];
+            /** @description Pairs that turn a gauge's own scale into tightness. */
+            gauge?: null | components["schemas"]["CalibrationPair"][];
+        };
+        /** @description One visit at which a loop is set, from as found to as left. It can be broken off and gone on with anywhere. */
+        SetJob: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            version: number;
+            /** Format: int64 */
+            machineId: number;
+            loopKey: string;
+            /** Format: date */
+            openedOn: string;
+            who: null | string;
+            /** @description What the rounds are for. */
+            goal: components["schemas"]["SetGoal"];
+            /** @description The first is as found and is never edited. */
+            rounds: components["schemas"]["SetRound"][];
+            gauge: components["schemas"]["CalibrationPair"][];
+            closing: null | components["schemas"]["SetClosing"];
+        };
+        /** @description One cycle of turning and measuring; the first one, with nothing turned, is as found and is never edited. */
+        SetRound: {
+            /**
+             * Format: double
+             * @description Turns, clicks or shims on the left (or only) adjuster before these readings; positive tightens.
+             */
+            leftUnits: number;
+            /** Format: double */
+            rightUnits: number;
+            lock: components["schemas"]["LockState"];
+            readings: components["schemas"]["Reading"][];
+            /**
+             * Format: double
+             * @description Between belt and flange, where it is read.
+             */
+            gapMm?: null | number;
+            /**
+             * Format: date-time
+             * @description When; null where nobody noted it.
+             */
+            at?: null | string;
+            who?: null | string;
+            /** Format: double */
+            temperatureC?: null | number;
+            /**
+             * Format: int32
+             * @description Of the wheel between turning and measuring.
+             */
+            turnsRolled?: null | number;
+            /** @default true */
+            onStand: boolean;
+            note?: null | string;
         };
         /** @description One complete choice of parts for a machine's drives. */
         Setup: {
@@ -3501,6 +3994,8 @@ export interface components {
             /** @description From left to right. */
             sprockets: components["schemas"]["SprocketOnShaft"][];
         };
+        /** @enum {unknown} */
+        Side: "left" | "right" | null;
         /**
          * @description Which system a marking belongs to.
          * @enum {unknown}
@@ -3602,6 +4097,35 @@ export interface components {
             gapsMm: number[][];
             /** @description Which sprockets sit the other way round. */
             turned: boolean[];
+        };
+        /** @description What is known of the span that is read. */
+        SpanFacts: {
+            /**
+             * Format: double
+             * @description Free run from wheel to wheel; null where nothing was laid out.
+             */
+            spanMm: null | number;
+            /**
+             * Format: double
+             * @description Of the whole width.
+             */
+            massKgPerM: null | number;
+            /**
+             * Format: double
+             * @description E·A of the whole width; null for a guess where one is needed.
+             */
+            axialStiffnessN: null | number;
+            /**
+             * Format: double
+             * @description Length that stretch is spread over.
+             */
+            loopLengthMm: null | number;
+            /**
+             * Format: double
+             * @description Cosine of the angle between runs and the way of the axle.
+             * @default 1
+             */
+            cosRun: number;
         };
         /**
          * @description Where the speedometer takes its speed from.
@@ -3878,6 +4402,8 @@ export interface components {
             /** @description False when no supplier has it any more. */
             obtainable: boolean;
         };
+        /** Format: binary */
+        Stream: string;
         /** @description A loop whose driven axle moves on an arm. */
         SuspensionPlayInput: {
             drive: components["schemas"]["Drive"];
@@ -3934,6 +4460,21 @@ export interface components {
              */
             bumpMm: number;
         };
+        /** @description The lowest and highest tightness accepted, in the scale of the loop. */
+        TensionWindow: {
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            origin: components["schemas"]["WindowOrigin"];
+            /** @description Why it lies there, with its source. */
+            reason: string;
+        };
+        /**
+         * @description What tightness is counted in: each goes straight with the place of the axle, and more is tighter.
+         * @enum {unknown}
+         */
+        TightnessUnit: "newton" | "hertzSquared" | "loopMm" | "gauge";
         /** @description How a pull is shared among the teeth a chain lies on. */
         ToothLoadsResult: {
             /** Format: int32 */
@@ -4122,6 +4663,11 @@ export interface components {
              */
             price: null | number;
         };
+        /**
+         * @description Where a window comes from.
+         * @enum {unknown}
+         */
+        WindowOrigin: "maker" | "practice" | "load";
         /** @description What the owner values, each 0 (does not matter) to 3 (matters most). */
         Wishes: {
             /** Format: int32 */
@@ -5188,6 +5734,319 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    adviseSetting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetAdvice"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    readPractice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticeInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeReading"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    listen: {
+        parameters: {
+            query?: {
+                lowHz?: number;
+                highHz?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "audio/wav": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PluckHearing"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    pluck: {
+        parameters: {
+            query: {
+                hz: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    listSetJobs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetJob"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+        };
+    };
+    addSetJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetJob"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetJob"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+        };
+    };
+    changeSetJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetJob"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetJob"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+        };
+    };
+    removeSetJob: {
+        parameters: {
+            query: {
+                version: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
         };

@@ -1,0 +1,129 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Tension;
+
+/// <summary>What is done before a drive is left, in this order.</summary>
+public enum ClosingStep
+{
+    /// <summary>Axle nut or clamp at its torque.</summary>
+    FinalTorque,
+
+    /// <summary>Adjuster locks and lock nuts fast.</summary>
+    AdjusterLocks,
+
+    /// <summary>Split pins, caps and screws in.</summary>
+    PinsAndCaps,
+
+    /// <summary>Guards back on.</summary>
+    Guards,
+
+    /// <summary>Wheel turned by hand: free, nothing rubs, brake works.</summary>
+    TurnsFreely,
+}
+
+/// <summary>How a visit ended.</summary>
+/// <param name="TorqueNm">Of the axle nut; null where nobody measured it.</param>
+/// <param name="Done">Steps in their order.</param>
+public sealed record SetClosing(
+    DateOnly ClosedOn,
+    string? Who,
+    double? TorqueNm,
+    IReadOnlyList<ClosingStep> Done,
+    DateOnly? NextCheckOn,
+    string? Note
+);
+
+/// <summary>One visit at which a loop is set, from as found to as left. It can be broken off and gone on with anywhere.</summary>
+/// <param name="Goal">What the rounds are for.</param>
+/// <param name="Rounds">The first is as found and is never edited.</param>
+/// <param name="Closing">Null while it goes on.</param>
+public sealed record SetJob(
+    long Id,
+    int Version,
+    long MachineId,
+    string LoopKey,
+    DateOnly OpenedOn,
+    string? Who,
+    SetGoal Goal,
+    IReadOnlyList<SetRound> Rounds,
+    IReadOnlyList<CalibrationPair> Gauge,
+    SetClosing? Closing
+);
+
+/// <summary>What of a visit may be stored.</summary>
+public static class SetJobRules
+{
+    private const int MostRounds = 60;
+
+    /// <exception cref="InvalidInputException">Every issue is named.</exception>
+    public static void Check(SetJob job, Machine machine)
+    {
+        Guard guard = new();
+        guard
+            .That(
+                MachineRules.LoopsOf(machine).Any(l => l.Key == job.LoopKey),
+                nameof(job.LoopKey),
+                "unknown",
+                "Give a loop of this machine."
+            )
+            .OneOf(nameof(job.Goal), job.Goal)
+            .Count(nameof(job.Rounds), job.Rounds.Count, 0, MostRounds, "rounds")
+            .Count(nameof(job.Gauge), job.Gauge.Count, 0, 10, "pairs")
+            .That(
+                job.Rounds is [] or [{ LeftUnits: 0, RightUnits: 0 }, ..],
+                "Rounds[0].LeftUnits",
+                "as_found",
+                "The first round is as found: nothing is turned before it."
+            );
+        for (int i = 0; i < job.Rounds.Count; i++)
+            guard.Include(new Guard($"{nameof(job.Rounds)}[{i}].").Include(job.Rounds[i].Check()));
+        if (job.Closing is { } closing)
+            guard.Include(new Guard("Closing.").Include(CheckClosing(closing, job.Rounds)));
+        guard.ThrowIfAny();
+    }
+
+    /// <summary>Refuses what must not change: as found, and a visit that was closed.</summary>
+    /// <exception cref="InvalidInputException">It was changed.</exception>
+    public static void CheckChange(SetJob before, SetJob after) =>
+        new Guard()
+            .That(before.Closing is null, nameof(before.Closing), "closed", "This visit is closed: begin another one.")
+            .That(
+                before.Rounds.Count == 0 || (after.Rounds.Count > 0 && IsSame(before.Rounds[0], after.Rounds[0])),
+                "Rounds[0]",
+                "as_found",
+                "As found stays as it was found."
+            )
+            .ThrowIfAny();
+
+    private static bool IsSame(SetRound one, SetRound other) =>
+        one.Readings.SequenceEqual(other.Readings) && one == other with { Readings = one.Readings };
+
+    private static Guard CheckClosing(SetClosing closing, IReadOnlyList<SetRound> rounds)
+    {
+        ClosingStep[] all = Enum.GetValues<ClosingStep>();
+        return new Guard()
+            .That(
+                rounds is [.., { Lock: LockState.Torqued, Readings.Count: > 0 }],
+                "Lock",
+                "not_torqued",
+                "The last reading must be taken with everything tight: bring the nut to its torque and read once more."
+            )
+            .That(
+                closing.Done.SequenceEqual(all),
+                nameof(closing.Done),
+                "not_done",
+                $"Do all {all.Length} steps of the closing list, in their order.",
+                all.Length
+            )
+            .BetweenIfGiven(nameof(closing.TorqueNm), closing.TorqueNm, 0.5, 1_000, "Nm")
+            .That(
+                closing.NextCheckOn is not DateOnly next || next >= closing.ClosedOn,
+                nameof(closing.NextCheckOn),
+                "before",
+                "Give a day after this one."
+            )
+            .Note(nameof(closing.Note), closing.Note);
+    }
+}
