@@ -13,6 +13,10 @@ public sealed class RefusalHandler : IExceptionHandler
         IResult? answer = exception switch
         {
             InvalidInputException e => Invalid([.. e.Issues.Select(i => i with { Field = CamelPath(i.Field) })]),
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Results.Problem(
+                statusCode: StatusCodes.Status413PayloadTooLarge,
+                detail: RequestLimits.Sentence(context)
+            ),
             BadHttpRequestException e => Invalid([Unreadable(e)]),
             ChangedMeanwhileException e => Conflict(e.Message, e.Thing, e.Current),
             CannotUndoException e => Conflict(e.Message, "change", null),

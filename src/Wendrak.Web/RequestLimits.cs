@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.Metadata;
 
 namespace Wendrak.Web;
@@ -15,9 +16,15 @@ public static class RequestLimits
     public static void Explain(ProblemDetailsContext context)
     {
         if (context.ProblemDetails.Status == StatusCodes.Status413PayloadTooLarge)
-            context.ProblemDetails.Detail = $"Give at most {MostOf(context.HttpContext) / 1000} kB.";
+            context.ProblemDetails.Detail = Sentence(context.HttpContext);
     }
 
-    private static long MostOf(HttpContext context) =>
-        context.GetEndpoint()?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize ?? MostBytes;
+    public static string Sentence(HttpContext context) => $"Give at most {MostOf(context) / 1000} kB.";
+
+    private static long MostOf(HttpContext context)
+    {
+        // Once something was thrown the endpoint is only known to the handler of exceptions.
+        Endpoint? endpoint = context.GetEndpoint() ?? context.Features.Get<IExceptionHandlerFeature>()?.Endpoint;
+        return endpoint?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize ?? MostBytes;
+    }
 }

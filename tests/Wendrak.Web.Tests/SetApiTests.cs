@@ -74,8 +74,9 @@ public sealed class SetApiTests(WendrakServer server) : IClassFixture<WendrakSer
             Assert.Contains("WAV", await response.Content.ReadAsStringAsync(), StringComparison.Ordinal);
         }
         HttpResponseMessage long_ = await ListenAsync(new byte[RequestLimits.MostSoundBytes + 1_000]);
-        Assert.Equal(HttpStatusCode.RequestEntityTooLarge, long_.StatusCode);
-        Assert.Contains("12000 kB", await long_.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        string told = await long_.Content.ReadAsStringAsync();
+        Assert.True(long_.StatusCode == HttpStatusCode.RequestEntityTooLarge, told);
+        Assert.Contains("12000 kB", told, StringComparison.Ordinal);
         // Beyond the megabyte of other calls, but a recording.
         HttpResponseMessage big = await ListenAsync(new byte[2_000_000]);
         Assert.Equal(HttpStatusCode.BadRequest, big.StatusCode);

@@ -38,6 +38,7 @@ public enum SetGoal
     TrackingOnly,
 }
 
+/// <param name="Setting">As it was counted with, its defaults filled in.</param>
 /// <param name="Unit">What tightness is counted in here.</param>
 /// <param name="Span">Of the run that is read.</param>
 /// <param name="Window">Null where nothing tells where it should lie.</param>
@@ -51,6 +52,7 @@ public enum SetGoal
 /// <param name="LearnedRounds">Rounds that taught how this machine answers.</param>
 public sealed record SetAdvice(
     NextStep Next,
+    LoopSetting Setting,
     TightnessUnit Unit,
     SpanFacts Span,
     TensionWindow? Window,

@@ -35,6 +35,7 @@ public static class SetAdvising
         double perUnit = advisor.Tension.Slope * input.Setting.MmPerUnit;
         return new(
             next,
+            input.Setting,
             scale.Unit,
             span,
             window,

@@ -91,6 +91,16 @@ export type AlternativeStart = Schemas['LoopAlternativeStart']
 export type LoopStrength = Schemas['LoopStrength']
 export type ChainOiling = Schemas['ChainOiling']
 export type RatingTent = Schemas['RatingTent']
+export type SetInput = Schemas['SetInput']
+export type SetAdvice = Schemas['SetAdvice']
+export type SetJob = Schemas['SetJob']
+export type SetRound = Schemas['SetRound']
+export type SetReading = Schemas['Reading']
+export type RoundResult = Schemas['RoundResult']
+export type LoopSetting = Schemas['LoopSetting']
+export type AdjusterMove = Schemas['AdjusterMove']
+export type PluckHearing = Schemas['PluckHearing']
+export type PracticeInput = Schemas['PracticeInput']
 export type RedoInput = Schemas['RedoInput']
 export type RedoItem = Schemas['RedoItem']
 export type NewTrial = Schemas['NewTrial']
@@ -189,6 +199,40 @@ export const carryTorque = (body: CarriedTorqueInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/carried-torque', { body, ...s }))
 export const loadKnownChain = (body: KnownChainInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/known-chain', { body, ...s }))
+export const adviseSetting = (body: SetInput, s: Signal = {}) =>
+  answered(client.POST('/api/set/advice', { body, ...s }))
+export const readPractice = (body: PracticeInput, s: Signal = {}) =>
+  answered(client.POST('/api/set/practice', { body, ...s }))
+export const listSetJobs = (id: number) =>
+  answered(client.GET('/api/machines/{id}/set-jobs', { params: { path: { id } } }))
+export const addSetJob = ({ machineId, ...job }: SetJob) =>
+  answered(
+    client.POST('/api/machines/{id}/set-jobs', {
+      params: { path: { id: machineId } },
+      body: { machineId, ...job },
+    }),
+  )
+export const changeSetJob = (job: SetJob) =>
+  answered(client.PUT('/api/set-jobs/{id}', { params: { path: { id: job.id } }, body: job }))
+export const removeSetJob = ({ id, version }: Pick<SetJob, 'id' | 'version'>) =>
+  answered(client.DELETE('/api/set-jobs/{id}', { params: { path: { id }, query: { version } } }))
+
+/** Hears a recording: a WAV file as it is. */
+export async function listen(recording: Blob, range?: { lowHz: number; highHz: number }): Promise<PluckHearing> {
+  const query = range ? `?lowHz=${range.lowHz}&highHz=${range.highHz}` : ''
+  const response = await fetch(`/api/set/listen${query}`, {
+    method: 'POST',
+    headers: { 'content-type': 'audio/wav' },
+    body: recording,
+  })
+  const body: unknown = await response.json().catch(() => undefined)
+  if (!response.ok) throw refusal(body, response.status)
+  return body as PluckHearing
+}
+
+/** The sound of a span at a frequency, as a WAV file. */
+export const pluckSound = async (hz: number): Promise<ArrayBuffer> =>
+  (await fetch(`/api/set/pluck?hz=${hz}`)).arrayBuffer()
 export const startAlternative = (body: AlternativeStart, s: Signal = {}) =>
   answered(client.POST('/api/loads/alternative', { body, ...s }))
 export const mendLoads = (body: LoadsInput, s: Signal = {}) =>

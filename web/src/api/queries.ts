@@ -13,6 +13,8 @@ export const useSetups = (id: number) =>
   useQuery({ queryKey: ['setups', id], queryFn: () => api.listSetups(id), retry: retryLost })
 export const useAims = (id: number) =>
   useQuery({ queryKey: ['aims', id], queryFn: () => api.listAims(id), retry: retryLost })
+export const useSetJobs = (id: number) =>
+  useQuery({ queryKey: ['set-jobs', id], queryFn: () => api.listSetJobs(id), retry: retryLost })
 export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: api.listStock, retry: retryLost })
 export const useSpacers = () =>
   useQuery({ queryKey: ['spacers'], queryFn: api.listSpacers, retry: retryLost })

@@ -3723,6 +3723,8 @@ export interface components {
         };
         SetAdvice: {
             next: components["schemas"]["NextStep"];
+            /** @description As it was counted with, its defaults filled in. */
+            setting: components["schemas"]["LoopSetting"];
             /** @description What tightness is counted in here. */
             unit: components["schemas"]["TightnessUnit"];
             /** @description Of the run that is read. */
