@@ -7,6 +7,7 @@ namespace Wendrak.Core.Tension;
 /// <param name="LoosestAt">Wheel position.</param>
 /// <param name="Loosest">In the scale of the loop; null where the readings can't be turned into it.</param>
 /// <param name="RunOutMm">What a wheel must run out to give what goes round once a turn; null for fewer than four positions.</param>
+/// <param name="Inside">Each reading of the round in its order; null for one that can't be told.</param>
 /// <param name="IsInside">Both ends inside the window; null without one.</param>
 public sealed record RoundResult(
     int Index,
@@ -19,7 +20,8 @@ public sealed record RoundResult(
     double? Tightest,
     double? RunOutMm,
     double? GapMm,
-    bool? IsInside
+    bool? IsInside,
+    IReadOnlyList<bool?> Inside
 )
 {
     /// <param name="slope">Tightness for each mm of axle.</param>
@@ -50,7 +52,8 @@ public sealed record RoundResult(
             high,
             RunOut(same, scale, slope),
             round.GapMm,
-            window is null || low is not double l || high is not double h ? null : window.Holds(scale, l, h)
+            window is null || low is not double l || high is not double h ? null : window.Holds(scale, l, h),
+            [.. round.Readings.Select(r => scale.Of(r) is { } t ? window?.HoldsOne(scale, t.Value) : null)]
         );
     }
 

@@ -46,9 +46,11 @@ public enum SetGoal
 /// <param name="Moves">For both adjusters together; empty when nothing is to be turned.</param>
 /// <param name="TurnsToRoll">Of the wheel before the next reading.</param>
 /// <param name="ExpectedLoosestReading">After the move, in the method of the last round.</param>
-/// <param name="PerUnitReading">What a turn or click of both adjusters does to the loosest reading, as learned.</param>
-/// <param name="PerUnitGapMm">What a turn of the right adjuster alone does to the gap.</param>
+/// <param name="GapWalksTo">Where the belt must go so that its gap comes between its bounds; null where it is there or none is read.</param>
+/// <param name="PerStepReading">What the smallest step of both adjusters does to the loosest reading, as learned.</param>
+/// <param name="PerStepGapMm">What the smallest step of the right adjuster alone does to the gap.</param>
 /// <param name="NutShift">What tightening the nut does to tightness, as learned; 0 before it was seen.</param>
+/// <param name="Doubts">Readings of the last round that can hardly be meant as they stand.</param>
 /// <param name="LearnedRounds">Rounds that taught how this machine answers.</param>
 public sealed record SetAdvice(
     NextStep Next,
@@ -64,10 +66,12 @@ public sealed record SetAdvice(
     double? ExpectedLoosestReading,
     double? ExpectedTightestReading,
     double? ExpectedGapMm,
-    double? PerUnitReading,
-    double? PerUnitGapMm,
+    Alignment.Side? GapWalksTo,
+    double? PerStepReading,
+    double? PerStepGapMm,
     double NutShift,
     int LearnedRounds,
     IReadOnlyList<string> Suspects,
+    IReadOnlyList<ReadingDoubt> Doubts,
     IReadOnlyList<Working> Workings
 );

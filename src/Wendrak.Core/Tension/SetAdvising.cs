@@ -1,3 +1,4 @@
+using Wendrak.Core.Alignment;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
 
@@ -32,7 +33,7 @@ public static class SetAdvising
         double? Shown(double? tightness) => tightness is double t ? scale.ToReading(method, t, force) : null;
         (double mean, double skew) = advisor.Moved(left, right);
         double change = advisor.Tension.Predict(mean, 0);
-        double perUnit = advisor.Tension.Slope * input.Setting.MmPerUnit;
+        double perStep = advisor.Tension.Slope * input.Setting.MmPerUnit * input.Setting.Step;
         return new(
             next,
             input.Setting,
@@ -47,11 +48,13 @@ public static class SetAdvising
             Shown(last?.Loosest + change),
             Shown(last?.Tightest + change),
             last?.GapMm is double gap ? Math.Max(0, gap + advisor.Gap.Predict(skew, 0)) : null,
-            Shown(last?.Loosest + perUnit) - Shown(last?.Loosest),
-            input.Setting.GapSide is null ? null : advisor.Gap.Slope * input.Setting.MmPerUnit,
+            WalksTo(input.Setting, last?.GapMm),
+            Shown(last?.Loosest + perStep) - Shown(last?.Loosest),
+            input.Setting.GapSide is null ? null : advisor.Gap.Slope * input.Setting.MmPerUnit * input.Setting.Step,
             advisor.Tension.Shift,
             advisor.Tension.Rounds,
             [.. Suspects(next, last, input.Loop)],
+            input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Of(newest, scale, window)] : [],
             SetWorkings.Of(input, scale, window, advisor, last, method)
         );
     }
@@ -74,6 +77,17 @@ public static class SetAdvising
         guard.ThrowIfAny();
     }
 
+    /// <summary>Towards its flange where the gap is too wide, away from it where it is too narrow.</summary>
+    private static Side? WalksTo(LoopSetting setting, double? gapMm)
+    {
+        if (setting.GapSide is not Side flange || gapMm is not double gap)
+            return null;
+        Side away = flange == Side.Left ? Side.Right : Side.Left;
+        return gap > setting.GapHigh ? flange
+            : gap < setting.GapLow ? away
+            : null;
+    }
+
     private static IEnumerable<AdjusterMove> MovesOf(LoopSetting setting, double left, double right)
     {
         if (!setting.HasTwoEnds)
@@ -83,9 +97,9 @@ public static class SetAdvising
             yield break;
         }
         if (left != 0)
-            yield return AdjusterMove.Of(setting, Alignment.Side.Left, left);
+            yield return AdjusterMove.Of(setting, Side.Left, left);
         if (right != 0)
-            yield return AdjusterMove.Of(setting, Alignment.Side.Right, right);
+            yield return AdjusterMove.Of(setting, Side.Right, right);
     }
 
     /// <summary>Parts to look at. Source: common practice.</summary>

@@ -29,6 +29,10 @@ public sealed record TensionWindow(double Low, double High, WindowOrigin Origin,
     internal bool Holds(TightnessScale scale, double loosest, double tightest) =>
         tightest <= High + Least && loosest >= LoosestAllowed(scale) - Least && tightest >= Low - Least;
 
+    /// <summary>Whether one position is inside by itself.</summary>
+    internal bool HoldsOne(TightnessScale scale, double tightness) =>
+        tightness <= High + Least && tightness >= LoosestAllowed(scale) - Least;
+
     /// <summary>What the loosest position may have.</summary>
     internal double LoosestAllowed(TightnessScale scale)
     {

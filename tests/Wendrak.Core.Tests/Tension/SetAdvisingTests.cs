@@ -228,6 +228,22 @@ public sealed class SetAdvisingTests
         Assert.Null(SetAdvising.Of(Belt(Plucked(0, 0, 1.2, 58, 63))).Rounds[0].RunOutMm);
     }
 
+    /// <summary>58 put in as a deflection would be next to nothing; as Hz it is what such a belt has.</summary>
+    [Fact]
+    public void A_reading_in_the_wrong_unit_is_noticed()
+    {
+        SetRound push = new(0, 0, LockState.Nipped, [new(ReadingMethod.Push, 58, 2, 5)]);
+        ReadingDoubt doubt = SetAdvising.Of(Belt(push)).Doubts.Single();
+        Assert.Equal(
+            (2, ReadingMethod.Push, 58.0, ReadingMethod.Pluck),
+            (doubt.Position, doubt.Method, doubt.Value, doubt.Meant)
+        );
+        Assert.Equal(SpanDeflection.TensionN(SetAdvising.Of(Belt()).Span.SpanMm!.Value, 58, 5), doubt.WouldBe, 1e-9);
+        Assert.Empty(SetAdvising.Of(Belt(Plucked(0, 0, 1, 40, 90))).Doubts);
+        // Ten times too high in Hz: told, but nothing better is known of it.
+        Assert.Null(SetAdvising.Of(Belt(Plucked(0, 0, 1, 640))).Doubts.Single().Meant);
+    }
+
     [Fact]
     public void Wrong_input_is_refused_at_its_field()
     {

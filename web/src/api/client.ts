@@ -218,7 +218,10 @@ export const removeSetJob = ({ id, version }: Pick<SetJob, 'id' | 'version'>) =>
   answered(client.DELETE('/api/set-jobs/{id}', { params: { path: { id }, query: { version } } }))
 
 /** Hears a recording: a WAV file as it is. */
-export async function listen(recording: Blob, range?: { lowHz: number; highHz: number }): Promise<PluckHearing> {
+export async function listen(
+  recording: Blob,
+  range?: { lowHz: number; highHz: number },
+): Promise<PluckHearing> {
   const query = range ? `?lowHz=${range.lowHz}&highHz=${range.highHz}` : ''
   const response = await fetch(`/api/set/listen${query}`, {
     method: 'POST',

@@ -3581,6 +3581,20 @@ export interface components {
              */
             forceN?: null | number;
         };
+        /** @description A reading that can hardly be meant as it was put in. */
+        ReadingDoubt: {
+            /** Format: int32 */
+            position: number;
+            method: components["schemas"]["ReadingMethod"];
+            /** Format: double */
+            value: number;
+            /**
+             * Format: double
+             * @description Tightness it would tell, in the scale of the loop.
+             */
+            wouldBe: number;
+            meant: null | components["schemas"]["ReadingMethod"];
+        };
         /** @enum {unknown} */
         ReadingMethod: "pluck" | "push" | "gauge" | "freePlay" | "feel" | null;
         /** @description A machine before and after a change. */
@@ -3684,6 +3698,8 @@ export interface components {
             gapMm: null | number;
             /** @description Both ends inside the window; null without one. */
             isInside: null | boolean;
+            /** @description Each reading of the round in its order; null for one that can't be told. */
+            inside: (null | boolean)[];
         };
         /**
          * @description Which side of the chain or belt lies on a wheel.
@@ -3754,16 +3770,17 @@ export interface components {
             expectedTightestReading: null | number;
             /** Format: double */
             expectedGapMm: null | number;
+            gapWalksTo: null | components["schemas"]["Side"];
             /**
              * Format: double
-             * @description What a turn or click of both adjusters does to the loosest reading, as learned.
+             * @description What the smallest step of both adjusters does to the loosest reading, as learned.
              */
-            perUnitReading: null | number;
+            perStepReading: null | number;
             /**
              * Format: double
-             * @description What a turn of the right adjuster alone does to the gap.
+             * @description What the smallest step of the right adjuster alone does to the gap.
              */
-            perUnitGapMm: null | number;
+            perStepGapMm: null | number;
             /**
              * Format: double
              * @description What tightening the nut does to tightness, as learned; 0 before it was seen.
@@ -3775,6 +3792,8 @@ export interface components {
              */
             learnedRounds: number;
             suspects: string[];
+            /** @description Readings of the last round that can hardly be meant as they stand. */
+            doubts: components["schemas"]["ReadingDoubt"][];
             workings: components["schemas"]["Working"][];
         };
         /** @description How a visit ended. */

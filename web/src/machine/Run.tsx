@@ -1,11 +1,13 @@
 import { NavLink, useLocation, useNavigate } from 'react-router'
 import type { RedoItem } from '../api/client'
+import { useSetJobs } from '../api/queries'
 import { useFit } from '../fit/useFit'
 import { lengthText } from '../fit/words'
 import { useLoads } from '../loads/useLoads'
 import { headline, VERDICT_WORDS } from '../loads/words'
 import { fixed, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
+import { readingEnds } from '../set/words'
 import { useShortcuts } from '../shell/shortcuts'
 import classes from './Run.module.css'
 import { targetText } from './targets'
@@ -21,6 +23,7 @@ export function Run({ bench }: { bench: Workbench }) {
     '2': () => navigate({ pathname: 'ratio', search }, { relative: 'route' }),
     '3': () => navigate({ pathname: 'fit', search }, { relative: 'route' }),
     '4': () => navigate({ pathname: 'loads', search }, { relative: 'route' }),
+    '6': () => navigate({ pathname: 'set', search }, { relative: 'route' }),
   })
   const figures = bench.comparison.data?.setups.at(-1)
   const ratio = figures
@@ -62,6 +65,7 @@ export function Run({ bench }: { bench: Workbench }) {
       </NavLink>
       <FitStation bench={bench} search={search} />
       <LoadsStation bench={bench} search={search} />
+      <SetStation bench={bench} search={search} />
     </nav>
   )
 }
@@ -86,6 +90,34 @@ function LoadsStation({ bench, search }: { bench: Workbench; search: string }) {
           {verdict && verdict !== 'fine' && (
             <span className={verdict === 'stop' ? classes.stop : classes.off}> {VERDICT_WORDS[verdict]}</span>
           )}
+        </span>
+      </span>
+    </NavLink>
+  )
+}
+
+function SetStation({ bench, search }: { bench: Workbench; search: string }) {
+  const units = useUnits()
+  const jobs = useSetJobs(bench.card.machine.id).data
+  const loop = bench.loops.at(-1)
+  const newest = jobs?.find((j) => j.loopKey === loop?.loopKey)
+  const isOpen = isReopened(bench, 'set')
+  const isDone = newest != null && newest.closing !== null && !isOpen
+  const figure = !loop ? 'no loop' : !jobs ? '…' : newest ? readingEnds(newest, units) : 'not read yet'
+  return (
+    <NavLink
+      to={{ pathname: 'set', search }}
+      className={classes.station}
+      data-done={isDone || undefined}
+      data-again={isOpen || undefined}
+    >
+      <span className={classes.number}>{isOpen ? '↻' : isDone ? '✓' : '6'}</span>
+      <span>
+        <b>Set</b>
+        <span className={`num ${classes.figure}`}>
+          {figure}
+          {newest && newest.closing === null && <span className={classes.off}> goes on</span>}
+          {isOpen && <span className={classes.off}> look again</span>}
         </span>
       </span>
     </NavLink>

@@ -41,6 +41,7 @@ const router = createBrowserRouter([
           { path: 'aim', lazy: { Component: async () => (await import('../aim/AimView')).default } },
           { path: 'fit', lazy: { Component: async () => (await import('../fit/FitView')).default } },
           { path: 'loads', lazy: { Component: async () => (await import('../loads/LoadsView')).default } },
+          { path: 'set', lazy: { Component: async () => (await import('../set/SetView')).default } },
           { path: 'ratio', lazy: { Component: async () => (await import('../ratio/RatioView')).default } },
         ],
       },

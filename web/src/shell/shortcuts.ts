@@ -30,13 +30,14 @@ export function useShortcuts(keys: Record<string, () => void>) {
 
 /** The list behind “?”. */
 export const SHORTCUTS: [string, string][] = [
-  ['1  2  3  4', 'stations of the machine: Aim, Ratio, Fit, Loads'],
+  ['1  2  3  4  6', 'stations of the machine: Aim, Ratio, Fit, Loads, Set'],
   ['/', 'find a machine, a trial, an aim'],
   ['[  ]', 'one tooth fewer or more in front'],
   ['{  }', 'one tooth fewer or more behind'],
   ['← → ↑ ↓', 'on the ratio scale: next pair in the row, next row'],
   ['← →', 'on the side view: the axle by 0.1 mm'],
   ['T', 'keep what is picked as a new trial'],
+  ['B', 'at Set: one instruction and one reading, large, for the bay'],
   ['H', 'history of the machine, and undo'],
   ['U', 'metric or inch'],
   ['L', 'light or dark'],

@@ -1,0 +1,93 @@
+import { Button, Switch } from '@mantine/core'
+import { useEffect, useState } from 'react'
+import type { SetAdvice, SetReading } from '../api/client'
+import type { Units } from '../quantities/units'
+import classes from './BayMode.module.css'
+import { nextText, positionWord, readingText, rollText } from './words'
+
+/** One instruction, one big reading, one big button; the screen stays awake, and it speaks when wanted. */
+export function BayMode({
+  advice,
+  position,
+  reading,
+  units,
+  isKeepable,
+  onKeep,
+  onNext,
+  onLeave,
+}: {
+  advice: SetAdvice
+  position: number
+  reading: SetReading | undefined
+  units: Units
+  isKeepable: boolean
+  onKeep: () => void
+  onNext: () => void
+  onLeave: () => void
+}) {
+  const [speaks, setSpeaks] = useState(false)
+  const instruction = [nextText(advice), rollText(advice)].filter(Boolean).join(' ')
+  const value = reading ? readingText(reading.method, reading.value, units) : null
+  useAwake()
+  useEffect(() => {
+    if (!speaks || !('speechSynthesis' in window)) return
+    speechSynthesis.cancel()
+    speechSynthesis.speak(new SpeechSynthesisUtterance([value, instruction].filter(Boolean).join('. ')))
+    return () => speechSynthesis.cancel()
+  }, [speaks, value, instruction])
+  return (
+    <div className={classes.bay} role="dialog" aria-label="Bay mode" aria-modal="true">
+      <header>
+        <Switch
+          size="md"
+          label="speak"
+          checked={speaks}
+          onChange={(event) => setSpeaks(event.currentTarget.checked)}
+        />
+        <Button size="lg" variant="default" onClick={onLeave}>
+          Leave
+        </Button>
+      </header>
+      <p className={classes.instruction} aria-live="polite">
+        {instruction}
+      </p>
+      <p className={classes.reading}>
+        {value ?? '–'}
+        <small>{positionWord(position)}</small>
+      </p>
+      <footer>
+        <Button size="xl" className={classes.big} variant="default" onClick={onNext}>
+          Next position
+        </Button>
+        <Button size="xl" className={classes.big} disabled={!isKeepable} onClick={onKeep}>
+          Keep
+        </Button>
+      </footer>
+    </div>
+  )
+}
+
+/** Keeps the screen on while it is in view, where the browser can. */
+function useAwake() {
+  useEffect(() => {
+    let lock: WakeLockSentinel | undefined
+    let isOver = false
+    const ask = async () => {
+      try {
+        const held = await navigator.wakeLock?.request('screen')
+        if (isOver) void held?.release()
+        else lock = held
+      } catch {
+        // Not allowed, as on a low battery: the screen then goes dark as it always does.
+      }
+    }
+    const again = () => document.visibilityState === 'visible' && void ask()
+    void ask()
+    document.addEventListener('visibilitychange', again)
+    return () => {
+      isOver = true
+      document.removeEventListener('visibilitychange', again)
+      void lock?.release()
+    }
+  }, [])
+}

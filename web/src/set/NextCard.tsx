@@ -1,0 +1,85 @@
+import type { SetAdvice } from '../api/client'
+import { figure } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
+import { WhyButton } from '../shell/WhyButton'
+import classes from './NextCard.module.css'
+import { METHOD_WORDS, nextText, readingText, rollText, turnText, unitWord } from './words'
+
+/** What to do next, in large type, and what to expect of it. */
+export function NextCard({
+  advice,
+  round,
+  isStale,
+  onWorking,
+}: {
+  advice: SetAdvice
+  /** Number of the round that comes; 0 is as found. */
+  round: number
+  isStale: boolean
+  onWorking: () => void
+}) {
+  const units = useUnits()
+  const last = advice.rounds.at(-1)
+  const method = last?.method
+  const text = (value: number | null | undefined) =>
+    value == null || !method ? null : readingText(method, value, units)
+  const turns = advice.next === 'turn'
+  return (
+    <section
+      className={classes.next}
+      aria-label="Do this next"
+      aria-live="polite"
+      data-stale={isStale || undefined}
+      data-state={advice.next}
+    >
+      <header>
+        <span className="cap">Do this next{round > 0 ? ` · round ${round}` : ' · as found'}</span>
+        <WhyButton onClick={onWorking} />
+      </header>
+      <p className={classes.big}>{nextText(advice)}</p>
+      {rollText(advice) && <p className={classes.big}>{rollText(advice)}</p>}
+      {turns && text(advice.expectedLoosestReading) && (
+        <Figure name="expect at the loosest position">
+          {text(last?.loosestReading)} → {text(advice.expectedLoosestReading)}
+        </Figure>
+      )}
+      {turns && advice.expectedGapMm !== null && last?.gapMm != null && (
+        <Figure name="expect of the gap">
+          {units.show('fine', last.gapMm)} → {units.show('fine', advice.expectedGapMm)}
+        </Figure>
+      )}
+      {advice.learnedRounds > 0 && advice.perStepReading !== null && method && (
+        <Figure
+          name={`learned from ${advice.learnedRounds} ${advice.learnedRounds === 1 ? 'round' : 'rounds'}`}
+        >
+          {readingText(method, Math.abs(advice.perStepReading), units)}
+          {advice.perStepGapMm !== null && ` and ${units.show('fine', Math.abs(advice.perStepGapMm))} of gap`}{' '}
+          a {turnText(advice.setting.step)} {unitWord(advice.setting.kind, advice.setting.step)}
+        </Figure>
+      )}
+      {turns &&
+        advice.moves.map((move) => (
+          <p className="cap" key={String(move.side)}>
+            {move.side ?? 'adjuster'}: {units.show('fine', Math.abs(move.mm))} of axle
+            {move.flats !== null && `, ${figure(move.flats, 2)} flats of a nut`}
+            {move.clockHours !== null && `, ${figure(move.clockHours, 2)} hours of a clock`}
+          </p>
+        ))}
+      {advice.doubts.map((d) => (
+        <p role="alert" className={classes.doubt} key={d.position}>
+          ▲ {readingText(d.method, d.value, units)} {d.method && METHOD_WORDS[d.method]} would be{' '}
+          {advice.unit === 'newton' ? units.show('force', d.wouldBe) : figure(d.wouldBe, 3)} here.
+          {d.meant && ` Did you mean ${readingText(d.meant, d.value, units)}?`}
+        </p>
+      ))}
+      {advice.suspects.length > 0 && (
+        <ul className={classes.suspects}>
+          {advice.suspects.map((s) => (
+            <li key={s}>{s}</li>
+          ))}
+        </ul>
+      )}
+    </section>
+  )
+}

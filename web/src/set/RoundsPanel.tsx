@@ -1,0 +1,67 @@
+import type { RoundResult, SetRound } from '../api/client'
+import { useUnits } from '../quantities/units'
+import { Panel } from '../shell/Panel'
+import table from '../shell/table.module.css'
+import { LOCK_WORDS, readingText, turnText } from './words'
+
+const turned = (units: number): string =>
+  units === 0 ? 'hold' : `${units > 0 ? '+' : '−'}${turnText(Math.abs(units))}`
+
+/** Every round that was kept, as found first; positive tightens. */
+export function RoundsPanel({
+  rounds,
+  results,
+  hasTwoEnds,
+}: {
+  rounds: SetRound[]
+  results: RoundResult[]
+  hasTwoEnds: boolean
+}) {
+  const units = useUnits()
+  if (rounds.length === 0) return null
+  const hasGap = rounds.some((r) => r.gapMm != null)
+  return (
+    <Panel title="Rounds" note="+ tightens">
+      <div className={table.scroll}>
+        <table className={table.table}>
+          <thead>
+            <tr>
+              <th scope="col">round</th>
+              <th scope="col">{hasTwoEnds ? 'left' : 'turned'}</th>
+              {hasTwoEnds && <th scope="col">right</th>}
+              <th scope="col">loosest</th>
+              <th scope="col">tightest</th>
+              {hasGap && <th scope="col">gap</th>}
+              <th scope="col">nut</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rounds.map((round, i) => {
+              const result = results[i]
+              const text = (value: number | null | undefined) =>
+                value == null || !result?.method ? '–' : readingText(result.method, value, units)
+              return (
+                // biome-ignore lint/suspicious/noArrayIndexKey: a round is its number
+                <tr key={i}>
+                  <th scope="row">{i === 0 ? 'as found' : i}</th>
+                  <td className="num">{i === 0 ? '–' : turned(round.leftUnits)}</td>
+                  {hasTwoEnds && <td className="num">{i === 0 ? '–' : turned(round.rightUnits)}</td>}
+                  <td className="num">{text(result?.loosestReading)}</td>
+                  <td className="num">{text(result?.tightestReading)}</td>
+                  {hasGap && (
+                    <td className="num">{round.gapMm == null ? '–' : units.show('fine', round.gapMm)}</td>
+                  )}
+                  <td>
+                    <span className={table.tag} data-tone={result?.isInside ? 'ok' : undefined}>
+                      {LOCK_WORDS[round.lock].replace('nut ', '')}
+                    </span>
+                  </td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </table>
+      </div>
+    </Panel>
+  )
+}

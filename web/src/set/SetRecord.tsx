@@ -1,0 +1,34 @@
+import type { SetJob } from '../api/client'
+import { useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
+import { Panel } from '../shell/Panel'
+import { METHOD_WORDS, readingEnds } from './words'
+
+/** What a closed visit leaves behind: as found, as left, and when to look again. */
+export function SetRecord({ job }: { job: SetJob }) {
+  const units = useUnits()
+  const found = job.rounds[0]
+  const left = job.rounds.at(-1)
+  const ends = (round: SetJob['rounds'][number] | undefined) =>
+    readingEnds({ rounds: round ? [round] : [] }, units)
+  const method = left?.readings[0]?.method
+  const { closing } = job
+  return (
+    <Panel
+      title={`Set on ${new Date(job.openedOn).toLocaleDateString('en-GB')}`}
+      note={method && METHOD_WORDS[method]}
+    >
+      <Figure name="as found">{ends(found)}</Figure>
+      <Figure name="as left">{ends(left)}</Figure>
+      {left?.gapMm != null && <Figure name="gap left">{units.show('fine', left.gapMm)}</Figure>}
+      <Figure name="rounds">{Math.max(0, job.rounds.length - 1)}</Figure>
+      {left?.temperatureC != null && <Figure name="temperature">{left.temperatureC} °C</Figure>}
+      {closing?.torqueNm != null && <Figure name="axle nut">{units.show('torque', closing.torqueNm)}</Figure>}
+      {(closing?.who || job.who) && <Figure name="by">{closing?.who || job.who}</Figure>}
+      {closing?.nextCheckOn && (
+        <Figure name="look again on">{new Date(closing.nextCheckOn).toLocaleDateString('en-GB')}</Figure>
+      )}
+      {closing?.note && <p className="cap">{closing.note}</p>}
+    </Panel>
+  )
+}

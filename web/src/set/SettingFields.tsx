@@ -1,0 +1,165 @@
+import { Select, Slider } from '@mantine/core'
+import type { LoopSetting, SetAdvice } from '../api/client'
+import { issueFor } from '../api/issues'
+import { DraftBar } from '../machine/DraftBar'
+import type { Workbench } from '../machine/useWorkbench'
+import { figure } from '../quantities/format'
+import { QuantityField } from '../quantities/QuantityField'
+import type { Quantity } from '../quantities/units'
+import fields from '../shell/fields.module.css'
+import { Panel } from '../shell/Panel'
+import { KIND_WORDS, METHOD_WORDS, type ReadingMethod } from './words'
+
+type Numbers = {
+  [K in keyof LoopSetting]-?: LoopSetting[K] extends number | null | undefined ? K : never
+}[keyof LoopSetting]
+
+/** What is asked once of how this loop is set. */
+export function SettingFields({
+  bench,
+  advice,
+  isChain,
+  draft,
+  refusal,
+  onDraft,
+}: {
+  bench: Workbench
+  advice: SetAdvice
+  isChain: boolean
+  draft: LoopSetting | null
+  refusal: unknown
+  onDraft: (setting: LoopSetting | null) => void
+}) {
+  const { machine } = bench.card
+  const setting = draft ?? advice.setting
+  const set = (part: Partial<LoopSetting>) => onDraft({ ...setting, ...part })
+  const field = (label: string, key: Numbers, quantity?: Quantity, unit?: string, placeholder?: number) => (
+    <QuantityField
+      size="xs"
+      label={label}
+      quantity={quantity}
+      unit={unit}
+      placeholder={placeholder === undefined ? '' : figure(placeholder, 3)}
+      value={setting[key] ?? undefined}
+      onChange={(value) => set({ [key]: value ?? null })}
+      error={issueFor(refusal, `setting.${key}`)}
+    />
+  )
+  const turns = setting.kind !== 'cam' && setting.kind !== 'shims'
+  const sense = (label: string, key: 'leftClockwiseTightens' | 'rightClockwiseTightens') => (
+    <Select
+      size="xs"
+      label={label}
+      data={[
+        { value: 'yes', label: 'tightens' },
+        { value: 'no', label: 'loosens' },
+      ]}
+      allowDeselect={false}
+      value={setting[key] ? 'yes' : 'no'}
+      onChange={(value) => set({ [key]: value === 'yes' })}
+    />
+  )
+  const methods: ReadingMethod[] = isChain ? ['freePlay'] : ['pluck', 'push', 'gauge']
+  return (
+    <Panel title="How it is set" note="asked once; grey: as usual">
+      <div className={fields.fields}>
+        <Select
+          size="xs"
+          label="Set by"
+          data={Object.entries(KIND_WORDS).map(([value, label]) => ({ value, label }))}
+          allowDeselect={false}
+          value={setting.kind}
+          onChange={(value) => set({ kind: value as LoopSetting['kind'] })}
+        />
+        <QuantityField
+          size="xs"
+          label={turns ? 'Thread pitch' : 'One moves it by'}
+          quantity="fine"
+          value={setting.mmPerUnit}
+          onChange={(value) => value !== undefined && set({ mmPerUnit: value })}
+          error={issueFor(refusal, 'setting.mmPerUnit')}
+        />
+        {field('Smallest step', 'smallestStep', undefined, turns ? 'turn' : '', advice.setting.step)}
+        {turns && sense(setting.hasTwoEnds ? 'Left, clockwise' : 'Clockwise', 'leftClockwiseTightens')}
+        {turns && setting.hasTwoEnds && sense('Right, clockwise', 'rightClockwiseTightens')}
+        {setting.hasTwoEnds && !isChain && (
+          <Select
+            size="xs"
+            label="Gap is read on the"
+            data={[
+              { value: '', label: 'not read' },
+              { value: 'left', label: 'left' },
+              { value: 'right', label: 'right' },
+            ]}
+            allowDeselect={false}
+            value={setting.gapSide ?? ''}
+            onChange={(value) => set({ gapSide: (value || null) as LoopSetting['gapSide'] })}
+          />
+        )}
+        {setting.gapSide && field('Least gap', 'gapLowMm', 'fine', undefined, advice.setting.gapLow)}
+        {setting.gapSide && field('Greatest gap', 'gapHighMm', 'fine', undefined, advice.setting.gapHigh)}
+        <Select
+          size="xs"
+          label="Maker’s window"
+          data={[
+            { value: '', label: 'none known' },
+            ...methods.map((value) => ({ value, label: METHOD_WORDS[value] })),
+          ]}
+          allowDeselect={false}
+          value={setting.makerMethod ?? ''}
+          onChange={(value) =>
+            set(
+              value
+                ? { makerMethod: value as ReadingMethod }
+                : { makerMethod: null, makerLow: null, makerHigh: null, makerForceN: null },
+            )
+          }
+          error={issueFor(refusal, 'setting.makerMethod')}
+        />
+        {setting.makerMethod &&
+          field('from', 'makerLow', isLength(setting) ? 'fine' : undefined, unitOf(setting))}
+        {setting.makerMethod &&
+          field('to', 'makerHigh', isLength(setting) ? 'fine' : undefined, unitOf(setting))}
+        {setting.makerMethod === 'push' && field('pushed with', 'makerForceN', 'force')}
+        {field('Free span', 'spanMm', 'fine', undefined, advice.span.spanMm ?? undefined)}
+        {!isChain &&
+          field('Mass of a metre', 'massKgPerM', undefined, 'kg/m', advice.span.massKgPerM ?? undefined)}
+        {!isChain && field('Shaft may carry', 'mostShaftLoadN', 'force')}
+        {field('Axle nut', 'finalTorqueNm', 'torque')}
+      </div>
+      <p className="cap" id="bias">
+        as loose as holds (range, noise, bearings, {isChain ? 'chain' : 'belt'} life) … as tight as allowed
+        (response)
+      </p>
+      <Slider
+        size="sm"
+        min={0}
+        max={1}
+        step={0.1}
+        aria-labelledby="bias"
+        thumbLabel="From as loose as holds to as tight as allowed"
+        label={null}
+        value={setting.bias}
+        onChange={(bias) => set({ bias })}
+        my={6}
+        data-no-print
+      />
+      {draft && (
+        <DraftBar
+          card={bench.card}
+          machine={{
+            ...machine,
+            settings: [...(machine.settings ?? []).filter((s) => s.loopKey !== setting.loopKey), setting],
+          }}
+          isPossible={!refusal}
+          onBack={() => onDraft(null)}
+        >
+          tried, not stored
+        </DraftBar>
+      )}
+    </Panel>
+  )
+}
+
+const isLength = ({ makerMethod }: LoopSetting) => makerMethod === 'freePlay' || makerMethod === 'push'
+const unitOf = ({ makerMethod }: LoopSetting) => (makerMethod === 'pluck' ? 'Hz' : '')

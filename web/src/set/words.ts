@@ -1,0 +1,129 @@
+import type { AdjusterMove, LoopSetting, SetAdvice, SetJob, SetReading, SetRound } from '../api/client'
+import { figure, fixed } from '../quantities/format'
+import type { Units } from '../quantities/units'
+
+export type ReadingMethod = NonNullable<SetReading['method']>
+
+/** What the core's answers about setting are called on the page. */
+
+export const METHOD_WORDS: Record<ReadingMethod, string> = {
+  pluck: 'plucked',
+  push: 'pushed',
+  gauge: 'gauge',
+  freePlay: 'free play',
+  feel: 'by feel',
+}
+
+export const LOCK_WORDS: Record<SetRound['lock'], string> = {
+  loose: 'nut loose',
+  nipped: 'nut nipped',
+  torqued: 'nut at its torque',
+}
+
+export const KIND_WORDS: Record<LoopSetting['kind'], string> = {
+  twoEnds: 'a screw at either end',
+  oneScrew: 'one screw',
+  eccentric: 'an eccentric',
+  cam: 'cams with clicks',
+  shims: 'shims',
+}
+
+/** Positions of the wheel in quarters, as a person calls them. */
+export const positionWord = (position: number): string =>
+  ['valve up', 'a quarter on', 'half-way', 'three quarters on'][position] ?? `position ${position + 1}`
+
+/** A reading in the unit of its method. */
+export function readingText(method: ReadingMethod | null, value: number, units: Units): string {
+  switch (method) {
+    case 'pluck':
+      return `${fixed(value, 1)} Hz`
+    case 'push':
+    case 'freePlay':
+      return units.show('fine', value, units.system === 'inch' ? 2 : value < 10 ? 1 : 0)
+    case 'feel':
+      return ['loose', 'about right', 'tight'][Math.round(value) - 1] ?? figure(value, 2)
+    default:
+      return figure(value, 3)
+  }
+}
+
+/** “58.0 to 66.0 Hz”: lowest and highest of the last round that was read. */
+export function readingEnds(job: Pick<SetJob, 'rounds'>, units: Units): string {
+  const round = job.rounds.findLast((r) => r.readings.length > 0)
+  const method = round?.readings[0]?.method ?? null
+  const values = (round?.readings ?? []).filter((r) => r.method === method).map((r) => r.value)
+  if (values.length === 0) return 'not read yet'
+  const [low, high] = [Math.min(...values), Math.max(...values)]
+  return low === high
+    ? readingText(method, low, units)
+    : `${readingText(method, low, units).replace(/\s\D+$/, '')} to ${readingText(method, high, units)}`
+}
+
+/** Sixteenths as a workshop writes them: 3/16, 1/4, 1/2. */
+export function turnText(turns: number): string {
+  const sixteenths = Math.round(turns * 16)
+  if (Math.abs(turns * 16 - sixteenths) > 1e-6 || sixteenths === 0) return figure(turns, 2)
+  const [whole, rest] = [Math.floor(sixteenths / 16), sixteenths % 16]
+  const smallest = [2, 4, 8, 16].find((d) => (rest * d) % 16 === 0) ?? 16
+  const part = rest === 0 ? '' : `${(rest * smallest) / 16}/${smallest}`
+  return [whole || '', part].filter(Boolean).join(' ')
+}
+
+export const unitWord = (kind: LoopSetting['kind'], amount: number): string =>
+  kind === 'cam'
+    ? amount === 1
+      ? 'click'
+      : 'clicks'
+    : kind === 'shims'
+      ? amount === 1
+        ? 'shim'
+        : 'shims'
+      : 'turn'
+
+/** “Right adjuster 1/16 turn clockwise”. */
+export function moveText(move: AdjusterMove, kind: LoopSetting['kind']): string {
+  const who = move.side === null ? 'Adjuster' : move.side === 'left' ? 'Left adjuster' : 'Right adjuster'
+  const way =
+    move.clockwise === null
+      ? move.tightens
+        ? 'tighter'
+        : 'looser'
+      : move.clockwise
+        ? 'clockwise'
+        : 'anticlockwise'
+  return `${who} ${turnText(move.units)} ${unitWord(kind, move.units)} ${way}`
+}
+
+/** What comes next, in a sentence or two. */
+export function nextText(advice: SetAdvice): string {
+  const { setting } = advice
+  switch (advice.next) {
+    case 'readAsFound':
+      return 'Read it as found, before anything is touched.'
+    case 'giveWindow':
+      return 'Nothing tells how tight it should be. Give the maker’s figure; as found and trend are kept.'
+    case 'turn': {
+      const sides = advice.moves.map((m) => moveText(m, setting.kind))
+      const left = advice.moves.some((m) => m.side === 'left')
+      const right = advice.moves.some((m) => m.side === 'right')
+      const rest = setting.hasTwoEnds && left !== right ? `, ${left ? 'right' : 'left'} untouched` : ''
+      return `${sides.join(', ').replace(/, R/, ', r')}${rest}.`
+    }
+    case 'tightenAndRead':
+      return 'It is where it should be. Bring the nut to its torque, roll, and read once more.'
+    case 'done':
+      return 'Tight enough and straight, with everything tight. Close the visit.'
+    case 'spreadTooWide':
+      return 'Looser here than tight there: no setting brings both into the window.'
+    case 'asNearAsAHand':
+      return 'As near as a hand can get: the smallest step would not bring it nearer.'
+    case 'looseOrBent':
+      return 'It does not answer as it can: something is loose or bent. Stop turning and look.'
+  }
+}
+
+/** What follows a move, before the next reading. */
+export const rollText = (advice: SetAdvice): string | null =>
+  advice.next === 'turn' || advice.next === 'tightenAndRead'
+    ? `Roll the wheel ${['no', 'one', 'two', 'three', 'four'][advice.turnsToRoll] ?? advice.turnsToRoll} turns by hand, then read.`
+    : null
