@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
+using Wendrak.Core.Alignment;
 using Wendrak.Core.Sound;
 using Wendrak.Core.Tension;
 using Wendrak.Store.Machines;
@@ -12,6 +13,9 @@ public static class SetEndpoints
     {
         RouteGroupBuilder set = app.MapComputing("/api/set", "Set");
         set.MapPost("/advice", (SetInput input) => TypedResults.Ok(SetAdvising.Of(input))).WithName("adviseSetting");
+        set.MapPost("/straightness", (StraightnessInput input) => TypedResults.Ok(Straightness.Of(input)))
+            .WithName("judgeStraightness");
+        set.MapPost("/running-in", (RunningInInput input) => TypedResults.Ok(RunningIn.Of(input))).WithName("runIn");
         set.MapPost("/practice", (PracticeInput input) => TypedResults.Ok(PracticeDrive.Read(input)))
             .WithName("readPractice");
         set.MapPost("/listen", ListenAsync)

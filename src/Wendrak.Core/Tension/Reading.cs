@@ -36,7 +36,13 @@ public enum LockState
 /// <param name="ForceN">Of a push; null for other methods.</param>
 public sealed record Reading(ReadingMethod Method, double Value, int Position = 0, double? ForceN = null);
 
-/// <summary>Two readings of the same state by a gauge or a hand and by a method that knows newtons or Hz.</summary>
+/// <summary>Two readings of the same state: by a gauge or a hand, and by a method that knows newtons, Hz or mm.</summary>
+/// <param name="Own"><see cref="ReadingMethod.Gauge"/>, or <see cref="ReadingMethod.Feel"/> of one person.</param>
 /// <param name="OwnValue">In the scale of the gauge or hand.</param>
-/// <param name="Tightness">The same in the scale of the loop.</param>
-public sealed record CalibrationPair(double OwnValue, double Tightness);
+public sealed record CalibrationPair(
+    ReadingMethod Own,
+    double OwnValue,
+    ReadingMethod Known,
+    double KnownValue,
+    double? KnownForceN = null
+);

@@ -45,30 +45,34 @@ public sealed class TightnessScale
     private const double PlayMm = 1.5;
     private const double GaugeShare = 0.03;
 
+    // A hand tells loose from right from tight: a step of it is some 40 %, and one is known to a third. Judgement, from memory.
+    private const double FeelStep = 1.4;
+    private const double FeelShare = 0.33;
+
     public SpanFacts Span { get; }
     public TightnessUnit Unit { get; }
-    private readonly IReadOnlyList<CalibrationPair> _gauge;
+    private readonly IReadOnlyList<CalibrationPair> _pairs;
 
     /// <param name="isChain">A chain is counted by its play.</param>
     /// <param name="usesGauge">A gauge whose scale nobody can turn into newtons is the scale itself.</param>
-    /// <param name="gauge">Two pairs turn a gauge into the loop's scale; fewer do not.</param>
+    /// <param name="pairs">Two turn a gauge into the loop's scale, one the feel of a person; without them they say nothing in it.</param>
     public TightnessScale(
         bool isChain,
         SpanFacts span,
         bool usesGauge = false,
-        IReadOnlyList<CalibrationPair>? gauge = null
+        IReadOnlyList<CalibrationPair>? pairs = null
     )
     {
         Span = span;
-        _gauge = gauge ?? [];
+        _pairs = pairs ?? [];
         Unit =
             isChain ? TightnessUnit.LoopMm
-            : usesGauge && _gauge.Count < 2 ? TightnessUnit.Gauge
+            : usesGauge && _pairs.Count(p => p.Own == ReadingMethod.Gauge) < 2 ? TightnessUnit.Gauge
             : span is { SpanMm: not null, MassKgPerM: not null } ? TightnessUnit.Newton
             : TightnessUnit.HertzSquared;
     }
 
-    /// <returns>Null where this method says nothing in this scale, as a feel or a gauge without its pairs.</returns>
+    /// <returns>Null where this method says nothing in this scale, as a feel or a gauge without its pair.</returns>
     /// <exception cref="InvalidInputException">The value is not physical.</exception>
     public Tightness? Of(Reading reading) =>
         reading.Method switch
@@ -77,6 +81,7 @@ public sealed class TightnessScale
             ReadingMethod.Push when reading.ForceN is double force => OfPush(reading.Value, force),
             ReadingMethod.FreePlay => OfPlay(reading.Value),
             ReadingMethod.Gauge => OfGauge(reading.Value),
+            ReadingMethod.Feel => OfFeel(reading.Value),
             _ => null,
         };
 
@@ -136,13 +141,34 @@ public sealed class TightnessScale
         new Guard().Between("Value", value, 0, 1e6, "").ThrowIfAny();
         if (Unit == TightnessUnit.Gauge)
             return Relative(value, GaugeShare);
-        if (_gauge.Count < 2 || Unit is TightnessUnit.LoopMm)
+        (double Own, double Known)[] tied = [.. Tied(ReadingMethod.Gauge)];
+        if (tied.Length < 2 || tied[0].Own == tied[1].Own)
             return null;
-        (CalibrationPair a, CalibrationPair b) = (_gauge[0], _gauge[1]);
-        if (a.OwnValue == b.OwnValue)
-            return null;
-        double part = (value - a.OwnValue) / (b.OwnValue - a.OwnValue);
-        return Relative(a.Tightness + part * (b.Tightness - a.Tightness), 2 * GaugeShare);
+        double part = (value - tied[0].Own) / (tied[1].Own - tied[0].Own);
+        return Relative(tied[0].Known + part * (tied[1].Known - tied[0].Known), 2 * GaugeShare);
+    }
+
+    /// <summary>A person's hand, tied to one reading: loose, about right or tight are steps from there.</summary>
+    private Tightness? OfFeel(double grade)
+    {
+        foreach ((double own, double known) in Tied(ReadingMethod.Feel))
+        {
+            double steps = Math.Pow(FeelStep, grade - own);
+            // Tightness of a chain is what is missing: the tighter, the less of it.
+            return Relative(Unit == TightnessUnit.LoopMm ? known / steps : known * steps, FeelShare);
+        }
+        return null;
+    }
+
+    private IEnumerable<(double Own, double Known)> Tied(ReadingMethod own)
+    {
+        foreach (CalibrationPair pair in _pairs)
+            if (
+                pair.Own == own
+                && pair.Known is not (ReadingMethod.Gauge or ReadingMethod.Feel)
+                && Of(new Reading(pair.Known, pair.KnownValue, 0, pair.KnownForceN)) is { } known
+            )
+                yield return (pair.OwnValue, known.Value);
     }
 
     private static Tightness Relative(double value, double share) => new(value, Math.Abs(value) * share);

@@ -19,6 +19,10 @@ internal static class WindowFinder
 
     // Red and advised margin against tooth jump; slip margin from and to: common practice.
     private static readonly (double Low, double High) JumpMargins = (1.2, 1.5);
+
+    // Teeth of 3 mm pitch hardly reach into their pulley and want a tighter belt than those of 5 mm: common practice.
+    private const double ShallowPitchMm = 3;
+    private static readonly (double Low, double High) ShallowMargins = (1.4, 1.75);
     private static readonly (double Low, double High) SlipMargins = (1.3, 1.5);
 
     public static TensionWindow? Of(SetInput input, TightnessScale scale)
@@ -120,7 +124,10 @@ internal static class WindowFinder
         double holds = SynchronousLoads
             .Jump(1, pull, flank, ToothedBeltChecks.Friction, loop.LeastWrapDeg)
             .NeededTensionN;
-        return Between(JumpMargins, holds, "tooth jump");
+        bool isShallow = WheelOutline.PitchMm(loop.Loop) <= ShallowPitchMm;
+        return isShallow
+            ? Between(ShallowMargins, holds, "tooth jump, its shallow teeth counted")
+            : Between(JumpMargins, holds, "tooth jump");
     }
 
     private static TensionWindow Between((double Low, double High) margins, double neededN, string against) =>

@@ -1,4 +1,6 @@
 using Wendrak.Core.Alignment;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
 
 namespace Wendrak.Core.Tests.Alignment;
 
@@ -44,5 +46,51 @@ public sealed class AlignmentTests
         Refusals.Names("gapMm[2]", () => FourGaps.Of([0, 200, 600, 720], [0, 0, 51, 2], 30, 30));
         Refusals.Names("xMm", () => FourGaps.Of([0, 200], [0, 0], 30, 30));
         Refusals.Names("spacingMm", () => AxleSkew.Of(612, 613, 0, 1.25));
+    }
+
+    private static StraightnessInput Measured(
+        MachineKind kind = MachineKind.Motorcycle,
+        LoopMedium medium = LoopMedium.ToothedBelt
+    ) => new(kind, medium, 560, 250, 1.25);
+
+    /// <summary>Table alignment_limits.csv, common practice: 1 mm and 0.2° of a motorcycle's belt, 2 mm/m of industrial chain.</summary>
+    [Fact]
+    public void Offset_and_angle_are_judged_apart_by_the_kind_of_drive()
+    {
+        StraightEdge edge = new([0, 200, 600, 720], [0, 0, 2, 3.2], 30, 30);
+        StraightnessResult belt = Straightness.Of(Measured() with { Edge = edge });
+        Assert.Equal((1.0, 0.2, false), (belt.OffsetLimitMm, belt.AngleLimitDeg, belt.IsStraight));
+        Published.AgreesWithin(0.1, 2.6, belt.OffsetMm!.Value, "engineering.md j1");
+        StraightnessResult chain = Straightness.Of(
+            Measured(MachineKind.Winch, LoopMedium.Chain) with
+            {
+                LineOffsetMm = 1,
+            }
+        );
+        Assert.Equal((1.12, true), (Math.Round(chain.OffsetLimitMm!.Value, 9), chain.IsStraight));
+        Assert.Null(Straightness.Of(Measured(medium: LoopMedium.FlatBelt) with { LineOffsetMm = 1 }).IsStraight);
+        // A line may be fine while the wheels stand askew.
+        StraightEdge askew = new([0, 200, 600, 720], [0, 0, -0.3, 0.3]);
+        Assert.False(Straightness.Of(Measured() with { Edge = askew }).IsStraight);
+    }
+
+    [Fact]
+    public void Marks_tell_which_end_and_how_many_turns()
+    {
+        StraightnessResult r = Straightness.Of(Measured() with { Marks = new(612, 613.5) });
+        Assert.Equal((-1.2, Side.Left), (Math.Round(r.RightTurns!.Value, 9), r.WalksTo));
+        StraightnessResult byString = Straightness.Of(Measured() with { AngleDeg = StringLine.AngleDeg(3, 4.5, 250) });
+        Published.AgreesWithin(0.1, -1.2, byString.RightTurns!.Value, "engineering.md j2, the same skew by string");
+        Assert.Equal(0.343775, byString.AngleDeg!.Value, 1e-5);
+        Assert.NotEmpty(byString.Workings);
+    }
+
+    [Fact]
+    public void Nothing_measured_is_refused()
+    {
+        Refusals.Names("Edge", () => Straightness.Of(Measured()));
+        Refusals.Names("CentreMm", () => Straightness.Of(Measured() with { CentreMm = 0, LineOffsetMm = 1 }));
+        Refusals.Names("SpacingMm", () => Straightness.Of(Measured() with { SpacingMm = null, Marks = new(1, 2) }));
+        Refusals.Names("apartMm", () => StringLine.AngleDeg(1, 2, 0));
     }
 }

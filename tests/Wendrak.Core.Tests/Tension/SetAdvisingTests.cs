@@ -191,9 +191,34 @@ public sealed class SetAdvisingTests
         SetRound gauge = new(0, 0, LockState.Nipped, [new(ReadingMethod.Gauge, 4), new(ReadingMethod.Gauge, 5, 1)]);
         SetInput input = Belt(gauge);
         Assert.Equal(TightnessUnit.Gauge, SetAdvising.Of(input).Unit);
-        SetAdvice tied = SetAdvising.Of(input with { Gauge = [new(4, 200), new(8, 400)] });
-        Assert.Equal((TightnessUnit.Newton, 200.0), (tied.Unit, tied.Rounds[0].Loosest));
-        Assert.Equal(250, tied.Rounds[0].Tightest!.Value, 1e-9);
+        CalibrationPair[] pairs =
+        [
+            new(ReadingMethod.Gauge, 4, ReadingMethod.Pluck, 60),
+            new(ReadingMethod.Gauge, 8, ReadingMethod.Pluck, 75),
+        ];
+        SetAdvice tied = SetAdvising.Of(input with { Gauge = pairs });
+        SpanFacts span = tied.Span;
+        double N(double hz) => SpanVibration.TensionN(span.SpanMm!.Value, span.MassKgPerM!.Value, hz);
+        Assert.Equal((TightnessUnit.Newton, N(60)), (tied.Unit, tied.Rounds[0].Loosest));
+        Assert.Equal(N(60) + (N(75) - N(60)) / 4, tied.Rounds[0].Tightest!.Value, 1e-9);
+    }
+
+    /// <summary>A hand says nothing in newtons until it was tied to one reading; then it is known to a third.</summary>
+    [Fact]
+    public void A_feel_counts_once_it_is_tied_to_a_reading()
+    {
+        SetRound felt = new(0, 0, LockState.Nipped, [new(ReadingMethod.Feel, 1)]);
+        Assert.Equal(NextStep.GiveWindow, SetAdvising.Of(Belt(felt)).Next);
+        SetAdvice tied = SetAdvising.Of(
+            Belt(felt) with
+            {
+                Gauge = [new(ReadingMethod.Feel, 2, ReadingMethod.Pluck, 69)],
+            }
+        );
+        double right = SpanVibration.TensionN(tied.Span.SpanMm!.Value, tied.Span.MassKgPerM!.Value, 69);
+        Assert.Equal(right / 1.4, tied.Rounds[0].Loosest!.Value, 1e-9);
+        Assert.Equal(NextStep.Turn, tied.Next);
+        Assert.All(tied.Moves, m => Assert.True(m.Tightens));
     }
 
     [Fact]
@@ -217,6 +242,22 @@ public sealed class SetAdvisingTests
         );
         Assert.Equal(WindowOrigin.Load, byLoad.Window!.Origin);
         Assert.Equal(1.5 / 1.2, byLoad.Window.High / byLoad.Window.Low, 1e-9);
+        // Shallow teeth want a tighter belt: 3 mm more than 5 mm, at the same pull.
+        double Low(string standard)
+        {
+            Loop loop = input.Loop() with { Standard = standard };
+            return SetAdvising
+                .Of(
+                    input with
+                    {
+                        Drive = input.Drive with { Stages = [loop] },
+                        Setting = new("final", MassKgPerM: 0.1),
+                        Source = new("drive", PullN: 100),
+                    }
+                )
+                .Window!.Low;
+        }
+        Assert.True(Low("3M") > 1.1 * Low("5M"));
     }
 
     [Fact]

@@ -51,6 +51,8 @@ internal static class SetCases
             rounds
         );
 
+    public static Loop Loop(this SetInput input) => input.Drive.Stages.OfType<Loop>().Single();
+
     public static SetRound Plucked(double left, double right, double? gap, params double[] hz) =>
         new(left, right, LockState.Nipped, [.. hz.Select((h, i) => new Reading(ReadingMethod.Pluck, h, i))], gap);
 

@@ -97,6 +97,26 @@ public sealed class SpanTensionTests
         Refusals.Names("Fraction1", () => Relaxation.Fit(0.45, (4, 0.5), (168, 0.6)));
     }
 
+    /// <summary>Common practice: half is lost in a week, so a belt fitted today for a race in a week is set twice as high.</summary>
+    [Fact]
+    public void A_belt_is_set_today_for_the_day_it_is_needed()
+    {
+        RunningInResult now = RunningIn.Of(new(CordKind.Rubber, 0, 168, 300));
+        Assert.Equal(600, now.SetNowN, 0.5);
+        Assert.Equal(100, now.OverPercent, 0.2);
+        // Fitted a week ago it has lost most already.
+        Assert.InRange(RunningIn.Of(new(CordKind.Rubber, 168, 168, 300)).OverPercent, 1, 15);
+        Assert.InRange(RunningIn.Of(new(CordKind.StiffCord, 0, 168, 300)).OverPercent, 5, 12);
+        Assert.Equal(0.9, Relaxation.Rubber.FractionAfter(now.CheckAfterHours!.Value), 1e-6);
+        Assert.Null(RunningIn.Of(new(CordKind.StiffCord, 24, 0, 300)).CheckAfterHours);
+        Assert.Equal(1, now.Curve[0].Fraction);
+        // Two readings make it this belt's: half as much is lost.
+        RunningInResult own = RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, new(4, 0.9), new(168, 0.75)));
+        Assert.Equal(400, own.SetNowN, 0.5);
+        Assert.Equal(own.SetNowN, own.Workings[0].Result.Value);
+        Refusals.Names("WantedN", () => RunningIn.Of(new(CordKind.Rubber, 0, 168, 0)));
+    }
+
     [Fact]
     public void What_is_lost_never_comes_back() =>
         Gen.Select(Gen.Double[0, 500], Gen.Double[0, 500])

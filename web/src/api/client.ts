@@ -99,6 +99,8 @@ export type SetReading = Schemas['Reading']
 export type RoundResult = Schemas['RoundResult']
 export type LoopSetting = Schemas['LoopSetting']
 export type AdjusterMove = Schemas['AdjusterMove']
+export type StraightnessInput = Schemas['StraightnessInput']
+export type RunningInInput = Schemas['RunningInInput']
 export type PluckHearing = Schemas['PluckHearing']
 export type PracticeInput = Schemas['PracticeInput']
 export type RedoInput = Schemas['RedoInput']
@@ -201,6 +203,10 @@ export const loadKnownChain = (body: KnownChainInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/known-chain', { body, ...s }))
 export const adviseSetting = (body: SetInput, s: Signal = {}) =>
   answered(client.POST('/api/set/advice', { body, ...s }))
+export const judgeStraightness = (body: StraightnessInput, s: Signal = {}) =>
+  answered(client.POST('/api/set/straightness', { body, ...s }))
+export const runIn = (body: RunningInInput, s: Signal = {}) =>
+  answered(client.POST('/api/set/running-in', { body, ...s }))
 export const readPractice = (body: PracticeInput, s: Signal = {}) =>
   answered(client.POST('/api/set/practice', { body, ...s }))
 export const listSetJobs = (id: number) =>

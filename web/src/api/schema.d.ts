@@ -500,6 +500,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/set/straightness": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["judgeStraightness"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/set/running-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["runIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/set/practice": {
         parameters: {
             query?: never;
@@ -1196,6 +1228,13 @@ export interface components {
          * @enum {unknown}
          */
         Availability: "fitted" | "onShelf" | "toBuy" | "notListed" | "otherMounting" | "notObtainable";
+        /** @description Distances from a point ahead to the axle on both sides, as marks or a trammel tell. */
+        AxleMarks: {
+            /** Format: double */
+            leftMm: number;
+            /** Format: double */
+            rightMm: number;
+        };
         BeltCodeInput: {
             /** @description As it stands on the belt. */
             code: string;
@@ -1266,18 +1305,20 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
-        /** @description Two readings of the same state by a gauge or a hand and by a method that knows newtons or Hz. */
+        /** @description Two readings of the same state: by a gauge or a hand, and by a method that knows newtons, Hz or mm. */
         CalibrationPair: {
+            /** @description ReadingMethod.Gauge, or ReadingMethod.Feel of one person. */
+            own: components["schemas"]["ReadingMethod"];
             /**
              * Format: double
              * @description In the scale of the gauge or hand.
              */
             ownValue: number;
-            /**
-             * Format: double
-             * @description The same in the scale of the loop.
-             */
-            tightness: number;
+            known: components["schemas"]["ReadingMethod"];
+            /** Format: double */
+            knownValue: number;
+            /** Format: double */
+            knownForceN?: null | number;
         };
         /** @description A joint and the torque it must pass on. */
         CarriedTorqueInput: {
@@ -1540,6 +1581,11 @@ export interface components {
         CopyName: {
             name: string;
         };
+        /**
+         * @description What a belt's cords are of; they decide how much tension it loses.
+         * @enum {unknown}
+         */
+        CordKind: "rubber" | "stiffCord";
         CutBeltInput: {
             kind: components["schemas"]["CutBeltKind"];
             /**
@@ -1860,6 +1906,15 @@ export interface components {
             mostSlackMm: number;
             /** @description Least slack first; at most 200. */
             pairs: components["schemas"]["FixedCentrePair"][];
+        };
+        FractionLeft: {
+            /** Format: double */
+            hours: number;
+            /**
+             * Format: double
+             * @description Part of what was set that was left.
+             */
+            fraction: number;
         };
         /** @description Something a belt asks of the frame it is put into. */
         FrameCondition: {
@@ -3706,6 +3761,52 @@ export interface components {
          * @enum {unknown}
          */
         RunSide: "inside" | "back";
+        /** @description A belt that was fitted some time ago, and the day it is needed. */
+        RunningInInput: {
+            cord: components["schemas"]["CordKind"];
+            /**
+             * Format: double
+             * @description Run since it was fitted, or lying under tension.
+             */
+            hours: number;
+            /**
+             * Format: double
+             * @description From now to when it must be right.
+             */
+            untilHours: number;
+            /**
+             * Format: double
+             * @description Tension wanted then, the span's.
+             */
+            wantedN: number;
+            first?: null | components["schemas"]["FractionLeft"];
+            second?: null | components["schemas"]["FractionLeft"];
+        };
+        RunningInResult: {
+            /**
+             * Format: double
+             * @description What to set now so that the wanted tension is there on the day.
+             */
+            setNowN: number;
+            /**
+             * Format: double
+             * @description What that is more than wanted.
+             */
+            overPercent: number;
+            /**
+             * Format: double
+             * @description When it will have lost a tenth from now: look again then.
+             */
+            checkAfterHours: null | number;
+            /**
+             * Format: double
+             * @description From here on it loses less than a hundredth a day: to fit it earlier is better than to set it high.
+             */
+            levelFromHours: number;
+            /** @description Part that is left over the hours since fitting. */
+            curve: components["schemas"]["FractionLeft"][];
+            workings: components["schemas"]["Working"][];
+        };
         /** @description One gear of the drive that is searched. */
         SearchedGear: {
             label: string;
@@ -4422,6 +4523,83 @@ export interface components {
             price: null | number;
             /** @description False when no supplier has it any more. */
             obtainable: boolean;
+        };
+        /** @description A straight-edge along both wheels. */
+        StraightEdge: {
+            /** @description Four places: two on the front wheel, two on the rear one. */
+            xMm: number[];
+            gapMm: number[];
+            /**
+             * Format: double
+             * @description 0 for wheels of equal width.
+             * @default 0
+             */
+            rimWidthFrontMm: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            rimWidthRearMm: number;
+        };
+        /** @description What was measured of how straight a loop runs; one of the readings, in the way people have it. */
+        StraightnessInput: {
+            kind: components["schemas"]["MachineKind"];
+            medium: components["schemas"]["LoopMedium"];
+            /**
+             * Format: double
+             * @description Between both shafts, for limits that go with it.
+             */
+            centreMm: number;
+            /**
+             * Format: double
+             * @description Between both adjusters; null where nothing is to be turned.
+             */
+            spacingMm: null | number;
+            /**
+             * Format: double
+             * @description Of their thread.
+             */
+            pitchMm: null | number;
+            edge?: null | components["schemas"]["StraightEdge"];
+            marks?: null | components["schemas"]["AxleMarks"];
+            /**
+             * Format: double
+             * @description Of chain or belt line alone, front to rear.
+             */
+            lineOffsetMm?: null | number;
+            /**
+             * Format: double
+             * @description Measured by string or gauge alone.
+             */
+            angleDeg?: null | number;
+        };
+        StraightnessResult: {
+            /**
+             * Format: double
+             * @description Null where it was not measured.
+             */
+            offsetMm: null | number;
+            /** Format: double */
+            angleDeg: null | number;
+            /**
+             * Format: double
+             * @description Null where no limit is known.
+             */
+            offsetLimitMm: null | number;
+            /** Format: double */
+            angleLimitDeg: null | number;
+            /** @description Null where nothing that was measured has a limit. */
+            isStraight: null | boolean;
+            /**
+             * Format: double
+             * @description To make on the right adjuster, positive pulls that end back; null without spacing and thread, or angle.
+             */
+            rightTurns: null | number;
+            walksTo: null | components["schemas"]["Side"];
+            /** @description False where the straight-edge hardly lay on the front wheel; null without one. */
+            edgeLies: null | boolean;
+            source: string;
+            workings: components["schemas"]["Working"][];
         };
         /** Format: binary */
         Stream: string;
@@ -5779,6 +5957,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetAdvice"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    judgeStraightness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StraightnessInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StraightnessResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    runIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunningInInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunningInResult"];
                 };
             };
             /** @description Bad Request */

@@ -1,4 +1,4 @@
-import { Button, FileButton, Group, NumberInput, SegmentedControl } from '@mantine/core'
+import { Button, FileButton, Group, NumberInput, SegmentedControl, Select } from '@mantine/core'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { listen, type PluckHearing, pluckSound, readPractice, type SetReading } from '../api/client'
@@ -10,11 +10,12 @@ import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import classes from './Instruments.module.css'
 import { windowOf } from './ReadingRing'
+import { TiePair } from './TiePair'
 import { useMicrophone } from './useMicrophone'
 import type { Setting } from './useSetting'
 import { positionWord } from './words'
 
-type Instrument = 'microphone' | 'file' | 'gauge' | 'push' | 'freePlay' | 'practice'
+type Instrument = 'microphone' | 'file' | 'gauge' | 'push' | 'freePlay' | 'feel' | 'practice'
 
 const WORDS: Record<Instrument, string> = {
   microphone: 'microphone',
@@ -22,6 +23,7 @@ const WORDS: Record<Instrument, string> = {
   gauge: 'gauge',
   push: 'push & rule',
   freePlay: 'free play',
+  feel: 'feel',
   practice: 'practice drive',
 }
 
@@ -53,8 +55,8 @@ export function Instruments({
   const kinds: Instrument[] = setting.isPractice
     ? ['practice']
     : isChain
-      ? ['freePlay', 'gauge']
-      : ['microphone', 'file', 'push', 'gauge']
+      ? ['freePlay', 'gauge', 'feel']
+      : ['microphone', 'file', 'push', 'gauge', 'feel']
   const [chosen, setChosen] = useState<Instrument>(kinds[0] ?? 'freePlay')
   const instrument = kinds.includes(chosen) ? chosen : (kinds[0] as Instrument)
   return (
@@ -82,6 +84,7 @@ export function Instruments({
       ) : (
         <Typed key={instrument} instrument={instrument} position={position} onRead={onRead} />
       )}
+      {(instrument === 'gauge' || instrument === 'feel') && <TiePair own={instrument} setting={setting} />}
     </Panel>
   )
 }
@@ -200,6 +203,12 @@ function Heard({ heard }: { heard: PluckHearing }) {
   )
 }
 
+const FEEL_GRADES = [
+  { value: '1', label: 'loose' },
+  { value: '2', label: 'about right' },
+  { value: '3', label: 'tight' },
+]
+
 /** A reading put in by hand. */
 function Typed({
   instrument,
@@ -244,7 +253,15 @@ function Typed({
       {method === 'push' && (
         <QuantityField size="xs" label="Pushed with" quantity="force" value={forceN} onChange={setForceN} />
       )}
-      {method === 'gauge' ? (
+      {method === 'feel' ? (
+        <Select
+          size="xs"
+          label="Slip test, both ways"
+          data={FEEL_GRADES}
+          value={value === undefined ? null : String(value)}
+          onChange={(v) => setValue(v === null ? undefined : Number(v))}
+        />
+      ) : method === 'gauge' ? (
         <NumberInput
           size="xs"
           label={label}

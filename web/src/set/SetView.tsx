@@ -3,6 +3,8 @@ import { lazy, useState } from 'react'
 import type { LoopSetting, SetJob } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { LoopChoiceBar } from '../fit/LoopChoiceBar'
+import { useFit } from '../fit/useFit'
+import { reserveText } from '../fit/words'
 import { useBench } from '../machine/useWorkbench'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
@@ -19,13 +21,15 @@ import { Instruments } from './Instruments'
 import { NextCard } from './NextCard'
 import { ReadingRing } from './ReadingRing'
 import { RoundsPanel } from './RoundsPanel'
+import { RunningInPanel } from './RunningInPanel'
 import { SetRecord } from './SetRecord'
 import { SettingFields } from './SettingFields'
 import classes from './SetView.module.css'
+import { StraightPanel } from './StraightPanel'
 import { TrackingPicture } from './TrackingPicture'
 import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
-import { LOCK_WORDS, METHOD_WORDS, positionWord, readingText } from './words'
+import { LOCK_WORDS, METHOD_WORDS, positionWord, readingEnds, readingText } from './words'
 
 const RedoPanel = lazy(() => import('../machine/RedoPanel'))
 
@@ -75,6 +79,7 @@ function Visit({
   const [isBay, setBay] = useState(false)
   useShortcuts({ b: () => setBay((was) => !was) })
   const units = useUnits()
+  const fit = useFit(bench)
   const { job, advice } = setting
   const answer = advice.data
   const isChain = setting.loop.medium === 'chain'
@@ -119,6 +124,12 @@ function Visit({
             onChoose={setPosition}
           />
           {answer && <Ends setting={setting} onWorking={() => setWorking(true)} />}
+          {fit?.answer.data?.reserve && (
+            <Figure name="left on the adjuster, by Fit">{reserveText(fit.answer.data.reserve, units)}</Figure>
+          )}
+          {setting.otherSide && (
+            <Figure name="the other side, last">{readingEnds(setting.otherSide, units)}</Figure>
+          )}
         </Panel>
         {job && records}
       </div>
@@ -204,6 +215,14 @@ function Visit({
             <TrackingPicture advice={answer} gapMm={shown?.gapMm ?? null} />
           </Panel>
         )}
+        {answer && (
+          <StraightPanel
+            kind={bench.card.machine.kind}
+            medium={setting.loop.medium}
+            centreMm={fit?.answer.data?.centreMm ?? null}
+            advice={answer}
+          />
+        )}
         <Cautions medium={setting.loop.medium} isMotor={bench.drive.input.kind === 'motor'} />
         {answer && (
           <SettingFields
@@ -215,6 +234,7 @@ function Visit({
             onDraft={onDraft}
           />
         )}
+        {answer?.unit === 'newton' && answer.window && <RunningInPanel advice={answer} />}
         <RedoPanel bench={bench} />
         {job && (
           <Group gap="xs" data-no-print>

@@ -24,6 +24,8 @@ export interface Setting {
   /** The visit that goes on, stored or only practised; undefined between visits. */
   job: SetJob | undefined
   isPractice: boolean
+  /** The newest visit to the loop of a drive that mirrors this one: both should match. */
+  otherSide: SetJob | undefined
   /** Closed visits to this loop, newest first. */
   closed: SetJob[]
   input: SetInput
@@ -77,6 +79,7 @@ export function useSetting(
     loop,
     job,
     isPractice,
+    otherSide: (jobs.data ?? []).find((j) => mirrored(bench, loop).includes(j.loopKey)),
     closed: ofLoop.filter((j) => j.closing !== null),
     input,
     advice,
@@ -92,6 +95,15 @@ export function useSetting(
       } else change.mutate({ ...job, ...part }, { onError: told, onSuccess: onKept })
     },
   }
+}
+
+/** Loops of the drives that mirror the one in view. */
+function mirrored({ card, drive }: Workbench, loop: LoopSummary): string[] {
+  const place = drive.stages.findIndex((s) => s.key === loop.loopKey)
+  return card.machine.drives
+    .filter((d) => d.key !== drive.key && (d.mirrors === drive.key || drive.mirrors === d.key))
+    .map((d) => d.stages[place]?.key)
+    .filter((key) => key !== undefined)
 }
 
 export function setInput(

@@ -1,0 +1,193 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Tables;
+
+namespace Wendrak.Core.Alignment;
+
+/// <summary>A straight-edge along both wheels.</summary>
+/// <param name="XMm">Four places: two on the front wheel, two on the rear one.</param>
+/// <param name="RimWidthFrontMm">0 for wheels of equal width.</param>
+public sealed record StraightEdge(
+    IReadOnlyList<double> XMm,
+    IReadOnlyList<double> GapMm,
+    double RimWidthFrontMm = 0,
+    double RimWidthRearMm = 0
+);
+
+/// <summary>Distances from a point ahead to the axle on both sides, as marks or a trammel tell.</summary>
+public sealed record AxleMarks(double LeftMm, double RightMm);
+
+/// <summary>What was measured of how straight a loop runs; one of the readings, in the way people have it.</summary>
+/// <param name="CentreMm">Between both shafts, for limits that go with it.</param>
+/// <param name="SpacingMm">Between both adjusters; null where nothing is to be turned.</param>
+/// <param name="PitchMm">Of their thread.</param>
+/// <param name="LineOffsetMm">Of chain or belt line alone, front to rear.</param>
+/// <param name="AngleDeg">Measured by string or gauge alone.</param>
+public sealed record StraightnessInput(
+    MachineKind Kind,
+    LoopMedium Medium,
+    double CentreMm,
+    double? SpacingMm,
+    double? PitchMm,
+    StraightEdge? Edge = null,
+    AxleMarks? Marks = null,
+    double? LineOffsetMm = null,
+    double? AngleDeg = null
+);
+
+/// <param name="OffsetMm">Null where it was not measured.</param>
+/// <param name="OffsetLimitMm">Null where no limit is known.</param>
+/// <param name="IsStraight">Null where nothing that was measured has a limit.</param>
+/// <param name="RightTurns">To make on the right adjuster, positive pulls that end back; null without spacing and thread, or angle.</param>
+/// <param name="WalksTo">Where a belt goes as it stands.</param>
+/// <param name="EdgeLies">False where the straight-edge hardly lay on the front wheel; null without one.</param>
+public sealed record StraightnessResult(
+    double? OffsetMm,
+    double? AngleDeg,
+    double? OffsetLimitMm,
+    double? AngleLimitDeg,
+    bool? IsStraight,
+    double? RightTurns,
+    Side? WalksTo,
+    bool? EdgeLies,
+    string Source,
+    IReadOnlyList<Working> Workings
+);
+
+/// <summary>Judges how straight a loop runs, offset and angle apart. Limits: table <c>alignment_limits.csv</c>, common practice.</summary>
+public static class Straightness
+{
+    /// <exception cref="InvalidInputException">Nothing was measured, or a value is not physical.</exception>
+    public static StraightnessResult Of(StraightnessInput input)
+    {
+        new Guard()
+            .OneOf(nameof(input.Kind), input.Kind)
+            .OneOf(nameof(input.Medium), input.Medium)
+            .Between(nameof(input.CentreMm), input.CentreMm, 20, 20_000, "mm")
+            .BetweenIfGiven(nameof(input.SpacingMm), input.SpacingMm, 10, 3_000, "mm")
+            .BetweenIfGiven(nameof(input.PitchMm), input.PitchMm, 0.1, 30, "mm")
+            .BetweenIfGiven(nameof(input.LineOffsetMm), input.LineOffsetMm, -200, 200, "mm")
+            .BetweenIfGiven(nameof(input.AngleDeg), input.AngleDeg, -10, 10, "°")
+            .That(
+                input.Edge is not null
+                    || input.Marks is not null
+                    || input.LineOffsetMm is not null
+                    || input.AngleDeg is not null,
+                nameof(input.Edge),
+                "missing",
+                "Measure one: gaps at a straight-edge, marks on both arms, the line, or an angle."
+            )
+            .That(
+                input.Marks is null || input.SpacingMm is not null,
+                nameof(input.SpacingMm),
+                "missing",
+                "Give how far apart both ends of the axle are."
+            )
+            .ThrowIfAny();
+        FourGapResult? edge = input.Edge is { } e
+            ? FourGaps.Of(e.XMm, e.GapMm, e.RimWidthFrontMm, e.RimWidthRearMm)
+            : null;
+        AxleSkewResult? skew = input.Marks is { } m
+            ? AxleSkew.Of(m.LeftMm, m.RightMm, input.SpacingMm!.Value, input.PitchMm)
+            : null;
+        double? offset = edge?.OffsetMm ?? input.LineOffsetMm;
+        double? angle = edge?.AngleDeg ?? input.AngleDeg ?? skew?.SkewDeg;
+        AlignmentLimit? limit = LimitOf(input);
+        double? offsetLimit = limit?.OffsetLimitMm ?? limit?.OffsetLimitMmPerM * input.CentreMm / 1_000;
+        double? turns = skew is not null
+            ? skew.RightTurnsToSquare
+            : -Math.Tan((angle ?? 0) * Math.PI / 180) * input.SpacingMm / input.PitchMm;
+        return new(
+            offset,
+            angle,
+            offsetLimit,
+            limit?.AngularLimitDeg,
+            Within(offset, offsetLimit, angle, limit?.AngularLimitDeg),
+            angle is null ? null : turns,
+            skew?.WalksTo,
+            edge?.EdgeLies,
+            limit is null ? "no limit known for this kind" : $"{limit.Use}, {limit.Drive}: {limit.Certainty}",
+            [.. Explain(input, edge, skew, offset, offsetLimit, angle, limit)]
+        );
+    }
+
+    private static bool? Within(double? offset, double? offsetLimit, double? angle, double? angleLimit)
+    {
+        bool? line = offset is double o && offsetLimit is double most ? Math.Abs(o) <= most : null;
+        bool? square = angle is double a && angleLimit is double widest ? Math.Abs(a) <= widest : null;
+        return line is null && square is null ? null : line != false && square != false;
+    }
+
+    private static AlignmentLimit? LimitOf(StraightnessInput input)
+    {
+        bool isMotorcycle = input.Kind is MachineKind.Motorcycle or MachineKind.Moped or MachineKind.LoadCarrier;
+        return (input.Medium, input.Kind) switch
+        {
+            (LoopMedium.Chain, MachineKind.Bicycle) => AlignmentLimits.Of("bicycle", "single speed or hub gear chain"),
+            (LoopMedium.Chain, MachineKind.Robot) => AlignmentLimits.Of("robot", "chain"),
+            (LoopMedium.Chain, _) => AlignmentLimits.Of(isMotorcycle ? "motorcycle" : "industrial", "roller chain"),
+            (LoopMedium.ToothedBelt, MachineKind.Bicycle) => AlignmentLimits.Of("bicycle", "belt"),
+            (LoopMedium.ToothedBelt, MachineKind.Robot or MachineKind.KickBoard) => AlignmentLimits.Of(
+                "robot",
+                "synchronous belt"
+            ),
+            (LoopMedium.ToothedBelt, _) => isMotorcycle
+                ? AlignmentLimits.Of("motorcycle", "synchronous belt final")
+                : AlignmentLimits.Of("industrial", "synchronous belt"),
+            (LoopMedium.VBelt, _) => AlignmentLimits.Of("industrial", "classical or narrow V-belt"),
+            _ => null,
+        };
+    }
+
+    private static IEnumerable<Working> Explain(
+        StraightnessInput input,
+        FourGapResult? edge,
+        AxleSkewResult? skew,
+        double? offset,
+        double? offsetLimit,
+        double? angle,
+        AlignmentLimit? limit
+    )
+    {
+        if (edge is not null && input.Edge is { } e)
+            yield return new(
+                "Offset of the rear wheel",
+                "o = mean gap behind − line of the front wheel there − (w_f − w_r)/2",
+                [
+                    .. e.GapMm.Select((g, i) => new WorkingValue($"g{i + 1}", $"gap at {e.XMm[i]:0.#} mm", g, "mm")),
+                    new("w_f", "front rim", e.RimWidthFrontMm, "mm"),
+                    new("w_r", "rear rim", e.RimWidthRearMm, "mm"),
+                    .. Limit(limit, offsetLimit, "mm"),
+                ],
+                new("o", "offset", edge.OffsetMm, "mm"),
+                "plane trigonometry",
+                "Twist out of the plane needs a second reading through the vertical."
+            );
+        if (skew is not null && input.Marks is { } m)
+            yield return new(
+                "Skew of the axle",
+                "γ = atan((right − left)/spacing)",
+                [
+                    new("left", "from a point ahead", m.LeftMm, "mm"),
+                    new("right", "from a point ahead", m.RightMm, "mm"),
+                    new("spacing", "of both ends", input.SpacingMm!.Value, "mm"),
+                ],
+                new("γ", "skew", skew.SkewDeg, "°"),
+                "trigonometry",
+                "Marks on arms are often off: measure from the pivot."
+            );
+        if (edge is null && skew is null && (offset ?? angle) is double given)
+            yield return new(
+                offset is not null ? "Line" : "Angle",
+                "as measured",
+                [.. offset is not null ? Limit(limit, offsetLimit, "mm") : Limit(limit, limit?.AngularLimitDeg, "°")],
+                new("m", "measured", given, offset is not null ? "mm" : "°"),
+                "common practice",
+                "The maker's figure wins."
+            );
+    }
+
+    private static IEnumerable<WorkingValue> Limit(AlignmentLimit? row, double? value, string unit) =>
+        row is not null && value is double limit ? [new("limit", $"{row.Use}, {row.Drive}", limit, unit)] : [];
+}

@@ -1,0 +1,188 @@
+import { SegmentedControl } from '@mantine/core'
+import { useState } from 'react'
+import { judgeStraightness, type SetAdvice, type StraightnessInput } from '../api/client'
+import { issueFor } from '../api/issues'
+import { useComputed } from '../api/queries'
+import { figure, fixed } from '../quantities/format'
+import { QuantityField } from '../quantities/QuantityField'
+import { useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
+import fields from '../shell/fields.module.css'
+import { Panel } from '../shell/Panel'
+import { Refused } from '../shell/Refused'
+import table from '../shell/table.module.css'
+import { WhyButton } from '../shell/WhyButton'
+import { WorkingDialog } from '../shell/WorkingDialog'
+import { turnText } from './words'
+
+type Way = 'marks' | 'edge' | 'line' | 'angle'
+
+const WAYS: Record<Way, string> = {
+  marks: 'both arms',
+  edge: 'straight-edge',
+  line: 'line',
+  angle: 'angle',
+}
+
+/** How straight it runs, by what people have: marks, a straight-edge, the line, an angle by string. */
+export function StraightPanel({
+  kind,
+  medium,
+  centreMm,
+  advice,
+}: {
+  kind: StraightnessInput['kind']
+  medium: StraightnessInput['medium']
+  /** Between both shafts; null where nothing was laid out. */
+  centreMm: number | null
+  advice: SetAdvice
+}) {
+  const units = useUnits()
+  const [way, setWay] = useState<Way>('marks')
+  const [values, setValues] = useState<Record<string, number | undefined>>({})
+  const [isWorking, setWorking] = useState(false)
+  const input = inputOf(way, values, { kind, medium, centreMm, pitchMm: pitchOf(advice) })
+  const answer = useComputed('straightness', input, judgeStraightness)
+  const told = input && answer.data
+  const field = (label: string, key: string, at: string, unit?: string) => (
+    <QuantityField
+      size="xs"
+      label={label}
+      quantity={unit === undefined ? 'fine' : undefined}
+      unit={unit}
+      value={values[key]}
+      onChange={(value) => setValues({ ...values, [key]: value })}
+      error={issueFor(answer.error, at)}
+    />
+  )
+  return (
+    <Panel
+      title="How straight"
+      note={told?.source}
+      isStale={answer.isStale}
+      isEmpty={!told}
+      aside={told && <WhyButton onClick={() => setWorking(true)} />}
+    >
+      <SegmentedControl
+        size="xs"
+        aria-label="Measured by"
+        value={way}
+        onChange={(value) => setWay(value as Way)}
+        data={Object.entries(WAYS).map(([value, label]) => ({ value, label }))}
+        data-no-print
+      />
+      <div className={fields.fields} style={{ marginTop: 8 }}>
+        {way === 'marks' && (
+          <>
+            {field('Left, to the axle', 'left', 'marks.leftMm')}
+            {field('Right, to the axle', 'right', 'marks.rightMm')}
+          </>
+        )}
+        {way === 'edge' &&
+          [1, 2, 3, 4].flatMap((i) => [
+            <div key={`x${i}`}>
+              {field(`Place ${i}, ${i < 3 ? 'front' : 'rear'}`, `x${i}`, `edge.xMm[${i - 1}]`)}
+            </div>,
+            <div key={`g${i}`}>{field(`Gap ${i}`, `g${i}`, `edge.gapMm[${i - 1}]`)}</div>,
+          ])}
+        {way === 'line' && field('Rear off the line', 'line', 'lineOffsetMm')}
+        {way === 'angle' && field('Angle', 'angle', 'angleDeg', '°')}
+        {way !== 'line' && field('Ends of the axle apart', 'spacing', 'spacingMm')}
+        {centreMm === null && field('Shafts apart', 'centre', 'centreMm')}
+      </div>
+      <Refused error={answer.error} />
+      {told && (
+        <>
+          {told.offsetMm !== null && (
+            <Figure name="offset">
+              {units.show('fine', told.offsetMm)}
+              {told.offsetLimitMm !== null && ` of ${units.show('fine', told.offsetLimitMm)}`}
+            </Figure>
+          )}
+          {told.angleDeg !== null && (
+            <Figure name="angle">
+              {figure(told.angleDeg, 2)}°
+              {told.angleLimitDeg !== null && ` of ${fixed(told.angleLimitDeg, 2)}°`}
+            </Figure>
+          )}
+          {told.isStraight !== null && (
+            <p>
+              <span className={table.tag} data-tone={told.isStraight ? 'ok' : 'stop'}>
+                {told.isStraight ? 'straight enough' : 'not straight'}
+              </span>
+            </p>
+          )}
+          {told.isStraight === false && told.rightTurns !== null && (
+            <p>
+              Right end {told.rightTurns > 0 ? 'back' : 'forward'} by{' '}
+              {turnText(nearest(told.rightTurns, advice.setting.step))} turn,{' '}
+              {clockwise(advice, told.rightTurns)}.
+            </p>
+          )}
+          {told.walksTo !== null && medium !== 'chain' && (
+            <p className="cap">As it stands the belt walks {told.walksTo}.</p>
+          )}
+          {told.edgeLies === false && (
+            <p style={{ color: 'var(--watch)' }}>
+              ▲ The straight-edge hardly lay on the front wheel: lay it on again.
+            </p>
+          )}
+        </>
+      )}
+      {isWorking && told && (
+        <WorkingDialog
+          title="Working: how straight"
+          workings={told.workings}
+          onClose={() => setWorking(false)}
+        />
+      )}
+    </Panel>
+  )
+}
+
+const pitchOf = ({ setting }: SetAdvice) =>
+  setting.kind === 'cam' || setting.kind === 'shims' ? null : setting.mmPerUnit
+
+/** As a hand can make it. */
+const nearest = (turns: number, step: number) => Math.max(1, Math.round(Math.abs(turns) / step)) * step
+
+const clockwise = ({ setting }: SetAdvice, rightTurns: number) =>
+  setting.rightClockwiseTightens === rightTurns > 0 ? 'clockwise' : 'anticlockwise'
+
+function inputOf(
+  way: Way,
+  v: Record<string, number | undefined>,
+  known: {
+    kind: StraightnessInput['kind']
+    medium: StraightnessInput['medium']
+    centreMm: number | null
+    pitchMm: number | null
+  },
+): StraightnessInput | undefined {
+  const centreMm = known.centreMm ?? v.centre
+  if (centreMm === undefined) return undefined
+  const base = { ...known, centreMm, spacingMm: v.spacing ?? null }
+  const edge = [1, 2, 3, 4].map((i) => ({ x: v[`x${i}`], g: v[`g${i}`] }))
+  switch (way) {
+    case 'marks':
+      return v.left !== undefined && v.right !== undefined
+        ? { ...base, marks: { leftMm: v.left, rightMm: v.right } }
+        : undefined
+    case 'edge':
+      return edge.every((e) => e.x !== undefined && e.g !== undefined)
+        ? {
+            ...base,
+            edge: {
+              xMm: edge.map((e) => e.x ?? 0),
+              gapMm: edge.map((e) => e.g ?? 0),
+              rimWidthFrontMm: 0,
+              rimWidthRearMm: 0,
+            },
+          }
+        : undefined
+    case 'line':
+      return v.line !== undefined ? { ...base, lineOffsetMm: v.line } : undefined
+    case 'angle':
+      return v.angle !== undefined ? { ...base, angleDeg: v.angle } : undefined
+  }
+}

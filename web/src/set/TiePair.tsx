@@ -1,0 +1,82 @@
+import { Button, NumberInput, Select } from '@mantine/core'
+import { useState } from 'react'
+import { QuantityField } from '../quantities/QuantityField'
+import fields from '../shell/fields.module.css'
+import type { Setting } from './useSetting'
+
+const NEEDED = { gauge: 2, feel: 1 }
+
+/** Ties a gauge's own scale, or one person's feel, to a reading that knows more, taken of the same state. */
+export function TiePair({ own, setting }: { own: 'gauge' | 'feel'; setting: Setting }) {
+  const [ownValue, setOwn] = useState<number | undefined>()
+  const [known, setKnown] = useState<number | undefined>()
+  const { job } = setting
+  const isChain = setting.loop.medium === 'chain'
+  const pairs = (job?.gauge ?? []).filter((p) => p.own === own)
+  if (!job) return null
+  const needed = NEEDED[own] - pairs.length
+  return (
+    <div data-no-print>
+      <p className="cap">
+        {needed > 0
+          ? own === 'gauge'
+            ? `Its own scale and trend only, until it is tied by ${needed === 1 ? 'one more pair' : 'two pairs'}: read the same state both ways.`
+            : 'A hand says no more than looser or tighter, until it is tied: read the same state both ways.'
+          : `Tied by ${pairs.length === 1 ? 'one pair' : `${pairs.length} pairs`}.`}
+      </p>
+      {needed > 0 && !(own === 'gauge' && isChain) && (
+        <div className={fields.fields}>
+          {own === 'gauge' ? (
+            <NumberInput
+              size="xs"
+              label="Gauge says"
+              hideControls
+              value={ownValue ?? ''}
+              onChange={(v) => setOwn(typeof v === 'number' ? v : undefined)}
+            />
+          ) : (
+            <Select
+              size="xs"
+              label="Feels"
+              data={[
+                { value: '1', label: 'loose' },
+                { value: '2', label: 'about right' },
+                { value: '3', label: 'tight' },
+              ]}
+              value={ownValue === undefined ? null : String(ownValue)}
+              onChange={(v) => setOwn(v === null ? undefined : Number(v))}
+            />
+          )}
+          <QuantityField
+            size="xs"
+            label={isChain ? 'Free play then' : 'Frequency then'}
+            quantity={isChain ? 'fine' : undefined}
+            unit="Hz"
+            value={known}
+            onChange={setKnown}
+          />
+          <Button
+            size="xs"
+            variant="default"
+            disabled={ownValue === undefined || known === undefined}
+            onClick={() => {
+              if (ownValue === undefined || known === undefined) return
+              const pair = {
+                own,
+                ownValue,
+                known: isChain ? ('freePlay' as const) : ('pluck' as const),
+                knownValue: known,
+                knownForceN: null,
+              }
+              setting.keep({ gauge: [...job.gauge, pair] })
+              setOwn(undefined)
+              setKnown(undefined)
+            }}
+          >
+            Tie them
+          </Button>
+        </div>
+      )}
+    </div>
+  )
+}
