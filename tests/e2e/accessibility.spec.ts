@@ -45,6 +45,20 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
     '/machines/4/loads',
     async (p) => expect(p.getByRole('region', { name: 'Margins' })).toBeVisible(),
   ],
+  [
+    'set',
+    '/machines/2/set',
+    async (p) => expect(p.getByRole('region', { name: 'How it is set' })).toBeVisible(),
+  ],
+  [
+    'setting a practice drive',
+    '/machines/6/set',
+    async (p) => {
+      await p.getByRole('button', { name: 'Practise on a simulated drive' }).click()
+      await p.getByRole('button', { name: 'Roll it and read all round' }).click()
+      await expect(p.getByRole('button', { name: 'Read it anew' })).toBeVisible()
+    },
+  ],
   ['stock', '/stock', async (p) => expect(p.getByRole('row').nth(3)).toBeVisible()],
   ['no such page', '/nowhere', async (p) => expect(p.getByText('There is no such page')).toBeVisible()],
   ['find', '/', async (p) => p.getByRole('button', { name: 'Find' }).click()],

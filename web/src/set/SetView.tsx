@@ -19,7 +19,7 @@ import { Cautions } from './Cautions'
 import { ClosingPanel } from './ClosingPanel'
 import { Instruments } from './Instruments'
 import { NextCard } from './NextCard'
-import { ReadingRing } from './ReadingRing'
+import { ReadingRing, windowOf } from './ReadingRing'
 import { RoundsPanel } from './RoundsPanel'
 import { RunningInPanel } from './RunningInPanel'
 import { SetRecord } from './SetRecord'
@@ -315,9 +315,7 @@ function Ends({ setting, onWorking }: { setting: Setting; onWorking: () => void 
         </>
       )}
       <Figure name="window for this drive">
-        {answer.windowLooseReading === null
-          ? 'not known'
-          : `${text(answer.windowLooseReading)} to ${text(answer.windowTightReading)}`}
+        {answer.windowLooseReading === null ? 'not known' : windowOf(answer)?.map(text).join(' to ')}
       </Figure>
       {answer.window && (
         <p className="cap">

@@ -116,7 +116,7 @@ export function StraightPanel({
             <p>
               Right end {told.rightTurns > 0 ? 'back' : 'forward'} by{' '}
               {turnText(nearest(told.rightTurns, advice.setting.step))} turn,{' '}
-              {clockwise(advice, told.rightTurns)}.
+              {clockwise(advice, told.rightTurns)}; no more than half a turn at a time.
             </p>
           )}
           {told.walksTo !== null && medium !== 'chain' && (
@@ -165,7 +165,7 @@ function inputOf(
   const edge = [1, 2, 3, 4].map((i) => ({ x: v[`x${i}`], g: v[`g${i}`] }))
   switch (way) {
     case 'marks':
-      return v.left !== undefined && v.right !== undefined
+      return v.left !== undefined && v.right !== undefined && v.spacing !== undefined
         ? { ...base, marks: { leftMm: v.left, rightMm: v.right } }
         : undefined
     case 'edge':

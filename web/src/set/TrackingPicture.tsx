@@ -32,7 +32,9 @@ export function TrackingPicture({ advice, gapMm }: { advice: SetAdvice; gapMm: n
       <rect x={belt - 6} y={38} width={12} height={AXLE_Y - 38} data-part="belt" />
       <path d={`M40 ${AXLE_Y + lean}L280 ${AXLE_Y - lean}`} data-part="axle" />
       <rect x={belt - 17} y={AXLE_Y - 15} width={34} height={30} rx={3} data-part="wheel" />
-      <rect x={isLeft ? belt - 22 : belt + 17} y={AXLE_Y - 19} width={5} height={38} data-part="flange" />
+      {setting.gapSide && (
+        <rect x={isLeft ? belt - 22 : belt + 17} y={AXLE_Y - 19} width={5} height={38} data-part="flange" />
+      )}
       <rect x={138} y={AXLE_Y - 22} width={44} height={44} rx={5} data-part="tyre" />
       {gapMm !== null && (
         <text x={belt} y={AXLE_Y + 44} textAnchor="middle" data-part="gap">

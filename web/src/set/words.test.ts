@@ -1,0 +1,90 @@
+import { describe, expect, it } from 'vitest'
+import type { AdjusterMove, SetAdvice } from '../api/client'
+import { unitsOf } from '../quantities/units'
+import { moveText, nextText, readingEnds, readingText, rollText, turnText } from './words'
+
+const units = unitsOf('metric', () => {})
+const plainly = (text: string | null) => text?.replaceAll(/\s/g, ' ')
+const move = (part: Partial<AdjusterMove>): AdjusterMove => ({
+  side: 'right',
+  units: 1 / 16,
+  tightens: true,
+  clockwise: true,
+  mm: 0.1,
+  flats: 0.4,
+  clockHours: 0.75,
+  ...part,
+})
+const advice = (part: object) =>
+  ({
+    next: 'turn',
+    moves: [move({})],
+    turnsToRoll: 4,
+    setting: { kind: 'twoEnds', hasTwoEnds: true },
+    ...part,
+  }) as unknown as SetAdvice
+
+describe('turns', () => {
+  it.each([
+    [1 / 16, '1/16'],
+    [0.125, '1/8'],
+    [3 / 16, '3/16'],
+    [0.25, '1/4'],
+    [0.5, '1/2'],
+    [1, '1'],
+    [1.1875, '1 3/16'],
+    [0.3, '0.30'],
+  ])('%s is written %s', (turns, text) => expect(turnText(turns)).toBe(text))
+})
+
+describe('what comes next', () => {
+  it('names the adjuster, the part of a turn and the sense, and leaves the other alone', () => {
+    expect(nextText(advice({}))).toBe('Right adjuster 1/16 turn clockwise, left untouched.')
+    expect(rollText(advice({}))).toBe('Roll the wheel four turns by hand, then read.')
+  })
+
+  it('speaks of both in one sentence', () => {
+    const both = [move({ side: 'left', clockwise: false, units: 0.125 }), move({})]
+    expect(nextText(advice({ moves: both }))).toBe(
+      'Left adjuster 1/8 turn anticlockwise, right adjuster 1/16 turn clockwise.',
+    )
+  })
+
+  it('counts clicks and shims, which have no sense of turning', () => {
+    expect(moveText(move({ side: null, units: 1, clockwise: null }), 'cam')).toBe('Adjuster 1 click tighter')
+    expect(moveText(move({ side: null, units: 2, clockwise: null, tightens: false }), 'shims')).toBe(
+      'Adjuster 2 shims looser',
+    )
+  })
+
+  it('asks for nothing to be rolled when nothing is to be turned', () =>
+    expect(rollText(advice({ next: 'looseOrBent', moves: [] }))).toBeNull())
+})
+
+describe('readings', () => {
+  it('are told in the unit of their method', () => {
+    expect(plainly(readingText('pluck', 58.23, units))).toBe('58.2 Hz')
+    expect(plainly(readingText('freePlay', 31, units))).toBe('31 mm')
+    expect(readingText('feel', 2, units)).toBe('about right')
+  })
+
+  it('of a visit are those of its last round that was read', () => {
+    const round = (...values: number[]) => ({
+      leftUnits: 0,
+      rightUnits: 0,
+      lock: 'nipped' as const,
+      onStand: true,
+      readings: values.map((value, position) => ({
+        method: 'pluck' as const,
+        value,
+        position,
+        forceN: null,
+      })),
+    })
+    expect(plainly(readingEnds({ rounds: [round(51, 59), round(66, 58), round()] }, units))).toBe(
+      '58.0 to 66.0 Hz',
+    )
+    expect(plainly(readingEnds({ rounds: [round(58)] }, units))).toBe('58.0 Hz')
+    expect(readingEnds({ rounds: [] }, units)).toBe('not read yet')
+  })
+})
