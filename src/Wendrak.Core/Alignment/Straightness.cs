@@ -23,7 +23,7 @@ public sealed record AxleMarks(double LeftMm, double RightMm);
 /// <param name="SpacingMm">Between both adjusters; null where nothing is to be turned.</param>
 /// <param name="PitchMm">Of their thread.</param>
 /// <param name="LineOffsetMm">Of chain or belt line alone, front to rear.</param>
-/// <param name="AngleDeg">Measured by string or gauge alone.</param>
+/// <param name="AlongString">The rear wheel against a string along the front one.</param>
 public sealed record StraightnessInput(
     MachineKind Kind,
     LoopMedium Medium,
@@ -33,7 +33,7 @@ public sealed record StraightnessInput(
     StraightEdge? Edge = null,
     AxleMarks? Marks = null,
     double? LineOffsetMm = null,
-    double? AngleDeg = null
+    StringReading? AlongString = null
 );
 
 /// <param name="OffsetMm">Null where it was not measured.</param>
@@ -68,15 +68,14 @@ public static class Straightness
             .BetweenIfGiven(nameof(input.SpacingMm), input.SpacingMm, 10, 3_000, "mm")
             .BetweenIfGiven(nameof(input.PitchMm), input.PitchMm, 0.1, 30, "mm")
             .BetweenIfGiven(nameof(input.LineOffsetMm), input.LineOffsetMm, -200, 200, "mm")
-            .BetweenIfGiven(nameof(input.AngleDeg), input.AngleDeg, -10, 10, "°")
             .That(
                 input.Edge is not null
                     || input.Marks is not null
                     || input.LineOffsetMm is not null
-                    || input.AngleDeg is not null,
+                    || input.AlongString is not null,
                 nameof(input.Edge),
                 "missing",
-                "Measure one: gaps at a straight-edge, marks on both arms, the line, or an angle."
+                "Measure one: gaps at a straight-edge, marks on both arms, the line, or a string."
             )
             .That(
                 input.Marks is null || input.SpacingMm is not null,
@@ -92,7 +91,7 @@ public static class Straightness
             ? AxleSkew.Of(m.LeftMm, m.RightMm, input.SpacingMm!.Value, input.PitchMm)
             : null;
         double? offset = edge?.OffsetMm ?? input.LineOffsetMm;
-        double? angle = edge?.AngleDeg ?? input.AngleDeg ?? skew?.SkewDeg;
+        double? angle = edge?.AngleDeg ?? skew?.SkewDeg ?? (input.AlongString is { } s ? StringLine.AngleDeg(s) : null);
         AlignmentLimit? limit = LimitOf(input);
         double? offsetLimit = limit?.OffsetLimitMm ?? limit?.OffsetLimitMmPerM * input.CentreMm / 1_000;
         double? turns = skew is not null
@@ -177,12 +176,26 @@ public static class Straightness
                 "trigonometry",
                 "Marks on arms are often off: measure from the pivot."
             );
-        if (edge is null && skew is null && (offset ?? angle) is double given)
+        if (input.AlongString is { } s && angle is double turned)
             yield return new(
-                offset is not null ? "Line" : "Angle",
+                "Angle by string",
+                "γ = atan((far − near)/apart)",
+                [
+                    new("near", "string to wheel", s.NearMm, "mm"),
+                    new("far", "string to wheel", s.FarMm, "mm"),
+                    new("apart", "both places", s.ApartMm, "mm"),
+                    .. Limit(limit, limit?.AngularLimitDeg, "°"),
+                ],
+                new("γ", "between both wheels", turned, "°"),
+                "trigonometry",
+                "The string must touch the front wheel at both its edges."
+            );
+        if (input.LineOffsetMm is double line)
+            yield return new(
+                "Off the line",
                 "as measured",
-                [.. offset is not null ? Limit(limit, offsetLimit, "mm") : Limit(limit, limit?.AngularLimitDeg, "°")],
-                new("m", "measured", given, offset is not null ? "mm" : "°"),
+                [.. Limit(limit, offsetLimit, "mm")],
+                new("o", "rear wheel", line, "mm"),
                 "common practice",
                 "The maker's figure wins."
             );

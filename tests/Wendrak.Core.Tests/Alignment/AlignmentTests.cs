@@ -91,6 +91,6 @@ public sealed class AlignmentTests
         Refusals.Names("Edge", () => Straightness.Of(Measured()));
         Refusals.Names("CentreMm", () => Straightness.Of(Measured() with { CentreMm = 0, LineOffsetMm = 1 }));
         Refusals.Names("SpacingMm", () => Straightness.Of(Measured() with { SpacingMm = null, Marks = new(1, 2) }));
-        Refusals.Names("apartMm", () => StringLine.AngleDeg(1, 2, 0));
+        Refusals.Names("AlongString.ApartMm", () => StringLine.AngleDeg(new(1, 2, 0)));
     }
 }

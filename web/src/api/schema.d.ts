@@ -4567,11 +4567,7 @@ export interface components {
              * @description Of chain or belt line alone, front to rear.
              */
             lineOffsetMm?: null | number;
-            /**
-             * Format: double
-             * @description Measured by string or gauge alone.
-             */
-            angleDeg?: null | number;
+            alongString?: null | components["schemas"]["StringReading"];
         };
         StraightnessResult: {
             /**
@@ -4603,6 +4599,24 @@ export interface components {
         };
         /** Format: binary */
         Stream: string;
+        /** @description Distances from a string along the other wheel to this one. */
+        StringReading: {
+            /**
+             * Format: double
+             * @description At its edge nearer to the other wheel.
+             */
+            nearMm: number;
+            /**
+             * Format: double
+             * @description At its far edge.
+             */
+            farMm: number;
+            /**
+             * Format: double
+             * @description Between both places.
+             */
+            apartMm: number;
+        };
         /** @description A loop whose driven axle moves on an arm. */
         SuspensionPlayInput: {
             drive: components["schemas"]["Drive"];

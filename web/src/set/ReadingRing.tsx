@@ -81,13 +81,13 @@ export function ReadingRing({
           // biome-ignore lint/suspicious/noArrayIndexKey: a position of the wheel is its number
           <g key={position}>
             <text x={edge.x} y={edge.y + 4} textAnchor="middle" data-part="name">
-              {['0', '¼', '½', '¾'][position] ?? position + 1}
+              {positions === 4 ? ['0', '¼', '½', '¾'][position] : position + 1}
             </text>
             {/* biome-ignore lint/a11y/useSemanticElements: a button can't be drawn in a picture */}
             <g
               role="button"
               tabIndex={0}
-              aria-label={`${positionWord(position)}: ${text}${inside === undefined ? '' : inside ? ', inside' : ', outside'}`}
+              aria-label={`${positionWord(position, positions)}: ${text}${inside === undefined ? '' : inside ? ', inside' : ', outside'}`}
               aria-pressed={chosen === position}
               onClick={() => onChoose(position)}
               onKeyDown={(event) => {

@@ -1,4 +1,4 @@
-import { Button, Group, SegmentedControl } from '@mantine/core'
+import { Button, Group, SegmentedControl, Select } from '@mantine/core'
 import { lazy, useState } from 'react'
 import type { LoopSetting, SetJob } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
@@ -33,7 +33,7 @@ import { LOCK_WORDS, METHOD_WORDS, positionWord, readingEnds, readingText } from
 
 const RedoPanel = lazy(() => import('../machine/RedoPanel'))
 
-const POSITIONS = 4
+const POSITIONS = [4, 6, 8]
 
 /** Station 6: measure, turn, measure again until tight enough and straight. */
 export default function SetView() {
@@ -75,6 +75,7 @@ function Visit({
   onDraft: (draft: LoopSetting | null) => void
 }) {
   const [position, setPosition] = useState(0)
+  const [positions, setPositions] = useState(4)
   const [isWorking, setWorking] = useState(false)
   const [isBay, setBay] = useState(false)
   useShortcuts({ b: () => setBay((was) => !was) })
@@ -96,7 +97,7 @@ function Visit({
   }
   const read = (reading: Parameters<typeof round.read>[0]) => {
     round.read(reading)
-    setPosition((at) => (at + 1) % POSITIONS)
+    setPosition((at) => (at + 1) % positions)
   }
   const records = setting.closed.slice(0, 2).map((closed) => <SetRecord key={closed.id} job={closed} />)
   return (
@@ -117,12 +118,25 @@ function Visit({
           <ReadingRing
             readings={shown?.readings ?? []}
             insides={result?.inside ?? []}
-            positions={POSITIONS}
+            positions={Math.max(positions, (shown?.readings.at(-1)?.position ?? 0) + 1)}
             chosen={position}
             advice={answer}
             last={result}
             onChoose={setPosition}
           />
+          {job && !setting.isPractice && (
+            <SegmentedControl
+              size="xs"
+              aria-label="Positions of the wheel"
+              value={String(positions)}
+              onChange={(value) => {
+                setPositions(Number(value))
+                setPosition(0)
+              }}
+              data={POSITIONS.map((n) => ({ value: String(n), label: `${n} places` }))}
+              data-no-print
+            />
+          )}
           {answer && <Ends setting={setting} onWorking={() => setWorking(true)} />}
           {fit?.answer.data?.reserve && (
             <Figure name="left on the adjuster, by Fit">{reserveText(fit.answer.data.reserve, units)}</Figure>
@@ -266,7 +280,7 @@ function Visit({
           units={units}
           isKeepable={inHand !== null}
           onKeep={keepRound}
-          onNext={() => setPosition((position + 1) % POSITIONS)}
+          onNext={() => setPosition((position + 1) % positions)}
           onLeave={() => setBay(false)}
         />
       )}
@@ -404,6 +418,25 @@ function RoundInHand({
           value={inHand?.temperatureC ?? undefined}
           onChange={(value) => round.change({ temperatureC: value ?? null })}
           error={issueFor(refusal, `${at}.temperatureC`)}
+        />
+        <QuantityField
+          size="xs"
+          label="Rolled before"
+          unit="turns"
+          value={inHand?.turnsRolled ?? undefined}
+          onChange={(value) => round.change({ turnsRolled: value ?? null })}
+          error={issueFor(refusal, `${at}.turnsRolled`)}
+        />
+        <Select
+          size="xs"
+          label="It stands"
+          data={[
+            { value: 'stand', label: 'on its stand' },
+            { value: 'wheels', label: 'on its wheels' },
+          ]}
+          allowDeselect={false}
+          value={inHand?.onStand === false ? 'wheels' : 'stand'}
+          onChange={(value) => round.change({ onStand: value === 'stand' })}
         />
       </div>
       <Group gap="xs" data-no-print>

@@ -127,6 +127,11 @@ export function SettingFields({
         {!isChain && field('Shaft may carry', 'mostShaftLoadN', 'force')}
         {field('Axle nut', 'finalTorqueNm', 'torque')}
       </div>
+      {turns && (
+        <p className="cap">
+          Clockwise as seen from where the wrench stands; left and right in the direction of travel.
+        </p>
+      )}
       <p className="cap" id="bias">
         as loose as holds (range, noise, bearings, {isChain ? 'chain' : 'belt'} life) … as tight as allowed
         (response)

@@ -15,16 +15,16 @@ import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
 import { turnText } from './words'
 
-type Way = 'marks' | 'edge' | 'line' | 'angle'
+type Way = 'marks' | 'edge' | 'line' | 'string'
 
 const WAYS: Record<Way, string> = {
   marks: 'both arms',
   edge: 'straight-edge',
   line: 'line',
-  angle: 'angle',
+  string: 'string',
 }
 
-/** How straight it runs, by what people have: marks, a straight-edge, the line, an angle by string. */
+/** How straight it runs, by what people have: marks, a straight-edge, the line, a string. */
 export function StraightPanel({
   kind,
   medium,
@@ -44,12 +44,11 @@ export function StraightPanel({
   const input = inputOf(way, values, { kind, medium, centreMm, pitchMm: pitchOf(advice) })
   const answer = useComputed('straightness', input, judgeStraightness)
   const told = input && answer.data
-  const field = (label: string, key: string, at: string, unit?: string) => (
+  const field = (label: string, key: string, at: string) => (
     <QuantityField
       size="xs"
       label={label}
-      quantity={unit === undefined ? 'fine' : undefined}
-      unit={unit}
+      quantity="fine"
       value={values[key]}
       onChange={(value) => setValues({ ...values, [key]: value })}
       error={issueFor(answer.error, at)}
@@ -86,7 +85,13 @@ export function StraightPanel({
             <div key={`g${i}`}>{field(`Gap ${i}`, `g${i}`, `edge.gapMm[${i - 1}]`)}</div>,
           ])}
         {way === 'line' && field('Rear off the line', 'line', 'lineOffsetMm')}
-        {way === 'angle' && field('Angle', 'angle', 'angleDeg', '°')}
+        {way === 'string' && (
+          <>
+            {field('String to near edge', 'near', 'alongString.nearMm')}
+            {field('String to far edge', 'far', 'alongString.farMm')}
+            {field('Edges apart', 'apart', 'alongString.apartMm')}
+          </>
+        )}
         {way !== 'line' && field('Ends of the axle apart', 'spacing', 'spacingMm')}
         {centreMm === null && field('Shafts apart', 'centre', 'centreMm')}
       </div>
@@ -182,7 +187,9 @@ function inputOf(
         : undefined
     case 'line':
       return v.line !== undefined ? { ...base, lineOffsetMm: v.line } : undefined
-    case 'angle':
-      return v.angle !== undefined ? { ...base, angleDeg: v.angle } : undefined
+    case 'string':
+      return v.near !== undefined && v.far !== undefined && v.apart !== undefined
+        ? { ...base, alongString: { nearMm: v.near, farMm: v.far, apartMm: v.apart } }
+        : undefined
   }
 }

@@ -29,8 +29,12 @@ export const KIND_WORDS: Record<LoopSetting['kind'], string> = {
 }
 
 /** Positions of the wheel in quarters, as a person calls them. */
-export const positionWord = (position: number): string =>
-  ['valve up', 'a quarter on', 'half-way', 'three quarters on'][position] ?? `position ${position + 1}`
+export const positionWord = (position: number, positions = 4): string =>
+  position === 0
+    ? 'valve up'
+    : positions === 4
+      ? (['valve up', 'a quarter on', 'half-way', 'three quarters on'][position] ?? `place ${position + 1}`)
+      : `place ${position + 1} of ${positions}`
 
 /** A reading in the unit of its method. */
 export function readingText(method: ReadingMethod | null, value: number, units: Units): string {
