@@ -1,6 +1,11 @@
 using BenchmarkDotNet.Running;
 using Wendrak.Bench;
 
+if (args is ["advisor"])
+{
+    AdvisorFigures.Print();
+    return;
+}
 BenchmarkSwitcher
     .FromTypes([
         typeof(RatioSearchBench),
@@ -8,5 +13,6 @@ BenchmarkSwitcher
         typeof(LoopFitBench),
         typeof(SpacerBench),
         typeof(LoadsBench),
+        typeof(SetBench),
     ])
     .Run(args);

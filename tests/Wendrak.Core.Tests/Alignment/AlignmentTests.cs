@@ -79,7 +79,7 @@ public sealed class AlignmentTests
     {
         StraightnessResult r = Straightness.Of(Measured() with { Marks = new(612, 613.5) });
         Assert.Equal((-1.2, Side.Left), (Math.Round(r.RightTurns!.Value, 9), r.WalksTo));
-        StraightnessResult byString = Straightness.Of(Measured() with { AngleDeg = StringLine.AngleDeg(3, 4.5, 250) });
+        StraightnessResult byString = Straightness.Of(Measured() with { AlongString = new(3, 4.5, 250) });
         Published.AgreesWithin(0.1, -1.2, byString.RightTurns!.Value, "engineering.md j2, the same skew by string");
         Assert.Equal(0.343775, byString.AngleDeg!.Value, 1e-5);
         Assert.NotEmpty(byString.Workings);

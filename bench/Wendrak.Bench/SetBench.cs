@@ -1,0 +1,21 @@
+using BenchmarkDotNet.Attributes;
+using Wendrak.Core.Sound;
+
+namespace Wendrak.Bench;
+
+/// <summary>Hearing one pluck of 1.6 s.</summary>
+[MemoryDiagnoser]
+public class SetBench
+{
+    private WavRecording _pluck = null!;
+
+    [GlobalSetup]
+    public void Setup()
+    {
+        using MemoryStream file = new(PluckSound.Wav(58.2));
+        _pluck = WavRecording.Read(file);
+    }
+
+    [Benchmark(Description = "a pluck is heard")]
+    public PluckHearing Hear() => PluckEar.Hear(_pluck);
+}
