@@ -2,6 +2,7 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Tension;
 
 namespace Wendrak.Core.Alignment;
 
@@ -21,7 +22,7 @@ public sealed record AxleMarks(double LeftMm, double RightMm);
 /// <summary>What was measured of how straight a loop runs; one of the readings, in the way people have it.</summary>
 /// <param name="CentreMm">Between both shafts, for limits that go with it.</param>
 /// <param name="SpacingMm">Between both adjusters; null where nothing is to be turned.</param>
-/// <param name="PitchMm">Of their thread.</param>
+/// <param name="Setting">How the axle is moved; null where nobody said.</param>
 /// <param name="LineOffsetMm">Of chain or belt line alone, front to rear.</param>
 /// <param name="AlongString">The rear wheel against a string along the front one.</param>
 public sealed record StraightnessInput(
@@ -29,7 +30,7 @@ public sealed record StraightnessInput(
     LoopMedium Medium,
     double CentreMm,
     double? SpacingMm,
-    double? PitchMm,
+    LoopSetting? Setting,
     StraightEdge? Edge = null,
     AxleMarks? Marks = null,
     double? LineOffsetMm = null,
@@ -39,7 +40,7 @@ public sealed record StraightnessInput(
 /// <param name="OffsetMm">Null where it was not measured.</param>
 /// <param name="OffsetLimitMm">Null where no limit is known.</param>
 /// <param name="IsStraight">Null where nothing that was measured has a limit.</param>
-/// <param name="RightTurns">To make on the right adjuster, positive pulls that end back; null without spacing and thread, or angle.</param>
+/// <param name="Move">Of the right adjuster alone, as a hand can make it, to square the axle; null where it is square or nobody said how it is moved.</param>
 /// <param name="WalksTo">Where a belt goes as it stands.</param>
 /// <param name="EdgeLies">False where the straight-edge hardly lay on the front wheel; null without one.</param>
 public sealed record StraightnessResult(
@@ -48,7 +49,7 @@ public sealed record StraightnessResult(
     double? OffsetLimitMm,
     double? AngleLimitDeg,
     bool? IsStraight,
-    double? RightTurns,
+    AdjusterMove? Move,
     Side? WalksTo,
     bool? EdgeLies,
     string Source,
@@ -66,7 +67,6 @@ public static class Straightness
             .OneOf(nameof(input.Medium), input.Medium)
             .Between(nameof(input.CentreMm), input.CentreMm, 20, 20_000, "mm")
             .BetweenIfGiven(nameof(input.SpacingMm), input.SpacingMm, 10, 3_000, "mm")
-            .BetweenIfGiven(nameof(input.PitchMm), input.PitchMm, 0.1, 30, "mm")
             .BetweenIfGiven(nameof(input.LineOffsetMm), input.LineOffsetMm, -200, 200, "mm")
             .That(
                 input.Edge is not null
@@ -88,27 +88,34 @@ public static class Straightness
             ? FourGaps.Of(e.XMm, e.GapMm, e.RimWidthFrontMm, e.RimWidthRearMm)
             : null;
         AxleSkewResult? skew = input.Marks is { } m
-            ? AxleSkew.Of(m.LeftMm, m.RightMm, input.SpacingMm!.Value, input.PitchMm)
+            ? AxleSkew.Of(m.LeftMm, m.RightMm, input.SpacingMm!.Value, null)
             : null;
         double? offset = edge?.OffsetMm ?? input.LineOffsetMm;
         double? angle = edge?.AngleDeg ?? skew?.SkewDeg ?? (input.AlongString is { } s ? StringLine.AngleDeg(s) : null);
         AlignmentLimit? limit = LimitOf(input);
         double? offsetLimit = limit?.OffsetLimitMm ?? limit?.OffsetLimitMmPerM * input.CentreMm / 1_000;
-        double? turns = skew is not null
-            ? skew.RightTurnsToSquare
-            : -Math.Tan((angle ?? 0) * Math.PI / 180) * input.SpacingMm / input.PitchMm;
+        double? backMm = skew is not null
+            ? -skew.DifferenceMm
+            : -Math.Tan((angle ?? 0) * Math.PI / 180) * input.SpacingMm;
         return new(
             offset,
             angle,
             offsetLimit,
             limit?.AngularLimitDeg,
             Within(offset, offsetLimit, angle, limit?.AngularLimitDeg),
-            angle is null ? null : turns,
+            backMm is double mm && input.Setting is { } setting ? MoveOf(setting, mm) : null,
             skew?.WalksTo,
             edge?.EdgeLies,
             limit is null ? "no limit known for this kind" : $"{limit.Use}, {limit.Drive}: {limit.Certainty}",
             [.. Explain(input, edge, skew, offset, offsetLimit, angle, limit)]
         );
+    }
+
+    /// <summary>The nearest a hand can make; null where it would be none.</summary>
+    private static AdjusterMove? MoveOf(LoopSetting setting, double backMm)
+    {
+        double steps = Math.Round(backMm / setting.MmPerUnit / setting.Step);
+        return setting.HasTwoEnds && steps != 0 ? AdjusterMove.Of(setting, Side.Right, steps * setting.Step) : null;
     }
 
     private static bool? Within(double? offset, double? offsetLimit, double? angle, double? angleLimit)

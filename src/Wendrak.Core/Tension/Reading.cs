@@ -1,3 +1,5 @@
+using Wendrak.Core.Quantities;
+
 namespace Wendrak.Core.Tension;
 
 /// <summary>How tightness is read.</summary>
@@ -45,4 +47,23 @@ public sealed record CalibrationPair(
     ReadingMethod Known,
     double KnownValue,
     double? KnownForceN = null
-);
+)
+{
+    internal Guard Check() =>
+        new Guard()
+            .That(
+                Own is ReadingMethod.Gauge or ReadingMethod.Feel,
+                nameof(Own),
+                "other_kind",
+                "Only a gauge or a hand is tied to another reading."
+            )
+            .Between(nameof(OwnValue), OwnValue, 0, 1e6, "")
+            .That(
+                Known is ReadingMethod.Pluck or ReadingMethod.Push or ReadingMethod.FreePlay,
+                nameof(Known),
+                "other_kind",
+                "Tie it to a pluck, a push or a free play."
+            )
+            .Between(nameof(KnownValue), KnownValue, 0.1, SpanVibration.MostHz, "")
+            .BetweenIfGiven(nameof(KnownForceN), KnownForceN, 0.5, 1_000, "N");
+}

@@ -72,6 +72,8 @@ public static class SetAdvising
                 "as_found",
                 "The first round is as found: nothing is turned before it."
             );
+        for (int i = 0; i < (input.Gauge?.Count ?? 0); i++)
+            guard.Include(new Guard($"{nameof(input.Gauge)}[{i}].").Include(input.Gauge![i].Check()));
         for (int i = 0; i < input.Rounds.Count; i++)
             guard.Include(new Guard($"Rounds[{i}].").Include(input.Rounds[i].Check()));
         guard.ThrowIfAny();

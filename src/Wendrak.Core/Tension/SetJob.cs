@@ -79,6 +79,8 @@ public static class SetJobRules
             );
         for (int i = 0; i < job.Rounds.Count; i++)
             guard.Include(new Guard($"{nameof(job.Rounds)}[{i}].").Include(job.Rounds[i].Check()));
+        for (int i = 0; i < job.Gauge.Count; i++)
+            guard.Include(new Guard($"{nameof(job.Gauge)}[{i}].").Include(job.Gauge[i].Check()));
         if (job.Closing is { } closing)
             guard.Include(new Guard("Closing.").Include(CheckClosing(closing, job.Rounds)));
         guard.ThrowIfAny();

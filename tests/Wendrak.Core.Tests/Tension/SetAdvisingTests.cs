@@ -297,6 +297,10 @@ public sealed class SetAdvisingTests
             "Setting.MakerMethod",
             () => SetAdvising.Of(Belt() with { Setting = new("final", MakerMethod: ReadingMethod.FreePlay) })
         );
+        Refusals.Names(
+            "Gauge[0].Known",
+            () => SetAdvising.Of(Belt() with { Gauge = [new(ReadingMethod.Gauge, 4, ReadingMethod.Feel, 2)] })
+        );
         SetRound push = new(0, 0, LockState.Nipped, [new(ReadingMethod.Push, 5)]);
         Refusals.Names("Rounds[0].Readings[0].ForceN", () => SetAdvising.Of(Belt(push)));
     }

@@ -4555,11 +4555,7 @@ export interface components {
              * @description Between both adjusters; null where nothing is to be turned.
              */
             spacingMm: null | number;
-            /**
-             * Format: double
-             * @description Of their thread.
-             */
-            pitchMm: null | number;
+            setting: null | components["schemas"]["LoopSetting"];
             edge?: null | components["schemas"]["StraightEdge"];
             marks?: null | components["schemas"]["AxleMarks"];
             /**
@@ -4586,11 +4582,7 @@ export interface components {
             angleLimitDeg: null | number;
             /** @description Null where nothing that was measured has a limit. */
             isStraight: null | boolean;
-            /**
-             * Format: double
-             * @description To make on the right adjuster, positive pulls that end back; null without spacing and thread, or angle.
-             */
-            rightTurns: null | number;
+            move: null | components["schemas"]["AdjusterMove"];
             walksTo: null | components["schemas"]["Side"];
             /** @description False where the straight-edge hardly lay on the front wheel; null without one. */
             edgeLies: null | boolean;

@@ -1,15 +1,13 @@
-import { Button, Group, SegmentedControl, Select } from '@mantine/core'
+import { Button, Group, SegmentedControl } from '@mantine/core'
 import { lazy, useState } from 'react'
 import type { LoopSetting, SetJob } from '../api/client'
-import { issueFor, sentenceOf } from '../api/issues'
+import { sentenceOf } from '../api/issues'
 import { LoopChoiceBar } from '../fit/LoopChoiceBar'
 import { useFit } from '../fit/useFit'
 import { reserveText } from '../fit/words'
 import { useBench } from '../machine/useWorkbench'
-import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
-import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
 import { Sentence } from '../shell/Sentence'
 import { useShortcuts } from '../shell/shortcuts'
@@ -17,9 +15,11 @@ import { WorkingDialog } from '../shell/WorkingDialog'
 import { BayMode } from './BayMode'
 import { Cautions } from './Cautions'
 import { ClosingPanel } from './ClosingPanel'
+import { Ends } from './Ends'
 import { Instruments } from './Instruments'
 import { NextCard } from './NextCard'
-import { ReadingRing, windowOf } from './ReadingRing'
+import { ReadingRing } from './ReadingRing'
+import { RoundInHand } from './RoundInHand'
 import { RoundsPanel } from './RoundsPanel'
 import { RunningInPanel } from './RunningInPanel'
 import { SetRecord } from './SetRecord'
@@ -29,7 +29,7 @@ import { StraightPanel } from './StraightPanel'
 import { TrackingPicture } from './TrackingPicture'
 import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
-import { LOCK_WORDS, METHOD_WORDS, positionWord, readingEnds, readingText } from './words'
+import { readingEnds } from './words'
 
 const RedoPanel = lazy(() => import('../machine/RedoPanel'))
 
@@ -299,157 +299,4 @@ const turnedFor = (
     return !move || isFirst ? 0 : move.tightens ? move.units : -move.units
   }
   return { leftUnits: on('left'), rightUnits: on('right') }
-}
-
-/** The ends of the round in view, the window, and what a spread means. */
-function Ends({ setting, onWorking }: { setting: Setting; onWorking: () => void }) {
-  const units = useUnits()
-  const answer = setting.advice.data
-  if (!answer) return null
-  const last = answer.rounds.at(-1)
-  const method = last?.method ?? (setting.loop.medium === 'chain' ? 'freePlay' : 'pluck')
-  const text = (value: number | null | undefined) => (value == null ? '–' : readingText(method, value, units))
-  return (
-    <>
-      {last?.method && (
-        <>
-          <Figure name={`loosest · tightest, ${METHOD_WORDS[method]}`}>
-            {text(last.loosestReading)} · {text(last.tightestReading)}
-          </Figure>
-          {answer.unit === 'newton' && last.loosest !== null && (
-            <Figure name="tension at the loosest">{units.show('force', last.loosest)}</Figure>
-          )}
-          {answer.unit === 'loopMm' && last.tightest !== null && (
-            <Figure name="chain to spare at the tightest">{units.show('fine', -last.tightest)}</Figure>
-          )}
-          {last.tightestAt !== null && <Figure name="tight place">{positionWord(last.tightestAt)}</Figure>}
-          {last.runOutMm !== null && (
-            <Figure name="as if a wheel ran out by">{units.show('fine', last.runOutMm)}</Figure>
-          )}
-        </>
-      )}
-      <Figure name="window for this drive">
-        {answer.windowLooseReading === null ? 'not known' : windowOf(answer)?.map(text).join(' to ')}
-      </Figure>
-      {answer.window && (
-        <p className="cap">
-          {answer.window.reason}.{' '}
-          <button type="button" className={classes.why} onClick={onWorking} data-no-print>
-            why
-          </button>
-        </p>
-      )}
-    </>
-  )
-}
-
-/** Circumstances of the round in hand, and keeping it. */
-function RoundInHand({
-  setting,
-  round,
-  isFirst,
-  isPending,
-  refusal,
-  onKeep,
-}: {
-  setting: Setting
-  round: ReturnType<typeof useRound>
-  isFirst: boolean
-  isPending: boolean
-  refusal: unknown
-  onKeep: () => void
-}) {
-  const inHand = round.round
-  const answer = setting.advice.data
-  const at = `rounds[${setting.job?.rounds.length ?? 0}]`
-  const hasTwoEnds = answer?.setting.hasTwoEnds ?? true
-  const unit =
-    answer?.setting.kind === 'cam' ? 'clicks' : answer?.setting.kind === 'shims' ? 'shims' : 'turns'
-  return (
-    <Panel
-      title={isFirst ? 'As found' : `Round ${setting.job?.rounds.length}`}
-      note={inHand ? 'being read' : 'not read yet'}
-    >
-      <SegmentedControl
-        size="xs"
-        aria-label="Nut"
-        value={inHand?.lock ?? (answer?.next === 'tightenAndRead' ? 'torqued' : 'nipped')}
-        onChange={(lock) => round.change({ lock: lock as 'loose' | 'nipped' | 'torqued' })}
-        data={Object.entries(LOCK_WORDS).map(([value, label]) => ({ value, label }))}
-        data-no-print
-      />
-      <div className={fields.fields} style={{ marginTop: 8 }}>
-        {!isFirst && inHand && (
-          <>
-            <QuantityField
-              size="xs"
-              label={hasTwoEnds ? 'Left, turned' : 'Turned'}
-              unit={unit}
-              value={inHand.leftUnits}
-              onChange={(value) => round.change({ leftUnits: value ?? 0 })}
-              error={issueFor(refusal, `${at}.leftUnits`)}
-            />
-            {hasTwoEnds && (
-              <QuantityField
-                size="xs"
-                label="Right, turned"
-                unit={unit}
-                value={inHand.rightUnits}
-                onChange={(value) => round.change({ rightUnits: value ?? 0 })}
-                error={issueFor(refusal, `${at}.rightUnits`)}
-              />
-            )}
-          </>
-        )}
-        {answer?.setting.gapSide && (
-          <QuantityField
-            size="xs"
-            label={`Gap, ${answer.setting.gapSide}`}
-            quantity="fine"
-            value={inHand?.gapMm ?? undefined}
-            onChange={(value) => round.change({ gapMm: value ?? null })}
-            error={issueFor(refusal, `${at}.gapMm`)}
-          />
-        )}
-        <QuantityField
-          size="xs"
-          label="Temperature"
-          unit="°C"
-          value={inHand?.temperatureC ?? undefined}
-          onChange={(value) => round.change({ temperatureC: value ?? null })}
-          error={issueFor(refusal, `${at}.temperatureC`)}
-        />
-        <QuantityField
-          size="xs"
-          label="Rolled before"
-          unit="turns"
-          value={inHand?.turnsRolled ?? undefined}
-          onChange={(value) => round.change({ turnsRolled: value ?? null })}
-          error={issueFor(refusal, `${at}.turnsRolled`)}
-        />
-        <Select
-          size="xs"
-          label="It stands"
-          data={[
-            { value: 'stand', label: 'on its stand' },
-            { value: 'wheels', label: 'on its wheels' },
-          ]}
-          allowDeselect={false}
-          value={inHand?.onStand === false ? 'wheels' : 'stand'}
-          onChange={(value) => round.change({ onStand: value === 'stand' })}
-        />
-      </div>
-      <Group gap="xs" data-no-print>
-        <Button size="sm" disabled={!inHand || Boolean(refusal)} loading={isPending} onClick={onKeep}>
-          {isFirst ? 'Keep as found' : 'Keep this round'}
-        </Button>
-        {inHand && (
-          <Button size="sm" variant="default" onClick={round.clear}>
-            Read it anew
-          </Button>
-        )}
-      </Group>
-      {isFirst && <p className="cap">As found is never edited once it is kept.</p>}
-    </Panel>
-  )
 }

@@ -13,7 +13,7 @@ import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
-import { turnText } from './words'
+import { moveText } from './words'
 
 type Way = 'marks' | 'edge' | 'line' | 'string'
 
@@ -41,7 +41,7 @@ export function StraightPanel({
   const [way, setWay] = useState<Way>('marks')
   const [values, setValues] = useState<Record<string, number | undefined>>({})
   const [isWorking, setWorking] = useState(false)
-  const input = inputOf(way, values, { kind, medium, centreMm, pitchMm: pitchOf(advice) })
+  const input = inputOf(way, values, { kind, medium, centreMm, setting: advice.setting })
   const answer = useComputed('straightness', input, judgeStraightness)
   const told = input && answer.data
   const field = (label: string, key: string, at: string) => (
@@ -117,12 +117,8 @@ export function StraightPanel({
               </span>
             </p>
           )}
-          {told.isStraight === false && told.rightTurns !== null && (
-            <p>
-              Right end {told.rightTurns > 0 ? 'back' : 'forward'} by{' '}
-              {turnText(nearest(told.rightTurns, advice.setting.step))} turn,{' '}
-              {clockwise(advice, told.rightTurns)}; no more than half a turn at a time.
-            </p>
+          {told.isStraight === false && told.move !== null && (
+            <p>{moveText(told.move, advice.setting.kind)}; no more than half a turn at a time.</p>
           )}
           {told.walksTo !== null && medium !== 'chain' && (
             <p className="cap">As it stands the belt walks {told.walksTo}.</p>
@@ -145,15 +141,6 @@ export function StraightPanel({
   )
 }
 
-const pitchOf = ({ setting }: SetAdvice) =>
-  setting.kind === 'cam' || setting.kind === 'shims' ? null : setting.mmPerUnit
-
-/** As a hand can make it. */
-const nearest = (turns: number, step: number) => Math.max(1, Math.round(Math.abs(turns) / step)) * step
-
-const clockwise = ({ setting }: SetAdvice, rightTurns: number) =>
-  setting.rightClockwiseTightens === rightTurns > 0 ? 'clockwise' : 'anticlockwise'
-
 function inputOf(
   way: Way,
   v: Record<string, number | undefined>,
@@ -161,7 +148,7 @@ function inputOf(
     kind: StraightnessInput['kind']
     medium: StraightnessInput['medium']
     centreMm: number | null
-    pitchMm: number | null
+    setting: SetAdvice['setting']
   },
 ): StraightnessInput | undefined {
   const centreMm = known.centreMm ?? v.centre

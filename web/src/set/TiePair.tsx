@@ -2,6 +2,7 @@ import { Button, NumberInput, Select } from '@mantine/core'
 import { useState } from 'react'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
+import { FEEL_GRADES } from './TypedReading'
 import type { Setting } from './useSetting'
 
 const NEEDED = { gauge: 2, feel: 1 }
@@ -38,11 +39,7 @@ export function TiePair({ own, setting }: { own: 'gauge' | 'feel'; setting: Sett
             <Select
               size="xs"
               label="Feels"
-              data={[
-                { value: '1', label: 'loose' },
-                { value: '2', label: 'about right' },
-                { value: '3', label: 'tight' },
-              ]}
+              data={FEEL_GRADES}
               value={ownValue === undefined ? null : String(ownValue)}
               onChange={(v) => setOwn(v === null ? undefined : Number(v))}
             />

@@ -1,0 +1,129 @@
+import { Button, FileButton, Group } from '@mantine/core'
+import { useMutation } from '@tanstack/react-query'
+import { listen, type PluckHearing, type SetReading } from '../api/client'
+import { sentenceOf } from '../api/issues'
+import { fixed } from '../quantities/format'
+import table from '../shell/table.module.css'
+import classes from './Instruments.module.css'
+import { useMicrophone } from './useMicrophone'
+
+const HEARING_WORDS: Record<PluckHearing['hearing'], string> = {
+  clear: 'clear pluck',
+  notSure: 'not sure, pluck again',
+  silence: 'nothing but silence',
+  noPluck: 'no pluck in it: pluck once, then let it ring',
+}
+
+/** Hears plucks, live or from a file. */
+export function Ear({
+  isLive,
+  range,
+  position,
+  onRead,
+}: {
+  isLive: boolean
+  range: [number, number] | null
+  position: number
+  onRead: (reading: SetReading) => void
+}) {
+  const hear = useMutation({
+    mutationFn: (recording: Blob) => listen(recording, range ? expected(range) : undefined),
+    onSuccess: (heard) =>
+      heard.hz !== null && onRead({ method: 'pluck', value: heard.hz, position, forceN: null }),
+  })
+  const microphone = useMicrophone((recording) => hear.mutate(recording))
+  const heard = hear.data
+  return (
+    <div className={classes.ear}>
+      {isLive ? (
+        <Group gap="sm">
+          {microphone.state === 'on' ? (
+            <Button size="compact-sm" variant="default" onClick={microphone.stop}>
+              Stop listening
+            </Button>
+          ) : (
+            <Button size="compact-sm" onClick={microphone.start} loading={microphone.state === 'asking'}>
+              Listen
+            </Button>
+          )}
+          <meter
+            className={classes.level}
+            aria-label="Level of the microphone"
+            min={0}
+            max={1}
+            value={Math.min(1, Math.sqrt(microphone.level))}
+          />
+        </Group>
+      ) : (
+        <FileButton accept="audio/wav,.wav" onChange={(file) => file && hear.mutate(file)}>
+          {(props) => (
+            <Button size="compact-sm" loading={hear.isPending} {...props}>
+              Open a recording
+            </Button>
+          )}
+        </FileButton>
+      )}
+      {microphone.state === 'refused' && isLive && (
+        <p role="alert">The microphone was refused. Allow it in the browser, or read by another method.</p>
+      )}
+      {microphone.state === 'absent' && isLive && (
+        <p role="alert">There is no microphone here. Open a recording, or read by another method.</p>
+      )}
+      {hear.error ? (
+        <p role="alert" style={{ color: 'var(--stop)' }}>
+          {sentenceOf(hear.error)}
+        </p>
+      ) : null}
+      {heard && <Heard heard={heard} />}
+    </div>
+  )
+}
+
+/** Well to either side of the window: what is found loose or tight is expected, too. */
+const expected = ([low, high]: [number, number]) => ({ lowHz: low / 2, highHz: high * 2 })
+
+function Heard({ heard }: { heard: PluckHearing }) {
+  const wave = heard.waveform
+  const width = 300
+  return (
+    <div className={classes.heard} aria-live="polite">
+      <p>
+        <span className={classes.hz}>{heard.hz === null ? '–' : fixed(heard.hz, 1)}</span> Hz{' '}
+        <span className={table.tag} data-tone={heard.hearing === 'clear' ? 'ok' : 'watch'}>
+          {HEARING_WORDS[heard.hearing]}
+        </span>
+        {heard.isAsExpected === false && heard.hz !== null && (
+          <span className="cap"> far from what is expected</span>
+        )}
+      </p>
+      {wave.length > 1 && (
+        <svg
+          viewBox={`0 0 ${width} 60`}
+          className={classes.wave}
+          role="img"
+          aria-label="The pluck as it rings"
+        >
+          <path d={`M${wave.map((v, i) => `${(i / (wave.length - 1)) * width} ${30 - 28 * v}`).join('L')}`} />
+        </svg>
+      )}
+      {heard.spectrum.length > 1 && (
+        <svg
+          viewBox={`0 0 ${width} 44`}
+          className={classes.wave}
+          role="img"
+          aria-label={`Its spectrum up to ${Math.round(heard.spectrumStepHz * heard.spectrum.length)} Hz`}
+        >
+          <path
+            d={`M${heard.spectrum.map((v, i) => `${(i / heard.spectrum.length) * width} ${32 - 30 * v}`).join('L')}`}
+          />
+          <text x={0} y={43}>
+            0
+          </text>
+          <text x={width} y={43} textAnchor="end">
+            {Math.round(heard.spectrumStepHz * heard.spectrum.length)} Hz
+          </text>
+        </svg>
+      )}
+    </div>
+  )
+}

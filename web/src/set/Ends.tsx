@@ -1,0 +1,48 @@
+import { useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
+import { windowOf } from './ReadingRing'
+import classes from './SetView.module.css'
+import type { Setting } from './useSetting'
+import { METHOD_WORDS, positionWord, readingText } from './words'
+
+/** The ends of the round in view, the window, and what a spread means. */
+export function Ends({ setting, onWorking }: { setting: Setting; onWorking: () => void }) {
+  const units = useUnits()
+  const answer = setting.advice.data
+  if (!answer) return null
+  const last = answer.rounds.at(-1)
+  const method = last?.method ?? (setting.loop.medium === 'chain' ? 'freePlay' : 'pluck')
+  const text = (value: number | null | undefined) => (value == null ? '–' : readingText(method, value, units))
+  return (
+    <>
+      {last?.method && (
+        <>
+          <Figure name={`loosest · tightest, ${METHOD_WORDS[method]}`}>
+            {text(last.loosestReading)} · {text(last.tightestReading)}
+          </Figure>
+          {answer.unit === 'newton' && last.loosest !== null && (
+            <Figure name="tension at the loosest">{units.show('force', last.loosest)}</Figure>
+          )}
+          {answer.unit === 'loopMm' && last.tightest !== null && (
+            <Figure name="chain to spare at the tightest">{units.show('fine', -last.tightest)}</Figure>
+          )}
+          {last.tightestAt !== null && <Figure name="tight place">{positionWord(last.tightestAt)}</Figure>}
+          {last.runOutMm !== null && (
+            <Figure name="as if a wheel ran out by">{units.show('fine', last.runOutMm)}</Figure>
+          )}
+        </>
+      )}
+      <Figure name="window for this drive">
+        {answer.windowLooseReading === null ? 'not known' : windowOf(answer)?.map(text).join(' to ')}
+      </Figure>
+      {answer.window && (
+        <p className="cap">
+          {answer.window.reason}.{' '}
+          <button type="button" className={classes.why} onClick={onWorking} data-no-print>
+            why
+          </button>
+        </p>
+      )}
+    </>
+  )
+}

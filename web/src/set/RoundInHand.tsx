@@ -1,0 +1,119 @@
+import { Button, Group, SegmentedControl, Select } from '@mantine/core'
+import { issueFor } from '../api/issues'
+import { QuantityField } from '../quantities/QuantityField'
+import fields from '../shell/fields.module.css'
+import { Panel } from '../shell/Panel'
+import type { RoundDraft } from './useRound'
+import type { Setting } from './useSetting'
+import { LOCK_WORDS } from './words'
+
+/** Circumstances of the round in hand, and keeping it. */
+export function RoundInHand({
+  setting,
+  round,
+  isFirst,
+  isPending,
+  refusal,
+  onKeep,
+}: {
+  setting: Setting
+  round: RoundDraft
+  isFirst: boolean
+  isPending: boolean
+  refusal: unknown
+  onKeep: () => void
+}) {
+  const inHand = round.round
+  const answer = setting.advice.data
+  const at = `rounds[${setting.job?.rounds.length ?? 0}]`
+  const hasTwoEnds = answer?.setting.hasTwoEnds ?? true
+  const unit =
+    answer?.setting.kind === 'cam' ? 'clicks' : answer?.setting.kind === 'shims' ? 'shims' : 'turns'
+  return (
+    <Panel
+      title={isFirst ? 'As found' : `Round ${setting.job?.rounds.length}`}
+      note={inHand ? 'being read' : 'not read yet'}
+    >
+      <SegmentedControl
+        size="xs"
+        aria-label="Nut"
+        value={inHand?.lock ?? (answer?.next === 'tightenAndRead' ? 'torqued' : 'nipped')}
+        onChange={(lock) => round.change({ lock: lock as 'loose' | 'nipped' | 'torqued' })}
+        data={Object.entries(LOCK_WORDS).map(([value, label]) => ({ value, label }))}
+        data-no-print
+      />
+      <div className={fields.fields} style={{ marginTop: 8 }}>
+        {!isFirst && inHand && (
+          <>
+            <QuantityField
+              size="xs"
+              label={hasTwoEnds ? 'Left, turned' : 'Turned'}
+              unit={unit}
+              value={inHand.leftUnits}
+              onChange={(value) => round.change({ leftUnits: value ?? 0 })}
+              error={issueFor(refusal, `${at}.leftUnits`)}
+            />
+            {hasTwoEnds && (
+              <QuantityField
+                size="xs"
+                label="Right, turned"
+                unit={unit}
+                value={inHand.rightUnits}
+                onChange={(value) => round.change({ rightUnits: value ?? 0 })}
+                error={issueFor(refusal, `${at}.rightUnits`)}
+              />
+            )}
+          </>
+        )}
+        {answer?.setting.gapSide && (
+          <QuantityField
+            size="xs"
+            label={`Gap, ${answer.setting.gapSide}`}
+            quantity="fine"
+            value={inHand?.gapMm ?? undefined}
+            onChange={(value) => round.change({ gapMm: value ?? null })}
+            error={issueFor(refusal, `${at}.gapMm`)}
+          />
+        )}
+        <QuantityField
+          size="xs"
+          label="Temperature"
+          unit="°C"
+          value={inHand?.temperatureC ?? undefined}
+          onChange={(value) => round.change({ temperatureC: value ?? null })}
+          error={issueFor(refusal, `${at}.temperatureC`)}
+        />
+        <QuantityField
+          size="xs"
+          label="Rolled before"
+          unit="turns"
+          value={inHand?.turnsRolled ?? undefined}
+          onChange={(value) => round.change({ turnsRolled: value ?? null })}
+          error={issueFor(refusal, `${at}.turnsRolled`)}
+        />
+        <Select
+          size="xs"
+          label="It stands"
+          data={[
+            { value: 'stand', label: 'on its stand' },
+            { value: 'wheels', label: 'on its wheels' },
+          ]}
+          allowDeselect={false}
+          value={inHand?.onStand === false ? 'wheels' : 'stand'}
+          onChange={(value) => round.change({ onStand: value === 'stand' })}
+        />
+      </div>
+      <Group gap="xs" data-no-print>
+        <Button size="sm" disabled={!inHand || Boolean(refusal)} loading={isPending} onClick={onKeep}>
+          {isFirst ? 'Keep as found' : 'Keep this round'}
+        </Button>
+        {inHand && (
+          <Button size="sm" variant="default" onClick={round.clear}>
+            Read it anew
+          </Button>
+        )}
+      </Group>
+      {isFirst && <p className="cap">As found is never edited once it is kept.</p>}
+    </Panel>
+  )
+}
