@@ -169,7 +169,7 @@ test('bay mode shows one instruction and one reading, by key and by button', asy
   const bay = page.getByRole('dialog', { name: 'Bay mode' })
   await expect(bay).toContainText('52 mm')
   await bay.getByRole('switch', { name: 'speak' }).check()
-  await bay.getByRole('button', { name: 'Next position' }).click()
+  await bay.getByRole('button', { name: 'Next place' }).click()
   await expect(bay).toContainText('a quarter on')
   const keep = bay.getByRole('button', { name: 'Keep' })
   expect((await keep.boundingBox())?.height).toBeGreaterThanOrEqual(56)

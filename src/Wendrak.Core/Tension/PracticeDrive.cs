@@ -1,4 +1,3 @@
-using MathNet.Numerics.Distributions;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Tension;
@@ -53,25 +52,24 @@ public static class PracticeDrive
         public HiddenDrive(int seed, LoopSetting setting, TightnessScale scale, TensionWindow window)
         {
             (_seed, _setting, _scale) = (seed, setting, scale);
-            Random random = new(seed);
-            double Normal(double sigma) => Gaussian.Sample(random, sigma);
+            SeededValues values = new(seed);
             double width = window.High - window.Low;
             double middle = (window.Low + window.High) / 2;
             bool isChain = scale.Unit == TightnessUnit.LoopMm;
             (double slope, _) = ExpectedAnswer.OfTension(scale, setting, middle);
-            _slope = slope * Math.Exp(Normal(isChain ? 0.05 : 0.3));
-            _runOut = width * (0.05 + 0.2 * random.NextDouble());
-            _phase = 2 * Math.PI * random.NextDouble();
-            _nut = Normal(isChain ? 0.1 * width : 0.02 * middle);
+            _slope = slope * Math.Exp(values.Normal(isChain ? 0.05 : 0.3));
+            _runOut = width * (0.05 + 0.2 * values.Next());
+            _phase = 2 * Math.PI * values.Next();
+            _nut = values.Normal(isChain ? 0.1 * width : 0.02 * middle);
             // Mostly found too loose, sometimes too tight, as delivered.
             _start =
-                random.NextDouble() < 0.75
-                    ? window.Low - (0.3 + 1.2 * random.NextDouble()) * (isChain ? width : 0.3 * middle)
-                    : window.High + (0.2 + 0.8 * random.NextDouble()) * (isChain ? width / 2 : 0.25 * middle);
+                values.Next() < 0.75
+                    ? window.Low - (0.3 + 1.2 * values.Next()) * (isChain ? width : 0.3 * middle)
+                    : window.High + (0.2 + 0.8 * values.Next()) * (isChain ? width / 2 : 0.25 * middle);
             (double gap, _) = ExpectedAnswer.OfGap(setting);
-            _gapSlope = gap * Math.Exp(Normal(0.25));
-            _gapStart = setting.GapLow + (setting.GapHigh - setting.GapLow) * (random.NextDouble() * 3 - 0.6);
-            _gapNut = Normal(0.12);
+            _gapSlope = gap * Math.Exp(values.Normal(0.25));
+            _gapStart = setting.GapLow + (setting.GapHigh - setting.GapLow) * (values.Next() * 3 - 0.6);
+            _gapNut = values.Normal(0.12);
         }
 
         /// <summary>Tightest place, without a person's noise: what must not go past the window.</summary>
@@ -83,12 +81,12 @@ public static class PracticeDrive
 
         public PracticeReading Read(IReadOnlyList<SetRound> rounds, LockState locked)
         {
-            Random noise = new(HashCode.Combine(_seed, rounds.Count, (int)locked));
+            SeededValues noise = SeededValues.For(_seed, rounds.Count, (int)locked);
             double middle = Middle(rounds, locked);
             Reading[] readings = [.. Enumerable.Range(0, Positions).Select(k => ReadAt(k, middle, noise))];
             double skew = rounds.Sum(r => r.RightUnits - r.LeftUnits) * _setting.MmPerUnit;
             double gap = _gapStart + _gapSlope * skew + (locked == LockState.Torqued ? _gapNut : 0);
-            double read = Math.Max(0, gap + Gaussian.Sample(noise, 0.1));
+            double read = Math.Max(0, gap + noise.Normal(0.1));
             return new(readings, _setting.GapSide is null ? null : Math.Round(read, 1));
         }
 
@@ -103,22 +101,17 @@ public static class PracticeDrive
             return _start + _slope * moved * _setting.MmPerUnit + (locked == LockState.Torqued ? _nut : 0);
         }
 
-        private Reading ReadAt(int position, double middle, Random noise)
+        private Reading ReadAt(int position, double middle, SeededValues noise)
         {
             double tightness = middle + _runOut * Math.Cos(2 * Math.PI * position / Positions - _phase);
             if (_scale.Unit == TightnessUnit.LoopMm)
             {
-                double play = _scale.ToReading(ReadingMethod.FreePlay, tightness)!.Value + Gaussian.Sample(noise, 0.5);
+                double play = _scale.ToReading(ReadingMethod.FreePlay, tightness)!.Value + noise.Normal(0.5);
                 return new(ReadingMethod.FreePlay, Math.Round(Math.Max(0, play), 0), position);
             }
             double hz = _scale.ToReading(ReadingMethod.Pluck, Math.Max(tightness, 1))!.Value;
-            double heard = hz * (1 + Gaussian.Sample(noise, 0.005));
+            double heard = hz * (1 + noise.Normal(0.005));
             return new(ReadingMethod.Pluck, Math.Round(Math.Max(SpanVibration.LeastHz, heard), 1), position);
         }
-    }
-
-    private static class Gaussian
-    {
-        public static double Sample(Random random, double sigma) => Normal.Sample(random, 0, sigma);
     }
 }

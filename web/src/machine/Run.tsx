@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react'
 import { NavLink, useLocation, useNavigate } from 'react-router'
 import type { RedoItem } from '../api/client'
 import { useSetJobs } from '../api/queries'
@@ -15,8 +16,16 @@ import type { Workbench } from './useWorkbench'
 
 /** The stations that exist, each with its headline figure at all times. */
 export function Run({ bench }: { bench: Workbench }) {
-  const { search } = useLocation()
+  const { pathname, search } = useLocation()
   const navigate = useNavigate()
+  const run = useRef<HTMLElement>(null)
+  // On a phone the run is wider than the screen: where one is must be in view.
+  const station = pathname.split('/').at(-1)
+  useEffect(() => {
+    const here = run.current?.querySelector(`a[href*="/${station}"]`)
+    if (run.current && here instanceof HTMLElement)
+      run.current.scrollLeft = here.offsetLeft - run.current.clientWidth / 3
+  }, [station])
   const units = useUnits()
   useShortcuts({
     '1': () => navigate({ pathname: 'aim', search }, { relative: 'route' }),
@@ -35,7 +44,7 @@ export function Run({ bench }: { bench: Workbench }) {
   const meets = figures?.meetsAim
   const isRatioOpen = isReopened(bench, 'ratio')
   return (
-    <nav className={classes.run} aria-label="Stations">
+    <nav className={classes.run} aria-label="Stations" ref={run}>
       <NavLink
         to={{ pathname: 'aim', search }}
         className={classes.station}

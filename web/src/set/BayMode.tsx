@@ -57,7 +57,7 @@ export function BayMode({
       </p>
       <footer>
         <Button size="xl" className={classes.big} variant="default" onClick={onNext}>
-          Next position
+          Next place
         </Button>
         <Button size="xl" className={classes.big} disabled={!isKeepable} onClick={onKeep}>
           Keep

@@ -55,7 +55,7 @@ export function NextCard({
         >
           {readingText(method, Math.abs(advice.perStepReading), units)}
           {advice.perStepGapMm !== null && ` and ${units.show('fine', Math.abs(advice.perStepGapMm))} of gap`}{' '}
-          a {turnText(advice.setting.step)} {unitWord(advice.setting.kind, advice.setting.step)}
+          for {turnText(advice.setting.step)} {unitWord(advice.setting.kind, advice.setting.step)}
         </Figure>
       )}
       {turns &&

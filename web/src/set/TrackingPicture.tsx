@@ -37,7 +37,13 @@ export function TrackingPicture({ advice, gapMm }: { advice: SetAdvice; gapMm: n
       )}
       <rect x={138} y={AXLE_Y - 22} width={44} height={44} rx={5} data-part="tyre" />
       {gapMm !== null && (
-        <text x={belt} y={AXLE_Y + 44} textAnchor="middle" data-part="gap">
+        <text
+          x={belt}
+          y={AXLE_Y + 44}
+          textAnchor="middle"
+          data-part="gap"
+          data-off={walks !== null || undefined}
+        >
           gap {units.show('fine', gapMm)}
         </text>
       )}
