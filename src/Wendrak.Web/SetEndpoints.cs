@@ -16,6 +16,10 @@ public static class SetEndpoints
         set.MapPost("/straightness", (StraightnessInput input) => TypedResults.Ok(Straightness.Of(input)))
             .WithName("judgeStraightness");
         set.MapPost("/running-in", (RunningInInput input) => TypedResults.Ok(RunningIn.Of(input))).WithName("runIn");
+        set.MapPost("/warmth", (ThermalTensionInput input) => TypedResults.Ok(ThermalTension.Of(input)))
+            .WithName("warm");
+        set.MapPost("/sprung-arm", (SprungArmInput input) => TypedResults.Ok(SprungArm.Of(input)))
+            .WithName("balanceArm");
         set.MapPost("/practice", (PracticeInput input) => TypedResults.Ok(PracticeDrive.Read(input)))
             .WithName("readPractice");
         set.MapPost("/listen", ListenAsync)

@@ -204,6 +204,51 @@ test('how it is set is asked once, moves the window while it is typed, and is st
   expect(machine.settings[0]).toMatchObject({ leftClockwiseTightens: false, spanMm: 600 })
 })
 
+test('straightness, running in, warmth and a sprung arm are told from what was measured', async ({
+  page,
+}) => {
+  await page.goto('/machines/2/set')
+  const straight = panel(page, 'How straight')
+  await straight.getByLabel('Left, to the axle').fill('612')
+  await straight.getByLabel('Right, to the axle').fill('613.5')
+  await straight.getByLabel('Ends of the axle apart').fill('250')
+  await expect(straight).toContainText('0.34°') // engineering.md j2
+  await expect(straight).toContainText('not straight')
+  await expect(straight).toContainText('Right adjuster 1 3/16 turn anticlockwise')
+  await straight.getByText('string', { exact: true }).click()
+  await straight.getByLabel('String to near edge').fill('3')
+  await straight.getByLabel('String to far edge').fill('3.2')
+  await straight.getByLabel('Edges apart').fill('0')
+  await expect(straight.getByText(/Give 1 to/).first()).toBeVisible()
+  await straight.getByLabel('Edges apart').fill('250')
+  await expect(straight).toContainText('straight enough')
+  const running = panel(page, 'Running in')
+  await expect(running).toContainText(/10\d % over/)
+  await running.getByText('aramid or carbon').click()
+  await expect(running).toContainText(/\d % over/)
+  await running.getByRole('button', { name: 'working' }).click()
+  await expect(page.getByRole('dialog')).toContainText('T_now')
+  await page.keyboard.press('Escape')
+  const warm = panel(page, 'Warm or cold')
+  await warm.getByLabel('Set at').fill('20')
+  await warm.getByLabel('Runs at').fill('400')
+  await expect(warm.getByText(/-50 to 300/)).toBeVisible()
+  await warm.getByLabel('Runs at').fill('80')
+  await expect(warm).toContainText(/pulled more by\d/)
+  await page.goto('/machines/7/set?loops=first')
+  const arm = panel(page, 'Sprung arm')
+  if ((await arm.count()) === 0) await page.goto('/machines/7/set?loops=final')
+  for (const [label, value] of [
+    ['Spring', '209.579'],
+    ['Its lever', '45'],
+    ['Arm to the idler', '70'],
+    ['Wrap of the idler', '40'],
+    ['Force to arm', '80'],
+  ] as const)
+    await arm.getByLabel(label, { exact: true }).fill(value)
+  await expect(arm).toContainText(/200\sN/) // engineering.md i11
+})
+
 for (const machine of [1, 2, 5])
   test(`at 390 px nothing sticks out of the setting of machine ${machine}`, async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 })

@@ -7,7 +7,6 @@ namespace Wendrak.Core.Tension;
 /// <summary>What the rounds of a loop tell, and what to do next.</summary>
 public static class SetAdvising
 {
-    private const int MostRounds = 60;
     private const int TurnsToRoll = 4; // a belt finds its place in a few turns of the wheel: common practice
     private const double WornSpreadMm = 8; // of play round the wheel: common practice, 8 to 10 mm
 
@@ -65,17 +64,9 @@ public static class SetAdvising
         guard
             .Include(new Guard("Setting.").Include(input.Setting.Check(input.Loop)))
             .OneOf(nameof(input.Goal), input.Goal)
-            .Count(nameof(input.Rounds), input.Rounds.Count, 0, MostRounds, "rounds")
-            .That(
-                input.Rounds is [] or [{ LeftUnits: 0, RightUnits: 0 }, ..],
-                "Rounds[0].LeftUnits",
-                "as_found",
-                "The first round is as found: nothing is turned before it."
-            );
+            .Include(SetRound.Check(input.Rounds));
         for (int i = 0; i < (input.Gauge?.Count ?? 0); i++)
             guard.Include(new Guard($"{nameof(input.Gauge)}[{i}].").Include(input.Gauge![i].Check()));
-        for (int i = 0; i < input.Rounds.Count; i++)
-            guard.Include(new Guard($"Rounds[{i}].").Include(input.Rounds[i].Check()));
         guard.ThrowIfAny();
     }
 

@@ -55,8 +55,6 @@ public sealed record SetJob(
 /// <summary>What of a visit may be stored.</summary>
 public static class SetJobRules
 {
-    private const int MostRounds = 60;
-
     /// <exception cref="InvalidInputException">Every issue is named.</exception>
     public static void Check(SetJob job, Machine machine)
     {
@@ -69,16 +67,8 @@ public static class SetJobRules
                 "Give a loop of this machine."
             )
             .OneOf(nameof(job.Goal), job.Goal)
-            .Count(nameof(job.Rounds), job.Rounds.Count, 0, MostRounds, "rounds")
-            .Count(nameof(job.Gauge), job.Gauge.Count, 0, 10, "pairs")
-            .That(
-                job.Rounds is [] or [{ LeftUnits: 0, RightUnits: 0 }, ..],
-                "Rounds[0].LeftUnits",
-                "as_found",
-                "The first round is as found: nothing is turned before it."
-            );
-        for (int i = 0; i < job.Rounds.Count; i++)
-            guard.Include(new Guard($"{nameof(job.Rounds)}[{i}].").Include(job.Rounds[i].Check()));
+            .Include(SetRound.Check(job.Rounds))
+            .Count(nameof(job.Gauge), job.Gauge.Count, 0, 10, "pairs");
         for (int i = 0; i < job.Gauge.Count; i++)
             guard.Include(new Guard($"{nameof(job.Gauge)}[{i}].").Include(job.Gauge[i].Check()));
         if (job.Closing is { } closing)

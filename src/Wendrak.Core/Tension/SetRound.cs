@@ -22,8 +22,26 @@ public sealed record SetRound(
 )
 {
     public const int MostReadings = 36;
+    private const int MostRounds = 60;
 
-    internal Guard Check()
+    /// <summary>Rounds of a visit: the first is as found, and nothing is turned before it.</summary>
+    internal static Guard Check(IReadOnlyList<SetRound> rounds)
+    {
+        Guard guard = new();
+        guard
+            .Count("Rounds", rounds.Count, 0, MostRounds, "rounds")
+            .That(
+                rounds is [] or [{ LeftUnits: 0, RightUnits: 0 }, ..],
+                "Rounds[0].LeftUnits",
+                "as_found",
+                "The first round is as found: nothing is turned before it."
+            );
+        for (int i = 0; i < rounds.Count; i++)
+            guard.Include(new Guard($"Rounds[{i}].").Include(rounds[i].Check()));
+        return guard;
+    }
+
+    private Guard Check()
     {
         Guard guard = new();
         guard

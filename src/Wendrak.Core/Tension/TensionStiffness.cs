@@ -16,29 +16,4 @@ public static class TensionStiffness
             .ThrowIfAny();
         return 2 * axialStiffnessN * cosRun / beltLengthMm;
     }
-
-    /// <summary>Turns still to make, from two readings and what was turned between them (secant).</summary>
-    /// <param name="isFrequency">Readings in Hz: tension goes with their square.</param>
-    /// <param name="noise">Readings nearer than this taught nothing.</param>
-    /// <exception cref="InvalidInputException">The readings did not change.</exception>
-    public static double FurtherTurns(
-        double before,
-        double after,
-        double turnsMade,
-        double target,
-        bool isFrequency,
-        double noise = 0
-    )
-    {
-        new Guard()
-            .That(
-                Math.Abs(after - before) > Math.Max(noise, 1e-9) && turnsMade != 0,
-                "ReadingAfter",
-                "unchanged",
-                "The reading did not change: nothing was learned of a turn."
-            )
-            .ThrowIfAny();
-        double Linear(double reading) => isFrequency ? reading * reading : reading;
-        return (Linear(target) - Linear(after)) * turnsMade / (Linear(after) - Linear(before));
-    }
 }

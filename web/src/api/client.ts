@@ -100,6 +100,8 @@ export type RoundResult = Schemas['RoundResult']
 export type LoopSetting = Schemas['LoopSetting']
 export type AdjusterMove = Schemas['AdjusterMove']
 export type StraightnessInput = Schemas['StraightnessInput']
+export type ThermalTensionInput = Schemas['ThermalTensionInput']
+export type SprungArmInput = Schemas['SprungArmInput']
 export type RunningInInput = Schemas['RunningInInput']
 export type PluckHearing = Schemas['PluckHearing']
 export type PracticeInput = Schemas['PracticeInput']
@@ -207,6 +209,10 @@ export const judgeStraightness = (body: StraightnessInput, s: Signal = {}) =>
   answered(client.POST('/api/set/straightness', { body, ...s }))
 export const runIn = (body: RunningInInput, s: Signal = {}) =>
   answered(client.POST('/api/set/running-in', { body, ...s }))
+export const warm = (body: Schemas['ThermalTensionInput'], s: Signal = {}) =>
+  answered(client.POST('/api/set/warmth', { body, ...s }))
+export const balanceArm = (body: Schemas['SprungArmInput'], s: Signal = {}) =>
+  answered(client.POST('/api/set/sprung-arm', { body, ...s }))
 export const readPractice = (body: PracticeInput, s: Signal = {}) =>
   answered(client.POST('/api/set/practice', { body, ...s }))
 export const listSetJobs = (id: number) =>

@@ -532,6 +532,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/set/warmth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["warm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/set/sprung-arm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["balanceArm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/set/practice": {
         parameters: {
             query?: never;
@@ -1369,6 +1401,11 @@ export interface components {
         };
         /** @enum {unknown} */
         CarrierStressKind: "shear" | "bearing" | "torsion";
+        /**
+         * @description What holds two shafts apart.
+         * @enum {unknown}
+         */
+        CaseMetal: "aluminium" | "steel";
         /** @description Where the centre distance of two sprockets should lie, mm. */
         CentreAdviceResult: {
             /**
@@ -4328,6 +4365,43 @@ export interface components {
             /** @description Whether it may be put on the other way round. */
             canBeTurned: boolean;
         };
+        /** @description An idler on a sprung arm, at rest. */
+        SprungArmInput: {
+            /**
+             * Format: double
+             * @description Of the spring, as it stands.
+             */
+            springForceN: number;
+            /**
+             * Format: double
+             * @description Of the run round the idler.
+             */
+            wrapDeg: number;
+            /** Format: double */
+            armMm: number;
+            /**
+             * Format: double
+             * @description Between the idler's force and the arm.
+             */
+            angleDeg: number;
+            /**
+             * Format: double
+             * @description From the arm's pivot to the line of the spring.
+             */
+            springLeverMm: number;
+        };
+        SprungArmResult: {
+            /**
+             * Format: double
+             * @description Of the run that the spring holds.
+             */
+            tensionN: number;
+            /** Format: double */
+            idlerForceN: number;
+            /** Format: double */
+            armMomentNm: number;
+            workings: components["schemas"]["Working"][];
+        };
         /** @description One ratio in a drive, from the shaft that drives it to the shaft that is driven. */
         Stage: components["schemas"]["StageFixedPair"] | components["schemas"]["StageGearbox"] | components["schemas"]["StageHubGear"] | components["schemas"]["StagePlanetaryStage"] | components["schemas"]["StageLoop"];
         /** @description Two wheels that nobody changes when gearing is chosen: a primary pair, a reduction gear. */
@@ -4674,6 +4748,45 @@ export interface components {
             origin: components["schemas"]["WindowOrigin"];
             /** @description Why it lies there, with its source. */
             reason: string;
+        };
+        /** @description A belt on fixed centres that gets warm. */
+        ThermalTensionInput: {
+            case: components["schemas"]["CaseMetal"];
+            /** Format: double */
+            centreMm: number;
+            /** Format: double */
+            hotC: number;
+            /** Format: double */
+            coldC: number;
+            /** Format: double */
+            cosRun: number;
+            /** Format: double */
+            beltLengthMm: number;
+            /**
+             * Format: double
+             * @description Next to none for aramid cord.
+             */
+            beltExpansionPerK: number;
+            /**
+             * Format: double
+             * @description E·A of the belt.
+             */
+            axialStiffnessN: number;
+        };
+        ThermalTensionResult: {
+            /**
+             * Format: double
+             * @description Of the case between both shafts.
+             */
+            centreGrowthMm: number;
+            /**
+             * Format: double
+             * @description What the loop is asked for beyond its own growth.
+             */
+            netStretchMm: number;
+            /** Format: double */
+            tensionRiseN: number;
+            workings: components["schemas"]["Working"][];
         };
         /**
          * @description What tightness is counted in: each goes straight with the place of the axle, and more is tighter.
@@ -6029,6 +6142,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RunningInResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    warm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThermalTensionInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThermalTensionResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    balanceArm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SprungArmInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SprungArmResult"];
                 };
             };
             /** @description Bad Request */

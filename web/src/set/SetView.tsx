@@ -25,10 +25,12 @@ import { RunningInPanel } from './RunningInPanel'
 import { SetRecord } from './SetRecord'
 import { SettingFields } from './SettingFields'
 import classes from './SetView.module.css'
+import { SprungArmPanel } from './SprungArmPanel'
 import { StraightPanel } from './StraightPanel'
 import { TrackingPicture } from './TrackingPicture'
 import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
+import { WarmPanel } from './WarmPanel'
 import { readingEnds } from './words'
 
 const RedoPanel = lazy(() => import('../machine/RedoPanel'))
@@ -249,6 +251,10 @@ function Visit({
           />
         )}
         {answer?.unit === 'newton' && answer.window && <RunningInPanel advice={answer} />}
+        {!isChain && answer && fit?.answer.data && (
+          <WarmPanel advice={answer} centreMm={fit.answer.data.centreMm} />
+        )}
+        {fit?.layout?.mover?.kind === 'tensioner' && <SprungArmPanel />}
         <RedoPanel bench={bench} />
         {job && (
           <Group gap="xs" data-no-print>

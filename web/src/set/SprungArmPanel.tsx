@@ -1,0 +1,67 @@
+import { useState } from 'react'
+import { balanceArm, type SprungArmInput } from '../api/client'
+import { issueFor } from '../api/issues'
+import { useComputed } from '../api/queries'
+import { QuantityField } from '../quantities/QuantityField'
+import { type Quantity, useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
+import fields from '../shell/fields.module.css'
+import { Panel } from '../shell/Panel'
+import { Refused } from '../shell/Refused'
+import { WhyButton } from '../shell/WhyButton'
+import { WorkingDialog } from '../shell/WorkingDialog'
+
+const FIELDS: [key: keyof SprungArmInput, label: string, quantity?: Quantity, unit?: string][] = [
+  ['springForceN', 'Spring', 'force'],
+  ['springLeverMm', 'Its lever', 'fine'],
+  ['armMm', 'Arm to the idler', 'fine'],
+  ['wrapDeg', 'Wrap of the idler', undefined, '°'],
+  ['angleDeg', 'Force to arm', undefined, '°'],
+]
+
+/** Tension that a sprung idler holds at rest. */
+export function SprungArmPanel() {
+  const units = useUnits()
+  const [values, setValues] = useState<Partial<SprungArmInput>>({})
+  const [isWorking, setWorking] = useState(false)
+  const isWhole = FIELDS.every(([key]) => values[key] !== undefined)
+  const answer = useComputed('sprung-arm', isWhole ? (values as SprungArmInput) : undefined, balanceArm)
+  const told = isWhole ? answer.data : undefined
+  return (
+    <Panel
+      title="Sprung arm"
+      isStale={answer.isStale}
+      isEmpty={!told}
+      aside={told && <WhyButton onClick={() => setWorking(true)} />}
+    >
+      <div className={fields.fields}>
+        {FIELDS.map(([key, label, quantity, unit]) => (
+          <QuantityField
+            key={key}
+            size="xs"
+            label={label}
+            quantity={quantity}
+            unit={unit}
+            value={values[key]}
+            onChange={(value) => setValues({ ...values, [key]: value })}
+            error={issueFor(answer.error, key)}
+          />
+        ))}
+      </div>
+      <Refused error={answer.error} />
+      {told && (
+        <>
+          <Figure name="tension it holds">{units.show('force', told.tensionN)}</Figure>
+          <Figure name="on the idler">{units.show('force', told.idlerForceN)}</Figure>
+        </>
+      )}
+      {isWorking && told && (
+        <WorkingDialog
+          title="Working: sprung arm"
+          workings={told.workings}
+          onClose={() => setWorking(false)}
+        />
+      )}
+    </Panel>
+  )
+}
