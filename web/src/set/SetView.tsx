@@ -110,8 +110,8 @@ function Visit({
           note={
             job
               ? isChain
-                ? 'free play at mid-run, four places'
-                : 'mid-span, four places of the wheel'
+                ? 'free play at mid-run, round the wheel'
+                : 'mid-span, round the wheel'
               : undefined
           }
           isStale={advice.isStale}
@@ -151,7 +151,7 @@ function Visit({
       </div>
       <div className={classes.column}>
         {!job && (
-          <Panel title="A visit">
+          <Panel title="A visit" isEmpty>
             <p>
               It begins as found: a reading before anything is touched. Nothing else is asked first, and it
               can be broken off and gone on with later.
