@@ -58,14 +58,17 @@ public sealed record LoopSetting(
 )
 {
     private const double UsualStep = 1 / 16.0; // turn
+    private const double MostTurnAtOnce = 0.5;
     private const double UsualGapLowMm = 0.5; // the belt stays off the flange: common practice
     private const double UsualGapHighMm = 2;
 
     /// <summary>A click or shim can't be parted.</summary>
-    public double Step => SmallestStep ?? (Kind is AdjusterKind.Cam or AdjusterKind.Shims ? 1 : UsualStep);
+    public double Step => SmallestStep ?? (Turns ? UsualStep : 1);
 
     /// <summary>Never more than half a turn at once, or one click or shim.</summary>
-    public double MostAtOnce => Kind is AdjusterKind.Cam or AdjusterKind.Shims ? Math.Max(1, Step) : 0.5;
+    public double MostAtOnce => Turns ? MostTurnAtOnce : Math.Max(1, Step);
+
+    private bool Turns => Kind is not (AdjusterKind.Cam or AdjusterKind.Shims);
 
     public bool HasTwoEnds => Kind is AdjusterKind.TwoEnds or AdjusterKind.Cam;
 
@@ -78,7 +81,7 @@ public sealed record LoopSetting(
         guard
             .OneOf(nameof(Kind), Kind)
             .Between(nameof(MmPerUnit), MmPerUnit, 0.05, 30, "mm")
-            .BetweenIfGiven(nameof(SmallestStep), SmallestStep, 1 / 64.0, 2, "")
+            .BetweenIfGiven(nameof(SmallestStep), SmallestStep, 1 / 64.0, Turns ? MostTurnAtOnce : 2, "")
             .BetweenIfGiven(nameof(GapLowMm), GapLowMm, 0, 50, "mm")
             .BetweenIfGiven(nameof(GapHighMm), GapHighMm, GapLow, 50, "mm")
             .BetweenIfGiven(nameof(MakerLow), MakerLow, 0.01, 1e6, "")

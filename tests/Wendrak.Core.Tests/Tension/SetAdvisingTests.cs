@@ -292,6 +292,10 @@ public sealed class SetAdvisingTests
         Refusals.Names("Rounds[0].Readings[0].Value", () => SetAdvising.Of(Belt(Plucked(0, 0, 1, -3))));
         Refusals.Names("Rounds[0].GapMm", () => SetAdvising.Of(Belt(Plucked(0, 0, 80, 50))));
         Refusals.Names("Setting.MmPerUnit", () => SetAdvising.Of(Belt() with { Setting = new("final", MmPerUnit: 0) }));
+        Refusals.Names(
+            "Setting.SmallestStep",
+            () => SetAdvising.Of(Belt() with { Setting = new("final", SmallestStep: 0.75) })
+        );
         Refusals.Names("Setting.LoopKey", () => SetAdvising.Of(Belt() with { Setting = new("none") }));
         Refusals.Names(
             "Setting.MakerMethod",
