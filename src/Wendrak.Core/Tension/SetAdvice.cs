@@ -51,6 +51,7 @@ public enum SetGoal
 /// <param name="PerStepGapMm">What the smallest step of the right adjuster alone does to the gap.</param>
 /// <param name="NutShift">What tightening the nut does to tightness, as learned; 0 before it was seen.</param>
 /// <param name="Doubts">Readings of the last round that can hardly be meant as they stand.</param>
+/// <param name="IsPartial">True when the last round was read at fewer than four places: its tight place may be elsewhere.</param>
 /// <param name="LearnedRounds">Rounds that taught how this machine answers.</param>
 public sealed record SetAdvice(
     NextStep Next,
@@ -73,5 +74,6 @@ public sealed record SetAdvice(
     int LearnedRounds,
     IReadOnlyList<string> Suspects,
     IReadOnlyList<ReadingDoubt> Doubts,
+    bool IsPartial,
     IReadOnlyList<Working> Workings
 );

@@ -8,6 +8,7 @@ namespace Wendrak.Core.Tension;
 public static class SetAdvising
 {
     private const int TurnsToRoll = 4; // a belt finds its place in a few turns of the wheel: common practice
+    private const int FewestPlaces = 4; // of the wheel, to find its tight one: common practice
     private const double WornSpreadMm = 8; // of play round the wheel: common practice, 8 to 10 mm
 
     /// <exception cref="InvalidInputException">A part of the question is refused.</exception>
@@ -54,6 +55,7 @@ public static class SetAdvising
             advisor.Tension.Rounds,
             [.. Suspects(next, last, input.Loop)],
             input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Of(newest, scale, window)] : [],
+            input.Rounds is [.., { Readings.Count: > 0 and < FewestPlaces }],
             SetWorkings.Of(input, scale, window, advisor, last, method)
         );
     }

@@ -266,7 +266,10 @@ public sealed class SetAdvisingTests
         SetAdvice advice = SetAdvising.Of(Belt(Plucked(0, 0, 1.2, 58, 63, 66, 61)));
         Assert.True(advice.Rounds[0].RunOutMm > 0);
         Assert.Equal((0, 2), (advice.Rounds[0].LoosestAt, advice.Rounds[0].TightestAt));
-        Assert.Null(SetAdvising.Of(Belt(Plucked(0, 0, 1.2, 58, 63))).Rounds[0].RunOutMm);
+        SetAdvice two = SetAdvising.Of(Belt(Plucked(0, 0, 1.2, 58, 63)));
+        Assert.Null(two.Rounds[0].RunOutMm);
+        Assert.Equal((true, false), (two.IsPartial, advice.IsPartial));
+        Assert.False(SetAdvising.Of(Belt()).IsPartial);
     }
 
     /// <summary>58 put in as a deflection would be next to nothing; as Hz it is what such a belt has.</summary>

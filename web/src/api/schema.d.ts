@@ -3932,6 +3932,8 @@ export interface components {
             suspects: string[];
             /** @description Readings of the last round that can hardly be meant as they stand. */
             doubts: components["schemas"]["ReadingDoubt"][];
+            /** @description True when the last round was read at fewer than four places: its tight place may be elsewhere. */
+            isPartial: boolean;
             workings: components["schemas"]["Working"][];
         };
         /** @description How a visit ended. */

@@ -66,6 +66,9 @@ export function NextCard({
             {move.clockHours !== null && `, ${figure(move.clockHours, 2)} hours of a clock`}
           </p>
         ))}
+      {advice.isPartial && (
+        <p className="cap">Read at fewer than four places: its tight place may be elsewhere.</p>
+      )}
       {advice.doubts.map((d) => (
         <p role="alert" className={classes.doubt} key={d.position}>
           ▲ {readingText(d.method, d.value, units)} {d.method && METHOD_WORDS[d.method]} would be{' '}

@@ -41,6 +41,7 @@ describe('the ring of readings', () => {
       'half-way: 66.0 Hz, inside',
       'three quarters on: not read',
     ])
+    expect(screen.getByText('58.0')).toBeTruthy()
     expect(screen.getByRole('button', { pressed: true }).getAttribute('aria-label')).toMatch(/^a quarter on/)
   })
 

@@ -102,7 +102,7 @@ export function ReadingRing({
             >
               <circle cx={place.x} cy={place.y} r={17} />
               <text x={place.x} y={place.y + 4} textAnchor="middle">
-                {reading ? Math.round(reading.value * 10) / 10 : '·'}
+                {reading ? text.replace(/\s\D+$/, '') : '·'}
               </text>
             </g>
           </g>

@@ -5,7 +5,7 @@ import { DraftBar } from '../machine/DraftBar'
 import type { Workbench } from '../machine/useWorkbench'
 import { figure } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
-import type { Quantity } from '../quantities/units'
+import { type Quantity, useUnits } from '../quantities/units'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
 import { KIND_WORDS, METHOD_WORDS, type ReadingMethod } from './words'
@@ -30,6 +30,7 @@ export function SettingFields({
   refusal: unknown
   onDraft: (setting: LoopSetting | null) => void
 }) {
+  const units = useUnits()
   const { machine } = bench.card
   const setting = draft ?? advice.setting
   const set = (part: Partial<LoopSetting>) => onDraft({ ...setting, ...part })
@@ -39,7 +40,11 @@ export function SettingFields({
       label={label}
       quantity={quantity}
       unit={unit}
-      placeholder={placeholder === undefined ? '' : figure(placeholder, 3)}
+      placeholder={
+        placeholder === undefined
+          ? ''
+          : figure(quantity ? units.toShown(quantity, placeholder) : placeholder, 3)
+      }
       value={setting[key] ?? undefined}
       onChange={(value) => set({ [key]: value ?? null })}
       error={issueFor(refusal, `setting.${key}`)}
