@@ -54,9 +54,13 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
     'setting a practice drive',
     '/machines/6/set',
     async (p) => {
-      await p.getByRole('button', { name: 'Practise on a simulated drive' }).click()
-      await p.getByRole('button', { name: 'Roll it and read all round' }).click()
+      // By key: a button under the pointer is looked at half-way between two colours.
+      await p.getByRole('button', { name: 'Practise on a simulated drive' }).press('Enter')
+      await p.getByRole('button', { name: 'Roll it and read all round' }).press('Enter')
       await expect(p.getByRole('button', { name: 'Read it anew' })).toBeVisible()
+      // It fades back from “working”; what it looks like on the way says nothing.
+      await expect(p.locator('[data-loading]')).toHaveCount(0)
+      await p.waitForTimeout(500)
     },
   ],
   ['stock', '/stock', async (p) => expect(p.getByRole('row').nth(3)).toBeVisible()],
