@@ -15,7 +15,7 @@ public static class ChainPlay
     /// <exception cref="InvalidInputException">A value is not physical: more than a fifth of the span is no play.</exception>
     public static double ExcessMm(double spanMm, double playMm)
     {
-        Check(spanMm).Between(nameof(playMm), playMm, 0, spanMm / 5, "mm").ThrowIfAny();
+        Check(spanMm).Between(nameof(playMm), playMm, 0, spanMm * SpanDeflection.MostShareOfSpan, "mm").ThrowIfAny();
         return SlackRun.ExcessMm(spanMm, playMm);
     }
 

@@ -1,4 +1,5 @@
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Sound;
 
 namespace Wendrak.Core.Tension;
 
@@ -43,6 +44,7 @@ public enum SetGoal
 /// <param name="Span">Of the run that is read.</param>
 /// <param name="Window">Null where nothing tells where it should lie.</param>
 /// <param name="WindowLooseReading">The loose end of the window as the method of the last round would read it.</param>
+/// <param name="Expected">Where its span is expected to sound, loose or tight as it may be found; null without a window in Hz.</param>
 /// <param name="Moves">For both adjusters together; empty when nothing is to be turned.</param>
 /// <param name="TurnsToRoll">Of the wheel before the next reading.</param>
 /// <param name="ExpectedLoosestReading">After the move, in the method of the last round.</param>
@@ -61,6 +63,7 @@ public sealed record SetAdvice(
     TensionWindow? Window,
     double? WindowLooseReading,
     double? WindowTightReading,
+    ExpectedHz? Expected,
     IReadOnlyList<RoundResult> Rounds,
     IReadOnlyList<AdjusterMove> Moves,
     int TurnsToRoll,

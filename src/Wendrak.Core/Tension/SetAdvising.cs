@@ -1,6 +1,7 @@
 using Wendrak.Core.Alignment;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Sound;
 
 namespace Wendrak.Core.Tension;
 
@@ -16,6 +17,7 @@ public static class SetAdvising
     {
         Check(input);
         SpanFacts span = SpanFinder.Of(input);
+        CheckAgainst(input, span);
         bool usesGauge = input.Rounds.SelectMany(r => r.Readings).LastOrDefault()?.Method == ReadingMethod.Gauge;
         TightnessScale scale = new(input.Loop.Medium == LoopMedium.Chain, span, usesGauge, input.Gauge);
         TensionWindow? window = WindowFinder.Of(input, scale);
@@ -42,6 +44,7 @@ public static class SetAdvising
             window,
             Shown(window?.Low),
             Shown(window?.High),
+            ExpectedOf(scale, window),
             rounds,
             moves,
             TurnsToRoll,
@@ -56,8 +59,42 @@ public static class SetAdvising
             [.. Suspects(next, last, input.Loop)],
             input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Of(newest, scale, window)] : [],
             input.Rounds is [.., { Readings.Count: > 0 and < FewestPlaces }],
-            SetWorkings.Of(input, scale, window, advisor, last, method)
+            SetWorkings.Of(input, scale, window, advisor, last)
         );
+    }
+
+    /// <summary>Half of the window's low end to twice its high one: what is found loose or tight is expected, too. Judgement.</summary>
+    private static ExpectedHz? ExpectedOf(TightnessScale scale, TensionWindow? window) =>
+        window is not null
+        && scale.ToReading(ReadingMethod.Pluck, window.Low) is double low
+        && scale.ToReading(ReadingMethod.Pluck, window.High) is double high
+            ? new(low / 2, high * 2)
+            : null;
+
+    /// <summary>A push or play of more than a fifth of the span is none; only the span tells how much that is.</summary>
+    private static void CheckAgainst(SetInput input, SpanFacts facts)
+    {
+        if (facts.SpanMm is not double span)
+            return;
+        double most = span * SpanDeflection.MostShareOfSpan;
+        Guard guard = new();
+        void Bound(string field, ReadingMethod? method, double? value)
+        {
+            if (method is ReadingMethod.Push or ReadingMethod.FreePlay)
+                guard.BetweenIfGiven(field, value, 0, most, "mm");
+        }
+        LoopSetting setting = input.Setting;
+        Bound("Setting.MakerLow", setting.MakerMethod, setting.MakerLow);
+        Bound("Setting.MakerHigh", setting.MakerMethod, setting.MakerHigh);
+        for (int i = 0; i < input.Rounds.Count; i++)
+        for (int k = 0; k < input.Rounds[i].Readings.Count; k++)
+        {
+            Reading reading = input.Rounds[i].Readings[k];
+            Bound($"Rounds[{i}].Readings[{k}].Value", reading.Method, reading.Value);
+        }
+        for (int i = 0; i < (input.Gauge?.Count ?? 0); i++)
+            Bound($"Gauge[{i}].KnownValue", input.Gauge![i].Known, input.Gauge[i].KnownValue);
+        guard.ThrowIfAny();
     }
 
     private static void Check(SetInput input)
@@ -111,7 +148,8 @@ public static class SetAdvising
             next == NextStep.SpreadTooWide
             || (
                 isChain
-                && last is { LoosestReading: double loose, TightestReading: double tight }
+                && last
+                    is { Method: ReadingMethod.FreePlay, LoosestReading: double loose, TightestReading: double tight }
                 && loose - tight > WornSpreadMm
             );
         if (!isWide)

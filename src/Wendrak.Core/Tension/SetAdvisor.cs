@@ -94,7 +94,7 @@ internal sealed class SetAdvisor
             return (NextStep.LooseOrBent, 0, 0);
         SetRound now = _rounds[^1];
         bool isTorqued = now.Lock == LockState.Torqued;
-        if (IsThere(last))
+        if (IsThere(last, isTorqued))
             return (isTorqued ? NextStep.Done : NextStep.TightenAndRead, 0, 0);
         if (WantsTension && last.Spread is double spread && _window!.IsTooNarrowFor(_scale, spread))
             return (NextStep.SpreadTooWide, 0, 0);
@@ -113,9 +113,17 @@ internal sealed class SetAdvisor
             || Gap.LastSurprise > SurpriseLimit
         );
 
-    private bool IsThere(RoundResult last) =>
-        (!WantsTension || last.IsInside == true)
-        && (!WantsGap || last.GapMm is not double gap || (gap >= _setting.GapLow && gap <= _setting.GapHigh));
+    /// <summary>Whether it will stand where it should once everything is tight: what the nut is known to do is counted in.</summary>
+    private bool IsThere(RoundResult last, bool isTorqued)
+    {
+        (double nut, double nutGap) = isTorqued ? (0, 0) : (Tension.Shift, Gap.Shift);
+        bool isTight =
+            last is { Loosest: double low, Tightest: double high }
+            && _window?.Holds(_scale, low + nut, high + nut) == true;
+        bool isTracked =
+            last.GapMm is not double gap || (gap + nutGap >= _setting.GapLow && gap + nutGap <= _setting.GapHigh);
+        return (!WantsTension || isTight) && (!WantsGap || isTracked);
+    }
 
     /// <summary>Of all moves a hand can make, the one that comes nearest without going past the window.</summary>
     private (double Left, double Right) BestMove(RoundResult last, int tightening)

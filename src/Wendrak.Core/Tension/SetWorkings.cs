@@ -10,24 +10,19 @@ internal static class SetWorkings
         TightnessScale scale,
         TensionWindow? window,
         SetAdvisor advisor,
-        RoundResult? last,
-        ReadingMethod method
-    ) =>
-        [
-            .. OfReading(input, scale, last, method),
-            .. OfWindow(scale, window, advisor, last),
-            .. OfAnswer(input.Setting, advisor),
-        ];
+        RoundResult? last
+    ) => [.. OfReading(input, scale), .. OfWindow(scale, window, advisor, last), .. OfAnswer(input.Setting, advisor)];
 
-    private static IEnumerable<Working> OfReading(
-        SetInput input,
-        TightnessScale scale,
-        RoundResult? last,
-        ReadingMethod method
-    )
+    private static IEnumerable<Working> OfReading(SetInput input, TightnessScale scale)
     {
-        if (last is not { LoosestReading: double reading, Loosest: double tightness })
+        // The one that told the loosest, whatever the round was read by beside it.
+        Reading? least = input.Rounds is [.., { } newest]
+            ? newest.Readings.Where(r => scale.Of(r) is not null).MinBy(r => scale.Of(r)!.Value)
+            : null;
+        if (least is null)
             yield break;
+        (ReadingMethod method, double reading) = (least.Method, least.Value);
+        double tightness = scale.Of(least)!.Value;
         SpanFacts span = scale.Span;
         if (method == ReadingMethod.Pluck && scale.Unit == TightnessUnit.Newton)
             yield return new(
@@ -47,7 +42,7 @@ internal static class SetWorkings
                 "Tension from the push, loosest position",
                 "T = F·√((L/2)² + d²)/(2·d)",
                 [
-                    new("F", "force", input.Rounds[^1].Readings[^1].ForceN ?? 0, "N"),
+                    new("F", "force", least.ForceN ?? 0, "N"),
                     new("L", "free span", span.SpanMm!.Value, "mm", input.Setting.SpanMm is null),
                     new("d", "deflection", reading, "mm"),
                 ],
@@ -82,8 +77,8 @@ internal static class SetWorkings
         double spread = last?.Spread ?? 0;
         yield return new(
             "Where the loosest position is aimed at",
-            scale.Unit == TightnessUnit.LoopMm
-                ? "aim = low + bias·(high − low) − spread"
+            scale.Unit == TightnessUnit.LoopMm ? "aim = low + bias·(high − low) − spread"
+                : spread >= window.High - window.Low ? "aim = (low + high − spread)/2"
                 : "aim = low + bias·(high − low − spread)",
             [
                 new("low", window.Reason, window.Low, unit),
@@ -93,7 +88,7 @@ internal static class SetWorkings
             ],
             new("aim", "loosest position", window.AimOfLoosest(scale, spread, advisor.Bias), unit),
             "both ends must be inside: common practice",
-            spread >= window.High - window.Low
+            scale.Unit != TightnessUnit.LoopMm && spread >= window.High - window.Low
                 ? "The spread fills the window: its middle is aimed at."
                 : "The maker's figure wins."
         );

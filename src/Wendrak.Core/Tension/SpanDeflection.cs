@@ -9,6 +9,9 @@ namespace Wendrak.Core.Tension;
 /// </remarks>
 public static class SpanDeflection
 {
+    /// <summary>Beyond it nothing is a deflection or a play any more: a bound of entry, no figure of the trade.</summary>
+    public const double MostShareOfSpan = 1 / 5.0;
+
     /// <summary>1/64 inch for each inch of span.</summary>
     public const double VBeltShareOfSpan = 1 / 64.0;
 
@@ -48,6 +51,11 @@ public static class SpanDeflection
         return Math.Max(0, forceN * half / (2 * deflectionMm) - axialStiffnessN * longer / stretchedLengthMm);
     }
 
+    /// <summary>How far a force pushes a span aside that does not stretch, mm; null where it holds against no such force.</summary>
+    /// <remarks>F = 2·T·d/s turned round: d = (L/2)·F/√(4·T² − F²).</remarks>
+    public static double? DeflectionMm(double spanMm, double forceN, double tensionN) =>
+        2 * tensionN > forceN ? spanMm / 2 * forceN / Math.Sqrt(4 * tensionN * tensionN - forceN * forceN) : null;
+
     /// <summary>Half of the bent span, and what both halves are longer than the straight one.</summary>
     private static (double HalfMm, double LongerMm) Bent(double spanMm, double deflectionMm)
     {
@@ -59,7 +67,7 @@ public static class SpanDeflection
         new Guard()
             .Between(nameof(spanMm), spanMm, 5, 20_000, "mm")
             .MoreThan(nameof(deflectionMm), deflectionMm, 0, "mm")
-            .AtMost(nameof(deflectionMm), deflectionMm, spanMm / 5, "mm")
+            .AtMost(nameof(deflectionMm), deflectionMm, spanMm * MostShareOfSpan, "mm")
             .Between(nameof(axialStiffnessN), axialStiffnessN, 0, 1e8, "N")
             .Between(nameof(stretchedLengthMm), stretchedLengthMm, 5, 100_000, "mm");
 }

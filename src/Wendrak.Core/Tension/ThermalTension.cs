@@ -10,7 +10,7 @@ public enum CaseMetal
 }
 
 /// <summary>A belt on fixed centres that gets warm.</summary>
-/// <param name="BeltExpansionPerK">Next to none for aramid cord.</param>
+/// <param name="BeltExpansionPerK">Next to none for aramid cord; 0 where nobody said.</param>
 /// <param name="AxialStiffnessN">E·A of the belt.</param>
 public sealed record ThermalTensionInput(
     CaseMetal Case,
@@ -19,8 +19,8 @@ public sealed record ThermalTensionInput(
     double ColdC,
     double CosRun,
     double BeltLengthMm,
-    double BeltExpansionPerK,
-    double AxialStiffnessN
+    double AxialStiffnessN,
+    double? BeltExpansionPerK = null
 );
 
 /// <param name="CentreGrowthMm">Of the case between both shafts.</param>
@@ -48,13 +48,14 @@ public static class ThermalTension
             .Between(nameof(input.ColdC), input.ColdC, -50, 300, "°C")
             .Between(nameof(input.CosRun), input.CosRun, 0.1, 1, "")
             .Between(nameof(input.BeltLengthMm), input.BeltLengthMm, 10, 100_000, "mm")
-            .Between(nameof(input.BeltExpansionPerK), input.BeltExpansionPerK, 0, 1e-3, "1/K")
+            .BetweenIfGiven(nameof(input.BeltExpansionPerK), input.BeltExpansionPerK, 0, 1e-3, "1/K")
             .Between(nameof(input.AxialStiffnessN), input.AxialStiffnessN, 1, 1e8, "N")
             .ThrowIfAny();
         double perK = input.Case == CaseMetal.Aluminium ? AluminiumPerK : SteelPerK;
         double warmer = input.HotC - input.ColdC;
+        double beltPerK = input.BeltExpansionPerK ?? 0;
         double growth = perK * input.CentreMm * warmer;
-        double net = 2 * input.CosRun * growth - input.BeltExpansionPerK * input.BeltLengthMm * warmer;
+        double net = 2 * input.CosRun * growth - beltPerK * input.BeltLengthMm * warmer;
         double rise = input.AxialStiffnessN * net / input.BeltLengthMm;
         return new(
             growth,
@@ -70,7 +71,7 @@ public static class ThermalTension
                         new("a", "of the case", perK, "1/K"),
                         new("C", "centre distance", input.CentreMm, "mm"),
                         new("ΔK", "warmer by", warmer, "K"),
-                        new("a_b", "of the belt", input.BeltExpansionPerK, "1/K"),
+                        new("a_b", "of the belt", beltPerK, "1/K", input.BeltExpansionPerK is null),
                         new("L", "belt", input.BeltLengthMm, "mm"),
                     ],
                     new("ΔT", "on each run", rise, "N"),

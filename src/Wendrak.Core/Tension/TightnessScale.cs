@@ -99,9 +99,11 @@ public sealed class TightnessScale
                 span,
                 Math.Clamp(-tightness, 0, span / 10)
             ),
-            (ReadingMethod.Push, TightnessUnit.Newton) when forceN is double force && tightness > 0 => force
-                * Span.SpanMm!.Value
-                / (4 * tightness),
+            (ReadingMethod.Push, TightnessUnit.Newton) when forceN is double force => SpanDeflection.DeflectionMm(
+                Span.SpanMm!.Value,
+                force,
+                tightness
+            ),
             (ReadingMethod.Gauge, TightnessUnit.Gauge) => tightness,
             _ => null,
         };

@@ -164,7 +164,7 @@ internal static class WindowFinder
         }
     }
 
-    /// <summary>Both runs at rest load the shaft by 2·T·sin(θ/2); half a turn of wrap where nothing was laid out.</summary>
+    /// <summary>Both runs at rest load the shaft by 2·T at most, half a turn of wrap: the worst case. Source: statics.</summary>
     private static TensionWindow BoundedByBearing(TensionWindow window, SetInput input, TightnessScale scale)
     {
         if (scale.Unit != TightnessUnit.Newton || input.Setting.MostShaftLoadN is not double most)
@@ -174,8 +174,15 @@ internal static class WindowFinder
             ? window
             : window with
             {
-                High = Math.Max(bound, window.Low),
-                Reason = window.Reason + ". Bounded above by the bearing",
+                Low = Math.Min(bound, window.Low),
+                High = bound,
+                Reason =
+                    window.Reason
+                    + (
+                        bound < window.Low
+                            ? ". The shaft may carry less than that asks for: it can't be set so that both hold"
+                            : ". Bounded above by what the shaft may carry"
+                    ),
             };
     }
 }

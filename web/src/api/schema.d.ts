@@ -1800,6 +1800,13 @@ export interface components {
          * @enum {unknown}
          */
         EfficiencySchool: "testBench" | "everyday";
+        /** @description Range in which a drive is expected to sound, Hz. */
+        ExpectedHz: {
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+        };
         /** @description Where a gear of the new gearing would stand among the old gears. */
         FeelsLikeResult: {
             /**
@@ -3891,6 +3898,7 @@ export interface components {
             windowLooseReading: null | number;
             /** Format: double */
             windowTightReading: null | number;
+            expected: null | components["schemas"]["ExpectedHz"];
             rounds: components["schemas"]["RoundResult"][];
             /** @description For both adjusters together; empty when nothing is to be turned. */
             moves: components["schemas"]["AdjusterMove"][];
@@ -4766,14 +4774,14 @@ export interface components {
             beltLengthMm: number;
             /**
              * Format: double
-             * @description Next to none for aramid cord.
-             */
-            beltExpansionPerK: number;
-            /**
-             * Format: double
              * @description E·A of the belt.
              */
             axialStiffnessN: number;
+            /**
+             * Format: double
+             * @description Next to none for aramid cord; 0 where nobody said.
+             */
+            beltExpansionPerK?: null | number;
         };
         ThermalTensionResult: {
             /**

@@ -9,6 +9,7 @@ import { nextText, positionWord, readingText, rollText } from './words'
 export function BayMode({
   advice,
   position,
+  positions,
   reading,
   units,
   isKeepable,
@@ -18,6 +19,7 @@ export function BayMode({
 }: {
   advice: SetAdvice
   position: number
+  positions: number
   reading: SetReading | undefined
   units: Units
   isKeepable: boolean
@@ -53,7 +55,7 @@ export function BayMode({
       </p>
       <p className={classes.reading}>
         {value ?? '–'}
-        <small>{positionWord(position)}</small>
+        <small>{positionWord(position, positions)}</small>
       </p>
       <footer>
         <Button size="xl" className={classes.big} variant="default" onClick={onNext}>

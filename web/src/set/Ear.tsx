@@ -1,6 +1,6 @@
 import { Button, FileButton, Group } from '@mantine/core'
 import { useMutation } from '@tanstack/react-query'
-import { listen, type PluckHearing, type SetReading } from '../api/client'
+import { listen, type PluckHearing, type SetAdvice, type SetReading } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { fixed } from '../quantities/format'
 import table from '../shell/table.module.css'
@@ -22,12 +22,14 @@ export function Ear({
   onRead,
 }: {
   isLive: boolean
-  range: [number, number] | null
+  /** Where the core expects it to sound. */
+  range: SetAdvice['expected']
   position: number
   onRead: (reading: SetReading) => void
 }) {
   const hear = useMutation({
-    mutationFn: (recording: Blob) => listen(recording, range ? expected(range) : undefined),
+    mutationFn: (recording: Blob) =>
+      listen(recording, range ? { lowHz: range.low, highHz: range.high } : undefined),
     onSuccess: (heard) =>
       heard.hz !== null && onRead({ method: 'pluck', value: heard.hz, position, forceN: null }),
   })
@@ -78,9 +80,6 @@ export function Ear({
     </div>
   )
 }
-
-/** Well to either side of the window: what is found loose or tight is expected, too. */
-const expected = ([low, high]: [number, number]) => ({ lowHz: low / 2, highHz: high * 2 })
 
 function Heard({ heard }: { heard: PluckHearing }) {
   const wave = heard.waveform

@@ -6,7 +6,16 @@ import type { Setting } from './useSetting'
 import { METHOD_WORDS, positionWord, readingText } from './words'
 
 /** The ends of the round in view, the window, and what a spread means. */
-export function Ends({ setting, onWorking }: { setting: Setting; onWorking: () => void }) {
+export function Ends({
+  setting,
+  positions,
+  onWorking,
+}: {
+  setting: Setting
+  /** Places of the wheel that are read. */
+  positions: number
+  onWorking: () => void
+}) {
   const units = useUnits()
   const answer = setting.advice.data
   if (!answer) return null
@@ -26,7 +35,9 @@ export function Ends({ setting, onWorking }: { setting: Setting; onWorking: () =
           {answer.unit === 'loopMm' && last.tightest !== null && (
             <Figure name="chain to spare at the tightest">{units.show('fine', -last.tightest)}</Figure>
           )}
-          {last.tightestAt !== null && <Figure name="tight place">{positionWord(last.tightestAt)}</Figure>}
+          {last.tightestAt !== null && (
+            <Figure name="tight place">{positionWord(last.tightestAt, positions)}</Figure>
+          )}
           {last.runOutMm !== null && (
             <Figure name="as if a wheel ran out by">{units.show('fine', last.runOutMm)}</Figure>
           )}

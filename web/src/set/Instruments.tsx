@@ -1,10 +1,9 @@
 import { SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
-import type { SetReading } from '../api/client'
+import type { SetReading, SetRound } from '../api/client'
 import { Panel } from '../shell/Panel'
 import { Ear } from './Ear'
 import { PracticeReading } from './PracticeReading'
-import { windowOf } from './ReadingRing'
 import { TiePair } from './TiePair'
 import { TypedReading } from './TypedReading'
 import type { Setting } from './useSetting'
@@ -26,16 +25,16 @@ const WORDS: Record<Instrument, string> = {
 export function Instruments({
   setting,
   position,
-  lock,
-  turned,
+  positions,
+  round,
   onRead,
   onPractice,
 }: {
   setting: Setting
   position: number
-  lock: 'loose' | 'nipped' | 'torqued'
-  /** What was turned for the round in hand. */
-  turned: { leftUnits: number; rightUnits: number }
+  positions: number
+  /** In hand, or as it would begin. */
+  round: SetRound
   onRead: (reading: SetReading) => void
   onPractice: (readings: SetReading[], gapMm: number | null) => void
 }) {
@@ -48,7 +47,7 @@ export function Instruments({
   const [chosen, setChosen] = useState<Instrument>(kinds[0] ?? 'freePlay')
   const instrument = kinds.includes(chosen) ? chosen : (kinds[0] as Instrument)
   return (
-    <Panel title="Reading" note={`at ${positionWord(position)}`}>
+    <Panel title="Reading" note={`at ${positionWord(position, positions)}`}>
       {kinds.length > 1 && (
         <SegmentedControl
           size="xs"
@@ -62,13 +61,13 @@ export function Instruments({
       {(instrument === 'microphone' || instrument === 'file') && (
         <Ear
           isLive={instrument === 'microphone'}
-          range={windowOf(setting.advice.data)}
+          range={setting.advice.data?.expected ?? null}
           position={position}
           onRead={onRead}
         />
       )}
       {instrument === 'practice' ? (
-        <PracticeReading setting={setting} lock={lock} turned={turned} onPractice={onPractice} />
+        <PracticeReading setting={setting} round={round} onPractice={onPractice} />
       ) : (
         <TypedReading key={instrument} instrument={instrument} position={position} onRead={onRead} />
       )}

@@ -1,30 +1,27 @@
 import { Button } from '@mantine/core'
 import { useMutation } from '@tanstack/react-query'
-import { pluckSound, readPractice, type SetReading } from '../api/client'
+import { pluckSound, readPractice, type SetReading, type SetRound } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import type { Setting } from './useSetting'
 
 /** Reads the simulated drive all round, and lets it be heard. */
 export function PracticeReading({
   setting,
-  lock,
-  turned,
+  round,
   onPractice,
 }: {
   setting: Setting
-  lock: 'loose' | 'nipped' | 'torqued'
-  turned: { leftUnits: number; rightUnits: number }
+  round: SetRound
   onPractice: (readings: SetReading[], gapMm: number | null) => void
 }) {
   const read = useMutation({
     mutationFn: async () => {
       const { job, input } = setting
       const made = (job?.rounds ?? []).map((r) => ({ ...r, readings: [] }))
-      const now = { ...turned, lock, readings: [], onStand: true }
       return readPractice({
         seed: Math.abs(job?.id ?? 1),
-        loop: { ...input, rounds: [...made, now] },
-        lock,
+        loop: { ...input, rounds: [...made, { ...round, readings: [] }] },
+        lock: round.lock,
       })
     },
     onSuccess: (answer) => {

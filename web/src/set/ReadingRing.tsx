@@ -1,7 +1,7 @@
 import type { RoundResult, SetAdvice, SetReading } from '../api/client'
 import { useUnits } from '../quantities/units'
 import classes from './ReadingRing.module.css'
-import { positionWord, readingText } from './words'
+import { positionWord, readingNumber, readingText } from './words'
 
 const SIZE = 270
 const MIDDLE = SIZE / 2
@@ -102,7 +102,7 @@ export function ReadingRing({
             >
               <circle cx={place.x} cy={place.y} r={17} />
               <text x={place.x} y={place.y + 4} textAnchor="middle">
-                {reading ? text.replace(/\s\D+$/, '') : '·'}
+                {reading ? readingNumber(reading.method, reading.value, units) : '·'}
               </text>
             </g>
           </g>

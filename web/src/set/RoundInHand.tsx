@@ -37,7 +37,7 @@ export function RoundInHand({
       <SegmentedControl
         size="xs"
         aria-label="Nut"
-        value={inHand?.lock ?? (answer?.next === 'tightenAndRead' ? 'torqued' : 'nipped')}
+        value={round.now.lock}
         onChange={(lock) => round.change({ lock: lock as 'loose' | 'nipped' | 'torqued' })}
         data={Object.entries(LOCK_WORDS).map(([value, label]) => ({ value, label }))}
         data-no-print

@@ -2,7 +2,7 @@ import type { RoundResult, SetRound } from '../api/client'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
-import { LOCK_WORDS, readingText, turnText } from './words'
+import { lockWord, readingText, turnText } from './words'
 
 const turned = (units: number): string =>
   units === 0 ? 'hold' : `${units > 0 ? '+' : '−'}${turnText(Math.abs(units))}`
@@ -53,7 +53,7 @@ export function RoundsPanel({
                   )}
                   <td>
                     <span className={table.tag} data-tone={result?.isInside ? 'ok' : undefined}>
-                      {LOCK_WORDS[round.lock].replace('nut ', '')}
+                      {lockWord(round.lock)}
                     </span>
                   </td>
                 </tr>

@@ -139,7 +139,7 @@ function Visit({
               data-no-print
             />
           )}
-          {answer && <Ends setting={setting} onWorking={() => setWorking(true)} />}
+          {answer && <Ends setting={setting} positions={positions} onWorking={() => setWorking(true)} />}
           {fit?.answer.data?.reserve && (
             <Figure name="left on the adjuster, by Fit">{reserveText(fit.answer.data.reserve, units)}</Figure>
           )}
@@ -200,8 +200,8 @@ function Visit({
             <Instruments
               setting={setting}
               position={position}
-              lock={inHand?.lock ?? (answer.next === 'tightenAndRead' ? 'torqued' : 'nipped')}
-              turned={turnedFor(inHand, answer, rounds.length === 0)}
+              positions={positions}
+              round={round.now}
               onRead={read}
               onPractice={(readings, gapMm) => round.change({ readings, gapMm })}
             />
@@ -282,6 +282,7 @@ function Visit({
         <BayMode
           advice={answer}
           position={position}
+          positions={positions}
           reading={shown?.readings.find((r) => r.position === position)}
           units={units}
           isKeepable={inHand !== null}
@@ -292,17 +293,4 @@ function Visit({
       )}
     </div>
   )
-}
-
-const turnedFor = (
-  inHand: SetJob['rounds'][number] | null,
-  advice: NonNullable<Setting['advice']['data']>,
-  isFirst: boolean,
-) => {
-  if (inHand) return { leftUnits: inHand.leftUnits, rightUnits: inHand.rightUnits }
-  const on = (side: 'left' | 'right') => {
-    const move = advice.moves.find((m) => m.side === side || (m.side === null && side === 'left'))
-    return !move || isFirst ? 0 : move.tightens ? move.units : -move.units
-  }
-  return { leftUnits: on('left'), rightUnits: on('right') }
 }

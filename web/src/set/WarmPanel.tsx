@@ -32,7 +32,6 @@ export function WarmPanel({ advice, centreMm }: { advice: SetAdvice; centreMm: n
           coldC,
           cosRun: span.cosRun,
           beltLengthMm: span.loopLengthMm,
-          beltExpansionPerK: 0,
           axialStiffnessN: stiffness,
         }
   const answer = useComputed('warmth', input, warm)

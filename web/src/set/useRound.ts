@@ -4,6 +4,8 @@ import { type SetAdvice, type SetReading, type SetRound, whoAmI } from '../api/c
 /** A round as it is being read. */
 export interface RoundDraft {
   round: SetRound | null
+  /** The one in hand, or as it would begin. */
+  now: SetRound
   /** Puts a reading at its position, in place of one that was there. */
   read: (reading: SetReading) => void
   change: (part: Partial<SetRound>) => void
@@ -31,6 +33,7 @@ export function useRound(advice: SetAdvice | undefined, isFirst: boolean): Round
   })
   return {
     round,
+    now: round ?? fresh(),
     read: (reading) =>
       setRound((was) => {
         const now = was ?? fresh()

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { AdjusterMove, SetAdvice } from '../api/client'
 import { unitsOf } from '../quantities/units'
-import { moveText, nextText, readingEnds, readingText, rollText, turnText } from './words'
+import { moveText, nextText, positionWord, readingEnds, readingText, rollText, turnText } from './words'
 
 const units = unitsOf('metric', () => {})
 const plainly = (text: string | null) => text?.replaceAll(/\s/g, ' ')
@@ -59,6 +59,14 @@ describe('what comes next', () => {
 
   it('asks for nothing to be rolled when nothing is to be turned', () =>
     expect(rollText(advice({ next: 'looseOrBent', moves: [] }))).toBeNull())
+})
+
+describe('places of the wheel', () => {
+  it('are quarters only where four are read', () => {
+    expect(positionWord(1)).toBe('a quarter on')
+    expect(positionWord(1, 6)).toBe('place 2 of 6')
+    expect(positionWord(0, 8)).toBe('valve up')
+  })
 })
 
 describe('readings', () => {

@@ -14,10 +14,19 @@ export const METHOD_WORDS: Record<ReadingMethod, string> = {
   feel: 'by feel',
 }
 
+const LOCKS: Record<SetRound['lock'], string> = {
+  loose: 'loose',
+  nipped: 'nipped',
+  torqued: 'at its torque',
+}
+
+/** Of the nut, where its column says so already. */
+export const lockWord = (lock: SetRound['lock']) => LOCKS[lock]
+
 export const LOCK_WORDS: Record<SetRound['lock'], string> = {
-  loose: 'nut loose',
-  nipped: 'nut nipped',
-  torqued: 'nut at its torque',
+  loose: `nut ${LOCKS.loose}`,
+  nipped: `nut ${LOCKS.nipped}`,
+  torqued: `nut ${LOCKS.torqued}`,
 }
 
 export const KIND_WORDS: Record<LoopSetting['kind'], string> = {
@@ -38,18 +47,20 @@ export const positionWord = (position: number, positions = 4): string =>
 
 /** A reading in the unit of its method. */
 export function readingText(method: ReadingMethod | null, value: number, units: Units): string {
-  switch (method) {
-    case 'pluck':
-      return `${fixed(value, 1)} Hz`
-    case 'push':
-    case 'freePlay':
-      return units.show('fine', value, units.system === 'inch' ? 2 : value < 10 ? 1 : 0)
-    case 'feel':
-      return ['loose', 'about right', 'tight'][Math.round(value) - 1] ?? figure(value, 2)
-    default:
-      return figure(value, 3)
-  }
+  const unit = method === 'pluck' ? 'Hz' : isLength(method) ? units.unitOf('fine') : ''
+  return [readingNumber(method, value, units), unit].filter(Boolean).join('\u00a0')
 }
+
+/** The same without its unit. */
+export function readingNumber(method: ReadingMethod | null, value: number, units: Units): string {
+  if (method === 'pluck') return fixed(value, 1)
+  if (method === 'feel') return ['loose', 'about right', 'tight'][Math.round(value) - 1] ?? figure(value, 2)
+  if (isLength(method))
+    return fixed(units.toShown('fine', value), units.system === 'inch' ? 2 : value < 10 ? 1 : 0)
+  return figure(value, 3)
+}
+
+const isLength = (method: ReadingMethod | null) => method === 'push' || method === 'freePlay'
 
 /** “58.0 to 66.0 Hz”: lowest and highest of the last round that was read. */
 export function readingEnds(job: Pick<SetJob, 'rounds'>, units: Units): string {
@@ -60,7 +71,7 @@ export function readingEnds(job: Pick<SetJob, 'rounds'>, units: Units): string {
   const [low, high] = [Math.min(...values), Math.max(...values)]
   return low === high
     ? readingText(method, low, units)
-    : `${readingText(method, low, units).replace(/\s\D+$/, '')} to ${readingText(method, high, units)}`
+    : `${readingNumber(method, low, units)} to ${readingText(method, high, units)}`
 }
 
 /** Sixteenths as a workshop writes them: 3/16, 1/4, 1/2. */
