@@ -79,7 +79,10 @@ public sealed class DoorTests(WendrakServer server) : IClassFixture<WendrakServe
             Encoding.UTF8,
             "application/json"
         );
-        HttpResponseMessage response = await server.Client.PostAsync("/api/ratio/search", content);
+        // Told the limit before all of it was sent: otherwise the door may close while the caller still speaks.
+        HttpRequestMessage request = new(HttpMethod.Post, "/api/ratio/search") { Content = content };
+        request.Headers.ExpectContinue = true;
+        HttpResponseMessage response = await server.Client.SendAsync(request);
         Assert.Equal(HttpStatusCode.RequestEntityTooLarge, response.StatusCode);
         Assert.Contains("1000 kB", await response.Content.ReadAsStringAsync(), StringComparison.Ordinal);
     }
