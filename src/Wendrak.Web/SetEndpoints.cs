@@ -13,6 +13,7 @@ public static class SetEndpoints
     {
         RouteGroupBuilder set = app.MapComputing("/api/set", "Set");
         set.MapPost("/advice", (SetInput input) => TypedResults.Ok(SetAdvising.Of(input))).WithName("adviseSetting");
+        set.MapPost("/match", (SideMatchInput input) => TypedResults.Ok(SideMatch.Of(input))).WithName("matchSides");
         set.MapPost("/straightness", (StraightnessInput input) => TypedResults.Ok(Straightness.Of(input)))
             .WithName("judgeStraightness");
         set.MapPost("/running-in", (RunningInInput input) => TypedResults.Ok(RunningIn.Of(input))).WithName("runIn");

@@ -85,6 +85,38 @@ public sealed class SetJobTests : IDisposable
     }
 
     [Fact]
+    public async Task What_is_in_hand_goes_on_on_another_device()
+    {
+        SetJob opened = await OpenedAsync(AsFound);
+        SetInHand inHand = new(Last, [ClosingStep.FinalTorque]);
+        CautionsConfirmed cautions = new("Ann", new(2026, 11, 26, 9, 20, 0, TimeSpan.Zero));
+        await _store.SetJobs.ChangeAsync("Ann", opened with { InHand = inHand, Cautions = cautions }, default);
+        SetJob read = await ReadAsync(opened);
+        Assert.Equal(Last.Readings, read.InHand!.Round!.Readings);
+        Assert.Equal([ClosingStep.FinalTorque], read.InHand.Done);
+        Assert.Equal(cautions, read.Cautions);
+        // A round that is not kept is no last reading.
+        await RefusesAsync(
+            "InHand.Round",
+            read with
+            {
+                Rounds = [AsFound, Last],
+                Closing = Closed(Enum.GetValues<ClosingStep>()),
+            }
+        );
+        await RefusesAsync("InHand.Done", read with { InHand = new(null, [ClosingStep.Guards]) });
+        await RefusesAsync("Rounds[1].TurnsRolled", read with { InHand = new(Last with { TurnsRolled = -1 }, []) });
+    }
+
+    private async Task RefusesAsync(string field, SetJob job)
+    {
+        InvalidInputException refused = await Assert.ThrowsAsync<InvalidInputException>(() =>
+            _store.SetJobs.ChangeAsync("Ann", job, default)
+        );
+        Assert.Contains(refused.Issues, i => i.Field == field);
+    }
+
+    [Fact]
     public async Task Two_windows_are_told_of_each_other()
     {
         SetJob opened = await OpenedAsync(AsFound);

@@ -41,6 +41,8 @@ public sealed record StraightnessInput(
 /// <param name="OffsetLimitMm">Null where no limit is known.</param>
 /// <param name="IsStraight">Null where nothing that was measured has a limit.</param>
 /// <param name="Move">Of the right adjuster alone, as a hand can make it, to square the axle; null where it is square or nobody said how it is moved.</param>
+/// <param name="ShiftMm">How far the rear wheel must go across, or the front one the other way; null where it need not.</param>
+/// <param name="ShiftTo">Where to.</param>
 /// <param name="WalksTo">Where a belt goes as it stands.</param>
 /// <param name="EdgeLies">False where the straight-edge hardly lay on the front wheel; null without one.</param>
 public sealed record StraightnessResult(
@@ -50,11 +52,26 @@ public sealed record StraightnessResult(
     double? AngleLimitDeg,
     bool? IsStraight,
     AdjusterMove? Move,
+    double? ShiftMm,
+    ShiftTo? ShiftTo,
     Side? WalksTo,
     bool? EdgeLies,
     string Source,
     IReadOnlyList<Working> Workings
 );
+
+/// <summary>Which way a wheel goes across.</summary>
+public enum ShiftTo
+{
+    /// <summary>Towards the straight-edge.</summary>
+    Edge,
+
+    /// <summary>Away from the straight-edge.</summary>
+    OffEdge,
+
+    /// <summary>Back to the line of the front wheel.</summary>
+    Line,
+}
 
 /// <summary>Judges how straight a loop runs, offset and angle apart. Limits: table <c>alignment_limits.csv</c>, common practice.</summary>
 public static class Straightness
@@ -97,6 +114,7 @@ public static class Straightness
         double? backMm = skew is not null
             ? -skew.DifferenceMm
             : -Math.Tan((angle ?? 0) * Math.PI / 180) * input.SpacingMm;
+        bool isOff = offset is double off && offsetLimit is double most && Math.Abs(off) > most;
         return new(
             offset,
             angle,
@@ -104,6 +122,11 @@ public static class Straightness
             limit?.AngularLimitDeg,
             Within(offset, offsetLimit, angle, limit?.AngularLimitDeg),
             backMm is double mm && input.Setting is { } setting ? MoveOf(setting, mm) : null,
+            isOff ? Math.Abs(offset!.Value) : null,
+            !isOff ? null
+                : edge is null ? ShiftTo.Line
+                : offset > 0 ? ShiftTo.Edge
+                : ShiftTo.OffEdge,
             skew?.WalksTo,
             edge?.EdgeLies,
             limit is null ? "no limit known for this kind" : $"{limit.Use}, {limit.Drive}: {limit.Certainty}",
@@ -114,8 +137,10 @@ public static class Straightness
     /// <summary>The nearest a hand can make; null where it would be none.</summary>
     private static AdjusterMove? MoveOf(LoopSetting setting, double backMm)
     {
-        double steps = Math.Round(backMm / setting.MmPerUnit / setting.Step);
-        return setting.HasTwoEnds && steps != 0 ? AdjusterMove.Of(setting, Side.Right, steps * setting.Step) : null;
+        double units = Math.Round(backMm / setting.MmPerUnit / setting.Step) * setting.Step;
+        return setting.HasTwoEnds && units != 0
+            ? AdjusterMove.Of(setting, Side.Right, units, units * setting.MmPerUnit)
+            : null;
     }
 
     private static bool? Within(double? offset, double? offsetLimit, double? angle, double? angleLimit)

@@ -7,8 +7,9 @@ namespace Wendrak.Core.Tension;
 /// <param name="Units">Turns, clicks or shims, always above 0.</param>
 /// <param name="Clockwise">Seen from where the wrench stands; null for clicks and shims.</param>
 /// <param name="Mm">Way of that end of the axle.</param>
-/// <param name="Flats">Of a hexagon; null where nothing is turned.</param>
+/// <param name="Flats">Of a hexagon; null where no nut or screw is turned.</param>
 /// <param name="ClockHours">As the hand of a clock goes; null where nothing is turned.</param>
+/// <param name="Degrees">Of an eccentric; null for anything else.</param>
 public sealed record AdjusterMove(
     Side? Side,
     double Units,
@@ -16,13 +17,19 @@ public sealed record AdjusterMove(
     bool? Clockwise,
     double Mm,
     double? Flats,
-    double? ClockHours
+    double? ClockHours,
+    double? Degrees
 )
 {
+    private const double Flat = 6; // of a hexagon, in a turn
+    private const double Hours = 12;
+    private const double DegreesInATurn = 360;
+
     /// <param name="units">Positive tightens.</param>
-    internal static AdjusterMove Of(LoopSetting setting, Side? side, double units)
+    /// <param name="mm">Way of that end.</param>
+    internal static AdjusterMove Of(LoopSetting setting, Side? side, double units, double mm)
     {
-        bool turns = setting.Kind is not (AdjusterKind.Cam or AdjusterKind.Shims);
+        bool isEccentric = setting.Kind == AdjusterKind.Eccentric;
         bool clockwiseTightens =
             side == Alignment.Side.Right ? setting.RightClockwiseTightens : setting.LeftClockwiseTightens;
         double amount = Math.Abs(units);
@@ -30,10 +37,11 @@ public sealed record AdjusterMove(
             side,
             amount,
             units > 0,
-            turns ? clockwiseTightens == units > 0 : null,
-            units * setting.MmPerUnit,
-            turns ? amount * 6 : null,
-            turns ? amount * 12 : null
+            setting.Turns ? clockwiseTightens == units > 0 : null,
+            mm,
+            setting.Turns && !isEccentric ? amount * Flat : null,
+            setting.Turns ? amount * Hours : null,
+            isEccentric ? amount * DegreesInATurn : null
         );
     }
 }

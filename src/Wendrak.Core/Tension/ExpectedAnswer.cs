@@ -17,6 +17,7 @@ internal static class ExpectedAnswer
     private const double UsualAxialStiffnessN = 60_000; // order of magnitude, from memory; the first round corrects it
     private const double StiffnessShare = 0.6;
     private const double ChainShare = 0.15;
+    private const double SpringShare = 0.3; // an arm and spring measured by hand; judgement
 
     // Nothing known: a turn of a sixteenth is taken to change it by a tenth.
     private const double UnknownPerTurn = 1.6;
@@ -26,6 +27,10 @@ internal static class ExpectedAnswer
     public static (double Slope, double Share) OfTension(TightnessScale scale, LoopSetting setting, double? tightness)
     {
         SpanFacts span = scale.Span;
+        if (setting.Kind == AdjusterKind.SprungArm)
+            return setting.Arm is { RateNPerMm: double rate } arm && scale.Unit == TightnessUnit.Newton
+                ? (rate * SprungArm.PerSpringN(arm), SpringShare)
+                : Unknown(setting, tightness);
         if (scale.Unit == TightnessUnit.LoopMm)
             return (2 * span.CosRun, ChainShare); // both runs grow by as much
         if (scale.Unit == TightnessUnit.Newton && span.LoopLengthMm is double length)
@@ -33,8 +38,11 @@ internal static class ExpectedAnswer
                 TensionStiffness.NPerMm(span.AxialStiffnessN ?? UsualAxialStiffnessN, span.CosRun, length),
                 StiffnessShare
             );
-        return (UnknownPerTurn * Math.Max(Math.Abs(tightness ?? 1), 1e-6) / setting.MmPerUnit, UnknownShare);
+        return Unknown(setting, tightness);
     }
+
+    private static (double Slope, double Share) Unknown(LoopSetting setting, double? tightness) =>
+        (UnknownPerTurn * Math.Max(Math.Abs(tightness ?? 1), 1e-6) / setting.MmPerUnit, UnknownShare);
 
     /// <summary>Gap in mm for each mm that the right end is further back.</summary>
     /// <remarks>Right end back: the shafts are closer on the left and the belt walks left: a gap on the left narrows.</remarks>

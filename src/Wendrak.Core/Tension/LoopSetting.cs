@@ -13,6 +13,9 @@ public enum AdjusterKind
     /// <summary>One screw that moves motor, idler or axle.</summary>
     OneScrew,
 
+    /// <summary>A motor that a screw moves on its slide.</summary>
+    SlidingMotor,
+
     /// <summary>An eccentric that is turned.</summary>
     Eccentric,
 
@@ -21,12 +24,27 @@ public enum AdjusterKind
 
     /// <summary>Shims or plates.</summary>
     Shims,
+
+    /// <summary>A spring holds an idler on an arm; a screw sets the spring.</summary>
+    SprungArm,
+}
+
+/// <summary>From where clockwise is seen.</summary>
+public enum WrenchView
+{
+    Behind,
+    Ahead,
+
+    /// <summary>From the side that the adjuster is on.</summary>
+    Outside,
 }
 
 /// <summary>What is asked once of how a loop is set. Everything that is null has a default, or is not judged.</summary>
 /// <param name="MmPerUnit">Way of the axle for one turn (the pitch of a thread), click or shim.</param>
 /// <param name="SmallestStep">Part of a turn, or clicks, that a hand can make; 1/16 turn where nobody said.</param>
 /// <param name="LeftClockwiseTightens">Seen from where the wrench stands.</param>
+/// <param name="SeenFrom">From where both are meant; null for where the wrench stands.</param>
+/// <param name="BeltSide">Side of the machine that the loop runs on; null where nobody said.</param>
 /// <param name="GapSide">Side of the flange or edge that the gap is read at, seen in the direction of travel; null where none is read.</param>
 /// <param name="GapLowMm">Least gap that is fine.</param>
 /// <param name="MakerMethod">What the maker's window is given in.</param>
@@ -36,6 +54,9 @@ public enum AdjusterKind
 /// <param name="MassKgPerM">Of the whole belt, where the tables do not tell it.</param>
 /// <param name="SpanMm">Free run that is read, where nothing was laid out.</param>
 /// <param name="FinalTorqueNm">Of the axle nut, by the vehicle's maker.</param>
+/// <param name="EccentricMm">From the middle of an eccentric to the axle; 10 where nobody said.</param>
+/// <param name="EccentricDeg">How far an eccentric stands from its loosest place, as found; 90 where nobody said.</param>
+/// <param name="Arm">A sprung arm as it was measured; null for any other adjuster.</param>
 public sealed record LoopSetting(
     string LoopKey,
     AdjusterKind Kind = AdjusterKind.TwoEnds,
@@ -54,21 +75,47 @@ public sealed record LoopSetting(
     double Bias = 0.5,
     double? MassKgPerM = null,
     double? SpanMm = null,
-    double? FinalTorqueNm = null
+    double? FinalTorqueNm = null,
+    WrenchView? SeenFrom = null,
+    Side? BeltSide = null,
+    double? EccentricMm = null,
+    double? EccentricDeg = null,
+    SprungArmInput? Arm = null
 )
 {
+    private const double UsualEccentricMm = 10; // from memory, of hubs and bottom brackets
+    private const double UsualEccentricDeg = 90;
+    private const double EccentricStep = 1 / 180.0; // turn: 2°, what a hand can make; from memory
+    private const double MostEccentricAtOnce = 1 / 8.0; // turn
+    private const double LeastEccentricStep = 1 / 360.0; // turn
+    private const double LeastStep = 1 / 64.0; // turn
     private const double UsualStep = 1 / 16.0; // turn
     private const double MostTurnAtOnce = 0.5;
     private const double UsualGapLowMm = 0.5; // the belt stays off the flange: common practice
     private const double UsualGapHighMm = 2;
 
     /// <summary>A click or shim can't be parted.</summary>
-    public double Step => SmallestStep ?? (Turns ? UsualStep : 1);
+    public double Step =>
+        SmallestStep
+        ?? (
+            IsEccentric ? EccentricStep
+            : Turns ? UsualStep
+            : 1
+        );
 
-    /// <summary>Never more than half a turn at once, or one click or shim.</summary>
-    public double MostAtOnce => Turns ? MostTurnAtOnce : Math.Max(1, Step);
+    /// <summary>Never more than half a turn at once, an eighth of an eccentric, or one click or shim.</summary>
+    public double MostAtOnce =>
+        IsEccentric ? MostEccentricAtOnce
+        : Turns ? MostTurnAtOnce
+        : Math.Max(1, Step);
 
-    private bool Turns => Kind is not (AdjusterKind.Cam or AdjusterKind.Shims);
+    public double EccentricOffset => EccentricMm ?? UsualEccentricMm;
+    public double EccentricStart => EccentricDeg ?? UsualEccentricDeg;
+
+    private bool IsEccentric => Kind == AdjusterKind.Eccentric;
+
+    /// <summary>Whether it is turned; a click or shim is counted.</summary>
+    public bool Turns => Kind is not (AdjusterKind.Cam or AdjusterKind.Shims);
 
     public bool HasTwoEnds => Kind is AdjusterKind.TwoEnds or AdjusterKind.Cam;
 
@@ -81,7 +128,15 @@ public sealed record LoopSetting(
         guard
             .OneOf(nameof(Kind), Kind)
             .Between(nameof(MmPerUnit), MmPerUnit, 0.05, 30, "mm")
-            .BetweenIfGiven(nameof(SmallestStep), SmallestStep, 1 / 64.0, Turns ? MostTurnAtOnce : 2, "")
+            .BetweenIfGiven(
+                nameof(SmallestStep),
+                SmallestStep,
+                IsEccentric ? LeastEccentricStep : LeastStep,
+                IsEccentric ? MostEccentricAtOnce
+                    : Turns ? MostTurnAtOnce
+                    : 2,
+                ""
+            )
             .BetweenIfGiven(nameof(GapLowMm), GapLowMm, 0, 50, "mm")
             .BetweenIfGiven(nameof(GapHighMm), GapHighMm, GapLow, 50, "mm")
             .BetweenIfGiven(nameof(MakerLow), MakerLow, 0.01, 1e6, "")
@@ -91,16 +146,29 @@ public sealed record LoopSetting(
             .Between(nameof(Bias), Bias, 0, 1, "")
             .BetweenIfGiven(nameof(MassKgPerM), MassKgPerM, 0.001, 100, "kg/m")
             .BetweenIfGiven(nameof(SpanMm), SpanMm, 20, 20_000, "mm")
-            .BetweenIfGiven(nameof(FinalTorqueNm), FinalTorqueNm, 0.5, 1_000, "Nm");
+            .BetweenIfGiven(nameof(FinalTorqueNm), FinalTorqueNm, 0.5, 1_000, "Nm")
+            .BetweenIfGiven(nameof(EccentricMm), EccentricMm, 0.5, 200, "mm")
+            .BetweenIfGiven(nameof(EccentricDeg), EccentricDeg, 0, 180, "°");
+        if (Arm is not null)
+            guard.Include(new Guard("Arm.").Include(Arm.Check()));
         bool isChain = loop.Medium == LoopMedium.Chain;
+        guard.That(
+            !isChain || Kind != AdjusterKind.SprungArm,
+            nameof(Kind),
+            "other_kind",
+            "Under a sprung arm a chain has no play to set: look whether the arm still has way, and choose another adjuster here."
+        );
         if (MakerMethod is ReadingMethod method)
             guard
                 .OneOf(nameof(MakerMethod), method)
                 .That(
-                    isChain == (method == ReadingMethod.FreePlay) && method != ReadingMethod.Feel,
+                    method == ReadingMethod.Gauge
+                        || (isChain == (method == ReadingMethod.FreePlay) && method != ReadingMethod.Feel),
                     nameof(MakerMethod),
                     "other_kind",
-                    isChain ? "A chain is given by its free play." : "A belt is given in Hz, by a push or by a gauge."
+                    isChain
+                        ? "A chain is given by its free play or by a gauge."
+                        : "A belt is given in Hz, by a push or by a gauge."
                 );
         return guard;
     }

@@ -38,6 +38,7 @@ public static class PracticeDrive
     internal sealed class HiddenDrive
     {
         private readonly LoopSetting _setting;
+        private readonly AdjusterTravel _travel;
         private readonly TightnessScale _scale;
         private readonly int _seed;
         private readonly double _start;
@@ -52,6 +53,7 @@ public static class PracticeDrive
         public HiddenDrive(int seed, LoopSetting setting, TightnessScale scale, TensionWindow window)
         {
             (_seed, _setting, _scale) = (seed, setting, scale);
+            _travel = new(setting);
             SeededValues values = new(seed);
             double width = window.High - window.Low;
             double middle = (window.Low + window.High) / 2;
@@ -98,7 +100,7 @@ public static class PracticeDrive
         private double Middle(IReadOnlyList<SetRound> rounds, LockState locked)
         {
             double moved = rounds.Sum(r => _setting.HasTwoEnds ? (r.LeftUnits + r.RightUnits) / 2 : r.LeftUnits);
-            return _start + _slope * moved * _setting.MmPerUnit + (locked == LockState.Torqued ? _nut : 0);
+            return _start + _slope * _travel.Mm(0, moved) + (locked == LockState.Torqued ? _nut : 0);
         }
 
         private Reading ReadAt(int position, double middle, SeededValues noise)

@@ -41,12 +41,14 @@ public sealed record Reading(ReadingMethod Method, double Value, int Position = 
 /// <summary>Two readings of the same state: by a gauge or a hand, and by a method that knows newtons, Hz or mm.</summary>
 /// <param name="Own"><see cref="ReadingMethod.Gauge"/>, or <see cref="ReadingMethod.Feel"/> of one person.</param>
 /// <param name="OwnValue">In the scale of the gauge or hand.</param>
+/// <param name="Who">Whose hand it is: another person's feel is not tied by it; null for anybody's.</param>
 public sealed record CalibrationPair(
     ReadingMethod Own,
     double OwnValue,
     ReadingMethod Known,
     double KnownValue,
-    double? KnownForceN = null
+    double? KnownForceN = null,
+    string? Who = null
 )
 {
     internal Guard Check() =>

@@ -5,6 +5,7 @@ namespace Wendrak.Core.Tension;
 /// <param name="LoosestReading">In the unit of the method.</param>
 /// <param name="TightestReading">The same at the other end.</param>
 /// <param name="LoosestAt">Wheel position.</param>
+/// <param name="SetAt">Wheel position to set at.</param>
 /// <param name="Loosest">In the scale of the loop; null where the readings can't be turned into it.</param>
 /// <param name="RunOutMm">What a wheel must run out to give what goes round once a turn; null for fewer than four positions.</param>
 /// <param name="Inside">Each reading of the round in its order; null for one that can't be told.</param>
@@ -16,6 +17,7 @@ public sealed record RoundResult(
     double? TightestReading,
     int? LoosestAt,
     int? TightestAt,
+    int? SetAt,
     double? Loosest,
     double? Tightest,
     double? RunOutMm,
@@ -25,8 +27,9 @@ public sealed record RoundResult(
 )
 {
     /// <param name="slope">Tightness for each mm of axle.</param>
-    internal static RoundResult Of(int index, SetRound round, TightnessScale scale, TensionWindow? window, double slope)
+    internal static RoundResult Of(int index, SetRound round, TightnessScale any, TensionWindow? window, double slope)
     {
+        TightnessScale scale = any.In(round);
         ReadingMethod? method = round
             .Readings.GroupBy(r => r.Method)
             .OrderByDescending(g => g.Count())
@@ -48,9 +51,13 @@ public sealed record RoundResult(
             tightest?.Value,
             loosest?.Position,
             tightest?.Position,
+            // A chain is set where it is tightest; of a belt the loosest place must come in first. Common practice.
+            scale.Unit == TightnessUnit.LoopMm
+                ? tightest?.Position
+                : loosest?.Position,
             low,
             high,
-            RunOut(same, scale, slope),
+            scale.Unit is TightnessUnit.Newton or TightnessUnit.LoopMm ? RunOut(same, scale, slope) : null,
             round.GapMm,
             window is null || low is not double l || high is not double h ? null : window.Holds(scale, l, h),
             [.. round.Readings.Select(r => scale.Of(r) is { } t ? window?.HoldsOne(scale, t.Value) : null)]

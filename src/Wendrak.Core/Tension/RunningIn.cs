@@ -16,27 +16,69 @@ public enum CordKind
 /// <param name="Hours">Run since it was fitted, or lying under tension.</param>
 /// <param name="UntilHours">From now to when it must be right.</param>
 /// <param name="WantedN">Tension wanted then, the span's.</param>
-/// <param name="First">Two readings of this belt since it was fitted make the curve its own; null for the usual one.</param>
+/// <param name="NowN">As it was last read; null where it was not.</param>
+/// <param name="MostShaftLoadN">Load of both runs that the shaft may carry; null where nobody said.</param>
+/// <param name="Own">Readings of this very belt, which make the curve its own; null for the usual one.</param>
 public sealed record RunningInInput(
     CordKind Cord,
     double Hours,
     double UntilHours,
     double WantedN,
-    FractionLeft? First = null,
-    FractionLeft? Second = null
+    double? NowN = null,
+    double? MostShaftLoadN = null,
+    OwnReadings? Own = null
 );
+
+/// <summary>How one belt lost tension: as it was set, and twice after that.</summary>
+/// <param name="InHz">Frequencies of one and the same span, which go with the root of tension; else newtons.</param>
+/// <param name="FirstHours">Since it was fitted.</param>
+public sealed record OwnReadings(
+    bool InHz,
+    double AsSet,
+    double FirstHours,
+    double First,
+    double SecondHours,
+    double Second
+)
+{
+    /// <summary>Parts that were left.</summary>
+    /// <exception cref="InvalidInputException">They do not fall with time.</exception>
+    internal (FractionLeft First, FractionLeft Second) Fractions()
+    {
+        new Guard("Own.")
+            .Between(nameof(AsSet), AsSet, 1, 1e6, InHz ? "Hz" : "N")
+            .Between(nameof(FirstHours), FirstHours, 0.1, 8_760, "h")
+            .Between(nameof(SecondHours), SecondHours, 0.1, 8_760, "h")
+            .That(
+                SecondHours > FirstHours,
+                nameof(SecondHours),
+                "order",
+                "Give a later time than the first one.",
+                FirstHours
+            )
+            .That(First > 0 && First < AsSet, nameof(First), "not_falling", "Give less than it was set to.", AsSet)
+            .That(Second > 0 && Second < First, nameof(Second), "not_falling", "Give less than the first one.", First)
+            .ThrowIfAny();
+        double power = InHz ? 2 : 1;
+        return (new(FirstHours, Math.Pow(First / AsSet, power)), new(SecondHours, Math.Pow(Second / AsSet, power)));
+    }
+}
 
 /// <param name="Fraction">Part of what was set that was left.</param>
 public sealed record FractionLeft(double Hours, double Fraction);
 
 /// <param name="SetNowN">What to set now so that the wanted tension is there on the day.</param>
 /// <param name="OverPercent">What that is more than wanted.</param>
+/// <param name="ExpectedN">What there will be on the day if it is left as it was read; null where it was not.</param>
+/// <param name="IsAboveBearing">True when both runs would then load the shaft by more than it may carry: fit it earlier instead.</param>
 /// <param name="CheckAfterHours">When it will have lost a tenth from now: look again then.</param>
 /// <param name="Curve">Part that is left over the hours since fitting.</param>
 /// <param name="LevelFromHours">From here on it loses less than a hundredth a day: to fit it earlier is better than to set it high.</param>
 public sealed record RunningInResult(
     double SetNowN,
     double OverPercent,
+    double? ExpectedN,
+    bool IsAboveBearing,
     double? CheckAfterHours,
     double LevelFromHours,
     IReadOnlyList<FractionLeft> Curve,
@@ -59,16 +101,19 @@ public static class RunningIn
             .Between(nameof(input.Hours), input.Hours, 0, MostHours, "h")
             .Between(nameof(input.UntilHours), input.UntilHours, 0, MostHours, "h")
             .Between(nameof(input.WantedN), input.WantedN, 1, 1e6, "N")
+            .BetweenIfGiven(nameof(input.NowN), input.NowN, 0, 1e6, "N")
+            .BetweenIfGiven(nameof(input.MostShaftLoadN), input.MostShaftLoadN, 1, 1e6, "N")
             .ThrowIfAny();
         Relaxation usual = input.Cord == CordKind.Rubber ? Relaxation.Rubber : Relaxation.StiffCord;
-        Relaxation curve = input is { First: { } a, Second: { } b }
-            ? Relaxation.Fit(Math.Min(usual.Floor, b.Fraction * 0.9), (a.Hours, a.Fraction), (b.Hours, b.Fraction))
-            : usual;
+        Relaxation curve = input.Own is null ? usual : Own(input.Own, usual.Floor);
+        double left = curve.FractionAfter(input.Hours + input.UntilHours) / curve.FractionAfter(input.Hours);
         double set = curve.SetNowN(input.WantedN, input.Hours, input.UntilHours);
         double end = Math.Max(168, input.Hours + input.UntilHours);
         return new(
             set,
             (set / input.WantedN - 1) * 100,
+            input.NowN * left,
+            2 * set > input.MostShaftLoadN,
             HoursTo(h => curve.FractionAfter(input.Hours + h) / curve.FractionAfter(input.Hours) <= LookAgainAt),
             HoursTo(h => curve.FractionAfter(h) - curve.FractionAfter(h + 24) <= LevelADay * curve.FractionAfter(h))
                 ?? MostHours,
@@ -86,15 +131,27 @@ public static class RunningIn
                         new("T", "wanted on the day", input.WantedN, "N"),
                         new("t", "since it was fitted", input.Hours, "h"),
                         new("d", "until the day", input.UntilHours, "h"),
-                        new("r", "what it levels off at", curve.Floor, "", input.First is null),
-                        new("τ", "time", curve.TauHours, "h", input.First is null),
-                        new("β", "exponent", curve.Exponent, "", input.First is null),
+                        new("r", "what it levels off at", curve.Floor, "", input.Own is null),
+                        new("τ", "time", curve.TauHours, "h", input.Own is null),
+                        new("β", "exponent", curve.Exponent, "", input.Own is null),
                     ],
                     new("T_now", "to set", set, "N"),
                     "engineering fit through what the trade says of rubber belts: a fifth lost in hours, half in a week (common practice)",
                     "Two readings of this belt make it its own curve. Never above what the bearing may carry."
                 ),
             ]
+        );
+    }
+
+    /// <summary>Two readings can't tell three figures: what it levels off at stays the usual one, as long as it lies below both.</summary>
+    private static Relaxation Own(OwnReadings readings, double usualFloor)
+    {
+        const double belowLast = 0.9; // of the last reading: it will lose a little more. Judgement.
+        (FractionLeft first, FractionLeft second) = readings.Fractions();
+        return Relaxation.Fit(
+            Math.Min(usualFloor, second.Fraction * belowLast),
+            (first.Hours, first.Fraction),
+            (second.Hours, second.Fraction)
         );
     }
 

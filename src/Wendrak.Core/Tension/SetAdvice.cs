@@ -29,6 +29,12 @@ public enum NextStep
 
     /// <summary>It does not answer as such a drive can.</summary>
     LooseOrBent,
+
+    /// <summary>A gauge or hand that nobody tied to this loop says nothing of it.</summary>
+    TieReading,
+
+    /// <summary>The adjuster has less way left than it would need.</summary>
+    AtItsEnd,
 }
 
 /// <summary>What a round is for.</summary>
@@ -48,6 +54,8 @@ public enum SetGoal
 /// <param name="Moves">For both adjusters together; empty when nothing is to be turned.</param>
 /// <param name="TurnsToRoll">Of the wheel before the next reading.</param>
 /// <param name="ExpectedLoosestReading">After the move, in the method of the last round.</param>
+/// <param name="Reserve">What the adjuster has left, now and after the move; null where nothing tells it.</param>
+/// <param name="IsOffStand">True when the last round was read on the wheels, while the window is for the stand.</param>
 /// <param name="GapWalksTo">Where the belt must go so that its gap comes between its bounds; null where it is there or none is read.</param>
 /// <param name="PerStepReading">What the smallest step of both adjusters does to the loosest reading, as learned.</param>
 /// <param name="PerStepGapMm">What the smallest step of the right adjuster alone does to the gap.</param>
@@ -70,6 +78,8 @@ public sealed record SetAdvice(
     double? ExpectedLoosestReading,
     double? ExpectedTightestReading,
     double? ExpectedGapMm,
+    SetReserve? Reserve,
+    bool IsOffStand,
     Alignment.Side? GapWalksTo,
     double? PerStepReading,
     double? PerStepGapMm,

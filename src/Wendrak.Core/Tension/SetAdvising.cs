@@ -22,20 +22,20 @@ public static class SetAdvising
         TightnessScale scale = new(input.Loop.Medium == LoopMedium.Chain, span, usesGauge, input.Gauge);
         TensionWindow? window = WindowFinder.Of(input, scale);
         SetAdvisor advisor = new(input.Setting, scale, window, input.Goal, input.Rounds);
-        RoundResult[] rounds =
-        [
-            .. input.Rounds.Select((r, i) => RoundResult.Of(i, r, scale, window, advisor.Tension.Slope)),
-        ];
+        // A spring gives way to a wheel that runs out: what goes round then tells nothing of how far.
+        double runOutPer = input.Setting.Kind == AdjusterKind.SprungArm ? 0 : advisor.Tension.Slope;
+        RoundResult[] rounds = [.. input.Rounds.Select((r, i) => RoundResult.Of(i, r, scale, window, runOutPer))];
         RoundResult? last = rounds.LastOrDefault();
         (NextStep next, double left, double right) = advisor.Next(last);
-        AdjusterMove[] moves = [.. MovesOf(input.Setting, left, right)];
         double? force = input.Rounds is [.., { Readings: [.., { } reading] }] ? reading.ForceN : null;
         ReadingMethod method =
             last?.Method ?? (input.Loop.Medium == LoopMedium.Chain ? ReadingMethod.FreePlay : ReadingMethod.Pluck);
-        double? Shown(double? tightness) => tightness is double t ? scale.ToReading(method, t, force) : null;
+        TightnessScale shownIn = input.Rounds is [.., { } shown] ? scale.In(shown) : scale;
+        double? Shown(double? tightness) => tightness is double t ? shownIn.ToReading(method, t, force) : null;
         (double mean, double skew) = advisor.Moved(left, right);
+        AdjusterMove[] moves = [.. MovesOf(input.Setting, left, right, mean)];
         double change = advisor.Tension.Predict(mean, 0);
-        double perStep = advisor.Tension.Slope * input.Setting.MmPerUnit * input.Setting.Step;
+        double perStep = advisor.Tension.Slope * advisor.Moved(input.Setting.Step, input.Setting.Step).MeanMm;
         return new(
             next,
             input.Setting,
@@ -51,13 +51,16 @@ public static class SetAdvising
             Shown(last?.Loosest + change),
             Shown(last?.Tightest + change),
             last?.GapMm is double gap ? Math.Max(0, gap + advisor.Gap.Predict(skew, 0)) : null,
+            SetReserve.Of(input, advisor, (last?.Loosest + last?.Tightest) / 2, mean),
+            input is { Layout.SwingArm: not null, Rounds: [.., { OnStand: false }] }
+                && input.Loop.Medium == LoopMedium.Chain,
             WalksTo(input.Setting, last?.GapMm),
             Shown(last?.Loosest + perStep) - Shown(last?.Loosest),
             input.Setting.GapSide is null ? null : advisor.Gap.Slope * input.Setting.MmPerUnit * input.Setting.Step,
             advisor.Tension.Shift,
             advisor.Tension.Rounds,
             [.. Suspects(next, last, input.Loop)],
-            input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Of(newest, scale, window)] : [],
+            input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Of(newest, scale.In(newest), window)] : [],
             input.Rounds is [.., { Readings.Count: > 0 and < FewestPlaces }],
             SetWorkings.Of(input, scale, window, advisor, last)
         );
@@ -120,18 +123,19 @@ public static class SetAdvising
             : null;
     }
 
-    private static IEnumerable<AdjusterMove> MovesOf(LoopSetting setting, double left, double right)
+    /// <param name="mm">Way of a single adjuster.</param>
+    private static IEnumerable<AdjusterMove> MovesOf(LoopSetting setting, double left, double right, double mm)
     {
         if (!setting.HasTwoEnds)
         {
             if (left != 0)
-                yield return AdjusterMove.Of(setting, null, left);
+                yield return AdjusterMove.Of(setting, null, left, mm);
             yield break;
         }
         if (left != 0)
-            yield return AdjusterMove.Of(setting, Side.Left, left);
+            yield return AdjusterMove.Of(setting, Side.Left, left, left * setting.MmPerUnit);
         if (right != 0)
-            yield return AdjusterMove.Of(setting, Side.Right, right);
+            yield return AdjusterMove.Of(setting, Side.Right, right, right * setting.MmPerUnit);
     }
 
     /// <summary>Parts to look at. Source: common practice.</summary>

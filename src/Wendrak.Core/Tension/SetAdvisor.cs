@@ -23,12 +23,20 @@ internal sealed class SetAdvisor
     private readonly SetGoal _goal;
     private readonly IReadOnlyList<SetRound> _rounds;
     private readonly double _expectedSlope;
+    private readonly AdjusterTravel _travel;
+    private double _standing; // units done at the left or only adjuster since as found
 
     public LearnedResponse Tension { get; }
     public LearnedResponse Gap { get; }
     public double ExpectedSlope => _expectedSlope;
     public double Bias => _setting.Bias;
     public TightnessUnit Unit => _scale.Unit;
+
+    /// <summary>Left on the adjuster as it was measured, less what was turned since; null where nobody looked.</summary>
+    public double? WayLeftMm { get; private set; }
+
+    /// <summary>Left of an eccentric by its angle; null for anything else.</summary>
+    public double? EccentricLeftMm => _travel.LeftMm(_standing);
 
     public SetAdvisor(
         LoopSetting setting,
@@ -39,21 +47,28 @@ internal sealed class SetAdvisor
     )
     {
         (_setting, _scale, _window, _goal, _rounds) = (setting, scale, window, goal, rounds);
+        _travel = new(setting);
         (_expectedSlope, double share) = ExpectedAnswer.OfTension(scale, setting, FirstTightness());
         double nut = Math.Max(Math.Abs(window?.High ?? FirstTightness() ?? 1), 1e-6) * ExpectedAnswer.NutShare;
         Tension = new(_expectedSlope, share * Math.Abs(_expectedSlope), nut);
         (double gapSlope, double gapShare) = ExpectedAnswer.OfGap(setting);
         Gap = new(gapSlope, gapShare * Math.Abs(gapSlope), ExpectedAnswer.NutGapMm);
+        WayLeftMm = rounds is [{ WayLeftMm: double left }, ..] ? left : null;
         for (int i = 1; i < rounds.Count; i++)
             LearnFrom(rounds[i - 1], rounds[i]);
     }
 
     private double? FirstTightness() =>
-        _rounds.SelectMany(r => r.Readings).Select(_scale.Of).FirstOrDefault(t => t is not null)?.Value;
+        _rounds
+            .SelectMany(round => round.Readings.Select(_scale.In(round).Of))
+            .FirstOrDefault(t => t is not null)
+            ?.Value;
 
     private void LearnFrom(SetRound before, SetRound after)
     {
         (double mean, double skew) = Moved(after.LeftUnits, after.RightUnits);
+        _standing += after.LeftUnits;
+        WayLeftMm = after.WayLeftMm ?? WayLeftMm - mean;
         int tightened = Torqued(after) - Torqued(before);
         if (MeanOf(before) is { } was && MeanOf(after) is { } now)
             Tension.Learn(
@@ -70,24 +85,24 @@ internal sealed class SetAdvisor
 
     private Tightness? MeanOf(SetRound round)
     {
-        Tightness[] told = [.. round.Readings.Select(_scale.Of).OfType<Tightness>()];
+        Tightness[] told = [.. round.Readings.Select(_scale.In(round).Of).OfType<Tightness>()];
         if (told.Length == 0)
             return null;
         double sigma = Math.Sqrt(told.Sum(t => t.Sigma * t.Sigma)) / told.Length;
         return new(told.Average(t => t.Value), sigma);
     }
 
-    /// <summary>Way of the axle's middle, and how much further the right end goes than the left, mm.</summary>
+    /// <summary>Way of the axle's middle from where it stands, and how much further the right end goes than the left, mm.</summary>
     public (double MeanMm, double SkewMm) Moved(double left, double right) =>
         _setting.HasTwoEnds
             ? ((left + right) / 2 * _setting.MmPerUnit, (right - left) * _setting.MmPerUnit)
-            : (left * _setting.MmPerUnit, 0);
+            : (_travel.Mm(_standing, left), 0);
 
     /// <summary>What comes next after the last round.</summary>
     public (NextStep Next, double Left, double Right) Next(RoundResult? last)
     {
         if (last is null || (last.Loosest is null && last.GapMm is null))
-            return (last?.Method is null ? NextStep.ReadAsFound : NextStep.GiveWindow, 0, 0);
+            return (Unread(last), 0, 0);
         if (_window is null && _goal != SetGoal.TrackingOnly)
             return (NextStep.GiveWindow, 0, 0);
         if (IsUnfaithful())
@@ -98,9 +113,26 @@ internal sealed class SetAdvisor
             return (isTorqued ? NextStep.Done : NextStep.TightenAndRead, 0, 0);
         if (WantsTension && last.Spread is double spread && _window!.IsTooNarrowFor(_scale, spread))
             return (NextStep.SpreadTooWide, 0, 0);
+        if (IsAtItsEnd(last))
+            return (NextStep.AtItsEnd, 0, 0);
         (double left, double right) = BestMove(last, isTorqued ? 0 : 1);
         return left == 0 && right == 0 ? (NextStep.AsNearAsAHand, 0, 0) : (NextStep.Turn, left, right);
     }
+
+    private static NextStep Unread(RoundResult? last) =>
+        last?.Method switch
+        {
+            null => NextStep.ReadAsFound,
+            ReadingMethod.Feel or ReadingMethod.Gauge => NextStep.TieReading,
+            _ => NextStep.GiveWindow,
+        };
+
+    /// <summary>Whether what is left on the adjuster is less than it takes to come into the window.</summary>
+    private bool IsAtItsEnd(RoundResult last) =>
+        WantsTension
+        && (WayLeftMm ?? EccentricLeftMm) is double way
+        && last is { Loosest: double low, Tightest: double high }
+        && Math.Max(_window!.LoosestAllowed(_scale) - low, _window.Low - high) > way * Tension.Slope;
 
     private bool WantsTension => _goal != SetGoal.TrackingOnly;
     private bool WantsGap => _goal != SetGoal.TensionOnly && _setting.GapSide is not null;
@@ -134,9 +166,9 @@ internal sealed class SetAdvisor
         for (int l = -most; l <= most; l++)
         for (int r = -most; r <= most; r++)
         {
-            if (!IsAllowed(l, r))
-                continue;
             (double left, double right) = (l * _setting.Step, r * _setting.Step);
+            if (!IsAllowed(l, r) || !_travel.IsWithin(_standing + left))
+                continue;
             double cost = Cost(last, left, right, tightening);
             if (cost < bestCost - 1e-9)
                 (best, bestCost) = ((left, right), cost);

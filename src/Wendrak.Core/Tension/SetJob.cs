@@ -39,6 +39,8 @@ public sealed record SetClosing(
 /// <param name="Goal">What the rounds are for.</param>
 /// <param name="Rounds">The first is as found and is never edited.</param>
 /// <param name="Closing">Null while it goes on.</param>
+/// <param name="InHand">What was begun and is not kept yet, so that it can be gone on with; null where nothing was.</param>
+/// <param name="Cautions">Who said that what must be so before hands go near was so; null where nobody has.</param>
 public sealed record SetJob(
     long Id,
     int Version,
@@ -49,8 +51,17 @@ public sealed record SetJob(
     SetGoal Goal,
     IReadOnlyList<SetRound> Rounds,
     IReadOnlyList<CalibrationPair> Gauge,
-    SetClosing? Closing
+    SetClosing? Closing,
+    SetInHand? InHand = null,
+    CautionsConfirmed? Cautions = null
 );
+
+/// <param name="Round">Being read.</param>
+/// <param name="Done">Of the closing list, in its order.</param>
+public sealed record SetInHand(SetRound? Round, IReadOnlyList<ClosingStep> Done);
+
+/// <summary>Once for each visit.</summary>
+public sealed record CautionsConfirmed(string? Who, DateTimeOffset At);
 
 /// <summary>What of a visit may be stored.</summary>
 public static class SetJobRules
@@ -67,7 +78,20 @@ public static class SetJobRules
                 "Give a loop of this machine."
             )
             .OneOf(nameof(job.Goal), job.Goal)
-            .Include(SetRound.Check(job.Rounds))
+            .Include(SetRound.Check(job.InHand?.Round is { } begun ? [.. job.Rounds, begun] : job.Rounds))
+            .That(
+                job.InHand is null
+                    || job.InHand.Done.SequenceEqual(Enum.GetValues<ClosingStep>().Take(job.InHand.Done.Count)),
+                "InHand.Done",
+                "order",
+                "Do the steps of the closing list in their order."
+            )
+            .That(
+                job.Closing is null || job.InHand?.Round is null,
+                "InHand.Round",
+                "not_kept",
+                "A round is begun and not kept: keep it or drop it before the visit is closed."
+            )
             .Count(nameof(job.Gauge), job.Gauge.Count, 0, 10, "pairs");
         for (int i = 0; i < job.Gauge.Count; i++)
             guard.Include(new Guard($"{nameof(job.Gauge)}[{i}].").Include(job.Gauge[i].Check()));

@@ -1,3 +1,4 @@
+using Wendrak.Core.Geometry;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Tension;
@@ -7,6 +8,9 @@ namespace Wendrak.Core.Tension;
 /// <param name="GapMm">Between belt and flange, where it is read.</param>
 /// <param name="At">When; null where nobody noted it.</param>
 /// <param name="TurnsRolled">Of the wheel between turning and measuring.</param>
+/// <param name="Run">The run that was read; null for the usual one: of a chain the slack one, of a belt the longest.</param>
+/// <param name="LoadKg">That lay or sat on it; null where nobody noted it.</param>
+/// <param name="WayLeftMm">Left on the adjuster at these readings, by its marks or thread; null where nobody looked.</param>
 public sealed record SetRound(
     double LeftUnits,
     double RightUnits,
@@ -18,7 +22,10 @@ public sealed record SetRound(
     double? TemperatureC = null,
     int? TurnsRolled = null,
     bool OnStand = true,
-    string? Note = null
+    string? Note = null,
+    LoopRun? Run = null,
+    double? LoadKg = null,
+    double? WayLeftMm = null
 )
 {
     public const int MostReadings = 36;
@@ -51,7 +58,11 @@ public sealed record SetRound(
             .Count(nameof(Readings), Readings.Count, 0, MostReadings, "readings")
             .BetweenIfGiven(nameof(GapMm), GapMm, 0, 50, "mm")
             .BetweenIfGiven(nameof(TemperatureC), TemperatureC, -40, 120, "°C")
-            .BetweenIfGiven(nameof(TurnsRolled), TurnsRolled, 0, 100, "turns");
+            .BetweenIfGiven(nameof(TurnsRolled), TurnsRolled, 0, 100, "turns")
+            .BetweenIfGiven(nameof(LoadKg), LoadKg, 0, 5_000, "kg")
+            .BetweenIfGiven(nameof(WayLeftMm), WayLeftMm, 0, 500, "mm");
+        if (Run is LoopRun run)
+            guard.OneOf(nameof(Run), run);
         for (int i = 0; i < Readings.Count; i++)
         {
             Reading reading = Readings[i];

@@ -13,8 +13,9 @@ internal static class SetWorkings
         RoundResult? last
     ) => [.. OfReading(input, scale), .. OfWindow(scale, window, advisor, last), .. OfAnswer(input.Setting, advisor)];
 
-    private static IEnumerable<Working> OfReading(SetInput input, TightnessScale scale)
+    private static IEnumerable<Working> OfReading(SetInput input, TightnessScale any)
     {
+        TightnessScale scale = input.Rounds is [.., { } round] ? any.In(round) : any;
         // The one that told the loosest, whatever the round was read by beside it.
         Reading? least = input.Rounds is [.., { } newest]
             ? newest.Readings.Where(r => scale.Of(r) is not null).MinBy(r => scale.Of(r)!.Value)
@@ -102,7 +103,9 @@ internal static class SetWorkings
             [
                 new("k₀", "expected for each mm of axle", advisor.ExpectedSlope, UnitOf(advisor.Unit) + "/mm", true),
                 new("rounds", "that taught something", advisor.Tension.Rounds, ""),
-                new("P", "way of a turn or click", setting.MmPerUnit, "mm"),
+                setting.Kind == AdjusterKind.Eccentric
+                    ? new("e", "offset of the eccentric", setting.EccentricOffset, "mm", setting.EccentricMm is null)
+                    : new("P", "way of a turn or click", setting.MmPerUnit, "mm"),
                 new("nut", "shift when tightened, as learned", advisor.Tension.Shift, UnitOf(advisor.Unit)),
             ],
             new("k", "learned", advisor.Tension.Slope, UnitOf(advisor.Unit) + "/mm"),

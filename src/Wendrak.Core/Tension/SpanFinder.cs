@@ -15,7 +15,9 @@ internal static class SpanFinder
     {
         Loop loop = input.Loop;
         LoopPath? path = PathOf(input);
-        double? span = input.Setting.SpanMm ?? (path is null ? null : Read(loop, path));
+        double? typed = input.Setting.SpanMm;
+        (double slack, double tight)? runs = path is null || typed is not null ? null : Runs(path);
+        double? span = typed ?? (loop.Medium == LoopMedium.Chain ? runs?.slack : Longest(runs));
         return new(
             span,
             input.Setting.MassKgPerM ?? LoopMass.KgPerM(loop, input.StrengthOrNothing),
@@ -26,7 +28,9 @@ internal static class SpanFinder
                         : null
                 ),
             path?.LengthMm,
-            path is null ? 1 : CosOf(path)
+            path is null ? 1 : CosOf(path),
+            runs?.slack,
+            runs?.tight
         );
     }
 
@@ -47,16 +51,18 @@ internal static class SpanFinder
         }
     }
 
-    /// <summary>A chain is read on its slack run, a belt where its free run is longest.</summary>
-    private static double Read(Loop loop, LoopPath path)
+    /// <summary>Longest free piece of either run.</summary>
+    private static (double SlackMm, double TightMm) Runs(LoopPath path)
     {
         int rear = 0;
         while (path.Wheels[rear].Name != LoopLayout.RearName)
             rear++;
-        return loop.Medium == LoopMedium.Chain
-            ? path.Spans.Take(rear).Max(s => s.LengthMm)
-            : path.Spans.Max(s => s.LengthMm);
+        return (path.Spans.Take(rear).Max(s => s.LengthMm), path.Spans.Skip(rear).Max(s => s.LengthMm));
     }
+
+    /// <summary>A chain is read on its slack run, a belt where its free run is longest.</summary>
+    private static double? Longest((double SlackMm, double TightMm)? runs) =>
+        runs is { } r ? Math.Max(r.SlackMm, r.TightMm) : null;
 
     /// <summary>Between the runs and the line of centres, along which the axle is moved.</summary>
     private static double CosOf(LoopPath path)

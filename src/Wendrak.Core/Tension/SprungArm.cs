@@ -7,13 +7,25 @@ namespace Wendrak.Core.Tension;
 /// <param name="WrapDeg">Of the run round the idler.</param>
 /// <param name="AngleDeg">Between the idler's force and the arm.</param>
 /// <param name="SpringLeverMm">From the arm's pivot to the line of the spring.</param>
+/// <param name="RateNPerMm">What the spring gains for each mm that its screw presses it; null where nobody measured it.</param>
 public sealed record SprungArmInput(
     double SpringForceN,
     double WrapDeg,
     double ArmMm,
     double AngleDeg,
-    double SpringLeverMm
-);
+    double SpringLeverMm,
+    double? RateNPerMm = null
+)
+{
+    internal Guard Check() =>
+        new Guard()
+            .Between(nameof(SpringForceN), SpringForceN, 0, 1e5, "N")
+            .Between(nameof(WrapDeg), WrapDeg, 1, 360, "°")
+            .Between(nameof(ArmMm), ArmMm, 1, 5_000, "mm")
+            .Between(nameof(AngleDeg), AngleDeg, 1, 179, "°")
+            .Between(nameof(SpringLeverMm), SpringLeverMm, 1, 5_000, "mm")
+            .BetweenIfGiven(nameof(RateNPerMm), RateNPerMm, 0.01, 10_000, "N/mm");
+}
 
 /// <param name="TensionN">Of the run that the spring holds.</param>
 public sealed record SprungArmResult(
@@ -30,13 +42,7 @@ public static class SprungArm
     /// <exception cref="InvalidInputException">A value is not physical.</exception>
     public static SprungArmResult Of(SprungArmInput input)
     {
-        new Guard()
-            .Between(nameof(input.SpringForceN), input.SpringForceN, 0, 1e5, "N")
-            .Between(nameof(input.WrapDeg), input.WrapDeg, 1, 360, "°")
-            .Between(nameof(input.ArmMm), input.ArmMm, 1, 5_000, "mm")
-            .Between(nameof(input.AngleDeg), input.AngleDeg, 1, 179, "°")
-            .Between(nameof(input.SpringLeverMm), input.SpringLeverMm, 1, 5_000, "mm")
-            .ThrowIfAny();
+        input.Check().ThrowIfAny();
         double moment = input.SpringForceN * input.SpringLeverMm / 1_000;
         double idler = moment / (input.ArmMm / 1_000 * Sin(input.AngleDeg));
         double tension = idler / (2 * Sin(input.WrapDeg / 2));
@@ -62,6 +68,10 @@ public static class SprungArm
             ]
         );
     }
+
+    /// <summary>Tension for each newton of the spring. Source: statics.</summary>
+    internal static double PerSpringN(SprungArmInput input) =>
+        input.SpringLeverMm / (2 * Sin(input.WrapDeg / 2) * input.ArmMm * Sin(input.AngleDeg));
 
     private static double Sin(double degrees) => Math.Sin(degrees * Math.PI / 180);
 }

@@ -1,3 +1,4 @@
+using Wendrak.Core.Geometry;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Tension;
@@ -24,12 +25,15 @@ public enum TightnessUnit
 /// <param name="AxialStiffnessN">E·A of the whole width; null for a guess where one is needed.</param>
 /// <param name="LoopLengthMm">Length that stretch is spread over.</param>
 /// <param name="CosRun">Cosine of the angle between runs and the way of the axle.</param>
+/// <param name="SlackRunMm">Longest free piece of the slack run, and <paramref name="TightRunMm"/> of the other one; null where nothing was laid out, or the span was typed.</param>
 public sealed record SpanFacts(
     double? SpanMm,
     double? MassKgPerM,
     double? AxialStiffnessN,
     double? LoopLengthMm,
-    double CosRun = 1
+    double CosRun = 1,
+    double? SlackRunMm = null,
+    double? TightRunMm = null
 );
 
 /// <summary>A reading as tightness with its uncertainty; what can't be turned into it is null.</summary>
@@ -66,10 +70,36 @@ public sealed class TightnessScale
         Span = span;
         _pairs = pairs ?? [];
         Unit =
-            isChain ? TightnessUnit.LoopMm
-            : usesGauge && _pairs.Count(p => p.Own == ReadingMethod.Gauge) < 2 ? TightnessUnit.Gauge
+            usesGauge && _pairs.Count(p => p.Own == ReadingMethod.Gauge) < 2 ? TightnessUnit.Gauge
+            : isChain ? TightnessUnit.LoopMm
             : span is { SpanMm: not null, MassKgPerM: not null } ? TightnessUnit.Newton
             : TightnessUnit.HertzSquared;
+    }
+
+    private TightnessScale(TightnessScale like, SpanFacts span, IReadOnlyList<CalibrationPair> pairs) =>
+        (Span, Unit, _pairs) = (span, like.Unit, pairs);
+
+    /// <summary>The same scale as a round was read: on its run, by its person's hand.</summary>
+    public TightnessScale In(SetRound round)
+    {
+        double? read = round.Run switch
+        {
+            LoopRun.Slack => Span.SlackRunMm,
+            LoopRun.Tight => Span.TightRunMm,
+            _ => null,
+        };
+        return new(
+            this,
+            Span with
+            {
+                SpanMm = read ?? Span.SpanMm,
+            },
+            [
+                .. _pairs.Where(p =>
+                    p.Own != ReadingMethod.Feel || p.Who is null || round.Who is null || p.Who == round.Who
+                ),
+            ]
+        );
     }
 
     /// <returns>Null where this method says nothing in this scale, as a feel or a gauge without its pair.</returns>

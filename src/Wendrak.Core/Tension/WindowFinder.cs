@@ -27,8 +27,56 @@ internal static class WindowFinder
 
     public static TensionWindow? Of(SetInput input, TightnessScale scale)
     {
-        TensionWindow? window = OfMaker(input.Setting, scale) ?? OfPractice(input, scale) ?? OfLoad(input, scale);
+        Need? need = NeedOf(input, scale);
+        TensionWindow? window =
+            BoundedByNeed(OfMaker(input.Setting, scale) ?? OfPractice(input, scale), need) ?? need?.Window();
         return window is null ? null : BoundedByBearing(window, input, scale);
+    }
+
+    /// <summary>What this drive's hardest pull asks of a loop, and how much more is advised.</summary>
+    private sealed record Need(double AtLeastN, (double Low, double High) Margins, string Against)
+    {
+        public double AdvisedN => Margins.Low * AtLeastN;
+
+        public TensionWindow Window() =>
+            new(
+                AdvisedN,
+                Margins.High * AtLeastN,
+                WindowOrigin.Load,
+                FormattableString.Invariant(
+                    $"{Margins.Low} to {Margins.High} times the {AtLeastN:0} N that keep this drive's hardest pull from {Against}: common practice"
+                )
+            );
+    }
+
+    /// <summary>Practice gives way to what the load asks for; a maker's figure stays, and what is too little is said.</summary>
+    private static TensionWindow? BoundedByNeed(TensionWindow? window, Need? need)
+    {
+        if (window is null || need is null)
+            return window;
+        if (window.Origin == WindowOrigin.Maker)
+            return window.Low >= need.AtLeastN
+                ? window
+                : window with
+                {
+                    Reason =
+                        window.Reason
+                        + FormattableString.Invariant(
+                            $". This drive's hardest pull asks for {need.AtLeastN:0} N to be kept from {need.Against}: more than its loose end"
+                        ),
+                };
+        return window.Low >= need.AdvisedN
+            ? window
+            : window with
+            {
+                Low = need.AdvisedN,
+                High = Math.Max(window.High, need.Margins.High * need.AtLeastN),
+                Reason =
+                    window.Reason
+                    + FormattableString.Invariant(
+                        $". Raised to {need.Margins.Low} times the {need.AtLeastN:0} N that keep this drive's hardest pull from {need.Against}"
+                    ),
+            };
     }
 
     private static TensionWindow? OfMaker(LoopSetting setting, TightnessScale scale)
@@ -59,7 +107,7 @@ internal static class WindowFinder
 
     private static TensionWindow? OfPlay(SetInput input, TightnessScale scale)
     {
-        if (scale.Span.SpanMm is not double span)
+        if (scale is not { Unit: TightnessUnit.LoopMm, Span.SpanMm: double span })
             return null;
         TensionTarget row = TensionTargets.Of(UseOf(input), "slack total");
         double part = row.Unit == "mm" ? 1 : span / 100;
@@ -109,7 +157,7 @@ internal static class WindowFinder
         }
     }
 
-    private static TensionWindow? OfLoad(SetInput input, TightnessScale scale)
+    private static Need? NeedOf(SetInput input, TightnessScale scale)
     {
         if (scale.Unit != TightnessUnit.Newton || Loaded(input) is not { } loop)
             return null;
@@ -118,7 +166,7 @@ internal static class WindowFinder
         {
             double friction = FrictionBeltChecks.EffectiveFriction(loop);
             double grips = BeltFriction.Margin(friction, loop.GrippingWrapDeg, 1, pull).NeededTensionN;
-            return Between(SlipMargins, grips, "slip");
+            return new(grips, SlipMargins, "slip");
         }
         double flank = SynchronousProfiles.Find(loop.Standard)?.FlankHalfAngleDeg ?? 0;
         double holds = SynchronousLoads
@@ -126,19 +174,9 @@ internal static class WindowFinder
             .NeededTensionN;
         bool isShallow = WheelOutline.PitchMm(loop.Loop) <= ShallowPitchMm;
         return isShallow
-            ? Between(ShallowMargins, holds, "tooth jump, its shallow teeth counted")
-            : Between(JumpMargins, holds, "tooth jump");
+            ? new(holds, ShallowMargins, "tooth jump, its shallow teeth counted")
+            : new(holds, JumpMargins, "tooth jump");
     }
-
-    private static TensionWindow Between((double Low, double High) margins, double neededN, string against) =>
-        new(
-            margins.Low * neededN,
-            margins.High * neededN,
-            WindowOrigin.Load,
-            FormattableString.Invariant(
-                $"{margins.Low} to {margins.High} times the {neededN:0} N that keep this drive's hardest pull from {against}: common practice"
-            )
-        );
 
     private static LoadedLoop? Loaded(SetInput input)
     {

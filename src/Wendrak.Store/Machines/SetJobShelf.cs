@@ -10,7 +10,8 @@ internal sealed class SetJobShelf : IShelf<SetJob>
     public const string Name = "setJob";
     private const string Select = """
         SELECT id AS Id, version AS Version, machine_id AS MachineId, loop_key AS LoopKey, opened_on AS OpenedOn, who AS Who,
-               goal AS Goal, rounds AS Rounds, gauge AS Gauge, closing AS Closing
+               goal AS Goal, rounds AS Rounds, gauge AS Gauge, closing AS Closing,
+               in_hand AS InHand, cautions AS Cautions
         FROM set_job
         """;
 
@@ -40,8 +41,9 @@ internal sealed class SetJobShelf : IShelf<SetJob>
     public Task<long> InsertAsync(Session session, SetJob value)
     {
         const string sql = """
-            INSERT INTO set_job (id, version, machine_id, loop_key, opened_on, who, goal, rounds, gauge, closing)
-            VALUES (nullif(@Id, 0), @Version, @MachineId, @LoopKey, @OpenedOn, @Who, @Goal, @Rounds, @Gauge, @Closing)
+            INSERT INTO set_job (id, version, machine_id, loop_key, opened_on, who, goal, rounds, gauge, closing, in_hand, cautions)
+            VALUES (nullif(@Id, 0), @Version, @MachineId, @LoopKey, @OpenedOn, @Who, @Goal, @Rounds, @Gauge, @Closing, @InHand,
+                    @Cautions)
             RETURNING id
             """;
         return session.Connection.ExecuteScalarAsync<long>(sql, Row.Of(value), session.Transaction);
@@ -52,7 +54,7 @@ internal sealed class SetJobShelf : IShelf<SetJob>
         const string sql = """
             UPDATE set_job
             SET version = @Version, machine_id = @MachineId, loop_key = @LoopKey, opened_on = @OpenedOn, who = @Who,
-                goal = @Goal, rounds = @Rounds, gauge = @Gauge, closing = @Closing
+                goal = @Goal, rounds = @Rounds, gauge = @Gauge, closing = @Closing, in_hand = @InHand, cautions = @Cautions
             WHERE id = @Id
             """;
         return session.Connection.ExecuteAsync(sql, Row.Of(value), session.Transaction);
@@ -79,6 +81,8 @@ internal sealed class SetJobShelf : IShelf<SetJob>
         public required string Rounds { get; init; }
         public required string Gauge { get; init; }
         public required string? Closing { get; init; }
+        public required string? InHand { get; init; }
+        public required string? Cautions { get; init; }
 
         public static Row Of(SetJob job) =>
             new()
@@ -93,6 +97,8 @@ internal sealed class SetJobShelf : IShelf<SetJob>
                 Rounds = Store.Rows.ToJson(job.Rounds),
                 Gauge = Store.Rows.ToJson(job.Gauge),
                 Closing = job.Closing is { } closing ? Store.Rows.ToJson(closing) : null,
+                InHand = job.InHand is { } inHand ? Store.Rows.ToJson(inHand) : null,
+                Cautions = job.Cautions is { } cautions ? Store.Rows.ToJson(cautions) : null,
             };
 
         public SetJob ToJob() =>
@@ -106,7 +112,9 @@ internal sealed class SetJobShelf : IShelf<SetJob>
                 Enum.Parse<SetGoal>(Goal),
                 Store.Rows.FromJson<SetRound[]>(Rounds),
                 Store.Rows.FromJson<CalibrationPair[]>(Gauge),
-                Closing is null ? null : Store.Rows.FromJson<SetClosing>(Closing)
+                Closing is null ? null : Store.Rows.FromJson<SetClosing>(Closing),
+                InHand is null ? null : Store.Rows.FromJson<SetInHand>(InHand),
+                Cautions is null ? null : Store.Rows.FromJson<CautionsConfirmed>(Cautions)
             );
     }
 }

@@ -35,9 +35,7 @@ public sealed class SetJobStore(Database database, ChangeLog log)
     public Task<SetJob?> ChangeAsync(string who, SetJob job, CancellationToken ct) =>
         log.MakeAsync<SetJob?>(
             who,
-            job.Closing is null
-                ? $"set {job.LoopKey}, round {job.Rounds.Count - 1}"
-                : $"closed the setting of {job.LoopKey}",
+            WhatWasDone(job),
             async writing =>
             {
                 SetJob? before = await Shelves.SetJobs.FindAsync(writing.Session, job.Id);
@@ -52,6 +50,14 @@ public sealed class SetJobStore(Database database, ChangeLog log)
             },
             ct
         );
+
+    private static string WhatWasDone(SetJob job) =>
+        job switch
+        {
+            { Closing: not null } => $"closed the setting of {job.LoopKey}",
+            { InHand.Round: not null } => $"is reading {job.LoopKey}, round {job.Rounds.Count}",
+            _ => $"set {job.LoopKey}, round {job.Rounds.Count - 1}",
+        };
 
     /// <exception cref="ChangedMeanwhileException">It was changed or removed since it was read.</exception>
     public Task<bool> RemoveAsync(string who, long id, int version, CancellationToken ct) =>

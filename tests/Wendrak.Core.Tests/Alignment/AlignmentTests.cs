@@ -69,6 +69,19 @@ public sealed class AlignmentTests
         );
         Assert.Equal((1.12, true), (Math.Round(chain.OffsetLimitMm!.Value, 9), chain.IsStraight));
         Assert.Null(Straightness.Of(Measured(medium: LoopMedium.FlatBelt) with { LineOffsetMm = 1 }).IsStraight);
+        // The rear face stands back from the edge by more than it may: it goes towards the edge by that.
+        Assert.Equal((2.6, ShiftTo.Edge), (Math.Round(belt.ShiftMm!.Value, 9), belt.ShiftTo));
+        StraightEdge past = new([0, 200, 600, 720], [0, 0, -2, -2]);
+        Assert.Equal(
+            (2.0, ShiftTo.OffEdge),
+            (Straightness.Of(Measured() with { Edge = past }) is var p ? p.ShiftMm : 0, p.ShiftTo)
+        );
+        // A wider rear rim stands further out by half of what it is wider: no offset then.
+        StraightEdge wide = new([0, 200, 600, 720], [0, 0, -2, -2], 30, 34);
+        StraightnessResult even = Straightness.Of(Measured() with { Edge = wide });
+        Assert.Equal((0.0, null), (even.OffsetMm!.Value, even.ShiftTo));
+        Assert.Null(chain.ShiftMm);
+        Assert.Equal(ShiftTo.Line, Straightness.Of(Measured() with { LineOffsetMm = -3 }).ShiftTo);
         // A line may be fine while the wheels stand askew.
         StraightEdge askew = new([0, 200, 600, 720], [0, 0, -0.3, 0.3]);
         Assert.False(Straightness.Of(Measured() with { Edge = askew }).IsStraight);

@@ -229,7 +229,7 @@ public sealed class SetAdvisingTests
     public void A_feel_counts_once_it_is_tied_to_a_reading()
     {
         SetRound felt = new(0, 0, LockState.Nipped, [new(ReadingMethod.Feel, 1)]);
-        Assert.Equal(NextStep.GiveWindow, SetAdvising.Of(Belt(felt)).Next);
+        Assert.Equal(NextStep.TieReading, SetAdvising.Of(Belt(felt)).Next);
         SetAdvice tied = SetAdvising.Of(
             Belt(felt) with
             {

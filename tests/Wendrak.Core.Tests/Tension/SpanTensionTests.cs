@@ -112,9 +112,27 @@ public sealed class SpanTensionTests
         Assert.Null(RunningIn.Of(new(CordKind.StiffCord, 24, 0, 300)).CheckAfterHours);
         Assert.Equal(1, now.Curve[0].Fraction);
         // Two readings make it this belt's: half as much is lost.
-        RunningInResult own = RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, new(4, 0.9), new(168, 0.75)));
+        OwnReadings readings = new(InHz: false, 500, 4, 450, 168, 375);
+        RunningInResult own = RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, Own: readings));
         Assert.Equal(400, own.SetNowN, 0.5);
+        // Hz go with the root of tension.
+        OwnReadings heard = new(InHz: true, 100, 4, 100 * Math.Sqrt(0.9), 168, 100 * Math.Sqrt(0.75));
+        Assert.Equal(400, RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, Own: heard)).SetNowN, 0.5);
+        Refusals.Names(
+            "Own.First",
+            () => RunningIn.Of(new(CordKind.Rubber, 0, 1, 300, Own: readings with { First = 600 }))
+        );
+        Refusals.Names(
+            "Own.SecondHours",
+            () => RunningIn.Of(new(CordKind.Rubber, 0, 1, 300, Own: readings with { SecondHours = 4 }))
+        );
         Assert.Equal(own.SetNowN, own.Workings[0].Result.Value);
+        // Left as it was read: half of it is there in a week; set as high as that asks for, the shaft would carry 1200 N.
+        RunningInResult left = RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, NowN: 420, MostShaftLoadN: 1_100));
+        Assert.Equal(210, left.ExpectedN!.Value, 0.2);
+        Assert.True(left.IsAboveBearing);
+        Assert.False(RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, MostShaftLoadN: 1_300)).IsAboveBearing);
+        Assert.Null(now.ExpectedN);
         Refusals.Names("WantedN", () => RunningIn.Of(new(CordKind.Rubber, 0, 168, 0)));
     }
 

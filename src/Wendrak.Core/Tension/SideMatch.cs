@@ -1,0 +1,101 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Tension;
+
+/// <summary>The same loop on both sides of a machine, each with the rounds of its own visit.</summary>
+public sealed record SideMatchInput(SetInput This, SetInput Other);
+
+/// <summary>Whether both sides are as tight as each other.</summary>
+/// <param name="ThisMiddle">Between its loosest and tightest place: N, or mm of free play of a chain; else the scale both share.</param>
+/// <param name="Difference">Of this side against the other: % of the other one, or mm of free play of a chain.</param>
+/// <param name="Limit">In the same unit.</param>
+/// <param name="ThisIsLooser">Null where there is no difference.</param>
+public sealed record SideMatchResult(
+    TightnessUnit Unit,
+    double ThisMiddle,
+    double OtherMiddle,
+    double Difference,
+    double Limit,
+    bool Matches,
+    bool? ThisIsLooser,
+    IReadOnlyList<Working> Workings
+);
+
+/// <summary>Left and right drives of one machine should pull alike; else it pulls to one side and one loop carries more.</summary>
+public static class SideMatch
+{
+    // What a reading by hand can tell apart, twice over; common practice, from memory.
+    private const double BeltPercent = 10;
+    private const double PlayMm = 5;
+
+    /// <exception cref="InvalidInputException">A side is refused, was not read, or both were read in scales that can't be compared.</exception>
+    public static SideMatchResult Of(SideMatchInput input)
+    {
+        Side mine = Told(input.This, "This");
+        Side other = Told(input.Other, "Other");
+        if (mine.Unit != other.Unit)
+            throw new InvalidInputException(
+                "Other.Rounds",
+                "other_scale",
+                "Read both sides in the same way: one of them can't be turned into the scale of the other."
+            );
+        bool isPlay = mine.Unit == TightnessUnit.LoopMm;
+        double difference = isPlay ? mine.Shown - other.Shown : (mine.Shown / other.Shown - 1) * 100;
+        double limit = isPlay ? PlayMm : BeltPercent;
+        return new(
+            mine.Unit,
+            mine.Shown,
+            other.Shown,
+            difference,
+            limit,
+            Math.Abs(difference) <= limit,
+            mine.Tightness == other.Tightness ? null : mine.Tightness < other.Tightness,
+            [
+                new(
+                    "This side against the other",
+                    isPlay ? "Δ = s₁ − s₂" : "Δ = (T₁/T₂ − 1)·100",
+                    [
+                        new(
+                            isPlay ? "s₁" : "T₁",
+                            "this side, middle of loosest and tightest",
+                            mine.Shown,
+                            UnitOf(mine.Unit)
+                        ),
+                        new(isPlay ? "s₂" : "T₂", "the other side", other.Shown, UnitOf(mine.Unit)),
+                        new("limit", "either way", limit, isPlay ? "mm" : "%"),
+                    ],
+                    new("Δ", "this side against the other", difference, isPlay ? "mm" : "%"),
+                    "common practice, from memory",
+                    "Read both with the nut in the same state, and at the same warmth."
+                ),
+            ]
+        );
+    }
+
+    private sealed record Side(TightnessUnit Unit, double Tightness, double Shown);
+
+    private static Side Told(SetInput input, string name)
+    {
+        SetAdvice advice = SetAdvising.Of(input);
+        RoundResult? read = advice.Rounds.LastOrDefault(r => r.Loosest is not null);
+        if (read is not { Loosest: double low, Tightest: double high })
+            throw new InvalidInputException($"{name}.Rounds", "missing", "Read both sides first.");
+        double middle = (low + high) / 2;
+        return new(
+            advice.Unit,
+            middle,
+            advice is { Unit: TightnessUnit.LoopMm, Span.SpanMm: double span }
+                ? ChainPlay.PlayMm(span, Math.Clamp(-middle, 0, span / 10))
+                : middle
+        );
+    }
+
+    private static string UnitOf(TightnessUnit unit) =>
+        unit switch
+        {
+            TightnessUnit.Newton => "N",
+            TightnessUnit.LoopMm => "mm",
+            TightnessUnit.HertzSquared => "Hz²",
+            _ => "",
+        };
+}

@@ -1,0 +1,132 @@
+using Wendrak.Core.Geometry;
+using Wendrak.Core.Machines;
+using Wendrak.Core.Tension;
+using Wendrak.Core.Tests.Geometry;
+using static Wendrak.Core.Tests.Tension.SetCases;
+
+namespace Wendrak.Core.Tests.Tension;
+
+/// <summary>Whose hand, which run, on what it stood: what a reading tells depends on them.</summary>
+public sealed class ReadingCircumstancesTests
+{
+    /// <summary>With an idler on one run the other is longer: the same pitch is more tension there, by the square of the span.</summary>
+    [Fact]
+    public void A_reading_is_counted_on_the_run_that_was_read()
+    {
+        SetInput input = Belt() with
+        {
+            Layout = Fits.Slot(400, 430, new Idler("idler", new(-150, -72), 40, false, RunSide.Back, LoopRun.Slack)),
+        };
+        double TensionOn(LoopRun? run) =>
+            SetAdvising
+                .Of(input with { Rounds = [Plucked(0, 0, null, 70) with { Run = run }] })
+                .Rounds[0]
+                .Loosest!.Value;
+        SpanFacts span = SetAdvising.Of(input).Span;
+        Assert.NotEqual(span.SlackRunMm!.Value, span.TightRunMm!.Value, 1.0);
+        double ratio = span.TightRunMm.Value / span.SlackRunMm.Value;
+        Assert.Equal(ratio * ratio, TensionOn(LoopRun.Tight) / TensionOn(LoopRun.Slack), 1e-9);
+        Assert.Equal(Math.Max(TensionOn(LoopRun.Tight), TensionOn(LoopRun.Slack)), TensionOn(null), 1e-9);
+        // The window is shown as that run would sound.
+        double LowOn(LoopRun run) =>
+            SetAdvising
+                .Of(input with { Rounds = [Plucked(0, 0, null, 70) with { Run = run }] })
+                .WindowLooseReading!.Value;
+        Assert.Equal(ratio, LowOn(LoopRun.Slack) / LowOn(LoopRun.Tight), 1e-9);
+    }
+
+    [Fact]
+    public void A_hand_is_tied_for_the_person_it_belongs_to()
+    {
+        SetRound felt = new(0, 0, LockState.Nipped, [new(ReadingMethod.Feel, 2)], Who: "Ada");
+        CalibrationPair pair = new(ReadingMethod.Feel, 2, ReadingMethod.Pluck, 69, Who: "Ada");
+        SetInput input = Belt(felt) with { Gauge = [pair] };
+        Assert.NotNull(SetAdvising.Of(input).Rounds[0].Loosest);
+        Assert.Null(SetAdvising.Of(input with { Rounds = [felt with { Who = "Ben" }] }).Rounds[0].Loosest);
+        Assert.NotNull(SetAdvising.Of(input with { Gauge = [pair with { Who = null }] }).Rounds[0].Loosest);
+    }
+
+    /// <summary>Also of a chain a gauge has its own scale and window, until two pairs tie it to free play.</summary>
+    [Fact]
+    public void A_gauge_on_a_chain_has_its_own_window_and_can_be_tied()
+    {
+        SetRound gauged = new(
+            0,
+            0,
+            LockState.Nipped,
+            [.. Enumerable.Range(0, 4).Select(k => new Reading(ReadingMethod.Gauge, 4, k))]
+        );
+        SetInput input = Chain(gauged);
+        Assert.Equal(
+            (TightnessUnit.Gauge, NextStep.GiveWindow),
+            (SetAdvising.Of(input).Unit, SetAdvising.Of(input).Next)
+        );
+        SetAdvice own = SetAdvising.Of(
+            input with
+            {
+                Setting = input.Setting with { MakerMethod = ReadingMethod.Gauge, MakerLow = 5, MakerHigh = 7 },
+            }
+        );
+        Assert.Equal(NextStep.Turn, own.Next);
+        Assert.All(own.Moves, m => Assert.True(m.Tightens));
+        SetAdvice tied = SetAdvising.Of(
+            input with
+            {
+                Gauge =
+                [
+                    new(ReadingMethod.Gauge, 4, ReadingMethod.FreePlay, 50),
+                    new(ReadingMethod.Gauge, 8, ReadingMethod.FreePlay, 20),
+                ],
+            }
+        );
+        Assert.Equal(TightnessUnit.LoopMm, tied.Unit);
+        Assert.Equal(-ChainPlay.ExcessMm(tied.Span.SpanMm!.Value, 50), tied.Rounds[0].Loosest!.Value, 1e-9);
+    }
+
+    /// <summary>A chain is set where it is tightest; of a belt the loosest place must come in first: common practice.</summary>
+    [Fact]
+    public void It_tells_where_round_the_wheel_to_set()
+    {
+        Assert.Equal(2, SetAdvising.Of(Chain(Played(0, 34, 31, 27, 30))).Rounds[0].SetAt);
+        Assert.Equal(1, SetAdvising.Of(Belt(Plucked(0, 0, null, 60, 55, 62, 61))).Rounds[0].SetAt);
+    }
+
+    [Fact]
+    public void A_play_read_on_the_wheels_is_told_to_be_off_the_stand()
+    {
+        SetRound found = Played(0, 34, 31, 27, 30);
+        Assert.False(SetAdvising.Of(Chain(found)).IsOffStand);
+        Assert.True(SetAdvising.Of(Chain(found with { OnStand = false })).IsOffStand);
+        Assert.False(SetAdvising.Of(Belt(Plucked(0, 0, null, 60) with { OnStand = false })).IsOffStand);
+    }
+
+    [Theory]
+    [InlineData("LoadKg", 6_000.0)]
+    [InlineData("WayLeftMm", -1.0)]
+    public void Circumstances_have_bounds(string field, double value)
+    {
+        SetRound round = Played(0, 34);
+        round = field == "LoadKg" ? round with { LoadKg = value } : round with { WayLeftMm = value };
+        Refusals.Names($"Rounds[0].{field}", () => SetAdvising.Of(Chain(round)));
+    }
+
+    /// <summary>Practice of a bicycle's belt gives way to what a strong pull asks for; a maker's figure stays and is commented.</summary>
+    [Fact]
+    public void Load_bounds_a_window_of_practice_from_below()
+    {
+        SetInput input = Belt() with { Kind = MachineKind.Bicycle };
+        SetInput practice = input with
+        {
+            Setting = input.Setting with { MakerMethod = null, MakerLow = null, MakerHigh = null },
+        };
+        TensionWindow calm = SetAdvising.Of(practice with { Source = new("drive", PeakTorqueNm: 5) }).Window!;
+        TensionWindow hard = SetAdvising.Of(practice with { Source = new("drive", PeakTorqueNm: 150) }).Window!;
+        Assert.Equal((WindowOrigin.Practice, WindowOrigin.Practice), (calm.Origin, hard.Origin));
+        Assert.Equal(SetAdvising.Of(practice).Window!.Low, calm.Low, 1e-9);
+        Assert.True(hard.Low > calm.High);
+        Assert.Contains("Raised", hard.Reason, StringComparison.Ordinal);
+        TensionWindow maker = SetAdvising.Of(input with { Source = new("drive", PeakTorqueNm: 150) }).Window!;
+        Assert.Equal(SetAdvising.Of(input).Window!.Low, maker.Low, 1e-9);
+        Assert.Contains("more than its loose end", maker.Reason, StringComparison.Ordinal);
+    }
+}
