@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Wendrak.Core.Alignment;
+using Wendrak.Core.Machines;
 using Wendrak.Core.Sound;
 using Wendrak.Core.Tension;
 using Wendrak.Store.Machines;
@@ -23,6 +24,8 @@ public static class SetEndpoints
             .WithName("balanceArm");
         set.MapPost("/practice", (PracticeInput input) => TypedResults.Ok(PracticeDrive.Read(input)))
             .WithName("readPractice");
+        set.MapGet("/practice-machines", () => TypedResults.Ok(PracticeMachines.All.Select(CardOf).ToList()))
+            .WithName("listPracticeMachines");
         set.MapPost("/listen", ListenAsync)
             .Accepts<Stream>("audio/wav")
             .WithMetadata(new RequestSizeLimitAttribute(RequestLimits.MostSoundBytes))
@@ -34,6 +37,25 @@ public static class SetEndpoints
         jobs.MapPost("/machines/{id:long}/set-jobs", AddAsync).WithName("addSetJob");
         jobs.MapPut("/set-jobs/{id:long}", ChangeAsync).WithName("changeSetJob");
         jobs.MapDelete("/set-jobs/{id:long}", RemoveAsync).WithName("removeSetJob");
+    }
+
+    /// <summary>A machine that is not stored, as if it were.</summary>
+    private static MachineCard CardOf(MachineDraft draft)
+    {
+        Setup fitted = new(
+            0,
+            0,
+            0,
+            draft.Machine.Name,
+            SetupStatus.AsFitted,
+            draft.Fitted,
+            [],
+            DateOnly.FromDateTime(DateTime.Today),
+            null,
+            null,
+            null
+        );
+        return new(draft.Machine, fitted, MachineSummary.Of(draft.Machine, fitted));
     }
 
     /// <summary>A recording as the body of the request, with the range that is expected where one is known.</summary>

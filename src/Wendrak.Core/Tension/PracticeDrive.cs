@@ -79,7 +79,9 @@ public static class PracticeDrive
 
         public double Loosest(IReadOnlyList<SetRound> rounds, LockState locked) => Middle(rounds, locked) - _runOut;
 
-        public double SlopePerUnit => _slope * _setting.MmPerUnit;
+        /// <summary>What one unit of the adjuster does from where it stands.</summary>
+        public double SlopePerUnit(IReadOnlyList<SetRound> rounds) =>
+            _slope * _travel.Mm(rounds.Sum(r => r.LeftUnits), _setting.Step) / _setting.Step;
 
         public PracticeReading Read(IReadOnlyList<SetRound> rounds, LockState locked)
         {

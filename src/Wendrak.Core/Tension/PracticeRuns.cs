@@ -36,7 +36,7 @@ public static class PracticeRuns
             if (advice.Next == NextStep.Turn)
                 turned++;
             rounds.Add(ReadRound(hidden, rounds, left, right, locked));
-            double past = (hidden.Tightest(rounds, locked) - window.High) / hidden.SlopePerUnit;
+            double past = (hidden.Tightest(rounds, locked) - window.High) / hidden.SlopePerUnit(rounds);
             wasOver &= past > 0;
             // What was found too tight is no overshoot until it was inside once.
             if (!wasOver && left + right > 0)

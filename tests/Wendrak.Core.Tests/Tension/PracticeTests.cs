@@ -1,3 +1,4 @@
+using Wendrak.Core.Machines;
 using Wendrak.Core.Tension;
 using Xunit.Abstractions;
 
@@ -26,6 +27,36 @@ public sealed class PracticeTests(ITestOutputHelper output)
         Assert.True(inside >= 0.9 * Drives, $"{inside} of {Drives}");
         Assert.True(median <= 3, $"median {median}");
         Assert.True(most <= 1 / 16.0, $"over by {most} turns");
+    }
+
+    /// <summary>Every machine that ships to learn on has a window, and can be set by what is told.</summary>
+    [Fact]
+    public void The_machines_to_learn_on_can_be_set()
+    {
+        const int seeds = 100;
+        foreach (MachineDraft draft in PracticeMachines.All)
+        {
+            Machine machine = draft.Machine;
+            SetInput loop = new(
+                machine.Drives[0],
+                machine.Kind,
+                draft.Fitted,
+                [],
+                machine.Layouts![0],
+                null,
+                machine.Loads?.Strengths[0],
+                machine.Settings![0],
+                []
+            );
+            Assert.NotNull(SetAdvising.Of(loop).WindowLooseReading);
+            PracticeRun[] runs = [.. Enumerable.Range(0, seeds).Select(seed => PracticeRuns.Of(seed, loop))];
+            int inside = runs.Count(r => r.IsInside && r.End == NextStep.Done);
+            output.WriteLine($"{machine.Name}: {inside} of {seeds}, over {runs.Max(r => r.OverByUnits):0.####}");
+            foreach (var end in runs.GroupBy(r => r.End))
+                output.WriteLine($"  {end.Key}: {end.Count()}");
+            Assert.True(inside >= 0.9 * seeds, $"{machine.Name}: {inside} of {seeds}");
+            Assert.True(runs.Max(r => r.OverByUnits) <= loop.Setting.Step, machine.Name);
+        }
     }
 
     [Fact]

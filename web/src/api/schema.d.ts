@@ -500,6 +500,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/set/match": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["matchSides"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/set/straightness": {
         parameters: {
             query?: never;
@@ -574,6 +590,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["readPractice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/set/practice-machines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listPracticeMachines"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -989,7 +1021,7 @@ export interface components {
          * @default twoEnds
          * @enum {unknown}
          */
-        AdjusterKind: "twoEnds" | "oneScrew" | "eccentric" | "cam" | "shims";
+        AdjusterKind: "twoEnds" | "oneScrew" | "slidingMotor" | "eccentric" | "cam" | "shims" | "sprungArm";
         /** @description What to do at one adjuster. */
         AdjusterMove: {
             side: null | components["schemas"]["Side"];
@@ -1008,7 +1040,7 @@ export interface components {
             mm: number;
             /**
              * Format: double
-             * @description Of a hexagon; null where nothing is turned.
+             * @description Of a hexagon; null where no nut or screw is turned.
              */
             flats: null | number;
             /**
@@ -1016,6 +1048,11 @@ export interface components {
              * @description As the hand of a clock goes; null where nothing is turned.
              */
             clockHours: null | number;
+            /**
+             * Format: double
+             * @description Of an eccentric; null for anything else.
+             */
+            degrees: null | number;
         };
         /** @description What a person does at the adjuster, and how far that moves the wheel. */
         AdjusterStep: {
@@ -1351,6 +1388,8 @@ export interface components {
             knownValue: number;
             /** Format: double */
             knownForceN?: null | number;
+            /** @description Whose hand it is: another person's feel is not tied by it; null for anybody's. */
+            who?: null | string;
         };
         /** @description A joint and the torque it must pass on. */
         CarriedTorqueInput: {
@@ -1406,6 +1445,12 @@ export interface components {
          * @enum {unknown}
          */
         CaseMetal: "aluminium" | "steel";
+        /** @description Once for each visit. */
+        CautionsConfirmed: {
+            who: null | string;
+            /** Format: date-time */
+            at: string;
+        };
         /** @description Where the centre distance of two sprockets should lie, mm. */
         CentreAdviceResult: {
             /**
@@ -2875,6 +2920,19 @@ export interface components {
              * @description Of the axle nut, by the vehicle's maker.
              */
             finalTorqueNm?: null | number;
+            seenFrom?: null | components["schemas"]["WrenchView"];
+            beltSide?: null | components["schemas"]["Side"];
+            /**
+             * Format: double
+             * @description From the middle of an eccentric to the axle; 10 where nobody said.
+             */
+            eccentricMm?: null | number;
+            /**
+             * Format: double
+             * @description How far an eccentric stands from its loosest place, as found; 90 where nobody said.
+             */
+            eccentricDeg?: null | number;
+            arm?: null | components["schemas"]["SprungArmInput"];
             /**
              * Format: double
              * @description A click or shim can't be parted.
@@ -2882,9 +2940,15 @@ export interface components {
             step: number;
             /**
              * Format: double
-             * @description Never more than half a turn at once, or one click or shim.
+             * @description Never more than half a turn at once, an eighth of an eccentric, or one click or shim.
              */
             mostAtOnce: number;
+            /** Format: double */
+            eccentricOffset: number;
+            /** Format: double */
+            eccentricStart: number;
+            /** @description Whether it is turned; a click or shim is counted. */
+            turns: boolean;
             hasTwoEnds: boolean;
             /** Format: double */
             gapLow: number;
@@ -3246,7 +3310,7 @@ export interface components {
          * @description What is to be done next.
          * @enum {unknown}
          */
-        NextStep: "readAsFound" | "giveWindow" | "turn" | "tightenAndRead" | "done" | "spreadTooWide" | "asNearAsAHand" | "looseOrBent";
+        NextStep: "readAsFound" | "giveWindow" | "turn" | "tightenAndRead" | "done" | "spreadTooWide" | "asNearAsAHand" | "looseOrBent" | "tieReading" | "atItsEnd";
         /** @description One state the loop runs in. */
         OperatingPoint: {
             kind: components["schemas"]["OperatingPointKind"];
@@ -3289,6 +3353,24 @@ export interface components {
              * @description Speed at its circumference, km/h; null when its size is not known.
              */
             speedKmh: null | number;
+        };
+        /** @description How one belt lost tension: as it was set, and twice after that. */
+        OwnReadings: {
+            /** @description Frequencies of one and the same span, which go with the root of tension; else newtons. */
+            inHz: boolean;
+            /** Format: double */
+            asSet: number;
+            /**
+             * Format: double
+             * @description Since it was fitted.
+             */
+            firstHours: number;
+            /** Format: double */
+            first: number;
+            /** Format: double */
+            secondHours: number;
+            /** Format: double */
+            second: number;
         };
         /** @description What a pair does to the place of the mover. */
         PairFit: {
@@ -3726,6 +3808,11 @@ export interface components {
             wishes: components["schemas"]["Wishes"];
             outcomes: components["schemas"]["AimOutcome"][];
         };
+        /**
+         * @description How it is known what an adjuster has left.
+         * @enum {unknown}
+         */
+        ReserveOrigin: "measured" | "eccentric" | "fit";
         /** @description A wheel with a tyre, a drum or a roller, described by what is written on it or by a roll-out. */
         RoadWheel: {
             /** @description The marking, e.g. “130/80-17”, “47-406”, “26x2.10”, “100 mm”; null when only rolled out. */
@@ -3782,6 +3869,11 @@ export interface components {
             /** Format: int32 */
             tightestAt: null | number;
             /**
+             * Format: int32
+             * @description Wheel position to set at.
+             */
+            setAt: null | number;
+            /**
              * Format: double
              * @description In the scale of the loop; null where the readings can't be turned into it.
              */
@@ -3823,8 +3915,17 @@ export interface components {
              * @description Tension wanted then, the span's.
              */
             wantedN: number;
-            first?: null | components["schemas"]["FractionLeft"];
-            second?: null | components["schemas"]["FractionLeft"];
+            /**
+             * Format: double
+             * @description As it was last read; null where it was not.
+             */
+            nowN?: null | number;
+            /**
+             * Format: double
+             * @description Load of both runs that the shaft may carry; null where nobody said.
+             */
+            mostShaftLoadN?: null | number;
+            own?: null | components["schemas"]["OwnReadings"];
         };
         RunningInResult: {
             /**
@@ -3837,6 +3938,13 @@ export interface components {
              * @description What that is more than wanted.
              */
             overPercent: number;
+            /**
+             * Format: double
+             * @description What there will be on the day if it is left as it was read; null where it was not.
+             */
+            expectedN: null | number;
+            /** @description True when both runs would then load the shaft by more than it may carry: fit it earlier instead. */
+            isAboveBearing: boolean;
             /**
              * Format: double
              * @description When it will have lost a tenth from now: look again then.
@@ -3916,6 +4024,9 @@ export interface components {
             expectedTightestReading: null | number;
             /** Format: double */
             expectedGapMm: null | number;
+            reserve: null | components["schemas"]["SetReserve"];
+            /** @description True when the last round was read on the wheels, while the window is for the stand. */
+            isOffStand: boolean;
             gapWalksTo: null | components["schemas"]["Side"];
             /**
              * Format: double
@@ -3966,6 +4077,11 @@ export interface components {
          * @enum {unknown}
          */
         SetGoal: "both" | "tensionOnly" | "trackingOnly";
+        SetInHand: {
+            round: null | components["schemas"]["SetRound"];
+            /** @description Of the closing list, in its order. */
+            done: components["schemas"]["ClosingStep"][];
+        };
         /** @description A loop that is being set. */
         SetInput: {
             drive: components["schemas"]["Drive"];
@@ -4000,6 +4116,23 @@ export interface components {
             rounds: components["schemas"]["SetRound"][];
             gauge: components["schemas"]["CalibrationPair"][];
             closing: null | components["schemas"]["SetClosing"];
+            inHand?: null | components["schemas"]["SetInHand"];
+            cautions?: null | components["schemas"]["CautionsConfirmed"];
+        };
+        /** @description Way that an adjuster has left to tighten. */
+        SetReserve: {
+            /** Format: double */
+            nowMm: number;
+            /** Format: double */
+            afterMm: number;
+            /**
+             * Format: double
+             * @description After the move: in turns, whole clicks or shims; null of an eccentric.
+             */
+            afterUnits: null | number;
+            /** @description Less than a tenth of the way is left after the move; null where the whole way is not known. */
+            isNearlyUsedUp: null | boolean;
+            origin: components["schemas"]["ReserveOrigin"];
         };
         /** @description One cycle of turning and measuring; the first one, with nothing turned, is as found and is never edited. */
         SetRound: {
@@ -4033,6 +4166,17 @@ export interface components {
             /** @default true */
             onStand: boolean;
             note?: null | string;
+            run?: null | components["schemas"]["LoopRun"];
+            /**
+             * Format: double
+             * @description That lay or sat on it; null where nobody noted it.
+             */
+            loadKg?: null | number;
+            /**
+             * Format: double
+             * @description Left on the adjuster at these readings, by its marks or thread; null where nobody looked.
+             */
+            wayLeftMm?: null | number;
         };
         /** @description One complete choice of parts for a machine's drives. */
         Setup: {
@@ -4164,7 +4308,39 @@ export interface components {
             sprockets: components["schemas"]["SprocketOnShaft"][];
         };
         /** @enum {unknown} */
+        ShiftTo: "edge" | "offEdge" | "line" | null;
+        /** @enum {unknown} */
         Side: "left" | "right" | null;
+        /** @description The same loop on both sides of a machine, each with the rounds of its own visit. */
+        SideMatchInput: {
+            this: components["schemas"]["SetInput"];
+            other: components["schemas"]["SetInput"];
+        };
+        /** @description Whether both sides are as tight as each other. */
+        SideMatchResult: {
+            unit: components["schemas"]["TightnessUnit"];
+            /**
+             * Format: double
+             * @description Between its loosest and tightest place: N, or mm of free play of a chain; else the scale both share.
+             */
+            thisMiddle: number;
+            /** Format: double */
+            otherMiddle: number;
+            /**
+             * Format: double
+             * @description Of this side against the other: % of the other one, or mm of free play of a chain.
+             */
+            difference: number;
+            /**
+             * Format: double
+             * @description In the same unit.
+             */
+            limit: number;
+            matches: boolean;
+            /** @description Null where there is no difference. */
+            thisIsLooser: null | boolean;
+            workings: components["schemas"]["Working"][];
+        };
         /**
          * @description Which system a marking belongs to.
          * @enum {unknown}
@@ -4295,6 +4471,13 @@ export interface components {
              * @default 1
              */
             cosRun: number;
+            /**
+             * Format: double
+             * @description Longest free piece of the slack run, and TightRunMm of the other one; null where nothing was laid out, or the span was typed.
+             */
+            slackRunMm?: null | number;
+            /** Format: double */
+            tightRunMm?: null | number;
         };
         /**
          * @description Where the speedometer takes its speed from.
@@ -4399,6 +4582,11 @@ export interface components {
              * @description From the arm's pivot to the line of the spring.
              */
             springLeverMm: number;
+            /**
+             * Format: double
+             * @description What the spring gains for each mm that its screw presses it; null where nobody measured it.
+             */
+            rateNPerMm?: null | number;
         };
         SprungArmResult: {
             /**
@@ -4667,6 +4855,12 @@ export interface components {
             /** @description Null where nothing that was measured has a limit. */
             isStraight: null | boolean;
             move: null | components["schemas"]["AdjusterMove"];
+            /**
+             * Format: double
+             * @description How far the rear wheel must go across, or the front one the other way; null where it need not.
+             */
+            shiftMm: null | number;
+            shiftTo: null | components["schemas"]["ShiftTo"];
             walksTo: null | components["schemas"]["Side"];
             /** @description False where the straight-edge hardly lay on the front wheel; null without one. */
             edgeLies: null | boolean;
@@ -5080,6 +5274,8 @@ export interface components {
             /** @description Where it leaves. */
             arcEnd: components["schemas"]["Point"];
         };
+        /** @enum {unknown} */
+        WrenchView: "behind" | "ahead" | "outside" | null;
     };
     responses: never;
     parameters: never;
@@ -6099,6 +6295,39 @@ export interface operations {
             };
         };
     };
+    matchSides: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SideMatchInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SideMatchResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
     judgeStraightness: {
         parameters: {
             query?: never;
@@ -6251,6 +6480,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PracticeReading"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    listPracticeMachines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachineCard"][];
                 };
             };
             /** @description Bad Request */
