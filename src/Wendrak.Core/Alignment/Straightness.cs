@@ -102,10 +102,10 @@ public static class Straightness
             )
             .ThrowIfAny();
         FourGapResult? edge = input.Edge is { } e
-            ? FourGaps.Of(e.XMm, e.GapMm, e.RimWidthFrontMm, e.RimWidthRearMm)
+            ? At("Edge.", () => FourGaps.Of(e.XMm, e.GapMm, e.RimWidthFrontMm, e.RimWidthRearMm))
             : null;
         AxleSkewResult? skew = input.Marks is { } m
-            ? AxleSkew.Of(m.LeftMm, m.RightMm, input.SpacingMm!.Value, null)
+            ? At("Marks.", () => AxleSkew.Of(m.LeftMm, m.RightMm, input.SpacingMm!.Value, null))
             : null;
         double? offset = edge?.OffsetMm ?? input.LineOffsetMm;
         double? angle = edge?.AngleDeg ?? skew?.SkewDeg ?? (input.AlongString is { } s ? StringLine.AngleDeg(s) : null);
@@ -132,6 +132,19 @@ public static class Straightness
             limit is null ? "no limit known for this kind" : $"{limit.Use}, {limit.Drive}: {limit.Certainty}",
             [.. Explain(input, edge, skew, offset, offsetLimit, angle, limit)]
         );
+    }
+
+    /// <summary>A refusal of a part names the part.</summary>
+    private static T At<T>(string part, Func<T> told)
+    {
+        try
+        {
+            return told();
+        }
+        catch (InvalidInputException refused)
+        {
+            throw new InvalidInputException([.. refused.Issues.Select(i => i with { Field = part + i.Field })]);
+        }
     }
 
     /// <summary>The nearest a hand can make; null where it would be none.</summary>

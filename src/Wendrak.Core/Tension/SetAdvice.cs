@@ -49,6 +49,7 @@ public enum SetGoal
 /// <param name="Unit">What tightness is counted in here.</param>
 /// <param name="Span">Of the run that is read.</param>
 /// <param name="Window">Null where nothing tells where it should lie.</param>
+/// <param name="Aim">Where the loosest place is aimed at by the bias, in the scale of the loop; null without a window.</param>
 /// <param name="WindowLooseReading">The loose end of the window as the method of the last round would read it.</param>
 /// <param name="Expected">Where its span is expected to sound, loose or tight as it may be found; null without a window in Hz.</param>
 /// <param name="Moves">For both adjusters together; empty when nothing is to be turned.</param>
@@ -69,6 +70,7 @@ public sealed record SetAdvice(
     TightnessUnit Unit,
     SpanFacts Span,
     TensionWindow? Window,
+    double? Aim,
     double? WindowLooseReading,
     double? WindowTightReading,
     ExpectedHz? Expected,

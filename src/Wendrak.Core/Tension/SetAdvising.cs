@@ -42,6 +42,7 @@ public static class SetAdvising
             scale.Unit,
             span,
             window,
+            window?.AimOfLoosest(scale, last?.Spread ?? 0, input.Setting.Bias),
             Shown(window?.Low),
             Shown(window?.High),
             ExpectedOf(scale, window),

@@ -106,6 +106,12 @@ public sealed class AlignmentTests
         Refusals.Names("Edge", () => Straightness.Of(Measured()));
         Refusals.Names("CentreMm", () => Straightness.Of(Measured() with { CentreMm = 0, LineOffsetMm = 1 }));
         Refusals.Names("SpacingMm", () => Straightness.Of(Measured() with { SpacingMm = null, Marks = new(1, 2) }));
+        // A part's own refusal stands at the part.
+        Refusals.Names("Marks.leftMm", () => Straightness.Of(Measured() with { Marks = new(-1, 2) }));
+        Refusals.Names(
+            "Edge.gapMm[2]",
+            () => Straightness.Of(Measured() with { Edge = new([0, 200, 600, 720], [0, 0, 51, 2]) })
+        );
         Refusals.Names("AlongString.ApartMm", () => StringLine.AngleDeg(new(1, 2, 0)));
     }
 }

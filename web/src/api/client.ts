@@ -99,6 +99,9 @@ export type SetReading = Schemas['Reading']
 export type RoundResult = Schemas['RoundResult']
 export type LoopSetting = Schemas['LoopSetting']
 export type AdjusterMove = Schemas['AdjusterMove']
+export type SideMatchInput = Schemas['SideMatchInput']
+export type SideMatchResult = Schemas['SideMatchResult']
+export type StraightnessResult = Schemas['StraightnessResult']
 export type StraightnessInput = Schemas['StraightnessInput']
 export type ThermalTensionInput = Schemas['ThermalTensionInput']
 export type SprungArmInput = Schemas['SprungArmInput']
@@ -205,6 +208,9 @@ export const loadKnownChain = (body: KnownChainInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/known-chain', { body, ...s }))
 export const adviseSetting = (body: SetInput, s: Signal = {}) =>
   answered(client.POST('/api/set/advice', { body, ...s }))
+export const matchSides = (body: SideMatchInput, s: Signal = {}) =>
+  answered(client.POST('/api/set/match', { body, ...s }))
+export const listPracticeMachines = () => answered(client.GET('/api/set/practice-machines'))
 export const judgeStraightness = (body: StraightnessInput, s: Signal = {}) =>
   answered(client.POST('/api/set/straightness', { body, ...s }))
 export const runIn = (body: RunningInInput, s: Signal = {}) =>

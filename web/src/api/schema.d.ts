@@ -4001,6 +4001,11 @@ export interface components {
             window: null | components["schemas"]["TensionWindow"];
             /**
              * Format: double
+             * @description Where the loosest place is aimed at by the bias, in the scale of the loop; null without a window.
+             */
+            aim: null | number;
+            /**
+             * Format: double
              * @description The loose end of the window as the method of the last round would read it.
              */
             windowLooseReading: null | number;

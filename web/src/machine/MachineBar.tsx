@@ -1,10 +1,11 @@
-import { ActionIcon, Button, Menu, SegmentedControl, useMantineColorScheme } from '@mantine/core'
+import { ActionIcon, Button, Menu, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { useUnits } from '../quantities/units'
 import { HistoryDrawer } from '../shell/HistoryDrawer'
-import { HistoryIcon, PrintIcon, SunMoonIcon } from '../shell/icons'
+import { HistoryIcon, PrintIcon } from '../shell/icons'
 import { PageTitle } from '../shell/PageTitle'
 import { useShortcuts } from '../shell/shortcuts'
+import { UnitSwitch } from '../shell/UnitSwitch'
 import { MachineMenu } from '../yard/MachineMenu'
 import classes from './MachineBar.module.css'
 import { TrialMenu } from './TrialMenu'
@@ -18,7 +19,6 @@ export function MachineBar({ bench }: { bench: Workbench }) {
   const { machine, summary } = bench.card
   const units = useUnits()
   const [isHistory, setHistory] = useState(false)
-  const { toggleColorScheme } = useMantineColorScheme()
   useShortcuts({ h: () => setHistory(true) })
   const note = [
     KIND_WORDS[machine.kind],
@@ -31,16 +31,7 @@ export function MachineBar({ bench }: { bench: Workbench }) {
       <div className={classes.controls} data-no-print>
         <SetupTabs bench={bench} />
         {bench.shown.setup && !bench.shown.isFitted && <TrialMenu bench={bench} setup={bench.shown.setup} />}
-        <SegmentedControl
-          size="xs"
-          aria-label="Units"
-          value={units.system}
-          onChange={(value) => units.setSystem(value === 'inch' ? 'inch' : 'metric')}
-          data={['metric', 'inch']}
-        />
-        <ActionIcon variant="subtle" color="gray" onClick={toggleColorScheme} aria-label="Light or dark (L)">
-          <SunMoonIcon />
-        </ActionIcon>
+        <UnitSwitch />
         <ActionIcon
           variant="subtle"
           color="gray"

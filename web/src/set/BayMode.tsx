@@ -1,34 +1,40 @@
 import { Button, Switch } from '@mantine/core'
 import { useEffect, useState } from 'react'
-import type { SetAdvice, SetReading } from '../api/client'
-import type { Units } from '../quantities/units'
+import type { SetReading } from '../api/client'
+import { useUnits } from '../quantities/units'
 import classes from './BayMode.module.css'
+import { BayReading } from './BayReading'
+import { BayTurns } from './BayTurns'
+import type { RoundDraft } from './useRound'
+import type { Setting } from './useSetting'
 import { nextText, positionWord, readingText, rollText } from './words'
 
 /** One instruction, one big reading, one big button; the screen stays awake, and it speaks when wanted. */
 export function BayMode({
-  advice,
+  setting,
+  round,
   position,
   positions,
-  reading,
-  units,
-  isKeepable,
+  onRead,
   onKeep,
   onNext,
   onLeave,
 }: {
-  advice: SetAdvice
+  setting: Setting
+  round: RoundDraft
   position: number
   positions: number
-  reading: SetReading | undefined
-  units: Units
-  isKeepable: boolean
+  onRead: (reading: SetReading) => void
   onKeep: () => void
   onNext: () => void
   onLeave: () => void
 }) {
+  const units = useUnits()
   const [speaks, setSpeaks] = useState(false)
-  const instruction = [nextText(advice), rollText(advice)].filter(Boolean).join(' ')
+  const advice = setting.advice.data
+  const kept = setting.job?.rounds.at(-1)
+  const reading = (round.round ?? kept)?.readings.find((r) => r.position === position)
+  const instruction = advice ? [nextText(advice), rollText(advice, positions)].filter(Boolean).join(' ') : ''
   const value = reading ? readingText(reading.method, reading.value, units) : null
   useAwake()
   useEffect(() => {
@@ -53,15 +59,23 @@ export function BayMode({
       <p className={classes.instruction} aria-live="polite">
         {instruction}
       </p>
+      {(setting.job?.rounds.length ?? 0) > 0 && <BayTurns setting={setting} round={round} />}
       <p className={classes.reading}>
         {value ?? '–'}
         <small>{positionWord(position, positions)}</small>
       </p>
+      <BayReading setting={setting} round={round} position={position} reading={reading} onRead={onRead} />
       <footer>
         <Button size="xl" className={classes.big} variant="default" onClick={onNext}>
           Next place
         </Button>
-        <Button size="xl" className={classes.big} disabled={!isKeepable} onClick={onKeep}>
+        <Button
+          size="xl"
+          className={classes.big}
+          disabled={round.round === null || Boolean(setting.advice.error)}
+          loading={setting.isPending}
+          onClick={onKeep}
+        >
           Keep
         </Button>
       </footer>

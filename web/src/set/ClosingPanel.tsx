@@ -1,14 +1,15 @@
 import { Button, Checkbox, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { type SetJob, whoAmI } from '../api/client'
+import { today } from '../machine/today'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
 
-type Step = NonNullable<SetJob['closing']>['done'][number]
+export type ClosingStep = NonNullable<SetJob['closing']>['done'][number]
 
 /** In the order of the hands; the core refuses another one. */
-const STEPS: [Step, string][] = [
+export const CLOSING_STEPS: [ClosingStep, string][] = [
   ['finalTorque', 'Axle nut at its torque'],
   ['adjusterLocks', 'Adjusters and their lock nuts fast'],
   ['pinsAndCaps', 'Pins, caps and screws in'],
@@ -16,47 +17,64 @@ const STEPS: [Step, string][] = [
   ['turnsFreely', 'Wheel turned by hand: free, nothing rubs, the brake works'],
 ]
 
-/** The end of a visit: everything tight, and the last reading taken so. */
+/** The end of a visit: everything tight in its order, then the last reading, taken so. */
 export function ClosingPanel({
-  isTorqued,
+  done,
+  lastReading,
   torqueNm,
+  nextCheckOn,
   isPending,
+  onDone,
+  onNextCheck,
   onClose,
 }: {
-  /** Whether the last reading was taken with the nut at its torque. */
-  isTorqued: boolean
+  /** Steps done so far, on whatever device. */
+  done: ClosingStep[]
+  /** The last one that was kept, where it was taken with the nut at its torque. */
+  lastReading: string | null
   torqueNm: number | null | undefined
+  nextCheckOn: string
   isPending: boolean
+  onDone: (done: ClosingStep[]) => void
+  onNextCheck: (day: string) => void
   onClose: (closing: NonNullable<SetJob['closing']>) => void
 }) {
-  const [done, setDone] = useState(0)
   const [torque, setTorque] = useState<number | undefined>(torqueNm ?? undefined)
-  const [next, setNext] = useState('')
   const [note, setNote] = useState('')
+  const steps = CLOSING_STEPS.map(([step]) => step)
   return (
-    <Panel
-      title="Closing list"
-      note={isTorqued ? 'in this order' : 'after a reading with the nut at its torque'}
-    >
-      {STEPS.map(([step, label], i) => (
+    <Panel title="Closing list" note="in this order">
+      {CLOSING_STEPS.map(([step, label], i) => (
         <Checkbox
           key={step}
           size="sm"
           my={4}
           label={label}
-          checked={i < done}
-          disabled={!isTorqued || i > done || i < done - 1}
-          onChange={(event) => setDone(event.currentTarget.checked ? i + 1 : i)}
+          checked={i < done.length}
+          disabled={i > done.length || i < done.length - 1}
+          onChange={(event) => onDone(steps.slice(0, event.currentTarget.checked ? i + 1 : i))}
         />
       ))}
+      <Checkbox
+        size="sm"
+        my={4}
+        label={
+          lastReading === null
+            ? 'Last reading, with everything tight: still to be taken'
+            : `Last reading, with everything tight: ${lastReading}`
+        }
+        checked={lastReading !== null}
+        readOnly
+        disabled
+      />
       <div className={fields.fields} style={{ marginTop: 8 }}>
         <QuantityField size="xs" label="Torque used" quantity="torque" value={torque} onChange={setTorque} />
         <TextInput
           size="xs"
           type="date"
           label="Look again on"
-          value={next}
-          onChange={(event) => setNext(event.currentTarget.value)}
+          value={nextCheckOn}
+          onChange={(event) => onNextCheck(event.currentTarget.value)}
         />
       </div>
       <Textarea
@@ -70,14 +88,14 @@ export function ClosingPanel({
         mt={8}
         size="sm"
         loading={isPending}
-        disabled={!isTorqued || done < STEPS.length}
+        disabled={lastReading === null || done.length < steps.length}
         onClick={() =>
           onClose({
-            closedOn: new Date().toLocaleDateString('sv-SE'),
+            closedOn: today(),
             who: whoAmI() || null,
             torqueNm: torque ?? null,
-            done: STEPS.map(([step]) => step),
-            nextCheckOn: next || null,
+            done: steps,
+            nextCheckOn: nextCheckOn || null,
             note: note.trim() || null,
           })
         }

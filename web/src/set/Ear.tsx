@@ -1,13 +1,12 @@
 import { Button, FileButton, Group } from '@mantine/core'
-import { useMutation } from '@tanstack/react-query'
-import { listen, type PluckHearing, type SetAdvice, type SetReading } from '../api/client'
+import type { PluckHearing, SetAdvice, SetReading } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { fixed } from '../quantities/format'
 import table from '../shell/table.module.css'
 import classes from './Instruments.module.css'
-import { useMicrophone } from './useMicrophone'
+import { useEar } from './useEar'
 
-const HEARING_WORDS: Record<PluckHearing['hearing'], string> = {
+export const HEARING_WORDS: Record<PluckHearing['hearing'], string> = {
   clear: 'clear pluck',
   notSure: 'not sure, pluck again',
   silence: 'nothing but silence',
@@ -27,13 +26,7 @@ export function Ear({
   position: number
   onRead: (reading: SetReading) => void
 }) {
-  const hear = useMutation({
-    mutationFn: (recording: Blob) =>
-      listen(recording, range ? { lowHz: range.low, highHz: range.high } : undefined),
-    onSuccess: (heard) =>
-      heard.hz !== null && onRead({ method: 'pluck', value: heard.hz, position, forceN: null }),
-  })
-  const microphone = useMicrophone((recording) => hear.mutate(recording))
+  const { hear, microphone } = useEar(range, position, onRead)
   const heard = hear.data
   return (
     <div className={classes.ear}>

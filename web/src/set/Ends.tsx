@@ -1,26 +1,27 @@
+import type { LoopSummary, SetAdvice } from '../api/client'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
 import { windowOf } from './ReadingRing'
 import classes from './SetView.module.css'
-import type { Setting } from './useSetting'
 import { METHOD_WORDS, positionWord, readingText } from './words'
 
 /** The ends of the round in view, the window, and what a spread means. */
 export function Ends({
-  setting,
+  advice: answer,
+  medium,
   positions,
   onWorking,
 }: {
-  setting: Setting
+  advice: SetAdvice
+  medium: LoopSummary['medium']
   /** Places of the wheel that are read. */
   positions: number
-  onWorking: () => void
+  /** Opens the workings; undefined where they stand elsewhere. */
+  onWorking?: () => void
 }) {
   const units = useUnits()
-  const answer = setting.advice.data
-  if (!answer) return null
   const last = answer.rounds.at(-1)
-  const method = last?.method ?? (setting.loop.medium === 'chain' ? 'freePlay' : 'pluck')
+  const method = last?.method ?? (medium === 'chain' ? 'freePlay' : 'pluck')
   const text = (value: number | null | undefined) => (value == null ? '–' : readingText(method, value, units))
   return (
     <>
@@ -49,9 +50,11 @@ export function Ends({
       {answer.window && (
         <p className="cap">
           {answer.window.reason}.{' '}
-          <button type="button" className={classes.why} onClick={onWorking} data-no-print>
-            why
-          </button>
+          {onWorking && (
+            <button type="button" className={classes.why} onClick={onWorking} data-no-print>
+              why
+            </button>
+          )}
         </p>
       )}
     </>

@@ -18,7 +18,7 @@ const WORDS: Record<Instrument, string> = {
   push: 'push & rule',
   freePlay: 'free play',
   feel: 'feel',
-  practice: 'practice drive',
+  practice: 'practice',
 }
 
 /** One switch between the ways to read tightness; each puts its reading at the position chosen on the ring. */
@@ -28,7 +28,7 @@ export function Instruments({
   positions,
   round,
   onRead,
-  onPractice,
+  onReadings,
 }: {
   setting: Setting
   position: number
@@ -36,14 +36,14 @@ export function Instruments({
   /** In hand, or as it would begin. */
   round: SetRound
   onRead: (reading: SetReading) => void
-  onPractice: (readings: SetReading[], gapMm: number | null) => void
+  onReadings: (readings: SetReading[], gapMm: number | null) => void
 }) {
   const isChain = setting.loop.medium === 'chain'
-  const kinds: Instrument[] = setting.isPractice
-    ? ['practice']
-    : isChain
-      ? ['freePlay', 'gauge', 'feel']
-      : ['microphone', 'file', 'push', 'gauge', 'feel']
+  const hands: Instrument[] = isChain
+    ? ['freePlay', 'gauge', 'feel']
+    : ['microphone', 'file', 'push', 'gauge', 'feel']
+  // What a simulated drive says is never put into a real visit; in practice everything else can be tried beside it.
+  const kinds: Instrument[] = setting.isPractice ? ['practice', ...hands] : hands
   const [chosen, setChosen] = useState<Instrument>(kinds[0] ?? 'freePlay')
   const instrument = kinds.includes(chosen) ? chosen : (kinds[0] as Instrument)
   return (
@@ -67,7 +67,13 @@ export function Instruments({
         />
       )}
       {instrument === 'practice' ? (
-        <PracticeReading setting={setting} round={round} onPractice={onPractice} />
+        <PracticeReading
+          setting={setting}
+          round={round}
+          position={position}
+          onReadings={onReadings}
+          onRead={onRead}
+        />
       ) : (
         <TypedReading key={instrument} instrument={instrument} position={position} onRead={onRead} />
       )}

@@ -1,22 +1,44 @@
+import type { ReactNode } from 'react'
 import type { SetAdvice } from '../api/client'
 import { figure } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
 import { WhyButton } from '../shell/WhyButton'
 import classes from './NextCard.module.css'
-import { METHOD_WORDS, nextText, readingText, rollText, turnText, unitWord } from './words'
+import {
+  METHOD_WORDS,
+  nextText,
+  positionWord,
+  readingText,
+  rollText,
+  SEEN_WORDS,
+  stepText,
+  unitWord,
+} from './words'
+
+const RESERVE_WORDS: Record<NonNullable<SetAdvice['reserve']>['origin'], string> = {
+  measured: 'left on the adjuster after that',
+  eccentric: 'left of the eccentric after that',
+  fit: 'left after that, by Fit',
+}
 
 /** What to do next, in large type, and what to expect of it. */
 export function NextCard({
   advice,
   round,
+  positions,
   isStale,
+  cautions,
   onWorking,
 }: {
   advice: SetAdvice
   /** Number of the round that comes; 0 is as found. */
   round: number
+  /** Places of the wheel that are read. */
+  positions: number
   isStale: boolean
+  /** What must be confirmed first; null once it was. */
+  cautions: ReactNode
   onWorking: () => void
 }) {
   const units = useUnits()
@@ -25,6 +47,9 @@ export function NextCard({
   const text = (value: number | null | undefined) =>
     value == null || !method ? null : readingText(method, value, units)
   const turns = advice.next === 'turn'
+  const roll = rollText(advice, positions)
+  const { seenFrom } = advice.setting
+  const setAt = last?.setAt
   return (
     <section
       className={classes.next}
@@ -37,8 +62,9 @@ export function NextCard({
         <span className="cap">Do this next{round > 0 ? ` · round ${round}` : ' · as found'}</span>
         <WhyButton onClick={onWorking} />
       </header>
+      {cautions}
       <p className={classes.big}>{nextText(advice)}</p>
-      {rollText(advice) && <p className={classes.big}>{rollText(advice)}</p>}
+      {roll && <p className={classes.big}>{roll}</p>}
       {turns && text(advice.expectedLoosestReading) && (
         <Figure name="expect at the loosest position">
           {text(last?.loosestReading)} → {text(advice.expectedLoosestReading)}
@@ -49,13 +75,24 @@ export function NextCard({
           {units.show('fine', last.gapMm)} → {units.show('fine', advice.expectedGapMm)}
         </Figure>
       )}
+      {turns && setAt != null && (
+        <Figure name="set it by what is read at">{positionWord(setAt, positions)}</Figure>
+      )}
+      {turns && advice.reserve && (
+        <Figure name={RESERVE_WORDS[advice.reserve.origin]}>
+          {advice.reserve.isNearlyUsedUp && '▲ '}
+          {units.show('fine', advice.reserve.afterMm)}
+          {advice.reserve.afterUnits !== null &&
+            ` · ${figure(advice.reserve.afterUnits, 2)} ${unitWord(advice.setting.kind, advice.reserve.afterUnits)}`}
+        </Figure>
+      )}
       {advice.learnedRounds > 0 && advice.perStepReading !== null && method && (
         <Figure
           name={`learned from ${advice.learnedRounds} ${advice.learnedRounds === 1 ? 'round' : 'rounds'}`}
         >
           {readingText(method, Math.abs(advice.perStepReading), units)}
           {advice.perStepGapMm !== null && ` and ${units.show('fine', Math.abs(advice.perStepGapMm))} of gap`}{' '}
-          for {turnText(advice.setting.step)} {unitWord(advice.setting.kind, advice.setting.step)}
+          for {stepText(advice.setting)}
         </Figure>
       )}
       {turns &&
@@ -64,8 +101,14 @@ export function NextCard({
             {move.side ?? 'adjuster'}: {units.show('fine', Math.abs(move.mm))} of axle
             {move.flats !== null && `, ${figure(move.flats, 2)} flats of a nut`}
             {move.clockHours !== null && `, ${figure(move.clockHours, 2)} hours of a clock`}
+            {move.clockwise !== null && seenFrom && `, seen ${SEEN_WORDS[seenFrom]}`}
           </p>
         ))}
+      {advice.isOffStand && (
+        <p role="alert" className={classes.doubt}>
+          ▲ Read on its wheels: the window is for the stand, where the suspension hangs.
+        </p>
+      )}
       {advice.isPartial && (
         <p className="cap">Read at fewer than four places: its tight place may be elsewhere.</p>
       )}

@@ -1,21 +1,26 @@
-import { Button } from '@mantine/core'
+import { Button, Group } from '@mantine/core'
 import { useMutation } from '@tanstack/react-query'
 import { pluckSound, readPractice, type SetReading, type SetRound } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import type { Setting } from './useSetting'
 
-/** Reads the simulated drive all round, and lets it be heard. */
+/** Reads the simulated drive, at one place or all round, and lets it be heard. */
 export function PracticeReading({
   setting,
   round,
-  onPractice,
+  position,
+  onReadings,
+  onRead,
 }: {
   setting: Setting
   round: SetRound
-  onPractice: (readings: SetReading[], gapMm: number | null) => void
+  /** Chosen on the ring. */
+  position: number
+  onReadings: (readings: SetReading[], gapMm: number | null) => void
+  onRead: (reading: SetReading) => void
 }) {
   const read = useMutation({
-    mutationFn: async () => {
+    mutationFn: async (_all: boolean) => {
       const { job, input } = setting
       const made = (job?.rounds ?? []).map((r) => ({ ...r, readings: [] }))
       return readPractice({
@@ -24,10 +29,12 @@ export function PracticeReading({
         lock: round.lock,
       })
     },
-    onSuccess: (answer) => {
-      onPractice(answer.readings, answer.gapMm)
-      const first = answer.readings[0]
-      if (first?.method === 'pluck') void sound(first.value)
+    onSuccess: (answer, all) => {
+      const here = answer.readings.find((r) => r.position === position)
+      if (all) onReadings(answer.readings, answer.gapMm)
+      else if (here) onRead(here)
+      const heard = all ? answer.readings[0] : here
+      if (heard?.method === 'pluck') void sound(heard.value)
     },
   })
   return (
@@ -36,9 +43,14 @@ export function PracticeReading({
         A simulated drive with its own hidden stiffness, run-out, skew and nut. Turn what is told, then read
         it.
       </p>
-      <Button size="sm" mt={6} loading={read.isPending} onClick={() => read.mutate()}>
-        Roll it and read all round
-      </Button>
+      <Group gap="xs" mt={6}>
+        <Button size="sm" loading={read.isPending} onClick={() => read.mutate(true)}>
+          Roll it and read all round
+        </Button>
+        <Button size="sm" variant="default" disabled={read.isPending} onClick={() => read.mutate(false)}>
+          {setting.loop.medium === 'chain' ? 'Read here only' : 'Pluck here only'}
+        </Button>
+      </Group>
       {read.error ? (
         <p role="alert" style={{ color: 'var(--stop)' }}>
           {sentenceOf(read.error)}

@@ -1,11 +1,13 @@
 import { Button, Group, SegmentedControl, Select } from '@mantine/core'
+import type { SetRound } from '../api/client'
 import { issueFor } from '../api/issues'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
+import { TurnDial } from './TurnDial'
 import type { RoundDraft } from './useRound'
 import type { Setting } from './useSetting'
-import { LOCK_WORDS } from './words'
+import { LOCK_WORDS, RUN_WORDS, turnedText } from './words'
 
 /** Circumstances of the round in hand, and keeping it. */
 export function RoundInHand({
@@ -26,9 +28,18 @@ export function RoundInHand({
   const inHand = round.round
   const answer = setting.advice.data
   const at = `rounds[${setting.job?.rounds.length ?? 0}]`
+  const isChain = setting.loop.medium === 'chain'
   const hasTwoEnds = answer?.setting.hasTwoEnds ?? true
-  const unit =
-    answer?.setting.kind === 'cam' ? 'clicks' : answer?.setting.kind === 'shims' ? 'shims' : 'turns'
+  const kind = answer?.setting.kind
+  const unit = kind === 'cam' ? 'clicks' : kind === 'shims' ? 'shims' : 'turns'
+  const dial = (units: number, clockwiseTightens: boolean, side: string) =>
+    answer?.setting.turns && (
+      <TurnDial
+        turns={units}
+        clockwise={clockwiseTightens === units > 0}
+        label={`${side}: ${turnedText(units, answer.setting.kind)}`}
+      />
+    )
   return (
     <Panel
       title={isFirst ? 'As found' : `Round ${setting.job?.rounds.length}`}
@@ -42,6 +53,12 @@ export function RoundInHand({
         data={Object.entries(LOCK_WORDS).map(([value, label]) => ({ value, label }))}
         data-no-print
       />
+      {!isFirst && inHand && answer && (
+        <Group gap="lg" mt={8} justify="center">
+          {dial(inHand.leftUnits, answer.setting.leftClockwiseTightens, hasTwoEnds ? 'left' : 'turned')}
+          {hasTwoEnds && dial(inHand.rightUnits, answer.setting.rightClockwiseTightens, 'right')}
+        </Group>
+      )}
       <div className={fields.fields} style={{ marginTop: 8 }}>
         {!isFirst && inHand && (
           <>
@@ -90,6 +107,33 @@ export function RoundInHand({
           value={inHand?.turnsRolled ?? undefined}
           onChange={(value) => round.change({ turnsRolled: value ?? null })}
           error={issueFor(refusal, `${at}.turnsRolled`)}
+        />
+        <Select
+          size="xs"
+          label="Run that is read"
+          data={[
+            { value: '', label: isChain ? 'as usual: slack run' : 'as usual: longest' },
+            ...Object.entries(RUN_WORDS).map(([value, label]) => ({ value, label })),
+          ]}
+          allowDeselect={false}
+          value={round.now.run ?? ''}
+          onChange={(value) => round.change({ run: (value || null) as SetRound['run'] })}
+        />
+        <QuantityField
+          size="xs"
+          label="Load on it"
+          quantity="mass"
+          value={inHand?.loadKg ?? undefined}
+          onChange={(value) => round.change({ loadKg: value ?? null })}
+          error={issueFor(refusal, `${at}.loadKg`)}
+        />
+        <QuantityField
+          size="xs"
+          label="Left on adjuster"
+          quantity="fine"
+          value={inHand?.wayLeftMm ?? undefined}
+          onChange={(value) => round.change({ wayLeftMm: value ?? null })}
+          error={issueFor(refusal, `${at}.wayLeftMm`)}
         />
         <Select
           size="xs"

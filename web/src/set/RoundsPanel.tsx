@@ -1,21 +1,18 @@
-import type { RoundResult, SetRound } from '../api/client'
+import type { LoopSetting, RoundResult, SetRound } from '../api/client'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
-import { lockWord, readingText, turnText } from './words'
-
-const turned = (units: number): string =>
-  units === 0 ? 'hold' : `${units > 0 ? '+' : '−'}${turnText(Math.abs(units))}`
+import { lockWord, readingText, turnedText } from './words'
 
 /** Every round that was kept, as found first; positive tightens. */
 export function RoundsPanel({
   rounds,
   results,
-  hasTwoEnds,
+  setting: { hasTwoEnds, kind },
 }: {
   rounds: SetRound[]
   results: RoundResult[]
-  hasTwoEnds: boolean
+  setting: Pick<LoopSetting, 'hasTwoEnds' | 'kind'>
 }) {
   const units = useUnits()
   if (rounds.length === 0) return null
@@ -44,8 +41,10 @@ export function RoundsPanel({
                 // biome-ignore lint/suspicious/noArrayIndexKey: a round is its number
                 <tr key={i}>
                   <th scope="row">{i === 0 ? 'as found' : i}</th>
-                  <td className="num">{i === 0 ? '–' : turned(round.leftUnits)}</td>
-                  {hasTwoEnds && <td className="num">{i === 0 ? '–' : turned(round.rightUnits)}</td>}
+                  <td className="num">{i === 0 ? '–' : turnedText(round.leftUnits, kind)}</td>
+                  {hasTwoEnds && (
+                    <td className="num">{i === 0 ? '–' : turnedText(round.rightUnits, kind)}</td>
+                  )}
                   <td className="num">{text(result?.loosestReading)}</td>
                   <td className="num">{text(result?.tightestReading)}</td>
                   {hasGap && (

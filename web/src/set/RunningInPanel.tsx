@@ -1,8 +1,9 @@
-import { SegmentedControl } from '@mantine/core'
+import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { type RunningInInput, runIn, type SetAdvice } from '../api/client'
 import { issueFor } from '../api/issues'
 import { useComputed } from '../api/queries'
+import { dayAfter, dayText } from '../machine/today'
 import { fixed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
@@ -19,13 +20,25 @@ const HEIGHT = 80
 const HOURS_A_DAY = 24
 
 /** How a new belt loses tension, and what to set today for the day it is needed. */
-export function RunningInPanel({ advice }: { advice: SetAdvice }) {
+export function RunningInPanel({
+  advice,
+  fittedOn,
+  onLookAgain,
+}: {
+  advice: SetAdvice
+  /** Day the belt went on; null where nobody noted it. */
+  fittedOn: string | null
+  /** Puts the day into the closing list; undefined outside a visit. */
+  onLookAgain: ((day: string) => void) | undefined
+}) {
   const units = useUnits()
   const [cord, setCord] = useState<RunningInInput['cord']>('rubber')
-  const [days, setDays] = useState<number | undefined>(0)
+  const [days, setDays] = useState<number | undefined>(fittedOn === null ? 0 : daysSince(fittedOn))
   const [until, setUntil] = useState<number | undefined>(7)
   const [isWorking, setWorking] = useState(false)
-  const wanted = advice.window?.low
+  const [own, setOwn] = useState<Partial<OwnReadings>>({})
+  const wanted = advice.aim
+  const isOwn = OWN_FIELDS.every(([key]) => own[key] !== undefined)
   const input: RunningInInput | undefined =
     days === undefined || until === undefined || !wanted
       ? undefined
@@ -34,8 +47,9 @@ export function RunningInPanel({ advice }: { advice: SetAdvice }) {
           hours: days * HOURS_A_DAY,
           untilHours: until * HOURS_A_DAY,
           wantedN: wanted,
-          first: null,
-          second: null,
+          nowN: advice.rounds.at(-1)?.loosest ?? null,
+          mostShaftLoadN: advice.setting.mostShaftLoadN ?? null,
+          own: isOwn ? ({ inHz: true, ...own } as OwnReadings) : null,
         }
   const answer = useComputed('running-in', input, runIn)
   const told = input && answer.data
@@ -76,6 +90,24 @@ export function RunningInPanel({ advice }: { advice: SetAdvice }) {
           error={issueFor(answer.error, 'untilHours')}
         />
       </div>
+      <details className={classes.own} data-no-print>
+        <summary>Two readings of this belt make the curve its own</summary>
+        <div className={fields.fields} style={{ marginTop: 8 }}>
+          {OWN_FIELDS.map(([key, label, unit, factor]) => (
+            <QuantityField
+              key={key}
+              size="xs"
+              label={label}
+              unit={unit}
+              value={own[key] === undefined ? undefined : own[key] / factor}
+              onChange={(value) =>
+                setOwn({ ...own, [key]: value === undefined ? undefined : value * factor })
+              }
+              error={issueFor(answer.error, `own.${key}`)}
+            />
+          ))}
+        </div>
+      </details>
       <Refused error={answer.error} />
       {told && (
         <>
@@ -95,16 +127,37 @@ export function RunningInPanel({ advice }: { advice: SetAdvice }) {
               {fixed(end / HOURS_A_DAY, 0)} days
             </text>
           </svg>
+          {told.expectedN !== null && (
+            <Figure name="left as read, on the day">{units.show('force', told.expectedN)}</Figure>
+          )}
           <Figure name="set the loosest now to">
             {units.show('force', told.setNowN)}, {fixed(told.overPercent, 0)} % over
           </Figure>
+          {told.isAboveBearing && (
+            <p role="alert" style={{ color: 'var(--watch)' }}>
+              ▲ That loads the shaft by more than it may carry. Fit it earlier, or tighten it again before the
+              day.
+            </p>
+          )}
           <Figure name="look again after">
             {told.checkAfterHours === null ? 'the usual interval' : hoursText(told.checkAfterHours)}
           </Figure>
           <Figure name="level from">{hoursText(told.levelFromHours)} after fitting</Figure>
+          {onLookAgain && told.checkAfterHours !== null && (
+            <Button
+              size="compact-sm"
+              variant="default"
+              my={6}
+              onClick={() => onLookAgain(dayAfter(told.checkAfterHours ?? 0))}
+              data-no-print
+            >
+              Look again on {dayText(dayAfter(told.checkAfterHours))}
+            </Button>
+          )}
           <p className="cap">
-            Common practice of rubber belts: a fifth lost in the first hours, half in a week. Fitting it
-            earlier spares the bearings what setting it high costs them.
+            Common practice of rubber belts: a fifth lost in the first hours, half in a week. Fitted early
+            enough to be level on the day it need not be set high; too late for that, it is better fitted
+            after the day.
           </p>
         </>
       )}
@@ -118,6 +171,20 @@ export function RunningInPanel({ advice }: { advice: SetAdvice }) {
     </Panel>
   )
 }
+
+type OwnReadings = NonNullable<RunningInInput['own']>
+
+/** Frequencies of one span, in the order they are read; times are typed in days. */
+const OWN_FIELDS: [key: Exclude<keyof OwnReadings, 'inHz'>, label: string, unit: string, factor: number][] = [
+  ['asSet', 'As it was set', 'Hz', 1],
+  ['firstHours', 'First, after', 'days', HOURS_A_DAY],
+  ['first', 'First reading', 'Hz', 1],
+  ['secondHours', 'Second, after', 'days', HOURS_A_DAY],
+  ['second', 'Second reading', 'Hz', 1],
+]
+
+const daysSince = (day: string) =>
+  Math.max(0, Math.floor((Date.now() - new Date(day).getTime()) / (HOURS_A_DAY * 3_600_000)))
 
 const hoursText = (hours: number) =>
   hours < 48 ? `${fixed(hours, hours < 10 ? 1 : 0)} h` : `${fixed(hours / HOURS_A_DAY, 0)} days`

@@ -1,4 +1,6 @@
+import { Link } from 'react-router'
 import type { SetJob } from '../api/client'
+import { dayText } from '../machine/today'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
 import { Panel } from '../shell/Panel'
@@ -15,8 +17,13 @@ export function SetRecord({ job }: { job: SetJob }) {
   const { closing } = job
   return (
     <Panel
-      title={`Set on ${new Date(job.openedOn).toLocaleDateString('en-GB')}`}
+      title={`Set on ${dayText(job.openedOn)}`}
       note={method && METHOD_WORDS[method]}
+      aside={
+        <Link to={String(job.id)} data-no-print>
+          record
+        </Link>
+      }
     >
       <Figure name="as found">{ends(found)}</Figure>
       <Figure name="as left">{ends(left)}</Figure>
@@ -25,9 +32,7 @@ export function SetRecord({ job }: { job: SetJob }) {
       {left?.temperatureC != null && <Figure name="temperature">{left.temperatureC} °C</Figure>}
       {closing?.torqueNm != null && <Figure name="axle nut">{units.show('torque', closing.torqueNm)}</Figure>}
       {(closing?.who || job.who) && <Figure name="by">{closing?.who || job.who}</Figure>}
-      {closing?.nextCheckOn && (
-        <Figure name="look again on">{new Date(closing.nextCheckOn).toLocaleDateString('en-GB')}</Figure>
-      )}
+      {closing?.nextCheckOn && <Figure name="look again on">{dayText(closing.nextCheckOn)}</Figure>}
       {closing?.note && <p className="cap">{closing.note}</p>}
     </Panel>
   )

@@ -1,6 +1,6 @@
 import { Button, Group, SegmentedControl } from '@mantine/core'
 import { lazy, useState } from 'react'
-import type { LoopSetting, SetJob } from '../api/client'
+import { type LoopSetting, type SetAdvice, type SetJob, type SetRound, whoAmI } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { LoopChoiceBar } from '../fit/LoopChoiceBar'
 import { useFit } from '../fit/useFit'
@@ -14,7 +14,9 @@ import { useShortcuts } from '../shell/shortcuts'
 import { WorkingDialog } from '../shell/WorkingDialog'
 import { BayMode } from './BayMode'
 import { Cautions } from './Cautions'
+import { CautionsFirst } from './CautionsFirst'
 import { ClosingPanel } from './ClosingPanel'
+import { cautionsOf } from './cautions'
 import { Ends } from './Ends'
 import { Instruments } from './Instruments'
 import { NextCard } from './NextCard'
@@ -25,28 +27,30 @@ import { RunningInPanel } from './RunningInPanel'
 import { SetRecord } from './SetRecord'
 import { SettingFields } from './SettingFields'
 import classes from './SetView.module.css'
+import { SideMatchFigure } from './SideMatchFigure'
 import { SprungArmPanel } from './SprungArmPanel'
 import { StraightPanel } from './StraightPanel'
 import { TrackingPicture } from './TrackingPicture'
 import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
+import { useVisit } from './useVisit'
 import { WarmPanel } from './WarmPanel'
 import { readingEnds } from './words'
 
 const RedoPanel = lazy(() => import('../machine/RedoPanel'))
 
-const POSITIONS = [4, 6, 8]
+const POSITIONS = [4, 6, 8] as const
 
 /** Station 6: measure, turn, measure again until tight enough and straight. */
 export default function SetView() {
   const bench = useBench()
   const [draft, setDraft] = useState<LoopSetting | null>(null)
+  const visit = useVisit(bench)
   // What the round in hand begins with is the advice that stood before it was begun.
-  const [before, setBefore] = useState<Setting | undefined>()
-  const round = useRound(before?.advice.data, (before?.job?.rounds.length ?? 0) === 0)
-  const setting = useSetting(bench, draft, round.round)
-  if (setting && !round.round && (setting.advice.data !== before?.advice.data || setting.job !== before?.job))
-    setBefore(setting)
+  const [before, setBefore] = useState<SetAdvice | undefined>()
+  const round = useRound(visit, before)
+  const setting = useSetting(bench, visit, draft, round.round)
+  if (setting && !round.round && setting.advice.data !== before) setBefore(setting.advice.data)
   if (!setting)
     return (
       <Sentence title="This machine has no loop.">A direct drive has no chain or belt to be set.</Sentence>
@@ -76,8 +80,9 @@ function Visit({
   round: ReturnType<typeof useRound>
   onDraft: (draft: LoopSetting | null) => void
 }) {
-  const [position, setPosition] = useState(0)
+  const [position, setPosition] = useState(() => firstUnread(round.round))
   const [positions, setPositions] = useState(4)
+  const [nextCheckOn, setNextCheckOn] = useState('')
   const [isWorking, setWorking] = useState(false)
   const [isBay, setBay] = useState(false)
   useShortcuts({ b: () => setBay((was) => !was) })
@@ -86,16 +91,23 @@ function Visit({
   const { job, advice } = setting
   const answer = advice.data
   const isChain = setting.loop.medium === 'chain'
+  const isPracticeOnly = bench.card.machine.id === 0
+  const cautions = cautionsOf(setting.loop.medium, bench.drive.input.kind === 'motor')
+  const confirm = () => setting.keep({ cautions: { who: whoAmI() || null, at: new Date().toISOString() } })
   const inHand = round.round
   const rounds = job?.rounds ?? []
   const shown = inHand ?? rounds.at(-1)
   const result = answer?.rounds.at(-1)
   const keepRound = () => {
     if (!inHand) return
-    setting.keep({ rounds: [...rounds, { ...inHand, at: new Date().toISOString() }] }, () => {
-      round.clear()
-      setPosition(0)
-    })
+    const kept = { ...inHand, at: new Date().toISOString() }
+    setting.keep(
+      { rounds: [...rounds, kept], inHand: { round: null, done: job?.inHand?.done ?? [] } },
+      () => {
+        round.clear()
+        setPosition(0)
+      },
+    )
   }
   const read = (reading: Parameters<typeof round.read>[0]) => {
     round.read(reading)
@@ -139,18 +151,36 @@ function Visit({
               data-no-print
             />
           )}
-          {answer && <Ends setting={setting} positions={positions} onWorking={() => setWorking(true)} />}
+          {answer && (
+            <Ends
+              advice={answer}
+              medium={setting.loop.medium}
+              positions={positions}
+              onWorking={() => setWorking(true)}
+            />
+          )}
           {fit?.answer.data?.reserve && (
             <Figure name="left on the adjuster, by Fit">{reserveText(fit.answer.data.reserve, units)}</Figure>
           )}
-          {setting.otherSide && (
-            <Figure name="the other side, last">{readingEnds(setting.otherSide, units)}</Figure>
+          {setting.otherSide && !setting.isPractice && (
+            <SideMatchFigure bench={bench} setting={setting} other={setting.otherSide} />
           )}
         </Panel>
         {job && records}
       </div>
       <div className={classes.column}>
-        {!job && (
+        {!job && isPracticeOnly && (
+          <Panel title="A simulated drive">
+            <p>
+              It has its own hidden stiffness, run-out, skew and nut, and no two are alike. Read it, turn what
+              is told, read it again, until it is tight enough and straight.
+            </p>
+            <Button size="sm" mt="sm" onClick={setting.practise}>
+              Begin with one as it was found
+            </Button>
+          </Panel>
+        )}
+        {!job && !isPracticeOnly && (
           <Panel title="A visit" isEmpty>
             <p>
               It begins as found: a reading before anything is touched. Nothing else is asked first, and it
@@ -178,7 +208,7 @@ function Visit({
                 setting.leavePractice()
               }}
             >
-              Leave it
+              {isPracticeOnly ? 'Another one' : 'Leave it'}
             </Button>
           </p>
         )}
@@ -186,7 +216,12 @@ function Visit({
           <NextCard
             advice={answer}
             round={rounds.length + (inHand ? 1 : 0)}
+            positions={positions}
             isStale={advice.isStale}
+            cautions={
+              !job.cautions &&
+              answer.next === 'turn' && <CautionsFirst first={cautions[0] ?? ''} onConfirm={confirm} />
+            }
             onWorking={() => setWorking(true)}
           />
         )}
@@ -197,14 +232,16 @@ function Visit({
         ) : null}
         {job && answer && (
           <>
-            <Instruments
-              setting={setting}
-              position={position}
-              positions={positions}
-              round={round.now}
-              onRead={read}
-              onPractice={(readings, gapMm) => round.change({ readings, gapMm })}
-            />
+            {!isBay && (
+              <Instruments
+                setting={setting}
+                position={position}
+                positions={positions}
+                round={round.now}
+                onRead={read}
+                onReadings={(readings, gapMm) => round.change({ readings, gapMm })}
+              />
+            )}
             <RoundInHand
               setting={setting}
               round={round}
@@ -213,13 +250,17 @@ function Visit({
               refusal={advice.error}
               onKeep={keepRound}
             />
-            <RoundsPanel rounds={rounds} results={answer.rounds} hasTwoEnds={answer.setting.hasTwoEnds} />
+            <RoundsPanel rounds={rounds} results={answer.rounds} setting={answer.setting} />
             {!setting.isPractice && rounds.length > 0 && (
               <ClosingPanel
-                isTorqued={rounds.at(-1)?.lock === 'torqued'}
+                done={job.inHand?.done ?? []}
+                lastReading={rounds.at(-1)?.lock === 'torqued' ? readingEnds(job, units) : null}
                 torqueNm={answer.setting.finalTorqueNm}
+                nextCheckOn={nextCheckOn}
                 isPending={setting.isPending}
-                onClose={(closing) => setting.keep({ closing }, round.clear)}
+                onDone={(done) => setting.keep({ inHand: { round: inHand, done } })}
+                onNextCheck={setNextCheckOn}
+                onClose={(closing) => setting.keep({ closing, inHand: null }, round.clear)}
               />
             )}
           </>
@@ -239,7 +280,11 @@ function Visit({
             advice={answer}
           />
         )}
-        <Cautions medium={setting.loop.medium} isMotor={bench.drive.input.kind === 'motor'} />
+        <Cautions
+          cautions={cautions}
+          confirmed={job?.cautions ?? null}
+          onConfirm={job ? confirm : undefined}
+        />
         {answer && (
           <SettingFields
             bench={bench}
@@ -250,12 +295,20 @@ function Visit({
             onDraft={onDraft}
           />
         )}
-        {answer?.unit === 'newton' && answer.window && <RunningInPanel advice={answer} />}
+        {!isChain && answer?.unit === 'newton' && answer.window && (
+          <RunningInPanel
+            advice={answer}
+            fittedOn={bench.card.fitted.fittedOn ?? null}
+            onLookAgain={job && !setting.isPractice ? setNextCheckOn : undefined}
+          />
+        )}
         {!isChain && answer && fit?.answer.data && (
           <WarmPanel advice={answer} centreMm={fit.answer.data.centreMm} />
         )}
-        {fit?.layout?.mover?.kind === 'tensioner' && <SprungArmPanel />}
-        <RedoPanel bench={bench} />
+        {answer && (answer.setting.kind === 'sprungArm' || fit?.layout?.mover?.kind === 'tensioner') && (
+          <SprungArmPanel setting={draft ?? answer.setting} onSetting={onDraft} />
+        )}
+        {!isPracticeOnly && <RedoPanel bench={bench} />}
         {job && (
           <Group gap="xs" data-no-print>
             <SegmentedControl
@@ -280,12 +333,11 @@ function Visit({
       )}
       {isBay && answer && (
         <BayMode
-          advice={answer}
+          setting={setting}
+          round={round}
           position={position}
           positions={positions}
-          reading={shown?.readings.find((r) => r.position === position)}
-          units={units}
-          isKeepable={inHand !== null}
+          onRead={read}
           onKeep={keepRound}
           onNext={() => setPosition((position + 1) % positions)}
           onLeave={() => setBay(false)}
@@ -294,3 +346,6 @@ function Visit({
     </div>
   )
 }
+
+/** The place to go on at: after those that were read. */
+const firstUnread = (round: SetRound | null) => (round?.readings.length ?? 0) % POSITIONS[0]

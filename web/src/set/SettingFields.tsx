@@ -8,7 +8,7 @@ import { QuantityField } from '../quantities/QuantityField'
 import { type Quantity, useUnits } from '../quantities/units'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
-import { KIND_WORDS, METHOD_WORDS, type ReadingMethod } from './words'
+import { KIND_WORDS, METHOD_WORDS, type ReadingMethod, SEEN_WORDS } from './words'
 
 type Numbers = {
   [K in keyof LoopSetting]-?: LoopSetting[K] extends number | null | undefined ? K : never
@@ -50,7 +50,8 @@ export function SettingFields({
       error={issueFor(refusal, `setting.${key}`)}
     />
   )
-  const turns = setting.kind !== 'cam' && setting.kind !== 'shims'
+  const { turns } = advice.setting
+  const isEccentric = setting.kind === 'eccentric'
   const sense = (label: string, key: 'leftClockwiseTightens' | 'rightClockwiseTightens') => (
     <Select
       size="xs"
@@ -64,7 +65,7 @@ export function SettingFields({
       onChange={(value) => set({ [key]: value === 'yes' })}
     />
   )
-  const methods: ReadingMethod[] = isChain ? ['freePlay'] : ['pluck', 'push', 'gauge']
+  const methods: ReadingMethod[] = isChain ? ['freePlay', 'gauge'] : ['pluck', 'push', 'gauge']
   return (
     <Panel title="How it is set" note="asked once; grey: as usual">
       <div className={fields.fields}>
@@ -74,27 +75,62 @@ export function SettingFields({
           data={Object.entries(KIND_WORDS).map(([value, label]) => ({ value, label }))}
           allowDeselect={false}
           value={setting.kind}
-          onChange={(value) => set({ kind: value as LoopSetting['kind'] })}
+          // What a hand can make there is another amount with every kind.
+          onChange={(value) => set({ kind: value as LoopSetting['kind'], smallestStep: null })}
+          error={issueFor(refusal, 'setting.kind')}
         />
-        <QuantityField
-          size="xs"
-          label={turns ? 'Thread pitch' : 'One moves it by'}
-          quantity="fine"
-          value={setting.mmPerUnit}
-          onChange={(value) => value !== undefined && set({ mmPerUnit: value })}
-          error={issueFor(refusal, 'setting.mmPerUnit')}
-        />
+        {!isEccentric && (
+          <QuantityField
+            size="xs"
+            label={turns ? 'Thread pitch' : 'One moves it by'}
+            quantity="fine"
+            value={setting.mmPerUnit}
+            onChange={(value) => value !== undefined && set({ mmPerUnit: value })}
+            error={issueFor(refusal, 'setting.mmPerUnit')}
+          />
+        )}
+        {isEccentric &&
+          field('Axle off its middle', 'eccentricMm', 'fine', undefined, advice.setting.eccentricOffset)}
+        {isEccentric &&
+          field('From its loosest, as found', 'eccentricDeg', undefined, '°', advice.setting.eccentricStart)}
         {field('Smallest step', 'smallestStep', undefined, turns ? 'turn' : '', advice.setting.step)}
         {turns && sense(setting.hasTwoEnds ? 'Left, clockwise' : 'Clockwise', 'leftClockwiseTightens')}
         {turns && setting.hasTwoEnds && sense('Right, clockwise', 'rightClockwiseTightens')}
+        {turns && (
+          <Select
+            size="xs"
+            label="Clockwise is seen"
+            data={[
+              { value: '', label: 'from the wrench' },
+              ...Object.entries(SEEN_WORDS).map(([value, label]) => ({ value, label })),
+            ]}
+            allowDeselect={false}
+            value={setting.seenFrom ?? ''}
+            onChange={(value) => set({ seenFrom: (value || null) as LoopSetting['seenFrom'] })}
+          />
+        )}
+        {setting.hasTwoEnds && (
+          <Select
+            size="xs"
+            label={isChain ? 'Chain runs on the' : 'Belt runs on the'}
+            data={[
+              { value: '', label: 'not said' },
+              { value: 'left', label: 'left' },
+              { value: 'right', label: 'right' },
+            ]}
+            allowDeselect={false}
+            value={setting.beltSide ?? ''}
+            onChange={(value) => set({ beltSide: (value || null) as LoopSetting['beltSide'] })}
+          />
+        )}
         {setting.hasTwoEnds && !isChain && (
           <Select
             size="xs"
-            label="Gap is read on the"
+            label="Gap is read at its"
             data={[
               { value: '', label: 'not read' },
-              { value: 'left', label: 'left' },
-              { value: 'right', label: 'right' },
+              { value: 'left', label: 'left edge' },
+              { value: 'right', label: 'right edge' },
             ]}
             allowDeselect={false}
             value={setting.gapSide ?? ''}
@@ -134,7 +170,8 @@ export function SettingFields({
       </div>
       {turns && (
         <p className="cap">
-          Clockwise as seen from where the wrench stands; left and right in the direction of travel.
+          Left and right in the direction of travel. The gap is between the belt’s edge and the flange or rim
+          beside it.
         </p>
       )}
       <p className="cap" id="bias">
@@ -154,7 +191,7 @@ export function SettingFields({
         my={6}
         data-no-print
       />
-      {draft && (
+      {draft && bench.card.machine.id !== 0 && (
         <DraftBar
           card={bench.card}
           machine={{

@@ -1,5 +1,6 @@
+import { Button } from '@mantine/core'
 import { useState } from 'react'
-import { balanceArm, type SprungArmInput } from '../api/client'
+import { balanceArm, type LoopSetting, type SprungArmInput } from '../api/client'
 import { issueFor } from '../api/issues'
 import { useComputed } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
@@ -11,7 +12,7 @@ import { Refused } from '../shell/Refused'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
 
-const FIELDS: [key: keyof SprungArmInput, label: string, quantity?: Quantity, unit?: string][] = [
+const NEEDED: [key: keyof SprungArmInput, label: string, quantity?: Quantity, unit?: string][] = [
   ['springForceN', 'Spring', 'force'],
   ['springLeverMm', 'Its lever', 'fine'],
   ['armMm', 'Arm to the idler', 'fine'],
@@ -19,12 +20,21 @@ const FIELDS: [key: keyof SprungArmInput, label: string, quantity?: Quantity, un
   ['angleDeg', 'Force to arm', undefined, '°'],
 ]
 
-/** Tension that a sprung idler holds at rest. */
-export function SprungArmPanel() {
+/** Asked for as well when its screw is what is turned. */
+const FIELDS: typeof NEEDED = [...NEEDED, ['rateNPerMm', 'Spring gains', undefined, 'N/mm']]
+
+/** Tension that a sprung idler holds at rest, and the arm as what the loop is set by. */
+export function SprungArmPanel({
+  setting,
+  onSetting,
+}: {
+  setting: LoopSetting
+  onSetting: (setting: LoopSetting) => void
+}) {
   const units = useUnits()
-  const [values, setValues] = useState<Partial<SprungArmInput>>({})
+  const [values, setValues] = useState<Partial<SprungArmInput>>(setting.arm ?? {})
   const [isWorking, setWorking] = useState(false)
-  const isWhole = FIELDS.every(([key]) => values[key] !== undefined)
+  const isWhole = NEEDED.every(([key]) => values[key] != null)
   const answer = useComputed('sprung-arm', isWhole ? (values as SprungArmInput) : undefined, balanceArm)
   const told = isWhole ? answer.data : undefined
   return (
@@ -42,7 +52,7 @@ export function SprungArmPanel() {
             label={label}
             quantity={quantity}
             unit={unit}
-            value={values[key]}
+            value={values[key] ?? undefined}
             onChange={(value) => setValues({ ...values, [key]: value })}
             error={issueFor(answer.error, key)}
           />
@@ -53,6 +63,15 @@ export function SprungArmPanel() {
         <>
           <Figure name="tension it holds">{units.show('force', told.tensionN)}</Figure>
           <Figure name="on the idler">{units.show('force', told.idlerForceN)}</Figure>
+          <Button
+            size="compact-sm"
+            variant="default"
+            mt={6}
+            onClick={() => onSetting({ ...setting, kind: 'sprungArm', arm: values as SprungArmInput })}
+            data-no-print
+          >
+            Set by this arm
+          </Button>
         </>
       )}
       {isWorking && told && (

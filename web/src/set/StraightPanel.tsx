@@ -1,6 +1,11 @@
 import { SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
-import { judgeStraightness, type SetAdvice, type StraightnessInput } from '../api/client'
+import {
+  judgeStraightness,
+  type SetAdvice,
+  type StraightnessInput,
+  type StraightnessResult,
+} from '../api/client'
 import { issueFor } from '../api/issues'
 import { useComputed } from '../api/queries'
 import { figure, fixed } from '../quantities/format'
@@ -22,6 +27,12 @@ const WAYS: Record<Way, string> = {
   edge: 'straight-edge',
   line: 'line',
   string: 'string',
+}
+
+const SHIFT_WORDS: Record<NonNullable<StraightnessResult['shiftTo']>, string> = {
+  edge: 'towards the straight-edge',
+  offEdge: 'away from the straight-edge',
+  line: 'back to the line',
 }
 
 /** How straight it runs, by what people have: marks, a straight-edge, the line, a string. */
@@ -84,6 +95,8 @@ export function StraightPanel({
             </div>,
             <div key={`g${i}`}>{field(`Gap ${i}`, `g${i}`, `edge.gapMm[${i - 1}]`)}</div>,
           ])}
+        {way === 'edge' && field('Front rim, wide', 'rimFront', 'edge.rimWidthAMm')}
+        {way === 'edge' && field('Rear rim, wide', 'rimRear', 'edge.rimWidthBMm')}
         {way === 'line' && field('Rear off the line', 'line', 'lineOffsetMm')}
         {way === 'string' && (
           <>
@@ -119,6 +132,12 @@ export function StraightPanel({
           )}
           {told.isStraight === false && told.move !== null && (
             <p>{moveText(told.move, advice.setting.kind)}; no more than half a turn at a time.</p>
+          )}
+          {told.shiftMm !== null && told.shiftTo !== null && (
+            <p>
+              Rear wheel {units.show('fine', told.shiftMm)} {SHIFT_WORDS[told.shiftTo]}, or the front one as
+              much the other way: by its spacers or where it sits on its shaft.
+            </p>
           )}
           {told.walksTo !== null && medium !== 'chain' && (
             <p className="cap">As it stands the belt walks {told.walksTo}.</p>
@@ -167,8 +186,8 @@ function inputOf(
             edge: {
               xMm: edge.map((e) => e.x ?? 0),
               gapMm: edge.map((e) => e.g ?? 0),
-              rimWidthFrontMm: 0,
-              rimWidthRearMm: 0,
+              rimWidthFrontMm: v.rimFront ?? 0,
+              rimWidthRearMm: v.rimRear ?? v.rimFront ?? 0,
             },
           }
         : undefined

@@ -1,5 +1,6 @@
 import { Button, NumberInput, Select } from '@mantine/core'
 import { useState } from 'react'
+import { whoAmI } from '../api/client'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
 import { FEEL_GRADES } from './TypedReading'
@@ -13,7 +14,7 @@ export function TiePair({ own, setting }: { own: 'gauge' | 'feel'; setting: Sett
   const [known, setKnown] = useState<number | undefined>()
   const { job } = setting
   const isChain = setting.loop.medium === 'chain'
-  const pairs = (job?.gauge ?? []).filter((p) => p.own === own)
+  const pairs = (job?.gauge ?? []).filter((p) => p.own === own && (p.who == null || p.who === whoAmI()))
   if (!job) return null
   const needed = NEEDED[own] - pairs.length
   return (
@@ -25,7 +26,7 @@ export function TiePair({ own, setting }: { own: 'gauge' | 'feel'; setting: Sett
             : 'A hand says no more than looser or tighter, until it is tied: read the same state both ways.'
           : `Tied by ${pairs.length === 1 ? 'one pair' : `${pairs.length} pairs`}.`}
       </p>
-      {needed > 0 && !(own === 'gauge' && isChain) && (
+      {needed > 0 && (
         <div className={fields.fields}>
           {own === 'gauge' ? (
             <NumberInput
@@ -64,6 +65,7 @@ export function TiePair({ own, setting }: { own: 'gauge' | 'feel'; setting: Sett
                 known: isChain ? ('freePlay' as const) : ('pluck' as const),
                 knownValue: known,
                 knownForceN: null,
+                who: own === 'feel' ? whoAmI() || null : null,
               }
               setting.keep({ gauge: [...job.gauge, pair] })
               setOwn(undefined)

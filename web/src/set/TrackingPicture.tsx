@@ -15,7 +15,7 @@ export function TrackingPicture({ advice, gapMm }: { advice: SetAdvice; gapMm: n
   const { setting } = advice
   const move = (side: 'left' | 'right') => advice.moves.find((m) => m.side === side)
   const isLeft = setting.gapSide !== 'right'
-  const belt = isLeft ? 118 : 202
+  const belt = (setting.beltSide ?? setting.gapSide) === 'right' ? 202 : 118
   const walks = advice.gapWalksTo
   const lean = walks === 'left' ? -LEAN : walks === 'right' ? LEAN : 0
   return (

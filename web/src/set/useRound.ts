@@ -1,5 +1,8 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { type SetAdvice, type SetReading, type SetRound, whoAmI } from '../api/client'
+import type { Visit } from './useVisit'
+
+const KEEP_AFTER_MS = 400
 
 /** A round as it is being read. */
 export interface RoundDraft {
@@ -13,11 +16,15 @@ export interface RoundDraft {
 }
 
 /**
- * The round in hand. It begins with what the advice said should be turned: who turned otherwise says so.
- * @param isFirst As found: nothing was turned before it.
+ * The round in hand: as it was stored on whatever device, until it is gone on with here. Every change of it is stored.
+ * It begins with what the advice said should be turned: who turned otherwise says so.
  */
-export function useRound(advice: SetAdvice | undefined, isFirst: boolean): RoundDraft {
-  const [round, setRound] = useState<SetRound | null>(null)
+export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined): RoundDraft {
+  const job = visit?.job
+  const [local, setLocal] = useState<{ jobId: number; round: SetRound | null } | null>(null)
+  const isHere = local !== null && local.jobId === job?.id
+  const round = isHere ? local.round : (job?.inHand?.round ?? null)
+  const isFirst = (job?.rounds.length ?? 0) === 0
   const fresh = (): SetRound => ({
     leftUnits: isFirst ? 0 : told(advice, 'left'),
     rightUnits: isFirst ? 0 : told(advice, 'right'),
@@ -30,23 +37,42 @@ export function useRound(advice: SetAdvice | undefined, isFirst: boolean): Round
     turnsRolled: advice?.turnsToRoll ?? null,
     onStand: true,
     note: null,
+    run: job?.rounds.at(-1)?.run ?? null,
+    loadKg: null,
+    wayLeftMm: null,
   })
+  const update = (next: (now: SetRound) => SetRound | null) =>
+    job &&
+    setLocal((was) => ({
+      jobId: job.id,
+      round: next((was?.jobId === job.id ? was.round : job.inHand?.round) ?? fresh()),
+    }))
+  useStoredInHand(visit, isHere ? local.round : undefined)
   return {
     round,
     now: round ?? fresh(),
     read: (reading) =>
-      setRound((was) => {
-        const now = was ?? fresh()
-        return {
-          ...now,
-          readings: [...now.readings.filter((r) => r.position !== reading.position), reading].sort(
-            (a, b) => a.position - b.position,
-          ),
-        }
-      }),
-    change: (part) => setRound((was) => ({ ...(was ?? fresh()), ...part })),
-    clear: () => setRound(null),
+      update((now) => ({
+        ...now,
+        readings: [...now.readings.filter((r) => r.position !== reading.position), reading].sort(
+          (a, b) => a.position - b.position,
+        ),
+      })),
+    change: (part) => update((now) => ({ ...now, ...part })),
+    clear: () => update(() => null),
   }
+}
+
+/** Stores what is in hand a moment after it changed; `undefined` while nothing was changed here. */
+function useStoredInHand(visit: Visit | undefined, round: SetRound | null | undefined) {
+  const stored = visit?.job?.inHand
+  const keep = visit?.keepInHand
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only a changed round is stored anew
+  useEffect(() => {
+    if (round === undefined || (round === null && !stored?.round)) return
+    const timer = setTimeout(() => keep?.({ round, done: stored?.done ?? [] }), KEEP_AFTER_MS)
+    return () => clearTimeout(timer)
+  }, [round])
 }
 
 /** Units the advice asked for on one side; positive tightens. A single adjuster counts as the left one. */

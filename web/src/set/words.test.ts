@@ -1,7 +1,17 @@
 import { describe, expect, it } from 'vitest'
-import type { AdjusterMove, SetAdvice } from '../api/client'
+import type { AdjusterMove, LoopSetting, SetAdvice } from '../api/client'
 import { unitsOf } from '../quantities/units'
-import { moveText, nextText, positionWord, readingEnds, readingText, rollText, turnText } from './words'
+import {
+  moveText,
+  nextText,
+  positionWord,
+  readingEnds,
+  readingText,
+  rollText,
+  stepText,
+  turnedText,
+  turnText,
+} from './words'
 
 const units = unitsOf('metric', () => {})
 const plainly = (text: string | null) => text?.replaceAll(/\s/g, ' ')
@@ -13,6 +23,7 @@ const move = (part: Partial<AdjusterMove>): AdjusterMove => ({
   mm: 0.1,
   flats: 0.4,
   clockHours: 0.75,
+  degrees: null,
   ...part,
 })
 const advice = (part: object) =>
@@ -20,6 +31,8 @@ const advice = (part: object) =>
     next: 'turn',
     moves: [move({})],
     turnsToRoll: 4,
+    rounds: [],
+    isPartial: false,
     setting: { kind: 'twoEnds', hasTwoEnds: true },
     ...part,
   }) as unknown as SetAdvice
@@ -47,6 +60,32 @@ describe('what comes next', () => {
     const both = [move({ side: 'left', clockwise: false, units: 0.125 }), move({})]
     expect(nextText(advice({ moves: both }))).toBe(
       'Left adjuster 1/8 turn anticlockwise, right adjuster 1/16 turn clockwise.',
+    )
+  })
+
+  it('speaks of an eccentric in degrees and of other single adjusters by their name', () => {
+    const eccentric = move({ side: null, units: 1 / 60, degrees: 6, flats: null })
+    expect(moveText(eccentric, 'eccentric')).toBe('Eccentric 6.0° clockwise')
+    expect(moveText(move({ side: null, clockwise: false }), 'sprungArm')).toBe(
+      'Screw of the spring 1/16 turn anticlockwise',
+    )
+    expect(moveText(move({ side: null }), 'slidingMotor')).toBe('Screw of the slide 1/16 turn clockwise')
+    expect(stepText({ kind: 'eccentric', step: 1 / 180 } as LoopSetting)).toBe('2.0°')
+    expect(stepText({ kind: 'twoEnds', step: 1 / 16 } as LoopSetting)).toBe('1/16 turn')
+  })
+
+  it('writes what was turned before a round', () => {
+    expect(turnedText(0, 'twoEnds')).toBe('hold')
+    expect(turnedText(-3 / 16, 'twoEnds')).toBe('−3/16')
+    expect(turnedText(1 / 36, 'eccentric')).toBe('+10°')
+  })
+
+  it('names the place to set at once all were read', () => {
+    const read = { rounds: [{ setAt: 2 }], isPartial: false }
+    expect(rollText(advice(read))).toBe('Roll the wheel four turns by hand, then read, at half-way first.')
+    expect(rollText(advice(read), 6)).toContain('at place 3 of 6 first')
+    expect(rollText(advice({ ...read, isPartial: true }))).toBe(
+      'Roll the wheel four turns by hand, then read.',
     )
   })
 

@@ -32,10 +32,26 @@ export const LOCK_WORDS: Record<SetRound['lock'], string> = {
 export const KIND_WORDS: Record<LoopSetting['kind'], string> = {
   twoEnds: 'a screw at either end',
   oneScrew: 'one screw',
+  slidingMotor: 'a motor on its slide',
   eccentric: 'an eccentric',
   cam: 'cams with clicks',
   shims: 'shims',
+  sprungArm: 'a sprung arm',
 }
+
+/** From where clockwise is meant. */
+export const SEEN_WORDS: Record<NonNullable<LoopSetting['seenFrom']>, string> = {
+  behind: 'from behind',
+  ahead: 'from ahead',
+  outside: 'from its own side',
+}
+
+export const RUN_WORDS: Record<NonNullable<SetRound['run']>, string> = {
+  tight: 'tight run',
+  slack: 'slack run',
+}
+
+const DEGREES_IN_A_TURN = 360
 
 /** Positions of the wheel in quarters, as a person calls them. */
 export const positionWord = (position: number, positions = 4): string =>
@@ -95,9 +111,39 @@ export const unitWord = (kind: LoopSetting['kind'], amount: number): string =>
         : 'shims'
       : 'turn'
 
+/** What a hand can make at least: “1/16 turn”, “2°”, “1 click”. */
+export const stepText = ({ kind, step }: LoopSetting): string =>
+  kind === 'eccentric'
+    ? `${figure(step * DEGREES_IN_A_TURN, 2)}°`
+    : `${turnText(step)} ${unitWord(kind, step)}`
+
+/** “1/16 turn”, “6°” of an eccentric, “2 clicks”. */
+export const amountText = (move: AdjusterMove, kind: LoopSetting['kind']): string =>
+  move.degrees === null
+    ? `${turnText(move.units)} ${unitWord(kind, move.units)}`
+    : `${figure(move.degrees, 2)}°`
+
+const SOLE: Record<LoopSetting['kind'], string> = {
+  twoEnds: 'Adjuster',
+  oneScrew: 'Adjuster',
+  slidingMotor: 'Screw of the slide',
+  eccentric: 'Eccentric',
+  cam: 'Adjuster',
+  shims: 'Adjuster',
+  sprungArm: 'Screw of the spring',
+}
+
+/** “hold”, “+3/16”, “−2 clicks”: what was done before a round; positive tightens. */
+export function turnedText(units: number, kind: LoopSetting['kind']): string {
+  if (units === 0) return 'hold'
+  const amount = Math.abs(units)
+  const text = kind === 'eccentric' ? `${figure(amount * DEGREES_IN_A_TURN, 2)}°` : turnText(amount)
+  return `${units > 0 ? '+' : '−'}${text}`
+}
+
 /** “Right adjuster 1/16 turn clockwise”. */
 export function moveText(move: AdjusterMove, kind: LoopSetting['kind']): string {
-  const who = move.side === null ? 'Adjuster' : move.side === 'left' ? 'Left adjuster' : 'Right adjuster'
+  const who = move.side === null ? SOLE[kind] : move.side === 'left' ? 'Left adjuster' : 'Right adjuster'
   const way =
     move.clockwise === null
       ? move.tightens
@@ -106,7 +152,7 @@ export function moveText(move: AdjusterMove, kind: LoopSetting['kind']): string 
       : move.clockwise
         ? 'clockwise'
         : 'anticlockwise'
-  return `${who} ${turnText(move.units)} ${unitWord(kind, move.units)} ${way}`
+  return `${who} ${amountText(move, kind)} ${way}`
 }
 
 /** What comes next, in a sentence or two. */
@@ -134,11 +180,18 @@ export function nextText(advice: SetAdvice): string {
       return 'As near as a hand can get: the smallest step would not bring it nearer.'
     case 'looseOrBent':
       return 'It does not answer as it can: something is loose or bent. Stop turning and look.'
+    case 'tieReading':
+      return 'This reading is not tied to this loop yet. Tie it below by a pair, or read another way; as found and trend are kept.'
+    case 'atItsEnd':
+      return 'The adjuster has less way left than this takes. Shorten the loop or replace it before going on.'
   }
 }
 
-/** What follows a move, before the next reading. */
-export const rollText = (advice: SetAdvice): string | null =>
-  advice.next === 'turn' || advice.next === 'tightenAndRead'
-    ? `Roll the wheel ${['no', 'one', 'two', 'three', 'four'][advice.turnsToRoll] ?? advice.turnsToRoll} turns by hand, then read.`
-    : null
+/** What follows a move, before the next reading, and where the wheel is set at. */
+export function rollText(advice: SetAdvice, positions = 4): string | null {
+  if (advice.next !== 'turn' && advice.next !== 'tightenAndRead') return null
+  const turns = ['no', 'one', 'two', 'three', 'four'][advice.turnsToRoll] ?? advice.turnsToRoll
+  const at = advice.rounds.at(-1)?.setAt
+  const first = at == null || advice.isPartial ? '' : `, at ${positionWord(at, positions)} first`
+  return `Roll the wheel ${turns} turns by hand, then read${first}.`
+}

@@ -30,6 +30,13 @@ const router = createBrowserRouter([
     hydrateFallbackElement: <Sentence title="Opening …" />,
     children: [
       { index: true, element: <YardView /> },
+      {
+        path: 'practice',
+        lazy: { Component: async () => (await import('../set/PracticePage')).default },
+        children: [
+          { index: true, lazy: { Component: async () => (await import('../set/SetView')).default } },
+        ],
+      },
       { path: 'stock', lazy: { Component: async () => (await import('../stock/StockView')).default } },
       {
         path: 'machines/:machineId',
@@ -42,6 +49,10 @@ const router = createBrowserRouter([
           { path: 'fit', lazy: { Component: async () => (await import('../fit/FitView')).default } },
           { path: 'loads', lazy: { Component: async () => (await import('../loads/LoadsView')).default } },
           { path: 'set', lazy: { Component: async () => (await import('../set/SetView')).default } },
+          {
+            path: 'set/:jobId',
+            lazy: { Component: async () => (await import('../set/RecordPage')).default },
+          },
           { path: 'ratio', lazy: { Component: async () => (await import('../ratio/RatioView')).default } },
         ],
       },

@@ -4,7 +4,7 @@ import { Link, NavLink, Outlet } from 'react-router'
 import { useUnits } from '../quantities/units'
 import { FindBox } from './FindBox'
 import { HelpDialog } from './HelpDialog'
-import { StockIcon, YardIcon } from './icons'
+import { PracticeIcon, StockIcon, YardIcon } from './icons'
 import { Sentence } from './Sentence'
 import classes from './Shell.module.css'
 import { useShortcuts } from './shortcuts'
@@ -40,6 +40,10 @@ export function Shell() {
         <NavLink to="/stock" className={classes.place}>
           <StockIcon />
           Stock
+        </NavLink>
+        <NavLink to="/practice" className={classes.place}>
+          <PracticeIcon />
+          Practice
         </NavLink>
         <span className={classes.spring} />
         <button type="button" className={classes.place} onClick={() => setFinding(true)}>

@@ -1,0 +1,60 @@
+import { Button } from '@mantine/core'
+import classes from './BayMode.module.css'
+import { TurnDial } from './TurnDial'
+import type { RoundDraft } from './useRound'
+import type { Setting } from './useSetting'
+import { turnedText } from './words'
+
+/** What was turned before this reading, by steps of a hand on a clock's face. */
+export function BayTurns({ setting, round }: { setting: Setting; round: RoundDraft }) {
+  const how = setting.advice.data?.setting
+  if (!how) return null
+  const sides = how.hasTwoEnds
+    ? ([
+        ['left', 'leftUnits', how.leftClockwiseTightens],
+        ['right', 'rightUnits', how.rightClockwiseTightens],
+      ] as const)
+    : ([['turned', 'leftUnits', how.leftClockwiseTightens]] as const)
+  return (
+    <div className={classes.pair}>
+      {sides.map(([name, key, clockwiseTightens]) => {
+        const units = round.now[key]
+        const text = turnedText(units, how.kind)
+        const step = (way: number) => round.change({ [key]: Math.round(units / how.step + way) * how.step })
+        return (
+          // biome-ignore lint/a11y/useSemanticElements: a fieldset can't be laid out as a row
+          <div key={name} className={classes.turned} role="group" aria-label={`Turned, ${name}`}>
+            <Button
+              variant="default"
+              className={classes.step}
+              onClick={() => step(-1)}
+              aria-label={`${name}: looser`}
+            >
+              −
+            </Button>
+            <span className={classes.amount}>
+              {how.turns && (
+                <TurnDial
+                  turns={units}
+                  clockwise={clockwiseTightens === units > 0}
+                  label={`${name}: ${text}`}
+                />
+              )}
+              <b>
+                {name} {text}
+              </b>
+            </span>
+            <Button
+              variant="default"
+              className={classes.step}
+              onClick={() => step(1)}
+              aria-label={`${name}: tighter`}
+            >
+              +
+            </Button>
+          </div>
+        )
+      })}
+    </div>
+  )
+}

@@ -1,0 +1,156 @@
+import { Button, Group } from '@mantine/core'
+import { Link, useParams } from 'react-router'
+import { adviseSetting, type SetJob, type SetRound } from '../api/client'
+import { useComputed, useSetJobs } from '../api/queries'
+import { dayText } from '../machine/today'
+import { useBench, type Workbench } from '../machine/useWorkbench'
+import { useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
+import { Panel } from '../shell/Panel'
+import { Sentence } from '../shell/Sentence'
+import table from '../shell/table.module.css'
+import { CLOSING_STEPS } from './ClosingPanel'
+import { Ends } from './Ends'
+import classes from './RecordPage.module.css'
+import { RoundsPanel } from './RoundsPanel'
+import { setInput } from './useSetting'
+import { lockWord, METHOD_WORDS, positionWord, RUN_WORDS, readingEnds, readingText } from './words'
+
+/** The record that a visit leaves behind, on a page of its own, to be printed. */
+export default function RecordPage() {
+  const bench = useBench()
+  const { jobId } = useParams()
+  const jobs = useSetJobs(bench.card.machine.id)
+  const job = jobs.data?.find((j) => j.id === Number(jobId))
+  if (!jobs.data) return <Sentence title="Opening the record …" />
+  if (!job)
+    return (
+      <Sentence title="There is no such record.">
+        It was removed, or belongs to another machine. <Link to="../set">Back to Set</Link>
+      </Sentence>
+    )
+  return <Record bench={bench} job={job} />
+}
+
+function Record({ bench, job }: { bench: Workbench; job: SetJob }) {
+  const { card } = bench
+  const drive = card.machine.drives.find((d) => d.stages.some((s) => s.key === job.loopKey)) ?? bench.drive
+  const loop = card.summary.loops.find((l) => l.loopKey === job.loopKey)
+  const { data: advice } = useComputed(
+    'set-advice',
+    setInput({ card, drive }, job, null, job.rounds, job),
+    adviseSetting,
+  )
+  const { closing } = job
+  return (
+    <div className={classes.record}>
+      <header>
+        <h2>
+          Set record: {card.machine.name}, {loop?.name ?? job.loopKey}
+        </h2>
+        <Group gap="xs" data-no-print>
+          <Button size="compact-sm" onClick={() => window.print()}>
+            Print it
+          </Button>
+          <Button size="compact-sm" variant="default" component={Link} to="../set">
+            Back to Set
+          </Button>
+        </Group>
+      </header>
+      <p className="cap">
+        {dayText(job.openedOn)}
+        {job.who && ` · begun by ${job.who}`}
+        {closing ? ` · closed ${dayText(closing.closedOn)}` : ' · still open: no final record yet'}
+        {closing?.who && ` by ${closing.who}`}
+      </p>
+      <div className={classes.columns}>
+        <Summary job={job} />
+        <Panel title="Window" note="as the drive is known today">
+          {advice && loop && <Ends advice={advice} medium={loop.medium} positions={4} />}
+        </Panel>
+      </div>
+      {advice && <RoundsPanel rounds={job.rounds} results={advice.rounds} setting={advice.setting} />}
+      <Panel title="Readings and how they were taken">
+        <div className={table.scroll}>
+          <table className={table.table}>
+            <thead>
+              <tr>
+                <th scope="col">round</th>
+                <th scope="col">readings</th>
+                <th scope="col">nut</th>
+                <th scope="col">how it stood</th>
+                <th scope="col">when and who</th>
+              </tr>
+            </thead>
+            <tbody>
+              {job.rounds.map((round, i) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: a round is its number
+                <RoundRow key={i} round={round} name={i === 0 ? 'as found' : String(i)} />
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </Panel>
+      {closing && (
+        <Panel title="Closing list">
+          <ul>
+            {CLOSING_STEPS.filter(([step]) => closing.done.includes(step)).map(([step, label]) => (
+              <li key={step}>✓ {label}</li>
+            ))}
+          </ul>
+          {job.cautions && (
+            <p className="cap">Cautions confirmed{job.cautions.who ? ` by ${job.cautions.who}` : ''}.</p>
+          )}
+          {closing.note && <p>{closing.note}</p>}
+        </Panel>
+      )}
+    </div>
+  )
+}
+
+function Summary({ job }: { job: SetJob }) {
+  const units = useUnits()
+  const { closing } = job
+  const ends = (round: SetRound | undefined) => readingEnds({ rounds: round ? [round] : [] }, units)
+  const left = job.rounds.at(-1)
+  const method = left?.readings[0]?.method
+  return (
+    <Panel title="As found, as left">
+      <Figure name="as found">{ends(job.rounds[0])}</Figure>
+      <Figure name="as left">{closing ? ends(left) : 'not closed'}</Figure>
+      {left?.gapMm != null && <Figure name="gap left">{units.show('fine', left.gapMm)}</Figure>}
+      {method && <Figure name="read">{METHOD_WORDS[method]}</Figure>}
+      {left?.temperatureC != null && <Figure name="temperature">{left.temperatureC} °C</Figure>}
+      {closing?.torqueNm != null && <Figure name="axle nut">{units.show('torque', closing.torqueNm)}</Figure>}
+      {closing?.nextCheckOn && <Figure name="look again on">{dayText(closing.nextCheckOn)}</Figure>}
+    </Panel>
+  )
+}
+
+function RoundRow({ round, name }: { round: SetRound; name: string }) {
+  const units = useUnits()
+  const places = Math.max(4, ...round.readings.map((r) => r.position + 1))
+  const stood = [
+    round.onStand ? 'on its stand' : 'on its wheels',
+    round.run && RUN_WORDS[round.run],
+    round.loadKg != null && `${units.show('mass', round.loadKg)} on it`,
+    round.temperatureC != null && `${round.temperatureC} °C`,
+    round.turnsRolled != null && `${round.turnsRolled} turns rolled`,
+    round.wayLeftMm != null && `${units.show('fine', round.wayLeftMm)} left on the adjuster`,
+  ].filter(Boolean)
+  const when =
+    round.at && new Date(round.at).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'short' })
+  return (
+    <tr>
+      <th scope="row">{name}</th>
+      <td>
+        {round.readings
+          .map((r) => `${positionWord(r.position, places)} ${readingText(r.method, r.value, units)}`)
+          .join(', ')}
+      </td>
+      <td>{lockWord(round.lock)}</td>
+      <td>{stood.join(', ')}</td>
+      <td>{[when, round.who].filter(Boolean).join(', ') || '–'}</td>
+    </tr>
+  )
+}

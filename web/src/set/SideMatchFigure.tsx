@@ -1,0 +1,66 @@
+import { useState } from 'react'
+import { matchSides, type SetJob, type SideMatchInput } from '../api/client'
+import { useComputed } from '../api/queries'
+import type { Workbench } from '../machine/useWorkbench'
+import { fixed } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
+import table from '../shell/table.module.css'
+import { WhyButton } from '../shell/WhyButton'
+import { WorkingDialog } from '../shell/WorkingDialog'
+import { type Setting, setInput } from './useSetting'
+import { readingEnds } from './words'
+
+/** The loop of the drive that mirrors this one, and whether both are alike. */
+export function SideMatchFigure({
+  bench,
+  setting,
+  other,
+}: {
+  bench: Workbench
+  setting: Setting
+  other: SetJob
+}) {
+  const units = useUnits()
+  const [isWorking, setWorking] = useState(false)
+  const isRead = (rounds: { readings: unknown[] }[]) => rounds.some((r) => r.readings.length > 0)
+  const drive = bench.card.machine.drives.find((d) => d.stages.some((s) => s.key === other.loopKey))
+  const input: SideMatchInput | undefined =
+    drive && isRead(setting.input.rounds) && isRead(other.rounds)
+      ? {
+          this: setting.input,
+          other: setInput({ card: bench.card, drive }, other, null, other.rounds, other),
+        }
+      : undefined
+  const { data, error } = useComputed('side-match', input, matchSides)
+  const told = input && !error ? data : undefined
+  return (
+    <>
+      <Figure name="the other side, last">{readingEnds(other, units)}</Figure>
+      {told && (
+        <p className="cap">
+          <span className={table.tag} data-tone={told.matches ? 'ok' : 'watch'}>
+            {told.matches
+              ? 'both alike'
+              : told.thisIsLooser
+                ? '▲ this side is looser'
+                : '▲ this side is tighter'}
+          </span>{' '}
+          by{' '}
+          {told.unit === 'loopMm'
+            ? `${units.show('fine', Math.abs(told.difference))} of play`
+            : `${fixed(Math.abs(told.difference), 0)} %`}
+          ; left and right should match. <WhyButton onClick={() => setWorking(true)} />
+        </p>
+      )}
+      {input && error ? <p className="cap">Both sides were read in scales that can’t be compared.</p> : null}
+      {isWorking && told && (
+        <WorkingDialog
+          title="Working: both sides"
+          workings={told.workings}
+          onClose={() => setWorking(false)}
+        />
+      )}
+    </>
+  )
+}
