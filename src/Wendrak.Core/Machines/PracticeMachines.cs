@@ -35,7 +35,7 @@ public static class PracticeMachines
         Laid(
             "Chain, a screw at either end",
             StartingMachines.For(MachineKind.Motorcycle),
-            new(Key, MmPerUnit: 1.5, BeltSide: Side.Left, FinalTorqueNm: 90)
+            new(Key, MmPerUnit: 1.25, BeltSide: Side.Left, FinalTorqueNm: 90)
         );
 
     private static MachineDraft Eccentric() =>

@@ -8,7 +8,7 @@ namespace Wendrak.Core.Tension;
 /// <param name="Clockwise">Seen from where the wrench stands; null for clicks and shims.</param>
 /// <param name="Mm">Way of that end of the axle.</param>
 /// <param name="Flats">Of a hexagon; null where no nut or screw is turned.</param>
-/// <param name="ClockHours">As the hand of a clock goes; null where nothing is turned.</param>
+/// <param name="ClockHours">As the hand of a clock goes; null where no nut or screw is turned.</param>
 /// <param name="Degrees">Of an eccentric; null for anything else.</param>
 public sealed record AdjusterMove(
     Side? Side,
@@ -40,7 +40,7 @@ public sealed record AdjusterMove(
             setting.Turns ? clockwiseTightens == units > 0 : null,
             mm,
             setting.Turns && !isEccentric ? amount * Flat : null,
-            setting.Turns ? amount * Hours : null,
+            setting.Turns && !isEccentric ? amount * Hours : null,
             isEccentric ? amount * DegreesInATurn : null
         );
     }

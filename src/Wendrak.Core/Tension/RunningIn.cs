@@ -47,8 +47,8 @@ public sealed record OwnReadings(
     {
         new Guard("Own.")
             .Between(nameof(AsSet), AsSet, 1, 1e6, InHz ? "Hz" : "N")
-            .Between(nameof(FirstHours), FirstHours, 0.1, 8_760, "h")
-            .Between(nameof(SecondHours), SecondHours, 0.1, 8_760, "h")
+            .Between(nameof(FirstHours), FirstHours, 0.1, RunningIn.MostHours, "h")
+            .Between(nameof(SecondHours), SecondHours, 0.1, RunningIn.MostHours, "h")
             .That(
                 SecondHours > FirstHours,
                 nameof(SecondHours),
@@ -90,7 +90,7 @@ public static class RunningIn
 {
     private const double LookAgainAt = 0.9;
     private const double LevelADay = 0.01;
-    private const double MostHours = 24 * 365;
+    internal const double MostHours = 24 * 365 * 10;
     private const int Points = 40;
 
     /// <exception cref="InvalidInputException">A value is not physical, or the two readings do not fall.</exception>

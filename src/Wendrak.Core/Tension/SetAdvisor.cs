@@ -167,7 +167,7 @@ internal sealed class SetAdvisor
         for (int r = -most; r <= most; r++)
         {
             (double left, double right) = (l * _setting.Step, r * _setting.Step);
-            if (!IsAllowed(l, r) || !_travel.IsWithin(_standing + left))
+            if (!IsAllowed(l, r, last.GapMm is not null) || !_travel.IsWithin(_standing + left))
                 continue;
             double cost = Cost(last, left, right, tightening);
             if (cost < bestCost - 1e-9)
@@ -176,9 +176,10 @@ internal sealed class SetAdvisor
         return best;
     }
 
-    private bool IsAllowed(int left, int right) =>
+    /// <summary>Both ends go alike, so that the axle stays as square as it is, unless a gap tells which one must go further.</summary>
+    private bool IsAllowed(int left, int right, bool isGapRead) =>
         !_setting.HasTwoEnds ? right == 0
-        : _goal == SetGoal.TensionOnly ? left == right
+        : !WantsGap || !isGapRead ? left == right
         : _goal == SetGoal.TrackingOnly ? left == -right || left == 0 || right == 0
         : true;
 

@@ -71,6 +71,19 @@ public sealed class SetAdvisingTests
         Assert.False(wide.Rounds[0].IsInside);
     }
 
+    /// <summary>Where nothing tells how square the axle stands it is not made askew: common practice.</summary>
+    [Fact]
+    public void Without_a_gap_both_ends_go_alike()
+    {
+        SetInput belt = Belt(Plucked(0, 0, null, 51, 55, 59, 54));
+        SetInput chain = Chain(Played(0, 60, 58, 58, 60), Played(0.25, 49, 47, 47, 49));
+        foreach (SetAdvice advice in new[] { SetAdvising.Of(belt), SetAdvising.Of(chain) })
+        {
+            Assert.Equal(2, advice.Moves.Count);
+            Assert.Equal(advice.Moves[0].Units, advice.Moves[1].Units);
+        }
+    }
+
     [Fact]
     public void When_it_is_there_the_nut_is_tightened_and_it_is_read_again()
     {

@@ -33,6 +33,7 @@ export function BayTurns({ setting, round }: { setting: Setting; round: RoundDra
               −
             </Button>
             <span className={classes.amount}>
+              {name}
               {how.turns && (
                 <TurnDial
                   turns={units}
@@ -40,9 +41,7 @@ export function BayTurns({ setting, round }: { setting: Setting; round: RoundDra
                   label={`${name}: ${text}`}
                 />
               )}
-              <b>
-                {name} {text}
-              </b>
+              <b>{text}</b>
             </span>
             <Button
               variant="default"

@@ -5,7 +5,7 @@ import classes from './Cautions.module.css'
 export function CautionsFirst({ first, onConfirm }: { first: string; onConfirm: () => void }) {
   return (
     <p className={classes.first}>
-      ▲ First: {first}{' '}
+      ▲ First: {first} And what else stands under “Before your hands go near”.{' '}
       <Button size="compact-xs" variant="default" onClick={onConfirm} data-no-print>
         It is so
       </Button>

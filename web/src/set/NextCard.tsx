@@ -10,17 +10,11 @@ import {
   nextText,
   positionWord,
   readingText,
+  reserveWords,
   rollText,
   SEEN_WORDS,
   stepText,
-  unitWord,
 } from './words'
-
-const RESERVE_WORDS: Record<NonNullable<SetAdvice['reserve']>['origin'], string> = {
-  measured: 'left on the adjuster after that',
-  eccentric: 'left of the eccentric after that',
-  fit: 'left after that, by Fit',
-}
 
 /** What to do next, in large type, and what to expect of it. */
 export function NextCard({
@@ -50,6 +44,9 @@ export function NextCard({
   const roll = rollText(advice, positions)
   const { seenFrom } = advice.setting
   const setAt = last?.setAt
+  const [reserveName, reserve] = advice.reserve
+    ? reserveWords(advice.reserve, advice.setting.kind, units)
+    : []
   return (
     <section
       className={classes.next}
@@ -76,14 +73,12 @@ export function NextCard({
         </Figure>
       )}
       {turns && setAt != null && (
-        <Figure name="set it by what is read at">{positionWord(setAt, positions)}</Figure>
+        <Figure name="the place that counts">{positionWord(setAt, positions)}</Figure>
       )}
       {turns && advice.reserve && (
-        <Figure name={RESERVE_WORDS[advice.reserve.origin]}>
-          {advice.reserve.isNearlyUsedUp && '▲ '}
-          {units.show('fine', advice.reserve.afterMm)}
-          {advice.reserve.afterUnits !== null &&
-            ` · ${figure(advice.reserve.afterUnits, 2)} ${unitWord(advice.setting.kind, advice.reserve.afterUnits)}`}
+        <Figure name={reserveName ?? ''}>
+          {advice.reserve.isNearlyUsedUp && '▲ nearly used up: '}
+          {reserve}
         </Figure>
       )}
       {advice.learnedRounds > 0 && advice.perStepReading !== null && method && (

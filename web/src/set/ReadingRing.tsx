@@ -62,6 +62,14 @@ export function ReadingRing({
       {[INNER, (INNER + OUTER) / 2, OUTER].map((r) => (
         <circle key={r} cx={MIDDLE} cy={MIDDLE} r={r} data-part="grid" />
       ))}
+      {window?.map((value) => {
+        const place = { x: MIDDLE + radius(value) * Math.SQRT1_2, y: MIDDLE + radius(value) * Math.SQRT1_2 }
+        return (
+          <text key={value} x={place.x} y={place.y + 4} textAnchor="middle" data-part="bound">
+            {readingNumber(last?.method ?? null, value, units)}
+          </text>
+        )
+      })}
       {inOrder.length > 1 && (
         <path
           d={`M${inOrder

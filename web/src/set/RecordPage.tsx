@@ -26,7 +26,10 @@ export default function RecordPage() {
   if (!job)
     return (
       <Sentence title="There is no such record.">
-        It was removed, or belongs to another machine. <Link to="../set">Back to Set</Link>
+        It was removed, or belongs to another machine.{' '}
+        <Button size="compact-sm" variant="default" component={Link} to="../set">
+          Back to Set
+        </Button>
       </Sentence>
     )
   return <Record bench={bench} job={job} />
@@ -72,7 +75,7 @@ function Record({ bench, job }: { bench: Workbench; job: SetJob }) {
       {advice && <RoundsPanel rounds={job.rounds} results={advice.rounds} setting={advice.setting} />}
       <Panel title="Readings and how they were taken">
         <div className={table.scroll}>
-          <table className={table.table}>
+          <table className={`${table.table} ${classes.readings}`}>
             <thead>
               <tr>
                 <th scope="col">round</th>

@@ -4,6 +4,7 @@ import { dayText } from '../machine/today'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
 import { Panel } from '../shell/Panel'
+import classes from './SetView.module.css'
 import { METHOD_WORDS, readingEnds } from './words'
 
 /** What a closed visit leaves behind: as found, as left, and when to look again. */
@@ -20,7 +21,7 @@ export function SetRecord({ job }: { job: SetJob }) {
       title={`Set on ${dayText(job.openedOn)}`}
       note={method && METHOD_WORDS[method]}
       aside={
-        <Link to={String(job.id)} data-no-print>
+        <Link to={String(job.id)} className={classes.why} data-no-print>
           record
         </Link>
       }

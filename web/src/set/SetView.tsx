@@ -159,7 +159,7 @@ function Visit({
               onWorking={() => setWorking(true)}
             />
           )}
-          {fit?.answer.data?.reserve && (
+          {fit?.answer.data?.reserve && answer?.setting.kind !== 'eccentric' && (
             <Figure name="left on the adjuster, by Fit">{reserveText(fit.answer.data.reserve, units)}</Figure>
           )}
           {setting.otherSide && !setting.isPractice && (

@@ -8,7 +8,7 @@ import { QuantityField } from '../quantities/QuantityField'
 import { type Quantity, useUnits } from '../quantities/units'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
-import { KIND_WORDS, METHOD_WORDS, type ReadingMethod, SEEN_WORDS } from './words'
+import { DEGREES_IN_A_TURN, KIND_WORDS, METHOD_WORDS, type ReadingMethod, SEEN_WORDS } from './words'
 
 type Numbers = {
   [K in keyof LoopSetting]-?: LoopSetting[K] extends number | null | undefined ? K : never
@@ -52,6 +52,7 @@ export function SettingFields({
   )
   const { turns } = advice.setting
   const isEccentric = setting.kind === 'eccentric'
+  const stepFactor = isEccentric ? DEGREES_IN_A_TURN : 1
   const sense = (label: string, key: 'leftClockwiseTightens' | 'rightClockwiseTightens') => (
     <Select
       size="xs"
@@ -93,7 +94,15 @@ export function SettingFields({
           field('Axle off its middle', 'eccentricMm', 'fine', undefined, advice.setting.eccentricOffset)}
         {isEccentric &&
           field('From its loosest, as found', 'eccentricDeg', undefined, '°', advice.setting.eccentricStart)}
-        {field('Smallest step', 'smallestStep', undefined, turns ? 'turn' : '', advice.setting.step)}
+        <QuantityField
+          size="xs"
+          label="Smallest step"
+          unit={isEccentric ? '°' : turns ? 'turn' : ''}
+          placeholder={figure(advice.setting.step * stepFactor, 3)}
+          value={setting.smallestStep == null ? undefined : setting.smallestStep * stepFactor}
+          onChange={(value) => set({ smallestStep: value === undefined ? null : value / stepFactor })}
+          error={issueFor(refusal, 'setting.smallestStep')}
+        />
         {turns && sense(setting.hasTwoEnds ? 'Left, clockwise' : 'Clockwise', 'leftClockwiseTightens')}
         {turns && setting.hasTwoEnds && sense('Right, clockwise', 'rightClockwiseTightens')}
         {turns && (
@@ -170,8 +179,9 @@ export function SettingFields({
       </div>
       {turns && (
         <p className="cap">
-          Left and right in the direction of travel. The gap is between the belt’s edge and the flange or rim
-          beside it.
+          {setting.hasTwoEnds && 'Left and right in the direction of travel. '}
+          {setting.gapSide && 'The gap is between the belt’s edge and the flange or rim beside it. '}
+          {isEccentric && 'Its loosest place is 0°, its tightest 180°.'}
         </p>
       )}
       <p className="cap" id="bias">

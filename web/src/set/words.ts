@@ -51,7 +51,7 @@ export const RUN_WORDS: Record<NonNullable<SetRound['run']>, string> = {
   slack: 'slack run',
 }
 
-const DEGREES_IN_A_TURN = 360
+export const DEGREES_IN_A_TURN = 360
 
 /** Positions of the wheel in quarters, as a person calls them. */
 export const positionWord = (position: number, positions = 4): string =>
@@ -116,6 +116,27 @@ export const stepText = ({ kind, step }: LoopSetting): string =>
   kind === 'eccentric'
     ? `${figure(step * DEGREES_IN_A_TURN, 2)}°`
     : `${turnText(step)} ${unitWord(kind, step)}`
+
+const RESERVE_WORDS: Record<NonNullable<SetAdvice['reserve']>['origin'], string> = {
+  measured: 'left after that',
+  eccentric: 'left of the eccentric after that',
+  fit: 'left after that, by Fit',
+}
+
+/** What the adjuster has left after a move: “left after that”, and how much of it. */
+export function reserveWords(
+  reserve: NonNullable<SetAdvice['reserve']>,
+  kind: LoopSetting['kind'],
+  units: Units,
+): [name: string, text: string] {
+  const text = units.show('fine', reserve.afterMm)
+  return [
+    RESERVE_WORDS[reserve.origin],
+    reserve.afterUnits === null
+      ? text
+      : `${text} · ${figure(reserve.afterUnits, 2)} ${unitWord(kind, reserve.afterUnits)}${kind === 'cam' || kind === 'shims' ? '' : 's'}`,
+  ]
+}
 
 /** “1/16 turn”, “6°” of an eccentric, “2 clicks”. */
 export const amountText = (move: AdjusterMove, kind: LoopSetting['kind']): string =>
