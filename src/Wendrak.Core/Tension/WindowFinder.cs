@@ -36,11 +36,9 @@ internal static class WindowFinder
     /// <summary>What this drive's hardest pull asks of a loop, and how much more is advised.</summary>
     private sealed record Need(double AtLeastN, (double Low, double High) Margins, string Against)
     {
-        public double AdvisedN => Margins.Low * AtLeastN;
-
         public TensionWindow Window() =>
             new(
-                AdvisedN,
+                Margins.Low * AtLeastN,
                 Margins.High * AtLeastN,
                 WindowOrigin.Load,
                 FormattableString.Invariant(
@@ -49,34 +47,29 @@ internal static class WindowFinder
             );
     }
 
-    /// <summary>Practice gives way to what the load asks for; a maker's figure stays, and what is too little is said.</summary>
+    /// <summary>
+    /// What the load asks for bounds practice from below. A maker's figure stays, and so does an upper bound: what can't be had
+    /// inside is said, since tightening is then no way to get it.
+    /// </summary>
     private static TensionWindow? BoundedByNeed(TensionWindow? window, Need? need)
     {
-        if (window is null || need is null)
+        if (window is null || need is null || need.AtLeastN <= window.Low)
             return window;
-        if (window.Origin == WindowOrigin.Maker)
-            return window.Low >= need.AtLeastN
-                ? window
-                : window with
-                {
-                    Reason =
-                        window.Reason
-                        + FormattableString.Invariant(
-                            $". This drive's hardest pull asks for {need.AtLeastN:0} N to be kept from {need.Against}: more than its loose end"
-                        ),
-                };
-        return window.Low >= need.AdvisedN
-            ? window
-            : window with
-            {
-                Low = need.AdvisedN,
-                High = Math.Max(window.High, need.Margins.High * need.AtLeastN),
-                Reason =
-                    window.Reason
-                    + FormattableString.Invariant(
-                        $". Raised to {need.Margins.Low} times the {need.AtLeastN:0} N that keep this drive's hardest pull from {need.Against}"
-                    ),
-            };
+        bool isRaised = window.Origin != WindowOrigin.Maker && need.AtLeastN < window.High;
+        string asks = FormattableString.Invariant(
+            $"{need.AtLeastN:0} N that keep this drive's hardest pull from {need.Against}"
+        );
+        return window with
+        {
+            Low = isRaised ? need.AtLeastN : window.Low,
+            Reason =
+                window.Reason
+                + (
+                    isRaised ? $". Raised to the {asks}"
+                    : need.AtLeastN < window.High ? $". Its loose end is less than the {asks}"
+                    : $". Even its tight end is less than the {asks}: see Loads for a wider belt, more wrap or less pull"
+                ),
+        };
     }
 
     private static TensionWindow? OfMaker(LoopSetting setting, TightnessScale scale)

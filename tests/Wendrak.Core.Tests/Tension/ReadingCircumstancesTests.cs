@@ -119,14 +119,30 @@ public sealed class ReadingCircumstancesTests
         {
             Setting = input.Setting with { MakerMethod = null, MakerLow = null, MakerHigh = null },
         };
-        TensionWindow calm = SetAdvising.Of(practice with { Source = new("drive", PeakTorqueNm: 5) }).Window!;
-        TensionWindow hard = SetAdvising.Of(practice with { Source = new("drive", PeakTorqueNm: 150) }).Window!;
-        Assert.Equal((WindowOrigin.Practice, WindowOrigin.Practice), (calm.Origin, hard.Origin));
-        Assert.Equal(SetAdvising.Of(practice).Window!.Low, calm.Low, 1e-9);
-        Assert.True(hard.Low > calm.High);
-        Assert.Contains("Raised", hard.Reason, StringComparison.Ordinal);
-        TensionWindow maker = SetAdvising.Of(input with { Source = new("drive", PeakTorqueNm: 150) }).Window!;
+        TensionWindow usual = SetAdvising.Of(practice).Window!;
+        TensionWindow With(SetInput loop, double peakNm) =>
+            SetAdvising.Of(loop with { Source = new("drive", PeakTorqueNm: peakNm) }).Window!;
+        // What is asked for goes with the pull: one newton metre tells how much for each.
+        double perNm = SynchronousNeed(practice);
+        double inside = (usual.Low + usual.High) / 2;
+        Assert.Equal((usual.Low, usual.Reason), (With(practice, 0.5 * usual.Low / perNm).Low, usual.Reason));
+        TensionWindow raised = With(practice, inside / perNm);
+        Assert.Equal(
+            (inside, usual.High, WindowOrigin.Practice),
+            (Math.Round(raised.Low, 6), raised.High, raised.Origin)
+        );
+        Assert.Contains("Raised", raised.Reason, StringComparison.Ordinal);
+        // An upper bound is never raised: it is said that tightening does not help.
+        TensionWindow hard = With(practice, 2 * usual.High / perNm);
+        Assert.Equal((usual.Low, usual.High), (hard.Low, hard.High));
+        Assert.Contains("see Loads", hard.Reason, StringComparison.Ordinal);
+        TensionWindow maker = With(input, 1.01 * SetAdvising.Of(input).Window!.Low / perNm);
         Assert.Equal(SetAdvising.Of(input).Window!.Low, maker.Low, 1e-9);
-        Assert.Contains("more than its loose end", maker.Reason, StringComparison.Ordinal);
+        Assert.Contains("loose end is less", maker.Reason, StringComparison.Ordinal);
     }
+
+    /// <summary>Tension that keeps a pull of one newton metre from tooth jump, as the window by load alone has it: 1.2 times.</summary>
+    private static double SynchronousNeed(SetInput practice) =>
+        SetAdvising.Of(practice with { Kind = MachineKind.Moped, Source = new("drive", PeakTorqueNm: 1) }).Window!.Low
+        / 1.2;
 }

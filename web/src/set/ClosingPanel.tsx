@@ -19,7 +19,7 @@ export const CLOSING_STEPS: [ClosingStep, string][] = [
 
 /** The end of a visit: everything tight in its order, then the last reading, taken so. */
 export function ClosingPanel({
-  done,
+  done: stored,
   lastReading,
   torqueNm,
   nextCheckOn,
@@ -39,6 +39,9 @@ export function ClosingPanel({
   onNextCheck: (day: string) => void
   onClose: (closing: NonNullable<SetJob['closing']>) => void
 }) {
+  // A tick stands at once; the store follows.
+  const [ticked, setTicked] = useState<ClosingStep[] | null>(null)
+  const done = ticked ?? stored
   const [torque, setTorque] = useState<number | undefined>(torqueNm ?? undefined)
   const [note, setNote] = useState('')
   const steps = CLOSING_STEPS.map(([step]) => step)
@@ -52,7 +55,11 @@ export function ClosingPanel({
           label={label}
           checked={i < done.length}
           disabled={i > done.length || i < done.length - 1}
-          onChange={(event) => onDone(steps.slice(0, event.currentTarget.checked ? i + 1 : i))}
+          onChange={(event) => {
+            const next = steps.slice(0, event.currentTarget.checked ? i + 1 : i)
+            setTicked(next)
+            onDone(next)
+          }}
         />
       ))}
       <Checkbox

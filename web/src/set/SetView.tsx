@@ -100,6 +100,7 @@ function Visit({
   const result = answer?.rounds.at(-1)
   const keepRound = () => {
     if (!inHand) return
+    round.settle()
     const kept = { ...inHand, at: new Date().toISOString() }
     setting.keep(
       { rounds: [...rounds, kept], inHand: { round: null, done: job?.inHand?.done ?? [] } },

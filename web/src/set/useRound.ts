@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { type SetAdvice, type SetReading, type SetRound, whoAmI } from '../api/client'
 import type { Visit } from './useVisit'
 
@@ -13,6 +13,8 @@ export interface RoundDraft {
   read: (reading: SetReading) => void
   change: (part: Partial<SetRound>) => void
   clear: () => void
+  /** It is being kept by whoever calls: what was still to be stored of it is not stored after that. */
+  settle: () => void
 }
 
 /**
@@ -47,7 +49,7 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
       jobId: job.id,
       round: next((was?.jobId === job.id ? was.round : job.inHand?.round) ?? fresh()),
     }))
-  useStoredInHand(visit, isHere ? local.round : undefined)
+  const settle = useStoredInHand(visit, isHere ? local.round : undefined)
   return {
     round,
     now: round ?? fresh(),
@@ -60,19 +62,22 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
       })),
     change: (part) => update((now) => ({ ...now, ...part })),
     clear: () => update(() => null),
+    settle,
   }
 }
 
-/** Stores what is in hand a moment after it changed; `undefined` while nothing was changed here. */
+/** Stores what is in hand a moment after it changed, unless told not to; `undefined` while nothing was changed here. */
 function useStoredInHand(visit: Visit | undefined, round: SetRound | null | undefined) {
   const stored = visit?.job?.inHand
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const keep = visit?.keepInHand
   // biome-ignore lint/correctness/useExhaustiveDependencies: only a changed round is stored anew
   useEffect(() => {
     if (round === undefined || (round === null && !stored?.round)) return
-    const timer = setTimeout(() => keep?.({ round, done: stored?.done ?? [] }), KEEP_AFTER_MS)
-    return () => clearTimeout(timer)
+    timer.current = setTimeout(() => keep?.(round), KEEP_AFTER_MS)
+    return () => clearTimeout(timer.current)
   }, [round])
+  return () => clearTimeout(timer.current)
 }
 
 /** Units the advice asked for on one side; positive tightens. A single adjuster counts as the left one. */

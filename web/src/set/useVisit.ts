@@ -6,6 +6,7 @@ import {
   InvalidInputError,
   type LoopSummary,
   type SetJob,
+  type SetRound,
   whoAmI,
 } from '../api/client'
 import { sentenceOf } from '../api/issues'
@@ -28,8 +29,8 @@ export interface Visit {
   leavePractice: () => void
   /** Keeps a change of the visit: stored, or in the page alone when it is practised. */
   keep: (part: Partial<SetJob>, onKept?: () => void) => void
-  /** The same by itself while readings come in: a refusal stands at its field and is not told again. */
-  keepInHand: (inHand: SetJob['inHand']) => void
+  /** Stores the round in hand while readings come in: a refusal stands at its field and is not told again. */
+  keepInHand: (round: SetRound | null) => void
 }
 
 /** The visit to the loop in view. Of a machine that is not stored, nothing but practice can be had. */
@@ -75,13 +76,15 @@ export function useVisit(bench: Workbench): Visit | undefined {
       if (isPractice) {
         setPractice({ ...job, ...part })
         onKept?.()
-      } else change.loudly(job, part).then(onKept, told)
+      } else change.loudly(job, () => part).then(onKept, told)
     },
-    keepInHand: (inHand) => {
+    keepInHand: (round) => {
       if (job && !isPractice)
-        change.quietly(job, { inHand }).catch((error) => {
-          if (!(error instanceof InvalidInputError)) told(error)
-        })
+        change
+          .quietly(job, ({ inHand }) => ({ inHand: { round, done: inHand?.done ?? [] } }))
+          .catch((error) => {
+            if (!(error instanceof InvalidInputError)) told(error)
+          })
     },
   }
 }
@@ -92,16 +95,16 @@ function useStoredInTurn() {
   const line = useRef<Promise<unknown>>(Promise.resolve())
   const newest = useRef<SetJob | undefined>(undefined)
   const [waiting, setWaiting] = useState(0)
-  const quietly = (job: SetJob, part: Partial<SetJob>): Promise<void> => {
+  const quietly = (job: SetJob, part: (base: SetJob) => Partial<SetJob>): Promise<void> => {
     const mine = line.current.then(async () => {
       const known = newest.current
       const base = known?.id === job.id && known.version > job.version ? known : job
-      newest.current = await change.mutateAsync({ ...base, ...part })
+      newest.current = await change.mutateAsync({ ...base, ...part(base) })
     })
     line.current = mine.catch(() => undefined)
     return mine
   }
-  const loudly = async (job: SetJob, part: Partial<SetJob>) => {
+  const loudly = async (job: SetJob, part: (base: SetJob) => Partial<SetJob>) => {
     setWaiting((n) => n + 1)
     try {
       await quietly(job, part)
