@@ -61,6 +61,7 @@ public enum SetGoal
 /// <param name="PerStepReading">What the smallest step of both adjusters does to the loosest reading, as learned.</param>
 /// <param name="PerStepGapMm">What the smallest step of the right adjuster alone does to the gap.</param>
 /// <param name="NutShift">What tightening the nut does to tightness, as learned; 0 before it was seen.</param>
+/// <param name="NutShiftReading">The same of the loosest reading, in the method of the last round; null before it was seen.</param>
 /// <param name="Doubts">Readings of the last round that can hardly be meant as they stand.</param>
 /// <param name="IsPartial">True when the last round was read at fewer than four places: its tight place may be elsewhere.</param>
 /// <param name="LearnedRounds">Rounds that taught how this machine answers.</param>
@@ -86,6 +87,7 @@ public sealed record SetAdvice(
     double? PerStepReading,
     double? PerStepGapMm,
     double NutShift,
+    double? NutShiftReading,
     int LearnedRounds,
     IReadOnlyList<string> Suspects,
     IReadOnlyList<ReadingDoubt> Doubts,

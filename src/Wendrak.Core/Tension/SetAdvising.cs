@@ -59,6 +59,7 @@ public static class SetAdvising
             Shown(last?.Loosest + perStep) - Shown(last?.Loosest),
             input.Setting.GapSide is null ? null : advisor.Gap.Slope * input.Setting.MmPerUnit * input.Setting.Step,
             advisor.Tension.Shift,
+            advisor.Tension.Shift == 0 ? null : Shown(last?.Loosest + advisor.Tension.Shift) - Shown(last?.Loosest),
             advisor.Tension.Rounds,
             [.. Suspects(next, last, input.Loop)],
             input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Of(newest, scale.In(newest), window)] : [],

@@ -91,6 +91,13 @@ public sealed class SetAdvisingTests
         Assert.Equal(NextStep.TightenAndRead, SetAdvising.Of(Belt(good)).Next);
         SetRound tight = good with { Lock = LockState.Torqued };
         Assert.Equal(NextStep.Done, SetAdvising.Of(Belt(good, tight)).Next);
+        // What the nut did is told as the ear would hear it.
+        SetRound lower = Plucked(0, 0, 1.2, 64, 66, 68, 66) with
+        {
+            Lock = LockState.Torqued,
+        };
+        Assert.InRange(SetAdvising.Of(Belt(good, lower)).NutShiftReading!.Value, -2.2, -0.5);
+        Assert.Null(SetAdvising.Of(Belt(good)).NutShiftReading);
         // Tightened it may have moved: then it is not done.
         SetRound moved = tight with
         {

@@ -1045,7 +1045,7 @@ export interface components {
             flats: null | number;
             /**
              * Format: double
-             * @description As the hand of a clock goes; null where nothing is turned.
+             * @description As the hand of a clock goes; null where no nut or screw is turned.
              */
             clockHours: null | number;
             /**
@@ -4048,6 +4048,11 @@ export interface components {
              * @description What tightening the nut does to tightness, as learned; 0 before it was seen.
              */
             nutShift: number;
+            /**
+             * Format: double
+             * @description The same of the loosest reading, in the method of the last round; null before it was seen.
+             */
+            nutShiftReading: null | number;
             /**
              * Format: int32
              * @description Rounds that taught how this machine answers.

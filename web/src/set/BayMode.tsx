@@ -7,7 +7,7 @@ import { BayReading } from './BayReading'
 import { BayTurns } from './BayTurns'
 import type { RoundDraft } from './useRound'
 import type { Setting } from './useSetting'
-import { nextText, positionWord, readingText, rollText } from './words'
+import { nextText, positionWord, readingText, readOnText, rollText } from './words'
 
 /** One instruction, one big reading, one big button; the screen stays awake, and it speaks when wanted. */
 export function BayMode({
@@ -34,7 +34,12 @@ export function BayMode({
   const advice = setting.advice.data
   const kept = setting.job?.rounds.at(-1)
   const reading = (round.round ?? kept)?.readings.find((r) => r.position === position)
-  const instruction = advice ? [nextText(advice), rollText(advice, positions)].filter(Boolean).join(' ') : ''
+  const readOn = readOnText(round.round, positions)
+  const instruction = readOn
+    ? readOn
+    : advice
+      ? [nextText(advice), rollText(advice, positions)].filter(Boolean).join(' ')
+      : ''
   const value = reading ? readingText(reading.method, reading.value, units) : null
   useAwake()
   useEffect(() => {

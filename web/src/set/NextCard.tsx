@@ -21,6 +21,7 @@ export function NextCard({
   advice,
   round,
   positions,
+  readOn,
   isStale,
   cautions,
   onWorking,
@@ -30,6 +31,8 @@ export function NextCard({
   round: number
   /** Places of the wheel that are read. */
   positions: number
+  /** While places are still to be read: which comes next. */
+  readOn: string | null
   isStale: boolean
   /** What must be confirmed first; null once it was. */
   cautions: ReactNode
@@ -60,8 +63,17 @@ export function NextCard({
         <WhyButton onClick={onWorking} />
       </header>
       {cautions}
-      <p className={classes.big}>{nextText(advice)}</p>
-      {roll && <p className={classes.big}>{roll}</p>}
+      {readOn ? (
+        <>
+          <p className={classes.big}>{readOn}</p>
+          <p>By what was read so far: {nextText(advice)}</p>
+        </>
+      ) : (
+        <>
+          <p className={classes.big}>{nextText(advice)}</p>
+          {roll && <p className={classes.big}>{roll}</p>}
+        </>
+      )}
       {turns && text(advice.expectedLoosestReading) && (
         <Figure name="expect at the loosest position">
           {text(last?.loosestReading)} → {text(advice.expectedLoosestReading)}
@@ -88,6 +100,12 @@ export function NextCard({
           {readingText(method, Math.abs(advice.perStepReading), units)}
           {advice.perStepGapMm !== null && ` and ${units.show('fine', Math.abs(advice.perStepGapMm))} of gap`}{' '}
           for {stepText(advice.setting)}
+        </Figure>
+      )}
+      {advice.nutShiftReading !== null && method && advice.next !== 'done' && (
+        <Figure name="its nut moves it by, as learned">
+          {advice.nutShiftReading > 0 ? '+' : '−'}
+          {readingText(method, Math.abs(advice.nutShiftReading), units)}
         </Figure>
       )}
       {turns &&

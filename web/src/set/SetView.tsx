@@ -35,7 +35,7 @@ import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
 import { useVisit } from './useVisit'
 import { WarmPanel } from './WarmPanel'
-import { readingEnds } from './words'
+import { readingEnds, readOnText } from './words'
 
 const RedoPanel = lazy(() => import('../machine/RedoPanel'))
 
@@ -96,6 +96,7 @@ function Visit({
   const confirm = () => setting.keep({ cautions: { who: whoAmI() || null, at: new Date().toISOString() } })
   const inHand = round.round
   const rounds = job?.rounds ?? []
+  const readOn = readOnText(inHand, positions)
   const shown = inHand ?? rounds.at(-1)
   const result = answer?.rounds.at(-1)
   const keepRound = () => {
@@ -216,8 +217,9 @@ function Visit({
         {answer && job && (
           <NextCard
             advice={answer}
-            round={rounds.length + (inHand ? 1 : 0)}
+            round={rounds.length + (inHand && !readOn ? 1 : 0)}
             positions={positions}
+            readOn={readOn}
             isStale={advice.isStale}
             cautions={
               !job.cautions &&

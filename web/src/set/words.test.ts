@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { AdjusterMove, LoopSetting, SetAdvice } from '../api/client'
+import type { AdjusterMove, LoopSetting, SetAdvice, SetRound } from '../api/client'
 import { unitsOf } from '../quantities/units'
 import {
   moveText,
@@ -7,6 +7,7 @@ import {
   positionWord,
   readingEnds,
   readingText,
+  readOnText,
   rollText,
   stepText,
   turnedText,
@@ -87,6 +88,16 @@ describe('what comes next', () => {
     expect(rollText(advice({ ...read, isPartial: true }))).toBe(
       'Roll the wheel four turns by hand, then read.',
     )
+  })
+
+  it('says which place is read next while a round is being read', () => {
+    const read = (...positions: number[]) =>
+      ({ readings: positions.map((position) => ({ position })) }) as unknown as SetRound
+    expect(readOnText(null, 4)).toBeNull()
+    expect(readOnText(read(), 4)).toBeNull()
+    expect(readOnText(read(0, 2), 4)).toBe('Read on: a quarter on.')
+    expect(readOnText(read(0, 1, 2, 3), 4)).toBeNull()
+    expect(readOnText(read(0, 1, 2, 3), 6)).toBe('Read on: place 5 of 6.')
   })
 
   it('counts clicks and shims, which have no sense of turning', () => {

@@ -208,6 +208,13 @@ export function nextText(advice: SetAdvice): string {
   }
 }
 
+/** Which place comes next while a round is being read; null once all were, or before the first. */
+export function readOnText(round: SetRound | null, positions: number): string | null {
+  const read = round?.readings.map((r) => r.position) ?? []
+  const next = Array.from({ length: positions }, (_, k) => k).find((k) => !read.includes(k))
+  return read.length === 0 || next === undefined ? null : `Read on: ${positionWord(next, positions)}.`
+}
+
 /** What follows a move, before the next reading, and where the wheel is set at. */
 export function rollText(advice: SetAdvice, positions = 4): string | null {
   if (advice.next !== 'turn' && advice.next !== 'tightenAndRead') return null
