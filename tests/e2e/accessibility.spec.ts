@@ -51,6 +51,23 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
     async (p) => expect(p.getByRole('region', { name: 'How it is set' })).toBeVisible(),
   ],
   [
+    'practice with an eccentric',
+    '/practice',
+    async (p) => {
+      await p.getByText('Belt, an eccentric').click()
+      await p.getByRole('button', { name: 'Begin with one as it was found' }).press('Enter')
+      await p.getByRole('button', { name: 'Roll it and read all round' }).press('Enter')
+      await expect(p.getByRole('button', { name: 'Keep as found' })).toBeEnabled()
+      await expect(p.locator('[data-loading]')).toHaveCount(0)
+      await p.waitForTimeout(500)
+    },
+  ],
+  [
+    'a set record',
+    '/machines/2/set/2',
+    async (p) => expect(p.getByRole('region', { name: 'As found, as left' })).toBeVisible(),
+  ],
+  [
     'setting a practice drive',
     '/machines/6/set',
     async (p) => {

@@ -167,8 +167,8 @@ internal static class WindowFinder
             .NeededTensionN;
         bool isShallow = WheelOutline.PitchMm(loop.Loop) <= ShallowPitchMm;
         return isShallow
-            ? new(holds, ShallowMargins, "tooth jump, its shallow teeth counted")
-            : new(holds, JumpMargins, "tooth jump");
+            ? new(holds, ShallowMargins, "tooth jump (an estimate from statics), its shallow teeth counted")
+            : new(holds, JumpMargins, "tooth jump (an estimate from statics)");
     }
 
     private static LoadedLoop? Loaded(SetInput input)

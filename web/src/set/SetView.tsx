@@ -92,7 +92,7 @@ function Visit({
   const answer = advice.data
   const isChain = setting.loop.medium === 'chain'
   const isPracticeOnly = bench.card.machine.id === 0
-  const cautions = cautionsOf(setting.loop.medium, bench.drive.input.kind === 'motor')
+  const cautions = cautionsOf(bench.card.machine.kind, bench.drive.input.kind, setting.loop.medium)
   const confirm = () => setting.keep({ cautions: { who: whoAmI() || null, at: new Date().toISOString() } })
   const inHand = round.round
   const rounds = job?.rounds ?? []
