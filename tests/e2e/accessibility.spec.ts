@@ -64,8 +64,11 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
   ],
   [
     'a set record',
-    '/machines/2/set/2',
-    async (p) => expect(p.getByRole('region', { name: 'As found, as left' })).toBeVisible(),
+    '/machines/2/set',
+    async (p) => {
+      await p.getByRole('link', { name: 'record' }).press('Enter')
+      await expect(p.getByRole('region', { name: 'As found, as left' })).toBeVisible()
+    },
   ],
   [
     'setting a practice drive',

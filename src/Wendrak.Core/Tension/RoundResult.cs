@@ -1,5 +1,15 @@
 namespace Wendrak.Core.Tension;
 
+/// <summary>What goes round with a spread.</summary>
+public enum SpreadCause
+{
+    /// <summary>It comes and goes once a turn of the wheel: a wheel runs out or sits off its centre.</summary>
+    WheelRunsOut,
+
+    /// <summary>It does not: links, cords or joint differ along the loop, or links are stiff.</summary>
+    LoopIsUneven,
+}
+
 /// <summary>A round as read: its ends, and where they lie.</summary>
 /// <param name="Method">Of most of its readings.</param>
 /// <param name="LoosestReading">In the unit of the method.</param>
@@ -7,6 +17,9 @@ namespace Wendrak.Core.Tension;
 /// <param name="LoosestAt">Wheel position.</param>
 /// <param name="SetAt">Wheel position to set at.</param>
 /// <param name="Loosest">In the scale of the loop; null where the readings can't be turned into it.</param>
+/// <param name="LoosestSigma">One standard deviation of <paramref name="Loosest"/>, from reading it by hand.</param>
+/// <param name="SpreadReading">Between both ends, in the unit of the method.</param>
+/// <param name="Cause">What a spread that a hand can tell comes from; null for fewer than four positions, or none.</param>
 /// <param name="RunOutMm">What a wheel must run out to give what goes round once a turn; null for fewer than four positions.</param>
 /// <param name="Inside">Each reading of the round in its order; null for one that can't be told.</param>
 /// <param name="IsInside">Both ends inside the window; null without one.</param>
@@ -19,7 +32,10 @@ public sealed record RoundResult(
     int? TightestAt,
     int? SetAt,
     double? Loosest,
+    double? LoosestSigma,
     double? Tightest,
+    double? SpreadReading,
+    SpreadCause? Cause,
     double? RunOutMm,
     double? GapMm,
     bool? IsInside,
@@ -42,7 +58,8 @@ public sealed record RoundResult(
         Reading? most = same.MaxBy(r => r.Value);
         (Reading? loosest, Reading? tightest) = smallIsTight ? (most, least) : (least, most);
         Tightness[] told = [.. round.Readings.Select(scale.Of).OfType<Tightness>()];
-        double? low = told.Length == 0 ? null : told.Min(t => t.Value);
+        Tightness? lowest = told.MinBy(t => t.Value);
+        double? low = lowest?.Value;
         double? high = told.Length == 0 ? null : told.Max(t => t.Value);
         return new(
             index,
@@ -56,7 +73,10 @@ public sealed record RoundResult(
                 ? tightest?.Position
                 : loosest?.Position,
             low,
+            lowest?.Sigma,
             high,
+            most?.Value - least?.Value,
+            CauseOf(same, scale),
             scale.Unit is TightnessUnit.Newton or TightnessUnit.LoopMm ? RunOut(same, scale, slope) : null,
             round.GapMm,
             window is null || low is not double l || high is not double h ? null : window.Holds(scale, l, h),
@@ -64,16 +84,38 @@ public sealed record RoundResult(
         );
     }
 
-    private static double? RunOut(Reading[] readings, TightnessScale scale, double slope)
+    private static double? RunOut(Reading[] readings, TightnessScale scale, double slope) =>
+        slope > 0 && AllRound(readings, scale) is { } told ? OncePerTurn(told) / slope : null;
+
+    private static SpreadCause? CauseOf(Reading[] readings, TightnessScale scale)
     {
-        Reading[] inOrder = [.. readings.OrderBy(r => r.Position)];
-        bool isRound = inOrder.Length >= 4 && inOrder.Select((r, i) => r.Position == i).All(is_ => is_);
-        double[] values = [.. inOrder.Select(scale.Of).OfType<Tightness>().Select(t => t.Value)];
-        if (!isRound || values.Length != inOrder.Length || slope <= 0)
+        const double tellable = 2; // standard deviations of the difference of two readings
+        const double mostly = 0.7; // of the spread that goes round once a turn: judgement, from memory
+        if (AllRound(readings, scale) is not { } told)
             return null;
+        double spread = told.Max(t => t.Value) - told.Min(t => t.Value);
+        double sigma = Math.Sqrt(2) * told.Average(t => t.Sigma);
+        return spread <= tellable * sigma ? null
+            : 2 * OncePerTurn(told) >= mostly * spread ? SpreadCause.WheelRunsOut
+            : SpreadCause.LoopIsUneven;
+    }
+
+    /// <summary>In the order of the wheel; null unless every place was read once and can be told.</summary>
+    private static Tightness[]? AllRound(Reading[] readings, TightnessScale scale)
+    {
+        const int fewest = 4;
+        Reading[] inOrder = [.. readings.OrderBy(r => r.Position)];
+        Tightness[] told = [.. inOrder.Select(scale.Of).OfType<Tightness>()];
+        bool isRound = inOrder.Length >= fewest && inOrder.Select((r, i) => r.Position == i).All(isIt => isIt);
+        return isRound && told.Length == inOrder.Length ? told : null;
+    }
+
+    /// <summary>Amplitude of what goes round once a turn.</summary>
+    private static double OncePerTurn(Tightness[] told)
+    {
         // Tightness of a chain is below 0: only what goes round counts.
-        double least = values.Min();
-        return RoundTheWheel.Of([.. values.Select(v => v - least)]).Amplitude / slope;
+        double least = told.Min(t => t.Value);
+        return RoundTheWheel.Of([.. told.Select(t => t.Value - least)]).Amplitude!.Value;
     }
 
     internal double? Spread => Tightest - Loosest;

@@ -91,6 +91,20 @@ public sealed class ReadingCircumstancesTests
         Assert.Equal(1, SetAdvising.Of(Belt(Plucked(0, 0, null, 60, 55, 62, 61))).Rounds[0].SetAt);
     }
 
+    /// <summary>Source: discrete Fourier sum, check row i7. 1 % of a frequency is 2 % of its tension: common practice.</summary>
+    [Fact]
+    public void A_spread_is_told_with_its_cause_and_a_reading_with_its_uncertainty()
+    {
+        RoundResult Told(params double[] hz) => SetAdvising.Of(Belt(Plucked(0, 0, null, hz))).Rounds[0];
+        RoundResult once = Told(60, 64, 68, 64);
+        Assert.Equal((8.0, SpreadCause.WheelRunsOut), (once.SpreadReading, once.Cause));
+        Assert.Equal(0.02 * once.Loosest!.Value, once.LoosestSigma!.Value, 1e-9);
+        // Up and down twice a turn is no wheel.
+        Assert.Equal(SpreadCause.LoopIsUneven, Told(60, 68, 60, 68).Cause);
+        Assert.Null(Told(64, 64.3, 64.5, 64.2).Cause);
+        Assert.Null(Told(60, 68).Cause);
+    }
+
     [Fact]
     public void A_play_read_on_the_wheels_is_told_to_be_off_the_stand()
     {

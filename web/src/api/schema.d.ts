@@ -3878,8 +3878,19 @@ export interface components {
              * @description In the scale of the loop; null where the readings can't be turned into it.
              */
             loosest: null | number;
+            /**
+             * Format: double
+             * @description One standard deviation of Loosest, from reading it by hand.
+             */
+            loosestSigma: null | number;
             /** Format: double */
             tightest: null | number;
+            /**
+             * Format: double
+             * @description Between both ends, in the unit of the method.
+             */
+            spreadReading: null | number;
+            cause: null | components["schemas"]["SpreadCause"];
             /**
              * Format: double
              * @description What a wheel must run out to give what goes round once a turn; null for fewer than four positions.
@@ -4509,6 +4520,8 @@ export interface components {
             /** @description Never allowed where UN R39 rules: shown speed must not be below true speed. */
             showsTooLittle: boolean;
         };
+        /** @enum {unknown} */
+        SpreadCause: "wheelRunsOut" | "loopIsUneven" | null;
         /** @description The diameters of a chain sprocket, mm. */
         SprocketDiameters: {
             /** Format: double */

@@ -1,9 +1,15 @@
-import type { LoopSummary, SetAdvice } from '../api/client'
+import type { LoopSummary, RoundResult, SetAdvice } from '../api/client'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
+import table from '../shell/table.module.css'
 import { windowOf } from './ReadingRing'
 import classes from './SetView.module.css'
 import { METHOD_WORDS, positionWord, readingText } from './words'
+
+const CAUSE_WORDS: Record<NonNullable<RoundResult['cause']>, string> = {
+  wheelRunsOut: 'a wheel runs out',
+  loopIsUneven: 'uneven or stiff',
+}
 
 /** The ends of the round in view, the window, and what a spread means. */
 export function Ends({
@@ -31,10 +37,23 @@ export function Ends({
             {text(last.loosestReading)} · {text(last.tightestReading)}
           </Figure>
           {answer.unit === 'newton' && last.loosest !== null && (
-            <Figure name="tension at the loosest">{units.show('force', last.loosest)}</Figure>
+            <Figure name="tension at the loosest">
+              {units.show('force', last.loosest)}
+              {last.loosestSigma !== null && ` ± ${units.show('force', last.loosestSigma)}`}
+            </Figure>
           )}
           {answer.unit === 'loopMm' && last.tightest !== null && (
             <Figure name="chain to spare at the tightest">{units.show('fine', -last.tightest)}</Figure>
+          )}
+          {last.spreadReading !== null && last.spreadReading > 0 && (
+            <Figure name="spread">
+              {last.cause && (
+                <span className={table.tag} data-tone="watch">
+                  {CAUSE_WORDS[last.cause]}
+                </span>
+              )}{' '}
+              {text(last.spreadReading)}
+            </Figure>
           )}
           {last.tightestAt !== null && (
             <Figure name="tight place">{positionWord(last.tightestAt, positions)}</Figure>

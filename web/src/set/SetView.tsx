@@ -31,6 +31,7 @@ import { SideMatchFigure } from './SideMatchFigure'
 import { SprungArmPanel } from './SprungArmPanel'
 import { StraightPanel } from './StraightPanel'
 import { TrackingPicture } from './TrackingPicture'
+import { TrendPanel } from './TrendPanel'
 import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
 import { useVisit } from './useVisit'
@@ -115,7 +116,12 @@ function Visit({
     round.read(reading)
     setPosition((at) => (at + 1) % positions)
   }
-  const records = setting.closed.slice(0, 2).map((closed) => <SetRecord key={closed.id} job={closed} />)
+  const records = (
+    <>
+      {setting.closed[0] && <SetRecord job={setting.closed[0]} />}
+      {setting.closed.length > 1 && <TrendPanel jobs={setting.closed} />}
+    </>
+  )
   return (
     <div className={classes.set}>
       <div className={classes.column}>

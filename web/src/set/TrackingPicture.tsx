@@ -9,6 +9,12 @@ const AXLE_Y = 128
 /** A skew of a degree can't be seen: the picture leans as far as it must to be understood, and says so in words. */
 const LEAN = 7
 
+const HALF_BELT = 6
+/** From the middle of the wheel to a belt that touches its flange. */
+const ROOM = 17 - HALF_BELT
+const PX_PER_GAP_MM = 3.5
+const MOST_GAP_MM = 6
+
 /** Seen from above: the axle with both adjusters, the belt, and the gap that is read. */
 export function TrackingPicture({ advice, gapMm }: { advice: SetAdvice; gapMm: number | null }) {
   const units = useUnits()
@@ -17,6 +23,9 @@ export function TrackingPicture({ advice, gapMm }: { advice: SetAdvice; gapMm: n
   const isLeft = setting.gapSide !== 'right'
   const belt = (setting.beltSide ?? setting.gapSide) === 'right' ? 202 : 118
   const walks = advice.gapWalksTo
+  // The belt lies as far from its flange as the gap says, to a scale of its own.
+  const off = gapMm === null || !setting.gapSide ? 0 : Math.min(gapMm, MOST_GAP_MM) * PX_PER_GAP_MM - ROOM
+  const run = belt + (isLeft ? off : -off)
   const lean = walks === 'left' ? -LEAN : walks === 'right' ? LEAN : 0
   return (
     <svg
@@ -28,8 +37,8 @@ export function TrackingPicture({ advice, gapMm }: { advice: SetAdvice; gapMm: n
       <text x={WIDTH / 2} y={12} textAnchor="middle" data-part="soft">
         front of vehicle ↑ · seen from above
       </text>
-      <rect x={belt - 14} y={22} width={28} height={16} rx={3} data-part="wheel" />
-      <rect x={belt - 6} y={38} width={12} height={AXLE_Y - 38} data-part="belt" />
+      <rect x={belt - 17} y={22} width={34} height={16} rx={3} data-part="wheel" />
+      <rect x={run - HALF_BELT} y={38} width={2 * HALF_BELT} height={AXLE_Y - 38} data-part="belt" />
       <path d={`M40 ${AXLE_Y + lean}L280 ${AXLE_Y - lean}`} data-part="axle" />
       <rect x={belt - 17} y={AXLE_Y - 15} width={34} height={30} rx={3} data-part="wheel" />
       {setting.gapSide && (

@@ -1,0 +1,44 @@
+import { Link } from 'react-router'
+import type { SetJob } from '../api/client'
+import { dayText } from '../machine/today'
+import { useUnits } from '../quantities/units'
+import { Panel } from '../shell/Panel'
+import table from '../shell/table.module.css'
+import { METHOD_WORDS, readingEnds } from './words'
+
+/** Every closed visit to a loop: how it was found and left, so that what it loses between them is seen. */
+export function TrendPanel({ jobs }: { jobs: SetJob[] }) {
+  const units = useUnits()
+  if (jobs.length === 0) return null
+  const ends = (rounds: SetJob['rounds']) => readingEnds({ rounds }, units)
+  return (
+    <Panel title="Trend" note="as found against as left the time before">
+      <div className={table.scroll}>
+        <table className={table.table}>
+          <thead>
+            <tr>
+              <th scope="col">visit</th>
+              <th scope="col">found</th>
+              <th scope="col">left</th>
+            </tr>
+          </thead>
+          <tbody>
+            {jobs.map((job) => {
+              const method = job.rounds.at(-1)?.readings[0]?.method
+              return (
+                <tr key={job.id}>
+                  <th scope="row">
+                    <Link to={String(job.id)}>{dayText(job.openedOn)}</Link>
+                    {method && <span className="cap"> {METHOD_WORDS[method]}</span>}
+                  </th>
+                  <td className="num">{ends(job.rounds.slice(0, 1))}</td>
+                  <td className="num">{ends(job.rounds.slice(-1))}</td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </table>
+      </div>
+    </Panel>
+  )
+}
