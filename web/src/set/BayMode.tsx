@@ -1,4 +1,5 @@
 import { Button, Switch } from '@mantine/core'
+import { useFocusTrap } from '@mantine/hooks'
 import { useEffect, useState } from 'react'
 import type { SetReading } from '../api/client'
 import { useUnits } from '../quantities/units'
@@ -41,6 +42,7 @@ export function BayMode({
       ? [nextText(advice), rollText(advice, positions)].filter(Boolean).join(' ')
       : ''
   const value = reading ? readingText(reading.method, reading.value, units) : null
+  const focused = useFocusTrap()
   useAwake()
   useEffect(() => {
     if (!speaks || !('speechSynthesis' in window)) return
@@ -49,7 +51,14 @@ export function BayMode({
     return () => speechSynthesis.cancel()
   }, [speaks, value, instruction])
   return (
-    <div className={classes.bay} role="dialog" aria-label="Bay mode" aria-modal="true">
+    <div
+      className={classes.bay}
+      role="dialog"
+      aria-label="Bay mode"
+      aria-modal="true"
+      ref={focused}
+      onKeyDown={(event) => event.key === 'Escape' && onLeave()}
+    >
       <header>
         <Switch
           size="md"

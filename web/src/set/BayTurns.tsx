@@ -36,9 +36,12 @@ export function BayTurns({ setting, round }: { setting: Setting; round: RoundDra
               {name}
               {how.turns && (
                 <TurnDial
-                  turns={units}
-                  clockwise={clockwiseTightens === units > 0}
-                  label={`${name}: ${text}`}
+                  units={units}
+                  step={how.step}
+                  clockwiseTightens={clockwiseTightens}
+                  name={name}
+                  text={text}
+                  onTurn={(turned) => round.change({ [key]: turned })}
                 />
               )}
               <b>{text}</b>

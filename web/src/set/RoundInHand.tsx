@@ -4,6 +4,7 @@ import { issueFor } from '../api/issues'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
+import classes from './RoundInHand.module.css'
 import { TurnDial } from './TurnDial'
 import type { RoundDraft } from './useRound'
 import type { Setting } from './useSetting'
@@ -32,13 +33,20 @@ export function RoundInHand({
   const hasTwoEnds = answer?.setting.hasTwoEnds ?? true
   const kind = answer?.setting.kind
   const unit = kind === 'cam' ? 'clicks' : kind === 'shims' ? 'shims' : 'turns'
-  const dial = (units: number, clockwiseTightens: boolean, side: string) =>
-    answer?.setting.turns && (
-      <TurnDial
-        turns={units}
-        clockwise={clockwiseTightens === units > 0}
-        label={`${side}: ${turnedText(units, answer.setting.kind)}`}
-      />
+  const dial = (key: 'leftUnits' | 'rightUnits', clockwiseTightens: boolean, side: string) =>
+    answer?.setting.turns &&
+    inHand && (
+      <span className={classes.dial}>
+        <TurnDial
+          units={inHand[key]}
+          step={answer.setting.step}
+          clockwiseTightens={clockwiseTightens}
+          name={side}
+          text={turnedText(inHand[key], answer.setting.kind)}
+          onTurn={(units) => round.change({ [key]: units })}
+        />
+        {side}
+      </span>
     )
   return (
     <Panel
@@ -55,8 +63,8 @@ export function RoundInHand({
       />
       {!isFirst && inHand && answer && (
         <Group gap="lg" mt={8} justify="center">
-          {dial(inHand.leftUnits, answer.setting.leftClockwiseTightens, hasTwoEnds ? 'left' : 'turned')}
-          {hasTwoEnds && dial(inHand.rightUnits, answer.setting.rightClockwiseTightens, 'right')}
+          {dial('leftUnits', answer.setting.leftClockwiseTightens, hasTwoEnds ? 'left' : 'adjuster')}
+          {hasTwoEnds && dial('rightUnits', answer.setting.rightClockwiseTightens, 'right')}
         </Group>
       )}
       <div className={fields.fields} style={{ marginTop: 8 }}>

@@ -4,6 +4,7 @@ import { dayText } from '../machine/today'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
+import classes from './SetView.module.css'
 import { METHOD_WORDS, readingEnds } from './words'
 
 /** Every closed visit to a loop: how it was found and left, so that what it loses between them is seen. */
@@ -28,7 +29,9 @@ export function TrendPanel({ jobs }: { jobs: SetJob[] }) {
               return (
                 <tr key={job.id}>
                   <th scope="row">
-                    <Link to={String(job.id)}>{dayText(job.openedOn)}</Link>
+                    <Link to={String(job.id)} className={classes.why}>
+                      {dayText(job.openedOn)}
+                    </Link>
                     {method && <span className="cap"> {METHOD_WORDS[method]}</span>}
                   </th>
                   <td className="num">{ends(job.rounds.slice(0, 1))}</td>

@@ -93,6 +93,7 @@ function usePlaces(): Place[] {
   const places: Place[] = [
     { label: 'Yard', hint: 'all machines', to: '/' },
     { label: 'Stock', hint: 'wheels on the shelf, gearbox sets', to: '/stock' },
+    { label: 'Practice', hint: 'setting a simulated drive, no vehicle', to: '/practice' },
   ]
   machines.forEach(({ machine }, i) => {
     const base = `/machines/${machine.id}`
