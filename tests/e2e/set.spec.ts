@@ -311,7 +311,7 @@ test('bay mode shows one instruction and one reading, by key and by button', asy
     .getByRole('group', { name: 'Turned, left' })
     .getByRole('button', { name: /tighter/ })
     .click()
-  const turned = bay.getByRole('slider', { name: 'left, turned' })
+  const turned = bay.getByRole('slider', { name: 'left on a clock’s face' })
   await expect(turned).toHaveAttribute('aria-valuetext', /^\+/)
   await turned.press('ArrowDown')
   await turned.press('ArrowDown')

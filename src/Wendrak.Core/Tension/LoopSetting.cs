@@ -135,7 +135,7 @@ public sealed record LoopSetting(
                 IsEccentric ? MostEccentricAtOnce
                     : Turns ? MostTurnAtOnce
                     : 2,
-                ""
+                Turns ? "turn" : ""
             )
             .BetweenIfGiven(nameof(GapLowMm), GapLowMm, 0, 50, "mm")
             .BetweenIfGiven(nameof(GapHighMm), GapHighMm, GapLow, 50, "mm")

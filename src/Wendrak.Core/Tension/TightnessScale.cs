@@ -56,6 +56,7 @@ public sealed class TightnessScale
     public SpanFacts Span { get; }
     public TightnessUnit Unit { get; }
     private readonly IReadOnlyList<CalibrationPair> _pairs;
+    private readonly TightnessScale _usual; // the run that pairs are taken on
 
     /// <param name="isChain">A chain is counted by its play.</param>
     /// <param name="usesGauge">A gauge whose scale nobody can turn into newtons is the scale itself.</param>
@@ -68,6 +69,7 @@ public sealed class TightnessScale
     )
     {
         Span = span;
+        _usual = this;
         _pairs = pairs ?? [];
         Unit =
             usesGauge && _pairs.Count(p => p.Own == ReadingMethod.Gauge) < 2 ? TightnessUnit.Gauge
@@ -77,7 +79,7 @@ public sealed class TightnessScale
     }
 
     private TightnessScale(TightnessScale like, SpanFacts span, IReadOnlyList<CalibrationPair> pairs) =>
-        (Span, Unit, _pairs) = (span, like.Unit, pairs);
+        (Span, Unit, _pairs, _usual) = (span, like.Unit, pairs, like._usual);
 
     /// <summary>The same scale as a round was read: on its run, by its person's hand.</summary>
     public TightnessScale In(SetRound round)
@@ -198,7 +200,7 @@ public sealed class TightnessScale
             if (
                 pair.Own == own
                 && pair.Known is not (ReadingMethod.Gauge or ReadingMethod.Feel)
-                && Of(new Reading(pair.Known, pair.KnownValue, 0, pair.KnownForceN)) is { } known
+                && _usual.Of(new Reading(pair.Known, pair.KnownValue, 0, pair.KnownForceN)) is { } known
             )
                 yield return (pair.OwnValue, known.Value);
     }

@@ -27,6 +27,21 @@ public sealed class ReadingCircumstancesTests
         double ratio = span.TightRunMm.Value / span.SlackRunMm.Value;
         Assert.Equal(ratio * ratio, TensionOn(LoopRun.Tight) / TensionOn(LoopRun.Slack), 1e-9);
         Assert.Equal(Math.Max(TensionOn(LoopRun.Tight), TensionOn(LoopRun.Slack)), TensionOn(null), 1e-9);
+        // A hand is tied on the usual run, whichever run is felt later.
+        SetRound felt = new(0, 0, LockState.Nipped, [new(ReadingMethod.Feel, 2)]);
+        double FeltOn(LoopRun? run) =>
+            SetAdvising
+                .Of(
+                    input with
+                    {
+                        Rounds = [felt with { Run = run }],
+                        Gauge = [new(ReadingMethod.Feel, 2, ReadingMethod.Pluck, 69)],
+                    }
+                )
+                .Rounds[0]
+                .Loosest!.Value;
+        Assert.Equal(FeltOn(null), FeltOn(LoopRun.Slack), 1e-9);
+        Assert.Equal(FeltOn(null), FeltOn(LoopRun.Tight), 1e-9);
         // The window is shown as that run would sound.
         double LowOn(LoopRun run) =>
             SetAdvising

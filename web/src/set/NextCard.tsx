@@ -7,6 +7,7 @@ import { WhyButton } from '../shell/WhyButton'
 import classes from './NextCard.module.css'
 import {
   METHOD_WORDS,
+  MOVED_WORDS,
   nextText,
   positionWord,
   readingText,
@@ -111,7 +112,8 @@ export function NextCard({
       {turns &&
         advice.moves.map((move) => (
           <p className="cap" key={String(move.side)}>
-            {move.side ?? 'adjuster'}: {units.show('fine', Math.abs(move.mm))} of axle
+            {move.side ?? 'adjuster'}: {units.show('fine', Math.abs(move.mm))} of{' '}
+            {MOVED_WORDS[advice.setting.kind]}
             {move.flats !== null && `, ${figure(move.flats, 2)} flats of a nut`}
             {move.clockHours !== null && `, ${figure(move.clockHours, 2)} hours of a clock`}
             {move.clockwise !== null && seenFrom && `, seen ${SEEN_WORDS[seenFrom]}`}

@@ -10,7 +10,7 @@ const dial = (part: Partial<Parameters<typeof TurnDial>[0]>) => {
   show(
     <TurnDial units={0} step={1 / 16} clockwiseTightens name="left" text="hold" onTurn={onTurn} {...part} />,
   )
-  const face = screen.getByRole('slider', { name: 'left, turned' })
+  const face = screen.getByRole('slider', { name: 'left on a clock’s face' })
   face.getBoundingClientRect = () => ({ left: 0, top: 0, width: 72, height: 72 }) as DOMRect
   return { face, onTurn }
 }

@@ -52,7 +52,7 @@ export function TurnDial({
       className={classes.dial}
       role="slider"
       tabIndex={0}
-      aria-label={`${name}, turned`}
+      aria-label={`${name} on a clock’s face`}
       aria-valuenow={units}
       aria-valuetext={text}
       onClick={press}

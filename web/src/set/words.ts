@@ -39,6 +39,17 @@ export const KIND_WORDS: Record<LoopSetting['kind'], string> = {
   sprungArm: 'a sprung arm',
 }
 
+/** What moves when it is turned. */
+export const MOVED_WORDS: Record<LoopSetting['kind'], string> = {
+  twoEnds: 'axle',
+  oneScrew: 'travel',
+  slidingMotor: 'motor',
+  eccentric: 'axle',
+  cam: 'axle',
+  shims: 'travel',
+  sprungArm: 'spring',
+}
+
 /** From where clockwise is meant. */
 export const SEEN_WORDS: Record<NonNullable<LoopSetting['seenFrom']>, string> = {
   behind: 'from behind',

@@ -100,6 +100,8 @@ function usePlaces(): Place[] {
     places.push({ label: machine.name, hint: 'Ratio', to: `${base}/ratio` })
     places.push({ label: machine.name, hint: 'Aim', to: `${base}/aim` })
     places.push({ label: machine.name, hint: 'Fit', to: `${base}/fit` })
+    places.push({ label: machine.name, hint: 'Loads', to: `${base}/loads` })
+    places.push({ label: machine.name, hint: 'Set', to: `${base}/set` })
     for (const setup of setups[i]?.data ?? [])
       if (setup.status === 'trial')
         places.push({
