@@ -133,6 +133,31 @@ const fitCalls = {
     spacers: JSON.parse(Buffer.concat((await call('/api/spacers')).parts)),
   },
 }
+// A visit of two rounds, as the Set page asks it.
+const setOf = ({ machine, fitted, summary }) => {
+  const isChain = summary.loops[0].medium === 'chain'
+  const read = (values, units) => ({
+    leftUnits: units,
+    rightUnits: units,
+    lock: 'nipped',
+    onStand: true,
+    readings: values.map((value, position) => ({ method: isChain ? 'freePlay' : 'pluck', value, position })),
+  })
+  return {
+    drive: machine.drives[0],
+    kind: machine.kind,
+    loops: fitted.loops,
+    roadWheels: [],
+    layout: machine.layouts[0],
+    source: machine.loads.sources[0],
+    strength: machine.loads.strengths[0],
+    setting: machine.settings[0],
+    goal: 'both',
+    rounds: isChain
+      ? [read([71, 68, 65, 69], 0), read([63, 60, 56, 61], 0.25)]
+      : [read([104, 107, 110, 108], 0), read([112, 115, 118, 116], 0.125)],
+  }
+}
 for (const [name, body] of [
   ...Object.entries(fitCalls).map(([name, input]) => [`/api/fit/${name}`, input]),
   ...['loop', 'mends'].map((name) => [
@@ -147,6 +172,7 @@ for (const [name, body] of [
       strength: curlew.machine.loads.strengths[0],
     },
   ]),
+  ...['Curlew', 'Dunlin'].map((name) => ['/api/set/advice', setOf(named(name))]),
   ['/api/redo', { before: asBuilt, after: { ...asBuilt, loops: [{ ...curlew.fitted.loops[0], rearSize: 43 }] } }],
 ]) {
   const question = JSON.stringify(body)

@@ -6,9 +6,10 @@ import { useUnits } from '../quantities/units'
 import classes from './BayMode.module.css'
 import { BayReading } from './BayReading'
 import { BayTurns } from './BayTurns'
+import { readingText } from './readings'
 import type { RoundDraft } from './useRound'
 import type { Setting } from './useSetting'
-import { nextText, positionWord, readingText, readOnText, rollText } from './words'
+import { nextText, positionWord, readOnText, rollText } from './words'
 
 /** One instruction, one big reading, one big button; the screen stays awake, and it speaks when wanted. */
 export function BayMode({

@@ -3,8 +3,9 @@ import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
 import table from '../shell/table.module.css'
 import { windowOf } from './ReadingRing'
+import { readingText } from './readings'
 import classes from './SetView.module.css'
-import { METHOD_WORDS, positionWord, readingText } from './words'
+import { METHOD_WORDS, positionWord } from './words'
 
 const CAUSE_WORDS: Record<NonNullable<RoundResult['cause']>, string> = {
   wheelRunsOut: 'a wheel runs out',

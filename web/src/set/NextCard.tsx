@@ -5,12 +5,12 @@ import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
 import { WhyButton } from '../shell/WhyButton'
 import classes from './NextCard.module.css'
+import { readingText } from './readings'
 import {
   METHOD_WORDS,
   MOVED_WORDS,
   nextText,
   positionWord,
-  readingText,
   reserveWords,
   rollText,
   SEEN_WORDS,

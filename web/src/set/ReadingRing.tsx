@@ -1,7 +1,8 @@
 import type { RoundResult, SetAdvice, SetReading } from '../api/client'
 import { useUnits } from '../quantities/units'
 import classes from './ReadingRing.module.css'
-import { positionWord, readingNumber, readingText } from './words'
+import { readingNumber, readingText } from './readings'
+import { positionWord } from './words'
 
 const SIZE = 270
 const MIDDLE = SIZE / 2

@@ -13,8 +13,9 @@ import { CLOSING_STEPS } from './ClosingPanel'
 import { Ends } from './Ends'
 import classes from './RecordPage.module.css'
 import { RoundsPanel } from './RoundsPanel'
+import { readingEnds, readingText } from './readings'
 import { setInput } from './useSetting'
-import { lockWord, METHOD_WORDS, positionWord, RUN_WORDS, readingEnds, readingText } from './words'
+import { lockWord, METHOD_WORDS, positionWord, RUN_WORDS } from './words'
 
 /** The record that a visit leaves behind, on a page of its own, to be printed. */
 export default function RecordPage() {

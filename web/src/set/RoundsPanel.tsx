@@ -2,7 +2,8 @@ import type { LoopSetting, RoundResult, SetRound } from '../api/client'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
-import { lockWord, readingText, turnedText } from './words'
+import { readingText } from './readings'
+import { lockWord, turnedText } from './words'
 
 /** Every round that was kept, as found first; positive tightens. */
 export function RoundsPanel({

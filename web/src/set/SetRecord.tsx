@@ -4,8 +4,9 @@ import { dayText } from '../machine/today'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
 import { Panel } from '../shell/Panel'
+import { readingEnds } from './readings'
 import classes from './SetView.module.css'
-import { METHOD_WORDS, readingEnds } from './words'
+import { METHOD_WORDS } from './words'
 
 /** What a closed visit leaves behind: as found, as left, and when to look again. */
 export function SetRecord({ job }: { job: SetJob }) {

@@ -24,6 +24,7 @@ import { ReadingRing } from './ReadingRing'
 import { RoundInHand } from './RoundInHand'
 import { RoundsPanel } from './RoundsPanel'
 import { RunningInPanel } from './RunningInPanel'
+import { readingEnds } from './readings'
 import { SetRecord } from './SetRecord'
 import { SettingFields } from './SettingFields'
 import classes from './SetView.module.css'
@@ -36,7 +37,7 @@ import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
 import { useVisit } from './useVisit'
 import { WarmPanel } from './WarmPanel'
-import { readingEnds, readOnText } from './words'
+import { readOnText } from './words'
 
 const RedoPanel = lazy(() => import('../machine/RedoPanel'))
 

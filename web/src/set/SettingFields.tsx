@@ -8,7 +8,8 @@ import { QuantityField } from '../quantities/QuantityField'
 import { type Quantity, useUnits } from '../quantities/units'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
-import { DEGREES_IN_A_TURN, KIND_WORDS, METHOD_WORDS, type ReadingMethod, SEEN_WORDS } from './words'
+import type { ReadingMethod } from './readings'
+import { DEGREES_IN_A_TURN, KIND_WORDS, METHOD_WORDS, SEEN_WORDS } from './words'
 
 type Numbers = {
   [K in keyof LoopSetting]-?: LoopSetting[K] extends number | null | undefined ? K : never

@@ -8,8 +8,8 @@ import { Figure } from '../shell/Figure'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
+import { readingEnds } from './readings'
 import { type Setting, setInput } from './useSetting'
-import { readingEnds } from './words'
 
 /** The loop of the drive that mirrors this one, and whether both are alike. */
 export function SideMatchFigure({

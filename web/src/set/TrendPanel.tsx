@@ -4,8 +4,9 @@ import { dayText } from '../machine/today'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
+import { readingEnds } from './readings'
 import classes from './SetView.module.css'
-import { METHOD_WORDS, readingEnds } from './words'
+import { METHOD_WORDS } from './words'
 
 /** Every closed visit to a loop: how it was found and left, so that what it loses between them is seen. */
 export function TrendPanel({ jobs }: { jobs: SetJob[] }) {

@@ -1,12 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import type { AdjusterMove, LoopSetting, SetAdvice, SetRound } from '../api/client'
 import { unitsOf } from '../quantities/units'
+import { readingEnds, readingText } from './readings'
 import {
   moveText,
   nextText,
   positionWord,
-  readingEnds,
-  readingText,
   readOnText,
   rollText,
   stepText,
