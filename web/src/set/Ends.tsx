@@ -40,7 +40,7 @@ export function Ends({
           {answer.unit === 'newton' && last.loosest !== null && (
             <Figure name="tension at the loosest">
               {units.show('force', last.loosest)}
-              {last.loosestSigma !== null && ` ± ${units.show('force', last.loosestSigma)}`}
+              {last.loosestSigma !== null && ` ± ${units.show('force', last.loosestSigma, 0)}`}
             </Figure>
           )}
           {answer.unit === 'loopMm' && last.tightest !== null && (

@@ -8,7 +8,7 @@ import classes from './RoundInHand.module.css'
 import { TurnDial } from './TurnDial'
 import type { RoundDraft } from './useRound'
 import type { Setting } from './useSetting'
-import { LOCK_WORDS, RUN_WORDS, turnedText } from './words'
+import { DEGREES_IN_A_TURN, LOCK_WORDS, RUN_WORDS, turnedText } from './words'
 
 /** Circumstances of the round in hand, and keeping it. */
 export function RoundInHand({
@@ -32,7 +32,8 @@ export function RoundInHand({
   const isChain = setting.loop.medium === 'chain'
   const hasTwoEnds = answer?.setting.hasTwoEnds ?? true
   const kind = answer?.setting.kind
-  const unit = kind === 'cam' ? 'clicks' : kind === 'shims' ? 'shims' : 'turns'
+  const unit = { cam: 'clicks', shims: 'shims', eccentric: '°' }[kind as string] ?? 'turns'
+  const factor = kind === 'eccentric' ? DEGREES_IN_A_TURN : 1
   const dial = (key: 'leftUnits' | 'rightUnits', clockwiseTightens: boolean, side: string) =>
     answer?.setting.turns &&
     inHand && (
@@ -74,8 +75,8 @@ export function RoundInHand({
               size="xs"
               label={hasTwoEnds ? 'Left, turned' : 'Turned'}
               unit={unit}
-              value={inHand.leftUnits}
-              onChange={(value) => round.change({ leftUnits: value ?? 0 })}
+              value={Number((inHand.leftUnits * factor).toPrecision(6))}
+              onChange={(value) => round.change({ leftUnits: (value ?? 0) / factor })}
               error={issueFor(refusal, `${at}.leftUnits`)}
             />
             {hasTwoEnds && (
