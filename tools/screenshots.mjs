@@ -66,7 +66,9 @@ const SHOTS = [
     path: '/machines/5/fit',
     act: async (p) => {
       await p.getByText('from the side', { exact: true }).scrollIntoViewIfNeeded()
-      await p.getByText('from the side', { exact: true }).evaluate((e) => e.scrollIntoView({ block: 'start' }))
+      await p
+        .getByText('from the side', { exact: true })
+        .evaluate((e) => e.scrollIntoView({ block: 'start' }))
     },
   },
   { name: 'loads', path: '/machines/1/loads' },
@@ -118,10 +120,18 @@ const SHOTS = [
 ]
 
 const data = mkdtempSync(join(tmpdir(), 'wendrak-shots-'))
-const server = spawn('dotnet', [join(home, 'build/app/Wendrak.Web.dll'), '--data', data, '--port', String(PORT)], {
-  stdio: 'ignore',
-})
-const isUp = () => fetch(`${site}/health`).then((r) => r.ok, () => false)
+const server = spawn(
+  'dotnet',
+  [join(home, 'build/app/Wendrak.Web.dll'), '--data', data, '--port', String(PORT)],
+  {
+    stdio: 'ignore',
+  },
+)
+const isUp = () =>
+  fetch(`${site}/health`).then(
+    (r) => r.ok,
+    () => false,
+  )
 while (!(await isUp())) await new Promise((done) => setTimeout(done, 100))
 const browser = await chromium.launch({
   executablePath: execSync('command -v chromium', { encoding: 'utf8' }).trim(),
