@@ -124,6 +124,7 @@ public static class RunningIn
                     .Select(h => new FractionLeft(h, curve.FractionAfter(h))),
             ],
             [
+                .. LeftAsRead(input, input.NowN * left, left),
                 new(
                     "What to set now",
                     "T_now = T·f(t)/f(t + d), f = r + (1 − r)·exp(−(t/τ)^β)",
@@ -141,6 +142,22 @@ public static class RunningIn
                 ),
             ]
         );
+    }
+
+    private static IEnumerable<Working> LeftAsRead(RunningInInput input, double? expected, double left)
+    {
+        if (input.NowN is double now && expected is double onTheDay)
+            yield return new(
+                "What is left on the day",
+                "T_day = T_read·f(t + d)/f(t)",
+                [
+                    new("T_read", "loosest place, as read", now, "N"),
+                    new("f(t + d)/f(t)", "part that is left by then", left, ""),
+                ],
+                new("T_day", "on the day", onTheDay, "N"),
+                "the same curve as below",
+                "Left as it was read."
+            );
     }
 
     /// <summary>Two readings can't tell three figures: what it levels off at stays the usual one, as long as it lies below both.</summary>

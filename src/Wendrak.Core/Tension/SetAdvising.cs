@@ -34,6 +34,7 @@ public static class SetAdvising
         double? Shown(double? tightness) => tightness is double t ? shownIn.ToReading(method, t, force) : null;
         (double mean, double skew) = advisor.Moved(left, right);
         AdjusterMove[] moves = [.. MovesOf(input.Setting, left, right, mean)];
+        SetReserve? reserve = SetReserve.Of(input, advisor, (last?.Loosest + last?.Tightest) / 2, mean);
         double change = advisor.Tension.Predict(mean, 0);
         double perStep = advisor.Tension.Slope * advisor.Moved(input.Setting.Step, input.Setting.Step).MeanMm;
         return new(
@@ -52,7 +53,7 @@ public static class SetAdvising
             Shown(last?.Loosest + change),
             Shown(last?.Tightest + change),
             last?.GapMm is double gap ? Math.Max(0, gap + advisor.Gap.Predict(skew, 0)) : null,
-            SetReserve.Of(input, advisor, (last?.Loosest + last?.Tightest) / 2, mean),
+            reserve,
             input is { Layout.SwingArm: not null, Rounds: [.., { OnStand: false }] }
                 && input.Loop.Medium == LoopMedium.Chain,
             WalksTo(input.Setting, last?.GapMm),
@@ -64,7 +65,7 @@ public static class SetAdvising
             [.. Suspects(next, last, input.Loop)],
             input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Of(newest, scale.In(newest), window)] : [],
             input.Rounds is [.., { Readings.Count: > 0 and < FewestPlaces }],
-            SetWorkings.Of(input, scale, window, advisor, last)
+            SetWorkings.Of(input, scale, window, advisor, last, reserve)
         );
     }
 

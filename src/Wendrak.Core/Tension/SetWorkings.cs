@@ -10,8 +10,67 @@ internal static class SetWorkings
         TightnessScale scale,
         TensionWindow? window,
         SetAdvisor advisor,
-        RoundResult? last
-    ) => [.. OfReading(input, scale), .. OfWindow(scale, window, advisor, last), .. OfAnswer(input.Setting, advisor)];
+        RoundResult? last,
+        SetReserve? reserve
+    ) =>
+        [
+            .. OfReading(input, scale),
+            .. OfWindow(scale, window, advisor, last),
+            .. OfAnswer(input.Setting, advisor),
+            .. OfRunOut(advisor, last),
+            .. OfReserve(advisor, last, reserve),
+        ];
+
+    private static IEnumerable<Working> OfRunOut(SetAdvisor advisor, RoundResult? last)
+    {
+        if (last?.RunOutMm is not double runOut)
+            yield break;
+        yield return new(
+            "As if a wheel ran out by",
+            "r = A/k, A = √(a² + b²), a = 2/n·Σ x·cos(2πk/n), b = 2/n·Σ x·sin(2πk/n)",
+            [
+                new("A", "goes round once a turn", runOut * advisor.Tension.Slope, UnitOf(advisor.Unit)),
+                new("k", "for each mm of axle, as learned", advisor.Tension.Slope, UnitOf(advisor.Unit) + "/mm"),
+            ],
+            new("r", "run-out", runOut, "mm"),
+            "discrete Fourier sum",
+            "Read at equal steps of the wheel. A sprocket, its seat or the axle may be what runs out."
+        );
+    }
+
+    private static IEnumerable<Working> OfReserve(SetAdvisor advisor, RoundResult? last, SetReserve? reserve)
+    {
+        if (reserve is null)
+            yield break;
+        double move = reserve.NowMm - reserve.AfterMm;
+        double middle = (last?.Loosest + last?.Tightest) / 2 ?? 0;
+        WorkingValue[] now = reserve.Origin switch
+        {
+            ReserveOrigin.Fit =>
+            [
+                new(
+                    "taut",
+                    "left where a loop of its nominal length is taut, by Fit",
+                    reserve.NowMm + middle / advisor.Tension.Slope,
+                    "mm"
+                ),
+                new("t", "middle of loosest and tightest", middle, UnitOf(advisor.Unit)),
+                new("k", "for each mm of axle, as learned", advisor.Tension.Slope, UnitOf(advisor.Unit) + "/mm"),
+            ],
+            ReserveOrigin.Eccentric => [new("now", "e·(1 + cos φ), φ from its loosest place", reserve.NowMm, "mm")],
+            _ => [new("now", "as measured, less what was turned since", reserve.NowMm, "mm")],
+        };
+        yield return new(
+            "What the adjuster has left",
+            reserve.Origin == ReserveOrigin.Fit ? "after = taut − t/k − move" : "after = now − move",
+            [.. now, new("move", "way of the axle's middle", move, "mm")],
+            new("after", "left after the move", reserve.AfterMm, "mm"),
+            "plane geometry",
+            reserve.Origin == ReserveOrigin.Fit
+                ? "Of a loop of its nominal length: a grown one has less. Measure it at the marks to be sure."
+                : "As long as both ends of the axle stay seated against their adjusters."
+        );
+    }
 
     private static IEnumerable<Working> OfReading(SetInput input, TightnessScale any)
     {

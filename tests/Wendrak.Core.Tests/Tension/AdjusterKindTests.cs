@@ -148,6 +148,8 @@ public sealed class AdjusterKindTests
         Assert.Equal((6.0, 6 - way), (advice.Reserve!.NowMm, advice.Reserve.AfterMm));
         Assert.Equal((6 - way) / 1.25, advice.Reserve.AfterUnits!.Value, 1e-9);
         Assert.True(advice.Reserve.IsNearlyUsedUp); // a tenth of 80 mm of slot is more
+        Working left = advice.Workings.Single(w => w.Title == "What the adjuster has left");
+        Assert.Equal((advice.Reserve.AfterMm, 6.0), (left.Result.Value, left.Values[0].Value));
         SetAdvice after = SetAdvising.Of(Chain(found, Played(0.25, 56, 54, 54, 56)));
         Assert.Equal(6 - 0.25 * 1.25, after.Reserve!.NowMm, 1e-9);
         Assert.Equal(NextStep.AtItsEnd, SetAdvising.Of(Chain(found with { WayLeftMm = 0.01 })).Next);
@@ -162,6 +164,10 @@ public sealed class AdjusterKindTests
         SetReserve reserve = SetAdvising.Of(laid).Reserve!;
         SetReserve tighter = SetAdvising.Of(laid with { Rounds = [Played(0, 35, 35, 35, 35)] }).Reserve!;
         Assert.Equal(ReserveOrigin.Fit, reserve.Origin);
+        // The working's own values give its result.
+        Working told = SetAdvising.Of(laid).Workings.Single(w => w.Title == "What the adjuster has left");
+        double Of(string symbol) => told.Values.Single(v => v.Symbol == symbol).Value;
+        Assert.Equal(told.Result.Value, Of("taut") - Of("t") / Of("k") - Of("move"), 1e-9);
         // engineering.md i4: from 45 to 35 mm of play at a run near 600 mm are some 0.33 mm of axle.
         double span = SetAdvising.Of(laid).Span.SpanMm!.Value;
         double cos = SetAdvising.Of(laid).Span.CosRun;

@@ -1,5 +1,6 @@
 using Wendrak.Core.Geometry;
 using Wendrak.Core.Machines;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Tests.Geometry;
 using static Wendrak.Core.Tests.Tension.SetCases;
@@ -114,6 +115,10 @@ public sealed class ReadingCircumstancesTests
         RoundResult once = Told(60, 64, 68, 64);
         Assert.Equal((8.0, SpreadCause.WheelRunsOut), (once.SpreadReading, once.Cause));
         Assert.Equal(0.02 * once.Loosest!.Value, once.LoosestSigma!.Value, 1e-9);
+        Working runOut = SetAdvising
+            .Of(Belt(Plucked(0, 0, null, 60, 64, 68, 64)))
+            .Workings.Single(w => w.Title == "As if a wheel ran out by");
+        Assert.Equal(once.RunOutMm!.Value, runOut.Values[0].Value / runOut.Values[1].Value, 1e-9);
         // Up and down twice a turn is no wheel.
         Assert.Equal(SpreadCause.LoopIsUneven, Told(60, 68, 60, 68).Cause);
         Assert.Null(Told(64, 64.3, 64.5, 64.2).Cause);

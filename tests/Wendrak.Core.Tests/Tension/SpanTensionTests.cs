@@ -130,6 +130,7 @@ public sealed class SpanTensionTests
         // Left as it was read: half of it is there in a week; set as high as that asks for, the shaft would carry 1200 N.
         RunningInResult left = RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, NowN: 420, MostShaftLoadN: 1_100));
         Assert.Equal(210, left.ExpectedN!.Value, 0.2);
+        Assert.Equal(left.ExpectedN.Value, left.Workings[0].Result.Value);
         Assert.True(left.IsAboveBearing);
         Assert.False(RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, MostShaftLoadN: 1_300)).IsAboveBearing);
         Assert.Null(now.ExpectedN);

@@ -23,6 +23,7 @@ export function ClosingPanel({
   lastReading,
   torqueNm,
   nextCheckOn,
+  isReading,
   isPending,
   onDone,
   onNextCheck,
@@ -34,6 +35,8 @@ export function ClosingPanel({
   lastReading: string | null
   torqueNm: number | null | undefined
   nextCheckOn: string
+  /** A round is begun and not kept: it must not be lost by closing. */
+  isReading: boolean
   isPending: boolean
   onDone: (done: ClosingStep[]) => void
   onNextCheck: (day: string) => void
@@ -91,11 +94,12 @@ export function ClosingPanel({
         value={note}
         onChange={(event) => setNote(event.currentTarget.value)}
       />
+      {isReading && <p className="cap">A round is in hand: keep it or read it anew before closing.</p>}
       <Button
         mt={8}
         size="sm"
         loading={isPending}
-        disabled={lastReading === null || done.length < steps.length}
+        disabled={isReading || lastReading === null || done.length < steps.length}
         onClick={() =>
           onClose({
             closedOn: today(),

@@ -235,6 +235,24 @@ function Visit({
             onWorking={() => setWorking(true)}
           />
         )}
+        {job && (
+          <Group gap="xs" data-no-print>
+            <SegmentedControl
+              size="xs"
+              aria-label="What the rounds are for"
+              value={job.goal}
+              onChange={(goal) => setting.keep({ goal: goal as SetJob['goal'] })}
+              data={[
+                { value: 'both', label: 'both' },
+                { value: 'tensionOnly', label: 'tension only' },
+                { value: 'trackingOnly', label: 'tracking only' },
+              ]}
+            />
+            <Button size="compact-sm" variant="default" onClick={() => setBay(true)}>
+              Bay mode
+            </Button>
+          </Group>
+        )}
         {advice.error ? (
           <p role="alert" style={{ color: 'var(--stop)' }}>
             {sentenceOf(advice.error)}
@@ -264,6 +282,7 @@ function Visit({
             {!setting.isPractice && rounds.length > 0 && (
               <ClosingPanel
                 done={job.inHand?.done ?? []}
+                isReading={inHand !== null}
                 lastReading={rounds.at(-1)?.lock === 'torqued' ? readingEnds(job, units) : null}
                 torqueNm={answer.setting.finalTorqueNm}
                 nextCheckOn={nextCheckOn}
@@ -319,24 +338,6 @@ function Visit({
           <SprungArmPanel setting={draft ?? answer.setting} onSetting={onDraft} />
         )}
         {!isPracticeOnly && <RedoPanel bench={bench} />}
-        {job && (
-          <Group gap="xs" data-no-print>
-            <SegmentedControl
-              size="xs"
-              aria-label="What the rounds are for"
-              value={job.goal}
-              onChange={(goal) => setting.keep({ goal: goal as SetJob['goal'] })}
-              data={[
-                { value: 'both', label: 'both' },
-                { value: 'tensionOnly', label: 'tension only' },
-                { value: 'trackingOnly', label: 'tracking only' },
-              ]}
-            />
-            <Button size="compact-sm" variant="default" onClick={() => setBay(true)}>
-              Bay mode
-            </Button>
-          </Group>
-        )}
       </div>
       {isWorking && answer && (
         <WorkingDialog title="Working: set" workings={answer.workings} onClose={() => setWorking(false)} />
