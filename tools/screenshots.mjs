@@ -78,7 +78,7 @@ const SHOTS = [
     path: '/practice',
     dark: true,
     act: async (p) => {
-      await p.getByText('Belt, an eccentric', { exact: true }).click()
+      await p.getByText('Belt, eccentric', { exact: true }).click()
       await button(p, 'Begin with one as it was found').click()
       await button(p, 'Roll it and read all round').click()
       await button(p, 'Keep as found').click()

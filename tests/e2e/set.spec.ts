@@ -175,7 +175,7 @@ test('both sides of a machine are told to match or not', async ({ page }) => {
 test('practice is a place of its own, with an eccentric among its drives', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'Practice' }).click()
-  await page.getByText('Belt, an eccentric').click()
+  await page.getByText('Belt, eccentric').click()
   await page.getByRole('button', { name: 'Begin with one as it was found' }).click()
   await page.getByRole('button', { name: 'Pluck here only' }).click()
   await expect(ring(page).getByRole('button', { name: /^valve up: .* Hz/ })).toBeVisible()
@@ -183,7 +183,7 @@ test('practice is a place of its own, with an eccentric among its drives', async
   await page.getByRole('button', { name: 'Roll it and read all round' }).click()
   await expect(next(page)).toContainText(/Eccentric .*° (anti)?clockwise/)
   await expect(next(page)).toContainText('left of the eccentric after that')
-  await page.getByText('Chain, a screw at either end').click()
+  await page.getByText('Chain, two screws').click()
   await page.getByRole('button', { name: 'Begin with one as it was found' }).click()
   await expect(page.getByRole('button', { name: 'Read here only' })).toBeVisible()
   const how = panel(page, 'How it is set')

@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Tension;
 
 namespace Wendrak.Core.Machines;
 
@@ -7,6 +8,7 @@ namespace Wendrak.Core.Machines;
 /// <param name="LoopsBefore">Keys of the loops between the input and this one: it can be chosen together with these.</param>
 /// <param name="Search">The wheels worth trying around what is fitted, to start a search from.</param>
 /// <param name="WearLimitPercent">Growth at which the chain is replaced; null for belts.</param>
+/// <param name="Setting">How it is set: as it was asked, else by what moves it.</param>
 public sealed record LoopSummary(
     string LoopKey,
     string Name,
@@ -20,7 +22,8 @@ public sealed record LoopSummary(
     string DriveKey,
     IReadOnlyList<string> LoopsBefore,
     LoopSearch Search,
-    double? WearLimitPercent
+    double? WearLimitPercent,
+    LoopSetting Setting
 );
 
 /// <param name="Labels">“1” to “6”; one empty label for a drive without gears.</param>
@@ -79,7 +82,9 @@ public sealed record MachineSummary(
                         .Select(l => l.Key),
                 ],
                 SearchAround.Fitted(loop, choice, machine.Work),
-                ChainUse.WearLimitPercent(machine.Kind, loop, choice)
+                ChainUse.WearLimitPercent(machine.Kind, loop, choice),
+                machine.Settings?.FirstOrDefault(s => s.LoopKey == loop.Key)
+                    ?? StartingSetting.Of(loop.Key, machine.Layouts?.FirstOrDefault(l => l.LoopKey == loop.Key))
             );
         }
     }

@@ -17,7 +17,7 @@ public static class PracticeMachines
 
     private static MachineDraft Belt() =>
         Laid(
-            "Belt, a screw at either end",
+            "Belt, two screws",
             StartingMachines.For(MachineKind.Moped),
             new(
                 Key,
@@ -33,14 +33,14 @@ public static class PracticeMachines
 
     private static MachineDraft Chain() =>
         Laid(
-            "Chain, a screw at either end",
+            "Chain, two screws",
             StartingMachines.For(MachineKind.Motorcycle),
             new(Key, MmPerUnit: 1.25, BeltSide: Side.Left, FinalTorqueNm: 90)
         );
 
     private static MachineDraft Eccentric() =>
         Laid(
-            "Belt, an eccentric",
+            "Belt, eccentric",
             StartingMachines.For(MachineKind.Moped),
             new(
                 Key,

@@ -1,5 +1,7 @@
+using Wendrak.Core.Geometry;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Tests.Geometry;
 using static Wendrak.Core.Tests.Tension.SetCases;
 
 namespace Wendrak.Core.Tests.Tension;
@@ -173,5 +175,37 @@ public sealed class AdjusterKindTests
         double cos = SetAdvising.Of(laid).Span.CosRun;
         Assert.Equal(ChainPlay.AxleMoveMm(span, 45, 35, cos), reserve.NowMm - tighter.NowMm, 0.01);
         Assert.Null(SetAdvising.Of(input with { Layout = null }).Reserve);
+    }
+
+    /// <summary>Nobody was asked: what Fit says moves the loop is what it is set by.</summary>
+    [Theory]
+    [InlineData(MoverKind.Axle, AdjusterStepKind.Turn, AdjusterKind.TwoEnds)]
+    [InlineData(MoverKind.BothArms, AdjusterStepKind.Click, AdjusterKind.Cam)]
+    [InlineData(MoverKind.Motor, AdjusterStepKind.Turn, AdjusterKind.SlidingMotor)]
+    [InlineData(MoverKind.Motor, AdjusterStepKind.Shim, AdjusterKind.Shims)]
+    [InlineData(MoverKind.Tensioner, AdjusterStepKind.Turn, AdjusterKind.OneScrew)]
+    public void It_begins_with_what_fit_moves(MoverKind mover, AdjusterStepKind step, AdjusterKind kind)
+    {
+        LoopLayout slot = Fits.Slot(400, 430);
+        LoopSetting setting = StartingSetting.Of(
+            "final",
+            slot with
+            {
+                Mover = slot.Mover! with { Kind = mover, Step = new(step, 0.8) },
+            }
+        );
+        Assert.Equal((kind, 0.8), (setting.Kind, setting.MmPerUnit));
+        Assert.Equal(AdjusterKind.TwoEnds, StartingSetting.Of("final", null).Kind);
+    }
+
+    [Fact]
+    public void An_eccentric_begins_with_the_radius_it_was_laid_out_with()
+    {
+        LoopLayout layout = Fits.Slot(400, 430) with
+        {
+            Mover = new(MoverKind.Eccentric, LoopLayout.RearName, new ArcTrack(new(-410, 0), 7, 90, 180)),
+        };
+        LoopSetting setting = StartingSetting.Of("final", layout);
+        Assert.Equal((AdjusterKind.Eccentric, 7.0), (setting.Kind, setting.EccentricMm));
     }
 }

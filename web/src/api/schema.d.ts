@@ -3090,6 +3090,8 @@ export interface components {
              * @description Growth at which the chain is replaced; null for belts.
              */
             wearLimitPercent: null | number;
+            /** @description How it is set: as it was asked, else by what moves it. */
+            setting: components["schemas"]["LoopSetting"];
         };
         /**
          * @description How the industrial tables want a chain of this speed oiled.

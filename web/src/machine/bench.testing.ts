@@ -59,6 +59,7 @@ export const loopOf = (part: Partial<LoopSummary> = {}): LoopSummary => ({
     typed: [],
   },
   wearLimitPercent: 1,
+  setting: { loopKey: 'final' } as LoopSummary['setting'],
   ...part,
 })
 

@@ -40,7 +40,8 @@ export function Ends({
           {answer.unit === 'newton' && last.loosest !== null && (
             <Figure name="tension at the loosest">
               {units.show('force', last.loosest)}
-              {last.loosestSigma !== null && ` ± ${units.show('force', last.loosestSigma, 0)}`}
+              {last.loosestSigma !== null &&
+                ` ± ${units.show('force', last.loosestSigma, last.loosestSigma < 10 ? 1 : 0)}`}
             </Figure>
           )}
           {answer.unit === 'loopMm' && last.tightest !== null && (

@@ -8,6 +8,8 @@ const SIZE = 270
 const MIDDLE = SIZE / 2
 const INNER = 40
 const OUTER = 112
+/** Of a bound's number from its circle. */
+const BESIDE = 9
 
 /** Readings round the wheel with the window they should lie in; a position is chosen by a click. */
 export function ReadingRing({
@@ -63,8 +65,10 @@ export function ReadingRing({
       {[INNER, (INNER + OUTER) / 2, OUTER].map((r) => (
         <circle key={r} cx={MIDDLE} cy={MIDDLE} r={r} data-part="grid" />
       ))}
-      {window?.map((value) => {
-        const place = { x: MIDDLE + radius(value) * Math.SQRT1_2, y: MIDDLE + radius(value) * Math.SQRT1_2 }
+      {window?.map((value, end) => {
+        // Inside the smaller and outside the larger one: a thin window keeps both apart.
+        const r = (radius(value) + (end === 0 ? -BESIDE : BESIDE)) * Math.SQRT1_2
+        const place = { x: MIDDLE + r, y: MIDDLE + r }
         return (
           <text key={value} x={place.x} y={place.y + 4} textAnchor="middle" data-part="bound">
             {readingNumber(last?.method ?? null, value, units)}

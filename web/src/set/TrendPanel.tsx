@@ -16,7 +16,7 @@ export function TrendPanel({ jobs }: { jobs: SetJob[] }) {
   return (
     <Panel title="Trend" note="as found against as left the time before">
       <div className={table.scroll}>
-        <table className={table.table}>
+        <table className={`${table.table} ${classes.narrow}`}>
           <thead>
             <tr>
               <th scope="col">visit</th>
@@ -33,7 +33,7 @@ export function TrendPanel({ jobs }: { jobs: SetJob[] }) {
                     <Link to={String(job.id)} className={classes.why}>
                       {dayText(job.openedOn)}
                     </Link>
-                    {method && <span className="cap"> {METHOD_WORDS[method]}</span>}
+                    {method && <div className="cap">{METHOD_WORDS[method]}</div>}
                   </th>
                   <td className="num">{ends(job.rounds.slice(0, 1))}</td>
                   <td className="num">{ends(job.rounds.slice(-1))}</td>

@@ -11,9 +11,6 @@ import { type Computed, useComputed } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import type { Visit } from './useVisit'
 
-/** What is asked of the core about a loop of which nobody said yet how it is set: it fills in the rest. */
-const unasked = (loopKey: string) => ({ loopKey }) as LoopSetting
-
 /** A visit with what it should be told next. */
 export interface Setting extends Visit {
   input: SetInput
@@ -43,7 +40,11 @@ export function setInput(
   rounds: SetRound[],
   job: Pick<SetJob, 'goal' | 'gauge'> | undefined,
 ): SetInput {
-  const { machine, fitted } = card
+  const { machine, fitted, summary } = card
+  // Of a loop that is not there any more only its key is known; the core then says so.
+  const setting =
+    summary.loops.find((l) => l.loopKey === loop.loopKey)?.setting ??
+    ({ loopKey: loop.loopKey } as LoopSetting)
   return {
     drive,
     kind: machine.kind,
@@ -52,7 +53,7 @@ export function setInput(
     layout: machine.layouts?.find((l) => l.loopKey === loop.loopKey) ?? null,
     source: machine.loads?.sources.find((s) => s.driveKey === drive.key) ?? null,
     strength: machine.loads?.strengths.find((s) => s.loopKey === loop.loopKey) ?? null,
-    setting: draft ?? machine.settings?.find((s) => s.loopKey === loop.loopKey) ?? unasked(loop.loopKey),
+    setting: draft ?? setting,
     rounds,
     goal: job?.goal ?? 'both',
     gauge: job?.gauge ?? null,
