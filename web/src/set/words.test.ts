@@ -74,6 +74,19 @@ describe('what comes next', () => {
     expect(stepText({ kind: 'twoEnds', step: 1 / 16 } as LoopSetting)).toBe('1/16 turn')
   })
 
+  it('says why it stops outside the window', () => {
+    const stopped = (isInside: boolean) =>
+      nextText(
+        advice({
+          next: 'asNearAsAHand',
+          rounds: [{ isInside }],
+          setting: { kind: 'shims', step: 1, hasTwoEnds: false },
+        }),
+      )
+    expect(stopped(true)).toContain('As near as a hand can get')
+    expect(stopped(false)).toContain('1 shim more may go past the window')
+  })
+
   it('writes what was turned before a round', () => {
     expect(turnedText(0, 'twoEnds')).toBe('hold')
     expect(turnedText(-3 / 16, 'twoEnds')).toBe('−3/16')

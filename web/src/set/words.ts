@@ -179,7 +179,9 @@ export function nextText(advice: SetAdvice): string {
     case 'spreadTooWide':
       return 'Looser here than tight there: no setting brings both into the window.'
     case 'asNearAsAHand':
-      return 'As near as a hand can get: the smallest step would not bring it nearer.'
+      return advice.rounds.at(-1)?.isInside === false
+        ? `Not inside, but ${stepText(setting)} more may go past the window. Only a smaller step helps: say below what a hand can make, or take a thinner shim.`
+        : 'As near as a hand can get: the smallest step would not bring it nearer.'
     case 'looseOrBent':
       return 'It does not answer as it can: something is loose or bent. Stop turning and look.'
     case 'tieReading':
