@@ -69,7 +69,7 @@ public sealed record RoundResult(
             loosest?.Position,
             tightest?.Position,
             // A chain is set where it is tightest; of a belt the loosest place must come in first. Common practice.
-            scale.Unit == TightnessUnit.LoopMm
+            scale.IsChain
                 ? tightest?.Position
                 : loosest?.Position,
             low,
@@ -103,10 +103,11 @@ public sealed record RoundResult(
     /// <summary>In the order of the wheel; null unless every place was read once and can be told.</summary>
     private static Tightness[]? AllRound(Reading[] readings, TightnessScale scale)
     {
-        const int fewest = 4;
         Reading[] inOrder = [.. readings.OrderBy(r => r.Position)];
         Tightness[] told = [.. inOrder.Select(scale.Of).OfType<Tightness>()];
-        bool isRound = inOrder.Length >= fewest && inOrder.Select((r, i) => r.Position == i).All(isIt => isIt);
+        bool isRound =
+            inOrder.Length >= RoundTheWheel.FewestForHarmonic
+            && inOrder.Select((r, i) => r.Position == i).All(isIt => isIt);
         return isRound && told.Length == inOrder.Length ? told : null;
     }
 

@@ -21,7 +21,7 @@ public sealed record RoundTheWheelResult(
 public static class RoundTheWheel
 {
     private const int MostPositions = 36;
-    private const int FewestForHarmonic = 4;
+    internal const int FewestForHarmonic = 4;
 
     /// <exception cref="InvalidInputException">None, too many, or one that is no number.</exception>
     public static RoundTheWheelResult Of(IReadOnlyList<double> readings)

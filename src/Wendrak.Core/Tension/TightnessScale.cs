@@ -55,6 +55,9 @@ public sealed class TightnessScale
 
     public SpanFacts Span { get; }
     public TightnessUnit Unit { get; }
+
+    /// <summary>A chain is set where it is tightest, in whatever scale it is read.</summary>
+    public bool IsChain { get; }
     private readonly IReadOnlyList<CalibrationPair> _pairs;
     private readonly TightnessScale _usual; // the run that pairs are taken on
 
@@ -69,6 +72,7 @@ public sealed class TightnessScale
     )
     {
         Span = span;
+        IsChain = isChain;
         _usual = this;
         _pairs = pairs ?? [];
         Unit =
@@ -79,7 +83,7 @@ public sealed class TightnessScale
     }
 
     private TightnessScale(TightnessScale like, SpanFacts span, IReadOnlyList<CalibrationPair> pairs) =>
-        (Span, Unit, _pairs, _usual) = (span, like.Unit, pairs, like._usual);
+        (Span, Unit, IsChain, _pairs, _usual) = (span, like.Unit, like.IsChain, pairs, like._usual);
 
     /// <summary>The same scale as a round was read: on its run, by its person's hand.</summary>
     public TightnessScale In(SetRound round)

@@ -105,6 +105,10 @@ public sealed class ReadingCircumstancesTests
     {
         Assert.Equal(2, SetAdvising.Of(Chain(Played(0, 34, 31, 27, 30))).Rounds[0].SetAt);
         Assert.Equal(1, SetAdvising.Of(Belt(Plucked(0, 0, null, 60, 55, 62, 61))).Rounds[0].SetAt);
+        // A chain read by a gauge in its own scale is a chain all the same.
+        SetRound gauged = new(0, 0, LockState.Nipped, [new(ReadingMethod.Gauge, 4), new(ReadingMethod.Gauge, 6, 1)]);
+        Assert.Equal(1, SetAdvising.Of(Chain(gauged)).Rounds[0].SetAt);
+        Assert.Equal(0, SetAdvising.Of(Belt(gauged)).Rounds[0].SetAt);
     }
 
     /// <summary>Source: discrete Fourier sum, check row i7. 1 % of a frequency is 2 % of its tension: common practice.</summary>
@@ -159,7 +163,8 @@ public sealed class ReadingCircumstancesTests
         // What is asked for goes with the pull: one newton metre tells how much for each.
         double perNm = SynchronousNeed(practice);
         double inside = (usual.Low + usual.High) / 2;
-        Assert.Equal((usual.Low, usual.Reason), (With(practice, 0.5 * usual.Low / perNm).Low, usual.Reason));
+        TensionWindow calm = With(practice, 0.5 * usual.Low / perNm);
+        Assert.Equal((usual.Low, usual.High, usual.Reason), (calm.Low, calm.High, calm.Reason));
         TensionWindow raised = With(practice, inside / perNm);
         Assert.Equal(
             (inside, usual.High, WindowOrigin.Practice),

@@ -1,5 +1,5 @@
 import { Button, Group, SegmentedControl } from '@mantine/core'
-import { lazy, useState } from 'react'
+import { useState } from 'react'
 import { type LoopSetting, type SetAdvice, type SetJob, type SetRound, whoAmI } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { LoopChoiceBar } from '../fit/LoopChoiceBar'
@@ -13,7 +13,7 @@ import { Sentence } from '../shell/Sentence'
 import { useShortcuts } from '../shell/shortcuts'
 import { WorkingDialog } from '../shell/WorkingDialog'
 import { BayMode } from './BayMode'
-import { Cautions } from './Cautions'
+import { BeforeVisit } from './BeforeVisit'
 import { CautionsFirst } from './CautionsFirst'
 import { ClosingPanel } from './ClosingPanel'
 import { cautionsOf } from './cautions'
@@ -23,23 +23,16 @@ import { NextCard } from './NextCard'
 import { ReadingRing } from './ReadingRing'
 import { RoundInHand } from './RoundInHand'
 import { RoundsPanel } from './RoundsPanel'
-import { RunningInPanel } from './RunningInPanel'
 import { readingEnds } from './readings'
 import { SetRecord } from './SetRecord'
-import { SettingFields } from './SettingFields'
 import classes from './SetView.module.css'
+import { SideColumn } from './SideColumn'
 import { SideMatchFigure } from './SideMatchFigure'
-import { SprungArmPanel } from './SprungArmPanel'
-import { StraightPanel } from './StraightPanel'
-import { TrackingPicture } from './TrackingPicture'
 import { TrendPanel } from './TrendPanel'
 import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
 import { useVisit } from './useVisit'
-import { WarmPanel } from './WarmPanel'
 import { readOnText } from './words'
-
-const RedoPanel = lazy(() => import('../machine/RedoPanel'))
 
 const POSITIONS = [4, 6, 8] as const
 
@@ -178,33 +171,7 @@ function Visit({
         {job && records}
       </div>
       <div className={classes.column}>
-        {!job && isPracticeOnly && (
-          <Panel title="A simulated drive">
-            <p>
-              It has its own hidden stiffness, run-out, skew and nut, and no two are alike. Read it, turn what
-              is told, read it again, until it is tight enough and straight.
-            </p>
-            <Button size="sm" mt="sm" onClick={setting.practise}>
-              Begin with one as it was found
-            </Button>
-          </Panel>
-        )}
-        {!job && !isPracticeOnly && (
-          <Panel title="A visit" isEmpty>
-            <p>
-              It begins as found: a reading before anything is touched. Nothing else is asked first, and it
-              can be broken off and gone on with later.
-            </p>
-            <Group mt="sm" gap="xs" data-no-print>
-              <Button size="sm" onClick={setting.begin} loading={setting.isPending}>
-                Begin as found
-              </Button>
-              <Button size="sm" variant="default" onClick={setting.practise}>
-                Practise on a simulated drive
-              </Button>
-            </Group>
-          </Panel>
-        )}
+        {!job && <BeforeVisit setting={setting} isPracticeOnly={isPracticeOnly} />}
         {!job && records}
         {setting.isPractice && (
           <p role="note" className={classes.practice}>
@@ -295,50 +262,17 @@ function Visit({
           </>
         )}
       </div>
-      <div className={classes.column}>
-        {answer?.setting.hasTwoEnds && (
-          <Panel title="Tracking">
-            <TrackingPicture advice={answer} gapMm={shown?.gapMm ?? null} />
-          </Panel>
-        )}
-        {answer && (
-          <StraightPanel
-            kind={bench.card.machine.kind}
-            medium={setting.loop.medium}
-            centreMm={fit?.answer.data?.centreMm ?? null}
-            advice={answer}
-          />
-        )}
-        <Cautions
-          cautions={cautions}
-          confirmed={job?.cautions ?? null}
-          onConfirm={job ? confirm : undefined}
-        />
-        {answer && (
-          <SettingFields
-            bench={bench}
-            advice={answer}
-            isChain={isChain}
-            draft={draft}
-            refusal={advice.error}
-            onDraft={onDraft}
-          />
-        )}
-        {!isChain && answer?.unit === 'newton' && answer.window && (
-          <RunningInPanel
-            advice={answer}
-            fittedOn={bench.card.fitted.fittedOn ?? null}
-            onLookAgain={job && !setting.isPractice ? setNextCheckOn : undefined}
-          />
-        )}
-        {!isChain && answer && fit?.answer.data && (
-          <WarmPanel advice={answer} centreMm={fit.answer.data.centreMm} />
-        )}
-        {answer && (answer.setting.kind === 'sprungArm' || fit?.layout?.mover?.kind === 'tensioner') && (
-          <SprungArmPanel setting={draft ?? answer.setting} onSetting={onDraft} />
-        )}
-        {!isPracticeOnly && <RedoPanel bench={bench} />}
-      </div>
+      <SideColumn
+        bench={bench}
+        setting={setting}
+        fit={fit}
+        draft={draft}
+        cautions={cautions}
+        gapMm={shown?.gapMm ?? null}
+        onDraft={onDraft}
+        onConfirm={confirm}
+        onLookAgain={setNextCheckOn}
+      />
       {isWorking && answer && (
         <WorkingDialog title="Working: set" workings={answer.workings} onClose={() => setWorking(false)} />
       )}

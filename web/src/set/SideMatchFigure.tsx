@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { matchSides, type SetJob, type SideMatchInput } from '../api/client'
+import { sentenceOf } from '../api/issues'
 import { useComputed } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed } from '../quantities/format'
@@ -53,7 +54,7 @@ export function SideMatchFigure({
           ; left and right should match. <WhyButton onClick={() => setWorking(true)} />
         </p>
       )}
-      {input && error ? <p className="cap">Both sides were read in scales that can’t be compared.</p> : null}
+      {input && error ? <p className="cap">{sentenceOf(error)}</p> : null}
       {isWorking && told && (
         <WorkingDialog
           title="Working: both sides"

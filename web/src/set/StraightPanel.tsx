@@ -173,6 +173,11 @@ function inputOf(
   const centreMm = known.centreMm ?? v.centre
   if (centreMm === undefined) return undefined
   const base = { ...known, centreMm, spacingMm: v.spacing ?? null }
+  // One width alone says nothing of the difference.
+  const rims =
+    v.rimFront === undefined || v.rimRear === undefined
+      ? { rimWidthFrontMm: 0, rimWidthRearMm: 0 }
+      : { rimWidthFrontMm: v.rimFront, rimWidthRearMm: v.rimRear }
   const edge = [1, 2, 3, 4].map((i) => ({ x: v[`x${i}`], g: v[`g${i}`] }))
   switch (way) {
     case 'marks':
@@ -186,8 +191,7 @@ function inputOf(
             edge: {
               xMm: edge.map((e) => e.x ?? 0),
               gapMm: edge.map((e) => e.g ?? 0),
-              rimWidthFrontMm: v.rimFront ?? 0,
-              rimWidthRearMm: v.rimRear ?? v.rimFront ?? 0,
+              ...rims,
             },
           }
         : undefined

@@ -1,0 +1,33 @@
+import { Button, Group } from '@mantine/core'
+import { Panel } from '../shell/Panel'
+import type { Setting } from './useSetting'
+
+/** Between visits: begin one as found, or practise. */
+export function BeforeVisit({ setting, isPracticeOnly }: { setting: Setting; isPracticeOnly: boolean }) {
+  return isPracticeOnly ? (
+    <Panel title="A simulated drive">
+      <p>
+        It has its own hidden stiffness, run-out, skew and nut, and no two are alike. Read it, turn what is
+        told, read it again, until it is tight enough and straight.
+      </p>
+      <Button size="sm" mt="sm" onClick={setting.practise}>
+        Begin with one as it was found
+      </Button>
+    </Panel>
+  ) : (
+    <Panel title="A visit" isEmpty>
+      <p>
+        It begins as found: a reading before anything is touched. Nothing else is asked first, and it can be
+        broken off and gone on with later.
+      </p>
+      <Group mt="sm" gap="xs" data-no-print>
+        <Button size="sm" onClick={setting.begin} loading={setting.isPending}>
+          Begin as found
+        </Button>
+        <Button size="sm" variant="default" onClick={setting.practise}>
+          Practise on a simulated drive
+        </Button>
+      </Group>
+    </Panel>
+  )
+}
