@@ -6,6 +6,11 @@ if (args is ["advisor"])
     AdvisorFigures.Print();
     return;
 }
+if (args is ["closing"])
+{
+    ClosingFigures.Print();
+    return;
+}
 BenchmarkSwitcher
     .FromTypes([
         typeof(RatioSearchBench),

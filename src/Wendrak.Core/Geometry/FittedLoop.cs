@@ -162,10 +162,6 @@ internal sealed class FittedLoop
             placed[_moving] = placed[_moving] with { Centre = mover.Track.At(travelMm) };
             return LoopTracing.Length(placed, Layout.Turning, Loop.Course);
         }
-        bool isConvex =
-            mover.Track is LineTrack
-            && Loop.Course == LoopCourse.Open
-            && Layout.Idlers.All(i => i.Side == RunSide.Inside);
-        return TrackRange.Of(LengthAt, TrackMm, isConvex);
+        return TrackRange.Of(LengthAt, TrackMm, LoopClosing.IsConvex(_wheels, mover.Track, Loop.Course));
     }
 }

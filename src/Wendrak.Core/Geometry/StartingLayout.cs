@@ -21,20 +21,29 @@ public static class StartingLayout
             .CheckWheel(nameof(choice.FrontSize), choice.FrontSize, loop)
             .CheckWheel(nameof(choice.RearSize), choice.RearSize, loop)
             .ThrowIfAny();
-        double centre = Math.Round(CentreMm(loop, choice));
-        Point near = new(-(centre - RoomMm), 0);
+        TwoWheels wheels = new(loop, choice.FrontSize, choice.RearSize);
+        double centre = Math.Round(CentreMm(wheels, choice));
+        // Short drives have less room in front: there the wheels would touch.
+        Point near = new(-Math.Max(centre - RoomMm, Math.Ceiling(wheels.TouchingMm)), 0);
         Point far = new(-(centre + RoomMm), 0);
         Mover axle = new(MoverKind.Axle, LoopLayout.RearName, new LineTrack(near, far));
         return new(loop.Key, Turning.Clockwise, new(0, 0), new(-centre, 0), [], axle);
     }
 
-    private static double CentreMm(Loop loop, LoopChoice choice)
+    private static double CentreMm(TwoWheels wheels, LoopChoice choice)
     {
-        TwoWheels wheels = new(loop, choice.FrontSize, choice.RearSize);
+        Loop loop = wheels.Loop;
         if ((loop.IsToothed ? choice.Links : choice.LengthMm) is double length)
             return wheels.CentreMm(length);
         (double d1, double d2) = (wheels.FrontDiameterMm, wheels.RearDiameterMm);
-        double usual = loop.Medium == LoopMedium.Chain ? Pitches * wheels.UnitMm : 2 * Math.Max(d1, d2);
-        return Math.Max(d1 + d2 + RoomMm, usual);
+        double usual = Math.Max(
+            d1 + d2 + RoomMm,
+            loop.Medium == LoopMedium.Chain ? Pitches * wheels.UnitMm : 2 * Math.Max(d1, d2)
+        );
+        // A V-belt is made in a series of lengths: the slot is put where one of them reaches.
+        return loop.Medium == LoopMedium.VBelt ? wheels.CentreMm(NearestStandard(wheels.Length(usual))) : usual;
     }
+
+    private static double NearestStandard(double lengthMm) =>
+        LoopLengths.StandardDatumLengthsMm.Where(l => l >= lengthMm).DefaultIfEmpty(lengthMm).Min();
 }

@@ -38,7 +38,9 @@ internal readonly record struct TrackRange(double LeastMm, double MostMm, double
         bool isInside = best > 0 && best < sampled.Length - 1;
         if (!isInside || double.IsNaN(sampled[best - 1]) || double.IsNaN(sampled[best + 1]))
             return (at, value);
-        double top = FindMinimum.OfScalarFunctionConstrained(t => -f(t), at - step, at + step, AccuracyMm);
+        // A place where the loop can't be laid is no better than the highest sample.
+        double Depth(double t) => f(t) is var here && double.IsFinite(here) ? -here : -value;
+        double top = FindMinimum.OfScalarFunctionConstrained(Depth, at - step, at + step, AccuracyMm);
         return f(top) > value ? (top, f(top)) : (at, value);
     }
 }

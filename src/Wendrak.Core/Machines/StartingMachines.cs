@@ -107,7 +107,7 @@ public static class StartingMachines
             SpeedPickup.None,
             0
         );
-        return Draft(MachineKind.Winch, drive, new(Loop, 90, 355, null));
+        return Draft(MachineKind.Winch, drive, new(Loop, 90, 355, null, 2240));
     }
 
     private static MachineDraft Electric(
