@@ -14,6 +14,7 @@ public static class SetupEndpoints
         RouteGroupBuilder setups = app.MapStored("/api", "Setups");
         setups.MapGet("/machines/{id:long}/setups", ListAsync).WithName("listSetups");
         setups.MapPost("/machines/{id:long}/setups", AddAsync).WithName("addTrial");
+        setups.MapPut("/machines/{id:long}/delivered", DeliveredAsync).WithName("setDelivered");
         setups.MapPut("/setups/{id:long}", ChangeAsync).WithName("changeSetup");
         setups.MapPost("/setups/{id:long}/fit", FitAsync).WithName("fitSetup");
     }
@@ -29,6 +30,17 @@ public static class SetupEndpoints
         CancellationToken ct
     ) =>
         await store.AddTrialAsync(context.Who(), id, trial, ct) is { } setup
+            ? TypedResults.Ok(setup)
+            : TypedResults.NotFound();
+
+    private static async Task<Results<Ok<Setup>, NotFound>> DeliveredAsync(
+        long id,
+        DeliveredWheels wheels,
+        MachineStore store,
+        HttpContext context,
+        CancellationToken ct
+    ) =>
+        await store.SetDeliveredAsync(context.Who(), id, wheels, ct) is { } setup
             ? TypedResults.Ok(setup)
             : TypedResults.NotFound();
 

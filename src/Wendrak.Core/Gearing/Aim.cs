@@ -27,7 +27,7 @@ public sealed record CruiseSpeed(double SpeedKmh, int GearIndex, double ShaftSpe
 }
 
 /// <summary>A road speed reached at the input's limit speed, in one gear.</summary>
-/// <param name="TolerancePercent">Half the width of the band.</param>
+/// <param name="TolerancePercent">Half the width of the band, by proportion: from 1/(1 + y) to 1 + y.</param>
 public sealed record TopSpeed(double SpeedKmh, int GearIndex, double TolerancePercent) : AimTarget
 {
     [JsonIgnore]
@@ -57,7 +57,7 @@ public sealed record OverallRatio(double Low, double High, int? GearIndex) : Aim
 public sealed record FinalRatio(double Low, double High) : AimTarget;
 
 /// <summary>The same road speed per input turn as another setup, as that setup was when the aim was made.</summary>
-/// <param name="TolerancePercent">Half the width of the band.</param>
+/// <param name="TolerancePercent">Half the width of the band, by proportion: from 1/(1 + y) to 1 + y.</param>
 public sealed record MatchSetup(
     long SetupId,
     string SetupName,

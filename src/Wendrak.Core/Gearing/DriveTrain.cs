@@ -68,8 +68,20 @@ public sealed class DriveTrain
         return product;
     }
 
-    /// <summary>The output that gearing is judged by: the first one, or the first one behind a given loop.</summary>
+    /// <summary>
+    /// The output that gearing is judged by: the first one, or the first one behind a given loop. Behind a loop that drives
+    /// nothing the shaft itself stands for one: it turns, and nothing rolls on it.
+    /// </summary>
     public DriveOutput ReferenceOutput(string? loopKey = null) =>
-        Drive.Outputs.FirstOrDefault(o => loopKey is null || PathTo(o.Shaft).Any(s => Drive.Stages[s].Key == loopKey))
-        ?? Drive.Outputs[0];
+        Drive.Outputs.FirstOrDefault(o => loopKey is null || IsBehind(o.Shaft, loopKey))
+        ?? (IdleShaft(loopKey) is string shaft ? new(shaft, shaft, false, null) : Drive.Outputs[0]);
+
+    /// <summary>Shaft behind a loop, where no output is behind it; null where there is one, or no such loop.</summary>
+    public string? IdleShaft(string? loopKey) =>
+        Drive.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == loopKey) is { } loop
+        && !Drive.Outputs.Any(o => IsBehind(o.Shaft, loop.Key))
+            ? loop.DrivenShaft
+            : null;
+
+    private bool IsBehind(string shaft, string loopKey) => PathTo(shaft).Any(s => Drive.Stages[s].Key == loopKey);
 }

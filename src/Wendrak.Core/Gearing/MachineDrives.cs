@@ -42,6 +42,9 @@ public enum DriveFindingKind
 
     /// <summary>A mirrored drive does not match its other side.</summary>
     MirrorMismatch,
+
+    /// <summary>Sun and ring of a planetary leave half a tooth to its planets: it can't be built with unshifted gears.</summary>
+    HalfPlanetTooth,
 }
 
 /// <param name="Things">Names of the outputs or drives it is about.</param>
@@ -79,6 +82,13 @@ public static class MachineDrives
         DriveState[] states = [.. trains.Select(t => StateOf(t, input))];
         List<DriveFinding> findings = [.. states.SelectMany(FindingsWithin)];
         findings.AddRange(MirrorFindings(input.Drives, states));
+        findings.AddRange(
+            input
+                .Drives.SelectMany(d => d.Stages)
+                .OfType<PlanetaryStage>()
+                .Where(p => (p.RingTeeth - p.SunTeeth) % 2 != 0)
+                .Select(p => new DriveFinding(DriveFindingKind.HalfPlanetTooth, [p.Name], null, null))
+        );
         return new(states, findings, [.. trains.Select(t => DriveWorking.Overall(t))]);
     }
 

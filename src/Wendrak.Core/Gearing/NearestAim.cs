@@ -82,7 +82,7 @@ public static class NearestAim
         RatioBandsResult bands = RatioBands.Of(train, [input.LoopKey], input.RoadWheels, target, []);
         // Compared by the ratio to be chosen: the aim in its own gear stands for its other gears.
         RatioBand band = bands.Bands.FirstOrDefault(b => b.GearIndex == bands.AimGearIndex) ?? bands.Bands[^1];
-        return band.FinalTarget;
+        return band.FinalGeometricMiddle;
     }
 
     private static bool CanBeBanded(DriveTrain train, NearestAimInput input, AimTarget target)

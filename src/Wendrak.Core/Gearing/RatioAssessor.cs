@@ -30,7 +30,7 @@ internal sealed class RatioAssessor
             .. (Bands?.Bands ?? []).Select(b => new BandSpan(
                 b.FinalLow,
                 b.FinalHigh,
-                1 / b.FinalTarget,
+                1 / b.FinalGeometricMiddle,
                 b.GearIndex,
                 b.GearLabel
             )),

@@ -4,7 +4,7 @@ namespace Wendrak.Core.Gearing;
 
 /// <summary>The band of ratios that meets an aim in one gear.</summary>
 /// <param name="FinalLow">Lowest ratio of the chosen loops, the tallest accepted.</param>
-/// <param name="FinalTarget">Middle of the band: geometric, since ratios are felt by proportion.</param>
+/// <param name="FinalGeometricMiddle">Middle of the band by proportion, as ratios are felt; of “x ± y %” it is x.</param>
 public sealed record RatioBand(
     int GearIndex,
     string GearLabel,
@@ -12,7 +12,7 @@ public sealed record RatioBand(
     double OverallHigh,
     double FinalLow,
     double FinalHigh,
-    double FinalTarget
+    double FinalGeometricMiddle
 );
 
 /// <summary>An aim turned into ratio bands.</summary>
@@ -55,8 +55,8 @@ public static class RatioBands
             case TopSpeed t:
             {
                 double limit = train.Drive.Input.LimitSpeedRpm;
-                double part = t.TolerancePercent / 100;
-                return AtSpeed(t.GearIndex, t.SpeedKmh, limit * (1 - part), limit * (1 + part));
+                double factor = EitherWay(t.TolerancePercent);
+                return AtSpeed(t.GearIndex, t.SpeedKmh, limit / factor, limit * factor);
             }
             case OutputSpeed t:
                 return Overall(
@@ -115,11 +115,14 @@ public static class RatioBands
             DriveGear gear = train.Gears[last];
             double wheels = Circumference(output, roadWheels) / Circumference(output, t.RoadWheels);
             double same = Math.Abs(other.Reduction(output.Shaft, other.Gears[last])) * wheels;
-            double part = t.TolerancePercent / 100;
-            RatioBand band = Band(gear, same * (1 - part), same * (1 + part));
+            double factor = EitherWay(t.TolerancePercent);
+            RatioBand band = Band(gear, same / factor, same * factor);
             return new([band], last, [MatchWorking(t, same, wheels)]);
         }
     }
+
+    /// <summary>“± y %” as a factor both ways, so that what was asked is the middle of its band by proportion.</summary>
+    private static double EitherWay(double tolerancePercent) => 1 + tolerancePercent / 100;
 
     private static IEnumerable<int> Counting(Drive drive, int count, int? aimGear, IReadOnlyList<int> chosen)
     {
@@ -140,7 +143,9 @@ public static class RatioBands
             ?? throw new InvalidInputException(
                 "Aim.SpeedKmh",
                 "no_road_wheel",
-                $"Give the size of “{output.Name}” first, or aim at a speed of its shaft in rpm."
+                output.Name == output.Shaft && output is { OnRoad: false, RoadWheel: null }
+                    ? $"Put an output on “{output.Shaft}” first, it drives nothing; or aim at its speed in rpm, or at a ratio."
+                    : $"Give the size of “{output.Name}” first, or aim at a speed of its shaft in rpm."
             );
         return RollingCircumference.Of(wheel).CircumferenceMm;
     }

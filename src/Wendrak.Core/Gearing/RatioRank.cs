@@ -99,7 +99,7 @@ internal static class RatioRank
             RankTerm.Minutes => hit.WorkMinutes,
             RankTerm.Money => hit.Money ?? double.MaxValue,
             // Rounded to what a person can tell apart, so that noise in the tenth digit does not decide.
-            RankTerm.Closeness => Math.Round(Math.Abs(hit.OffTargetPercent ?? 0), 4),
+            RankTerm.Closeness => Math.Round(Math.Abs(hit.OffMiddlePercent ?? 0), 4),
             RankTerm.TeethMeeting => WheelsThatRepeat(hit),
             RankTerm.Ripple => Math.Round(WorstRipple(hit), 4),
             _ => 0,

@@ -118,8 +118,8 @@ public static class RatioSearch
             :
             [
                 .. others
-                    .Where(c => c.OffTargetPercent is not null && c.Loops[0].Breaks.Count == 0)
-                    .OrderBy(c => Math.Abs(c.OffTargetPercent!.Value))
+                    .Where(c => c.OffMiddlePercent is not null && c.Loops[0].Breaks.Count == 0)
+                    .OrderBy(c => Math.Abs(c.OffMiddlePercent!.Value))
                     .Take(2),
             ];
 

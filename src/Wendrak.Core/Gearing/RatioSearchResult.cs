@@ -82,7 +82,7 @@ public enum RankTerm
 /// <param name="OutputAtLimitRpm">Speed of the output with the input at its limit, in the aim's gear.</param>
 /// <param name="Bicycle">In a rider's terms, in the aim's gear; null where nobody pedals or the wheel size is unknown.</param>
 /// <param name="BandGears">Labels of the gears whose band it meets; empty outside.</param>
-/// <param name="OffTargetPercent">From the middle of the nearest band; null without an aim.</param>
+/// <param name="OffMiddlePercent">From the geometric middle of the nearest band; null without an aim.</param>
 /// <param name="Money">Work and parts to buy; null when a price is not known.</param>
 /// <param name="Rank">Place among the hits, 1 for the first; null when it is not one.</param>
 /// <param name="DecidedBy">Why it stands below the hit above it; null when it is not a hit.</param>
@@ -96,7 +96,7 @@ public sealed record RatioCandidate(
     double OutputAtLimitRpm,
     BicycleGearFigures? Bicycle,
     IReadOnlyList<string> BandGears,
-    double? OffTargetPercent,
+    double? OffMiddlePercent,
     Moves Moves,
     double WorkMinutes,
     double? Money,

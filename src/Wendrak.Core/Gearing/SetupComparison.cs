@@ -16,13 +16,15 @@ public sealed record ComparedSetup(
 /// </param>
 /// <param name="Aim">Null compares without a band.</param>
 /// <param name="Gears">Gears that count for the aim; empty for all.</param>
+/// <param name="Delivered">The machine as delivered: what the speedometer was made for; null where nobody typed it.</param>
 public sealed record SetupComparisonInput(
     Drive Drive,
     IReadOnlyList<string> LoopKeys,
     ComparedSetup Fitted,
     IReadOnlyList<ComparedSetup> Others,
     AimTarget? Aim,
-    IReadOnlyList<int> Gears
+    IReadOnlyList<int> Gears,
+    ComparedSetup? Delivered = null
 );
 
 /// <summary>One gear of one setup.</summary>
@@ -46,6 +48,7 @@ public sealed record GearFigures(
 /// <param name="RearTeethLike">Rear teeth with the effect of the change in front alone; null if the front stays.</param>
 /// <param name="AimShaftSpeedRpm">Null where the aim names no speed.</param>
 /// <param name="MeetsAim">Null without an aim.</param>
+/// <param name="Speedometer">Against as delivered; null without a speedometer, and where <paramref name="SpeedometerNeeds"/> says what is missing.</param>
 public sealed record SetupFigures(
     string Name,
     double FinalRatio,
@@ -57,13 +60,20 @@ public sealed record SetupFigures(
     double? AimShaftSpeedRpm,
     bool? MeetsAim,
     SpeedometerResult? Speedometer,
+    SpeedometerNeed? SpeedometerNeeds,
     IReadOnlyList<GearFigures> Gears,
     IReadOnlyList<Working> Workings
 );
 
 /// <param name="Setups">As fitted first, then the others in the order given.</param>
 /// <param name="CadenceRpm">Pedalling speed of the speeds per gear; null where nobody pedals.</param>
-public sealed record SetupComparisonResult(IReadOnlyList<SetupFigures> Setups, string AimGearLabel, double? CadenceRpm);
+/// <param name="IdleShaft">Shaft behind the loop being chosen, where that drives nothing; null where it drives something.</param>
+public sealed record SetupComparisonResult(
+    IReadOnlyList<SetupFigures> Setups,
+    string AimGearLabel,
+    double? CadenceRpm,
+    string? IdleShaft
+);
 
 /// <summary>Lays setups side by side.</summary>
 public static class SetupComparison
@@ -76,7 +86,8 @@ public static class SetupComparison
     {
         DriveTrain fitted = new(input.Drive, input.Fitted.Loops);
         Check(input, fitted);
-        DriveOutput output = fitted.ReferenceOutput(input.LoopKeys is [string first, ..] ? first : null);
+        string? chosen = input.LoopKeys is [string first, ..] ? first : null;
+        DriveOutput output = fitted.ReferenceOutput(chosen);
         HashSet<string> way = [.. fitted.PathTo(output.Shaft).Select(s => fitted.Drive.Stages[s].Key)];
         input = input with { LoopKeys = [.. input.LoopKeys.Distinct().Where(way.Contains)] };
         RatioBandsResult? bands =
@@ -86,7 +97,7 @@ public static class SetupComparison
         int aimGear = bands?.AimGearIndex ?? fitted.Gears.Count - 1;
         Comparer comparer = new(input, fitted, output, aimGear);
         SetupFigures[] figures = [.. input.Others.Prepend(input.Fitted).Select(comparer.FiguresOf)];
-        return new(figures, fitted.Gears[aimGear].Label, comparer.CadenceRpm);
+        return new(figures, fitted.Gears[aimGear].Label, comparer.CadenceRpm, fitted.IdleShaft(chosen));
     }
 
     private static void Check(SetupComparisonInput input, DriveTrain fitted)
@@ -110,6 +121,16 @@ public static class SetupComparison
             );
             guard.Include(inner);
         }
+        if (input.Delivered is { } delivered)
+        {
+            Loop[] own = [.. fitted.Drive.Stages.OfType<Loop>()];
+            HashSet<string> keys = [.. own.Select(l => l.Key)];
+            guard.Include(
+                new Guard($"{nameof(input.Delivered)}.").Include(
+                    DriveRules.CheckChoices(own, [.. delivered.Loops.Where(c => keys.Contains(c.LoopKey))])
+                )
+            );
+        }
         guard.ThrowIfAny();
     }
 
@@ -131,11 +152,11 @@ public static class SetupComparison
             double wheelChange = (u / _fittedCircumference) ?? 1;
             // Felt change: a larger wheel makes a gearing taller just as a smaller ratio does.
             double change = RatioChange.Percent(final, _fittedFinal * wheelChange);
-            SpeedometerResult? speedometer = Speedometer.After(
-                input.Drive.SpeedPickup,
-                input.Drive.SpeedometerErrorPercent,
-                final / _fittedFinal,
-                wheelChange
+            (SpeedometerResult? speedometer, SpeedometerNeed? needs) = Speedometer.Of(
+                train,
+                output,
+                u,
+                input.Delivered
             );
             double? aimRpm = AimShaftSpeed(train, u);
             return new(
@@ -149,8 +170,19 @@ public static class SetupComparison
                 aimRpm,
                 MeetsAim(train, setup, final),
                 speedometer,
+                needs,
                 [.. train.Gears.Select(g => Gear(train, g, u))],
-                SetupWorkings.Of(input, train, output, train.Gears[aimGear], rolling, final, _fittedFinal, wheelChange)
+                SetupWorkings.Of(
+                    input,
+                    train,
+                    output,
+                    train.Gears[aimGear],
+                    rolling,
+                    final,
+                    _fittedFinal,
+                    wheelChange,
+                    speedometer
+                )
             );
         }
 
@@ -213,7 +245,7 @@ public static class SetupComparison
         }
     }
 
-    private static RollingResult? RollingOf(DriveOutput output, IReadOnlyList<RoadWheelChoice> wheels) =>
+    internal static RollingResult? RollingOf(DriveOutput output, IReadOnlyList<RoadWheelChoice> wheels) =>
         RoadWheels.On(output, wheels) is { } wheel ? RollingCircumference.Of(wheel) : null;
 
     private static double? Circumference(DriveOutput output, IReadOnlyList<RoadWheelChoice> wheels) =>

@@ -13,7 +13,8 @@ internal static class SetupWorkings
         RollingResult? rolling,
         double final,
         double fittedFinal,
-        double wheelChange
+        double wheelChange,
+        SpeedometerResult? speedometer
     )
     {
         List<Working> workings = [];
@@ -36,8 +37,8 @@ internal static class SetupWorkings
             if (train.Drive.Input.Kind == InputKind.Rider)
                 workings.AddRange(Bicycle(overall, rolling.CircumferenceMm, train.Drive.Input.CrankLengthMm));
         }
-        if (input.Drive.SpeedPickup != SpeedPickup.None)
-            workings.Add(SpeedometerWorking(input.Drive, final / fittedFinal, wheelChange));
+        if (speedometer is not null)
+            workings.Add(SpeedometerWorking(input.Drive, speedometer));
         return workings;
     }
 
@@ -133,27 +134,27 @@ internal static class SetupWorkings
             );
     }
 
-    private static Working SpeedometerWorking(Drive drive, double reductionChange, double wheelChange)
+    private static Working SpeedometerWorking(Drive drive, SpeedometerResult result)
     {
-        SpeedometerResult result = Speedometer.After(
-            drive.SpeedPickup,
-            drive.SpeedometerErrorPercent,
-            reductionChange,
-            wheelChange
-        )!;
         string formula = drive.SpeedPickup switch
         {
-            SpeedPickup.GearboxOutput => "e = ((1 + e_old) · i/i_fitted / (U/U_fitted) − 1) · 100",
-            SpeedPickup.DrivenWheel => "e = ((1 + e_old) / (U/U_fitted) − 1) · 100",
-            _ => "e = e_old",
+            SpeedPickup.GearboxOutput => "e = ((1 + e_0/100) · i/i_0 / (U/U_0) − 1) · 100",
+            SpeedPickup.DrivenWheel => "e = ((1 + e_0/100) / (U/U_0) − 1) · 100",
+            _ => "e = e_0",
         };
         return new(
             "Speedometer error",
             formula,
             [
-                new("e_old", "error as fitted", drive.SpeedometerErrorPercent, "%", drive.SpeedometerErrorPercent == 0),
-                new("i/i_fitted", "final ratio against as fitted", reductionChange, ""),
-                new("U/U_fitted", "rolling circumference against as fitted", wheelChange, ""),
+                new(
+                    "e_0",
+                    "error as delivered",
+                    drive.SpeedometerErrorPercent,
+                    "%",
+                    drive.SpeedometerErrorPercent == 0
+                ),
+                new("i/i_0", "ratio behind the pickup against as delivered", result.ReductionChange, ""),
+                new("U/U_0", "rolling circumference against as delivered", result.CircumferenceChange, ""),
             ],
             new("e", "positive shows too much", result.ErrorPercent, "%"),
             "from the place of the pickup; limits: UN R39 (from memory)",

@@ -8,7 +8,9 @@ public sealed class SmallWheel
     // Chain sprockets. 17: industrial minimum for smooth drives, Shigley ch. 17. 13 and 9: common practice.
     private const int SmoothTeeth = 17;
     private const int UsualTeeth = 13;
-    private const int SlowTeeth = 9;
+
+    /// <summary>Fewer are for muscle only, as the speed ripple says; common practice.</summary>
+    public const int FewestTeethOfAPowerDrive = 9;
 
     private readonly LoopMedium _medium;
     private readonly int _gapsPerLink;
@@ -38,7 +40,7 @@ public sealed class SmallWheel
             return size < _advisedMinimum ? SmallWheelAdvice.BelowAdvised : SmallWheelAdvice.Fine;
         return (size / _gapsPerLink) switch
         {
-            < SlowTeeth => SmallWheelAdvice.BelowAdvised,
+            < FewestTeethOfAPowerDrive => SmallWheelAdvice.BelowAdvised,
             < UsualTeeth => SmallWheelAdvice.SlowOnly,
             < SmoothTeeth => SmallWheelAdvice.Compromise,
             _ => SmallWheelAdvice.Fine,

@@ -1,40 +1,85 @@
 namespace Wendrak.Core.Gearing;
 
-/// <summary>What the speedometer shows after a change.</summary>
+/// <summary>What must be typed before the speedometer's error can be told.</summary>
+public enum SpeedometerNeed
+{
+    /// <summary>The wheels it was made for.</summary>
+    DeliveredSetup,
+
+    /// <summary>The size of the road wheel, here or as delivered.</summary>
+    RoadWheelSize,
+}
+
+/// <summary>What the speedometer shows with a setup.</summary>
 /// <param name="ErrorPercent">Shown over true, less 1; positive shows too much.</param>
 /// <param name="CorrectionPercent">What the reading must be changed by to be true; for a corrector or a new pickup disc.</param>
 /// <param name="ShowsTooLittle">Never allowed where UN R39 rules: shown speed must not be below true speed.</param>
-public sealed record SpeedometerResult(double ErrorPercent, double CorrectionPercent, bool ShowsTooLittle);
+/// <param name="ReductionChange">Reduction from pickup to road wheel over that as delivered; 1 where it does not matter.</param>
+/// <param name="CircumferenceChange">Rolling circumference over that as delivered; 1 where it does not matter.</param>
+public sealed record SpeedometerResult(
+    double ErrorPercent,
+    double CorrectionPercent,
+    bool ShowsTooLittle,
+    double ReductionChange,
+    double CircumferenceChange
+);
 
+/// <summary>A speedometer's error, always told against the machine as it was delivered.</summary>
+/// <remarks>
+/// Gearbox pickup: (1+e)·(i/i_delivered)/(U/U_delivered); on the driven wheel only the tyre counts; on another wheel nothing does.
+/// UN R39 (from memory): shown minus true is 0 to 10 % + 4 km/h. Local law rules.
+/// </remarks>
 public static class Speedometer
 {
-    /// <param name="oldErrorPercent">What it showed too much before, percent.</param>
-    /// <param name="reductionChange">New over old reduction between pickup and wheel.</param>
-    /// <param name="circumferenceChange">New over old rolling circumference of the driven wheel.</param>
+    /// <param name="deliveredErrorPercent">What it showed too much as delivered, percent.</param>
+    /// <param name="reductionChange">Reduction from pickup to wheel, over that as delivered.</param>
+    /// <param name="circumferenceChange">Rolling circumference of the driven wheel, over that as delivered.</param>
     /// <returns>Null without a speedometer.</returns>
-    /// <remarks>
-    /// Gearbox pickup: (1+e)·(i_new/i_old)/(U_new/U_old); on the driven wheel only the tyre counts; on another wheel
-    /// nothing does. UN R39 (from memory): shown minus true is 0 to 10 % + 4 km/h. Local law rules.
-    /// </remarks>
     public static SpeedometerResult? After(
         SpeedPickup pickup,
-        double oldErrorPercent,
+        double deliveredErrorPercent,
         double reductionChange,
         double circumferenceChange
     )
     {
-        double? shownOverTrue = pickup switch
-        {
-            SpeedPickup.GearboxOutput => reductionChange / circumferenceChange,
-            SpeedPickup.DrivenWheel => 1 / circumferenceChange,
-            SpeedPickup.OtherWheel => 1,
-            _ => null,
-        };
-        if (shownOverTrue is null)
+        if (pickup == SpeedPickup.None)
             return null;
-        double shown = (1 + oldErrorPercent / 100) * shownOverTrue.Value;
+        double reduction = pickup == SpeedPickup.GearboxOutput ? reductionChange : 1;
+        double circumference = pickup == SpeedPickup.OtherWheel ? 1 : circumferenceChange;
+        double shown = (1 + deliveredErrorPercent / 100) * reduction / circumference;
         double error = (shown - 1) * 100;
         // Rounding must not turn an exact reading into a forbidden one.
-        return new(error, (1 / shown - 1) * 100, error < -1e-9);
+        return new(error, (1 / shown - 1) * 100, error < -1e-9, reduction, circumference);
+    }
+
+    /// <summary>Error of a setup against as delivered; what is missing where that can't be told; neither without a speedometer.</summary>
+    internal static (SpeedometerResult? Result, SpeedometerNeed? Need) Of(
+        DriveTrain train,
+        DriveOutput output,
+        double? circumferenceMm,
+        ComparedSetup? delivered
+    )
+    {
+        Drive drive = train.Drive;
+        if (drive.SpeedPickup is SpeedPickup.None or SpeedPickup.OtherWheel)
+            return (After(drive.SpeedPickup, drive.SpeedometerErrorPercent, 1, 1), null);
+        if (delivered is null)
+            return (null, SpeedometerNeed.DeliveredSetup);
+        double? then = SetupComparison.RollingOf(output, delivered.RoadWheels)?.CircumferenceMm;
+        if (circumferenceMm / then is not double wheelChange)
+            return (null, SpeedometerNeed.RoadWheelSize);
+        double change = BehindPickup(train, output) / BehindPickup(new(drive, delivered.Loops), output);
+        return (After(drive.SpeedPickup, drive.SpeedometerErrorPercent, change, wheelChange), null);
+    }
+
+    /// <summary>Reduction from the shaft that the pickup counts to the output: behind the gearbox, or all of it where there is none.</summary>
+    private static double BehindPickup(DriveTrain train, DriveOutput output)
+    {
+        DriveGear gear = train.Gears[^1];
+        IReadOnlyList<Stage> stages = train.Drive.Stages;
+        string counted =
+            train.PathTo(output.Shaft).Select(s => stages[s]).OfType<Gearbox>().LastOrDefault()?.DrivenShaft
+            ?? train.Drive.Input.Shaft;
+        return Math.Abs(train.Reduction(output.Shaft, gear) / train.Reduction(counted, gear));
     }
 }

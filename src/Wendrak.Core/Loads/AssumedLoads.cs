@@ -49,7 +49,9 @@ public sealed record AssumedLoads(
             isChain ? ChainChecks.SagMm(loop) : null,
             chain?.MinTensileN,
             chain?.BearingAreaMm2,
-            isFriction ? FrictionBeltChecks.Friction(loop) : null,
+            isFriction ? FrictionBeltChecks.Friction(loop)
+                : isChain ? null
+                : ToothedBeltChecks.Friction(loop),
             FrictionBeltChecks.GrooveDeg(loop),
             installedN,
             loop.Loop.Medium == LoopMedium.VBelt ? FrictionBeltChecks.LengthFactor(loop) : null,

@@ -6,11 +6,13 @@ namespace Wendrak.Core.Loads;
 /// <param name="TorqueNm">With shock, the hardest there is.</param>
 /// <param name="YieldMpa">Of the softer part; null for mild steel.</param>
 /// <param name="ProofTorqueNm">Torque that this joint was tested with and held; wins over the sum.</param>
+/// <param name="LiftsOrFlies">As the drive's <see cref="LoadSource"/> says: then figures are told and no verdict.</param>
 public sealed record CarriedTorqueInput(
     TorqueCarrier Carrier,
     double TorqueNm,
     double? YieldMpa,
-    double? ProofTorqueNm
+    double? ProofTorqueNm,
+    bool LiftsOrFlies = false
 );
 
 /// <param name="Margin">Of the proof test where there was one, else the smallest of the stresses.</param>
@@ -48,8 +50,10 @@ public static class CarriedTorque
         bool isProven = input.ProofTorqueNm is not null;
         double margin = input.ProofTorqueNm / input.TorqueNm ?? stresses.Min(s => s.Margin);
         double wanted = isProven ? WantedProven : Wanted;
+        bool isJudged = LoadSource.Judges(input.LiftsOrFlies);
         Verdict verdict =
-            margin >= wanted ? Verdict.Fine
+            !isJudged ? Verdict.NotApplicable
+            : margin >= wanted ? Verdict.Fine
             : margin >= 1 ? Verdict.Watch
             : Verdict.Stop;
         return new(

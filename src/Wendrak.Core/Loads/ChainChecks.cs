@@ -15,6 +15,8 @@ internal static class ChainChecks
     private const double VehicleDynamic = 2;
     private const double SmoothRipplePercent = 2;
     private const double UsualSag = 0.02; // of the run, 1 to 3 %: common practice
+    private const string PinSource = "ISO 10823 charts, from memory: for a long life, well oiled";
+    private const string StandardPitchOnly = "ACA equations, Shigley ch. 17: for chains of standard pitch only";
 
     public static IEnumerable<LoadCheck> Of(LoadedLoop loop)
     {
@@ -25,30 +27,31 @@ internal static class ChainChecks
             yield return Breaking(loop, size, hardest);
             yield return BreakingWithShock(loop, size, hardest);
             yield return Climbs(loop, hardest);
-            if (rated is not null)
-                yield return Rated(loop, rated, hardest);
+            yield return Rated(loop, rated, hardest);
         }
         if (loop.PointOf(OperatingPointKind.Cruise) is { } cruise)
         {
             yield return Pins(loop, size, cruise);
-            if (rated is not null)
-                yield return Rated(loop, rated, cruise);
+            yield return Rated(loop, rated, cruise);
         }
+        else
+            yield return LoadCheck.Unknown(PinPressure, OperatingPointKind.Cruise, PinSource, loop.CruiseField);
         if (loop.PointOf(OperatingPointKind.TopSpeed) is { } top)
         {
             yield return Speed(loop, top);
-            if (rated is not null)
-                yield return Galls(loop, rated, top);
+            yield return Galls(loop, rated, top);
         }
+        else
+            yield return LoadCheck.Unknown(
+                ChainSpeed,
+                OperatingPointKind.TopSpeed,
+                "speed of practice or of the oiling tables",
+                "Source.PeakPowerKw"
+            );
         OperatingPoint first = loop.Points[0];
-        yield return LoadCheck.AtMost(
-            Ripple,
-            first.Kind,
-            SpeedRipple.Percent(loop.SmallerLinks) / 2,
-            SmoothRipplePercent,
-            0,
-            "half of peak to peak, Shigley ch. 17; under ±2 % is smooth: common practice"
-        );
+        yield return Ripples(loop, first);
+        if (loop.Loop.SmallestFront is double own)
+            yield return LoadChecks.OwnSmallestFront(loop, first, own);
         if (WheelSize.GapsPerLink(loop.Loop) > 1)
             yield return Odd(loop, first);
         yield return LoadCheck.AtLeast(
@@ -58,6 +61,21 @@ internal static class ChainChecks
             CentreAdvice.LeastWrapDeg,
             0.75,
             "Shigley ch. 17; ACA"
+        );
+    }
+
+    /// <summary>Half of peak to peak; under the fewest teeth of a power drive it is no matter of watching any more.</summary>
+    private static LoadCheck Ripples(LoadedLoop loop, OperatingPoint point)
+    {
+        double stopAbove = SpeedRipple.Percent(SmallWheel.FewestTeethOfAPowerDrive) / 2;
+        bool isMuscle = loop.Input.Drive.Input.Kind == InputKind.Rider;
+        return LoadCheck.AtMost(
+            Ripple,
+            point.Kind,
+            SpeedRipple.Percent(loop.SmallerLinks) / 2,
+            SmoothRipplePercent,
+            isMuscle ? 0 : SmoothRipplePercent / stopAbove,
+            "half of peak to peak, Shigley ch. 17; under ±2 % is smooth, fewer than 9 teeth for muscle only: common practice"
         );
     }
 
@@ -120,9 +138,8 @@ internal static class ChainChecks
 
     private static LoadCheck Pins(LoadedLoop loop, ChainSize? size, OperatingPoint point)
     {
-        const string source = "ISO 10823 charts, from memory: for a long life, well oiled";
         if (BearingAreaMm2(loop, size) is not double area)
-            return LoadCheck.Unknown(PinPressure, point.Kind, source, "Strength.BearingAreaMm2");
+            return LoadCheck.Unknown(PinPressure, point.Kind, PinSource, "Strength.BearingAreaMm2");
         double total = loop.PullN(point) * loop.ShockFactor + StandingN(loop, point);
         return LoadCheck.AtMost(
             PinPressure,
@@ -130,7 +147,7 @@ internal static class ChainChecks
             total / area,
             ChainPull.AllowedPinPressure(loop.SpeedMS(point)),
             0.6,
-            source
+            PinSource
         );
     }
 
@@ -154,8 +171,10 @@ internal static class ChainChecks
         );
     }
 
-    private static LoadCheck Rated(LoadedLoop loop, ChainSize size, OperatingPoint point)
+    private static LoadCheck Rated(LoadedLoop loop, ChainSize? size, OperatingPoint point)
     {
+        if (size is null)
+            return LoadCheck.Untold(Rating, point.Kind, point.PowerKw, StandardPitchOnly, Unjudged.RuleDoesNotHold);
         bool isLight = IsLight(size);
         double rpm = Math.Max(loop.SmallerRpm(point), 1);
         (double kw, RatingLimit governs) = ChainRating.Of(size.PitchMm, (int)loop.SmallerSize, rpm, isLight);
@@ -189,16 +208,18 @@ internal static class ChainChecks
 
     public static bool IsLight(ChainSize size) => size.ChainId == "085"; // no. 41
 
-    private static LoadCheck Galls(LoadedLoop loop, ChainSize size, OperatingPoint point) =>
-        LoadCheck.AtMost(
-            Galling,
-            point.Kind,
-            loop.SmallerRpm(point),
-            ChainRating.GallingRpm(size.PitchMm, (int)loop.SmallerSize, StrandTensionN(loop, point)),
-            0.8,
-            "Shigley Eq. 17-40 (constants from memory); an industrial limit",
-            loop.IsVehicle
-        );
+    private static LoadCheck Galls(LoadedLoop loop, ChainSize? size, OperatingPoint point) =>
+        size is null
+            ? LoadCheck.Untold(Galling, point.Kind, loop.SmallerRpm(point), StandardPitchOnly, Unjudged.RuleDoesNotHold)
+            : LoadCheck.AtMost(
+                Galling,
+                point.Kind,
+                loop.SmallerRpm(point),
+                ChainRating.GallingRpm(size.PitchMm, (int)loop.SmallerSize, StrandTensionN(loop, point)),
+                0.8,
+                "Shigley Eq. 17-40 (constants from memory); an industrial limit",
+                loop.IsVehicle
+            );
 
     /// <summary>Of the tight run, one strand.</summary>
     public static double StrandTensionN(LoadedLoop loop, OperatingPoint point) =>

@@ -27,12 +27,12 @@ public static class ChainLubrication
     public const double SealedFromKm = 500;
     public const double SealedToKm = 1_000;
 
-    // Pitch mm, class A up to, class B up to, ft/min: chains no. 25 to 160.
+    // Pitch mm, class A up to, class B up to, ft/min: chains no. 25 to 160, as ANSI B29.1 and the ACA print them (from memory).
     private static readonly (double PitchMm, double ManualFtMin, double BathFtMin)[] Limits =
     [
         (6.35, 480, 3250),
         (9.525, 350, 2650),
-        (12.7, 300, 2250),
+        (12.7, 300, 2200),
         (15.875, 250, 1900),
         (19.05, 215, 1750),
         (25.4, 165, 1475),

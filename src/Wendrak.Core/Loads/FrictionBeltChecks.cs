@@ -29,16 +29,57 @@ internal static class FrictionBeltChecks
             0.5,
             speeds.Source + "; rims of cast iron pulleys 30 to 35 m/s: common practice"
         );
-        if (loop.Loop.Medium == LoopMedium.RoundBelt && Breaking(loop) is { } breaking)
-            yield return breaking;
-        if (VSections.Find(loop.Standard) is { } section)
-            yield return LoadCheck.AtLeast(
+        OperatingPoint lasting = loop.Lasting;
+        yield return LoadCheck.AtLeast(
+            LowBeltSpeed,
+            lasting.Kind,
+            loop.SpeedMS(lasting),
+            speeds.FromMS,
+            0,
+            speeds.Source + "; slower, the same power needs more pull and more belts"
+        );
+        foreach (LoadCheck distance in Distances(loop))
+            yield return distance;
+        if (loop.Loop.Medium == LoopMedium.RoundBelt)
+            yield return Breaking(loop);
+        yield return Small(loop, fastest);
+        if (loop.Loop.SmallestFront is double own)
+            yield return LoadChecks.OwnSmallestFront(loop, loop.Points[0], own);
+    }
+
+    private static IEnumerable<LoadCheck> Distances(LoadedLoop loop)
+    {
+        (double near, double far) = DistanceM(loop);
+        double distance = loop.Front.Centre.DistanceTo(loop.Rear.Centre) / 1_000;
+        OperatingPointKind point = loop.Points[0].Kind;
+        yield return LoadCheck.AtMost(LongDistance, point, distance, far, 0, DistanceSource);
+        // A short rope is laid for nothing: its own weight gives it its grip.
+        if (loop.Strength.Rope is { } rope && rope != RopeKind.Cord)
+            yield return LoadCheck.AtLeast(ShortDistance, point, distance, near, 0, DistanceSource);
+    }
+
+    private const string DistanceSource = "distances that such drives are used for: common practice, from memory";
+
+    /// <summary>Centre distances that such a drive is used for, m.</summary>
+    public static (double NearM, double FarM) DistanceM(LoadedLoop loop) =>
+        loop.Loop.Medium switch
+        {
+            LoopMedium.VBelt => (0.3, 5.0),
+            LoopMedium.FlatBelt => (0.5, 15.0),
+            _ => RopeOf(loop)!.DistanceM,
+        };
+
+    private static LoadCheck Small(LoadedLoop loop, OperatingPoint fastest)
+    {
+        const string source = "ISO 4183, least datum diameter: a smaller one bends the belt to death sooner";
+        return VSections.Find(loop.Standard) is { } section && loop.Loop.Medium == LoopMedium.VBelt
+            ? LoadCheck.AtLeast(SmallPulley, fastest.Kind, loop.SmallerSize, section.MinDatumDiameterMm, 0.8, source)
+            : LoadCheck.Untold(
                 SmallPulley,
                 fastest.Kind,
                 loop.SmallerSize,
-                section.MinDatumDiameterMm,
-                0.8,
-                "ISO 4183, least datum diameter: a smaller one bends the belt to death sooner"
+                "no table of least pulleys for this kind: ask the belt's maker",
+                Unjudged.TableSilent
             );
     }
 
@@ -71,13 +112,12 @@ internal static class FrictionBeltChecks
     public static double LengthFactor(LoadedLoop loop) =>
         loop.Strength.LengthFactor ?? VLengthFactors.Find(loop.Standard, loop.Path.LengthMm) ?? 1;
 
-    private static LoadCheck? Breaking(LoadedLoop loop)
+    private static LoadCheck Breaking(LoadedLoop loop)
     {
-        if (
-            loop.Strength.BreakingLoadN is not double load
-            || loop.PointOf(OperatingPointKind.HardestPull) is not { } hardest
-        )
-            return null;
+        const string source = "a fifth of its breaking load for ropes that run: common practice of hoists";
+        OperatingPoint hardest = loop.PointOf(OperatingPointKind.HardestPull) ?? loop.Points[0];
+        if (loop.Strength.BreakingLoadN is not double load)
+            return LoadCheck.Unknown(LoadCheckKind.BreakingLoad, hardest.Kind, source, "Strength.BreakingLoadN");
         double all = load * loop.Strength.Strands;
         double tight = RunTensions.Of(loop, hardest).TightN;
         return LoadCheck.AtLeast(
@@ -86,7 +126,7 @@ internal static class FrictionBeltChecks
             all / tight,
             Rope.LeastBreaking,
             0.6,
-            "a fifth of its breaking load for ropes that run: common practice of hoists"
+            source
         );
     }
 

@@ -41,13 +41,7 @@ public sealed record FrictionFigures(
                 ? BeltFriction.Limit(FrictionBeltChecks.EffectiveFriction(loop), wrap, kg, speed, tightN).PowerW / 1_000
                 : null;
         BeltSpeedRange speeds = BeltSpeedRange.Of(loop);
-        // Distances by kind: common practice, from memory.
-        (double near, double far) = loop.Loop.Medium switch
-        {
-            LoopMedium.VBelt => (0.3, 5.0),
-            LoopMedium.FlatBelt => (0.5, 15.0),
-            _ => FrictionBeltChecks.RopeOf(loop)!.DistanceM,
-        };
+        (double near, double far) = FrictionBeltChecks.DistanceM(loop);
         return new(
             tightN,
             best,

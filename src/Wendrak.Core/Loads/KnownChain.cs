@@ -1,4 +1,3 @@
-using Wendrak.Core.Geometry;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
 
@@ -37,12 +36,11 @@ public static class KnownChain
             .Between(nameof(input.Rpm), input.Rpm, 0.1, 50_000, "rpm")
             .Between(nameof(input.PowerKw), input.PowerKw, 0.001, 10_000, "kW")
             .ThrowIfAny();
-        double torque = input.PowerKw * 60_000 / (2 * Math.PI * input.Rpm);
-        double diameter = 2 * ChainLength.PitchRadiusMm(chain!.PitchMm, input.Teeth);
-        double pull = ChainPull.PullN(torque, diameter);
+        double speed = ChainPull.SpeedMS(chain!.PitchMm, input.Teeth, input.Rpm);
+        double pull = ChainPull.PullOfPowerN(input.PowerKw, speed);
         ToothLoadsResult teeth = ToothLoads.Of(input.Teeth, WrapDeg, pull);
         return new(
-            ChainPull.SpeedMS(chain.PitchMm, input.Teeth, input.Rpm),
+            speed,
             pull,
             teeth.FirstToothN,
             teeth.EvenShareN,
@@ -51,11 +49,13 @@ public static class KnownChain
             [
                 new(
                     "Pull of the known drive",
-                    "F = 2000·T/d, T = 60 000·P/(2π·n)",
+                    "F = 1000·P/v, v = N·p·n/60 000",
                     [
                         new("P", "power", input.PowerKw, "kW"),
+                        new("N", "teeth of the driving sprocket", input.Teeth, ""),
+                        new("p", "pitch", chain.PitchMm, "mm"),
                         new("n", "speed of the shaft", input.Rpm, "rpm"),
-                        new("d", "pitch circle", diameter, "mm"),
+                        new("v", "speed of the chain", speed, "m/s"),
                     ],
                     new("F", "pull", pull, "N"),
                     "Shigley ch. 17",

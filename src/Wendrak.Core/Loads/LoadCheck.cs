@@ -38,8 +38,20 @@ public enum LoadCheckKind
     /// <summary>Belts side by side against those needed.</summary>
     BeltCount,
 
-    /// <summary>Belt speed, m/s.</summary>
+    /// <summary>Belt or rope speed, m/s, against the most that suits it.</summary>
     BeltSpeed,
+
+    /// <summary>The same at the long-lasting load, against the least that suits it: slower it needs more pull and more belts.</summary>
+    LowBeltSpeed,
+
+    /// <summary>Centre distance of a friction drive, m, against the longest it is used for.</summary>
+    LongDistance,
+
+    /// <summary>The same against the shortest that a rope is used for.</summary>
+    ShortDistance,
+
+    /// <summary>Driving wheel against the smallest that this machine accepts, teeth or mm.</summary>
+    SmallestFront,
 
     /// <summary>Smaller pulley against the least of its section or profile: datum diameter mm, or teeth.</summary>
     SmallPulley,
@@ -60,31 +72,86 @@ public enum Verdict
     Watch,
     Stop,
 
-    /// <summary>Something that it needs is not known, or it means nothing here.</summary>
+    /// <summary>Outside a rule of another trade: told, and no limit here.</summary>
+    Advice,
+
+    /// <summary>No verdict; <see cref="LoadCheck.Unjudged"/> says why.</summary>
     NotApplicable,
 }
 
-/// <summary>One margin of a loop.</summary>
+/// <summary>Why a check has no verdict.</summary>
+public enum Unjudged
+{
+    /// <summary>A field of the input would tell; <see cref="LoadCheck.Missing"/> names it.</summary>
+    InputMissing,
+
+    /// <summary>The tables have no value for this chain or belt at this speed.</summary>
+    TableSilent,
+
+    /// <summary>The rule does not hold for this kind of chain.</summary>
+    RuleDoesNotHold,
+
+    /// <summary>It hoists, lifts people or flies: this program does not decide that.</summary>
+    NotDecidedHere,
+}
+
+/// <summary>Which side of its limit a value must keep to.</summary>
+public enum LimitSide
+{
+    AtLeast,
+    AtMost,
+}
+
+/// <summary>One check of a loop.</summary>
 /// <param name="Point">The state it is judged at.</param>
 /// <param name="Value">In the unit of its kind; null where it can't be told.</param>
 /// <param name="Limit">Least or greatest value that is fine.</param>
+/// <param name="Side">Whether the limit is a least or a most.</param>
 /// <param name="Margin">Over 1 on the good side of the limit, whichever that is.</param>
-/// <param name="IsAdvisory">A rule of another trade, told but not counted in the smallest margin.</param>
+/// <param name="IsAdvisory">A rule of another trade, told but not counted in the verdict.</param>
 /// <param name="Missing">Field that would tell it, as the input names it.</param>
+/// <param name="Unjudged">Null where there is a verdict.</param>
 public sealed record LoadCheck(
     LoadCheckKind Kind,
     OperatingPointKind Point,
     double? Value,
     double? Limit,
+    LimitSide Side,
     double? Margin,
     Verdict Verdict,
     bool IsAdvisory,
     string Source,
-    string? Missing
+    string? Missing,
+    Unjudged? Unjudged
 )
 {
     /// <summary>Told as the margin of what is not asked for at all.</summary>
     public const double MostMargin = 1e6;
+
+    /// <summary>Whether its margin is one of strength or grip: twice the limit is twice as safe. Counts, angles and speeds are not.</summary>
+    internal bool IsMarginOfStrength =>
+        Margin is not null
+        && !IsAdvisory
+        && Kind
+            is LoadCheckKind.BreakingLoad
+                or LoadCheckKind.BreakingLoadWithShock
+                or LoadCheckKind.PinPressure
+                or LoadCheckKind.Climbing
+                or LoadCheckKind.Rating
+                or LoadCheckKind.Slip
+                or LoadCheckKind.BeltPull
+                or LoadCheckKind.ToothJump;
+
+    /// <summary>Worst first: what stops, what is to be watched, what could not be told, then the rest.</summary>
+    internal int Rank =>
+        Verdict switch
+        {
+            Verdict.Stop => 0,
+            Verdict.Watch => 1,
+            Verdict.NotApplicable => 2,
+            Verdict.Advice => 3,
+            _ => 4,
+        };
 
     /// <summary>A value that must not fall under its limit.</summary>
     /// <param name="stopBelow">Margin under which it is no matter of watching any more.</param>
@@ -96,7 +163,7 @@ public sealed record LoadCheck(
         double stopBelow,
         string source,
         bool isAdvisory = false
-    ) => Judged(kind, point, value, limit, value / limit, stopBelow, source, isAdvisory);
+    ) => Judged(kind, point, value, limit, LimitSide.AtLeast, value / limit, stopBelow, source, isAdvisory);
 
     /// <summary>A value that must not go over its limit.</summary>
     internal static LoadCheck AtMost(
@@ -113,20 +180,52 @@ public sealed record LoadCheck(
             point,
             value,
             limit,
+            LimitSide.AtMost,
             value > 0 ? Math.Min(limit / value, MostMargin) : MostMargin,
             stopBelow,
             source,
             isAdvisory
         );
 
+    /// <summary>A check that a field of the input would tell.</summary>
     internal static LoadCheck Unknown(LoadCheckKind kind, OperatingPointKind point, string source, string missing) =>
-        new(kind, point, null, null, null, Verdict.NotApplicable, false, source, missing);
+        new(
+            kind,
+            point,
+            null,
+            null,
+            LimitSide.AtLeast,
+            null,
+            Verdict.NotApplicable,
+            false,
+            source,
+            missing,
+            Loads.Unjudged.InputMissing
+        );
+
+    /// <summary>A check that nothing anybody could type would tell.</summary>
+    internal static LoadCheck Untold(
+        LoadCheckKind kind,
+        OperatingPointKind point,
+        double? value,
+        string source,
+        Unjudged why
+    ) => new(kind, point, value, null, LimitSide.AtLeast, null, Verdict.NotApplicable, false, source, null, why);
+
+    /// <summary>The same figures without a verdict.</summary>
+    internal LoadCheck NotDecided() =>
+        this with
+        {
+            Verdict = Verdict.NotApplicable,
+            Unjudged = Unjudged ?? Loads.Unjudged.NotDecidedHere,
+        };
 
     private static LoadCheck Judged(
         LoadCheckKind kind,
         OperatingPointKind point,
         double value,
         double limit,
+        LimitSide side,
         double margin,
         double stopBelow,
         string source,
@@ -135,8 +234,9 @@ public sealed record LoadCheck(
     {
         Verdict verdict =
             margin >= 1 ? Verdict.Fine
-            : margin >= stopBelow || isAdvisory ? Verdict.Watch
+            : isAdvisory ? Verdict.Advice
+            : margin >= stopBelow ? Verdict.Watch
             : Verdict.Stop;
-        return new(kind, point, value, limit, margin, verdict, isAdvisory, source, null);
+        return new(kind, point, value, limit, side, margin, verdict, isAdvisory, source, null, null);
     }
 }

@@ -1,4 +1,6 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
+using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
 
@@ -33,7 +35,6 @@ public sealed record CheckMends(LoadCheckKind Kind, OperatingPointKind Point, IR
 /// <summary>Tries what would bring a check to “fine”, one thing at a time, and says what it comes to.</summary>
 public static class LoadMends
 {
-    private const int MostTeethMore = 8;
     private const int MostStrands = 3;
     private static readonly double[] Wider = [1.25, 1.5, 2, 3];
     private static readonly double[] Tighter = [1.1, 1.25, 1.5, 2, 3];
@@ -42,10 +43,13 @@ public static class LoadMends
     /// <exception cref="InvalidInputException">The loop itself is refused.</exception>
     public static IReadOnlyList<CheckMends> Of(LoadsInput input)
     {
-        if (input.Source.LiftsOrFlies)
+        if (!input.Source.IsJudged)
             return [];
         LoadedLoop loop = new(input);
-        LoadCheck[] poor = [.. LoopLoads.Checks(loop).Where(c => c.Verdict is Verdict.Watch or Verdict.Stop)];
+        LoadCheck[] poor =
+        [
+            .. LoadChecks.Of(loop).Where(c => c.Verdict is Verdict.Watch or Verdict.Stop or Verdict.Advice),
+        ];
         Variation[] variations = [.. Variations(loop)];
         return
         [
@@ -79,7 +83,7 @@ public static class LoadMends
         {
             try
             {
-                return [.. LoopLoads.Checks(build())];
+                return LoadChecks.Of(build());
             }
             catch (InvalidInputException)
             {
@@ -94,14 +98,55 @@ public static class LoadMends
     // What is built anew is built from what was judged: an alternative is in its input already.
     private static IEnumerable<Variation> Teeth(LoadedLoop loop)
     {
-        for (int more = 1; more <= MostTeethMore; more++)
+        for (int more = 1; more <= MostTeethMore(loop); more++)
         {
             double front = loop.Choice.FrontSize + more;
             LoopChoice other = loop.Choice with { FrontSize = front, Links = null, LengthMm = null };
             IReadOnlyList<LoopChoice> loops = [.. loop.Input.Loops.Select(c => c.LoopKey == other.LoopKey ? other : c)];
-            yield return new(MendKind.MoreFrontTeeth, front, null, () => new(loop.Input with { Loops = loops }));
+            yield return new(
+                MendKind.MoreFrontTeeth,
+                front,
+                null,
+                () => WithRoom(new(loop.Input with { Loops = loops }))
+            );
         }
     }
+
+    /// <exception cref="InvalidInputException">A wheel would touch an edge that was measured.</exception>
+    private static LoadedLoop WithRoom(LoadedLoop loop)
+    {
+        if (loop.Input.Layout is { Limits.Count: > 0 } layout)
+        {
+            LoopFitResult fit = LoopFit.Of(new(loop.Input.Drive, loop.Choice, loop.Choice, layout, null, false, null));
+            new Guard()
+                .That(
+                    fit.Clearances.All(c => c.State is ClearanceState.Clear or ClearanceState.Near),
+                    "Layout.Limits",
+                    "touches",
+                    "Give more room."
+                )
+                .ThrowIfAny();
+        }
+        return loop;
+    }
+
+    /// <summary>Teeth that may find room in front, and millimetres of a pulley.</summary>
+    /// <remarks>
+    /// Under the cover of an engine or motor there is room for two more, rarely for more; elsewhere a larger wheel is a matter
+    /// of ordering it. Common practice; edges that were measured are looked at besides.
+    /// </remarks>
+    private static int MostTeethMore(LoadedLoop loop) =>
+        loop.Input.Kind
+            is MachineKind.Motorcycle
+                or MachineKind.Moped
+                or MachineKind.LoadCarrier
+                or MachineKind.KickBoard
+            ? 2
+            : 8;
+
+    /// <summary>Whether chains or belts can lie side by side: on vehicles there is one, on its own wheels.</summary>
+    private static bool TakesStrands(LoadedLoop loop) =>
+        loop.Loop.Medium is not (LoopMedium.ToothedBelt or LoopMedium.FlatBelt) && !loop.IsVehicle;
 
     private static IEnumerable<Variation> Sizes(LoadedLoop loop)
     {
@@ -124,7 +169,7 @@ public static class LoadMends
 
     private static IEnumerable<Variation> Strands(LoadedLoop loop)
     {
-        if (loop.Loop.Medium is LoopMedium.ToothedBelt or LoopMedium.FlatBelt)
+        if (!TakesStrands(loop))
             return [];
         return Enumerable
             .Range(loop.Strength.Strands + 1, Math.Max(0, MostStrands - loop.Strength.Strands))

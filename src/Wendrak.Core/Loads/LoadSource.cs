@@ -39,6 +39,11 @@ public sealed record LoadSource(
     EfficiencySchool? Efficiency = null
 )
 {
+    internal bool IsJudged => Judges(LiftsOrFlies);
+
+    /// <summary>Whether this program says if something holds; the one place that decides it.</summary>
+    internal static bool Judges(bool liftsOrFlies) => !liftsOrFlies;
+
     internal Guard Check()
     {
         Guard guard = new();

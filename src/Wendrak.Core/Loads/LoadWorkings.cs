@@ -18,7 +18,7 @@ internal static class LoadWorkings
     ) =>
         [
             .. points.SelectMany(p => OfPoint(loop, p)),
-            .. checks.Where(c => c.Value is not null).Select(c => OfCheck(loop, c, points)),
+            .. checks.Where(c => c.Limit is not null).Select(c => OfCheck(loop, c, points)),
             .. OfBelt(loop, friction),
             .. OfLife(life, checks),
             .. chart?.Explain(loop) ?? [],
@@ -64,18 +64,27 @@ internal static class LoadWorkings
         string name = NameOf(at.Point.Kind);
         yield return new(
             $"Pull, {name}",
-            "F = 2000·T/d",
-            [
-                new(
-                    "T",
-                    $"torque on the driving wheel, bounded by {OriginOf(at.Point.Origin)}",
-                    at.Point.TorqueNm,
-                    "Nm"
-                ),
-                new("d", "pitch or datum circle", loop.FrontDiameterMm, "mm"),
-            ],
+            at.Point.IsPowerGiven ? "F = 1000·P/v" : "F = 2000·T/d",
+            at.Point.IsPowerGiven
+                ?
+                [
+                    new("P", "power at the driving wheel, from the power that was given", at.Point.PowerKw, "kW"),
+                    new("v", "speed of the loop", at.SpeedMS, "m/s"),
+                ]
+                :
+                [
+                    new(
+                        "T",
+                        $"torque on the driving wheel, bounded by {OriginOf(at.Point.Origin)}",
+                        at.Point.TorqueNm,
+                        "Nm"
+                    ),
+                    new("d", "pitch or datum circle", loop.FrontDiameterMm, "mm"),
+                ],
             new("F", "pull", at.PullN, "N"),
-            "Shigley ch. 17; torque: T_in·i·η, or tyre and resistance by Gillespie and Cossalter",
+            at.Point.IsPowerGiven
+                ? "definition of power; of a chain's torque alone it would be (π/N)²/6 less"
+                : "Shigley ch. 17; torque: T_in·i·η, or tyre and resistance by Gillespie and Cossalter",
             loop.IsForked && loop.Strength.TorqueShare is null
                 ? "The drive forks: this branch is taken to carry all of it, the worst case."
                 : "The share of a forked drive as it was given."
@@ -210,7 +219,7 @@ internal static class LoadWorkings
                 ""
             ),
             LoadCheckKind.Rating => RatingOf(loop, at),
-            LoadCheckKind.BeltPull => ("F·k ≤ allowed", [new("F", "pull", at.PullN, "N"), Shock(loop)], "N"),
+            LoadCheckKind.BeltPull => ToothedBeltChecks.PullFormula(loop, at, Shock(loop)),
             LoadCheckKind.ToothJump => (
                 "S = T_i / (F·(1/2 + tan(γ − atan μ)/θ))",
                 [
@@ -221,7 +230,7 @@ internal static class LoadWorkings
                         SynchronousProfiles.Find(loop.Standard)!.FlankHalfAngleDeg,
                         "°"
                     ),
-                    new("μ", "belt on pulley", ToothedBeltChecks.Friction, "", true),
+                    new("μ", "belt on pulley", ToothedBeltChecks.Friction(loop), "", loop.Strength.Friction is null),
                     new("θ", "wrap", loop.LeastWrapDeg, "°"),
                     new("F", "pull", at.PullN, "N"),
                 ],
@@ -249,7 +258,13 @@ internal static class LoadWorkings
                 [new("n", "links once round the smaller sprocket", loop.SmallerLinks, "")],
                 "%"
             ),
-            LoadCheckKind.ChainSpeed or LoadCheckKind.BeltSpeed => ("v as above", [], "m/s"),
+            LoadCheckKind.ChainSpeed or LoadCheckKind.BeltSpeed or LoadCheckKind.LowBeltSpeed => (
+                "v as above",
+                [],
+                "m/s"
+            ),
+            LoadCheckKind.LongDistance or LoadCheckKind.ShortDistance => ("from shaft to shaft, as laid out", [], "m"),
+            LoadCheckKind.SmallestFront => ("counted", [], loop.Loop.IsToothed ? "teeth" : "mm"),
             LoadCheckKind.Wrap => (
                 "the smaller of both",
                 [new("front", "wrap", loop.Front.WrapDeg, "°"), new("rear", "wrap", loop.Rear.WrapDeg, "°")],
@@ -364,6 +379,10 @@ internal static class LoadWorkings
             LoadCheckKind.Slip => "Slip margin",
             LoadCheckKind.BeltCount => "Belts side by side",
             LoadCheckKind.BeltSpeed => "Belt speed",
+            LoadCheckKind.LowBeltSpeed => "Belt speed, the least",
+            LoadCheckKind.LongDistance => "Distance of the shafts, the longest",
+            LoadCheckKind.ShortDistance => "Distance of the shafts, the shortest",
+            LoadCheckKind.SmallestFront => "Driving wheel of this machine",
             LoadCheckKind.SmallPulley => "Smaller pulley",
             LoadCheckKind.BeltPull => "Pull of the belt",
             LoadCheckKind.TeethInMesh => "Teeth in mesh",

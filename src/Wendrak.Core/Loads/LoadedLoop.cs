@@ -93,9 +93,16 @@ internal sealed class LoadedLoop
         Points.Where(p => p.Kind is OperatingPointKind.Cruise or OperatingPointKind.TopSpeed).MaxBy(p => p.PowerKw)
         ?? Points[0];
 
+    /// <summary>Field that would tell what it cruises at.</summary>
+    public string CruiseField => IsVehicle ? "Source.CruiseKmh" : "Source.ContinuousTorqueNm";
+
     public OperatingPoint? PointOf(OperatingPointKind kind) => Points.FirstOrDefault(p => p.Kind == kind);
 
-    public double PullN(OperatingPoint point) => ChainPull.PullN(point.TorqueNm, FrontDiameterMm);
+    /// <summary>By what was typed: a power over the speed, or a torque on the pitch circle. See <see cref="ChainPull"/>.</summary>
+    public double PullN(OperatingPoint point) =>
+        point.IsPowerGiven
+            ? ChainPull.PullOfPowerN(point.PowerKw, SpeedMS(point))
+            : ChainPull.PullN(point.TorqueNm, FrontDiameterMm);
 
     /// <summary>Speed of the chain or belt, m/s.</summary>
     public double SpeedMS(OperatingPoint point) =>

@@ -42,7 +42,9 @@ public sealed record ChainOiling(
 );
 
 /// <param name="IsJudged">False for hoists, lifts for people and aircraft: this tool does not decide those.</param>
-/// <param name="Smallest">The check with the least margin that is no mere advice; null when none could be told.</param>
+/// <param name="Checks">The worst first.</param>
+/// <param name="Verdict">The worst of all checks that count; not applicable where none could be told.</param>
+/// <param name="Smallest">The least margin of strength or grip that is no mere advice; null when none could be told.</param>
 /// <param name="InstalledTensionN">Of one run of a belt at rest: as set, or what the advised margin asks for.</param>
 /// <param name="IsTensionAdvised">True when nobody said what is set.</param>
 /// <param name="ShaftAtRestN">Of a belt on the driving shaft, not running.</param>
@@ -62,6 +64,7 @@ public sealed record LoopLoadsResult(
     IReadOnlyList<PointLoads> Points,
     IReadOnlyList<LoadCheck> Checks,
     bool IsJudged,
+    Verdict Verdict,
     LoadCheck? Smallest,
     double? InstalledTensionN,
     bool IsTensionAdvised,
@@ -92,8 +95,7 @@ public static class LoopLoads
     public static LoopLoadsResult Of(LoadsInput input)
     {
         LoadedLoop loop = new(input);
-        bool isJudged = !input.Source.LiftsOrFlies;
-        LoadCheck[] checks = [.. Checks(loop).Select(c => isJudged ? c : c with { Verdict = Verdict.NotApplicable })];
+        LoadCheck[] checks = LoadChecks.Of(loop);
         RunTensions[] runs = [.. loop.Points.Select(p => RunTensions.Of(loop, p))];
         PointLoads[] points = [.. loop.Points.Zip(runs, (p, r) => At(loop, p, r))];
         double? installed = runs[0].InstalledN;
@@ -103,8 +105,9 @@ public static class LoopLoads
         return new(
             points,
             checks,
-            isJudged,
-            isJudged ? checks.Where(c => c is { Margin: not null, IsAdvisory: false }).MinBy(c => c.Margin) : null,
+            input.Source.IsJudged,
+            LoadChecks.VerdictOf(checks),
+            LoadChecks.SmallestMargin(checks),
             installed,
             runs[0].IsAdvised,
             installed is double tension ? ShaftLoad.AtRestN(tension, loop.Front.WrapDeg) : null,
@@ -134,14 +137,6 @@ public static class LoopLoads
         && loop.PointOf(breaking.Point) is { } point
             ? loop.PullN(point) * margin
             : null;
-
-    internal static IEnumerable<LoadCheck> Checks(LoadedLoop loop) =>
-        loop.Loop.Medium switch
-        {
-            LoopMedium.Chain => ChainChecks.Of(loop),
-            LoopMedium.ToothedBelt => ToothedBeltChecks.Of(loop),
-            _ => FrictionBeltChecks.Of(loop),
-        };
 
     private static PointLoads At(LoadedLoop loop, OperatingPoint point, RunTensions runs) =>
         new(

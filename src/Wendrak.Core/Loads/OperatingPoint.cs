@@ -32,13 +32,15 @@ public enum TorqueOrigin
 /// <param name="TorqueNm">On the loop's driving wheel.</param>
 /// <param name="Rpm">Of the loop's driving wheel.</param>
 /// <param name="RoadSpeedKmh">Null where nothing rolls.</param>
+/// <param name="IsPowerGiven">True where a power was typed and the torque follows from it: then the pull is that power over the speed.</param>
 public sealed record OperatingPoint(
     OperatingPointKind Kind,
     string GearLabel,
     double TorqueNm,
     double Rpm,
     double? RoadSpeedKmh,
-    TorqueOrigin Origin
+    TorqueOrigin Origin,
+    bool IsPowerGiven = false
 )
 {
     /// <summary>True where the run that is slack otherwise pulls.</summary>

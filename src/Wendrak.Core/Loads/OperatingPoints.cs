@@ -139,14 +139,15 @@ internal sealed class OperatingPoints
         DriveGear gear = _tallest;
         double i = FrontReduction(gear);
         double rpm = Input.LimitSpeedRpm / i;
-        double? input = _source.PeakPowerKw is double kw
-            ? kw * 60_000 / (2 * Math.PI * Input.LimitSpeedRpm)
-            : _source.ContinuousTorqueNm;
-        if (
-            Math.Min(input ?? double.PositiveInfinity, KnownPeak ?? double.PositiveInfinity) is var bound
-            && input is not null
-        )
-            return Point(OperatingPointKind.TopSpeed, gear, bound * i * _before, rpm, TorqueOrigin.Input);
+        double? byPower = _source.PeakPowerKw * 60_000 / (2 * Math.PI * Input.LimitSpeedRpm);
+        if ((byPower ?? _source.ContinuousTorqueNm) is double input)
+        {
+            double bound = Math.Min(input, KnownPeak ?? double.PositiveInfinity);
+            return Point(OperatingPointKind.TopSpeed, gear, bound * i * _before, rpm, TorqueOrigin.Input) with
+            {
+                IsPowerGiven = bound == byPower,
+            };
+        }
         if (_class is null || _radiusM is not double radius)
             return KnownPeak is double peak
                 ? Point(OperatingPointKind.TopSpeed, gear, peak * i * _before, rpm, TorqueOrigin.Input)

@@ -40,10 +40,10 @@ internal sealed record Rope(
     public static Rope Of(RopeKind kind) =>
         kind switch
         {
-            RopeKind.FibreRope => new(0.2, 45, 1, (10, 30), (5, 30)),
-            RopeKind.WireLinedSheave => new(0.22, null, 1, (8, 30), (20, 120)),
-            RopeKind.WireRoundGroove => new(0.1, null, 4 / Math.PI, (8, 30), (20, 120)),
-            RopeKind.WireVGroove => new(0.1, 45, 1, (8, 30), (20, 120)),
+            RopeKind.FibreRope => new(0.2, 45, 1, (10, 30), (5, 60)),
+            RopeKind.WireLinedSheave => new(0.22, null, 1, (8, 30), (20, 150)),
+            RopeKind.WireRoundGroove => new(0.1, null, 4 / Math.PI, (8, 30), (20, 150)),
+            RopeKind.WireVGroove => new(0.1, 45, 1, (8, 30), (20, 150)),
             _ => new(0.3, null, 1, (3, 20), (0.1, 5)),
         };
 }

@@ -46,6 +46,6 @@ internal sealed record RunTensions(
                 * BeltFriction.Margin(FrictionBeltChecks.EffectiveFriction(loop), wrap, 1, pull).NeededTensionN;
         double flank = SynchronousProfiles.Find(loop.Standard)?.FlankHalfAngleDeg ?? 0;
         return ToothedBeltChecks.LeastJumpMargin
-            * SynchronousLoads.Jump(1, pull, flank, ToothedBeltChecks.Friction, wrap).NeededTensionN;
+            * SynchronousLoads.Jump(1, pull, flank, ToothedBeltChecks.Friction(loop), wrap).NeededTensionN;
     }
 }

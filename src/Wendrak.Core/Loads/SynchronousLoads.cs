@@ -50,7 +50,7 @@ public static class SynchronousLoads
             .AtLeast(nameof(powerKw), powerKw, 0, "kW")
             .ThrowIfAny();
         double mesh = MeshFactor(teethInMesh);
-        double width = Math.Pow(widthMm / baseWidthMm, 1.14);
+        double width = WidthFactor(widthMm, baseWidthMm);
         double allowed = mesh * width * allowedTensionN;
         double rated = (allowed - widthMm / baseWidthMm * massKgPerM * speedMS * speedMS) * speedMS / 1_000;
         double pull = powerKw * 1_000 / speedMS;
@@ -60,6 +60,9 @@ public static class SynchronousLoads
     /// <summary>1 − 0.2·(6 − z), never below 0.2. Source: ISO 5295.</summary>
     public static double MeshFactor(int teethInMesh) =>
         teethInMesh >= FullMesh ? 1 : Math.Max(0.2, 1 - 0.2 * (FullMesh - teethInMesh));
+
+    /// <summary>(b/b0)^1.14. Source: ISO 5295.</summary>
+    public static double WidthFactor(double widthMm, double baseWidthMm) => Math.Pow(widthMm / baseWidthMm, 1.14);
 
     /// <summary>T_need = F·(1/2 + tan(γ − atan μ)/θ).</summary>
     /// <param name="installedTensionN">Of one run at rest.</param>

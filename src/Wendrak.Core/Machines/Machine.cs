@@ -54,6 +54,9 @@ public enum SetupStatus
 
     /// <summary>A trial given up; kept, since what was tried against an aim refers to it.</summary>
     Discarded,
+
+    /// <summary>As the maker delivered the machine, typed once: what its speedometer was made for. One at most.</summary>
+    AsDelivered,
 }
 
 /// <summary>One complete choice of parts for a machine's drives.</summary>
@@ -73,7 +76,11 @@ public sealed record Setup(
     double? FittedAtKm,
     string? Note,
     IReadOnlyList<RedoItem>? Redo = null
-);
+)
+{
+    /// <summary>Name of a setup that went onto the machine with it.</summary>
+    public const string FittedName = "As fitted";
+}
 
 /// <summary>What the gearing of a machine must achieve, named and kept, with what was tried against it.</summary>
 public sealed record Aim(

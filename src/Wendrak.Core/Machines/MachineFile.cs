@@ -53,6 +53,13 @@ public sealed record MachineFile(
                 "Give exactly one setup with the status “asFitted”.",
                 1
             )
+            .That(
+                Setups.Count(s => s.Status == SetupStatus.AsDelivered) <= 1,
+                nameof(Setups),
+                "several_delivered",
+                "Give one setup with the status “asDelivered” at most.",
+                1
+            )
             .ThrowIfAny();
         MachineRules.Check(Machine, Setups.First(s => s.Status == SetupStatus.AsFitted).Loops);
         foreach (Setup setup in Setups)

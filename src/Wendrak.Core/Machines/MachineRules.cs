@@ -107,6 +107,22 @@ public static class MachineRules
         guard.ThrowIfAny();
     }
 
+    /// <summary>Name of a setup that is taken off: its wheels and the day, unless somebody gave it a name of its own.</summary>
+    /// <remarks>“15/45 until 2026-11-28”: a list of former setups tells them apart.</remarks>
+    public static string FormerName(Setup taken, DateOnly on)
+    {
+        if (taken.Name != Setup.FittedName)
+            return taken.Name;
+        IEnumerable<string> wheels = taken.Loops.Select(l =>
+            FormattableString.Invariant($"{l.FrontSize:0.##}/{l.RearSize:0.##}")
+        );
+        return
+            FormattableString.Invariant($"{string.Join(", ", wheels)} until {on:yyyy-MM-dd}") is var name
+            && name.Length <= Guard.LongestName
+            ? name
+            : FormattableString.Invariant($"until {on:yyyy-MM-dd}");
+    }
+
     private static Guard CheckRedo(IReadOnlyList<RedoItem> items)
     {
         const int most = 200;

@@ -100,15 +100,26 @@ internal static class SetWorkings
         if (method == ReadingMethod.Push && scale.Unit == TightnessUnit.Newton)
             yield return new(
                 "Tension from the push, loosest position",
-                "T = F·√((L/2)² + d²)/(2·d)",
+                span.Stretch is null
+                    ? "T = F·√((L/2)² + d²)/(2·d)"
+                    : "T = F·√((L/2)² + d²)/(2·d) − E·A·(2·√((L/2)² + d²) − L)/L_b",
                 [
                     new("F", "force", least.ForceN ?? 0, "N"),
                     new("L", "free span", span.SpanMm!.Value, "mm", input.Setting.SpanMm is null),
                     new("d", "deflection", reading, "mm"),
+                    .. span.Stretch is (double stiffness, double over)
+                        ? new WorkingValue[]
+                        {
+                            new("E·A", "a hundred times the pull that makes it 1 % longer", stiffness, "N"),
+                            new("L_b", "whole belt, over which the stretch spreads", over, "mm"),
+                        }
+                        : [],
                 ],
                 new("T", "tension", tightness, "N"),
                 "statics",
-                "Stretch left out: it is small for small deflections."
+                span.Stretch is null
+                    ? "The belt's stretch is left out, so that T comes out a little high: give the pull that makes it 1 % longer, and lay the drive out, to have it counted."
+                    : "One shaft can turn, so that the whole belt stretches."
             );
         if (method == ReadingMethod.FreePlay && scale.Unit == TightnessUnit.LoopMm)
             yield return new(

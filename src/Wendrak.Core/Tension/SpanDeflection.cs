@@ -1,3 +1,4 @@
+using MathNet.Numerics.RootFinding;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Tension;
@@ -14,6 +15,8 @@ public static class SpanDeflection
 
     /// <summary>1/64 inch for each inch of span.</summary>
     public const double VBeltShareOfSpan = 1 / 64.0;
+
+    private const double AccuracyMm = 1e-9;
 
     /// <param name="axialStiffnessN">E·A; 0 for a belt that does not stretch measurably.</param>
     /// <param name="stretchedLengthMm">Length the stretch is spread over.</param>
@@ -55,6 +58,33 @@ public static class SpanDeflection
     /// <remarks>F = 2·T·d/s turned round: d = (L/2)·F/√(4·T² − F²).</remarks>
     public static double? DeflectionMm(double spanMm, double forceN, double tensionN) =>
         2 * tensionN > forceN ? spanMm / 2 * forceN / Math.Sqrt(4 * tensionN * tensionN - forceN * forceN) : null;
+
+    /// <summary>The same of a span that stretches over a length, mm.</summary>
+    /// <remarks>F = 2·T'·d/s rises with d without end: its one root, by bisection.</remarks>
+    /// <exception cref="InvalidInputException">A value is not physical.</exception>
+    public static double DeflectionMm(
+        double spanMm,
+        double forceN,
+        double tensionN,
+        double axialStiffnessN,
+        double stretchedLengthMm
+    )
+    {
+        Check(spanMm, spanMm * MostShareOfSpan, axialStiffnessN, stretchedLengthMm)
+            .MoreThan(nameof(forceN), forceN, 0, "N")
+            .AtLeast(nameof(tensionN), tensionN, 0, "N")
+            .MoreThan(nameof(axialStiffnessN), axialStiffnessN, 0, "N")
+            .ThrowIfAny();
+        double TooMuch(double deflection)
+        {
+            (double half, double longer) = Bent(spanMm, deflection);
+            return 2 * (tensionN + axialStiffnessN * longer / stretchedLengthMm) * deflection / half - forceN;
+        }
+        double far = spanMm;
+        while (TooMuch(far) < 0)
+            far *= 2;
+        return Bisection.FindRoot(TooMuch, 0, far, AccuracyMm);
+    }
 
     /// <summary>Half of the bent span, and what both halves are longer than the straight one.</summary>
     private static (double HalfMm, double LongerMm) Bent(double spanMm, double deflectionMm)

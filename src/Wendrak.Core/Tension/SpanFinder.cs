@@ -30,7 +30,8 @@ internal static class SpanFinder
             path?.LengthMm,
             path is null ? 1 : CosOf(path),
             runs?.slack,
-            runs?.tight
+            runs?.tight,
+            input.StrengthOrNothing.ForceAt1PercentN is not null
         );
     }
 

@@ -24,6 +24,7 @@ public enum TightnessUnit
 /// <param name="MassKgPerM">Of the whole width.</param>
 /// <param name="AxialStiffnessN">E·A of the whole width; null for a guess where one is needed.</param>
 /// <param name="LoopLengthMm">Length that stretch is spread over.</param>
+/// <param name="IsStiffnessTyped">False where <paramref name="AxialStiffnessN"/> is a guess: good for a first move, not for a reading.</param>
 /// <param name="CosRun">Cosine of the angle between runs and the way of the axle.</param>
 /// <param name="SlackRunMm">Longest free piece of the slack run, and <paramref name="TightRunMm"/> of the other one; null where nothing was laid out, or the span was typed.</param>
 public sealed record SpanFacts(
@@ -33,8 +34,16 @@ public sealed record SpanFacts(
     double? LoopLengthMm,
     double CosRun = 1,
     double? SlackRunMm = null,
-    double? TightRunMm = null
-);
+    double? TightRunMm = null,
+    bool IsStiffnessTyped = false
+)
+{
+    /// <summary>What a push is counted with beside the string: stiffness and length, where both are known; else none.</summary>
+    internal (double AxialStiffnessN, double OverMm)? Stretch =>
+        IsStiffnessTyped && AxialStiffnessN is double stiffness && LoopLengthMm is double length
+            ? (stiffness, length)
+            : null;
+}
 
 /// <summary>A reading as tightness with its uncertainty; what can't be turned into it is null.</summary>
 /// <param name="Sigma">One standard deviation.</param>
@@ -135,11 +144,10 @@ public sealed class TightnessScale
                 span,
                 Math.Clamp(-tightness, 0, span / 10)
             ),
-            (ReadingMethod.Push, TightnessUnit.Newton) when forceN is double force => SpanDeflection.DeflectionMm(
-                Span.SpanMm!.Value,
-                force,
-                tightness
-            ),
+            (ReadingMethod.Push, TightnessUnit.Newton) when forceN is double force => Span.Stretch
+                is (double stiffness, double over)
+                ? SpanDeflection.DeflectionMm(Span.SpanMm!.Value, force, tightness, stiffness, over)
+                : SpanDeflection.DeflectionMm(Span.SpanMm!.Value, force, tightness),
             (ReadingMethod.Gauge, TightnessUnit.Gauge) => tightness,
             _ => null,
         };
@@ -162,7 +170,9 @@ public sealed class TightnessScale
     {
         if (Unit != TightnessUnit.Newton || Span.SpanMm is not double span)
             return null;
-        double tension = SpanDeflection.TensionN(span, deflectionMm, forceN);
+        double tension = Span.Stretch is (double stiffness, double over)
+            ? SpanDeflection.TensionN(span, deflectionMm, forceN, stiffness, over)
+            : SpanDeflection.TensionN(span, deflectionMm, forceN);
         return Relative(tension, PushMm / deflectionMm);
     }
 

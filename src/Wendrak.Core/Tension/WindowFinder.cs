@@ -163,7 +163,7 @@ internal static class WindowFinder
         }
         double flank = SynchronousProfiles.Find(loop.Standard)?.FlankHalfAngleDeg ?? 0;
         double holds = SynchronousLoads
-            .Jump(1, pull, flank, ToothedBeltChecks.Friction, loop.LeastWrapDeg)
+            .Jump(1, pull, flank, ToothedBeltChecks.Friction(loop), loop.LeastWrapDeg)
             .NeededTensionN;
         bool isShallow = WheelOutline.PitchMm(loop.Loop) <= ShallowPitchMm;
         return isShallow

@@ -63,7 +63,7 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
         );
     }
 
-    /// <summary>Adds a copy with all setups but none of the aims' memories.</summary>
+    /// <summary>Adds a copy with its trials and what was delivered, but none of the aims' memories.</summary>
     /// <returns>Null when there is no such machine.</returns>
     public Task<FittedMachine?> CopyAsync(string who, long id, string name, CancellationToken ct) =>
         log.MakeAsync<FittedMachine?>(
@@ -79,7 +79,7 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
                 MachineRules.Check(copy, fitted.Loops);
                 FittedMachine added = await AddAsync(writing, new(copy, fitted.Loops), fitted.RoadWheels);
                 foreach (Setup setup in await SetupShelf.ListAsync(writing.Session, id))
-                    if (setup.Status == SetupStatus.Trial)
+                    if (setup.Status is SetupStatus.Trial or SetupStatus.AsDelivered)
                         await Shelves.RecordedSetups.AddAsync(
                             writing,
                             setup with
@@ -129,6 +129,44 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
                 );
                 MachineRules.Check(setup, machine);
                 return await Shelves.RecordedSetups.AddAsync(writing, setup);
+            },
+            ct
+        );
+
+    /// <summary>Keeps the wheels the machine was delivered with, in the place of what was kept as such before.</summary>
+    /// <returns>Null when there is no such machine.</returns>
+    public Task<Setup?> SetDeliveredAsync(string who, long machineId, DeliveredWheels wheels, CancellationToken ct) =>
+        log.MakeAsync<Setup?>(
+            who,
+            "typed what was delivered",
+            async writing =>
+            {
+                Machine? machine = await Shelves.Machines.FindAsync(writing.Session, machineId);
+                if (machine is null)
+                    return null;
+                writing.MachineId = machineId;
+                IReadOnlyList<Setup> setups = await SetupShelf.ListAsync(writing.Session, machineId);
+                Setup? stored = setups.FirstOrDefault(s => s.Status == SetupStatus.AsDelivered);
+                Setup next =
+                    stored
+                    ?? new(
+                        0,
+                        0,
+                        machineId,
+                        "As delivered",
+                        SetupStatus.AsDelivered,
+                        wheels.Loops,
+                        wheels.RoadWheels,
+                        Today(),
+                        null,
+                        null,
+                        null
+                    );
+                next = next with { Loops = wheels.Loops, RoadWheels = wheels.RoadWheels };
+                MachineRules.Check(next, machine);
+                return stored is null
+                    ? await Shelves.RecordedSetups.AddAsync(writing, next)
+                    : await Shelves.RecordedSetups.ChangeAsync(writing, next);
             },
             ct
         );
@@ -187,6 +225,20 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
                 Machine machine = (await Shelves.Machines.FindAsync(writing.Session, setup.MachineId))!;
                 writing.MachineId = machine.Id;
                 Setup old = await FittedAsync(writing.Session, machine.Id);
+                // What was delivered stays what it is: a copy of it goes on the machine.
+                if (setup.Status == SetupStatus.AsDelivered)
+                {
+                    setup = await Shelves.RecordedSetups.AddAsync(
+                        writing,
+                        setup with
+                        {
+                            Id = 0,
+                            Status = SetupStatus.Trial,
+                            MadeOn = Today(),
+                        }
+                    );
+                    version = setup.Version;
+                }
                 if (old.Id != setup.Id)
                 {
                     // First off, then on: the file itself allows only one as fitted.
@@ -194,6 +246,7 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
                         writing,
                         old with
                         {
+                            Name = MachineRules.FormerName(old, Today()),
                             Status = SetupStatus.Former,
                             Redo = null,
                         }
@@ -294,7 +347,7 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
                 0,
                 0,
                 machine.Id,
-                "As fitted",
+                Setup.FittedName,
                 SetupStatus.AsFitted,
                 draft.Fitted,
                 roadWheels,
@@ -382,6 +435,10 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
 
     private DateOnly Today() => DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
 }
+
+/// <summary>Wheels a machine was delivered with.</summary>
+/// <param name="RoadWheels">Other road wheels than the machine's own; empty when they stay.</param>
+public sealed record DeliveredWheels(IReadOnlyList<LoopChoice> Loops, IReadOnlyList<RoadWheelChoice> RoadWheels);
 
 /// <summary>A trial to be made.</summary>
 /// <param name="Loops">Loops that differ from as fitted.</param>

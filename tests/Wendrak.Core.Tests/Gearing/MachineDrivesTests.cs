@@ -26,6 +26,17 @@ public sealed class MachineDrivesTests
         Assert.Equal(["front wheel", "back wheel"], finding.Things);
     }
 
+    /// <summary>Machinery's Handbook: (ring − sun)/2 is the planet's tooth count, and must be whole.</summary>
+    [Theory]
+    [InlineData(18, 72, false)]
+    [InlineData(19, 72, true)]
+    public void Half_a_tooth_for_the_planets_is_told(int sun, int ring, bool told)
+    {
+        PlanetaryStage stage = new("p", "planetary", "in", "out", sun, ring, PlanetaryMember.Ring, PlanetaryMember.Sun);
+        MachineDrivesResult result = Evaluate([Drives.WithStages([stage], Wheel("wheel", "out"))]);
+        Assert.Equal(told, result.Findings.Any(f => f.Kind == DriveFindingKind.HalfPlanetTooth));
+    }
+
     [Fact]
     public void A_drum_may_turn_as_it_likes()
     {

@@ -38,9 +38,19 @@ public sealed class RatioBandsTests
     public void Top_speed_is_reached_at_the_limit_in_the_middle_of_the_band()
     {
         RatioBand band = Of(new TopSpeed(160, 5, 4)).Bands.Single();
-        double middle = (band.OverallLow + band.OverallHigh) / 2;
+        double middle = Math.Sqrt(band.OverallLow * band.OverallHigh);
         Assert.Equal(160, RoadSpeed.Kmh(10000, middle, 1895), 9);
-        Assert.Equal(1.08, 1 + (band.OverallHigh - band.OverallLow) / middle, 9);
+        Assert.Equal(1.04, band.OverallHigh / middle, 9);
+        Assert.Equal(1.04, middle / band.OverallLow, 9);
+    }
+
+    /// <summary>A setup that is itself what was wished is exactly on its wish, whatever the tolerance.</summary>
+    [Fact]
+    public void What_was_asked_is_nothing_off_its_band()
+    {
+        MatchSetup target = new(1, "own", Drives.Pair(15, 45), [], 20);
+        RatioSearchResult result = RatioSearch.Run(Searches.Search(target, Searches.Range(15, 15, 45, 45)));
+        Assert.Equal(0, Assert.Single(result.Hits).OffMiddlePercent!.Value, 1e-9);
     }
 
     [Fact]
@@ -89,14 +99,15 @@ public sealed class RatioBandsTests
     {
         MatchSetup target = new(1, "old", Drives.Pair(15, 45), [new("rear wheel", new(null, 1990))], 1);
         RatioBand band = Of(target).Bands.Single();
-        Assert.Equal(3.0 * 1895 / 1990, (band.FinalLow + band.FinalHigh) / 2, 9);
+        Assert.Equal(3.0 * 1895 / 1990, band.FinalGeometricMiddle, 9);
+        Assert.Equal(1.01 * 1.01, band.FinalHigh / band.FinalLow, 9);
     }
 
     [Fact]
     public void The_middle_of_a_band_is_geometric()
     {
         RatioBand band = Of(new FinalRatio(2, 4.5)).Bands.Single();
-        Assert.Equal(3, band.FinalTarget, 12);
+        Assert.Equal(3, band.FinalGeometricMiddle, 12);
     }
 
     public static TheoryData<AimTarget, string> Impossible =>

@@ -62,7 +62,7 @@ public sealed class RatioRankTests
                 Ranking = RatioRanking.Closeness,
             }
         );
-        double[] off = [.. result.Hits.Select(h => Math.Round(Math.Abs(h.OffTargetPercent!.Value), 4))];
+        double[] off = [.. result.Hits.Select(h => Math.Round(Math.Abs(h.OffMiddlePercent!.Value), 4))];
         Assert.Equal(off.Order(), off);
     }
 
@@ -105,7 +105,7 @@ public sealed class RatioRankTests
     {
         static bool Missing(WheelSupply s) =>
             s.Availability is Availability.NotObtainable or Availability.OtherMounting;
-        static double Closeness(RatioCandidate h) => Math.Round(Math.Abs(h.OffTargetPercent!.Value), 4);
+        static double Closeness(RatioCandidate h) => Math.Round(Math.Abs(h.OffMiddlePercent!.Value), 4);
         static double Money(RatioCandidate h) => h.Money ?? double.MaxValue;
         IOrderedEnumerable<RatioCandidate> can = hits.OrderBy(h =>
             Missing(h.Loops[0].Front) || Missing(h.Loops[0].Rear)

@@ -18,7 +18,8 @@ public sealed class SetupComparisonTests
             Setup("as fitted", 15, 45),
             others,
             new CruiseSpeed(90, 5, 5020, 5330),
-            []
+            [],
+            Setup("as delivered", 15, 45)
         );
 
     [Fact]
@@ -98,6 +99,87 @@ public sealed class SetupComparisonTests
         LoopChoice[] loops = [new("final", 15, 45, null), new("other", 10, 20, null)];
         SetupComparisonInput input = new(drive, ["final", "other"], new("as fitted", loops, []), [], null, []);
         Assert.Equal(3, SetupComparison.Compare(input).Setups[0].FinalRatio);
+    }
+
+    /// <summary>The clock was made for 15/45: whatever is on the machine now, each setup's error stays what it is.</summary>
+    [Fact]
+    public void The_speedometer_is_told_against_as_delivered_whatever_is_fitted()
+    {
+        ComparedSetup b = Setup("B", 15, 43);
+        ComparedSetup first = Setup("as fitted", 15, 45);
+        double Error(ComparedSetup fitted, ComparedSetup asked) =>
+            SetupComparison.Compare(Input(asked) with { Fitted = fitted }).Setups[1].Speedometer!.ErrorPercent;
+        double own(ComparedSetup fitted) =>
+            SetupComparison.Compare(Input() with { Fitted = fitted }).Setups[0].Speedometer!.ErrorPercent;
+        Published.Agrees(-4.4444, Error(first, b), 0.0001, "43/45 − 1, pickup before the final drive");
+        Assert.Equal(Error(first, b), own(b), 1e-9); // fitted
+        Assert.Equal(0, Error(b, first), 1e-9); // seen from there
+        Assert.Equal(0, own(first), 1e-9); // and back again
+    }
+
+    [Fact]
+    public void Without_what_was_delivered_the_speedometer_says_what_it_needs()
+    {
+        SetupComparisonInput none = Input() with { Delivered = null };
+        SetupFigures figures = SetupComparison.Compare(none).Setups[0];
+        Assert.Equal((null, SpeedometerNeed.DeliveredSetup), (figures.Speedometer, figures.SpeedometerNeeds));
+        SetupComparisonInput other = none with
+        {
+            Drive = none.Drive with { SpeedPickup = SpeedPickup.OtherWheel, SpeedometerErrorPercent = 5 },
+        };
+        Assert.Equal(5, SetupComparison.Compare(other).Setups[0].Speedometer!.ErrorPercent, 1e-9);
+        Refusals.Names(
+            "Delivered.Loops[0].FrontSize",
+            () => SetupComparison.Compare(Input() with { Delivered = Setup("as delivered", 0, 45) })
+        );
+    }
+
+    /// <summary>A loop before the gearbox changes nothing between pickup and wheel.</summary>
+    [Fact]
+    public void Only_what_is_behind_the_pickup_moves_the_speedometer()
+    {
+        Drive drive = Drives.WithStages(
+            [
+                Drives.Chain("primary", "in", "clutch"),
+                new Gearbox("box", "gearbox", "clutch", "out", new(1, 1, "six", Drives.SixGears, true, null)),
+                Drives.Chain("final", "out", "axle"),
+            ],
+            new DriveOutput("rear wheel", "axle", true, new(null, 1895))
+        ) with
+        {
+            SpeedPickup = SpeedPickup.GearboxOutput,
+        };
+        ComparedSetup With(double primary, double final) =>
+            new("s", [new("primary", 20, primary, null), new("final", 15, final, null)], []);
+        SetupComparisonInput input = new(
+            drive,
+            ["primary", "final"],
+            With(40, 45),
+            [With(44, 45), With(40, 48)],
+            null,
+            [],
+            With(40, 45)
+        );
+        SetupFigures[] figures = [.. SetupComparison.Compare(input).Setups];
+        Assert.Equal(0, figures[1].Speedometer!.ErrorPercent, 1e-9);
+        Published.Agrees(6.6667, figures[2].Speedometer!.ErrorPercent, 0.0001, "48/45 − 1, by inspection");
+    }
+
+    [Fact]
+    public void A_loop_whose_shaft_drives_nothing_tells_its_own_ratio_and_says_so()
+    {
+        Drive drive = Drives.WithStages(
+            [Drives.Chain("final", "in", "a"), Drives.Chain("pump", "in", "idle")],
+            new DriveOutput("rear wheel", "a", true, new(null, 1895))
+        );
+        LoopChoice[] loops = [new("final", 15, 45, null), new("pump", 15, 30, null)];
+        SetupComparisonInput input = new(drive, ["pump"], new("as fitted", loops, []), [], null, []);
+        SetupComparisonResult result = SetupComparison.Compare(input);
+        Assert.Equal("idle", result.IdleShaft);
+        Assert.Equal(2, result.Setups[0].FinalRatio, 1e-9);
+        Assert.Equal(2, result.Setups[0].Gears[0].OverallRatio, 1e-9);
+        Assert.Null(result.Setups[0].Gears[0].SpeedHighKmh);
+        Assert.Null(SetupComparison.Compare(input with { LoopKeys = ["final"] }).IdleShaft);
     }
 
     [Fact]

@@ -45,7 +45,7 @@ public sealed class StartingAimTests
             if (target.RoadSpeedKmh is not null && !hasWheel)
                 continue;
             RatioBand band = RatioBands.Of(train, ["final"], [], target, []).Bands[^1];
-            Assert.InRange(fitted / band.FinalTarget, 0.85, 1.15);
+            Assert.InRange(fitted / band.FinalGeometricMiddle, 0.85, 1.15);
         }
     }
 

@@ -45,7 +45,7 @@ public sealed class TwoLoopSearchTests
         RatioSearchResult result = RatioSearch.Run(TwoLoops(5, 12));
         Assert.Equal(RatioSearch.MostTwoLoopHits, result.Hits.Count);
         Assert.True(result.HitCount > 2000);
-        double[] off = [.. result.Hits.Select(h => Math.Round(Math.Abs(h.OffTargetPercent!.Value), 4))];
+        double[] off = [.. result.Hits.Select(h => Math.Round(Math.Abs(h.OffMiddlePercent!.Value), 4))];
         Assert.Equal(off.Order(), off);
     }
 

@@ -129,6 +129,24 @@ public sealed class ChainLoadsTests
     public void The_lubrication_class_follows_the_chain_speed(double pitch, double speed, LubricationClass expected) =>
         Assert.Equal(expected, ChainLubrication.ClassOf(pitch, speed));
 
+    /// <summary>engineering.md g, the ACA's speeds as ANSI B29.1 prints them, ft/min: every column, so that none drifts.</summary>
+    [Theory]
+    [InlineData(6.35, 480, 3250)]
+    [InlineData(9.525, 350, 2650)]
+    [InlineData(12.7, 300, 2200)]
+    [InlineData(15.875, 250, 1900)]
+    [InlineData(19.05, 215, 1750)]
+    [InlineData(25.4, 165, 1475)]
+    [InlineData(31.75, 145, 1250)]
+    [InlineData(38.1, 125, 1170)]
+    [InlineData(44.45, 110, 1050)]
+    [InlineData(50.8, 100, 1000)]
+    public void Speeds_of_the_lubrication_classes_are_the_printed_ones(double pitch, double handFtMin, double bathFtMin)
+    {
+        (double hand, double bath) = ChainLubrication.UpTo(pitch);
+        Assert.Equal((handFtMin, bathFtMin), (Math.Round(hand / 0.00508, 6), Math.Round(bath / 0.00508, 6)));
+    }
+
     [Fact]
     public void What_is_not_physical_is_named()
     {

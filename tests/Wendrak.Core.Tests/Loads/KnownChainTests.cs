@@ -6,11 +6,13 @@ public sealed class KnownChainTests
 {
     /// <summary>The same state asked for by power: engineering.md g1 has 180 Nm at 2000 rpm on 16 teeth of 15.875 mm.</summary>
     [Fact]
-    public void Power_and_speed_come_to_the_pull_of_the_check_row()
+    public void Pull_times_speed_is_the_power_that_was_asked()
     {
         double kw = 180 * 2_000 * 2 * Math.PI / 60_000;
         KnownChainResult r = KnownChain.Of(new("10A", 16, 2_000, kw));
-        Published.AgreesWithin(0.1, 4424.1, r.PullN, "engineering.md g1");
+        Assert.Equal(kw, r.PullN * r.SpeedMS / 1_000, 1e-9);
+        // engineering.md g: the torque of the check row pulls (π/N)²/6 less on the pitch circle.
+        Published.AgreesWithin(0.01, 4424.1 * (1 + Math.Pow(Math.PI / 16, 2) / 6), r.PullN, "engineering.md g1 and g");
         Published.AgreesWithin(0.1, 8.46667, r.SpeedMS, "engineering.md g1");
         Assert.Equal(r.PullN / 70.4, r.PinPressureMpa!.Value, 1e-9); // table chains.csv, 10A
         Assert.Equal(ToothLoads.Of(16, 180, r.PullN).FirstToothN, r.FirstToothN, 1e-9);

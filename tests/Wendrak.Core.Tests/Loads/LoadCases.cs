@@ -21,6 +21,9 @@ internal static class LoadCases
             new("final")
         );
 
+    /// <summary>A 520 chain on a winch.</summary>
+    public static LoadsInput Chain(double front, double rear) => Belt(LoopMedium.Chain, "520", front, rear);
+
     public static LoadsInput ToothedBelt(string standard = "H", double front = 28, double rear = 70) =>
         Belt(LoopMedium.ToothedBelt, standard, front, rear) with
         {

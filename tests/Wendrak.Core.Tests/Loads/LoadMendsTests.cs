@@ -1,3 +1,5 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Tables;
 using static Wendrak.Core.Loads.LoadCheckKind;
@@ -12,25 +14,42 @@ public sealed class LoadMendsTests
     [Fact]
     public void A_mend_is_computed_and_does_what_it_says()
     {
-        LoadsInput input = Motorcycle(9, 27);
+        LoadsInput input = Chain(10, 27);
         LoadCheck ripple = LoopLoads.Of(input).Check(Ripple);
         Assert.Equal(Verdict.Watch, ripple.Verdict);
         Mend mend = MendsOf(input, Ripple).Single(m => m.Kind == MendKind.MoreFrontTeeth);
-        LoadCheck then = LoopLoads.Of(Motorcycle(mend.To!.Value, 27)).Check(Ripple);
+        LoadCheck then = LoopLoads.Of(Chain(mend.To!.Value, 27)).Check(Ripple);
         Assert.Equal((Verdict.Fine, mend.Value), (then.Verdict, then.Value!.Value));
         // One tooth less would not do.
-        Assert.NotEqual(Verdict.Fine, LoopLoads.Of(Motorcycle(mend.To.Value - 1, 27)).Check(Ripple).Verdict);
+        Assert.NotEqual(Verdict.Fine, LoopLoads.Of(Chain(mend.To.Value - 1, 27)).Check(Ripple).Verdict);
         // More strands make nothing smoother.
         Assert.DoesNotContain(MendsOf(input, Ripple), m => m.Kind == MendKind.MoreStrands);
+    }
+
+    /// <summary>A motorcycle has one chain and little room under its cover; a winch can have what its builder orders.</summary>
+    [Fact]
+    public void Only_what_this_machine_can_take_is_offered()
+    {
+        LoadsInput weak = Motorcycle(9, 27) with { Strength = new("final", BreakingLoadN: 7_000) };
+        Mend[] mends = [.. LoadMends.Of(weak).SelectMany(m => m.Mends)];
+        Assert.DoesNotContain(mends, m => m.Kind == MendKind.MoreStrands);
+        Assert.DoesNotContain(mends, m => m is { Kind: MendKind.MoreFrontTeeth, To: > 11 });
+        // An edge just outside the wheel of 10 teeth leaves no room for one of more.
+        LoadsInput open = Chain(10, 27);
+        double outside = WheelOutline.Of(open.Drive.Stages.OfType<Loop>().Single(), 10).OutsideRadiusMm;
+        ClearanceLimit edge = new("case", new(outside + 0.1, -5), new(outside + 0.1, 5), 0);
+        LoadsInput tight = open with { Layout = open.Layout! with { Limits = [edge] } };
+        Assert.Contains(MendsOf(open, Ripple), m => m.Kind == MendKind.MoreFrontTeeth);
+        Assert.DoesNotContain(MendsOf(tight, Ripple), m => m.Kind == MendKind.MoreFrontTeeth);
     }
 
     [Fact]
     public void Strands_sizes_width_and_tension_mend_where_they_help()
     {
-        LoadsInput weak = Motorcycle() with { Strength = new("final", BreakingLoadN: 7_000) };
+        LoadsInput weak = Chain(15, 45) with { Strength = new("final", BreakingLoadN: 2_000) };
         LoadCheck breaking = LoopLoads.Of(weak).Check(BreakingLoad);
         Assert.NotEqual(Verdict.Fine, breaking.Verdict);
-        Assert.Contains(MendsOf(weak, BreakingLoad), m => m.Kind == MendKind.MoreStrands && m.Value >= 3);
+        Assert.Contains(MendsOf(weak, BreakingLoad), m => m.Kind == MendKind.MoreStrands && m.Value >= 7);
         // Another size is judged by its own figures, not by what the maker said of this one.
         Mend other = MendsOf(weak, BreakingLoad).Single(m => m.Kind == MendKind.OtherSize);
         Assert.Equal(
@@ -58,7 +77,9 @@ public sealed class LoadMendsTests
         CheckMends[] mends = [.. LoadMends.Of(Motorcycle())];
         LoadCheck[] poor =
         [
-            .. LoopLoads.Of(Motorcycle()).Checks.Where(c => c.Verdict is Verdict.Watch or Verdict.Stop),
+            .. LoopLoads
+                .Of(Motorcycle())
+                .Checks.Where(c => c.Verdict is Verdict.Watch or Verdict.Stop or Verdict.Advice),
         ];
         Assert.Equal(poor.Select(c => (c.Kind, c.Point)), mends.Select(m => (m.Kind, m.Point)));
     }

@@ -120,13 +120,16 @@ public sealed class LoopLoadsTests
             LoopLoadsResult result = LoopLoads.Of(input);
             Assert.NotEmpty(result.Points);
             Assert.All(result.Points, p => Assert.Equal(p.PullN, p.TightN - p.SlackN, 1e-6));
-            Assert.All(result.Points, p => Assert.Equal(p.Point.PowerKw, p.PullN * MeanSpeed(input, p) / 1_000, 1e-6));
+            Assert.All(result.Points, p => Assert.Equal(p.Point.PowerKw, p.PullN * PullSpeed(input, p) / 1_000, 1e-6));
         }
     }
 
-    // The pull acts on the pitch circle of the polygon, the speed is that of pitch times teeth.
-    private static double MeanSpeed(LoadsInput input, PointLoads p)
+    // A torque pulls at the pitch circle of the polygon; a power that was typed is pull times the speed of pitch times teeth.
+    private static double PullSpeed(LoadsInput input, PointLoads p)
     {
+        if (p.Point.IsPowerGiven)
+            return p.SpeedMS;
+
         Loop loop = input.Drive.Stages.OfType<Loop>().Single();
         double radius = WheelOutline.Of(loop, input.Loops[0].FrontSize).RunRadiusMm / 1_000;
         return radius * p.Point.Rpm * 2 * Math.PI / 60;
@@ -344,7 +347,17 @@ public sealed class LoopLoadsTests
         Assert.Null(result.Smallest);
         Assert.Empty(LoadMends.Of(hoist));
         Assert.All(result.Checks, c => Assert.Equal(Verdict.NotApplicable, c.Verdict));
-        Assert.Equal(LoopLoads.Of(input).Checks.Select(c => c.Value), result.Checks.Select(c => c.Value));
+        Assert.Equal(Verdict.NotApplicable, result.Verdict);
+        Assert.Equal(
+            LoopLoads.Of(input).Checks.Select(c => (c.Kind, c.Point, c.Value)).ToHashSet(),
+            result.Checks.Select(c => (c.Kind, c.Point, c.Value)).ToHashSet()
+        );
+        // A joint is no other matter than a chain.
+        CarriedTorqueInput joint = new(new SolidShaft(10, 0), 500, null, null);
+        Assert.Equal(Verdict.Stop, CarriedTorque.Of(joint).Verdict);
+        CarriedTorqueResult undecided = CarriedTorque.Of(joint with { LiftsOrFlies = true });
+        Assert.Equal(Verdict.NotApplicable, undecided.Verdict);
+        Assert.Equal(CarriedTorque.Of(joint).Margin, undecided.Margin);
     }
 
     [Fact]

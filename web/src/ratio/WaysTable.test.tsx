@@ -17,7 +17,7 @@ const band = {
   overallHigh: 7,
   finalLow: 2.7,
   finalHigh: 3.1,
-  finalTarget: 2.9,
+  finalGeometricMiddle: 2.9,
 }
 
 function searchOf(hits: RatioCandidate[], part: Partial<RatioSearchResult> = {}): SearchState {

@@ -35,7 +35,7 @@ export function candidateOf(
     outputAtLimitRpm: 100,
     bicycle: null,
     bandGears: [],
-    offTargetPercent: null,
+    offMiddlePercent: null,
     moves: 'both',
     workMinutes: 75,
     money: 0,
