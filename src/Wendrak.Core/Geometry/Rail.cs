@@ -6,14 +6,16 @@ namespace Wendrak.Core.Geometry;
 /// <summary>A drive with all its loops in their places, and what is known of its shafts.</summary>
 /// <param name="Loops">Wheels of every loop in view.</param>
 /// <param name="Layouts">Loops without one are left out.</param>
-/// <param name="Shafts">Widths of the shafts that were measured.</param>
-/// <param name="Spacers">By bore; only those of a shaft's diameter go on it.</param>
+/// <param name="Shafts">Widths of the shafts that were measured, those of the machine's other drives too.</param>
+/// <param name="Spacers">By bore; only those of a shaft's diameter go on it. One drawer for all shafts.</param>
+/// <param name="OtherDrives">Drives of the same machine whose shafts are filled from the same drawer.</param>
 public sealed record RailInput(
     Drive Drive,
     IReadOnlyList<LoopChoice> Loops,
     IReadOnlyList<LoopLayout> Layouts,
     IReadOnlyList<ShaftWidths> Shafts,
-    IReadOnlyList<BoredSpacers> Spacers
+    IReadOnlyList<BoredSpacers> Spacers,
+    IReadOnlyList<Drive>? OtherDrives = null
 );
 
 /// <summary>Spacers of one thickness and bore.</summary>
@@ -21,7 +23,7 @@ public sealed record BoredSpacers(double ThicknessMm, double BoreMm, int Count);
 
 /// <summary>A shaft in the picture.</summary>
 /// <param name="Centre">In one side view of the whole drive; null where no layout tells.</param>
-/// <param name="Stacks">What fills it, with the whole drawer to itself; null where that has no spacer of its diameter.</param>
+/// <param name="Stacks">What fills it, beside what the other shafts take; null where the drawer has no spacer of its diameter.</param>
 public sealed record RailShaft(ShaftWidths Widths, Point? Centre, SpacerStacksResult? Stacks);
 
 /// <summary>One loop among its neighbours.</summary>
@@ -40,6 +42,7 @@ public sealed record RailLoop(
     bool? IsInRow
 );
 
+/// <param name="Shafts">Those of the drive.</param>
 /// <param name="Loops">Those with a layout, in the order of the drive.</param>
 public sealed record RailResult(IReadOnlyList<RailShaft> Shafts, IReadOnlyList<RailLoop> Loops);
 
@@ -47,9 +50,6 @@ public sealed record RailResult(IReadOnlyList<RailShaft> Shafts, IReadOnlyList<R
 /// <remarks>Loops that share a shaft meet there. Rows within 0.5 mm for belts, 1 mm for chains: common practice.</remarks>
 public static class Rail
 {
-    // Bores and shafts are written to a tenth.
-    private const double SameBoreMm = 0.05;
-
     /// <exception cref="InvalidInputException">A part of the question is refused, or a layout is impossible.</exception>
     public static RailResult Of(RailInput input)
     {
@@ -64,9 +64,10 @@ public static class Rail
                     laid.Add((loop, Place(input, loop, i, places)));
         RailShaft[] shafts =
         [
-            .. input.Shafts.Select(
-                (s, i) => new RailShaft(s, places.TryGetValue(s.Shaft, out Point? at) ? at : null, Filled(input, i))
-            ),
+            .. input
+                .Shafts.Zip(Filled(input))
+                .Where(s => s.First.DriveKey == input.Drive.Key)
+                .Select(s => new RailShaft(s.First, places.GetValueOrDefault(s.First.Shaft), s.Second)),
         ];
         return new(shafts, [.. laid.Select(l => Row(l.Loop, l.Path, shafts))]);
     }
@@ -98,22 +99,23 @@ public static class Rail
         return moved;
     }
 
-    private static SpacerStacksResult? Filled(RailInput input, int at)
+    private static IReadOnlyList<SpacerStacksResult?> Filled(RailInput input)
     {
-        ShaftWidths shaft = input.Shafts[at];
-        SpacerCount[] fitting =
-        [
-            .. input
-                .Spacers.Where(s => Math.Abs(s.BoreMm - shaft.DiameterMm) < SameBoreMm)
-                .Select(s => new SpacerCount(s.ThicknessMm, s.Count)),
-        ];
-        return fitting.Length == 0
-            ? null
-            : Named(
-                "Shaft",
-                $"Shafts[{at}]",
-                () => SpacerStacks.Of(new(input.Drive, shaft, fitting, null, 0, null, SpacerOrder.FewestPieces))
-            );
+        Drive[] drives = [input.Drive, .. input.OtherDrives ?? []];
+        for (int i = 0; i < input.Shafts.Count; i++)
+            new Guard($"{nameof(input.Shafts)}[{i}].")
+                .That(
+                    drives.Any(d => d.Key == input.Shafts[i].DriveKey),
+                    nameof(ShaftWidths.DriveKey),
+                    "unknown",
+                    $"Give one of: {string.Join(", ", drives.Select(d => d.Key))}."
+                )
+                .ThrowIfAny();
+        return SpacerDrawer.Fill(
+            [.. input.Shafts.Select(s => new ShaftToFill(drives.First(d => d.Key == s.DriveKey), s))],
+            input.Spacers,
+            (at, ask) => Named("Shaft", $"Shafts[{at}]", ask)
+        );
     }
 
     private static void CheckSpacers(IReadOnlyList<BoredSpacers> spacers)

@@ -34,7 +34,11 @@ public sealed record SpacerStacksInput(
 /// <summary>Spacers between two hubs, or between a hub and the end of the shaft.</summary>
 /// <param name="WantedMm">Width that would put both sprockets on their lines; negative where they overlap.</param>
 /// <param name="RemainderMm">Wanted less stacked.</param>
-public sealed record SpacerGap(IReadOnlyList<double> PiecesMm, double WantedMm, double RemainderMm);
+public sealed record SpacerGap(IReadOnlyList<double> PiecesMm, double WantedMm, double RemainderMm)
+{
+    /// <summary>All pieces of the gap together.</summary>
+    public double SumMm => PiecesMm.Sum();
+}
 
 /// <param name="LeftFaceMm">Left face of the hub, from the left shoulder.</param>
 /// <param name="PlaneMm">Middle of the teeth as it comes to stand, from the left shoulder.</param>
@@ -59,18 +63,32 @@ public sealed record FilledShaft(
     double LineErrorMm,
     double FloatMm,
     int Pieces
-);
+)
+{
+    // Sums of hundredths: nearer than that is equal.
+    private const double RoundingMm = 1e-6;
+
+    /// <summary>Whether as much lies at the left end as at the right one, as a rear wheel that must stay in its middle wants it.</summary>
+    public bool HasEqualEnds => Math.Abs(Gaps[0].SumMm - Gaps[^1].SumMm) < RoundingMm;
+}
+
+/// <summary>The piece whose lack keeps a shaft from being filled.</summary>
+/// <param name="IsMade">True where the drawer knows no such thickness, and it must be made.</param>
+/// <param name="TakenBy">Shaft that takes the last of that thickness; null where none does.</param>
+public sealed record MissingSpacer(double ThicknessMm, bool IsMade, string? TakenBy);
 
 /// <param name="ToleranceMm">As asked, or the default.</param>
 /// <param name="Ways">Best first; at most 8; empty when the stock holds none.</param>
 /// <param name="Nearest">Where there is no way: what comes nearest, so that its remainders tell what is missing.</param>
 /// <param name="IsComplete">False when the stock allows more stacks than were tried.</param>
+/// <param name="Missing">Where there is no way: the one piece more that would make one; null where no single piece does.</param>
 public sealed record SpacerStacksResult(
     double ToleranceMm,
     double FloatMostMm,
     IReadOnlyList<FilledShaft> Ways,
     FilledShaft? Nearest,
-    bool IsComplete
+    bool IsComplete,
+    MissingSpacer? Missing = null
 );
 
 /// <summary>Finds spacers that put the sprockets of a shaft on their lines.</summary>
@@ -81,6 +99,8 @@ public static class SpacerStacks
     private const double ChainToleranceMm = 1;
     private const double UsualFloatMm = 0.5;
     private const int MostThicknesses = 40;
+    private const double ThinnestMm = 0.05;
+    private const int MostTried = 40;
 
     /// <exception cref="InvalidInputException">A width is not physical, the hubs fill the shaft, or there is no stock.</exception>
     public static SpacerStacksResult Of(SpacerStacksInput input)
@@ -91,7 +111,58 @@ public static class SpacerStacks
         SpacerSearch search = new(input.Shaft, input.Stock, input.Order, input.FloatLeastMm);
         IReadOnlyList<FilledShaft> ways = search.Ways(tolerance, floatMost);
         FilledShaft? nearest = ways.Count > 0 ? null : Nearest(input, tolerance, floatMost);
-        return new(tolerance, floatMost, ways, nearest, search.IsComplete);
+        return new(
+            tolerance,
+            floatMost,
+            ways,
+            nearest,
+            search.IsComplete,
+            nearest is null ? null : Missing(input, nearest)
+        );
+    }
+
+    /// <summary>The one piece more with which the shaft could be filled: of a thickness that is known, else the one that would have to be made.</summary>
+    private static MissingSpacer? Missing(SpacerStacksInput input, FilledShaft nearest)
+    {
+        (double Thickness, int Pieces)? best = null;
+        foreach (double thickness in input.Stock.Select(s => s.ThicknessMm).Distinct())
+        {
+            SpacerStacksInput more = input with { Stock = [.. input.Stock, new(thickness, 1)] };
+            if (Ways(more) is [var way, ..] && (best is null || way.Pieces < best.Value.Pieces))
+                best = (thickness, way.Pieces);
+        }
+        if (best is { } known)
+            return new(known.Thickness, false, null);
+        foreach (double made in ToBeMade(input.Stock, nearest))
+            if (Ways(input with { Stock = [.. input.Stock, new(made, 1)] }).Count > 0)
+                return new(made, true, null);
+        return null;
+    }
+
+    /// <summary>Thicknesses that would fill a gap alone or beside one or two pieces of the drawer, the fewest beside it first.</summary>
+    private static IEnumerable<double> ToBeMade(IReadOnlyList<SpacerCount> stock, FilledShaft nearest)
+    {
+        double[] pieces = [.. stock.Where(s => s.Count > 0).Select(s => s.ThicknessMm).Distinct()];
+        IEnumerable<double> beside =
+        [
+            0,
+            .. pieces.OrderDescending(),
+            .. pieces.SelectMany(a => pieces.Where(b => b <= a).Select(b => a + b)).OrderDescending(),
+        ];
+        return beside
+            .SelectMany(sum => nearest.Gaps.Select(g => Math.Round(g.WantedMm - sum, 2)))
+            .Where(mm => mm >= ThinnestMm)
+            .Distinct()
+            .Take(MostTried);
+    }
+
+    private static IReadOnlyList<FilledShaft> Ways(SpacerStacksInput input)
+    {
+        SpacerSearch search = new(input.Shaft, input.Stock, input.Order, input.FloatLeastMm);
+        return search.Ways(
+            input.ToleranceMm ?? UsualTolerance(input),
+            input.FloatMostMm ?? Math.Max(UsualFloatMm, input.FloatLeastMm)
+        );
     }
 
     /// <summary>How far a wheel may stand from its line, mm.</summary>
@@ -139,6 +210,6 @@ public static class SpacerStacks
     /// <summary>What a spacer may be, wherever it is listed.</summary>
     internal static Guard CheckSpacer(double thicknessMm, int count) =>
         new Guard()
-            .Between(nameof(SpacerCount.ThicknessMm), thicknessMm, 0.05, 1_000, "mm")
+            .Between(nameof(SpacerCount.ThicknessMm), thicknessMm, ThinnestMm, 1_000, "mm")
             .Between(nameof(SpacerCount.Count), count, 0, 1_000, "pieces");
 }
