@@ -64,6 +64,8 @@ public static class FitEndpoints
                 (StartingLayoutInput input) => TypedResults.Ok(StartingLayout.Of(input.Drive, input.Choice))
             )
             .WithName("startLayout");
+        fit.MapPost("/starting-mover", (StartingMoverInput input) => TypedResults.Ok(StartingMover.Of(input)))
+            .WithName("startMover");
     }
 
     private static LoopDrawingFiles Drawing(LoopFitInput input)

@@ -42,8 +42,7 @@ public static class CarriedTorque
         new Guard()
             .Include(new Guard("Carrier.").Include(input.Carrier.Check()))
             .Between(nameof(input.TorqueNm), input.TorqueNm, 0.01, 1e6, "Nm")
-            .BetweenIfGiven(nameof(input.YieldMpa), input.YieldMpa, 20, 3_000, "N/mm²")
-            .BetweenIfGiven(nameof(input.ProofTorqueNm), input.ProofTorqueNm, 0.01, 1e6, "Nm")
+            .Include(CheckMaterial(input.YieldMpa, input.ProofTorqueNm))
             .ThrowIfAny();
         double yield = input.YieldMpa ?? MildSteelMpa;
         IReadOnlyList<CarrierStress> stresses = input.Carrier.At(input.TorqueNm, yield);
@@ -66,6 +65,11 @@ public static class CarriedTorque
             [.. stresses.Select(s => Explained(s, input, yield))]
         );
     }
+
+    internal static Guard CheckMaterial(double? yieldMpa, double? proofTorqueNm) =>
+        new Guard()
+            .BetweenIfGiven(nameof(CarriedTorqueInput.YieldMpa), yieldMpa, 20, 3_000, "N/mm²")
+            .BetweenIfGiven(nameof(CarriedTorqueInput.ProofTorqueNm), proofTorqueNm, 0.01, 1e6, "Nm");
 
     private static Working Explained(CarrierStress stress, CarriedTorqueInput input, double yield)
     {

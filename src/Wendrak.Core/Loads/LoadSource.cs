@@ -44,6 +44,10 @@ public sealed record LoadSource(
     /// <summary>Whether this program says if something holds; the one place that decides it.</summary>
     internal static bool Judges(bool liftsOrFlies) => !liftsOrFlies;
 
+    /// <summary>Whether it tells how hard a drive is pulled: a rider's weight is known well enough, a motor's torque is not.</summary>
+    internal static bool TellsPull(LoadSource? source, Drive drive) =>
+        drive.Input.Kind == InputKind.Rider || source?.PeakTorqueNm is not null || source?.PullN is not null;
+
     internal Guard Check()
     {
         Guard guard = new();

@@ -50,10 +50,9 @@ internal sealed class OperatingPoints
         _behind = Efficiency([.. train.PathTo(_output.Shaft).Except(train.PathTo(loop.DrivingShaft))]);
         _lowest = train.Gears.MaxBy(g => (FrontReduction(g), -Behind(g)))!;
         _tallest = train.Gears.MinBy(g => Math.Abs(train.Reduction(_output.Shaft, g)))!;
-        bool isKnown = source.PeakTorqueNm is not null || source.PullN is not null || IsPedalled;
         new Guard("Source.")
             .That(
-                isKnown,
+                LoadSource.TellsPull(source, train.Drive),
                 nameof(source.PeakTorqueNm),
                 "missing",
                 "Give the greatest torque of the engine or motor, or a measured pull."

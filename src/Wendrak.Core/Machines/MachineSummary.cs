@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Loads;
 using Wendrak.Core.Tension;
 
 namespace Wendrak.Core.Machines;
@@ -8,6 +9,7 @@ namespace Wendrak.Core.Machines;
 /// <param name="LoopsBefore">Keys of the loops between the input and this one: it can be chosen together with these.</param>
 /// <param name="Search">The wheels worth trying around what is fitted, to start a search from.</param>
 /// <param name="WearLimitPercent">Growth at which the chain is replaced; null for belts.</param>
+/// <param name="IsPullKnown">Whether somebody said how hard it is pulled: without that its loads can't be asked for.</param>
 /// <param name="Setting">How it is set: as it was asked, else by what moves it.</param>
 public sealed record LoopSummary(
     string LoopKey,
@@ -23,6 +25,7 @@ public sealed record LoopSummary(
     IReadOnlyList<string> LoopsBefore,
     LoopSearch Search,
     double? WearLimitPercent,
+    bool IsPullKnown,
     LoopSetting Setting
 );
 
@@ -83,6 +86,10 @@ public sealed record MachineSummary(
                 ],
                 SearchAround.Fitted(loop, choice, machine.Work),
                 ChainUse.WearLimitPercent(machine.Kind, loop, choice),
+                LoadSource.TellsPull(
+                    machine.Loads?.Sources.FirstOrDefault(s => s.DriveKey == train.Drive.Key),
+                    train.Drive
+                ),
                 machine.Settings?.FirstOrDefault(s => s.LoopKey == loop.Key)
                     ?? StartingSetting.Of(loop.Key, machine.Layouts?.FirstOrDefault(l => l.LoopKey == loop.Key))
             );

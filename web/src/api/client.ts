@@ -65,6 +65,7 @@ export type Point = Schemas['Point']
 export type Track = Schemas['Track']
 export type Mover = Schemas['Mover']
 export type Idler = Schemas['Idler']
+export type LoopJoint = Schemas['LoopJoint']
 export type StockSpacer = Schemas['StockSpacer']
 export type ShaftWidths = Schemas['ShaftWidths']
 export type SprocketOnShaft = Schemas['SprocketOnShaft']
@@ -198,6 +199,8 @@ export const findCombinations = (body: Schemas['LoopCombinationsInput'], s: Sign
   answered(client.POST('/api/fit/combinations', { body, ...s }))
 export const findLengthForCentre = (body: Schemas['LengthForCentreInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/length-for-centre', { body, ...s }))
+export const startMover = (body: Schemas['StartingMoverInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/starting-mover', { body, ...s }))
 export const explainSpacers = (body: Schemas['SpacerWorkingsInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/spacer-workings', { body, ...s }))
 export const loadLoop = (body: LoadsInput, s: Signal = {}) =>
@@ -292,6 +295,8 @@ export const listSetups = (id: number) =>
   answered(client.GET('/api/machines/{id}/setups', { params: { path: { id } } }))
 export const addTrial = (id: number, body: NewTrial) =>
   answered(client.POST('/api/machines/{id}/setups', { params: { path: { id } }, body }))
+export const setDelivered = (machineId: number, body: Schemas['DeliveredWheels']) =>
+  answered(client.PUT('/api/machines/{id}/delivered', { params: { path: { id: machineId } }, body }))
 export const changeSetup = (body: Setup) =>
   answered(client.PUT('/api/setups/{id}', { params: { path: { id: body.id } }, body }))
 export const fitSetup = (id: number, version: number) =>

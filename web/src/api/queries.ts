@@ -28,7 +28,7 @@ export const useChanges = (machineId?: number) =>
 export interface Computed<R> {
   data: R | undefined
   error: unknown
-  /** The answer in view belongs to an earlier input, since the present one was refused or got lost. */
+  /** The answer in view belongs to an earlier input, since the present one was refused, got lost, or is not whole. */
   isStale: boolean
 }
 
@@ -48,7 +48,11 @@ export function useComputed<I, R>(
     staleTime: 60_000,
   })
   const data = useLastGood(query.data)
-  return { data, error: query.error, isStale: data !== undefined && query.error !== null }
+  return {
+    data,
+    error: query.error,
+    isStale: data !== undefined && (query.error !== null || input === undefined),
+  }
 }
 
 /** The newest answer there was: a refused input has none of its own. */

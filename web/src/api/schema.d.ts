@@ -404,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fit/starting-mover": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startMover"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/loads/loop": {
         parameters: {
             query?: never;
@@ -804,6 +820,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/machines/{id}/delivered": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setDelivered"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/setups/{id}": {
         parameters: {
             query?: never;
@@ -1183,7 +1215,7 @@ export interface components {
             roadWheels: components["schemas"]["RoadWheelChoice"][];
             /**
              * Format: double
-             * @description Half the width of the band.
+             * @description Half the width of the band, by proportion: from 1/(1 + y) to 1 + y.
              */
             tolerancePercent: number;
         };
@@ -1234,7 +1266,7 @@ export interface components {
             gearIndex: number;
             /**
              * Format: double
-             * @description Half the width of the band.
+             * @description Half the width of the band, by proportion: from 1/(1 + y) to 1 + y.
              */
             tolerancePercent: number;
         };
@@ -1409,6 +1441,11 @@ export interface components {
              * @description Torque that this joint was tested with and held; wins over the sum.
              */
             proofTorqueNm: null | number;
+            /**
+             * @description As the drive's LoadSource says: then figures are told and no verdict.
+             * @default false
+             */
+            liftsOrFlies: boolean;
         };
         CarriedTorqueResult: {
             stresses: components["schemas"]["CarrierStress"][];
@@ -1745,6 +1782,10 @@ export interface components {
             mostUsualPercent: number;
             workings: components["schemas"]["Working"][];
         };
+        DeliveredWheels: {
+            loops: components["schemas"]["LoopChoice"][];
+            roadWheels: components["schemas"]["RoadWheelChoice"][];
+        };
         /** @description What a designation may be, for the choice beside a field, and what a new loop or work plan starts with. */
         Designations: {
             chains: string[];
@@ -1792,7 +1833,7 @@ export interface components {
          * @description What is odd about how a machine's outputs go together.
          * @enum {unknown}
          */
-        DriveFindingKind: "opposingWheels" | "scrubbingWheels" | "mirrorMismatch";
+        DriveFindingKind: "opposingWheels" | "scrubbingWheels" | "mirrorMismatch" | "halfPlanetTooth";
         DriveGearLabels: {
             driveKey: string;
             /** @description “1” to “6”; one empty label for a drive without gears. */
@@ -1879,6 +1920,8 @@ export interface components {
             floatMm: number;
             /** Format: int32 */
             pieces: number;
+            /** @description Whether as much lies at the left end as at the right one, as a rear wheel that must stay in its middle wants it. */
+            hasEqualEnds: boolean;
         };
         FitFinding: {
             kind: components["schemas"]["FitFindingKind"];
@@ -2385,9 +2428,14 @@ export interface components {
          * @enum {unknown}
          */
         LengthUnit: "links" | "beltTeeth" | "mm";
+        /**
+         * @description Which side of its limit a value must keep to.
+         * @enum {unknown}
+         */
+        LimitSide: "atLeast" | "atMost";
         /** @enum {unknown} */
         LoadCharacter: "smooth" | "moderateShock" | "heavyShock" | null;
-        /** @description One margin of a loop. */
+        /** @description One check of a loop. */
         LoadCheck: {
             kind: components["schemas"]["LoadCheckKind"];
             /** @description The state it is judged at. */
@@ -2402,20 +2450,23 @@ export interface components {
              * @description Least or greatest value that is fine.
              */
             limit: null | number;
+            /** @description Whether the limit is a least or a most. */
+            side: components["schemas"]["LimitSide"];
             /**
              * Format: double
              * @description Over 1 on the good side of the limit, whichever that is.
              */
             margin: null | number;
             verdict: components["schemas"]["Verdict"];
-            /** @description A rule of another trade, told but not counted in the smallest margin. */
+            /** @description A rule of another trade, told but not counted in the verdict. */
             isAdvisory: boolean;
             source: string;
             /** @description Field that would tell it, as the input names it. */
             missing: null | string;
+            unjudged: null | components["schemas"]["Unjudged"];
         };
         /** @enum {unknown} */
-        LoadCheckKind: "breakingLoad" | "breakingLoadWithShock" | "pinPressure" | "climbing" | "chainSpeed" | "ripple" | "oddTeeth" | "wrap" | "rating" | "galling" | "slip" | "beltCount" | "beltSpeed" | "smallPulley" | "beltPull" | "teethInMesh" | "toothJump";
+        LoadCheckKind: "breakingLoad" | "breakingLoadWithShock" | "pinPressure" | "climbing" | "chainSpeed" | "ripple" | "oddTeeth" | "wrap" | "rating" | "galling" | "slip" | "beltCount" | "beltSpeed" | "lowBeltSpeed" | "longDistance" | "shortDistance" | "smallestFront" | "smallPulley" | "beltPull" | "teethInMesh" | "toothJump";
         /** @description What drives a drive and what it moves. Everything that is null has a default, or is not counted. */
         LoadSource: {
             /** @description The drive it belongs to. */
@@ -2712,6 +2763,23 @@ export interface components {
             findings: components["schemas"]["FitFinding"][];
             workings: components["schemas"]["Working"][];
         };
+        /** @description What passes the torque on at one wheel of a loop, as it was measured, and what it held in a test. */
+        LoopJoint: {
+            loopKey: string;
+            /** @description The driving or the driven wheel. */
+            side: components["schemas"]["WheelSide"];
+            carrier: components["schemas"]["TorqueCarrier"];
+            /**
+             * Format: double
+             * @description Of the softer part; null for mild steel.
+             */
+            yieldMpa?: null | number;
+            /**
+             * Format: double
+             * @description Torque that it was tested with and held; null where nobody tested it.
+             */
+            proofTorqueNm?: null | number;
+        };
         /** @description Where the wheels of one loop stand, in a side view of the machine's own choice. */
         LoopLayout: {
             loopKey: string;
@@ -2729,9 +2797,12 @@ export interface components {
         };
         LoopLoadsResult: {
             points: components["schemas"]["PointLoads"][];
+            /** @description The worst first. */
             checks: components["schemas"]["LoadCheck"][];
             /** @description False for hoists, lifts for people and aircraft: this tool does not decide those. */
             isJudged: boolean;
+            /** @description The worst of all checks that count; not applicable where none could be told. */
+            verdict: components["schemas"]["Verdict"];
             smallest: null | components["schemas"]["LoadCheck"];
             /**
              * Format: double
@@ -3090,6 +3161,8 @@ export interface components {
              * @description Growth at which the chain is replaced; null for belts.
              */
             wearLimitPercent: null | number;
+            /** @description Whether somebody said how hard it is pulled: without that its loads can't be asked for. */
+            isPullKnown: boolean;
             /** @description How it is set: as it was asked, else by what moves it. */
             setting: components["schemas"]["LoopSetting"];
         };
@@ -3189,6 +3262,8 @@ export interface components {
             strengths: components["schemas"]["LoopStrength"][];
             /** @description Chains and belts of another kind, kept to be laid beside a loop. */
             alternatives?: null | components["schemas"]["LoopAlternative"][];
+            /** @description One for a wheel at most. */
+            joints?: null | components["schemas"]["LoopJoint"][];
         };
         /** @description A machine to be stored, with the wheels on it. */
         MachineSave: {
@@ -3248,6 +3323,15 @@ export interface components {
          * @enum {unknown}
          */
         Meshing: "externalGears" | "internalGears" | "chain" | "toothedBelt";
+        /** @description The piece whose lack keeps a shaft from being filled. */
+        MissingSpacer: {
+            /** Format: double */
+            thicknessMm: number;
+            /** @description True where the drawer knows no such thickness, and it must be made. */
+            isMade: boolean;
+            /** @description Shaft that takes the last of that thickness; null where none does. */
+            takenBy: null | string;
+        };
         /** @description The member that moves, and along what. */
         Mover: {
             kind: components["schemas"]["MoverKind"];
@@ -3334,6 +3418,11 @@ export interface components {
              */
             roadSpeedKmh: null | number;
             origin: components["schemas"]["TorqueOrigin"];
+            /**
+             * @description True where a power was typed and the torque follows from it: then the pull is that power over the speed.
+             * @default false
+             */
+            isPowerGiven: boolean;
             /** @description True where the run that is slack otherwise pulls. */
             isReversed: boolean;
             /** Format: double */
@@ -3531,10 +3620,12 @@ export interface components {
             loops: components["schemas"]["LoopChoice"][];
             /** @description Loops without one are left out. */
             layouts: components["schemas"]["LoopLayout"][];
-            /** @description Widths of the shafts that were measured. */
+            /** @description Widths of the shafts that were measured, those of the machine's other drives too. */
             shafts: components["schemas"]["ShaftWidths"][];
-            /** @description By bore; only those of a shaft's diameter go on it. */
+            /** @description By bore; only those of a shaft's diameter go on it. One drawer for all shafts. */
             spacers: components["schemas"]["BoredSpacers"][];
+            /** @description Drives of the same machine whose shafts are filled from the same drawer. */
+            otherDrives?: null | components["schemas"]["Drive"][];
         };
         /** @description One loop among its neighbours. */
         RailLoop: {
@@ -3562,6 +3653,7 @@ export interface components {
             isInRow: null | boolean;
         };
         RailResult: {
+            /** @description Those of the drive. */
             shafts: components["schemas"]["RailShaft"][];
             /** @description Those with a layout, in the order of the drive. */
             loops: components["schemas"]["RailLoop"][];
@@ -3615,9 +3707,9 @@ export interface components {
             finalHigh: number;
             /**
              * Format: double
-             * @description Middle of the band: geometric, since ratios are felt by proportion.
+             * @description Middle of the band by proportion, as ratios are felt; of “x ± y %” it is x.
              */
-            finalTarget: number;
+            finalGeometricMiddle: number;
         };
         /** @description A drive with its wheels, and the aim to turn into bands. */
         RatioBandsInput: {
@@ -3673,9 +3765,9 @@ export interface components {
             bandGears: string[];
             /**
              * Format: double
-             * @description From the middle of the nearest band; null without an aim.
+             * @description From the geometric middle of the nearest band; null without an aim.
              */
-            offTargetPercent: null | number;
+            offMiddlePercent: null | number;
             moves: components["schemas"]["Moves"];
             /** Format: double */
             workMinutes: number;
@@ -4240,6 +4332,7 @@ export interface components {
             aim: null | components["schemas"]["AimTarget"];
             /** @description Gears that count for the aim; empty for all. */
             gears: number[];
+            delivered?: null | components["schemas"]["ComparedSetup"];
         };
         SetupComparisonResult: {
             /** @description As fitted first, then the others in the order given. */
@@ -4250,6 +4343,8 @@ export interface components {
              * @description Pedalling speed of the speeds per gear; null where nobody pedals.
              */
             cadenceRpm: null | number;
+            /** @description Shaft behind the loop being chosen, where that drives nothing; null where it drives something. */
+            idleShaft: null | string;
         };
         /** @description All figures of one setup. */
         SetupFigures: {
@@ -4279,11 +4374,12 @@ export interface components {
             /** @description Null without an aim. */
             meetsAim: null | boolean;
             speedometer: null | components["schemas"]["SpeedometerResult"];
+            speedometerNeeds: null | components["schemas"]["SpeedometerNeed"];
             gears: components["schemas"]["GearFigures"][];
             workings: components["schemas"]["Working"][];
         };
         /** @enum {unknown} */
-        SetupStatus: "asFitted" | "trial" | "former" | "discarded";
+        SetupStatus: "asFitted" | "trial" | "former" | "discarded" | "asDelivered";
         /** @description What the two runs of a loop put on a shaft. */
         ShaftLoadResult: {
             /** Format: double */
@@ -4412,6 +4508,11 @@ export interface components {
              * @description Wanted less stacked.
              */
             remainderMm: number;
+            /**
+             * Format: double
+             * @description All pieces of the gap together.
+             */
+            sumMm: number;
         };
         /**
          * @description Which stacks stand first.
@@ -4455,6 +4556,7 @@ export interface components {
             nearest: null | components["schemas"]["FilledShaft"];
             /** @description False when the stock allows more stacks than were tried. */
             isComplete: boolean;
+            missing?: null | components["schemas"]["MissingSpacer"];
         };
         /** @description A filled shaft to be explained. */
         SpacerWorkingsInput: {
@@ -4501,13 +4603,20 @@ export interface components {
             slackRunMm?: null | number;
             /** Format: double */
             tightRunMm?: null | number;
+            /**
+             * @description False where AxialStiffnessN is a guess: good for a first move, not for a reading.
+             * @default false
+             */
+            isStiffnessTyped: boolean;
         };
         /**
          * @description Where the speedometer takes its speed from.
          * @enum {unknown}
          */
         SpeedPickup: "none" | "gearboxOutput" | "drivenWheel" | "otherWheel";
-        /** @description What the speedometer shows after a change. */
+        /** @enum {unknown} */
+        SpeedometerNeed: "deliveredSetup" | "roadWheelSize" | null;
+        /** @description What the speedometer shows with a setup. */
         SpeedometerResult: {
             /**
              * Format: double
@@ -4521,6 +4630,16 @@ export interface components {
             correctionPercent: number;
             /** @description Never allowed where UN R39 rules: shown speed must not be below true speed. */
             showsTooLittle: boolean;
+            /**
+             * Format: double
+             * @description Reduction from pickup to road wheel over that as delivered; 1 where it does not matter.
+             */
+            reductionChange: number;
+            /**
+             * Format: double
+             * @description Rolling circumference over that as delivered; 1 where it does not matter.
+             */
+            circumferenceChange: number;
         };
         /** @enum {unknown} */
         SpreadCause: "wheelRunsOut" | "loopIsUneven" | null;
@@ -4754,6 +4873,15 @@ export interface components {
         StartingLayoutInput: {
             drive: components["schemas"]["Drive"];
             choice: components["schemas"]["LoopChoice"];
+        };
+        /** @description A loop that is laid out, and the kind of adjuster it is to have. */
+        StartingMoverInput: {
+            drive: components["schemas"]["Drive"];
+            choice: components["schemas"]["LoopChoice"];
+            layout: components["schemas"]["LoopLayout"];
+            kind: components["schemas"]["MoverKind"];
+            /** @description What it moves; null for the wheel that kind usually moves. */
+            wheel?: null | string;
         };
         /** @description Wheels that a new loop starts with until the owner gives the right ones. */
         StartingWheels: {
@@ -5158,7 +5286,9 @@ export interface components {
          */
         Turning: "clockwise" | "counterclockwise";
         /** @enum {unknown} */
-        Verdict: "fine" | "watch" | "stop" | "notApplicable";
+        Unjudged: "inputMissing" | "tableSilent" | "ruleDoesNotHold" | "notDecidedHere" | null;
+        /** @enum {unknown} */
+        Verdict: "fine" | "watch" | "stop" | "advice" | "notApplicable";
         /** @description Whether a chain that comes off a sprocket finds room between its tips and an edge, or jams there. */
         WayOut: {
             /** @description The sprocket nearest to the edge. */
@@ -6109,6 +6239,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LoopLayout"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    startMover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartingMoverInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Mover"];
                 };
             };
             /** @description Bad Request */
@@ -7237,6 +7400,57 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["NewTrial"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Setup"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+        };
+    };
+    setDelivered: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeliveredWheels"];
             };
         };
         responses: {

@@ -1,13 +1,14 @@
 import { Button, Group, Modal, Select } from '@mantine/core'
+import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
-import type { LoopLayout } from '../api/client'
+import { type LoopLayout, type Mover, startMover } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import editor from '../machine/MachineEditor.module.css'
 import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
 import { isToothed } from '../machine/words'
 import { ArmFields, IdlerFields, LimitFields } from './LayoutPartFields'
-import { FIXED, moverOf, newIdler, newLimit, wayOf } from './newLayoutParts'
+import { FIXED, newIdler, newLimit } from './newLayoutParts'
 import { PlaceFields, TrackFields } from './PlaceFields'
 import { StepFields } from './StepFields'
 import type { Fit } from './useFit'
@@ -37,6 +38,12 @@ export default function LayoutEditor({
   const at = `layouts[${index}]`
   const issue = (field: string) => issueFor(error, `${at}.${field}`)
   const moves = draft.mover?.wheel
+  // Where a way begins and which way it tightens is the core's to say.
+  const start = useMutation({
+    mutationFn: ({ kind, wheel = null }: { kind: Mover['kind']; wheel?: string | null }) =>
+      startMover({ drive: bench.drive, choice: fit.choice, layout: draft, kind, wheel }),
+    onSuccess: (mover) => setDraft((now) => ({ ...now, mover })),
+  })
   return (
     <Modal
       opened
@@ -76,21 +83,18 @@ export default function LayoutEditor({
             label="Tensioned by"
             data={MOVERS}
             value={draft.mover?.kind ?? FIXED}
-            onChange={(kind) => setDraft({ ...draft, mover: moverOf(kind, draft) })}
+            onChange={(kind) => {
+              if (kind === FIXED) setDraft({ ...draft, mover: null })
+              else if (kind !== null) start.mutate({ kind: kind as Mover['kind'] })
+            }}
+            error={start.error ? sentenceOf(start.error) : undefined}
           />
           {draft.mover && (
             <Select
               label="Wheel that moves"
               data={['front', 'rear', ...draft.idlers.map((i) => i.name)]}
               value={draft.mover.wheel}
-              onChange={(wheel) =>
-                draft.mover &&
-                wheel &&
-                setDraft({
-                  ...draft,
-                  mover: { ...draft.mover, wheel, track: wayOf(draft.mover.kind, wheel, draft) },
-                })
-              }
+              onChange={(wheel) => draft.mover && wheel && start.mutate({ kind: draft.mover.kind, wheel })}
               error={issue('mover.wheel')}
             />
           )}

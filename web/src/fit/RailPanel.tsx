@@ -21,6 +21,8 @@ import { WorkingDialog } from '../shell/WorkingDialog'
 import { RailPicture } from './RailPicture'
 import { ShaftPicture } from './ShaftPicture'
 
+type RailStacks = NonNullable<RailShaft['stacks']>
+
 const ShaftEditor = lazy(() => import('./ShaftEditor'))
 
 /** The shafts of the drive in view from side to side: rows of its loops, and spacers that put the sprockets there. */
@@ -43,7 +45,9 @@ export default function RailPanel({ bench }: { bench: Workbench }) {
           drive,
           loops: bench.shown.loops.filter((c) => loops.some((l) => l.key === c.loopKey)),
           layouts: (machine.layouts ?? []).filter((l) => loops.some((s) => s.key === l.loopKey)),
-          shafts: measured,
+          // One drawer for the whole machine: what another drive's shafts take is not there for these.
+          shafts: machine.shafts ?? [],
+          otherDrives: machine.drives.filter((d) => d.key !== drive.key),
           spacers: spacers.map(({ thicknessMm, boreMm, count }) => ({ thicknessMm, boreMm, count })),
         }
       : undefined,
@@ -169,7 +173,11 @@ function Ways({
   if (!stacks) return null
   const mm = (value: number) => plain(Number(units.toShown('fine', value).toFixed(3)))
   const pieces = (stack: FilledShaft) =>
-    stack.gaps.map((g) => (g.piecesMm.length === 0 ? '–' : g.piecesMm.map(mm).join(' + ')))
+    stack.gaps.map((g) =>
+      g.piecesMm.length === 0
+        ? '–'
+        : g.piecesMm.map(mm).join(' + ') + (g.piecesMm.length > 1 ? ` = ${mm(g.sumMm)}` : ''),
+    )
   if (stacks.ways.length === 0)
     return (
       <>
@@ -177,11 +185,7 @@ function Ways({
           ■ The drawer holds no stack within {units.show('fine', stacks.toleranceMm)} of the row. Nearest, as
           drawn: {way.gaps.map((g, i) => gapName(i, way.gaps.length, g, units)).join('; ')}.
         </p>
-        <p className="cap">
-          {way.gaps.some((g) => g.wantedMm < 0)
-            ? 'No spacer mends that: move a row, take a narrower hub, or measure again.'
-            : 'Have a spacer of the missing thickness made, or measure again.'}
-        </p>
+        <p>{missingText(stacks, way, units)}</p>
       </>
     )
   return (
@@ -215,6 +219,7 @@ function Ways({
                     {w.pieces}
                   </button>
                   {w.sprockets.some((s) => s.isTurned) && <span className="cap"> turned</span>}
+                  {w.hasEqualEnds && <span className="cap"> both ends alike</span>}
                 </th>
                 {pieces(w).map((text, i) => (
                   // biome-ignore lint/suspicious/noArrayIndexKey: gaps are places in order
@@ -231,12 +236,25 @@ function Ways({
       </div>
       <p className="cap" style={{ marginTop: 6 }}>
         Fewest pieces first, in {units.unitOf('fine')}; up to {units.show('fine', stacks.toleranceMm)} off the
-        row and {units.show('fine', stacks.floatMostMm)} of float. Every shaft has the whole drawer to itself
-        here.
+        row and {units.show('fine', stacks.floatMostMm)} of float. The drawer is one: what the other shafts
+        take is not counted twice.
         {!stacks.isComplete && ' The drawer allows more stacks than were tried.'}
       </p>
     </>
   )
+}
+
+/** The piece whose lack it is, and where the last of it went. */
+function missingText({ missing }: RailStacks, way: FilledShaft, units: Units): string {
+  if (!missing)
+    return way.gaps.some((g) => g.wantedMm < 0)
+      ? 'No spacer mends that: move a row, take a narrower hub, or measure again.'
+      : 'No single piece more would do: have several made, or measure again.'
+  const piece = units.show('fine', missing.thicknessMm, decimalsOf(units))
+  if (missing.isMade) return `Missing is one piece of ${piece}: no drawer has it, have it made.`
+  return missing.takenBy
+    ? `Missing is one more of ${piece}: those there are go on the ${missing.takenBy}.`
+    : `Missing is one more of ${piece}.`
 }
 
 /** Hundredths of a millimetre, or thousandths of an inch. */

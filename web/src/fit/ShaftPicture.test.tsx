@@ -15,7 +15,12 @@ const widths: ShaftWidths = {
   sprockets: [],
 }
 
-const gap = (...piecesMm: number[]) => ({ piecesMm, wantedMm: 0, remainderMm: 0 })
+const gap = (...piecesMm: number[]) => ({
+  piecesMm,
+  wantedMm: 0,
+  remainderMm: 0,
+  sumMm: piecesMm.reduce((a, b) => a + b, 0),
+})
 const seat = (loopKey: string, leftFaceMm: number, planeMm: number, errorMm: number) => ({
   loopKey,
   side: 'front' as const,
@@ -31,6 +36,7 @@ const way: FilledShaft = {
   lineErrorMm: 0.5,
   floatMm: 0,
   pieces: 5,
+  hasEqualEnds: false,
 }
 
 const parts = (part: string) => [...document.querySelectorAll(`[data-part="${part}"]`)]

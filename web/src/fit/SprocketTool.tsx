@@ -27,7 +27,7 @@ export function SprocketTool({ fit }: { fit: Fit }) {
         w={130}
         mb="xs"
         label={`Teeth, for ${fit.loop.standard}`}
-        allowDecimal={false}
+        isCount
         value={teeth}
         onChange={setTeeth}
         error={issueFor(error, 'teeth')}

@@ -1,9 +1,11 @@
 import { Select } from '@mantine/core'
 import { useState } from 'react'
-import { type CarriedTorqueInput, carryTorque } from '../api/client'
+import { type CarriedTorqueInput, carryTorque, type LoopJoint, type LoopLoadsResult } from '../api/client'
 import { issueFor } from '../api/issues'
 import { useComputed } from '../api/queries'
-import { fixed, plain } from '../quantities/format'
+import { DraftBar } from '../machine/DraftBar'
+import type { Workbench } from '../machine/useWorkbench'
+import { fixed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
@@ -13,7 +15,9 @@ import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
-import { VERDICT_WORDS } from './words'
+import { usePlaceholder } from './StrengthFields'
+import { type Loads, loadsWith } from './useLoads'
+import { VERDICT_TONES, VERDICT_WORDS } from './words'
 
 type Carrier = CarriedTorqueInput['carrier']
 type Kind = Carrier['kind']
@@ -51,48 +55,60 @@ const SIZES: Record<Kind, [field: string, label: string, isCount?: boolean][]> =
 }
 
 const STRESS_WORDS = { shear: 'shear', bearing: 'pressure', torsion: 'twist' }
-const TONES = { fine: 'ok', watch: 'watch', stop: 'stop', notApplicable: undefined } as const
 
-/** Whether key, spline, bolts or shaft hold what the loop asks of them, measured with the part in hand. */
-export function CarrierPanel({ torqueNm }: { torqueNm: number }) {
+type Typed = { sizes: Record<string, number | undefined>; yieldMpa?: number; proofTorqueNm?: number }
+
+/** Whether key, spline, bolts or shaft hold what the loop asks of them, measured with the part in hand and stored with the machine. */
+export function CarrierPanel({
+  bench,
+  loads,
+  answer: { hardestTorqueNm: torqueNm },
+}: {
+  bench: Workbench
+  loads: Loads
+  answer: LoopLoadsResult
+}) {
   const units = useUnits()
-  const [kind, setKind] = useState<Kind>('key')
-  const [sizes, setSizes] = useState<Record<string, number | undefined>>({})
-  const [typed, setTyped] = useState<{ torqueNm?: number; yieldMpa?: number; proofTorqueNm?: number }>({})
+  const placeholder = usePlaceholder()
+  const { machine } = bench.card
+  const [side, setSide] = useState<LoopJoint['side']>('front')
+  const stored = machine.loads?.joints?.find((j) => j.loopKey === loads.loop.loopKey && j.side === side)
+  const [draft, setDraft] = useState<{ of: string; kind: Kind; typed: Typed } | null>(null)
+  const [otherTorqueNm, setOtherTorque] = useState<number>()
   const [isWorking, setWorking] = useState(false)
+  // What was typed belongs to the wheel it was typed for, and to what was stored then.
+  const of = JSON.stringify([loads.loop.loopKey, side, stored])
+  const own = draft?.of === of ? draft : null
+  const kind = own?.kind ?? stored?.carrier.kind ?? 'key'
+  const typed = own?.typed ?? typedOf(stored)
+  const put = (part: Partial<Typed>, of_kind = kind) =>
+    setDraft({ of, kind: of_kind, typed: { ...typed, ...part } })
+  const { sizes } = typed
   const known = SIZES[kind].every(([field]) => sizes[field] !== undefined)
+  const joint = known
+    ? {
+        loopKey: loads.loop.loopKey,
+        side,
+        carrier: {
+          kind,
+          ...Object.fromEntries(SIZES[kind].map(([field]) => [field, sizes[field]])),
+        } as Carrier,
+        yieldMpa: typed.yieldMpa ?? null,
+        proofTorqueNm: typed.proofTorqueNm ?? null,
+      }
+    : undefined
   const answer = useComputed(
     'carried-torque',
-    known
-      ? {
-          carrier: {
-            kind,
-            ...Object.fromEntries(SIZES[kind].map(([field]) => [field, sizes[field]])),
-          } as Carrier,
-          torqueNm: typed.torqueNm ?? torqueNm,
-          yieldMpa: typed.yieldMpa ?? null,
-          proofTorqueNm: typed.proofTorqueNm ?? null,
-        }
-      : undefined,
+    joint && {
+      carrier: joint.carrier,
+      torqueNm: otherTorqueNm ?? torqueNm,
+      yieldMpa: joint.yieldMpa,
+      proofTorqueNm: joint.proofTorqueNm,
+      liftsOrFlies: loads.parts.source.liftsOrFlies,
+    },
     carryTorque,
   )
   const result = known ? answer.data : undefined
-  const own = (
-    label: string,
-    key: keyof typeof typed,
-    quantity?: 'torque' | 'pressure',
-    placeholder = '',
-  ) => (
-    <QuantityField
-      size="xs"
-      label={label}
-      quantity={quantity}
-      placeholder={placeholder}
-      value={typed[key]}
-      onChange={(value) => setTyped({ ...typed, [key]: value })}
-      error={issueFor(answer.error, key)}
-    />
-  )
   return (
     <Panel
       title="What carries the torque"
@@ -103,10 +119,20 @@ export function CarrierPanel({ torqueNm }: { torqueNm: number }) {
       <div className={fields.fields} data-no-print>
         <Select
           size="xs"
+          label="Of the wheel"
+          data={[
+            { value: 'front', label: 'front' },
+            { value: 'rear', label: 'rear' },
+          ]}
+          value={side}
+          onChange={(value) => setSide(value === 'rear' ? 'rear' : 'front')}
+        />
+        <Select
+          size="xs"
           label="Joint"
           data={Object.entries(KIND_WORDS).map(([value, label]) => ({ value, label }))}
           value={kind}
-          onChange={(value) => setKind((value as Kind | null) ?? 'key')}
+          onChange={(value) => put({ sizes: {} }, (value as Kind | null) ?? 'key')}
         />
         {SIZES[kind].map(([field, label, isCount]) => (
           <QuantityField
@@ -115,18 +141,37 @@ export function CarrierPanel({ torqueNm }: { torqueNm: number }) {
             label={label}
             quantity={isCount ? undefined : 'fine'}
             value={sizes[field]}
-            onChange={(value) => setSizes({ ...sizes, [field]: value })}
+            isCount={isCount}
+            onChange={(value) => put({ sizes: { ...sizes, [field]: value } })}
             error={issueFor(answer.error, `carrier.${field}`)}
           />
         ))}
-        {own('Torque', 'torqueNm', 'torque', plain(Number(units.toShown('torque', torqueNm).toPrecision(4))))}
-        {own(
-          'Yield strength',
-          'yieldMpa',
-          'pressure',
-          result ? plain(Number(units.toShown('pressure', result.yieldMpa).toPrecision(4))) : '',
-        )}
-        {own('Held in a test', 'proofTorqueNm', 'torque')}
+        <QuantityField
+          size="xs"
+          label="Torque"
+          quantity="torque"
+          placeholder={placeholder(torqueNm, 'torque')}
+          value={otherTorqueNm}
+          onChange={setOtherTorque}
+          error={issueFor(answer.error, 'torqueNm')}
+        />
+        <QuantityField
+          size="xs"
+          label="Yield strength"
+          quantity="pressure"
+          placeholder={placeholder(result?.yieldMpa, 'pressure')}
+          value={typed.yieldMpa}
+          onChange={(yieldMpa) => put({ yieldMpa })}
+          error={issueFor(answer.error, 'yieldMpa')}
+        />
+        <QuantityField
+          size="xs"
+          label="Held in a test"
+          quantity="torque"
+          value={typed.proofTorqueNm}
+          onChange={(proofTorqueNm) => put({ proofTorqueNm })}
+          error={issueFor(answer.error, 'proofTorqueNm')}
+        />
       </div>
       <Refused error={answer.error} />
       {!known && (
@@ -140,14 +185,38 @@ export function CarrierPanel({ torqueNm }: { torqueNm: number }) {
             </Figure>
           ))}
           <p style={{ marginTop: 6 }}>
-            <span className={table.tag} data-tone={TONES[result.verdict]}>
-              {VERDICT_WORDS[result.verdict]}
-            </span>{' '}
+            {result.verdict !== 'notApplicable' && (
+              <span className={table.tag} data-tone={VERDICT_TONES[result.verdict]}>
+                {VERDICT_WORDS[result.verdict]}
+              </span>
+            )}{' '}
             ×{fixed(result.margin, 2)}
-            {result.isProven ? ' by the test that was written down' : ' against yield'}; ×
-            {fixed(result.wantedMargin, 2)} or more is wanted.
+            {result.isProven ? ' by the test that was written down' : ' against yield'}
+            {result.verdict === 'notApplicable'
+              ? '. Whether that will do is not decided here.'
+              : `; ×${fixed(result.wantedMargin, 2)} or more is wanted.`}
           </p>
         </>
+      )}
+      {own && (
+        <DraftBar
+          card={bench.card}
+          machine={{
+            ...machine,
+            loads: loadsWith(machine.loads, {
+              joints: [
+                ...(machine.loads?.joints ?? []).filter(
+                  (j) => j.loopKey !== loads.loop.loopKey || j.side !== side,
+                ),
+                ...(joint ? [joint] : []),
+              ],
+            }),
+          }}
+          isPossible={joint !== undefined && !answer.error}
+          onBack={() => setDraft(null)}
+        >
+          {joint ? 'measured, not stored' : 'not all measured yet'}
+        </DraftBar>
       )}
       {isWorking && result && (
         <WorkingDialog
@@ -159,3 +228,14 @@ export function CarrierPanel({ torqueNm }: { torqueNm: number }) {
     </Panel>
   )
 }
+
+const typedOf = (joint: LoopJoint | undefined): Typed =>
+  joint
+    ? {
+        sizes: Object.fromEntries(
+          Object.entries(joint.carrier).filter(([field]) => field !== 'kind') as [string, number][],
+        ),
+        yieldMpa: joint.yieldMpa ?? undefined,
+        proofTorqueNm: joint.proofTorqueNm ?? undefined,
+      }
+    : { sizes: {} }

@@ -41,7 +41,8 @@ export default function LoadsView() {
   const draft = tried?.of === of ? tried.parts : null
   const loads = useLoads(bench, useDeferredValue(draft))
   const fit = useFit(bench)
-  const mends = useComputed('mends', loads?.input, mendLoads)
+  const isAsked = draft !== null || loads?.loop.isPullKnown === true
+  const mends = useComputed('mends', isAsked ? loads?.input : undefined, mendLoads)
   if (!loads)
     return (
       <Sentence title="This machine has no loop.">A direct drive has no chain or belt to be pulled.</Sentence>
@@ -94,17 +95,16 @@ export default function LoadsView() {
         )}
         {answer && (
           <MarginsPanel
-            checks={answer.checks}
+            answer={answer}
             mends={mends.data ?? []}
             isToothed={isToothed(loads.loop.medium)}
-            isJudged={answer.isJudged}
             isStale={loads.answer.isStale}
             onWorking={() => setWorking(true)}
           />
         )}
         {answer?.chart && <RatingPanel answer={answer} chart={answer.chart} />}
-        <TrialsPanel bench={bench} loads={loads} />
-        {answer && <CarrierPanel torqueNm={answer.hardestTorqueNm} />}
+        {isAsked && <TrialsPanel bench={bench} loads={loads} />}
+        {answer && <CarrierPanel bench={bench} loads={loads} answer={answer} />}
       </div>
       <div className={work.column}>
         {at && fit?.answer.data && fit.layout && (

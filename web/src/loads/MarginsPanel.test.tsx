@@ -1,6 +1,6 @@
 import { cleanup, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
-import type { CheckMends, LoadCheck } from '../api/client'
+import type { CheckMends, LoadCheck, LoopLoadsResult } from '../api/client'
 import { show } from '../testing'
 import { MarginsPanel } from './MarginsPanel'
 
@@ -11,45 +11,64 @@ const check = (kind: LoadCheck['kind'], part: Partial<LoadCheck> = {}): LoadChec
   point: 'hardestPull',
   value: 6,
   limit: 3,
+  side: 'atLeast',
   margin: 2,
   verdict: 'fine',
   isAdvisory: false,
   source: 'a standard',
   missing: null,
+  unjudged: null,
   ...part,
 })
-const panel = (checks: LoadCheck[], mends: CheckMends[] = [], isJudged = true) =>
+const panel = (checks: LoadCheck[], mends: CheckMends[] = [], part: Partial<LoopLoadsResult> = {}) =>
   show(
     <MarginsPanel
-      checks={checks}
+      answer={
+        {
+          checks,
+          isJudged: true,
+          verdict: checks[0]?.verdict ?? 'notApplicable',
+          smallest: null,
+          ...part,
+        } as LoopLoadsResult
+      }
       mends={mends}
       isToothed
-      isJudged={isJudged}
       isStale={false}
       onWorking={() => {}}
     />,
   )
 const row = (name: RegExp) => screen.getByRole('row', { name })
+const width = (name: RegExp) => row(name).querySelector('i')?.style.width
 
 describe('margins', () => {
-  it('tells value, limit, verdict and how much of the limit is used', () => {
+  it('tells value, limit, which side of it is good, and the value beside its limit', () => {
     panel([check('breakingLoad')])
-    expect(row(/^Breaking load/).textContent).toMatch(/hardest pull×6\.00×3\.00fine/)
-    expect(
-      row(/^Breaking load/)
-        .querySelector('i')
-        ?.getAttribute('style'),
-    ).toContain('50%')
+    expect(row(/^Breaking load/).textContent).toMatch(/hardest pull×6\.00at least ×3\.00fine/)
+    expect(width(/^Breaking load/)).toBe('100%')
   })
 
-  it('never draws more than the whole bar', () => {
-    panel([check('ripple', { value: 3, limit: 2, margin: 2 / 3, verdict: 'watch' })])
-    expect(
-      row(/^Speed ripple/)
-        .querySelector('i')
-        ?.getAttribute('style'),
-    ).toContain('100%')
-    expect(row(/^Speed ripple/).textContent).toContain('±3.0 %')
+  it('goes on past the limit, and says where the bar ends', () => {
+    panel([
+      check('ripple', { value: 3, limit: 2, side: 'atMost', margin: 2 / 3, verdict: 'watch' }),
+      check('galling', { value: 9, limit: 2, side: 'atMost', margin: 2 / 9, verdict: 'stop' }),
+    ])
+    expect(width(/^Speed ripple/)).toBe('75%')
+    expect(row(/^Speed ripple/).textContent).toMatch(/±3\.0 %at most ±2\.0 %watch/)
+    expect(row(/^Small sprocket against galling/).textContent).toContain('»')
+  })
+
+  it('gives one verdict, and names the row that decides it', () => {
+    const margin = check('breakingLoad', { margin: 1.4 })
+    panel([check('ripple', { verdict: 'stop' }), margin], [], { smallest: margin })
+    expect(screen.getByRole('status').textContent).toBe(
+      '■ stop: speed ripple, hardest pull. Smallest margin ×1.40, breaking load over pull',
+    )
+    cleanup()
+    panel([margin], [], { smallest: margin })
+    expect(screen.getByRole('status').textContent).toBe(
+      '✓ fine: smallest margin ×1.40, breaking load over pull',
+    )
   })
 
   it('says what would mend it, and the limit where that moves too', () => {
@@ -57,7 +76,7 @@ describe('margins', () => {
       value: 6.28,
       limit: 2.91,
       margin: 0.46,
-      verdict: 'watch',
+      verdict: 'advice',
       isAdvisory: true,
     })
     panel(
@@ -71,7 +90,7 @@ describe('margins', () => {
       ],
     )
     expect(row(/^Power/).textContent).toMatch(/mends it: 3 side by side: 6\.28\skW of 7\.30\skW/)
-    expect(row(/^Power/).textContent).toContain('watch · bursts only')
+    expect(row(/^Power/).textContent).toContain('short bursts only')
   })
 
   it('names what it would need to know', () => {
@@ -82,13 +101,23 @@ describe('margins', () => {
         margin: null,
         verdict: 'notApplicable',
         missing: 'Strength.InstalledTensionN',
+        unjudged: 'inputMissing',
       }),
     ])
     expect(row(/^Slip margin/).textContent).toMatch(/needs the tension as set.*not known/)
   })
 
+  it('says that a check can’t be made, and why', () => {
+    panel([
+      check('smallPulley', { limit: null, margin: null, verdict: 'notApplicable', unjudged: 'tableSilent' }),
+    ])
+    expect(row(/^Smaller pulley/).textContent).toMatch(/the tables have no value here.*not known/)
+  })
+
   it('keeps the figures and drops the verdict where this tool must not decide', () => {
-    panel([check('breakingLoad', { verdict: 'notApplicable' })], [], false)
+    panel([check('breakingLoad', { verdict: 'notApplicable', unjudged: 'notDecidedHere' })], [], {
+      isJudged: false,
+    })
     expect(row(/^Breaking load/).textContent).toContain('×6.00')
     expect(screen.queryByText(/fine|watch|stop|not known/)).toBeNull()
   })

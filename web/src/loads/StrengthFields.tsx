@@ -64,7 +64,7 @@ export function StrengthFields({
       size="xs"
       label={label}
       unit=""
-      allowDecimal={false}
+      isCount
       value={strength[key] ?? none}
       onChange={(value) => value !== undefined && onChange({ [key]: value })}
       error={issueFor(refusal, `${at}.${key}`)}
@@ -72,7 +72,6 @@ export function StrengthFields({
   )
   const isChain = medium === 'chain'
   const isToothedBelt = medium === 'toothedBelt'
-  const isFriction = !isChain && !isToothedBelt
   const isRound = medium === 'roundBelt'
   return (
     <>
@@ -86,22 +85,20 @@ export function StrengthFields({
             onChange={(value) => onChange({ rope: value as LoopStrength['rope'] })}
           />
         )}
-        {!isToothedBelt &&
-          medium !== 'flatBelt' &&
-          counted(isChain ? 'Strands' : 'Belts side by side', 'strands', 1)}
+        {counted(isChain ? 'Strands' : 'Belts side by side', 'strands', 1)}
         {(isChain || isRound) && part('Breaking load', 'breakingLoadN', 'force')}
         {isChain && part('Pin times bush', 'bearingAreaMm2', undefined, 'mm²')}
         {isChain && part('Sag of the slack run', 'sagMm', 'fine')}
         {isToothedBelt && part('Belt width', 'widthMm', 'fine')}
         {isToothedBelt && part('Maker’s working pull', 'allowedPullN', 'force')}
         {!isChain && part('Set tension, one run', 'installedTensionN', 'force')}
-        {isFriction && part('Friction', 'friction', undefined, '')}
+        {!isChain && part('Friction', 'friction', undefined, '')}
         {(medium === 'vBelt' || isRound) && part('Groove, included angle', 'grooveAngleDeg', undefined, '°')}
         {isRound && counted('Half turns more', 'extraHalfTurns', 0)}
         {medium === 'vBelt' && part('Rating of one belt', 'ratingPerBeltKw', 'power')}
         {medium === 'vBelt' && part('Length factor K2', 'lengthFactor', undefined, '')}
-        {isFriction && part('Force for 1 % longer', 'forceAt1PercentN', 'force')}
-        {!isToothedBelt && part('Mass of a metre', 'massKgPerM', undefined, 'kg/m')}
+        {!isChain && part('Force for 1 % longer', 'forceAt1PercentN', 'force')}
+        {part('Mass of a metre', 'massKgPerM', undefined, 'kg/m')}
         {part('Shock factor', 'shockFactor', undefined, '')}
         {assumed?.torqueShare != null && part('Share of the torque', 'torqueShare', undefined, '')}
       </div>

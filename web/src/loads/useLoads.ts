@@ -34,7 +34,9 @@ export function useLoads(bench: Workbench, draft: LoadParts | null = null): Load
   const loop = bench.loops.at(-1)
   const parts = loop && (draft ?? partsOf(bench.card, bench.drive, loop))
   const input = loop && parts && loadsInput(bench.card, bench.drive, bench.shown, parts)
-  const answer = useComputed('loads', input, loadLoop)
+  // Nobody has said how hard it is pulled: then there is nothing to ask for.
+  const isKnown = draft !== null || loop?.isPullKnown === true
+  const answer = useComputed('loads', isKnown ? input : undefined, loadLoop)
   return loop && parts && input && { loop, parts, input, answer }
 }
 
@@ -46,6 +48,7 @@ export const loadsWith = (
   sources: loads?.sources ?? [],
   strengths: loads?.strengths ?? [],
   alternatives: loads?.alternatives ?? null,
+  joints: loads?.joints ?? null,
   ...part,
 })
 

@@ -40,6 +40,10 @@ export const CHECK_WORDS: Record<LoadCheck['kind'], string> = {
   slip: 'Slip margin',
   beltCount: 'Belts side by side',
   beltSpeed: 'Belt speed',
+  lowBeltSpeed: 'Belt speed, not too slow',
+  longDistance: 'From shaft to shaft',
+  shortDistance: 'From shaft to shaft, not too near',
+  smallestFront: 'Front wheel against this machine’s smallest',
   smallPulley: 'Smaller pulley',
   beltPull: 'Pull of the belt, with shock',
   teethInMesh: 'Teeth in mesh',
@@ -64,7 +68,35 @@ export const VERDICT_WORDS: Record<LoadCheck['verdict'], string> = {
   fine: 'fine',
   watch: 'watch',
   stop: 'stop',
+  advice: 'advice',
   notApplicable: 'not known',
+}
+
+export const VERDICT_MARKS: Record<LoadCheck['verdict'], string> = {
+  fine: '✓',
+  watch: '▲',
+  stop: '■',
+  advice: 'i',
+  notApplicable: '–',
+}
+
+/** Tone of a tag or bar; none where nothing is judged. */
+export const VERDICT_TONES: Record<LoadCheck['verdict'], 'ok' | 'watch' | 'stop' | undefined> = {
+  fine: 'ok',
+  watch: 'watch',
+  stop: 'stop',
+  advice: undefined,
+  notApplicable: undefined,
+}
+
+export const SIDE_WORDS: Record<LoadCheck['side'], string> = { atLeast: 'at least', atMost: 'at most' }
+
+/** Why a check has no verdict, where no field would give it one. */
+export const UNJUDGED_WORDS: Record<NonNullable<LoadCheck['unjudged']>, string> = {
+  inputMissing: 'something is not known yet',
+  tableSilent: 'the tables have no value here: ask its maker',
+  ruleDoesNotHold: 'no rule is known for this kind of chain: ask its maker',
+  notDecidedHere: 'not decided here',
 }
 
 /** Fields that a check may miss, as the form calls them. */
@@ -75,6 +107,9 @@ export const MISSING_WORDS: Record<string, string> = {
   'Strength.WidthMm': 'the width of the belt',
   'Strength.RatingPerBeltKw': 'the maker’s rating of one belt',
   'Strength.AllowedPullN': 'the maker’s working pull',
+  'Source.CruiseKmh': 'the speed it cruises at',
+  'Source.ContinuousTorqueNm': 'the continuous torque',
+  'Source.PeakPowerKw': 'the greatest power',
 }
 
 /** A value of a check in its unit. */
@@ -92,6 +127,7 @@ export function checkText(kind: LoadCheck['kind'], value: number, units: Units, 
       return units.show('force', value)
     case 'chainSpeed':
     case 'beltSpeed':
+    case 'lowBeltSpeed':
       return units.show('loopSpeed', value)
     case 'ripple':
       return `±${figure(value, 2)} %`
@@ -105,6 +141,10 @@ export function checkText(kind: LoadCheck['kind'], value: number, units: Units, 
       return `${plain(value)} ${value === 1 ? 'turn' : 'turns'}`
     case 'beltCount':
       return plain(value)
+    case 'longDistance':
+    case 'shortDistance':
+      return units.show('longLength', value)
+    case 'smallestFront':
     case 'smallPulley':
       return teeth ? `${plain(value)} teeth` : units.show('fine', value)
     case 'teethInMesh':
@@ -130,8 +170,15 @@ export function mendText(mend: Mend, check: LoadCheck, units: Units, teeth: bool
   }
 }
 
-/** “×1.4 breaking load over pull”: the headline of the station. */
-export const headline = (answer: LoopLoadsResult): string => {
+/** What decides: the worst row that counts; undefined where all is fine or nothing could be told. */
+export const worst = ({ checks, verdict }: LoopLoadsResult): LoadCheck | undefined =>
+  verdict === 'stop' || verdict === 'watch' ? checks.find((c) => c.verdict === verdict) : undefined
+
+/** “speed ripple: stop”, “margin ×1.4”: the headline of the station. */
+export function headline(answer: LoopLoadsResult): string {
+  if (!answer.isJudged) return 'not decided here'
+  const row = worst(answer)
+  if (row) return CHECK_WORDS[row.kind].toLowerCase()
   const least = smallestMargin(answer)
   return least === undefined ? 'no margin known' : `margin ${least}`
 }

@@ -92,7 +92,7 @@ export function LoopFields({ stage, at, choice, choiceAt, error, onChange, onCho
       {toothed && (
         <QuantityField
           label={stage.medium === 'chain' ? 'Links' : 'Belt teeth'}
-          allowDecimal={false}
+          isCount
           value={choice.links ?? undefined}
           onChange={(v) => onChoice({ ...choice, links: v ?? null })}
           error={issueFor(error, `${choiceAt}.links`)}

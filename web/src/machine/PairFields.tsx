@@ -26,14 +26,14 @@ export function PairFields({ stage, at, error, onChange }: FieldsProps<'fixedPai
     <>
       <QuantityField
         label="Driving teeth"
-        allowDecimal={false}
+        isCount
         value={stage.driverTeeth}
         onChange={(v) => onChange({ ...stage, driverTeeth: teeth(v) })}
         error={issueFor(error, `${at}.driverTeeth`)}
       />
       <QuantityField
         label="Driven teeth"
-        allowDecimal={false}
+        isCount
         value={stage.drivenTeeth}
         onChange={(v) => onChange({ ...stage, drivenTeeth: teeth(v) })}
         error={issueFor(error, `${at}.drivenTeeth`)}
@@ -55,14 +55,14 @@ export function PlanetaryFields({ stage, at, error, onChange }: FieldsProps<'pla
     <>
       <QuantityField
         label="Sun teeth"
-        allowDecimal={false}
+        isCount
         value={stage.sunTeeth}
         onChange={(v) => onChange({ ...stage, sunTeeth: teeth(v) })}
         error={issueFor(error, `${at}.sunTeeth`)}
       />
       <QuantityField
         label="Ring teeth"
-        allowDecimal={false}
+        isCount
         value={stage.ringTeeth}
         onChange={(v) => onChange({ ...stage, ringTeeth: teeth(v) })}
         error={issueFor(error, `${at}.ringTeeth`)}

@@ -83,8 +83,16 @@ function LoadsStation({ bench, search }: { bench: Workbench; search: string }) {
   const loads = useLoads(bench)
   const answer = loads?.answer.data
   const isKnown = answer !== undefined && !loads?.answer.error
-  const verdict = isKnown ? answer.smallest?.verdict : undefined
-  const figure = !loads ? 'no loop' : loads.answer.error ? 'no torque yet' : answer ? headline(answer) : '…'
+  const verdict = isKnown && answer.isJudged ? answer.verdict : undefined
+  const figure = !loads
+    ? 'no loop'
+    : !loads.loop.isPullKnown
+      ? 'no torque yet'
+      : loads.answer.error
+        ? 'can’t be computed'
+        : answer
+          ? headline(answer)
+          : '…'
   return (
     <NavLink
       to={{ pathname: 'loads', search }}
@@ -96,7 +104,7 @@ function LoadsStation({ bench, search }: { bench: Workbench; search: string }) {
         <b>Loads</b>
         <span className={`num ${classes.figure}`}>
           {figure}
-          {verdict && verdict !== 'fine' && (
+          {(verdict === 'watch' || verdict === 'stop') && (
             <span className={verdict === 'stop' ? classes.stop : classes.off}> {VERDICT_WORDS[verdict]}</span>
           )}
         </span>

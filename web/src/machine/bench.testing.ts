@@ -59,6 +59,7 @@ export const loopOf = (part: Partial<LoopSummary> = {}): LoopSummary => ({
     typed: [],
   },
   wearLimitPercent: 1,
+  isPullKnown: true,
   setting: { loopKey: 'final' } as LoopSummary['setting'],
   ...part,
 })

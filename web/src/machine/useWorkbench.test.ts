@@ -22,9 +22,9 @@ const shownOf = (front: Record<string, number>) => ({
   roadWheels: [],
   isFitted: false,
 })
-const input = (shown: Parameters<typeof comparisonInput>[3]) => {
+const input = (shown: Parameters<typeof comparisonInput>[4]) => {
   const card = two()
-  return comparisonInput(card, driveOf(), card.summary.loops.slice(1, 2), shown, undefined)
+  return comparisonInput(card, [], driveOf(), card.summary.loops.slice(1, 2), shown, undefined)
 }
 
 describe('what is asked of a comparison', () => {

@@ -70,7 +70,11 @@ export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): W
   const band = parseBand(params.get('band'))
   const aimOfDrive = aim && aim.driveKey === drive.key ? aim : undefined
   const target: AimTarget | undefined = band ? { kind: 'finalRatio', ...band } : aimOfDrive?.target
-  const comparison = useComputed('compare', comparisonInput(card, drive, loops, shown, target), compareSetups)
+  const comparison = useComputed(
+    'compare',
+    comparisonInput(card, setups, drive, loops, shown, target),
+    compareSetups,
+  )
   return {
     card,
     setups,
@@ -162,6 +166,7 @@ function parseBand(param: string | null): { low: number; high: number } | undefi
 
 export function comparisonInput(
   card: MachineCard,
+  setups: Setup[],
   drive: Drive,
   loops: LoopSummary[],
   shown:
@@ -170,6 +175,7 @@ export function comparisonInput(
   target: AimTarget | undefined,
 ): SetupComparisonInput {
   const { fitted } = card
+  const delivered = setups.find((s) => s.status === 'asDelivered')
   const others = (Array.isArray(shown) ? shown : [shown]).filter((s) => !s.isFitted)
   // A trial may change more loops than the one being chosen: all that differ are spoken of together.
   const differing = others.flatMap((s) =>
@@ -188,6 +194,9 @@ export function comparisonInput(
     others: others.map(({ name, loops, roadWheels }) => ({ name, loops, roadWheels })),
     aim: target ?? null,
     gears: [],
+    delivered: delivered
+      ? { name: delivered.name, loops: delivered.loops, roadWheels: delivered.roadWheels }
+      : null,
   }
 }
 

@@ -70,10 +70,51 @@ describe('a field for a number with its unit', () => {
     expect(stored()).toBe('2.5')
   })
 
-  it('takes no letters', async () => {
-    show(<Bench />)
+  it('refuses what is no number, keeps the text and the last good value', async () => {
+    show(<Bench start={7} />)
+    await userEvent.clear(field())
     await userEvent.type(field(), '1a2b')
-    expect(stored()).toBe('12')
+    expect((field() as HTMLInputElement).value).toBe('1a2b')
+    expect(stored()).toBe('1')
+    expect(screen.getByText(/“1a2b” is no number/)).toBeTruthy()
+    expect((field() as HTMLInputElement).validity.valid).toBe(false)
+  })
+
+  it('reads fractions and mixed numbers and lets them stand', async () => {
+    show(<Bench quantity="fine" />)
+    await userEvent.type(field(), '1 3/8')
+    expect(stored()).toBe('1.375')
+    await userEvent.tab()
+    expect((field() as HTMLInputElement).value).toBe('1 3/8')
+  })
+
+  it('converts a unit that is written behind the number', async () => {
+    show(<Bench quantity="fine" />)
+    await userEvent.type(field(), '25 in')
+    expect(stored()).toBe('635')
+    await userEvent.tab()
+    expect((field() as HTMLInputElement).value).toBe('635')
+  })
+
+  it('says of a beginning that it is one once the field is left', async () => {
+    show(<Bench start={2} />)
+    await userEvent.clear(field())
+    await userEvent.type(field(), '3/')
+    expect(screen.queryByText(/beginning/)).toBeNull()
+    await userEvent.tab()
+    expect(screen.getByText(/“3\/” is the beginning of a number/)).toBeTruthy()
+    expect((field() as HTMLInputElement).value).toBe('3/')
+  })
+
+  it('drops no digit, whatever the system', async () => {
+    localStorage.setItem('wendrak.units', 'inch')
+    show(<Bench quantity="fine" />)
+    await userEvent.type(field(), '1.2345678')
+    await userEvent.tab()
+    expect((field() as HTMLInputElement).value).toBe('1.2345678')
+    await userEvent.clear(field())
+    await userEvent.type(field(), '1,5')
+    expect(stored()).toBe('38.1')
   })
 
   it('ties the refusal to the field', async () => {

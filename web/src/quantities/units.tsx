@@ -80,10 +80,8 @@ export function unitsOf(system: UnitSystem, setSystem: (system: UnitSystem) => v
     system,
     setSystem,
     unitOf: (q) => rule(q).unit,
-    // Ten figures: a value typed in one system comes back as typed, not with a tail of digits.
-    toShown: (q, stored) =>
-      rule(q).factor === 1 ? stored : Number((stored * rule(q).factor).toPrecision(6)),
-    toStored: (q, shown) => (rule(q).factor === 1 ? shown : Number((shown / rule(q).factor).toPrecision(12))),
+    toShown: (q, stored) => (rule(q).factor === 1 ? stored : asTyped(stored, rule(q).factor)),
+    toStored: (q, shown) => (rule(q).factor === 1 ? shown : storedOf(shown, rule(q).factor)),
     show: (q, stored, decimals) => {
       const shown = stored * rule(q).factor
       const text =
@@ -93,6 +91,17 @@ export function unitsOf(system: UnitSystem, setSystem: (system: UnitSystem) => v
       return `${text}\u00a0${rule(q).unit}`
     },
   }
+}
+
+const storedOf = (shown: number, factor: number) => Number((shown / factor).toPrecision(12))
+
+/** The shortest number that was typed for this value; of one that was typed in the other system six figures. */
+function asTyped(stored: number, factor: number): number {
+  for (let figures = 1; figures <= 10; figures++) {
+    const shown = Number((stored * factor).toPrecision(figures))
+    if (storedOf(shown, factor) === stored) return shown
+  }
+  return Number((stored * factor).toPrecision(6))
 }
 
 const KEY = 'wendrak.units'

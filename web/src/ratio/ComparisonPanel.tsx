@@ -12,6 +12,7 @@ import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
 import { Feel } from './Feel'
 import { SpeedLadder } from './SpeedLadder'
+import { SpeedometerPanel } from './SpeedometerPanel'
 
 /** The setup in view against as fitted: ladder, figures, feel, and what to do with it. */
 export function ComparisonPanel({ bench, onSideBySide }: { bench: Workbench; onSideBySide: () => void }) {
@@ -35,11 +36,18 @@ export function ComparisonPanel({ bench, onSideBySide }: { bench: Workbench; onS
           {sentenceOf(comparison.error)}
         </p>
       ) : null}
+      {comparison.data?.idleShaft && (
+        <p role="note">
+          “{comparison.data.idleShaft}” drives nothing: what is told is the ratio of this stage alone. Put an
+          output on it under “Edit machine and drive”.
+        </p>
+      )}
       {fitted && (
         <>
           <SpeedLadder bench={bench} setups={view ? [fitted, view] : [fitted]} />
           <Figures bench={bench} fitted={fitted} view={view} aimGear={comparison.data?.aimGearLabel ?? ''} />
-          {view && <Feel bench={bench} view={view} />}
+          {view && <Feel view={view} />}
+          <SpeedometerPanel bench={bench} fitted={fitted} view={view} />
         </>
       )}
       {shown.isFitted && <p className="cap">Click a pair on the scale to see what it would change.</p>}

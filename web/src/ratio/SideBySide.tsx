@@ -22,6 +22,7 @@ export default function SideBySide({ bench, onClose }: { bench: Workbench; onClo
     'side-by-side',
     comparisonInput(
       bench.card,
+      bench.setups,
       bench.drive,
       bench.loops,
       chosen.map((s) => ({ name: s.name, loops: s.loops, roadWheels: s.roadWheels, isFitted: false })),

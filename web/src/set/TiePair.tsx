@@ -1,4 +1,4 @@
-import { Button, NumberInput, Select } from '@mantine/core'
+import { Button, Select } from '@mantine/core'
 import { useState } from 'react'
 import { whoAmI } from '../api/client'
 import { QuantityField } from '../quantities/QuantityField'
@@ -29,13 +29,7 @@ export function TiePair({ own, setting }: { own: 'gauge' | 'feel'; setting: Sett
       {needed > 0 && (
         <div className={fields.fields}>
           {own === 'gauge' ? (
-            <NumberInput
-              size="xs"
-              label="Gauge says"
-              hideControls
-              value={ownValue ?? ''}
-              onChange={(v) => setOwn(typeof v === 'number' ? v : undefined)}
-            />
+            <QuantityField size="xs" label="Gauge says" value={ownValue} onChange={setOwn} />
           ) : (
             <Select
               size="xs"

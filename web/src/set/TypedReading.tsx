@@ -1,4 +1,4 @@
-import { Button, NumberInput, Select } from '@mantine/core'
+import { Button, Select } from '@mantine/core'
 import { useState } from 'react'
 import type { SetReading } from '../api/client'
 import { QuantityField } from '../quantities/QuantityField'
@@ -64,13 +64,7 @@ export function TypedReading({
           onChange={(v) => setValue(v === null ? undefined : Number(v))}
         />
       ) : method === 'gauge' ? (
-        <NumberInput
-          size="xs"
-          label={label}
-          hideControls
-          value={value ?? ''}
-          onChange={(v) => setValue(typeof v === 'number' ? v : undefined)}
-        />
+        <QuantityField size="xs" label={label} value={value} onChange={setValue} />
       ) : (
         <QuantityField
           size="xs"

@@ -70,7 +70,7 @@ export function AddStockDialog({ onClose }: { onClose: () => void }) {
           <QuantityField
             label="On the shelf"
             required
-            allowDecimal={false}
+            isCount
             value={wheel.count}
             onChange={(count) => setWheel({ ...wheel, count })}
             error={issueFor(add.error, 'wheel.count')}
