@@ -1,10 +1,12 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Geometry;
+using Wendrak.Core.Machines;
 
 namespace Wendrak.Web;
 
 /// <summary>A drive and the wheels of one of its loops, to begin that loop's layout from.</summary>
-public sealed record StartingLayoutInput(Drive Drive, LoopChoice Choice);
+/// <param name="Kind">Of machine: says what is usually moved; null for the driven axle.</param>
+public sealed record StartingLayoutInput(Drive Drive, LoopChoice Choice, MachineKind? Kind = null);
 
 /// <summary>The side view as files.</summary>
 /// <param name="Dxf">Release 12, mm.</param>
@@ -61,7 +63,7 @@ public static class FitEndpoints
         fit.MapPost("/drawing", (LoopFitInput input) => TypedResults.Ok(Drawing(input))).WithName("drawLoop");
         fit.MapPost(
                 "/starting-layout",
-                (StartingLayoutInput input) => TypedResults.Ok(StartingLayout.Of(input.Drive, input.Choice))
+                (StartingLayoutInput input) => TypedResults.Ok(StartingLayout.Of(input.Drive, input.Choice, input.Kind))
             )
             .WithName("startLayout");
         fit.MapPost("/starting-mover", (StartingMoverInput input) => TypedResults.Ok(StartingMover.Of(input)))

@@ -90,5 +90,5 @@ public static class MachineEndpoints
     }
 
     private static MachineCard CardOf(FittedMachine m) =>
-        new(m.Machine, m.Fitted, MachineSummary.Of(m.Machine, m.Fitted));
+        new(m.Machine, m.Fitted, MachineSummary.Of(m.Machine, m.Fitted, m.Visits));
 }

@@ -14,6 +14,8 @@ public static class SetEndpoints
     {
         RouteGroupBuilder set = app.MapComputing("/api/set", "Set");
         set.MapPost("/advice", (SetInput input) => TypedResults.Ok(SetAdvising.Of(input))).WithName("adviseSetting");
+        set.MapPost("/closing", (ClosingQuestion asked) => TypedResults.Ok(ClosingReasons.Of(asked)))
+            .WithName("askClosing");
         set.MapPost("/match", (SideMatchInput input) => TypedResults.Ok(SideMatch.Of(input))).WithName("matchSides");
         set.MapPost("/straightness", (StraightnessInput input) => TypedResults.Ok(Straightness.Of(input)))
             .WithName("judgeStraightness");
@@ -55,7 +57,7 @@ public static class SetEndpoints
             null,
             null
         );
-        return new(draft.Machine, fitted, MachineSummary.Of(draft.Machine, fitted));
+        return new(draft.Machine, fitted, MachineSummary.Of(draft.Machine, fitted, []));
     }
 
     /// <summary>A recording as the body of the request, with the range that is expected where one is known.</summary>

@@ -21,7 +21,7 @@ public sealed class DemoDataTests : IDisposable
             ["Curlew", "Dunlin", "Godwit", "Knot", "Pipit", "Plover", "Turnstone"],
             machines.Select(m => m.Machine.Name)
         );
-        Assert.All(machines, m => Assert.Empty(MachineSummary.Of(m.Machine, m.Fitted).Findings));
+        Assert.All(machines, m => Assert.Empty(MachineSummary.Of(m.Machine, m.Fitted, m.Visits).Findings));
     }
 
     [Fact]

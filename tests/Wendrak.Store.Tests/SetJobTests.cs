@@ -79,8 +79,13 @@ public sealed class SetJobTests : IDisposable
         SetJob ready = opened with { Rounds = [AsFound, Last] };
         Assert.Equal("Closing.Done", await RefusedAsync(ready with { Closing = Closed(all[..3]) }));
         Assert.Equal("Closing.Done", await RefusedAsync(ready with { Closing = Closed([.. all.Reverse()]) }));
-        SetJob closed = (await _store.SetJobs.ChangeAsync("Ann", ready with { Closing = Closed(all) }, default))!;
-        Assert.Equal(98, (await ReadAsync(opened)).Closing!.TorqueNm);
+        // Nobody confirmed the cautions: a reason is asked, and what is open is kept beside it.
+        Assert.Equal("Closing.Reason", await RefusedAsync(ready with { Closing = Closed(all) }));
+        SetClosing reasoned = Closed(all) with { Reason = "alone on the road" };
+        SetJob closed = (await _store.SetJobs.ChangeAsync("Ann", ready with { Closing = reasoned }, default))!;
+        SetClosing kept = (await ReadAsync(opened)).Closing!;
+        Assert.Equal((98, "alone on the road"), (kept.TorqueNm, kept.Reason));
+        Assert.Equal([ClosedDespite.CautionsNotConfirmed], kept.Despite!);
         Assert.Equal("Closing", await RefusedAsync(closed with { Closing = null }));
     }
 

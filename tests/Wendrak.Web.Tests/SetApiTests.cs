@@ -21,7 +21,7 @@ public sealed class SetApiTests(WendrakServer server) : IClassFixture<WendrakSer
             null,
             null,
             null,
-            new(q.Fitted[0].LoopKey, SpanMm: 580),
+            new(q.Fitted[0].LoopKey, SpanMm: 580, Suspension: RearSuspension.SwingArm),
             rounds
         );
     }

@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Geometry;
@@ -14,7 +15,8 @@ public static class StartingLayout
 
     /// <summary>The driving wheel at the origin, the driven one behind it in a slot around where its length closes.</summary>
     /// <exception cref="InvalidInputException">The loop or its wheels are refused, or the length does not go round them.</exception>
-    public static LoopLayout Of(Drive drive, LoopChoice choice)
+    /// <param name="kind">Says what is usually moved; null for the driven axle.</param>
+    public static LoopLayout Of(Drive drive, LoopChoice choice, MachineKind? kind = null)
     {
         Loop loop = DriveLoops.Find(drive, choice.LoopKey, "Choice.LoopKey");
         new Guard("Choice.")
@@ -27,8 +29,15 @@ public static class StartingLayout
         Point near = new(-Math.Max(centre - RoomMm, Math.Ceiling(wheels.TouchingMm)), 0);
         Point far = new(-(centre + RoomMm), 0);
         Mover axle = new(MoverKind.Axle, LoopLayout.RearName, new LineTrack(near, far));
-        return new(loop.Key, Turning.Clockwise, new(0, 0), new(-centre, 0), [], axle);
+        LoopLayout layout = new(loop.Key, Turning.Clockwise, new(0, 0), new(-centre, 0), [], axle);
+        if (kind is not MachineKind of || !SlidesItsMotor(of))
+            return layout;
+        LoopLayout still = layout with { Mover = null };
+        return still with { Mover = StartingMover.Of(new(drive, choice, still, MoverKind.Motor)) };
     }
+
+    /// <summary>Boards and winches are tensioned by their motor on its slide; most others by an axle. Common practice.</summary>
+    internal static bool SlidesItsMotor(MachineKind kind) => kind is MachineKind.KickBoard or MachineKind.Winch;
 
     private static double CentreMm(TwoWheels wheels, LoopChoice choice)
     {

@@ -37,15 +37,18 @@ public sealed record DriveGearLabels(string DriveKey, IReadOnlyList<string> Labe
 /// <param name="TallestOverall">Overall ratio of the first drive in its last gear.</param>
 /// <param name="Gears">Labels of the gears of every drive, first gear first.</param>
 /// <param name="Findings">What does not go together.</param>
+/// <param name="OpenReadings">Loops that were left outside their window.</param>
 public sealed record MachineSummary(
     IReadOnlyList<LoopSummary> Loops,
     int GearCount,
     double TallestOverall,
     IReadOnlyList<DriveGearLabels> Gears,
-    IReadOnlyList<DriveFinding> Findings
+    IReadOnlyList<DriveFinding> Findings,
+    IReadOnlyList<OpenReading> OpenReadings
 )
 {
-    public static MachineSummary Of(Machine machine, Setup fitted)
+    /// <param name="visits">To its loops, in any order.</param>
+    public static MachineSummary Of(Machine machine, Setup fitted, IReadOnlyList<SetJob> visits)
     {
         MachineDrivesResult state = MachineDrives.Evaluate(
             new(machine.Drives, fitted.Loops, fitted.RoadWheels, machine.Drives[0].Input.LimitSpeedRpm)
@@ -56,7 +59,8 @@ public sealed record MachineSummary(
             gears.Count,
             gears[^1].Outputs[0].Reduction,
             [.. state.Drives.Select(d => new DriveGearLabels(d.DriveKey, [.. d.Gears.Select(g => g.Label)]))],
-            state.Findings
+            state.Findings,
+            OpenReading.AllOf(machine, fitted, visits)
         );
     }
 
@@ -91,7 +95,11 @@ public sealed record MachineSummary(
                     train.Drive
                 ),
                 machine.Settings?.FirstOrDefault(s => s.LoopKey == loop.Key)
-                    ?? StartingSetting.Of(loop.Key, machine.Layouts?.FirstOrDefault(l => l.LoopKey == loop.Key))
+                    ?? StartingSetting.Of(
+                        loop.Key,
+                        machine.Layouts?.FirstOrDefault(l => l.LoopKey == loop.Key),
+                        machine.Kind
+                    )
             );
         }
     }

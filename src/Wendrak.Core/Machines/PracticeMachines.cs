@@ -35,7 +35,7 @@ public static class PracticeMachines
         Laid(
             "Chain, two screws",
             StartingMachines.For(MachineKind.Motorcycle),
-            new(Key, MmPerUnit: 1.25, BeltSide: Side.Left, FinalTorqueNm: 90)
+            new(Key, MmPerUnit: 1.25, BeltSide: Side.Left, FinalTorqueNm: 90, Suspension: RearSuspension.SwingArm)
         );
 
     private static MachineDraft Eccentric() =>

@@ -23,26 +23,31 @@ internal static class ExpectedAnswer
     private const double UnknownPerTurn = 1.6;
     private const double UnknownShare = 0.8;
 
-    /// <summary>Tightness for each mm of axle, and the part of it that one standard deviation is.</summary>
-    public static (double Slope, double Share) OfTension(TightnessScale scale, LoopSetting setting, double? tightness)
+    /// <summary>Tightness for each mm of axle, the part of it that one standard deviation is, and whether it is more than a guess.</summary>
+    public static (double Slope, double Share, bool IsKnown) OfTension(
+        TightnessScale scale,
+        LoopSetting setting,
+        double? tightness
+    )
     {
         SpanFacts span = scale.Span;
         if (setting.Kind == AdjusterKind.SprungArm)
             return setting.Arm is { RateNPerMm: double rate } arm && scale.Unit == TightnessUnit.Newton
-                ? (rate * SprungArm.PerSpringN(arm), SpringShare)
+                ? (rate * SprungArm.PerSpringN(arm), SpringShare, true)
                 : Unknown(setting, tightness);
         if (scale.Unit == TightnessUnit.LoopMm)
-            return (2 * span.CosRun, ChainShare); // both runs grow by as much
+            return (2 * span.CosRun, ChainShare, true); // both runs grow by as much
         if (scale.Unit == TightnessUnit.Newton && span.LoopLengthMm is double length)
             return (
                 TensionStiffness.NPerMm(span.AxialStiffnessN ?? UsualAxialStiffnessN, span.CosRun, length),
-                StiffnessShare
+                StiffnessShare,
+                true
             );
         return Unknown(setting, tightness);
     }
 
-    private static (double Slope, double Share) Unknown(LoopSetting setting, double? tightness) =>
-        (UnknownPerTurn * Math.Max(Math.Abs(tightness ?? 1), 1e-6) / setting.MmPerUnit, UnknownShare);
+    private static (double Slope, double Share, bool IsKnown) Unknown(LoopSetting setting, double? tightness) =>
+        (UnknownPerTurn * Math.Max(Math.Abs(tightness ?? 1), 1e-6) / setting.MmPerUnit, UnknownShare, false);
 
     /// <summary>Gap in mm for each mm that the right end is further back.</summary>
     /// <remarks>Right end back: the shafts are closer on the left and the belt walks left: a gap on the left narrows.</remarks>

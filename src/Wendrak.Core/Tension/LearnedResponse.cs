@@ -8,14 +8,30 @@ namespace Wendrak.Core.Tension;
 /// Linear regression with a normal prior, one round at a time (Kalman filter with a constant state). Source: Bishop, Pattern
 /// Recognition and Machine Learning, ch. 3.
 /// </remarks>
-internal sealed class LearnedResponse(double slope, double slopeSigma, double shiftSigma)
+internal sealed class LearnedResponse
 {
-    private double _slopeVariance = slopeSigma * slopeSigma;
-    private double _shiftVariance = shiftSigma * shiftSigma;
+    private readonly double _slope;
+    private readonly double _slopeSigma;
+    private readonly double _shiftSigma;
+    private double _slopeVariance;
+    private double _shiftVariance;
     private double _covariance;
 
+    public LearnedResponse(double slope, double slopeSigma, double shiftSigma)
+    {
+        (_slope, _slopeSigma, _shiftSigma) = (slope, slopeSigma, shiftSigma);
+        Forget();
+    }
+
+    /// <summary>Back to what was expected before anything was seen.</summary>
+    public void Forget()
+    {
+        (Slope, Shift, Rounds) = (_slope, 0, 0);
+        (_slopeVariance, _shiftVariance, _covariance) = (_slopeSigma * _slopeSigma, _shiftSigma * _shiftSigma, 0);
+    }
+
     /// <summary>Change for each mm.</summary>
-    public double Slope { get; private set; } = slope;
+    public double Slope { get; private set; }
 
     /// <summary>Change when the nut goes from nipped to its torque.</summary>
     public double Shift { get; private set; }
@@ -23,9 +39,6 @@ internal sealed class LearnedResponse(double slope, double slopeSigma, double sh
 
     /// <summary>Rounds that taught something of the slope.</summary>
     public int Rounds { get; private set; }
-
-    /// <summary>How far the last answer lay from what was expected, in standard deviations of that; 0 before any.</summary>
-    public double LastSurprise { get; private set; }
 
     /// <param name="movedMm">Way of the axle since the round before.</param>
     /// <param name="tightened">1 where the nut was torqued since, −1 where it was slackened, 0 otherwise.</param>
@@ -40,7 +53,13 @@ internal sealed class LearnedResponse(double slope, double slopeSigma, double sh
         double expected = Slope * movedMm + Shift * tightened;
         double variance = toSlope * movedMm + toShift * tightened + sigma * sigma;
         double missed = change - expected;
-        LastSurprise = Math.Abs(missed) / Math.Sqrt(variance);
+        if (movedMm != 0 && IsStiffer(missed, expected, variance))
+        {
+            // What was supposed is overruled: only the answer itself counts from here on.
+            _slopeVariance = Math.Max(_slopeVariance, missed / movedMm * (missed / movedMm));
+            toSlope = _slopeVariance * movedMm + _covariance * tightened;
+            variance = toSlope * movedMm + toShift * tightened + sigma * sigma;
+        }
         Slope += toSlope / variance * missed;
         Shift += toShift / variance * missed;
         _slopeVariance = Math.Max(0, _slopeVariance - toSlope * toSlope / variance);
@@ -49,6 +68,12 @@ internal sealed class LearnedResponse(double slope, double slopeSigma, double sh
         if (movedMm != 0)
             Rounds++;
     }
+
+    /// <summary>Whether an answer goes the expected way and so far beyond it that the drive must be stiffer than supposed.</summary>
+    private static bool IsStiffer(double missed, double expected, double variance) =>
+        missed * expected > 0 && Math.Abs(missed) > SurpriseLimit * Math.Sqrt(variance);
+
+    private const double SurpriseLimit = 2; // standard deviations
 
     public double Predict(double movedMm, int tightened) => Slope * movedMm + Shift * tightened;
 

@@ -27,6 +27,19 @@ public enum AdjusterKind
 
     /// <summary>A spring holds an idler on an arm; a screw sets the spring.</summary>
     SprungArm,
+
+    /// <summary>A spring pushes the motor along its slide: the clamp is loosened, it is let go, and the clamp nipped again.</summary>
+    SpringSlide,
+}
+
+/// <summary>How the driven axle is carried; it decides how much play a chain needs.</summary>
+public enum RearSuspension
+{
+    /// <summary>Fast in the frame.</summary>
+    Rigid,
+
+    /// <summary>On a swinging arm.</summary>
+    SwingArm,
 }
 
 /// <summary>From where clockwise is seen.</summary>
@@ -57,6 +70,8 @@ public enum WrenchView
 /// <param name="EccentricMm">From the middle of an eccentric to the axle; 10 where nobody said.</param>
 /// <param name="EccentricDeg">How far an eccentric stands from its loosest place, as found; 90 where nobody said.</param>
 /// <param name="Arm">A sprung arm as it was measured; null for any other adjuster.</param>
+/// <param name="Suspension">How the driven axle is carried; null where nobody said. An arm that was laid out says it.</param>
+/// <param name="TrackingEnd">End that the people of this machine turn for tracking; null where nobody said.</param>
 public sealed record LoopSetting(
     string LoopKey,
     AdjusterKind Kind = AdjusterKind.TwoEnds,
@@ -80,7 +95,9 @@ public sealed record LoopSetting(
     Side? BeltSide = null,
     double? EccentricMm = null,
     double? EccentricDeg = null,
-    SprungArmInput? Arm = null
+    SprungArmInput? Arm = null,
+    RearSuspension? Suspension = null,
+    Side? TrackingEnd = null
 )
 {
     private const double UsualEccentricMm = 10; // from memory, of hubs and bottom brackets
@@ -115,7 +132,10 @@ public sealed record LoopSetting(
     private bool IsEccentric => Kind == AdjusterKind.Eccentric;
 
     /// <summary>Whether it is turned; a click or shim is counted.</summary>
-    public bool Turns => Kind is not (AdjusterKind.Cam or AdjusterKind.Shims);
+    public bool Turns => Kind is not (AdjusterKind.Cam or AdjusterKind.Shims or AdjusterKind.SpringSlide);
+
+    /// <summary>Whether a spring finds the tension by itself: then nothing is counted, it is let go and nipped.</summary>
+    public bool SetsItself => Kind == AdjusterKind.SpringSlide;
 
     public bool HasTwoEnds => Kind is AdjusterKind.TwoEnds or AdjusterKind.Cam;
 
@@ -149,14 +169,18 @@ public sealed record LoopSetting(
             .BetweenIfGiven(nameof(FinalTorqueNm), FinalTorqueNm, 0.5, 1_000, "Nm")
             .BetweenIfGiven(nameof(EccentricMm), EccentricMm, 0.5, 200, "mm")
             .BetweenIfGiven(nameof(EccentricDeg), EccentricDeg, 0, 180, "°");
+        if (Suspension is RearSuspension suspension)
+            guard.OneOf(nameof(Suspension), suspension);
+        if (TrackingEnd is Side end)
+            guard.OneOf(nameof(TrackingEnd), end);
         if (Arm is not null)
             guard.Include(new Guard("Arm.").Include(Arm.Check()));
         bool isChain = loop.Medium == LoopMedium.Chain;
         guard.That(
-            !isChain || Kind != AdjusterKind.SprungArm,
+            !isChain || Kind is not (AdjusterKind.SprungArm or AdjusterKind.SpringSlide),
             nameof(Kind),
             "other_kind",
-            "Under a sprung arm a chain has no play to set: look whether the arm still has way, and choose another adjuster here."
+            "Under a spring a chain has no play to set: look whether it still has way, and choose another adjuster here."
         );
         if (MakerMethod is ReadingMethod method)
             guard

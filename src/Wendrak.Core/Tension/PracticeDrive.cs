@@ -12,6 +12,22 @@ public sealed record PracticeInput(int Seed, SetInput Loop, LockState Lock);
 /// <param name="GapMm">Null where none is read.</param>
 public sealed record PracticeReading(IReadOnlyList<Reading> Readings, double? GapMm);
 
+/// <summary>What a simulated drive is read by.</summary>
+public enum PracticeInstrument
+{
+    /// <summary>A chain by its free play, a belt by its sound.</summary>
+    Usual,
+
+    /// <summary>A push of a belt with a given force.</summary>
+    Push,
+
+    /// <summary>A gauge in its own scale, which nobody tied to anything.</summary>
+    Gauge,
+
+    /// <summary>A hand: loose, about right, tight.</summary>
+    Feel,
+}
+
 /// <summary>Answers adjusters as a real drive does. Invented, from the physics of <see cref="SpanVibration"/> and a person's noise.</summary>
 public static class PracticeDrive
 {
@@ -24,7 +40,7 @@ public static class PracticeDrive
         SpanFacts span = SpanFinder.Of(loop);
         TightnessScale scale = new(loop.Loop.Medium == Gearing.LoopMedium.Chain, span);
         TensionWindow window =
-            WindowFinder.Of(loop, scale)
+            WindowFinder.Of(loop, scale).Window
             ?? throw new InvalidInputException(
                 "Loop.Setting.MakerLow",
                 "missing",
@@ -49,17 +65,30 @@ public static class PracticeDrive
         private readonly double _gapStart;
         private readonly double _gapSlope;
         private readonly double _gapNut;
+        private readonly TensionWindow _window;
+        private readonly PracticeInstrument _instrument;
 
-        public HiddenDrive(int seed, LoopSetting setting, TightnessScale scale, TensionWindow window)
+        /// <param name="instrument">What it is read by; <paramref name="scale"/> is that of the instrument, of a hand the loop's.</param>
+        public HiddenDrive(
+            int seed,
+            LoopSetting setting,
+            TightnessScale scale,
+            TensionWindow window,
+            PracticeInstrument instrument = PracticeInstrument.Usual
+        )
         {
             (_seed, _setting, _scale) = (seed, setting, scale);
+            (_window, _instrument) = (window, instrument);
             _travel = new(setting);
             SeededValues values = new(seed);
             double width = window.High - window.Low;
             double middle = (window.Low + window.High) / 2;
             bool isChain = scale.Unit == TightnessUnit.LoopMm;
-            (double slope, _) = ExpectedAnswer.OfTension(scale, setting, middle);
+            (double slope, _, _) = ExpectedAnswer.OfTension(scale, setting, middle);
             _slope = slope * Math.Exp(values.Normal(isChain ? 0.05 : 0.3));
+            // Of a gauge nothing is known: a turn may be a tenth of its window or three of them.
+            if (scale.Unit == TightnessUnit.Gauge)
+                _slope = width / setting.MmPerUnit * Math.Exp(Math.Log(0.1) + values.Next() * Math.Log(30));
             _runOut = width * (0.05 + 0.2 * values.Next());
             _phase = 2 * Math.PI * values.Next();
             _nut = values.Normal(isChain ? 0.1 * width : 0.02 * middle);
@@ -94,6 +123,18 @@ public static class PracticeDrive
             return new(readings, _setting.GapSide is null ? null : Math.Round(read, 1));
         }
 
+        /// <summary>Force that a practised hand pushes a belt with, N.</summary>
+        public const double PushN = 20;
+
+        /// <summary>A hand knows the window only about: within a tenth of its width.</summary>
+        private double Felt(double tightness, SeededValues noise)
+        {
+            double blur = noise.Normal(0.1 * (_window.High - _window.Low));
+            return tightness < _window.LoosestAllowed(_scale) + blur ? 1
+                : tightness > _window.High + blur ? 3
+                : 2;
+        }
+
         public double Gap(IReadOnlyList<SetRound> rounds, LockState locked) =>
             _gapStart
             + _gapSlope * rounds.Sum(r => r.RightUnits - r.LeftUnits) * _setting.MmPerUnit
@@ -108,6 +149,18 @@ public static class PracticeDrive
         private Reading ReadAt(int position, double middle, SeededValues noise)
         {
             double tightness = middle + _runOut * Math.Cos(2 * Math.PI * position / Positions - _phase);
+            switch (_instrument)
+            {
+                case PracticeInstrument.Feel:
+                    return new(ReadingMethod.Feel, Felt(tightness, noise), position);
+                case PracticeInstrument.Gauge:
+                    double gauge = Math.Max(0, tightness * (1 + noise.Normal(0.01)));
+                    return new(ReadingMethod.Gauge, Math.Round(gauge, 2), position);
+                case PracticeInstrument.Push:
+                    double aside = _scale.ToReading(ReadingMethod.Push, Math.Max(tightness, 1), PushN)!.Value;
+                    double read = Math.Max(0.5, aside + noise.Normal(0.25));
+                    return new(ReadingMethod.Push, Math.Round(read * 2) / 2, position, PushN);
+            }
             if (_scale.Unit == TightnessUnit.LoopMm)
             {
                 double play = _scale.ToReading(ReadingMethod.FreePlay, tightness)!.Value + noise.Normal(0.5);

@@ -1,79 +1,129 @@
+using Wendrak.Core.Alignment;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Tension;
 
 /// <summary>How the advisor fares with one simulated drive.</summary>
 /// <param name="Rounds">Of turning until it said “done” or gave up; as found and the last torque are not counted.</param>
-/// <param name="IsInside">True when the drive, as it really stands, has both ends in the window and the gap in its bounds.</param>
+/// <param name="IsInside">True when the drive, as it really stands, is right in what was asked: tension, gap, or both.</param>
+/// <param name="IsDeadEnd">True when it gave up although a few steps of a hand would bring it right.</param>
 /// <param name="OverByUnits">How far the tightest place ever went past the window, in units of the adjuster; 0 when it never did.</param>
-public sealed record PracticeRun(NextStep End, int Rounds, bool IsInside, double OverByUnits);
+public sealed record PracticeRun(NextStep End, int Rounds, bool IsInside, bool IsDeadEnd, double OverByUnits);
 
 /// <summary>Sets simulated drives by the advisor's word alone.</summary>
 public static class PracticeRuns
 {
-    private const int MostRounds = 20;
+    private const int MostRounds = 58; // what a visit takes, as found and the last torque aside
+    private const double Reading = 1; // standard deviation: no drive stands truer than the hand that reads it
+    private const double GapSlackMm = 0.25;
+    private const int NearSteps = 8; // of a hand, either way: what a person would still try
 
     /// <exception cref="InvalidInputException">The loop has no window, or is refused.</exception>
-    public static PracticeRun Of(int seed, SetInput loop)
+    public static PracticeRun Of(int seed, SetInput loop, PracticeInstrument instrument = PracticeInstrument.Usual)
     {
         SpanFacts span = SpanFinder.Of(loop);
-        TightnessScale scale = new(loop.Loop.Medium == Gearing.LoopMedium.Chain, span);
+        bool isChain = loop.Loop.Medium == Gearing.LoopMedium.Chain;
+        TightnessScale scale = new(isChain, span, instrument == PracticeInstrument.Gauge);
         TensionWindow window =
-            WindowFinder.Of(loop, scale)
+            WindowFinder.Of(loop, scale).Window
             ?? throw new InvalidInputException("Loop.Setting.MakerLow", "missing", "Give a window to set by.");
-        PracticeDrive.HiddenDrive hidden = new(seed, loop.Setting, scale, window);
-        List<SetRound> rounds = [ReadRound(hidden, [], 0, 0, LockState.Nipped)];
+        Bench bench = new(new(seed, loop.Setting, scale, window, instrument), loop, window, scale);
+        List<SetRound> rounds = [bench.Read([], 0, 0, LockState.Nipped)];
         double over = 0;
-        bool wasOver = hidden.Tightest(rounds, LockState.Nipped) > window.High;
+        bool wasOver = bench.OverByUnits(rounds) > 0;
         for (int turned = 0; ; )
         {
             SetAdvice advice = SetAdvising.Of(loop with { Rounds = rounds });
+            (double left, double right)? told = advice.Next switch
+            {
+                NextStep.Turn => (UnitsOf(advice, isRight: false), UnitsOf(advice, isRight: true)),
+                NextStep.TightenAndRead => (0, 0),
+                // Somebody is asked, and says.
+                NextStep.ChooseTrackingEnd => (0, 0),
+                _ => null,
+            };
+            if (advice.Next == NextStep.ChooseTrackingEnd)
+            {
+                loop = loop with { Setting = loop.Setting with { TrackingEnd = Side.Right } };
+                continue;
+            }
+            bool isRight = bench.Stands(rounds, 0, 0, Reading);
+            if (told is not { } move || rounds.Count > MostRounds)
+                return new(
+                    advice.Next,
+                    turned,
+                    isRight,
+                    advice.Next != NextStep.Done && !isRight && bench.CanBeRight(rounds, NearSteps),
+                    over
+                );
             LockState locked = advice.Next == NextStep.TightenAndRead ? LockState.Torqued : LockState.Nipped;
-            if (advice.Next is not (NextStep.Turn or NextStep.TightenAndRead) || rounds.Count > MostRounds)
-                return new(advice.Next, turned, Stands(hidden, rounds, window, scale, loop.Setting), over);
-            double left = UnitsOf(advice, isRight: false);
-            double right = UnitsOf(advice, isRight: true);
-            if (advice.Next == NextStep.Turn)
-                turned++;
-            rounds.Add(ReadRound(hidden, rounds, left, right, locked));
-            double past = (hidden.Tightest(rounds, locked) - window.High) / hidden.SlopePerUnit(rounds);
+            turned += advice.Next == NextStep.Turn ? 1 : 0;
+            rounds.Add(bench.Read(rounds, move.left, move.right, locked));
+            double past = bench.OverByUnits(rounds);
             wasOver &= past > 0;
             // What was found too tight is no overshoot until it was inside once.
-            if (!wasOver && left + right > 0)
+            if (!wasOver && move.left + move.right > 0)
                 over = Math.Max(over, past);
         }
     }
 
     private static double UnitsOf(SetAdvice advice, bool isRight) =>
-        advice.Moves.Where(m => (m.Side == Alignment.Side.Right) == isRight).Sum(m => m.Tightens ? m.Units : -m.Units);
+        advice.Moves.Where(m => (m.Side == Side.Right) == isRight).Sum(m => m.Tightens ? m.Units : -m.Units);
 
-    private static SetRound ReadRound(
+    /// <summary>A hidden drive with what is asked of it.</summary>
+    private sealed class Bench(
         PracticeDrive.HiddenDrive hidden,
-        IReadOnlyList<SetRound> before,
-        double left,
-        double right,
-        LockState locked
-    )
-    {
-        SetRound turned = new(left, right, locked, []);
-        PracticeReading read = hidden.Read([.. before, turned], locked);
-        return turned with { Readings = read.Readings, GapMm = read.GapMm };
-    }
-
-    private static bool Stands(
-        PracticeDrive.HiddenDrive hidden,
-        IReadOnlyList<SetRound> rounds,
+        SetInput loop,
         TensionWindow window,
-        TightnessScale scale,
-        LoopSetting setting
+        TightnessScale scale
     )
     {
-        LockState locked = rounds[^1].Lock;
-        double gap = hidden.Gap(rounds, locked);
-        // A reading is no truer than the hand that takes it: one standard deviation of it beyond the window is inside.
-        double slack = 0.02 * Math.Abs(window.High);
-        return hidden.Tightest(rounds, locked) <= window.High + slack
-            && hidden.Loosest(rounds, locked) >= window.LoosestAllowed(scale) - slack
-            && (setting.GapSide is null || (gap >= setting.GapLow - 0.25 && gap <= setting.GapHigh + 0.25));
+        public SetRound Read(IReadOnlyList<SetRound> before, double left, double right, LockState locked)
+        {
+            SetRound turned = new(left, right, locked, []);
+            PracticeReading read = hidden.Read([.. before, turned], locked);
+            // Whoever asks for tracking alone reads nothing else.
+            return turned with
+            {
+                Readings = loop.Goal == SetGoal.TrackingOnly ? [] : read.Readings,
+                GapMm = loop.Goal == SetGoal.TensionOnly ? null : read.GapMm,
+            };
+        }
+
+        public double OverByUnits(IReadOnlyList<SetRound> rounds) =>
+            loop.Goal == SetGoal.TrackingOnly
+                ? 0
+                : (hidden.Tightest(rounds, rounds[^1].Lock) - window.High) / hidden.SlopePerUnit(rounds);
+
+        /// <summary>Whether the drive itself would be right after a further move.</summary>
+        /// <param name="slack">Standard deviations of reading it that count as inside; negative ones as outside.</param>
+        public bool Stands(IReadOnlyList<SetRound> rounds, double left, double right, double slack)
+        {
+            LockState locked = rounds[^1].Lock;
+            SetRound[] then = [.. rounds, new(left, right, locked, [])];
+            double off = slack * Math.Max(0.02 * Math.Abs(window.High), 0.1 * (window.High - window.Low));
+            double gapOff = slack * GapSlackMm;
+            bool isTight =
+                hidden.Tightest(then, locked) <= window.High + off
+                && hidden.Loosest(then, locked) >= window.LoosestAllowed(scale) - off;
+            double gap = hidden.Gap(then, locked);
+            bool isTracked =
+                loop.Setting.GapSide is null
+                || (gap >= loop.Setting.GapLow - gapOff && gap <= loop.Setting.GapHigh + gapOff);
+            return (loop.Goal == SetGoal.TrackingOnly || isTight) && (loop.Goal == SetGoal.TensionOnly || isTracked);
+        }
+
+        /// <summary>Whether some further move brings it where every reading calls it right.</summary>
+        public bool CanBeRight(IReadOnlyList<SetRound> rounds, int steps)
+        {
+            for (int l = -steps; l <= steps; l++)
+            for (int r = -steps; r <= steps; r++)
+                if (
+                    (loop.Setting.HasTwoEnds || r == 0)
+                    && Stands(rounds, l * loop.Setting.Step, r * loop.Setting.Step, -Reading)
+                )
+                    return true;
+            return false;
+        }
     }
 }

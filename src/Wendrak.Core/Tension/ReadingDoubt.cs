@@ -1,14 +1,16 @@
 namespace Wendrak.Core.Tension;
 
 /// <summary>A reading that can hardly be meant as it was put in.</summary>
-/// <param name="WouldBe">Tightness it would tell, in the scale of the loop.</param>
+/// <param name="WouldBe">Tightness it would tell, in the scale of the loop; null where it can't be one at all.</param>
+/// <param name="MostMm">Largest push or play that the span allows; null for other doubts.</param>
 /// <param name="Meant">Method by which the same number would be a likely one; null where there is none.</param>
 public sealed record ReadingDoubt(
     int Position,
     ReadingMethod Method,
     double Value,
-    double WouldBe,
-    ReadingMethod? Meant
+    double? WouldBe,
+    ReadingMethod? Meant,
+    double? MostMm = null
 )
 {
     // Beyond these parts of the window nobody finds a drive that still runs; within those a number is likely.
@@ -20,6 +22,15 @@ public sealed record ReadingDoubt(
     /// <summary>Readings far from anything such a drive can have. Bounds: judgement, from memory.</summary>
     internal static IEnumerable<ReadingDoubt> Of(SetRound round, TightnessScale scale, TensionWindow? window)
     {
+        foreach (Reading reading in round.Readings.Where(scale.IsBeyond))
+            yield return new(
+                reading.Position,
+                reading.Method,
+                reading.Value,
+                null,
+                null,
+                scale.Span.SpanMm * SpanDeflection.MostShareOfSpan
+            );
         // Free play is measured from nothing: a long slack chain is no mistake.
         if (window is null || scale.Unit == TightnessUnit.LoopMm)
             yield break;

@@ -50,9 +50,6 @@ public sealed record Relaxation(double Floor, double Exponent, double TauHours)
         return Floor + (1 - Floor) * Math.Exp(-Math.Pow(hours / TauHours, Exponent));
     }
 
-    /// <summary>What to set so many hours after fitting so that a tension is there on the day.</summary>
-    /// <param name="runHours">Since it was fitted, now.</param>
-    /// <param name="untilHours">From now to the day it is needed.</param>
-    public double SetNowN(double wantedN, double runHours, double untilHours) =>
-        wantedN * FractionAfter(runHours) / FractionAfter(runHours + untilHours);
+    /// <summary>Part of what is there so many hours after fitting that is left some hours later.</summary>
+    public double LeftAfter(double runHours, double hours) => FractionAfter(runHours + hours) / FractionAfter(runHours);
 }

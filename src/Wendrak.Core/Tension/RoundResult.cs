@@ -10,6 +10,20 @@ public enum SpreadCause
     LoopIsUneven,
 }
 
+/// <summary>What a slip test told round the wheel: a person's hand, which knows loose, about right and tight.</summary>
+public sealed record FeltGrades(bool HasLoose, bool HasTight)
+{
+    private const double Loose = 1;
+    private const double Tight = 3;
+
+    /// <returns>Null where nothing was felt.</returns>
+    internal static FeltGrades? Of(SetRound round)
+    {
+        double[] felt = [.. round.Readings.Where(r => r.Method == ReadingMethod.Feel).Select(r => r.Value)];
+        return felt.Length == 0 ? null : new(felt.Any(f => f <= Loose), felt.Any(f => f >= Tight));
+    }
+}
+
 /// <summary>A round as read: its ends, and where they lie.</summary>
 /// <param name="Method">Of most of its readings.</param>
 /// <param name="LoosestReading">In the unit of the method.</param>
@@ -21,6 +35,7 @@ public enum SpreadCause
 /// <param name="SpreadReading">Between both ends, in the unit of the method.</param>
 /// <param name="Cause">What a spread that a hand can tell comes from; null for fewer than four positions, or none.</param>
 /// <param name="RunOutMm">What a wheel must run out to give what goes round once a turn; null for fewer than four positions.</param>
+/// <param name="Grades">What a hand told that is not tied to another reading; null where it was read otherwise.</param>
 /// <param name="Inside">Each reading of the round in its order; null for one that can't be told.</param>
 /// <param name="IsInside">Both ends inside the window; null without one.</param>
 public sealed record RoundResult(
@@ -38,6 +53,7 @@ public sealed record RoundResult(
     SpreadCause? Cause,
     double? RunOutMm,
     double? GapMm,
+    FeltGrades? Grades,
     bool? IsInside,
     IReadOnlyList<bool?> Inside
 )
@@ -60,7 +76,8 @@ public sealed record RoundResult(
         Tightness[] told = [.. round.Readings.Select(scale.Of).OfType<Tightness>()];
         Tightness? lowest = told.MinBy(t => t.Value);
         double? low = lowest?.Value;
-        double? high = told.Length == 0 ? null : told.Max(t => t.Value);
+        Tightness? highest = told.MaxBy(t => t.Value);
+        double? high = highest?.Value;
         return new(
             index,
             method,
@@ -79,13 +96,23 @@ public sealed record RoundResult(
             CauseOf(same, scale),
             scale.Unit is TightnessUnit.Newton or TightnessUnit.LoopMm ? RunOut(same, scale, slope) : null,
             round.GapMm,
+            low is null ? FeltGrades.Of(round) : null,
             window is null || low is not double l || high is not double h ? null : window.Holds(scale, l, h),
             [.. round.Readings.Select(r => scale.Of(r) is { } t ? window?.HoldsOne(scale, t.Value) : null)]
-        );
+        )
+        {
+            SpreadSigma = Math.Sqrt(Square(lowest?.Sigma) + Square(highest?.Sigma)),
+        };
     }
 
+    /// <summary>Null as well where it is less than the readings can tell: no figure is finer than its instrument.</summary>
     private static double? RunOut(Reading[] readings, TightnessScale scale, double slope) =>
-        slope > 0 && AllRound(readings, scale) is { } told ? OncePerTurn(told) / slope : null;
+        slope > 0
+        && AllRound(readings, scale) is { } told
+        && OncePerTurn(told) is var amplitude
+        && amplitude > told.Average(t => t.Sigma) * Math.Sqrt(2.0 / told.Length)
+            ? amplitude / slope
+            : null;
 
     private static SpreadCause? CauseOf(Reading[] readings, TightnessScale scale)
     {
@@ -119,5 +146,13 @@ public sealed record RoundResult(
         return RoundTheWheel.Of([.. told.Select(t => t.Value - least)]).Amplitude!.Value;
     }
 
+    private static double Square(double? sigma) => (sigma * sigma) ?? 0;
+
     internal double? Spread => Tightest - Loosest;
+
+    /// <summary>One standard deviation of <see cref="Spread"/>, from reading both ends by hand.</summary>
+    internal double SpreadSigma { get; private init; }
+
+    /// <summary>What of the spread is no matter of reading it.</summary>
+    internal double? SureSpread => Spread is double spread ? Math.Max(0, spread - SpreadSigma) : null;
 }

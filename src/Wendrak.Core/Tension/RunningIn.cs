@@ -15,70 +15,47 @@ public enum CordKind
 /// <summary>A belt that was fitted some time ago, and the day it is needed.</summary>
 /// <param name="Hours">Run since it was fitted, or lying under tension.</param>
 /// <param name="UntilHours">From now to when it must be right.</param>
-/// <param name="WantedN">Tension wanted then, the span's.</param>
+/// <param name="WantedN">Tension wanted then, the span's; null where nothing tells it in newtons: then shares are told.</param>
 /// <param name="NowN">As it was last read; null where it was not.</param>
+/// <param name="MostN">The tight end of its window; null without one.</param>
 /// <param name="MostShaftLoadN">Load of both runs that the shaft may carry; null where nobody said.</param>
 /// <param name="Own">Readings of this very belt, which make the curve its own; null for the usual one.</param>
 public sealed record RunningInInput(
     CordKind Cord,
     double Hours,
     double UntilHours,
-    double WantedN,
+    double? WantedN = null,
     double? NowN = null,
+    double? MostN = null,
     double? MostShaftLoadN = null,
     OwnReadings? Own = null
 );
 
-/// <summary>How one belt lost tension: as it was set, and twice after that.</summary>
-/// <param name="InHz">Frequencies of one and the same span, which go with the root of tension; else newtons.</param>
-/// <param name="FirstHours">Since it was fitted.</param>
-public sealed record OwnReadings(
-    bool InHz,
-    double AsSet,
-    double FirstHours,
-    double First,
-    double SecondHours,
-    double Second
-)
-{
-    /// <summary>Parts that were left.</summary>
-    /// <exception cref="InvalidInputException">They do not fall with time.</exception>
-    internal (FractionLeft First, FractionLeft Second) Fractions()
-    {
-        new Guard("Own.")
-            .Between(nameof(AsSet), AsSet, 1, 1e6, InHz ? "Hz" : "N")
-            .Between(nameof(FirstHours), FirstHours, 0.1, RunningIn.MostHours, "h")
-            .Between(nameof(SecondHours), SecondHours, 0.1, RunningIn.MostHours, "h")
-            .That(
-                SecondHours > FirstHours,
-                nameof(SecondHours),
-                "order",
-                "Give a later time than the first one.",
-                FirstHours
-            )
-            .That(First > 0 && First < AsSet, nameof(First), "not_falling", "Give less than it was set to.", AsSet)
-            .That(Second > 0 && Second < First, nameof(Second), "not_falling", "Give less than the first one.", First)
-            .ThrowIfAny();
-        double power = InHz ? 2 : 1;
-        return (new(FirstHours, Math.Pow(First / AsSet, power)), new(SecondHours, Math.Pow(Second / AsSet, power)));
-    }
-}
-
 /// <param name="Fraction">Part of what was set that was left.</param>
 public sealed record FractionLeft(double Hours, double Fraction);
 
-/// <param name="SetNowN">What to set now so that the wanted tension is there on the day.</param>
-/// <param name="OverPercent">What that is more than wanted.</param>
+/// <param name="OverPercent">How much more than wanted must be set now so that the wanted tension is there on the day.</param>
+/// <param name="SetNowN">The same in newtons; null where nothing tells what is wanted.</param>
+/// <param name="LeftPercent">What is left on the day of what is there now.</param>
 /// <param name="ExpectedN">What there will be on the day if it is left as it was read; null where it was not.</param>
-/// <param name="IsAboveBearing">True when both runs would then load the shaft by more than it may carry: fit it earlier instead.</param>
+/// <param name="IsAboveWindow">True when that would be tighter than the window allows.</param>
+/// <param name="IsAboveBearing">True when both runs would then load the shaft by more than it may carry.</param>
+/// <param name="MostNowN">The most that may be set now, by window and shaft; null where neither is known.</param>
+/// <param name="FitWithinHours">“Fit later”: a new belt fitted no longer than this before the day stays allowed; null elsewhere.</param>
+/// <param name="SetAgainAfterHours">“Set again”: set to the most now, it has come down to what is wanted by then; null elsewhere.</param>
 /// <param name="CheckAfterHours">When it will have lost a tenth from now: look again then.</param>
-/// <param name="Curve">Part that is left over the hours since fitting.</param>
 /// <param name="LevelFromHours">From here on it loses less than a hundredth a day: to fit it earlier is better than to set it high.</param>
+/// <param name="Curve">Part that is left over the hours since fitting.</param>
 public sealed record RunningInResult(
-    double SetNowN,
     double OverPercent,
+    double? SetNowN,
+    double LeftPercent,
     double? ExpectedN,
+    bool IsAboveWindow,
     bool IsAboveBearing,
+    double? MostNowN,
+    double? FitWithinHours,
+    double? SetAgainAfterHours,
     double? CheckAfterHours,
     double LevelFromHours,
     IReadOnlyList<FractionLeft> Curve,
@@ -100,21 +77,31 @@ public static class RunningIn
             .OneOf(nameof(input.Cord), input.Cord)
             .Between(nameof(input.Hours), input.Hours, 0, MostHours, "h")
             .Between(nameof(input.UntilHours), input.UntilHours, 0, MostHours, "h")
-            .Between(nameof(input.WantedN), input.WantedN, 1, 1e6, "N")
+            .BetweenIfGiven(nameof(input.WantedN), input.WantedN, 1, 1e6, "N")
             .BetweenIfGiven(nameof(input.NowN), input.NowN, 0, 1e6, "N")
+            .BetweenIfGiven(nameof(input.MostN), input.MostN, 1, 1e6, "N")
             .BetweenIfGiven(nameof(input.MostShaftLoadN), input.MostShaftLoadN, 1, 1e6, "N")
             .ThrowIfAny();
         Relaxation usual = input.Cord == CordKind.Rubber ? Relaxation.Rubber : Relaxation.StiffCord;
         Relaxation curve = input.Own is null ? usual : Own(input.Own, usual.Floor);
-        double left = curve.FractionAfter(input.Hours + input.UntilHours) / curve.FractionAfter(input.Hours);
-        double set = curve.SetNowN(input.WantedN, input.Hours, input.UntilHours);
+        double left = curve.LeftAfter(input.Hours, input.UntilHours);
+        double? set = input.WantedN / left;
+        double? most = Least(input.MostN, input.MostShaftLoadN / 2);
+        bool isPast = set > most;
         double end = Math.Max(168, input.Hours + input.UntilHours);
         return new(
+            (1 / left - 1) * 100,
             set,
-            (set / input.WantedN - 1) * 100,
+            left * 100,
             input.NowN * left,
+            set > input.MostN,
             2 * set > input.MostShaftLoadN,
-            HoursTo(h => curve.FractionAfter(input.Hours + h) / curve.FractionAfter(input.Hours) <= LookAgainAt),
+            most,
+            isPast && most >= input.WantedN ? HoursTo(h => curve.LeftAfter(0, h) <= input.WantedN / most) : null,
+            isPast && most > input.WantedN
+                ? HoursTo(h => curve.LeftAfter(input.Hours, h) <= input.WantedN / most)
+                : null,
+            HoursTo(h => curve.LeftAfter(input.Hours, h) <= LookAgainAt),
             HoursTo(h => curve.FractionAfter(h) - curve.FractionAfter(h + 24) <= LevelADay * curve.FractionAfter(h))
                 ?? MostHours,
             [
@@ -123,24 +110,30 @@ public static class RunningIn
                     .Select(i => end * i * i / (Points * Points))
                     .Select(h => new FractionLeft(h, curve.FractionAfter(h))),
             ],
+            [.. LeftAsRead(input, input.NowN * left, left), SetNow(input, curve, set ?? 1 / left)]
+        );
+    }
+
+    private static double? Least(double? one, double? other) =>
+        one is double a && other is double b ? Math.Min(a, b) : one ?? other;
+
+    private static Working SetNow(RunningInInput input, Relaxation curve, double set)
+    {
+        string unit = input.WantedN is null ? "" : "N";
+        return new(
+            "What to set now",
+            "T_now = T·f(t)/f(t + d), f = r + (1 − r)·exp(−(t/τ)^β)",
             [
-                .. LeftAsRead(input, input.NowN * left, left),
-                new(
-                    "What to set now",
-                    "T_now = T·f(t)/f(t + d), f = r + (1 − r)·exp(−(t/τ)^β)",
-                    [
-                        new("T", "wanted on the day", input.WantedN, "N"),
-                        new("t", "since it was fitted", input.Hours, "h"),
-                        new("d", "until the day", input.UntilHours, "h"),
-                        new("r", "what it levels off at", curve.Floor, "", input.Own is null),
-                        new("τ", "time", curve.TauHours, "h", input.Own is null),
-                        new("β", "exponent", curve.Exponent, "", input.Own is null),
-                    ],
-                    new("T_now", "to set", set, "N"),
-                    "engineering fit through what the trade says of rubber belts: a fifth lost in hours, half in a week (common practice)",
-                    "Two readings of this belt make it its own curve. Never above what the bearing may carry."
-                ),
-            ]
+                new("T", "wanted on the day", input.WantedN ?? 1, unit),
+                new("t", "since it was fitted", input.Hours, "h"),
+                new("d", "until the day", input.UntilHours, "h"),
+                new("r", "what it levels off at", curve.Floor, "", input.Own is null),
+                new("τ", "time", curve.TauHours, "h", input.Own is null),
+                new("β", "exponent", curve.Exponent, "", input.Own is null),
+            ],
+            new("T_now", "to set", set, unit),
+            "engineering fit through what the trade says of rubber belts: a fifth lost in hours, half in a week (common practice)",
+            "Two readings of this belt make it its own curve. Never above what the window and the bearing allow."
         );
     }
 

@@ -35,6 +35,21 @@ public enum NextStep
 
     /// <summary>The adjuster has less way left than it would need.</summary>
     AtItsEnd,
+
+    /// <summary>Either end could be turned for the gap: the people of the machine say which.</summary>
+    ChooseTrackingEnd,
+
+    /// <summary>How the axle is carried decides the window: it must be said first.</summary>
+    SaySuspension,
+
+    /// <summary>Loosen the clamp, push and let go, so that the spring finds the place; nip and read.</summary>
+    LetSpringSet,
+
+    /// <summary>More than a fifth of the run is no push and no play: read it anew.</summary>
+    ReadAgain,
+
+    /// <summary>The spring was let go and does not bring it inside: too weak, too strong, or it sticks.</summary>
+    SpringIsWrong,
 }
 
 /// <summary>What a round is for.</summary>
@@ -57,6 +72,13 @@ public enum SetGoal
 /// <param name="ExpectedLoosestReading">After the move, in the method of the last round.</param>
 /// <param name="Reserve">What the adjuster has left, now and after the move; null where nothing tells it.</param>
 /// <param name="IsOffStand">True when the last round was read on the wheels, while the window is for the stand.</param>
+/// <param name="LoosenFirst">True when something is to be turned and the nut was tight at the last reading.</param>
+/// <param name="IsTensionTold">True when the last round was read for tension and is inside: only then it may be called tight enough.</param>
+/// <param name="IsTrackTold">True when its gap was read and is inside: only then it may be called straight.</param>
+/// <param name="OverReading">How far the tightest place is past the window, in the method of the last round; null where it is not.</param>
+/// <param name="StifferBy">How many times as much it answers as was supposed, where that is worth saying; null elsewhere.</param>
+/// <param name="Findings">What each instrument of the visit told last, in its own scale.</param>
+/// <param name="Manual">Words, cautions and closing list for this adjuster.</param>
 /// <param name="GapWalksTo">Where the belt must go so that its gap comes between its bounds; null where it is there or none is read.</param>
 /// <param name="PerStepReading">What the smallest step of both adjusters does to the loosest reading, as learned.</param>
 /// <param name="PerStepGapMm">What the smallest step of the right adjuster alone does to the gap.</param>
@@ -83,6 +105,13 @@ public sealed record SetAdvice(
     double? ExpectedGapMm,
     SetReserve? Reserve,
     bool IsOffStand,
+    bool LoosenFirst,
+    bool IsTensionTold,
+    bool IsTrackTold,
+    double? OverReading,
+    double? StifferBy,
+    IReadOnlyList<InstrumentFinding> Findings,
+    SetManual Manual,
     Alignment.Side? GapWalksTo,
     double? PerStepReading,
     double? PerStepGapMm,

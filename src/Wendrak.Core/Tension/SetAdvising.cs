@@ -20,13 +20,17 @@ public static class SetAdvising
         CheckAgainst(input, span);
         bool usesGauge = input.Rounds.SelectMany(r => r.Readings).LastOrDefault()?.Method == ReadingMethod.Gauge;
         TightnessScale scale = new(input.Loop.Medium == LoopMedium.Chain, span, usesGauge, input.Gauge);
-        TensionWindow? window = WindowFinder.Of(input, scale);
+        (TensionWindow? window, bool needsSuspension) = WindowFinder.Of(input, scale);
         SetAdvisor advisor = new(input.Setting, scale, window, input.Goal, input.Rounds);
         // A spring gives way to a wheel that runs out: what goes round then tells nothing of how far.
         double runOutPer = input.Setting.Kind == AdjusterKind.SprungArm ? 0 : advisor.Tension.Slope;
         RoundResult[] rounds = [.. input.Rounds.Select((r, i) => RoundResult.Of(i, r, scale, window, runOutPer))];
         RoundResult? last = rounds.LastOrDefault();
         (NextStep next, double left, double right) = advisor.Next(last);
+        if (next == NextStep.GiveWindow && needsSuspension)
+            next = NextStep.SaySuspension;
+        if (next == NextStep.GiveWindow && IsBeyondSpan(input, scale))
+            next = NextStep.ReadAgain;
         double? force = input.Rounds is [.., { Readings: [.., { } reading] }] ? reading.ForceN : null;
         ReadingMethod method =
             last?.Method ?? (input.Loop.Medium == LoopMedium.Chain ? ReadingMethod.FreePlay : ReadingMethod.Pluck);
@@ -56,13 +60,22 @@ public static class SetAdvising
             reserve,
             input is { Layout.SwingArm: not null, Rounds: [.., { OnStand: false }] }
                 && input.Loop.Medium == LoopMedium.Chain,
+            next == NextStep.Turn && input.Rounds is [.., { Lock: LockState.Torqued }],
+            IsTold(input, window, last, SetGoal.TensionOnly),
+            IsTold(input, window, last, SetGoal.TrackingOnly),
+            OverReading(last, window, Shown),
+            advisor.Tension.Rounds > 0 && advisor.Tension.Slope > StifferFrom * advisor.ExpectedSlope
+                ? advisor.Tension.Slope / advisor.ExpectedSlope
+                : null,
+            InstrumentFinding.AllOf(input, span),
+            SetManual.Of(input.Kind, input.Drive.Input.Kind, input.Loop.Medium, input.Setting.Kind),
             WalksTo(input.Setting, last?.GapMm),
             Shown(last?.Loosest + perStep) - Shown(last?.Loosest),
             input.Setting.GapSide is null ? null : advisor.Gap.Slope * input.Setting.MmPerUnit * input.Setting.Step,
             advisor.Tension.Shift,
             advisor.Tension.Shift == 0 ? null : Shown(last?.Loosest + advisor.Tension.Shift) - Shown(last?.Loosest),
             advisor.Tension.Rounds,
-            [.. Suspects(next, last, input.Loop)],
+            [.. Suspects(next, last, input)],
             input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Of(newest, scale.In(newest), window)] : [],
             input.Rounds is [.., { Readings.Count: > 0 and < FewestPlaces }],
             SetWorkings.Of(input, scale, window, advisor, last, reserve)
@@ -77,7 +90,37 @@ public static class SetAdvising
             ? new(low / 2, high * 2)
             : null;
 
-    /// <summary>A push or play of more than a fifth of the span is none; only the span tells how much that is.</summary>
+    private const double StifferFrom = 1.5; // times what was supposed: worth saying. Judgement.
+
+    /// <summary>Whether the last round itself was read for one goal and is right by it: what was not read is not said.</summary>
+    private static bool IsTold(SetInput input, TensionWindow? window, RoundResult? last, SetGoal goal) =>
+        goal == SetGoal.TensionOnly
+            ? input.Goal != SetGoal.TrackingOnly
+                && last is not null
+                && (
+                    last.Grades is { } felt
+                        ? !felt.HasLoose && !felt.HasTight
+                        : window is not null && last.IsInside == true
+                )
+            : input.Goal != SetGoal.TensionOnly
+                && input.Setting.GapSide is not null
+                && last?.GapMm is double gap
+                && gap >= input.Setting.GapLow
+                && gap <= input.Setting.GapHigh;
+
+    /// <summary>How far the tightest place is past the tight end, in the method of the last round; null where it is not.</summary>
+    private static double? OverReading(RoundResult? last, TensionWindow? window, Func<double?, double?> shown) =>
+        last is { Tightest: double high } && window is not null && high > window.High
+            ? Math.Abs((shown(high) - shown(window.High)) ?? 0)
+            : null;
+
+    private static bool IsBeyondSpan(SetInput input, TightnessScale scale) =>
+        input.Rounds is [.., { Readings.Count: > 0 } newest] && newest.Readings.All(scale.In(newest).IsBeyond);
+
+    /// <summary>
+    /// A maker's push or play of more than a fifth of the span is none; only the span tells how much that is. A reading like that
+    /// is kept and doubted, so that it can be read anew.
+    /// </summary>
     private static void CheckAgainst(SetInput input, SpanFacts facts)
     {
         if (facts.SpanMm is not double span)
@@ -92,14 +135,6 @@ public static class SetAdvising
         LoopSetting setting = input.Setting;
         Bound("Setting.MakerLow", setting.MakerMethod, setting.MakerLow);
         Bound("Setting.MakerHigh", setting.MakerMethod, setting.MakerHigh);
-        for (int i = 0; i < input.Rounds.Count; i++)
-        for (int k = 0; k < input.Rounds[i].Readings.Count; k++)
-        {
-            Reading reading = input.Rounds[i].Readings[k];
-            Bound($"Rounds[{i}].Readings[{k}].Value", reading.Method, reading.Value);
-        }
-        for (int i = 0; i < (input.Gauge?.Count ?? 0); i++)
-            Bound($"Gauge[{i}].KnownValue", input.Gauge![i].Known, input.Gauge[i].KnownValue);
         guard.ThrowIfAny();
     }
 
@@ -142,14 +177,22 @@ public static class SetAdvising
     }
 
     /// <summary>Parts to look at. Source: common practice.</summary>
-    private static IEnumerable<string> Suspects(NextStep next, RoundResult? last, Loop loop)
+    private static IEnumerable<string> Suspects(NextStep next, RoundResult? last, SetInput input)
     {
-        bool isChain = loop.Medium == LoopMedium.Chain;
+        bool isChain = input.Loop.Medium == LoopMedium.Chain;
+        bool hasAxle = input.Setting.HasTwoEnds;
         if (next == NextStep.LooseOrBent)
         {
-            yield return "adjuster or its lock slips, or the axle was not free to move";
-            yield return "axle, arm or bracket bent or loose";
+            yield return hasAxle
+                ? "an adjuster or the axle nut slips, or the axle was not free to move"
+                : "the adjuster or its clamp slips, or what it moves was not free";
+            yield return hasAxle ? "axle, arm or bracket bent or loose" : "shaft or bracket bent or loose";
             yield return "the wheel was not rolled before the reading";
+        }
+        if (next == NextStep.SpringIsWrong)
+        {
+            yield return "the slide sticks or is dirty, or its bolts were not loose enough";
+            yield return "the spring is tired, or not the one for this belt";
         }
         bool isWide =
             next == NextStep.SpreadTooWide

@@ -5,17 +5,12 @@ namespace Wendrak.Core.Tension;
 /// <summary>Says which adjuster to turn, which way and how far, and when to stop.</summary>
 /// <remarks>
 /// Model: the mean place of both ends sets tightness, their difference the gap; a belt walks to the side where the shafts are
-/// closer (common practice). How much is learned from the rounds, beginning with what stiffness and geometry expect.
+/// closer (common practice). How much is learned from the rounds, beginning with what stiffness and geometry expect. The smallest
+/// step is allowed once where nothing is known: both ends alike for tension, one of them for the gap.
 /// </remarks>
 internal sealed class SetAdvisor
 {
     private const double GapSigmaMm = 0.2; // read by rule: common practice
-
-    // Standard deviations of what is not known yet that a move must leave below the window's end: before and after the first answer.
-    private const double FirstCaution = 3;
-    private const double Caution = 1;
-    private const double SurpriseLimit = 3.5;
-    private const double FaintShare = 0.12; // of the expected answer: then it does not move with its adjuster
 
     private readonly LoopSetting _setting;
     private readonly TightnessScale _scale;
@@ -23,8 +18,9 @@ internal sealed class SetAdvisor
     private readonly SetGoal _goal;
     private readonly IReadOnlyList<SetRound> _rounds;
     private readonly double _expectedSlope;
-    private readonly AdjusterTravel _travel;
-    private double _standing; // units done at the left or only adjuster since as found
+    private readonly bool _isSlopeKnown;
+    private readonly MoveFinder _moves;
+    private AnswerFault? _fault;
 
     public LearnedResponse Tension { get; }
     public LearnedResponse Gap { get; }
@@ -32,11 +28,14 @@ internal sealed class SetAdvisor
     public double Bias => _setting.Bias;
     public TightnessUnit Unit => _scale.Unit;
 
+    /// <inheritdoc cref="MoveFinder.Moved"/>
+    public (double MeanMm, double SkewMm) Moved(double left, double right) => _moves.Moved(left, right);
+
     /// <summary>Left on the adjuster as it was measured, less what was turned since; null where nobody looked.</summary>
     public double? WayLeftMm { get; private set; }
 
     /// <summary>Left of an eccentric by its angle; null for anything else.</summary>
-    public double? EccentricLeftMm => _travel.LeftMm(_standing);
+    public double? EccentricLeftMm => _moves.EccentricLeftMm;
 
     public SetAdvisor(
         LoopSetting setting,
@@ -47,12 +46,12 @@ internal sealed class SetAdvisor
     )
     {
         (_setting, _scale, _window, _goal, _rounds) = (setting, scale, window, goal, rounds);
-        _travel = new(setting);
-        (_expectedSlope, double share) = ExpectedAnswer.OfTension(scale, setting, FirstTightness());
+        (_expectedSlope, double share, _isSlopeKnown) = ExpectedAnswer.OfTension(scale, setting, FirstTightness());
         double nut = Math.Max(Math.Abs(window?.High ?? FirstTightness() ?? 1), 1e-6) * ExpectedAnswer.NutShare;
         Tension = new(_expectedSlope, share * Math.Abs(_expectedSlope), nut);
         (double gapSlope, double gapShare) = ExpectedAnswer.OfGap(setting);
         Gap = new(gapSlope, gapShare * Math.Abs(gapSlope), ExpectedAnswer.NutGapMm);
+        _moves = new(setting, scale, window, goal, Tension, Gap);
         WayLeftMm = rounds is [{ WayLeftMm: double left }, ..] ? left : null;
         for (int i = 1; i < rounds.Count; i++)
             LearnFrom(rounds[i - 1], rounds[i]);
@@ -66,22 +65,35 @@ internal sealed class SetAdvisor
 
     private void LearnFrom(SetRound before, SetRound after)
     {
-        (double mean, double skew) = Moved(after.LeftUnits, after.RightUnits);
-        _standing += after.LeftUnits;
+        (double mean, double skew) = _moves.Moved(after.LeftUnits, after.RightUnits);
+        _moves.Stand(after.LeftUnits);
         WayLeftMm = after.WayLeftMm ?? WayLeftMm - mean;
+        if (after.LearnAnew)
+        {
+            // Mended since: neither the answer nor what was wrong with it says anything of how it stands now.
+            _fault = null;
+            Tension.Forget();
+            Gap.Forget();
+            return;
+        }
+        if (_setting.SetsItself)
+            return; // a spring that is let go changes it with no turn at all
         int tightened = Torqued(after) - Torqued(before);
-        if (MeanOf(before) is { } was && MeanOf(after) is { } now)
-            Tension.Learn(
-                mean,
-                tightened,
-                now.Value - was.Value,
-                Math.Sqrt(now.Sigma * now.Sigma + was.Sigma * was.Sigma)
-            );
-        if (before.GapMm is double gapBefore && after.GapMm is double gapAfter)
-            Gap.Learn(skew, tightened, gapAfter - gapBefore, Math.Sqrt(2) * GapSigmaMm);
+        Tightness? change = Change(before, after);
+        double? gapChange = after.GapMm - before.GapMm;
+        _fault = AnswerFault.Of(mean, skew, tightened, change, gapChange, Tension, Gap, _window);
+        if (change is { } told)
+            Tension.Learn(mean, tightened, told.Value, told.Sigma);
+        if (gapChange is double gap)
+            Gap.Learn(skew, tightened, gap, Math.Sqrt(2) * GapSigmaMm);
     }
 
     private static int Torqued(SetRound round) => round.Lock == LockState.Torqued ? 1 : 0;
+
+    private Tightness? Change(SetRound before, SetRound after) =>
+        MeanOf(before) is { } was && MeanOf(after) is { } now
+            ? new(now.Value - was.Value, Math.Sqrt(now.Sigma * now.Sigma + was.Sigma * was.Sigma))
+            : null;
 
     private Tightness? MeanOf(SetRound round)
     {
@@ -92,119 +104,117 @@ internal sealed class SetAdvisor
         return new(told.Average(t => t.Value), sigma);
     }
 
-    /// <summary>Way of the axle's middle from where it stands, and how much further the right end goes than the left, mm.</summary>
-    public (double MeanMm, double SkewMm) Moved(double left, double right) =>
-        _setting.HasTwoEnds
-            ? ((left + right) / 2 * _setting.MmPerUnit, (right - left) * _setting.MmPerUnit)
-            : (_travel.Mm(_standing, left), 0);
-
     /// <summary>What comes next after the last round.</summary>
     public (NextStep Next, double Left, double Right) Next(RoundResult? last)
     {
-        if (last is null || (last.Loosest is null && last.GapMm is null))
-            return (Unread(last), 0, 0);
-        if (_window is null && _goal != SetGoal.TrackingOnly)
-            return (NextStep.GiveWindow, 0, 0);
-        if (IsUnfaithful())
+        if (last is null || (last.Method is null && last.GapMm is null))
+            return (NextStep.ReadAsFound, 0, 0);
+        if (_moves.WantsTension && Unjudged(last) is NextStep unjudged)
+            return (unjudged, 0, 0);
+        if (_fault is not null || IsWithoutAnswer())
             return (NextStep.LooseOrBent, 0, 0);
-        SetRound now = _rounds[^1];
-        bool isTorqued = now.Lock == LockState.Torqued;
-        if (IsThere(last, isTorqued))
+        bool isTorqued = _rounds[^1].Lock == LockState.Torqued;
+        if (IsTight(last, isTorqued) && IsTracked(last, isTorqued))
             return (isTorqued ? NextStep.Done : NextStep.TightenAndRead, 0, 0);
-        if (WantsTension && last.Spread is double spread && _window!.IsTooNarrowFor(_scale, spread))
+        if (_setting.SetsItself)
+            return (_rounds.Count > 1 ? NextStep.SpringIsWrong : NextStep.LetSpringSet, 0, 0);
+        if (_moves.WantsTension && last.SureSpread is double spread && _window?.IsTooNarrowFor(_scale, spread) == true)
             return (NextStep.SpreadTooWide, 0, 0);
         if (IsAtItsEnd(last))
             return (NextStep.AtItsEnd, 0, 0);
-        (double left, double right) = BestMove(last, isTorqued ? 0 : 1);
+        return Turned(last, isTorqued);
+    }
+
+    /// <summary>What keeps a reading from being judged; null where nothing does.</summary>
+    private NextStep? Unjudged(RoundResult last)
+    {
+        if (last.Loosest is null && last.Grades is null)
+            return last.Method is ReadingMethod.Feel or ReadingMethod.Gauge ? NextStep.TieReading
+                : last.Method is null && _moves.WantsGap ? null
+                : NextStep.GiveWindow;
+        return _window is null && last.Grades is null ? NextStep.GiveWindow : null;
+    }
+
+    private (NextStep, double, double) Turned(RoundResult last, bool isTorqued)
+    {
+        bool wantsTrack = _moves.WantsGap && last.GapMm is not null && !IsTracked(last, isTorqued);
+        int wayOfTension = WayOfTension(last, isTorqued);
+        if (last.Grades is not null && wayOfTension != 0)
+            return ByFeel(last, wayOfTension);
+        if (_goal == SetGoal.TrackingOnly && wantsTrack && !_moves.KnowsEnd(last))
+            return (NextStep.ChooseTrackingEnd, 0, 0);
+        (double left, double right) = _moves.Best(last, isTorqued ? 0 : 1);
+        (double mean, double skew) = _moves.Moved(left, right);
+        // Where nothing is known yet the smallest step is allowed once: then it learns.
+        if (wayOfTension != 0 && Tension.Rounds == 0 && mean * wayOfTension <= 0)
+            return (
+                NextStep.Turn,
+                wayOfTension * _setting.Step,
+                _setting.HasTwoEnds ? wayOfTension * _setting.Step : 0
+            );
+        if (wantsTrack && wayOfTension == 0 && Gap.Rounds == 0 && skew == 0 && _setting.HasTwoEnds)
+            (left, right) = _moves.TrialOfGap(last);
         return left == 0 && right == 0 ? (NextStep.AsNearAsAHand, 0, 0) : (NextStep.Turn, left, right);
     }
 
-    private static NextStep Unread(RoundResult? last) =>
-        last?.Method switch
-        {
-            null => NextStep.ReadAsFound,
-            ReadingMethod.Feel or ReadingMethod.Gauge => NextStep.TieReading,
-            _ => NextStep.GiveWindow,
-        };
+    /// <summary>A hand tells loose, right or tight: one smallest step that way, and none back again.</summary>
+    private (NextStep, double, double) ByFeel(RoundResult last, int way)
+    {
+        if (last.Grades is { HasLoose: true, HasTight: true })
+            return (NextStep.SpreadTooWide, 0, 0);
+        (double before, double skew) = _moves.Moved(_rounds[^1].LeftUnits, _rounds[^1].RightUnits);
+        // What was turned for the gap may be made good; a step of tension that went too far is none to be undone.
+        if (_rounds.Count > 1 && before * way < 0 && skew == 0 && !_rounds[^1].LearnAnew)
+            return (NextStep.AsNearAsAHand, 0, 0);
+        return (NextStep.Turn, way * _setting.Step, _setting.HasTwoEnds ? way * _setting.Step : 0);
+    }
+
+    /// <summary>+1 where it must be tightened, −1 where loosened, 0 where tension is fine or not asked for.</summary>
+    private int WayOfTension(RoundResult last, bool isTorqued)
+    {
+        if (!_moves.WantsTension || IsTight(last, isTorqued))
+            return 0;
+        if (last.Grades is { } grades)
+            return grades.HasTight ? -1 : 1;
+        if (_window is null || last is not { Loosest: double low, Tightest: double high })
+            return 0;
+        double nut = isTorqued ? 0 : Tension.Shift;
+        return high + nut > _window.High ? -1
+            : low + nut < _window.LoosestAllowed(_scale) || high + nut < _window.Low ? 1
+            : 0;
+    }
 
     /// <summary>Whether what is left on the adjuster is less than it takes to come into the window.</summary>
     private bool IsAtItsEnd(RoundResult last) =>
-        WantsTension
+        _moves.WantsTension
+        && _window is not null
         && (WayLeftMm ?? EccentricLeftMm) is double way
         && last is { Loosest: double low, Tightest: double high }
-        && Math.Max(_window!.LoosestAllowed(_scale) - low, _window.Low - high) > way * Tension.Slope;
+        && Math.Max(_window.LoosestAllowed(_scale) - low, _window.Low - high) > way * Tension.Slope;
 
-    private bool WantsTension => _goal != SetGoal.TrackingOnly;
-    private bool WantsGap => _goal != SetGoal.TensionOnly && _setting.GapSide is not null;
-
-    private bool IsUnfaithful() =>
+    /// <summary>Whether it was turned and turned and hardly answers: an adjuster that slips, or an axle that is not free.</summary>
+    private bool IsWithoutAnswer() =>
         Tension.Rounds > 0
-        && (
-            Tension.LastSurprise > SurpriseLimit
-            || Tension.Slope < FaintShare * _expectedSlope && Tension.SlopeSigma < FaintShare * _expectedSlope
-            || Gap.LastSurprise > SurpriseLimit
-        );
+        && Tension.Slope + 2 * Tension.SlopeSigma
+            < (_isSlopeKnown ? AnswerFault.FaintShare : AnswerFault.FaintShareOfAGuess) * _expectedSlope;
 
-    /// <summary>Whether it will stand where it should once everything is tight: what the nut is known to do is counted in.</summary>
-    private bool IsThere(RoundResult last, bool isTorqued)
+    /// <summary>Whether tension will be right once everything is tight: what the nut is known to do is counted in.</summary>
+    private bool IsTight(RoundResult last, bool isTorqued)
     {
-        (double nut, double nutGap) = isTorqued ? (0, 0) : (Tension.Shift, Gap.Shift);
-        bool isTight =
-            last is { Loosest: double low, Tightest: double high }
+        if (!_moves.WantsTension)
+            return true;
+        if (last.Grades is { } grades)
+            return !grades.HasLoose && !grades.HasTight;
+        double nut = isTorqued ? 0 : Tension.Shift;
+        return last is { Loosest: double low, Tightest: double high }
             && _window?.Holds(_scale, low + nut, high + nut) == true;
-        bool isTracked =
-            last.GapMm is not double gap || (gap + nutGap >= _setting.GapLow && gap + nutGap <= _setting.GapHigh);
-        return (!WantsTension || isTight) && (!WantsGap || isTracked);
     }
 
-    /// <summary>Of all moves a hand can make, the one that comes nearest without going past the window.</summary>
-    private (double Left, double Right) BestMove(RoundResult last, int tightening)
+    private bool IsTracked(RoundResult last, bool isTorqued)
     {
-        int most = (int)Math.Floor(_setting.MostAtOnce / _setting.Step + 1e-9);
-        (double Left, double Right) best = (0, 0);
-        double bestCost = Cost(last, 0, 0, tightening);
-        for (int l = -most; l <= most; l++)
-        for (int r = -most; r <= most; r++)
-        {
-            (double left, double right) = (l * _setting.Step, r * _setting.Step);
-            if (!IsAllowed(l, r, last.GapMm is not null) || !_travel.IsWithin(_standing + left))
-                continue;
-            double cost = Cost(last, left, right, tightening);
-            if (cost < bestCost - 1e-9)
-                (best, bestCost) = ((left, right), cost);
-        }
-        return best;
-    }
-
-    /// <summary>Both ends go alike, so that the axle stays as square as it is, unless a gap tells which one must go further.</summary>
-    private bool IsAllowed(int left, int right, bool isGapRead) =>
-        !_setting.HasTwoEnds ? right == 0
-        : !WantsGap || !isGapRead ? left == right
-        : _goal == SetGoal.TrackingOnly ? left == -right || left == 0 || right == 0
-        : true;
-
-    /// <summary>How far from the aim a move would end, as parts of the windows' halves; infinite where it may go past.</summary>
-    private double Cost(RoundResult last, double left, double right, int tightening)
-    {
-        const double perAdjuster = 0.02; // leave one alone rather than turn both for nothing
-        (double mean, double skew) = Moved(left, right);
-        double cost = (left != 0 ? perAdjuster : 0) + (right != 0 ? perAdjuster : 0);
-        if (WantsTension && _window is not null && last is { Loosest: double low, Tightest: double high })
-        {
-            double change = Tension.Predict(mean, tightening);
-            double sigma = Tension.SigmaOf(mean, tightening);
-            if (mean > 0 && high + change + (Tension.Rounds == 0 ? FirstCaution : Caution) * sigma > _window.High)
-                return double.PositiveInfinity;
-            double half = Math.Max((_window.High - _window.Low) / 2, 1e-9);
-            double off = (low + change - _window.AimOfLoosest(_scale, high - low, _setting.Bias)) / half;
-            cost += off * off;
-        }
-        if (WantsGap && last.GapMm is double gap)
-        {
-            double half = Math.Max((_setting.GapHigh - _setting.GapLow) / 2, 0.1);
-            double off = (gap + Gap.Predict(skew, tightening) - (_setting.GapLow + _setting.GapHigh) / 2) / half;
-            cost += off * off;
-        }
-        return cost;
+        double nut = isTorqued ? 0 : Gap.Shift;
+        return !_moves.WantsGap
+            || last.GapMm is not double gap
+            || (gap + nut >= _setting.GapLow && gap + nut <= _setting.GapHigh);
     }
 }

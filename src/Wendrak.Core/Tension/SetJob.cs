@@ -24,15 +24,19 @@ public enum ClosingStep
 }
 
 /// <summary>How a visit ended.</summary>
-/// <param name="TorqueNm">Of the axle nut; null where nobody measured it.</param>
+/// <param name="TorqueNm">Of what holds it; null where nobody measured it.</param>
 /// <param name="Done">Steps in their order.</param>
+/// <param name="Despite">What it was closed over, as it stood then; null for nothing.</param>
+/// <param name="Reason">Why it was closed over that.</param>
 public sealed record SetClosing(
     DateOnly ClosedOn,
     string? Who,
     double? TorqueNm,
     IReadOnlyList<ClosingStep> Done,
     DateOnly? NextCheckOn,
-    string? Note
+    string? Note,
+    IReadOnlyList<ClosedDespite>? Despite = null,
+    string? Reason = null
 );
 
 /// <summary>One visit at which a loop is set, from as found to as left. It can be broken off and gone on with anywhere.</summary>
@@ -96,7 +100,7 @@ public static class SetJobRules
         for (int i = 0; i < job.Gauge.Count; i++)
             guard.Include(new Guard($"{nameof(job.Gauge)}[{i}].").Include(job.Gauge[i].Check()));
         if (job.Closing is { } closing)
-            guard.Include(new Guard("Closing.").Include(CheckClosing(closing, job.Rounds)));
+            guard.Include(new Guard("Closing.").Include(CheckClosing(closing, job)));
         guard.ThrowIfAny();
     }
 
@@ -113,18 +117,50 @@ public static class SetJobRules
             )
             .ThrowIfAny();
 
+    /// <summary>The visit with what it is closed over written down; a reason is asked for it.</summary>
+    /// <exception cref="InvalidInputException">Something asks for a reason, and none is given.</exception>
+    public static SetJob Closed(SetJob job, Machine machine, Setup fitted)
+    {
+        if (
+            job.Closing is not { } closing
+            || SetInputs.For(machine, fitted.Loops, fitted.RoadWheels, job) is not { } input
+        )
+            return job;
+        IReadOnlyList<ClosedDespite> despite = ClosingReasons.Of(
+            new(input, job.Cautions is not null, closing.TorqueNm)
+        );
+        new Guard()
+            .That(
+                despite.Count == 0 || !string.IsNullOrWhiteSpace(closing.Reason),
+                "Closing.Reason",
+                "missing",
+                "Say why it is closed over what is open; it stands in the record."
+            )
+            .Note("Closing.Reason", closing.Reason)
+            .ThrowIfAny();
+        return job with
+        {
+            Closing = closing with
+            {
+                Despite = despite.Count == 0 ? null : despite,
+                Reason = despite.Count == 0 ? null : closing.Reason,
+            },
+        };
+    }
+
     private static bool IsSame(SetRound one, SetRound other) =>
         one.Readings.SequenceEqual(other.Readings) && one == other with { Readings = one.Readings };
 
-    private static Guard CheckClosing(SetClosing closing, IReadOnlyList<SetRound> rounds)
+    private static Guard CheckClosing(SetClosing closing, SetJob job)
     {
         ClosingStep[] all = Enum.GetValues<ClosingStep>();
         return new Guard()
             .That(
-                rounds is [.., { Lock: LockState.Torqued, Readings.Count: > 0 }],
+                job.Rounds is [.., { Lock: LockState.Torqued } last]
+                    && (last.Readings.Count > 0 || (job.Goal == SetGoal.TrackingOnly && last.GapMm is not null)),
                 "Lock",
                 "not_torqued",
-                "The last reading must be taken with everything tight: bring the nut to its torque and read once more."
+                "The last reading must be taken with everything tight: bring it to its torque and read once more."
             )
             .That(
                 closing.Done.SequenceEqual(all),

@@ -10,7 +10,10 @@ namespace Wendrak.Core.Tension;
 /// <param name="TurnsRolled">Of the wheel between turning and measuring.</param>
 /// <param name="Run">The run that was read; null for the usual one: of a chain the slack one, of a belt the longest.</param>
 /// <param name="LoadKg">That lay or sat on it; null where nobody noted it.</param>
+/// <param name="OnStand">False when it stood on its wheels; null where nobody said.</param>
 /// <param name="WayLeftMm">Left on the adjuster at these readings, by its marks or thread; null where nobody looked.</param>
+/// <param name="IsTurnAssumed">What was turned is what was told, and nobody said that it really was.</param>
+/// <param name="LearnAnew">Something was looked at and mended before these readings: what was learned of its answers counts no more.</param>
 public sealed record SetRound(
     double LeftUnits,
     double RightUnits,
@@ -21,11 +24,13 @@ public sealed record SetRound(
     string? Who = null,
     double? TemperatureC = null,
     int? TurnsRolled = null,
-    bool OnStand = true,
+    bool? OnStand = null,
     string? Note = null,
     LoopRun? Run = null,
     double? LoadKg = null,
-    double? WayLeftMm = null
+    double? WayLeftMm = null,
+    bool IsTurnAssumed = false,
+    bool LearnAnew = false
 )
 {
     public const int MostReadings = 36;
@@ -60,7 +65,8 @@ public sealed record SetRound(
             .BetweenIfGiven(nameof(TemperatureC), TemperatureC, -40, 120, "°C")
             .BetweenIfGiven(nameof(TurnsRolled), TurnsRolled, 0, 100, "turns")
             .BetweenIfGiven(nameof(LoadKg), LoadKg, 0, 5_000, "kg")
-            .BetweenIfGiven(nameof(WayLeftMm), WayLeftMm, 0, 500, "mm");
+            .BetweenIfGiven(nameof(WayLeftMm), WayLeftMm, 0, 500, "mm")
+            .Note(nameof(Note), Note);
         if (Run is LoopRun run)
             guard.OneOf(nameof(Run), run);
         for (int i = 0; i < Readings.Count; i++)

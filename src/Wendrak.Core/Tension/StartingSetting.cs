@@ -1,14 +1,15 @@
 using Wendrak.Core.Geometry;
+using Wendrak.Core.Machines;
 
 namespace Wendrak.Core.Tension;
 
 /// <summary>How a loop is set as long as nobody was asked: by what Fit says moves it.</summary>
 public static class StartingSetting
 {
-    /// <param name="layout">Null where nothing was laid out: then a screw at either end, the usual one.</param>
-    public static LoopSetting Of(string loopKey, LoopLayout? layout)
+    /// <param name="layout">Null where nothing was laid out: then by what is usual for the kind of machine.</param>
+    public static LoopSetting Of(string loopKey, LoopLayout? layout, MachineKind kind)
     {
-        LoopSetting usual = new(loopKey);
+        LoopSetting usual = new(loopKey, UsualKind(kind));
         if (layout?.Mover is not { } mover)
             return usual;
         return usual with
@@ -18,6 +19,15 @@ public static class StartingSetting
             EccentricMm = mover is { Kind: MoverKind.Eccentric, Track: ArcTrack arc } ? arc.RadiusMm : null,
         };
     }
+
+    /// <summary>Boards and winches slide their motor; a robot has one screw or none. Common practice.</summary>
+    private static AdjusterKind UsualKind(MachineKind kind) =>
+        kind switch
+        {
+            _ when StartingLayout.SlidesItsMotor(kind) => AdjusterKind.SlidingMotor,
+            MachineKind.Robot or MachineKind.Other => AdjusterKind.OneScrew,
+            _ => AdjusterKind.TwoEnds,
+        };
 
     private static AdjusterKind KindOf(Mover mover) =>
         (mover.Kind, mover.Step?.Kind) switch

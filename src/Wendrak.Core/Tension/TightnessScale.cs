@@ -168,7 +168,7 @@ public sealed class TightnessScale
 
     private Tightness? OfPush(double deflectionMm, double forceN)
     {
-        if (Unit != TightnessUnit.Newton || Span.SpanMm is not double span)
+        if (Unit != TightnessUnit.Newton || Span.SpanMm is not double span || IsBeyond(deflectionMm, span))
             return null;
         double tension = Span.Stretch is (double stiffness, double over)
             ? SpanDeflection.TensionN(span, deflectionMm, forceN, stiffness, over)
@@ -178,11 +178,19 @@ public sealed class TightnessScale
 
     private Tightness? OfPlay(double playMm)
     {
-        if (Unit != TightnessUnit.LoopMm || Span.SpanMm is not double span)
+        if (Unit != TightnessUnit.LoopMm || Span.SpanMm is not double span || IsBeyond(playMm, span))
             return null;
         double excess = ChainPlay.ExcessMm(span, playMm);
         return new(-excess, playMm / span * PlayMm);
     }
+
+    /// <summary>A push or play of more than a fifth of the span is none: then it says nothing, and a doubt says so.</summary>
+    internal bool IsBeyond(Reading reading) =>
+        reading.Method is ReadingMethod.Push or ReadingMethod.FreePlay
+        && Span.SpanMm is double span
+        && IsBeyond(reading.Value, span);
+
+    private static bool IsBeyond(double mm, double spanMm) => mm > spanMm * SpanDeflection.MostShareOfSpan;
 
     private Tightness? OfGauge(double value)
     {

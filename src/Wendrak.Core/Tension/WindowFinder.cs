@@ -7,6 +7,11 @@ using Wendrak.Core.Tables;
 
 namespace Wendrak.Core.Tension;
 
+/// <summary>How tight a loop should be, as far as it is known.</summary>
+/// <param name="Window">Null where nothing tells where it should lie.</param>
+/// <param name="NeedsSuspension">True where it depends on how the axle is carried, and nobody said.</param>
+internal sealed record FoundWindow(TensionWindow? Window, bool NeedsSuspension);
+
 /// <summary>Finds how tight a loop should be: the maker's figure, else practice, else what its load asks for.</summary>
 /// <remarks>
 /// A window in Hz is never carried from one drive to another: practice that is given in Hz goes through tension, or is left out
@@ -25,13 +30,27 @@ internal static class WindowFinder
     private static readonly (double Low, double High) ShallowMargins = (1.4, 1.75);
     private static readonly (double Low, double High) SlipMargins = (1.3, 1.5);
 
-    public static TensionWindow? Of(SetInput input, TightnessScale scale)
+    /// <summary>The window, or what must be said before there is one.</summary>
+    public static FoundWindow Of(SetInput input, TightnessScale scale)
     {
         Need? need = NeedOf(input, scale);
-        TensionWindow? window =
-            BoundedByNeed(OfMaker(input.Setting, scale) ?? OfPractice(input, scale), need) ?? need?.Window();
-        return window is null ? null : BoundedByBearing(window, input, scale);
+        TensionWindow? maker = OfMaker(input.Setting, scale);
+        if (maker is null && WantsSuspension(input, scale))
+            return new(null, true);
+        TensionWindow? window = BoundedByNeed(maker ?? OfPractice(input, scale), need) ?? need?.Window();
+        return new(window is null ? null : BoundedByBearing(window, input, scale), false);
     }
+
+    /// <summary>A chain behind a swinging arm needs more play than one on a rigid axle: not said is not “rigid”.</summary>
+    private static bool WantsSuspension(SetInput input, TightnessScale scale) =>
+        scale.Unit == TightnessUnit.LoopMm && IsMotorcycleLike(input.Kind) && SuspensionOf(input) is null;
+
+    private static bool IsMotorcycleLike(MachineKind kind) =>
+        kind is MachineKind.Motorcycle or MachineKind.Moped or MachineKind.LoadCarrier;
+
+    /// <summary>As it was laid out, else as somebody said.</summary>
+    private static RearSuspension? SuspensionOf(SetInput input) =>
+        input.Layout?.SwingArm is not null ? RearSuspension.SwingArm : input.Setting.Suspension;
 
     /// <summary>What this drive's hardest pull asks of a loop, and how much more is advised.</summary>
     private sealed record Need(double AtLeastN, (double Low, double High) Margins, string Against)
@@ -118,7 +137,7 @@ internal static class WindowFinder
     private static string UseOf(SetInput input) =>
         input.Kind switch
         {
-            MachineKind.Motorcycle or MachineKind.Moped or MachineKind.LoadCarrier => input.Layout is { SwingArm: null }
+            _ when IsMotorcycleLike(input.Kind) => SuspensionOf(input) == RearSuspension.Rigid
                 ? "motorcycle without rear suspension"
             : WheelOutline.PitchMm(input.Loop) < SmallChainPitchMm ? "motorcycle small (12.7 mm pitch)"
             : "motorcycle road",

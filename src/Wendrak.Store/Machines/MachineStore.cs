@@ -6,8 +6,12 @@ using Wendrak.Store.Ledger;
 
 namespace Wendrak.Store.Machines;
 
-/// <summary>A machine with the setup that is on it.</summary>
-public sealed record FittedMachine(Machine Machine, Setup Fitted);
+/// <summary>A machine with the setup that is on it, and the visits to its loops.</summary>
+public sealed record FittedMachine(Machine Machine, Setup Fitted, IReadOnlyList<SetJob> Visits)
+{
+    public FittedMachine(Machine machine, Setup fitted)
+        : this(machine, fitted, []) { }
+}
 
 /// <summary>Machines and the setups that belong to them.</summary>
 public sealed class MachineStore(Database database, ChangeLog log, TimeProvider clock)
@@ -19,7 +23,7 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
         Session session = new(connection, null);
         List<FittedMachine> machines = [];
         foreach (Machine machine in await MachineShelf.ListAsync(session))
-            machines.Add(new(machine, await FittedAsync(session, machine.Id)));
+            machines.Add(await WithVisitsAsync(session, machine));
         return machines;
     }
 
@@ -28,7 +32,7 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
         await using SqliteConnection connection = database.Open();
         Session session = new(connection, null);
         Machine? machine = await Shelves.Machines.FindAsync(session, id);
-        return machine is null ? null : new(machine, await FittedAsync(session, id));
+        return machine is null ? null : await WithVisitsAsync(session, machine);
     }
 
     /// <summary>Adds a machine with the wheels that are on it.</summary>
@@ -57,7 +61,7 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
                 Machine withSets = await StoreSetsAsync(writing, draft.Machine);
                 Machine machine = await Shelves.RecordedMachines.ChangeAsync(writing, withSets);
                 Setup fitted = await ReconcileAsync(writing, before, machine, draft.Fitted, fittedVersion);
-                return new FittedMachine(machine, fitted);
+                return new FittedMachine(machine, fitted, await SetJobShelf.ListAsync(writing.Session, machine.Id));
             },
             ct
         );
@@ -429,6 +433,9 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
 
     private static bool IsAlike(GearboxSet a, GearboxSet b) =>
         a.Name == b.Name && a.TurnsRound == b.TurnsRound && a.Reductions.SequenceEqual(b.Reductions);
+
+    private static async Task<FittedMachine> WithVisitsAsync(Session session, Machine machine) =>
+        new(machine, await FittedAsync(session, machine.Id), await SetJobShelf.ListAsync(session, machine.Id));
 
     private static async Task<Setup> FittedAsync(Session session, long machineId) =>
         (await SetupShelf.ListAsync(session, machineId)).First(s => s.Status == SetupStatus.AsFitted);

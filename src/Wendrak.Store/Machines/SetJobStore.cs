@@ -46,7 +46,7 @@ public sealed class SetJobStore(Database database, ChangeLog log)
                     return null;
                 if (before.Version == after.Version)
                     SetJobRules.CheckChange(before, after);
-                return await Shelves.RecordedSetJobs.ChangeAsync(writing, after);
+                return await Shelves.RecordedSetJobs.ChangeAsync(writing, await ClosedAsync(writing, after));
             },
             ct
         );
@@ -75,6 +75,16 @@ public sealed class SetJobStore(Database database, ChangeLog log)
             },
             ct
         );
+
+    /// <summary>What it is closed over is the core's to say, by the machine as it is stored.</summary>
+    private static async Task<SetJob> ClosedAsync(Writing writing, SetJob job)
+    {
+        if (job.Closing is null)
+            return job;
+        Machine machine = (await Shelves.Machines.FindAsync(writing.Session, job.MachineId))!;
+        IReadOnlyList<Setup> setups = await SetupShelf.ListAsync(writing.Session, machine.Id);
+        return SetJobRules.Closed(job, machine, setups.First(s => s.Status == SetupStatus.AsFitted));
+    }
 
     private static async Task<bool> IsCheckedAsync(Writing writing, SetJob job)
     {

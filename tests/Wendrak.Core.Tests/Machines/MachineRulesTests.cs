@@ -102,7 +102,17 @@ public sealed class MachineRulesTests
     {
         Drive drive = Drives.WithStages([Drives.Chain("first", "in", "jack"), Drives.Chain("final", "jack", "axle")]);
         LoopChoice[] loops = [new("first", 14, 38, 84), new("final", 15, 45, 96)];
-        MachineSummary summary = MachineSummary.Of(Bike() with { Drives = [drive] }, Fitted() with { Loops = loops });
+        MachineSummary summary = MachineSummary.Of(
+            Bike() with
+            {
+                Drives = [drive],
+            },
+            Fitted() with
+            {
+                Loops = loops,
+            },
+            []
+        );
         Assert.Equal(["first"], summary.Loops[1].LoopsBefore);
         Assert.Equal(38.0 / 14 * 3, summary.TallestOverall, 12);
         Assert.Equal((13, 17, 40, 50), Range(summary.Loops[1].Search));

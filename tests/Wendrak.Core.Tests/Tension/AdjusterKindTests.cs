@@ -1,4 +1,5 @@
 using Wendrak.Core.Geometry;
+using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Tests.Geometry;
@@ -192,10 +193,13 @@ public sealed class AdjusterKindTests
             slot with
             {
                 Mover = slot.Mover! with { Kind = mover, Step = new(step, 0.8) },
-            }
+            },
+            MachineKind.Moped
         );
         Assert.Equal((kind, 0.8), (setting.Kind, setting.MmPerUnit));
-        Assert.Equal(AdjusterKind.TwoEnds, StartingSetting.Of("final", null).Kind);
+        Assert.Equal(AdjusterKind.TwoEnds, StartingSetting.Of("final", null, MachineKind.Moped).Kind);
+        // A board has no axle in slots: its motor slides.
+        Assert.Equal(AdjusterKind.SlidingMotor, StartingSetting.Of("final", null, MachineKind.KickBoard).Kind);
     }
 
     [Fact]
@@ -205,7 +209,7 @@ public sealed class AdjusterKindTests
         {
             Mover = new(MoverKind.Eccentric, LoopLayout.RearName, new ArcTrack(new(-410, 0), 7, 90, 180)),
         };
-        LoopSetting setting = StartingSetting.Of("final", layout);
+        LoopSetting setting = StartingSetting.Of("final", layout, MachineKind.Motorcycle);
         Assert.Equal((AdjusterKind.Eccentric, 7.0), (setting.Kind, setting.EccentricMm));
     }
 }

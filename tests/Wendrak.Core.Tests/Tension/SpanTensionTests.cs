@@ -93,8 +93,6 @@ public sealed class SpanTensionTests
         Published.AgreesWithin(0.1, 0.651154, fit.FractionAfter(24), "engineering.md i8");
         Assert.Equal(1, fit.FractionAfter(0));
         Assert.InRange(Relaxation.StiffCord.FractionAfter(168), 0.9, 0.95);
-        // Set today so that it is right in a week: as much more as it will have lost by then.
-        Assert.Equal(300 / 0.5, Relaxation.Rubber.SetNowN(300, 0, 168), 0.5);
         Refusals.Names("Fraction1", () => Relaxation.Fit(0.45, (4, 0.5), (168, 0.6)));
     }
 
@@ -103,7 +101,7 @@ public sealed class SpanTensionTests
     public void A_belt_is_set_today_for_the_day_it_is_needed()
     {
         RunningInResult now = RunningIn.Of(new(CordKind.Rubber, 0, 168, 300));
-        Assert.Equal(600, now.SetNowN, 0.5);
+        Assert.Equal(600, now.SetNowN!.Value, 0.5);
         Assert.Equal(100, now.OverPercent, 0.2);
         // Fitted a week ago it has lost most already.
         Assert.InRange(RunningIn.Of(new(CordKind.Rubber, 168, 168, 300)).OverPercent, 1, 15);
@@ -114,10 +112,10 @@ public sealed class SpanTensionTests
         // Two readings make it this belt's: half as much is lost.
         OwnReadings readings = new(InHz: false, 500, 4, 450, 168, 375);
         RunningInResult own = RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, Own: readings));
-        Assert.Equal(400, own.SetNowN, 0.5);
+        Assert.Equal(400, own.SetNowN!.Value, 0.5);
         // Hz go with the root of tension.
         OwnReadings heard = new(InHz: true, 100, 4, 100 * Math.Sqrt(0.9), 168, 100 * Math.Sqrt(0.75));
-        Assert.Equal(400, RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, Own: heard)).SetNowN, 0.5);
+        Assert.Equal(400, RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, Own: heard)).SetNowN!.Value, 0.5);
         Refusals.Names(
             "Own.First",
             () => RunningIn.Of(new(CordKind.Rubber, 0, 1, 300, Own: readings with { First = 600 }))
@@ -126,7 +124,7 @@ public sealed class SpanTensionTests
             "Own.SecondHours",
             () => RunningIn.Of(new(CordKind.Rubber, 0, 1, 300, Own: readings with { SecondHours = 4 }))
         );
-        Assert.Equal(own.SetNowN, own.Workings[0].Result.Value);
+        Assert.Equal(own.SetNowN!.Value, own.Workings[0].Result.Value);
         // Left as it was read: half of it is there in a week; set as high as that asks for, the shaft would carry 1200 N.
         RunningInResult left = RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, NowN: 420, MostShaftLoadN: 1_100));
         Assert.Equal(210, left.ExpectedN!.Value, 0.2);
@@ -135,6 +133,35 @@ public sealed class SpanTensionTests
         Assert.False(RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, MostShaftLoadN: 1_300)).IsAboveBearing);
         Assert.Null(now.ExpectedN);
         Refusals.Names("WantedN", () => RunningIn.Of(new(CordKind.Rubber, 0, 168, 0)));
+    }
+
+    [Fact]
+    public void A_pull_over_the_window_or_the_shaft_is_told_with_the_other_ways()
+    {
+        // A new rubber belt for a week later asks for twice as much: the window ends at 450 N, the shaft carries 2 × 400 N.
+        RunningInInput week = new(CordKind.Rubber, 0, 168, 300, MostN: 450, MostShaftLoadN: 800);
+        RunningInResult told = RunningIn.Of(week);
+        Assert.True(told.IsAboveWindow && told.IsAboveBearing);
+        Assert.Equal(400, told.MostNowN);
+        // Fitted as late as that, or set to the most and set again then, it comes down to just what is wanted.
+        Assert.Equal(300, 400 * Relaxation.Rubber.FractionAfter(told.FitWithinHours!.Value), 1e-6);
+        Assert.Equal(told.FitWithinHours!.Value, told.SetAgainAfterHours!.Value, 1e-6);
+        RunningInResult allowed = RunningIn.Of(week with { MostN = 650, MostShaftLoadN = null });
+        Assert.False(allowed.IsAboveWindow || allowed.IsAboveBearing);
+        Assert.Null(allowed.FitWithinHours);
+        Assert.Null(allowed.SetAgainAfterHours);
+        // A window below what is wanted leaves no way.
+        Assert.Null(RunningIn.Of(week with { MostN = 290 }).FitWithinHours);
+    }
+
+    [Fact]
+    public void Without_window_or_mass_running_in_is_told_as_a_share()
+    {
+        RunningInResult share = RunningIn.Of(new(CordKind.Rubber, 0, 168));
+        Assert.Equal(RunningIn.Of(new(CordKind.Rubber, 0, 168, 300)).OverPercent, share.OverPercent, 1e-12);
+        Assert.Equal(50, share.LeftPercent, 0.1);
+        Assert.Null(share.SetNowN);
+        Assert.Equal(2, share.Workings[0].Result.Value, 0.01);
     }
 
     [Fact]

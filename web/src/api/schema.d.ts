@@ -516,6 +516,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/set/closing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["askClosing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/set/match": {
         parameters: {
             query?: never;
@@ -1053,7 +1069,7 @@ export interface components {
          * @default twoEnds
          * @enum {unknown}
          */
-        AdjusterKind: "twoEnds" | "oneScrew" | "slidingMotor" | "eccentric" | "cam" | "shims" | "sprungArm";
+        AdjusterKind: "twoEnds" | "oneScrew" | "slidingMotor" | "eccentric" | "cam" | "shims" | "sprungArm" | "springSlide";
         /** @description What to do at one adjuster. */
         AdjusterMove: {
             side: null | components["schemas"]["Side"];
@@ -1632,6 +1648,27 @@ export interface components {
         /** @enum {unknown} */
         ClearanceState: "clear" | "near" | "rubsWhenSlack" | "rubsWhenMoved" | "rubs";
         /**
+         * @description Something that asks for a reason before a visit is closed over it.
+         * @enum {unknown}
+         */
+        ClosedDespite: "outsideWindow" | "advisorStopped" | "cautionsNotConfirmed" | "noTorque";
+        /** @description One step of the closing list. */
+        ClosingLine: {
+            step: components["schemas"]["ClosingStep"];
+            sentence: string;
+        };
+        /** @description A visit as it would be closed. */
+        ClosingQuestion: {
+            /** @description With all rounds of the visit. */
+            input: components["schemas"]["SetInput"];
+            cautionsConfirmed: boolean;
+            /**
+             * Format: double
+             * @description As it was measured; null where nobody did.
+             */
+            torqueNm: null | number;
+        };
+        /**
          * @description What is done before a drive is left, in this order.
          * @enum {unknown}
          */
@@ -1902,6 +1939,11 @@ export interface components {
             gear: number;
             /** @description Outside the old box: shorter than first or taller than top; the number is an extrapolation. */
             beyond: components["schemas"]["RatioDirection"];
+        };
+        /** @description What a slip test told round the wheel: a person's hand, which knows loose, about right and tight. */
+        FeltGrades: {
+            hasLoose: boolean;
+            hasTight: boolean;
         };
         /** @description One way to fill a shaft; SpacerWorkings explains it. */
         FilledShaft: {
@@ -2319,6 +2361,32 @@ export interface components {
          * @enum {unknown}
          */
         InputKind: "engine" | "motor" | "rider";
+        /** @description What one instrument told last in a visit, judged in its own scale. */
+        InstrumentFinding: {
+            method: components["schemas"]["ReadingMethod"];
+            /**
+             * Format: int32
+             * @description Index of the round; 0 is as found.
+             */
+            round: number;
+            /** Format: double */
+            loosestReading: number;
+            /** Format: double */
+            tightestReading: number;
+            /**
+             * Format: double
+             * @description The loose end of the window as this instrument would read it; null where nothing tells it.
+             */
+            windowLooseReading: null | number;
+            /** Format: double */
+            windowTightReading: null | number;
+            /** @description Null where no window is known for this instrument. */
+            isInside: null | boolean;
+            /** @description True where it is inside, or an instrument tied to it by a pair read inside later. */
+            isSettled: boolean;
+            /** @description Whether it stands open: it was read outside, and nothing that counts has read it inside since. */
+            isOpen: boolean;
+        };
         /** @description A refused input: every wrong field with the bound it broke. */
         InvalidInputProblem: {
             type?: null | string;
@@ -3004,6 +3072,8 @@ export interface components {
              */
             eccentricDeg?: null | number;
             arm?: null | components["schemas"]["SprungArmInput"];
+            suspension?: null | components["schemas"]["RearSuspension"];
+            trackingEnd?: null | components["schemas"]["Side"];
             /**
              * Format: double
              * @description A click or shim can't be parted.
@@ -3020,6 +3090,8 @@ export interface components {
             eccentricStart: number;
             /** @description Whether it is turned; a click or shim is counted. */
             turns: boolean;
+            /** @description Whether a spring finds the tension by itself: then nothing is counted, it is let go and nipped. */
+            setsItself: boolean;
             hasTwoEnds: boolean;
             /** Format: double */
             gapLow: number;
@@ -3253,7 +3325,7 @@ export interface components {
             setJobs?: null | components["schemas"]["SetJob"][];
         };
         /** @enum {unknown} */
-        MachineKind: "motorcycle" | "moped" | "bicycle" | "loadCarrier" | "robot" | "winch" | "kickBoard" | "other";
+        MachineKind: "motorcycle" | "moped" | "bicycle" | "loadCarrier" | "robot" | "winch" | "kickBoard" | "other" | null;
         /** @description What is known of a machine's loads. */
         MachineLoads: {
             /** @description One for a drive at most. */
@@ -3292,6 +3364,8 @@ export interface components {
             gears: components["schemas"]["DriveGearLabels"][];
             /** @description What does not go together. */
             findings: components["schemas"]["DriveFinding"][];
+            /** @description Loops that were left outside their window. */
+            openReadings: components["schemas"]["OpenReading"][];
         };
         Mend: {
             kind: components["schemas"]["MendKind"];
@@ -3396,7 +3470,17 @@ export interface components {
          * @description What is to be done next.
          * @enum {unknown}
          */
-        NextStep: "readAsFound" | "giveWindow" | "turn" | "tightenAndRead" | "done" | "spreadTooWide" | "asNearAsAHand" | "looseOrBent" | "tieReading" | "atItsEnd";
+        NextStep: "readAsFound" | "giveWindow" | "turn" | "tightenAndRead" | "done" | "spreadTooWide" | "asNearAsAHand" | "looseOrBent" | "tieReading" | "atItsEnd" | "chooseTrackingEnd" | "saySuspension" | "letSpringSet" | "readAgain" | "springIsWrong";
+        /** @description A loop that was left outside its window by one instrument, and not read inside by what counts since. */
+        OpenReading: {
+            loopKey: string;
+            /**
+             * Format: date
+             * @description Day of the visit.
+             */
+            on: string;
+            finding: components["schemas"]["InstrumentFinding"];
+        };
         /** @description One state the loop runs in. */
         OperatingPoint: {
             kind: components["schemas"]["OperatingPointKind"];
@@ -3865,13 +3949,20 @@ export interface components {
             value: number;
             /**
              * Format: double
-             * @description Tightness it would tell, in the scale of the loop.
+             * @description Tightness it would tell, in the scale of the loop; null where it can't be one at all.
              */
-            wouldBe: number;
+            wouldBe: null | number;
             meant: null | components["schemas"]["ReadingMethod"];
+            /**
+             * Format: double
+             * @description Largest push or play that the span allows; null for other doubts.
+             */
+            mostMm?: null | number;
         };
         /** @enum {unknown} */
         ReadingMethod: "pluck" | "push" | "gauge" | "freePlay" | "feel" | null;
+        /** @enum {unknown} */
+        RearSuspension: "rigid" | "swingArm" | null;
         /** @description A machine before and after a change. */
         RedoInput: {
             before: components["schemas"]["DrivesAsBuilt"];
@@ -3992,6 +4083,7 @@ export interface components {
             runOutMm: null | number;
             /** Format: double */
             gapMm: null | number;
+            grades: null | components["schemas"]["FeltGrades"];
             /** @description Both ends inside the window; null without one. */
             isInside: null | boolean;
             /** @description Each reading of the round in its order; null for one that can't be told. */
@@ -4017,14 +4109,19 @@ export interface components {
             untilHours: number;
             /**
              * Format: double
-             * @description Tension wanted then, the span's.
+             * @description Tension wanted then, the span's; null where nothing tells it in newtons: then shares are told.
              */
-            wantedN: number;
+            wantedN?: null | number;
             /**
              * Format: double
              * @description As it was last read; null where it was not.
              */
             nowN?: null | number;
+            /**
+             * Format: double
+             * @description The tight end of its window; null without one.
+             */
+            mostN?: null | number;
             /**
              * Format: double
              * @description Load of both runs that the shaft may carry; null where nobody said.
@@ -4035,21 +4132,43 @@ export interface components {
         RunningInResult: {
             /**
              * Format: double
-             * @description What to set now so that the wanted tension is there on the day.
-             */
-            setNowN: number;
-            /**
-             * Format: double
-             * @description What that is more than wanted.
+             * @description How much more than wanted must be set now so that the wanted tension is there on the day.
              */
             overPercent: number;
+            /**
+             * Format: double
+             * @description The same in newtons; null where nothing tells what is wanted.
+             */
+            setNowN: null | number;
+            /**
+             * Format: double
+             * @description What is left on the day of what is there now.
+             */
+            leftPercent: number;
             /**
              * Format: double
              * @description What there will be on the day if it is left as it was read; null where it was not.
              */
             expectedN: null | number;
-            /** @description True when both runs would then load the shaft by more than it may carry: fit it earlier instead. */
+            /** @description True when that would be tighter than the window allows. */
+            isAboveWindow: boolean;
+            /** @description True when both runs would then load the shaft by more than it may carry. */
             isAboveBearing: boolean;
+            /**
+             * Format: double
+             * @description The most that may be set now, by window and shaft; null where neither is known.
+             */
+            mostNowN: null | number;
+            /**
+             * Format: double
+             * @description “Fit later”: a new belt fitted no longer than this before the day stays allowed; null elsewhere.
+             */
+            fitWithinHours: null | number;
+            /**
+             * Format: double
+             * @description “Set again”: set to the most now, it has come down to what is wanted by then; null elsewhere.
+             */
+            setAgainAfterHours: null | number;
             /**
              * Format: double
              * @description When it will have lost a tenth from now: look again then.
@@ -4137,6 +4256,26 @@ export interface components {
             reserve: null | components["schemas"]["SetReserve"];
             /** @description True when the last round was read on the wheels, while the window is for the stand. */
             isOffStand: boolean;
+            /** @description True when something is to be turned and the nut was tight at the last reading. */
+            loosenFirst: boolean;
+            /** @description True when the last round was read for tension and is inside: only then it may be called tight enough. */
+            isTensionTold: boolean;
+            /** @description True when its gap was read and is inside: only then it may be called straight. */
+            isTrackTold: boolean;
+            /**
+             * Format: double
+             * @description How far the tightest place is past the window, in the method of the last round; null where it is not.
+             */
+            overReading: null | number;
+            /**
+             * Format: double
+             * @description How many times as much it answers as was supposed, where that is worth saying; null elsewhere.
+             */
+            stifferBy: null | number;
+            /** @description What each instrument of the visit told last, in its own scale. */
+            findings: components["schemas"]["InstrumentFinding"][];
+            /** @description Words, cautions and closing list for this adjuster. */
+            manual: components["schemas"]["SetManual"];
             gapWalksTo: null | components["schemas"]["Side"];
             /**
              * Format: double
@@ -4177,7 +4316,7 @@ export interface components {
             who: null | string;
             /**
              * Format: double
-             * @description Of the axle nut; null where nobody measured it.
+             * @description Of what holds it; null where nobody measured it.
              */
             torqueNm: null | number;
             /** @description Steps in their order. */
@@ -4185,6 +4324,10 @@ export interface components {
             /** Format: date */
             nextCheckOn: null | string;
             note: null | string;
+            /** @description What it was closed over, as it stood then; null for nothing. */
+            despite?: null | components["schemas"]["ClosedDespite"][];
+            /** @description Why it was closed over that. */
+            reason?: null | string;
         };
         /**
          * @description What a round is for.
@@ -4234,6 +4377,25 @@ export interface components {
             inHand?: null | components["schemas"]["SetInHand"];
             cautions?: null | components["schemas"]["CautionsConfirmed"];
         };
+        /** @description What is said at one adjuster: nothing of another kind of drive. */
+        SetManual: {
+            /** @description What holds the place: “axle nut”, “motor bolts”. */
+            lock: string;
+            /** @description True of “motor bolts”: their torque, not its. */
+            locksAreMany: boolean;
+            /** @description What is turned, clicked or let go, where there is only one of it. */
+            handles: string;
+            /** @description How the adjuster is made free before it is turned. */
+            loosen: string;
+            /** @description How it is done, step by step, where it is no matter of turning; empty elsewhere. */
+            procedure: string[];
+            /** @description What must be so before hands go near. */
+            cautions: string[];
+            /** @description How it is told by hand alone; empty where it is not. */
+            byHand: components["schemas"]["SlipTestWay"][];
+            /** @description In the order of the hands. */
+            closing: components["schemas"]["ClosingLine"][];
+        };
         /** @description Way that an adjuster has left to tighten. */
         SetReserve: {
             /** Format: double */
@@ -4278,8 +4440,8 @@ export interface components {
              * @description Of the wheel between turning and measuring.
              */
             turnsRolled?: null | number;
-            /** @default true */
-            onStand: boolean;
+            /** @description False when it stood on its wheels; null where nobody said. */
+            onStand?: null | boolean;
             note?: null | string;
             run?: null | components["schemas"]["LoopRun"];
             /**
@@ -4292,6 +4454,16 @@ export interface components {
              * @description Left on the adjuster at these readings, by its marks or thread; null where nobody looked.
              */
             wayLeftMm?: null | number;
+            /**
+             * @description What was turned is what was told, and nobody said that it really was.
+             * @default false
+             */
+            isTurnAssumed: boolean;
+            /**
+             * @description Something was looked at and mended before these readings: what was learned of its answers counts no more.
+             * @default false
+             */
+            learnAnew: boolean;
         };
         /** @description One complete choice of parts for a machine's drives. */
         Setup: {
@@ -4482,6 +4654,15 @@ export interface components {
             explanation: string;
             /** @description Standard behind the diameter. */
             source: string;
+        };
+        /** @description A way to tell tightness by hand alone, and what each verdict asks for. */
+        SlipTestWay: {
+            /** @description What people call the way. */
+            name: string;
+            steps: string[];
+            loose: string;
+            right: string;
+            tight: string;
         };
         /**
          * @description What the size of the small wheel means. Bounds: SmallWheel.
@@ -4873,6 +5054,7 @@ export interface components {
         StartingLayoutInput: {
             drive: components["schemas"]["Drive"];
             choice: components["schemas"]["LoopChoice"];
+            kind: null | components["schemas"]["MachineKind"];
         };
         /** @description A loop that is laid out, and the kind of adjuster it is to have. */
         StartingMoverInput: {
@@ -6470,6 +6652,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetAdvice"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    askClosing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClosingQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClosedDespite"][];
                 };
             };
             /** @description Bad Request */

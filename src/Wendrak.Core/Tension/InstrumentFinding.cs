@@ -1,0 +1,76 @@
+using Wendrak.Core.Gearing;
+
+namespace Wendrak.Core.Tension;
+
+/// <summary>What one instrument told last in a visit, judged in its own scale.</summary>
+/// <param name="Round">Index of the round; 0 is as found.</param>
+/// <param name="WindowLooseReading">The loose end of the window as this instrument would read it; null where nothing tells it.</param>
+/// <param name="IsInside">Null where no window is known for this instrument.</param>
+/// <param name="IsSettled">True where it is inside, or an instrument tied to it by a pair read inside later.</param>
+public sealed record InstrumentFinding(
+    ReadingMethod Method,
+    int Round,
+    double LoosestReading,
+    double TightestReading,
+    double? WindowLooseReading,
+    double? WindowTightReading,
+    bool? IsInside,
+    bool IsSettled
+)
+{
+    /// <summary>Whether it stands open: it was read outside, and nothing that counts has read it inside since.</summary>
+    public bool IsOpen => IsInside == false && !IsSettled;
+
+    /// <summary>One for every instrument of the visit, in the order they were last used. A reading by another one settles nothing.</summary>
+    internal static IReadOnlyList<InstrumentFinding> AllOf(SetInput input, SpanFacts span)
+    {
+        ReadingMethod[] methods = [.. input.Rounds.SelectMany(r => r.Readings).Select(r => r.Method).Distinct()];
+        InstrumentFinding[] own = [.. methods.Select(m => OfMethod(input, span, m)).OfType<InstrumentFinding>()];
+        return
+        [
+            .. own.Select(f =>
+                    f with
+                    {
+                        IsSettled =
+                            f.IsInside == true
+                            || own.Any(o =>
+                                o.Round > f.Round && o.IsInside == true && AreTied(input.Gauge, o.Method, f.Method)
+                            ),
+                    }
+                )
+                .OrderBy(f => f.Round),
+        ];
+    }
+
+    private static InstrumentFinding? OfMethod(SetInput input, SpanFacts span, ReadingMethod method)
+    {
+        int index = input.Rounds.Select((r, i) => (r, i)).Last(x => x.r.Readings.Any(v => v.Method == method)).i;
+        SetRound round = input.Rounds[index];
+        SetRound alone = round with { Readings = [.. round.Readings.Where(r => r.Method == method)] };
+        TightnessScale scale = new(
+            input.Loop.Medium == LoopMedium.Chain,
+            span,
+            method == ReadingMethod.Gauge,
+            input.Gauge
+        );
+        TensionWindow? window = WindowFinder.Of(input, scale).Window;
+        RoundResult told = RoundResult.Of(index, alone, scale, window, 0);
+        if (told is not { LoosestReading: double loosest, TightestReading: double tightest })
+            return null;
+        double? force = alone.Readings[^1].ForceN;
+        TightnessScale shownIn = scale.In(alone);
+        return new(
+            method,
+            index,
+            loosest,
+            tightest,
+            window is null ? null : shownIn.ToReading(method, window.Low, force),
+            window is null ? null : shownIn.ToReading(method, window.High, force),
+            told.Grades is { } grades ? !grades.HasLoose && !grades.HasTight : told.IsInside,
+            false
+        );
+    }
+
+    private static bool AreTied(IReadOnlyList<CalibrationPair>? pairs, ReadingMethod one, ReadingMethod other) =>
+        (pairs ?? []).Any(p => (p.Own == one && p.Known == other) || (p.Own == other && p.Known == one));
+}

@@ -1,0 +1,179 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+
+namespace Wendrak.Core.Tension;
+
+/// <summary>One step of the closing list.</summary>
+public sealed record ClosingLine(ClosingStep Step, string Sentence);
+
+/// <summary>What is said at one adjuster: nothing of another kind of drive.</summary>
+/// <param name="Lock">What holds the place: “axle nut”, “motor bolts”.</param>
+/// <param name="LocksAreMany">True of “motor bolts”: their torque, not its.</param>
+/// <param name="Handles">What is turned, clicked or let go, where there is only one of it.</param>
+/// <param name="Loosen">How the adjuster is made free before it is turned.</param>
+/// <param name="Procedure">How it is done, step by step, where it is no matter of turning; empty elsewhere.</param>
+/// <param name="Cautions">What must be so before hands go near.</param>
+/// <param name="ByHand">How it is told by hand alone; empty where it is not.</param>
+/// <param name="Closing">In the order of the hands.</param>
+public sealed record SetManual(
+    string Lock,
+    bool LocksAreMany,
+    string Handles,
+    string Loosen,
+    IReadOnlyList<string> Procedure,
+    IReadOnlyList<string> Cautions,
+    IReadOnlyList<SlipTestWay> ByHand,
+    IReadOnlyList<ClosingLine> Closing
+)
+{
+    /// <summary>Words, cautions and closing list for a drive and its adjuster. Source: common practice; the maker's manual wins.</summary>
+    public static SetManual Of(MachineKind kind, InputKind input, LoopMedium medium, AdjusterKind adjuster)
+    {
+        AdjusterWords words = Words[adjuster];
+        string locks = words.Lock;
+        string loop = medium == LoopMedium.Chain ? "chain" : "belt";
+        return new(
+            locks,
+            words.IsMany,
+            words.Handles,
+            words.Loosen,
+            words.Procedure ?? [],
+            [
+                $"{Held(kind)}, {Still(input)}.",
+                $"Turn it by hand only. A moving {loop} takes fingers.",
+                $"Nip the {locks} between rounds: tightening moves the reading, so the last one comes after the final torque.",
+                .. words.Caution is { } caution ? new[] { caution } : [],
+            ],
+            SlipTest.WaysFor(medium),
+            [
+                new(ClosingStep.FinalTorque, Capital($"{locks} at {(words.IsMany ? "their" : "its")} torque")),
+                new(ClosingStep.AdjusterLocks, words.Fast),
+                new(ClosingStep.PinsAndCaps, words.Caps),
+                new(ClosingStep.Guards, "Guards back on"),
+                new(
+                    ClosingStep.TurnsFreely,
+                    HasRoadBrake(kind)
+                        ? "Wheel turned by hand: free, nothing rubs, the brake works"
+                        : "Turned by hand: free, nothing rubs"
+                ),
+            ]
+        );
+    }
+
+    private sealed record AdjusterWords(
+        string Lock,
+        bool IsMany,
+        string Handles,
+        string Loosen,
+        string Fast,
+        string Caps,
+        string? Caution = null,
+        IReadOnlyList<string>? Procedure = null
+    );
+
+    private const string Seated =
+        "Both ends of the axle stay seated against their adjusters before the nut is tightened.";
+
+    private static readonly Dictionary<AdjusterKind, AdjusterWords> Words = new()
+    {
+        [AdjusterKind.TwoEnds] = new(
+            "axle nut",
+            false,
+            "adjuster",
+            "Loosen the axle nut until the axle just slides",
+            "Adjusters and their lock nuts fast",
+            "Split pin, caps and screws in",
+            Seated
+        ),
+        [AdjusterKind.Cam] = new(
+            "axle nut",
+            false,
+            "cam",
+            "Loosen the axle nut until both cams turn",
+            "Both cams on the same click and seated",
+            "Split pin, caps and screws in",
+            Seated
+        ),
+        [AdjusterKind.OneScrew] = new(
+            "clamp",
+            false,
+            "adjuster",
+            "Loosen the clamp until it just slides",
+            "Screw and its lock nut fast",
+            "Caps and screws in"
+        ),
+        [AdjusterKind.SlidingMotor] = new(
+            "motor bolts",
+            true,
+            "screw of the slide",
+            "Loosen the motor bolts until the motor just slides",
+            "Screw of the slide and its lock nut fast",
+            "Caps and screws in",
+            "The motor lies flat on its slide before its bolts are tightened: a tilted one runs askew."
+        ),
+        [AdjusterKind.Eccentric] = new(
+            "clamp of the eccentric",
+            false,
+            "eccentric",
+            "Loosen the clamp until the eccentric turns",
+            "Eccentric marked where it stands",
+            "Caps and screws in"
+        ),
+        [AdjusterKind.Shims] = new(
+            "bolts",
+            true,
+            "shims",
+            "Loosen the bolts until a shim goes in or out",
+            "All shims lie flat, none is left out",
+            "Caps and screws in"
+        ),
+        [AdjusterKind.SprungArm] = new(
+            "pivot bolt",
+            false,
+            "screw of the spring",
+            "Loosen the lock nut of the spring's screw",
+            "Screw of the spring and its lock nut fast, the arm swings free",
+            "Caps and screws in"
+        ),
+        [AdjusterKind.SpringSlide] = new(
+            "motor bolts",
+            true,
+            "spring of the slide",
+            "Loosen the motor bolts until the spring moves the motor",
+            "Slide clamped, the spring still bears on it",
+            "Caps and screws in",
+            "Keep fingers out of the slide: the spring lets go at once.",
+            [
+                "Loosen the motor bolts until the spring moves the motor.",
+                "Push the motor in against its spring by hand.",
+                "Let it go, and turn the wheel a few turns so that the belt settles.",
+                "Nip the bolts without leaning on the motor.",
+                "Read.",
+            ]
+        ),
+    };
+
+    private static string Held(MachineKind kind) =>
+        kind switch
+        {
+            MachineKind.Bicycle => "Wheel clear of the ground and the bicycle held fast",
+            MachineKind.Robot => "Wheels clear of the ground and the robot held fast",
+            MachineKind.KickBoard => "Board on its back or its wheels clear of the ground",
+            MachineKind.Winch => "Load off, and the drum held",
+            MachineKind.Other => "Load off, and what is driven held",
+            _ => "Wheel clear of the ground, vehicle chocked",
+        };
+
+    private static string Still(InputKind input) =>
+        input switch
+        {
+            InputKind.Engine => "engine off and out of gear",
+            InputKind.Motor => "motor isolated and battery off",
+            _ => "nobody at the pedals",
+        };
+
+    private static bool HasRoadBrake(MachineKind kind) =>
+        kind is MachineKind.Motorcycle or MachineKind.Moped or MachineKind.Bicycle or MachineKind.LoadCarrier;
+
+    private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
+}

@@ -1,0 +1,89 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Core.Tension;
+
+namespace Wendrak.Core.Tests.Tension;
+
+/// <summary>What is said at an adjuster is of that adjuster and of that machine.</summary>
+public sealed class SetManualTests
+{
+    private static string AllOf(SetManual m) =>
+        string.Join(
+            "\n",
+            [
+                m.Lock,
+                m.Handles,
+                m.Loosen,
+                .. m.Procedure,
+                .. m.Cautions,
+                .. m.Closing.Select(c => c.Sentence),
+                .. m.ByHand.SelectMany(w => w.Steps.Append(w.Name)),
+            ]
+        );
+
+    private static SetManual Board(AdjusterKind kind) =>
+        SetManual.Of(MachineKind.KickBoard, InputKind.Motor, LoopMedium.ToothedBelt, kind);
+
+    /// <summary>Words that belong to one kind of drive alone, and the kinds that may speak them.</summary>
+    [Theory]
+    [InlineData("axle nut", AdjusterKind.TwoEnds, AdjusterKind.Cam)]
+    [InlineData("axle", AdjusterKind.TwoEnds, AdjusterKind.Cam)]
+    [InlineData("motor bolts", AdjusterKind.SlidingMotor, AdjusterKind.SpringSlide)]
+    [InlineData("eccentric", AdjusterKind.Eccentric)]
+    [InlineData("cam", AdjusterKind.Cam)]
+    [InlineData("shim", AdjusterKind.Shims)]
+    [InlineData("spring", AdjusterKind.SprungArm, AdjusterKind.SpringSlide)]
+    public void A_word_of_one_adjuster_is_not_said_at_another(string word, params AdjusterKind[] kinds) =>
+        Assert.All(
+            Enum.GetValues<AdjusterKind>(),
+            kind =>
+                Assert.Equal(
+                    kinds.Contains(kind),
+                    AllOf(Board(kind)).Contains(word, StringComparison.OrdinalIgnoreCase)
+                )
+        );
+
+    [Fact]
+    public void A_board_has_no_vehicle_to_chock_and_no_brake_to_try()
+    {
+        string board = AllOf(Board(AdjusterKind.SlidingMotor));
+        Assert.DoesNotContain("chocked", board, StringComparison.Ordinal);
+        Assert.DoesNotContain("brake works", board, StringComparison.Ordinal);
+        string road = AllOf(
+            SetManual.Of(MachineKind.Motorcycle, InputKind.Engine, LoopMedium.Chain, AdjusterKind.TwoEnds)
+        );
+        Assert.Contains("chocked, engine off", road, StringComparison.Ordinal);
+        Assert.Contains("brake works", road, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData(MachineKind.Motorcycle, InputKind.Engine, "engine off and out of gear")]
+    [InlineData(MachineKind.Winch, InputKind.Motor, "motor isolated and battery off")]
+    [InlineData(MachineKind.Bicycle, InputKind.Rider, "nobody at the pedals")]
+    public void The_first_caution_is_of_the_machine_and_of_what_drives_it(
+        MachineKind kind,
+        InputKind input,
+        string still
+    ) =>
+        Assert.Contains(
+            still,
+            SetManual.Of(kind, input, LoopMedium.Chain, AdjusterKind.OneScrew).Cautions[0],
+            StringComparison.Ordinal
+        );
+
+    [Fact]
+    public void Every_adjuster_has_the_whole_closing_list_in_its_order() =>
+        Assert.All(
+            Enum.GetValues<AdjusterKind>(),
+            kind => Assert.Equal(Enum.GetValues<ClosingStep>(), Board(kind).Closing.Select(c => c.Step))
+        );
+
+    [Fact]
+    public void A_slip_test_goes_both_ways_and_is_of_a_belt()
+    {
+        SlipTestWay slip = Board(AdjusterKind.SlidingMotor).ByHand[0];
+        Assert.Contains(slip.Steps, s => s.Contains("forwards", StringComparison.Ordinal));
+        Assert.Contains(slip.Steps, s => s.Contains("backwards", StringComparison.Ordinal));
+        Assert.Empty(SetManual.Of(MachineKind.Moped, InputKind.Motor, LoopMedium.Chain, AdjusterKind.TwoEnds).ByHand);
+    }
+}
