@@ -5,8 +5,8 @@ using Wendrak.Core.Machines;
 namespace Wendrak.Web;
 
 /// <summary>A drive and the wheels of one of its loops, to begin that loop's layout from.</summary>
-/// <param name="Kind">Of machine: says what is usually moved; null for the driven axle.</param>
-public sealed record StartingLayoutInput(Drive Drive, LoopChoice Choice, MachineKind? Kind = null);
+/// <param name="Kind">Of machine: says what is usually moved.</param>
+public sealed record StartingLayoutInput(Drive Drive, LoopChoice Choice, MachineKind Kind);
 
 /// <summary>The side view as files.</summary>
 /// <param name="Dxf">Release 12, mm.</param>

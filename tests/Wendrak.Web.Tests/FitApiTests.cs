@@ -4,6 +4,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Geometry;
+using Wendrak.Core.Machines;
 
 namespace Wendrak.Web.Tests;
 
@@ -30,7 +31,7 @@ public sealed class FitApiTests(WendrakServer server) : IClassFixture<WendrakSer
         Assert.EndsWith("EOF\n", (string)files["dxf"]!, StringComparison.Ordinal);
         HttpResponseMessage layout = await server.PostAsync(
             "/api/fit/starting-layout",
-            new StartingLayoutInput(question.Drive, question.Choice)
+            new StartingLayoutInput(question.Drive, question.Choice, MachineKind.Motorcycle)
         );
         Assert.Equal(HttpStatusCode.OK, layout.StatusCode);
     }

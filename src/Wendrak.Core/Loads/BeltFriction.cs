@@ -57,7 +57,7 @@ public static class BeltFriction
             .AtLeast(nameof(speedMS), speedMS, 0, "m/s")
             .MoreThan(nameof(tightTensionN), tightTensionN, centrifugal, "N")
             .ThrowIfAny();
-        double ratio = Ratio(effectiveFriction, wrapDeg);
+        double ratio = RatioAtSlip(effectiveFriction, wrapDeg);
         double slack = (tightTensionN - centrifugal) / ratio + centrifugal;
         double pull = tightTensionN - slack;
         return new(
@@ -79,7 +79,7 @@ public static class BeltFriction
             .AtLeast(nameof(installedTensionN), installedTensionN, 0, "N")
             .MoreThan(nameof(pullN), pullN, 0, "N")
             .ThrowIfAny();
-        double ratio = Ratio(effectiveFriction, wrapDeg);
+        double ratio = RatioAtSlip(effectiveFriction, wrapDeg);
         double share = 2 * (ratio - 1) / (ratio + 1);
         return new(share * installedTensionN, share * installedTensionN / pullN, pullN / share);
     }
@@ -113,7 +113,8 @@ public static class BeltFriction
     public static double VBeltWrapFactor(double wrapDeg) =>
         0.143543 + 0.007468 * wrapDeg - 0.000015052 * wrapDeg * wrapDeg;
 
-    private static double Ratio(double effectiveFriction, double wrapDeg) =>
+    /// <summary>T1/T2 at which a belt lets go, less the centrifugal part of both: e^(f'·θ).</summary>
+    internal static double RatioAtSlip(double effectiveFriction, double wrapDeg) =>
         Math.Exp(effectiveFriction * wrapDeg * Math.PI / 180);
 
     private static Guard CheckRun(double effectiveFriction, double wrapDeg)

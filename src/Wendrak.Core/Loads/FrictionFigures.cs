@@ -4,6 +4,7 @@ namespace Wendrak.Core.Loads;
 
 /// <summary>What a belt or rope by friction could do at best.</summary>
 /// <param name="TightN">Tension of the tight run at the hardest pull: what the belt is asked to stand.</param>
+/// <param name="Runs">T1/T2; null where no pull is known.</param>
 /// <param name="BestSpeedMS">Where that tension carries the most power: a third of it is centrifugal there.</param>
 /// <param name="GreatestPowerKw">There, on the point of slipping.</param>
 /// <param name="CreepPercent">What it lags behind without slipping, at the hardest pull; null where nobody said how it stretches.</param>
@@ -14,6 +15,7 @@ namespace Wendrak.Core.Loads;
 /// <param name="DistanceFromM">Centres such a drive is used for.</param>
 public sealed record FrictionFigures(
     double TightN,
+    FrictionRuns? Runs,
     double? BestSpeedMS,
     double? GreatestPowerKw,
     double? CreepPercent,
@@ -29,7 +31,7 @@ public sealed record FrictionFigures(
 )
 {
     /// <returns>Null for chains and toothed belts.</returns>
-    internal static FrictionFigures? Of(LoadedLoop loop, double tightN)
+    internal static FrictionFigures? Of(LoadedLoop loop, double tightN, double? installedN)
     {
         if (loop.Loop.IsToothed)
             return null;
@@ -44,6 +46,7 @@ public sealed record FrictionFigures(
         (double near, double far) = FrictionBeltChecks.DistanceM(loop);
         return new(
             tightN,
+            installedN is double installed ? FrictionRuns.Of(loop, installed) : null,
             best,
             power,
             CreepOf(loop),

@@ -33,6 +33,8 @@ internal static class LoadWorkings
     /// <summary>Figures of a belt that belong to no single point.</summary>
     private static IEnumerable<Working> OfBelt(LoadedLoop loop, FrictionFigures? figures)
     {
+        if (figures?.Runs?.Explain() is { } ratio)
+            yield return ratio;
         if (figures is { BestSpeedMS: double best })
             yield return new(
                 "Speed at which it carries most",

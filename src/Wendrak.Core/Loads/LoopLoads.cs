@@ -99,7 +99,7 @@ public static class LoopLoads
         RunTensions[] runs = [.. loop.Points.Select(p => RunTensions.Of(loop, p))];
         PointLoads[] points = [.. loop.Points.Zip(runs, (p, r) => At(loop, p, r))];
         double? installed = runs[0].InstalledN;
-        FrictionFigures? friction = FrictionFigures.Of(loop, runs.Max(r => r.TightN));
+        FrictionFigures? friction = FrictionFigures.Of(loop, runs.Max(r => r.TightN), installed);
         GrowthLife? life = GrowthLife.Of(loop, checks);
         ChartPower? chart = ChartPower.Of(loop);
         return new(

@@ -33,6 +33,7 @@ public sealed record FeltGrades(bool HasLoose, bool HasTight)
 /// <param name="Loosest">In the scale of the loop; null where the readings can't be turned into it.</param>
 /// <param name="LoosestSigma">One standard deviation of <paramref name="Loosest"/>, from reading it by hand.</param>
 /// <param name="SpreadReading">Between both ends, in the unit of the method.</param>
+/// <param name="SpreadPercent">The same as a share of the mean tension; null where tension is not told.</param>
 /// <param name="Cause">What a spread that a hand can tell comes from; null for fewer than four positions, or none.</param>
 /// <param name="RunOutMm">What a wheel must run out to give what goes round once a turn; null for fewer than four positions.</param>
 /// <param name="Grades">What a hand told that is not tied to another reading; null where it was read otherwise.</param>
@@ -50,6 +51,7 @@ public sealed record RoundResult(
     double? LoosestSigma,
     double? Tightest,
     double? SpreadReading,
+    double? SpreadPercent,
     SpreadCause? Cause,
     double? RunOutMm,
     double? GapMm,
@@ -93,6 +95,7 @@ public sealed record RoundResult(
             lowest?.Sigma,
             high,
             most?.Value - least?.Value,
+            scale.Unit == TightnessUnit.Newton && high + low > 0 ? (high - low) / (high + low) * 200 : null,
             CauseOf(same, scale),
             scale.Unit is TightnessUnit.Newton or TightnessUnit.LoopMm ? RunOut(same, scale, slope) : null,
             round.GapMm,

@@ -1,3 +1,4 @@
+using Wendrak.Core.Loads;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Sound;
 
@@ -77,6 +78,7 @@ public enum SetGoal
 /// <param name="IsTrackTold">True when its gap was read and is inside: only then it may be called straight.</param>
 /// <param name="OverReading">How far the tightest place is past the window, in the method of the last round; null where it is not.</param>
 /// <param name="StifferBy">How many times as much it answers as was supposed, where that is worth saying; null elsewhere.</param>
+/// <param name="Runs">T1/T2 at the loosest place as read, where friction drives; null elsewhere.</param>
 /// <param name="Findings">What each instrument of the visit told last, in its own scale.</param>
 /// <param name="Manual">Words, cautions and closing list for this adjuster.</param>
 /// <param name="GapWalksTo">Where the belt must go so that its gap comes between its bounds; null where it is there or none is read.</param>
@@ -110,6 +112,7 @@ public sealed record SetAdvice(
     bool IsTrackTold,
     double? OverReading,
     double? StifferBy,
+    FrictionRuns? Runs,
     IReadOnlyList<InstrumentFinding> Findings,
     SetManual Manual,
     Alignment.Side? GapWalksTo,

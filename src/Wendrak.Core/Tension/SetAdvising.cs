@@ -1,5 +1,6 @@
 using Wendrak.Core.Alignment;
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Loads;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Sound;
 
@@ -40,6 +41,7 @@ public static class SetAdvising
         AdjusterMove[] moves = [.. MovesOf(input.Setting, left, right, mean)];
         SetReserve? reserve = SetReserve.Of(input, advisor, (last?.Loosest + last?.Tightest) / 2, mean);
         double change = advisor.Tension.Predict(mean, 0);
+        FrictionRuns? runs = RunsAt(input, scale, last?.Loosest);
         double perStep = advisor.Tension.Slope * advisor.Moved(input.Setting.Step, input.Setting.Step).MeanMm;
         return new(
             next,
@@ -67,6 +69,7 @@ public static class SetAdvising
             advisor.Tension.Rounds > 0 && advisor.Tension.Slope > StifferFrom * advisor.ExpectedSlope
                 ? advisor.Tension.Slope / advisor.ExpectedSlope
                 : null,
+            runs,
             InstrumentFinding.AllOf(input, span),
             SetManual.Of(input.Kind, input.Drive.Input.Kind, input.Loop.Medium, input.Setting.Kind),
             WalksTo(input.Setting, last?.GapMm),
@@ -78,7 +81,10 @@ public static class SetAdvising
             [.. Suspects(next, last, input)],
             input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Of(newest, scale.In(newest), window)] : [],
             input.Rounds is [.., { Readings.Count: > 0 and < FewestPlaces }],
-            SetWorkings.Of(input, scale, window, advisor, last, reserve)
+            [
+                .. SetWorkings.Of(input, scale, window, advisor, last, reserve),
+                .. runs?.Explain() is { } ratio ? new[] { ratio } : [],
+            ]
         );
     }
 
@@ -112,6 +118,11 @@ public static class SetAdvising
     private static double? OverReading(RoundResult? last, TensionWindow? window, Func<double?, double?> shown) =>
         last is { Tightest: double high } && window is not null && high > window.High
             ? Math.Abs((shown(high) - shown(window.High)) ?? 0)
+            : null;
+
+    private static FrictionRuns? RunsAt(SetInput input, TightnessScale scale, double? tensionN) =>
+        scale.Unit == TightnessUnit.Newton && tensionN is double set && WindowFinder.Loaded(input) is { } loop
+            ? FrictionRuns.Of(loop, set)
             : null;
 
     private static bool IsBeyondSpan(SetInput input, TightnessScale scale) =>

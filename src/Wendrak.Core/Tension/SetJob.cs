@@ -149,7 +149,9 @@ public static class SetJobRules
     }
 
     private static bool IsSame(SetRound one, SetRound other) =>
-        one.Readings.SequenceEqual(other.Readings) && one == other with { Readings = one.Readings };
+        one.Readings.SequenceEqual(other.Readings)
+        && (one.Assumed ?? []).SequenceEqual(other.Assumed ?? [])
+        && one == other with { Readings = one.Readings, Assumed = one.Assumed };
 
     private static Guard CheckClosing(SetClosing closing, SetJob job)
     {

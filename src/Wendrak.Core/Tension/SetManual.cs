@@ -122,7 +122,7 @@ public sealed record SetManual(
         [AdjusterKind.Shims] = new(
             "bolts",
             true,
-            "shims",
+            "stack of shims",
             "Loosen the bolts until a shim goes in or out",
             "All shims lie flat, none is left out",
             "Caps and screws in"

@@ -3,6 +3,16 @@ using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Tension;
 
+/// <summary>What of a round may stand there without anybody having said it.</summary>
+public enum AssumedPart
+{
+    /// <summary>Turned as it was told.</summary>
+    Turned,
+
+    /// <summary>Nut or clamp as it usually is at that round.</summary>
+    Lock,
+}
+
 /// <summary>One cycle of turning and measuring; the first one, with nothing turned, is as found and is never edited.</summary>
 /// <param name="LeftUnits">Turns, clicks or shims on the left (or only) adjuster before these readings; positive tightens.</param>
 /// <param name="GapMm">Between belt and flange, where it is read.</param>
@@ -12,7 +22,7 @@ namespace Wendrak.Core.Tension;
 /// <param name="LoadKg">That lay or sat on it; null where nobody noted it.</param>
 /// <param name="OnStand">False when it stood on its wheels; null where nobody said.</param>
 /// <param name="WayLeftMm">Left on the adjuster at these readings, by its marks or thread; null where nobody looked.</param>
-/// <param name="IsTurnAssumed">What was turned is what was told, and nobody said that it really was.</param>
+/// <param name="Assumed">What stands here as it usually is, or as it was told, and nobody said that it was so; null for nothing.</param>
 /// <param name="LearnAnew">Something was looked at and mended before these readings: what was learned of its answers counts no more.</param>
 public sealed record SetRound(
     double LeftUnits,
@@ -29,7 +39,7 @@ public sealed record SetRound(
     LoopRun? Run = null,
     double? LoadKg = null,
     double? WayLeftMm = null,
-    bool IsTurnAssumed = false,
+    IReadOnlyList<AssumedPart>? Assumed = null,
     bool LearnAnew = false
 )
 {
@@ -69,6 +79,9 @@ public sealed record SetRound(
             .Note(nameof(Note), Note);
         if (Run is LoopRun run)
             guard.OneOf(nameof(Run), run);
+        guard.Count(nameof(Assumed), Assumed?.Count ?? 0, 0, Enum.GetValues<AssumedPart>().Length, "parts");
+        foreach (AssumedPart part in Assumed ?? [])
+            guard.OneOf(nameof(Assumed), part);
         for (int i = 0; i < Readings.Count; i++)
         {
             Reading reading = Readings[i];

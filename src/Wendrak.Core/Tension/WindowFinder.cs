@@ -190,7 +190,8 @@ internal static class WindowFinder
             : new(holds, JumpMargins, "tooth jump (an estimate from statics)");
     }
 
-    private static LoadedLoop? Loaded(SetInput input)
+    /// <summary>As its load source pulls it; null where nobody said how hard.</summary>
+    public static LoadedLoop? Loaded(SetInput input)
     {
         try
         {

@@ -51,6 +51,23 @@ public sealed class FrictionFigureTests
         );
     }
 
+    /// <summary>Set to what its pull just needs it stands at the point of slipping: T1/T2 = e^(f'·θ), Euler and Eytelwein.</summary>
+    [Fact]
+    public void T1_over_T2_reaches_the_ratio_of_slip_at_the_tension_it_needs()
+    {
+        LoopLoadsResult Set(double? tension) =>
+            LoopLoads.Of(VBelt() with { Strength = new("final", InstalledTensionN: tension) });
+        FrictionRuns advised = Set(null).Friction!.Runs!;
+        double needed = advised.InstalledN / 1.3;
+        FrictionRuns atSlip = Set(needed).Friction!.Runs!;
+        Assert.Equal(atSlip.RatioAtSlip, atSlip.Ratio!.Value, 1e-6 * atSlip.RatioAtSlip);
+        Assert.True(advised.Ratio < advised.RatioAtSlip);
+        Assert.Equal(Set(null).At(HardestPull).PullN, advised.TightN - advised.SlackN, 1e-9);
+        // Too slack to keep anything in its slack run it has no ratio.
+        Assert.Null(Set(needed / 10).Friction!.Runs!.Ratio);
+        Assert.Contains(Set(null).Workings, w => w.Result.Value == advised.Ratio);
+    }
+
     /// <summary>Strain is force over E·A: a belt that a force F makes 1 % longer creeps 1 % under a pull of F.</summary>
     [Fact]
     public void Creep_goes_with_the_pull_and_the_stretch()

@@ -175,6 +175,15 @@ public sealed class AnswerTests
     }
 
     [Fact]
+    public void A_spread_is_told_in_percent_of_tension_as_well()
+    {
+        // Tension goes with the square of the frequency.
+        double percent = 200 * (72.0 * 72 - 66 * 66) / (72.0 * 72 + 66 * 66);
+        Assert.Equal(percent, SetAdvising.Of(Belt(Plucked(0, 0, 1.2, 66, 72))).Rounds[0].SpreadPercent!.Value, 1e-9);
+        Assert.Null(SetAdvising.Of(Chain(Played(0, 30, 34))).Rounds[0].SpreadPercent);
+    }
+
+    [Fact]
     public void No_figure_is_finer_than_its_instrument()
     {
         Assert.Null(SetAdvising.Of(Belt(Plucked(0, 0, 1.2, 68, 68, 68, 68))).Rounds[0].RunOutMm);

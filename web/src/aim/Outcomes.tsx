@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { Aim, AimOutcome, Conditions } from '../api/client'
 import type { Workbench } from '../machine/useWorkbench'
 import { isToothed, pairText } from '../machine/words'
+import { dayText, today } from '../quantities/days'
 import { Panel } from '../shell/Panel'
 import { ConditionFields } from './ConditionFields'
 import { Score } from './NearestAims'
@@ -77,7 +78,7 @@ function OutcomeLine({
       </p>
       <p className={classes.line}>
         <span className="cap">
-          {[outcome.on, surface, weather, load].filter(Boolean).join(' · ')}
+          {[dayText(outcome.on), surface, weather, load].filter(Boolean).join(' · ')}
           {outcome.note && <> · “{outcome.note}”</>}
         </span>
         <button
@@ -104,7 +105,7 @@ function OutcomeForm({
   onAdd: (o: AimOutcome) => void
 }) {
   const [setupId, setSetupId] = useState(String((bench.shown.setup ?? bench.card.fitted).id))
-  const [on, setOn] = useState(() => new Date().toLocaleDateString('sv')) // ISO order, local day
+  const [on, setOn] = useState(() => today())
   const [conditions, setConditions] = useState(start)
   const [score, setScore] = useState('3')
   const [note, setNote] = useState('')

@@ -107,6 +107,9 @@ export type StraightnessInput = Schemas['StraightnessInput']
 export type ThermalTensionInput = Schemas['ThermalTensionInput']
 export type SprungArmInput = Schemas['SprungArmInput']
 export type RunningInInput = Schemas['RunningInInput']
+export type ClosedDespite = Schemas['ClosedDespite']
+export type InstrumentFinding = Schemas['InstrumentFinding']
+export type OpenReading = Schemas['OpenReading']
 export type PluckHearing = Schemas['PluckHearing']
 export type PracticeInput = Schemas['PracticeInput']
 export type RedoInput = Schemas['RedoInput']
@@ -209,6 +212,8 @@ export const carryTorque = (body: CarriedTorqueInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/carried-torque', { body, ...s }))
 export const loadKnownChain = (body: KnownChainInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/known-chain', { body, ...s }))
+export const askClosing = (body: Schemas['ClosingQuestion'], s: Signal = {}) =>
+  answered(client.POST('/api/set/closing', { body, ...s }))
 export const adviseSetting = (body: SetInput, s: Signal = {}) =>
   answered(client.POST('/api/set/advice', { body, ...s }))
 export const matchSides = (body: SideMatchInput, s: Signal = {}) =>

@@ -1341,6 +1341,11 @@ export interface components {
             school: null | components["schemas"]["LubricationSchool"];
         };
         /**
+         * @description What of a round may stand there without anybody having said it.
+         * @enum {unknown}
+         */
+        AssumedPart: "turned" | "lock";
+        /**
          * @description Whether a wheel can be had for a place on a machine.
          * @enum {unknown}
          */
@@ -2124,6 +2129,7 @@ export interface components {
              * @description Tension of the tight run at the hardest pull: what the belt is asked to stand.
              */
             tightN: number;
+            runs: null | components["schemas"]["FrictionRuns"];
             /**
              * Format: double
              * @description Where that tension carries the most power: a third of it is centrifugal there.
@@ -2168,6 +2174,34 @@ export interface components {
              */
             lengthFactor: null | number;
             ropeSource: null | string;
+        };
+        /** @description T1/T2: both runs at the hardest pull, and the ratio at which friction lets go. */
+        FrictionRuns: {
+            /**
+             * Format: double
+             * @description Of one run at rest.
+             */
+            installedN: number;
+            /**
+             * Format: double
+             * @description T1 = T + F/2, without what going round adds to both.
+             */
+            tightN: number;
+            /**
+             * Format: double
+             * @description T2 = T − F/2; 0 where it would run slack.
+             */
+            slackN: number;
+            /**
+             * Format: double
+             * @description Null where the slack run has nothing left: it slips.
+             */
+            ratio: null | number;
+            /**
+             * Format: double
+             * @description e^(f'·θ) of the wheel that slips first.
+             */
+            ratioAtSlip: number;
         };
         /** @description One gear of one setup. */
         GearFigures: {
@@ -3325,7 +3359,7 @@ export interface components {
             setJobs?: null | components["schemas"]["SetJob"][];
         };
         /** @enum {unknown} */
-        MachineKind: "motorcycle" | "moped" | "bicycle" | "loadCarrier" | "robot" | "winch" | "kickBoard" | "other" | null;
+        MachineKind: "motorcycle" | "moped" | "bicycle" | "loadCarrier" | "robot" | "winch" | "kickBoard" | "other";
         /** @description What is known of a machine's loads. */
         MachineLoads: {
             /** @description One for a drive at most. */
@@ -4075,6 +4109,11 @@ export interface components {
              * @description Between both ends, in the unit of the method.
              */
             spreadReading: null | number;
+            /**
+             * Format: double
+             * @description The same as a share of the mean tension; null where tension is not told.
+             */
+            spreadPercent: null | number;
             cause: null | components["schemas"]["SpreadCause"];
             /**
              * Format: double
@@ -4272,6 +4311,7 @@ export interface components {
              * @description How many times as much it answers as was supposed, where that is worth saying; null elsewhere.
              */
             stifferBy: null | number;
+            runs: null | components["schemas"]["FrictionRuns"];
             /** @description What each instrument of the visit told last, in its own scale. */
             findings: components["schemas"]["InstrumentFinding"][];
             /** @description Words, cautions and closing list for this adjuster. */
@@ -4454,11 +4494,8 @@ export interface components {
              * @description Left on the adjuster at these readings, by its marks or thread; null where nobody looked.
              */
             wayLeftMm?: null | number;
-            /**
-             * @description What was turned is what was told, and nobody said that it really was.
-             * @default false
-             */
-            isTurnAssumed: boolean;
+            /** @description What stands here as it usually is, or as it was told, and nobody said that it was so; null for nothing. */
+            assumed?: null | components["schemas"]["AssumedPart"][];
             /**
              * @description Something was looked at and mended before these readings: what was learned of its answers counts no more.
              * @default false
@@ -5054,7 +5091,8 @@ export interface components {
         StartingLayoutInput: {
             drive: components["schemas"]["Drive"];
             choice: components["schemas"]["LoopChoice"];
-            kind: null | components["schemas"]["MachineKind"];
+            /** @description Of machine: says what is usually moved. */
+            kind: components["schemas"]["MachineKind"];
         };
         /** @description A loop that is laid out, and the kind of adjuster it is to have. */
         StartingMoverInput: {

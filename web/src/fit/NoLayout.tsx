@@ -10,7 +10,7 @@ import type { Fit } from './useFit'
 export function NoLayout({ bench, fit }: { bench: Workbench; fit: Fit }) {
   const { machine, fitted } = bench.card
   const start = useChange(async () => {
-    const layout = await startLayout({ drive: bench.drive, choice: fit.choice })
+    const layout = await startLayout({ drive: bench.drive, choice: fit.choice, kind: machine.kind })
     return changeMachine({
       machine: { ...machine, layouts: [...(machine.layouts ?? []), layout] },
       fitted: fitted.loops,

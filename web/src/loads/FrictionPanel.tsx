@@ -9,6 +9,13 @@ export function FrictionPanel({ friction }: { friction: NonNullable<LoopLoadsRes
   const units = useUnits()
   return (
     <Panel title="By friction" note="at the tension of its hardest pull">
+      {friction.runs && (
+        <Figure name="T1/T2 there">
+          {friction.runs.ratio === null
+            ? 'nothing left in the slack run: it slips'
+            : `${fixed(friction.runs.ratio, 2)}, slips at ${fixed(friction.runs.ratioAtSlip, 2)}`}
+        </Figure>
+      )}
       {friction.bestSpeedMS !== null && (
         <Figure name="carries most at">{units.show('loopSpeed', friction.bestSpeedMS)}</Figure>
       )}

@@ -31,6 +31,7 @@ describe('life until the chain has grown', () => {
 
 const friction: NonNullable<LoopLoadsResult['friction']> = {
   tightN: 500,
+  runs: null,
   bestSpeedMS: null,
   greatestPowerKw: null,
   creepPercent: null,

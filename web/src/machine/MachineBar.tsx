@@ -1,5 +1,6 @@
 import { ActionIcon, Button, Menu, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
+import { dayText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
 import { HistoryDrawer } from '../shell/HistoryDrawer'
 import { HistoryIcon, PrintIcon } from '../shell/icons'
@@ -24,7 +25,7 @@ export function MachineBar({ bench }: { bench: Workbench }) {
     KIND_WORDS[machine.kind],
     driveText(summary.loops),
     machine.odometerKm === null ? null : units.show('distance', machine.odometerKm),
-    machine.retiredOn === null ? null : `retired ${machine.retiredOn}`,
+    machine.retiredOn === null ? null : `retired ${dayText(machine.retiredOn)}`,
   ]
   return (
     <PageTitle title={machine.name} note={note.filter(Boolean).join(' · ')}>

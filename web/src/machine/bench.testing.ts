@@ -100,6 +100,7 @@ export function cardOf(machine: Partial<Machine> = {}, loops: LoopSummary[] = [l
       tallestOverall: 3,
       gears: [{ driveKey: 'drive', labels: [''] }],
       findings: [],
+      openReadings: [],
     },
   }
 }

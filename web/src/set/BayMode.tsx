@@ -2,6 +2,7 @@ import { Button, Switch } from '@mantine/core'
 import { useFocusTrap } from '@mantine/hooks'
 import { useEffect, useState } from 'react'
 import type { SetReading } from '../api/client'
+import { sentenceOf } from '../api/issues'
 import { useUnits } from '../quantities/units'
 import classes from './BayMode.module.css'
 import { BayReading } from './BayReading'
@@ -9,7 +10,7 @@ import { BayTurns } from './BayTurns'
 import { readingText } from './readings'
 import type { RoundDraft } from './useRound'
 import type { Setting } from './useSetting'
-import { nextText, positionWord, readOnText, rollText } from './words'
+import { firstText, nextText, positionWord, rollText, windowLine } from './words'
 
 /** One instruction, one big reading, one big button; the screen stays awake, and it speaks when wanted. */
 export function BayMode({
@@ -17,6 +18,7 @@ export function BayMode({
   round,
   position,
   positions,
+  isToKeep,
   onRead,
   onKeep,
   onNext,
@@ -26,6 +28,8 @@ export function BayMode({
   round: RoundDraft
   position: number
   positions: number
+  /** Read all round: kept before anything else is read over it. */
+  isToKeep: boolean
   onRead: (reading: SetReading) => void
   onKeep: () => void
   onNext: () => void
@@ -36,12 +40,14 @@ export function BayMode({
   const advice = setting.advice.data
   const kept = setting.job?.rounds.at(-1)
   const reading = (round.round ?? kept)?.readings.find((r) => r.position === position)
-  const readOn = readOnText(round.round, positions)
-  const instruction = readOn
-    ? readOn
-    : advice
-      ? [nextText(advice), rollText(advice, positions)].filter(Boolean).join(' ')
-      : ''
+  const isFirst = (setting.job?.rounds.length ?? 0) === 0
+  const isReading = (round.round?.readings.length ?? 0) > 0
+  const first = advice && firstText(advice, round.round, positions, isFirst)
+  const instruction = !advice
+    ? ''
+    : isReading && first
+      ? first
+      : [first, nextText(advice), rollText(advice, positions)].filter(Boolean).join(' ')
   const value = reading ? readingText(reading.method, reading.value, units) : null
   const focused = useFocusTrap()
   useAwake()
@@ -74,24 +80,38 @@ export function BayMode({
       <p className={classes.instruction} aria-live="polite">
         {instruction}
       </p>
-      {(setting.job?.rounds.length ?? 0) > 0 && <BayTurns setting={setting} round={round} />}
+      {advice && <p className={classes.basis}>{windowLine(advice, units)}</p>}
+      {setting.advice.error ? (
+        <p role="alert" style={{ color: 'var(--stop)' }}>
+          {sentenceOf(setting.advice.error)}
+        </p>
+      ) : null}
+      {!isFirst && <BayTurns setting={setting} round={round} />}
       <p className={classes.reading}>
         {value ?? '–'}
         <small>{positionWord(position, positions)}</small>
       </p>
-      <BayReading setting={setting} round={round} position={position} reading={reading} onRead={onRead} />
+      {!isToKeep && (
+        <BayReading setting={setting} round={round} position={position} reading={reading} onRead={onRead} />
+      )}
       <footer>
-        <Button size="xl" className={classes.big} variant="default" onClick={onNext}>
-          Next place
-        </Button>
+        {isToKeep || setting.advice.error ? (
+          <Button size="xl" className={classes.big} variant="default" onClick={round.clear}>
+            Read it anew
+          </Button>
+        ) : (
+          <Button size="xl" className={classes.big} variant="default" onClick={onNext}>
+            Next place
+          </Button>
+        )}
         <Button
           size="xl"
           className={classes.big}
-          disabled={round.round === null || Boolean(setting.advice.error)}
+          disabled={!isReading || Boolean(setting.advice.error)}
           loading={setting.isPending}
           onClick={onKeep}
         >
-          Keep
+          {isFirst ? 'Keep as found' : 'Keep'}
         </Button>
       </footer>
     </div>

@@ -20,7 +20,8 @@ export function BayTurns({ setting, round }: { setting: Setting; round: RoundDra
       {sides.map(([name, key, clockwiseTightens]) => {
         const units = round.now[key]
         const text = turnedText(units, how.kind)
-        const step = (way: number) => round.change({ [key]: Math.round(units / how.step + way) * how.step })
+        const step = (way: number) =>
+          round.say('turned', { [key]: Math.round(units / how.step + way) * how.step })
         return (
           // biome-ignore lint/a11y/useSemanticElements: a fieldset can't be laid out as a row
           <div key={name} className={classes.turned} role="group" aria-label={`Turned, ${name}`}>
@@ -41,7 +42,7 @@ export function BayTurns({ setting, round }: { setting: Setting; round: RoundDra
                   clockwiseTightens={clockwiseTightens}
                   name={name}
                   text={text}
-                  onTurn={(turned) => round.change({ [key]: turned })}
+                  onTurn={(turned) => round.say('turned', { [key]: turned })}
                 />
               )}
               <b>{text}</b>

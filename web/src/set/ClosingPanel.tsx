@@ -1,24 +1,21 @@
 import { Button, Checkbox, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react'
-import { type SetJob, whoAmI } from '../api/client'
-import { today } from '../machine/today'
+import { askClosing, type SetAdvice, type SetInput, type SetJob, whoAmI } from '../api/client'
+import { useComputed } from '../api/queries'
+import { today } from '../quantities/days'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
+import { capital, DESPITE_WORDS } from './words'
 
-export type ClosingStep = NonNullable<SetJob['closing']>['done'][number]
-
-/** In the order of the hands; the core refuses another one. */
-export const CLOSING_STEPS: [ClosingStep, string][] = [
-  ['finalTorque', 'Axle nut at its torque'],
-  ['adjusterLocks', 'Adjusters and their lock nuts fast'],
-  ['pinsAndCaps', 'Pins, caps and screws in'],
-  ['guards', 'Guards back on'],
-  ['turnsFreely', 'Wheel turned by hand: free, nothing rubs, the brake works'],
-]
+type ClosingStep = NonNullable<SetJob['closing']>['done'][number]
 
 /** The end of a visit: everything tight in its order, then the last reading, taken so. */
 export function ClosingPanel({
+  job,
+  input,
+  closing,
+  lock,
   done: stored,
   lastReading,
   torqueNm,
@@ -29,6 +26,13 @@ export function ClosingPanel({
   onNextCheck,
   onClose,
 }: {
+  job: SetJob
+  /** What the advisor was asked. */
+  input: SetInput
+  /** The list of this adjuster, in the order of the hands; the core refuses another one. */
+  closing: SetAdvice['manual']['closing']
+  /** What holds it: “axle nut”. */
+  lock: string
   /** Steps done so far, on whatever device. */
   done: ClosingStep[]
   /** The last one that was kept, where it was taken with the nut at its torque. */
@@ -47,15 +51,38 @@ export function ClosingPanel({
   const done = ticked ?? stored
   const [torque, setTorque] = useState<number | undefined>(torqueNm ?? undefined)
   const [note, setNote] = useState('')
-  const steps = CLOSING_STEPS.map(([step]) => step)
+  const [reason, setReason] = useState('')
+  const steps = closing.map(({ step }) => step)
+  const isRead = lastReading !== null && !isReading
+  const open = useComputed(
+    'set-closing',
+    isRead
+      ? {
+          input: { ...input, rounds: job.rounds },
+          cautionsConfirmed: job.cautions != null,
+          torqueNm: torque ?? null,
+        }
+      : undefined,
+    askClosing,
+  )
+  const despite = (isRead && open.data) || []
+  const missing = isReading
+    ? 'A round is in hand: keep it or read it anew before closing.'
+    : lastReading === null
+      ? 'The last reading, with everything tight, is still to be taken.'
+      : done.length < steps.length
+        ? 'Steps of the list are still to be done.'
+        : despite.length > 0 && !reason.trim()
+          ? 'It asks a reason.'
+          : null
   return (
     <Panel title="Closing list" note="in this order">
-      {CLOSING_STEPS.map(([step, label], i) => (
+      {closing.map(({ step, sentence }, i) => (
         <Checkbox
           key={step}
           size="sm"
           my={4}
-          label={label}
+          label={sentence}
           checked={i < done.length}
           disabled={i > done.length || i < done.length - 1}
           onChange={(event) => {
@@ -78,7 +105,13 @@ export function ClosingPanel({
         disabled
       />
       <div className={fields.fields} style={{ marginTop: 8 }}>
-        <QuantityField size="xs" label="Torque used" quantity="torque" value={torque} onChange={setTorque} />
+        <QuantityField
+          size="xs"
+          label={`${capital(lock)}, torque used`}
+          quantity="torque"
+          value={torque}
+          onChange={setTorque}
+        />
         <TextInput
           size="xs"
           type="date"
@@ -94,12 +127,28 @@ export function ClosingPanel({
         value={note}
         onChange={(event) => setNote(event.currentTarget.value)}
       />
-      {isReading && <p className="cap">A round is in hand: keep it or read it anew before closing.</p>}
+      {despite.length > 0 && (
+        <div role="alert">
+          <p style={{ color: 'var(--watch)' }}>▲ It would be closed over:</p>
+          <ul>
+            {despite.map((d) => (
+              <li key={d}>{DESPITE_WORDS[d]}</li>
+            ))}
+          </ul>
+          <TextInput
+            size="xs"
+            label="Why it is closed all the same"
+            value={reason}
+            onChange={(event) => setReason(event.currentTarget.value)}
+          />
+        </div>
+      )}
+      {missing && <p className="cap">{missing}</p>}
       <Button
         mt={8}
         size="sm"
         loading={isPending}
-        disabled={isReading || lastReading === null || done.length < steps.length}
+        disabled={missing !== null}
         onClick={() =>
           onClose({
             closedOn: today(),
@@ -108,6 +157,7 @@ export function ClosingPanel({
             done: steps,
             nextCheckOn: nextCheckOn || null,
             note: note.trim() || null,
+            reason: reason.trim() || null,
           })
         }
         data-no-print

@@ -1,11 +1,13 @@
 import type { LoopSummary, RoundResult, SetAdvice } from '../api/client'
+import { figure, fixed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
 import table from '../shell/table.module.css'
+import { FindingsList } from './FindingsList'
 import { windowOf } from './ReadingRing'
 import { readingText } from './readings'
 import classes from './SetView.module.css'
-import { METHOD_WORDS, positionWord } from './words'
+import { METHOD_WORDS, makerText, positionWord } from './words'
 
 const CAUSE_WORDS: Record<NonNullable<RoundResult['cause']>, string> = {
   wheelRunsOut: 'a wheel runs out',
@@ -55,6 +57,7 @@ export function Ends({
                 </span>
               )}{' '}
               {text(last.spreadReading)}
+              {last.spreadPercent !== null && ` · ${figure(last.spreadPercent, 2)} % of tension`}
             </Figure>
           )}
           {last.tightestAt !== null && (
@@ -68,6 +71,16 @@ export function Ends({
       <Figure name="window for this drive">
         {answer.windowLooseReading === null ? 'not known' : windowOf(answer)?.map(text).join(' to ')}
       </Figure>
+      {answer.runs && (
+        <Figure name="T1/T2 at the hardest pull">
+          {answer.runs.ratio === null ? 'nothing left in the slack run' : fixed(answer.runs.ratio, 2)}, slips
+          at {fixed(answer.runs.ratioAtSlip, 2)}
+        </Figure>
+      )}
+      <FindingsList findings={answer.findings} />
+      {answer.setting.makerMethod && answer.setting.makerMethod !== last?.method && (
+        <p className="cap">{makerText(answer.setting, units)}</p>
+      )}
       {answer.window && (
         <p className="cap">
           {answer.window.reason}.{' '}

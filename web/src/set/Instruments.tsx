@@ -4,6 +4,7 @@ import type { SetReading, SetRound } from '../api/client'
 import { Panel } from '../shell/Panel'
 import { Ear } from './Ear'
 import { PracticeReading } from './PracticeReading'
+import { SlipTest } from './SlipTest'
 import { TiePair } from './TiePair'
 import { TypedReading } from './TypedReading'
 import type { Setting } from './useSetting'
@@ -77,6 +78,7 @@ export function Instruments({
       ) : (
         <TypedReading key={instrument} instrument={instrument} position={position} onRead={onRead} />
       )}
+      {instrument === 'feel' && <SlipTest ways={setting.advice.data?.manual.byHand ?? []} />}
       {(instrument === 'gauge' || instrument === 'feel') && <TiePair own={instrument} setting={setting} />}
     </Panel>
   )

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import type { SetAdvice } from '../api/client'
+import type { SetAdvice, SetRound } from '../api/client'
 import { figure } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
@@ -7,6 +7,8 @@ import { WhyButton } from '../shell/WhyButton'
 import classes from './NextCard.module.css'
 import { readingText } from './readings'
 import {
+  firstText,
+  isToKeep,
   METHOD_WORDS,
   MOVED_WORDS,
   nextText,
@@ -15,6 +17,7 @@ import {
   rollText,
   SEEN_WORDS,
   stepText,
+  windowLine,
 } from './words'
 
 /** What to do next, in large type, and what to expect of it. */
@@ -22,9 +25,10 @@ export function NextCard({
   advice,
   round,
   positions,
-  readOn,
+  inHand,
   isStale,
   cautions,
+  choices,
   onWorking,
 }: {
   advice: SetAdvice
@@ -32,11 +36,13 @@ export function NextCard({
   round: number
   /** Places of the wheel that are read. */
   positions: number
-  /** While places are still to be read: which comes next. */
-  readOn: string | null
+  /** What is being read; null where nothing is. */
+  inHand: SetRound | null
   isStale: boolean
   /** What must be confirmed first; null once it was. */
   cautions: ReactNode
+  /** What is asked or done here, beside the sentence. */
+  choices: ReactNode
   onWorking: () => void
 }) {
   const units = useUnits()
@@ -46,6 +52,8 @@ export function NextCard({
     value == null || !method ? null : readingText(method, value, units)
   const turns = advice.next === 'turn'
   const roll = rollText(advice, positions)
+  const first = firstText(advice, inHand, positions, round === 0)
+  const isReading = inHand !== null && inHand.readings.length > 0
   const { seenFrom } = advice.setting
   const setAt = last?.setAt
   const [reserveName, reserve] = advice.reserve
@@ -64,16 +72,28 @@ export function NextCard({
         <WhyButton onClick={onWorking} />
       </header>
       {cautions}
-      {readOn ? (
+      {isReading && first ? (
         <>
-          <p className={classes.big}>{readOn}</p>
-          <p>By what was read so far: {nextText(advice)}</p>
+          <p className={classes.big}>{first}</p>
+          <p>
+            {isToKeep(inHand, positions) ? 'Then: ' : 'By what was read so far: '}
+            {nextText(advice)}
+          </p>
         </>
       ) : (
         <>
+          {first && <p className={classes.big}>{first}</p>}
           <p className={classes.big}>{nextText(advice)}</p>
           {roll && <p className={classes.big}>{roll}</p>}
+          {choices}
         </>
+      )}
+      <p className="cap">{windowLine(advice, units)}</p>
+      {advice.overReading !== null && method && (
+        <Figure name="past the window by">{readingText(method, advice.overReading, units)}</Figure>
+      )}
+      {advice.stifferBy !== null && (
+        <Figure name="stiffer than supposed">{figure(advice.stifferBy, 2)} times; learned</Figure>
       )}
       {turns && text(advice.expectedLoosestReading) && (
         <Figure name="expect at the loosest position">
@@ -104,7 +124,7 @@ export function NextCard({
         </Figure>
       )}
       {advice.nutShiftReading !== null && method && advice.next !== 'done' && (
-        <Figure name="its nut moves it by, as learned">
+        <Figure name={`tightening the ${advice.manual.lock} moves it by, as learned`}>
           {advice.nutShiftReading > 0 ? '+' : '−'}
           {readingText(method, Math.abs(advice.nutShiftReading), units)}
         </Figure>
@@ -129,8 +149,10 @@ export function NextCard({
       )}
       {advice.doubts.map((d) => (
         <p role="alert" className={classes.doubt} key={d.position}>
-          ▲ {readingText(d.method, d.value, units)} {d.method && METHOD_WORDS[d.method]} would be{' '}
-          {advice.unit === 'newton' ? units.show('force', d.wouldBe) : figure(d.wouldBe, 3)} here.
+          ▲ {readingText(d.method, d.value, units)} {d.method && METHOD_WORDS[d.method]}{' '}
+          {d.wouldBe === null
+            ? `can’t be: a fifth of the run is ${units.show('fine', d.mostMm ?? 0)}.`
+            : `would be ${advice.unit === 'newton' ? units.show('force', d.wouldBe) : figure(d.wouldBe, 3)} here.`}
           {d.meant && ` Did you mean ${readingText(d.meant, d.value, units)}?`}
         </p>
       ))}

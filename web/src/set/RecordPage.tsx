@@ -2,20 +2,19 @@ import { Button, Group } from '@mantine/core'
 import { Link, useParams } from 'react-router'
 import { adviseSetting, type SetJob, type SetRound } from '../api/client'
 import { useComputed, useSetJobs } from '../api/queries'
-import { dayText } from '../machine/today'
 import { useBench, type Workbench } from '../machine/useWorkbench'
+import { dayText, momentText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
 import { Panel } from '../shell/Panel'
 import { Sentence } from '../shell/Sentence'
 import table from '../shell/table.module.css'
-import { CLOSING_STEPS } from './ClosingPanel'
 import { Ends } from './Ends'
 import classes from './RecordPage.module.css'
 import { RoundsPanel } from './RoundsPanel'
 import { readingEnds, readingText } from './readings'
 import { setInput } from './useSetting'
-import { lockWord, METHOD_WORDS, positionWord, RUN_WORDS } from './words'
+import { DESPITE_WORDS, lockWord, METHOD_WORDS, positionWord, RUN_WORDS } from './words'
 
 /** The record that a visit leaves behind, on a page of its own, to be printed. */
 export default function RecordPage() {
@@ -46,6 +45,7 @@ function Record({ bench, job }: { bench: Workbench; job: SetJob }) {
     adviseSetting,
   )
   const { closing } = job
+  const lock = advice?.manual.lock ?? 'nut or clamp'
   return (
     <div className={classes.record}>
       <header>
@@ -68,12 +68,14 @@ function Record({ bench, job }: { bench: Workbench; job: SetJob }) {
         {closing?.who && ` by ${closing.who}`}
       </p>
       <div className={classes.columns}>
-        <Summary job={job} />
+        <Summary job={job} lock={lock} />
         <Panel title="Window" note="as the drive is known today">
           {advice && loop && <Ends advice={advice} medium={loop.medium} positions={4} />}
         </Panel>
       </div>
-      {advice && <RoundsPanel rounds={job.rounds} results={advice.rounds} setting={advice.setting} />}
+      {advice && (
+        <RoundsPanel rounds={job.rounds} results={advice.rounds} setting={advice.setting} lock={lock} />
+      )}
       <Panel title="Readings and how they were taken">
         <div className={table.scroll}>
           <table className={`${table.table} ${classes.readings}`}>
@@ -81,7 +83,7 @@ function Record({ bench, job }: { bench: Workbench; job: SetJob }) {
               <tr>
                 <th scope="col">round</th>
                 <th scope="col">readings</th>
-                <th scope="col">nut</th>
+                <th scope="col">{lock}</th>
                 <th scope="col">how it stood</th>
                 <th scope="col">when and who</th>
               </tr>
@@ -98,12 +100,25 @@ function Record({ bench, job }: { bench: Workbench; job: SetJob }) {
       {closing && (
         <Panel title="Closing list">
           <ul>
-            {CLOSING_STEPS.filter(([step]) => closing.done.includes(step)).map(([step, label]) => (
-              <li key={step}>✓ {label}</li>
-            ))}
+            {advice?.manual.closing
+              .filter(({ step }) => closing.done.includes(step))
+              .map(({ step, sentence }) => (
+                <li key={step}>✓ {sentence}</li>
+              ))}
           </ul>
           {job.cautions && (
             <p className="cap">Cautions confirmed{job.cautions.who ? ` by ${job.cautions.who}` : ''}.</p>
+          )}
+          {closing.despite && (
+            <>
+              <p style={{ color: 'var(--watch)' }}>▲ Closed over:</p>
+              <ul>
+                {closing.despite.map((d) => (
+                  <li key={d}>{DESPITE_WORDS[d]}</li>
+                ))}
+              </ul>
+              <p>Reason given: {closing.reason}</p>
+            </>
           )}
           {closing.note && <p>{closing.note}</p>}
         </Panel>
@@ -112,7 +127,7 @@ function Record({ bench, job }: { bench: Workbench; job: SetJob }) {
   )
 }
 
-function Summary({ job }: { job: SetJob }) {
+function Summary({ job, lock }: { job: SetJob; lock: string }) {
   const units = useUnits()
   const { closing } = job
   const ends = (round: SetRound | undefined) => readingEnds({ rounds: round ? [round] : [] }, units)
@@ -125,7 +140,7 @@ function Summary({ job }: { job: SetJob }) {
       {left?.gapMm != null && <Figure name="gap left">{units.show('fine', left.gapMm)}</Figure>}
       {method && <Figure name="read">{METHOD_WORDS[method]}</Figure>}
       {left?.temperatureC != null && <Figure name="temperature">{left.temperatureC} °C</Figure>}
-      {closing?.torqueNm != null && <Figure name="axle nut">{units.show('torque', closing.torqueNm)}</Figure>}
+      {closing?.torqueNm != null && <Figure name={lock}>{units.show('torque', closing.torqueNm)}</Figure>}
       {closing?.nextCheckOn && <Figure name="look again on">{dayText(closing.nextCheckOn)}</Figure>}
     </Panel>
   )
@@ -135,15 +150,15 @@ function RoundRow({ round, name }: { round: SetRound; name: string }) {
   const units = useUnits()
   const places = Math.max(4, ...round.readings.map((r) => r.position + 1))
   const stood = [
-    round.onStand ? 'on its stand' : 'on its wheels',
+    round.onStand != null && (round.onStand ? 'on its stand' : 'on its wheels'),
+    round.learnAnew && 'looked at and mended before',
     round.run && RUN_WORDS[round.run],
     round.loadKg != null && `${units.show('mass', round.loadKg)} on it`,
     round.temperatureC != null && `${round.temperatureC} °C`,
     round.turnsRolled != null && `${round.turnsRolled} turns rolled`,
     round.wayLeftMm != null && `${units.show('fine', round.wayLeftMm)} left on the adjuster`,
   ].filter(Boolean)
-  const when =
-    round.at && new Date(round.at).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'short' })
+  const when = round.at && momentText(round.at)
   return (
     <tr>
       <th scope="row">{name}</th>
@@ -152,8 +167,11 @@ function RoundRow({ round, name }: { round: SetRound; name: string }) {
           .map((r) => `${positionWord(r.position, places)} ${readingText(r.method, r.value, units)}`)
           .join(', ')}
       </td>
-      <td>{lockWord(round.lock)}</td>
-      <td>{stood.join(', ')}</td>
+      <td>
+        {lockWord(round.lock)}
+        {round.assumed?.includes('lock') && ' (assumed)'}
+      </td>
+      <td>{stood.join(', ') || 'not said'}</td>
       <td>{[when, round.who].filter(Boolean).join(', ') || '–'}</td>
     </tr>
   )

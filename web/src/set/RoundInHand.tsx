@@ -4,11 +4,10 @@ import { issueFor } from '../api/issues'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
-import classes from './RoundInHand.module.css'
-import { TurnDial } from './TurnDial'
+import { TurnedFields } from './TurnedFields'
 import type { RoundDraft } from './useRound'
 import type { Setting } from './useSetting'
-import { DEGREES_IN_A_TURN, LOCK_WORDS, RUN_WORDS, turnedText } from './words'
+import { capital, LOCK_CHOICES, RUN_WORDS } from './words'
 
 /** Circumstances of the round in hand, and keeping it. */
 export function RoundInHand({
@@ -27,76 +26,44 @@ export function RoundInHand({
   onKeep: () => void
 }) {
   const inHand = round.round
+  const { now } = round
   const answer = setting.advice.data
+  const how = answer?.setting ?? setting.input.setting
   const at = `rounds[${setting.job?.rounds.length ?? 0}]`
   const isChain = setting.loop.medium === 'chain'
-  const hasTwoEnds = answer?.setting.hasTwoEnds ?? true
-  const kind = answer?.setting.kind
-  const unit = { cam: 'clicks', shims: 'shims', eccentric: '°' }[kind as string] ?? 'turns'
-  const factor = kind === 'eccentric' ? DEGREES_IN_A_TURN : 1
-  const dial = (key: 'leftUnits' | 'rightUnits', clockwiseTightens: boolean, side: string) =>
-    answer?.setting.turns &&
-    inHand && (
-      <span className={classes.dial}>
-        <TurnDial
-          units={inHand[key]}
-          step={answer.setting.step}
-          clockwiseTightens={clockwiseTightens}
-          name={side}
-          text={turnedText(inHand[key], answer.setting.kind)}
-          onTurn={(units) => round.change({ [key]: units })}
-        />
-        {side}
-      </span>
-    )
+  const lock = answer?.manual.lock ?? 'nut or clamp'
+  const isRead = now.readings.length > 0 || now.gapMm != null
+  const stands = now.onStand === null ? '' : now.onStand ? 'stand' : 'wheels'
   return (
     <Panel
       title={isFirst ? 'As found' : `Round ${setting.job?.rounds.length}`}
-      note={inHand ? 'being read' : 'not read yet'}
+      note={inHand ? (now.learnAnew ? 'being read · learns anew' : 'being read') : 'not read yet'}
     >
-      <SegmentedControl
-        size="xs"
-        aria-label="Nut"
-        value={round.now.lock}
-        onChange={(lock) => round.change({ lock: lock as 'loose' | 'nipped' | 'torqued' })}
-        data={Object.entries(LOCK_WORDS).map(([value, label]) => ({ value, label }))}
-        data-no-print
-      />
-      {!isFirst && inHand && answer && (
-        <Group gap="lg" mt={8} justify="center">
-          {dial('leftUnits', answer.setting.leftClockwiseTightens, hasTwoEnds ? 'left' : 'adjuster')}
-          {hasTwoEnds && dial('rightUnits', answer.setting.rightClockwiseTightens, 'right')}
-        </Group>
-      )}
-      <div className={fields.fields} style={{ marginTop: 8 }}>
-        {!isFirst && inHand && (
-          <>
-            <QuantityField
-              size="xs"
-              label={hasTwoEnds ? 'Left, turned' : 'Turned'}
-              unit={unit}
-              value={Number((inHand.leftUnits * factor).toPrecision(6))}
-              onChange={(value) => round.change({ leftUnits: (value ?? 0) / factor })}
-              error={issueFor(refusal, `${at}.leftUnits`)}
-            />
-            {hasTwoEnds && (
-              <QuantityField
-                size="xs"
-                label="Right, turned"
-                unit={unit}
-                value={inHand.rightUnits}
-                onChange={(value) => round.change({ rightUnits: value ?? 0 })}
-                error={issueFor(refusal, `${at}.rightUnits`)}
-              />
-            )}
-          </>
+      {!isFirst && <TurnedFields how={how} round={round} refusal={refusal} at={at} />}
+      <Group gap="xs" mt={8} data-no-print>
+        <span className="cap">
+          {capital(lock)} {now.assumed?.includes('lock') ? '(assumed)' : ''}
+        </span>
+        <SegmentedControl
+          size="xs"
+          aria-label={capital(lock)}
+          value={now.lock}
+          onChange={(value) => round.say('lock', { lock: value as SetRound['lock'] })}
+          data={LOCK_CHOICES}
+        />
+        {now.assumed?.includes('lock') && (
+          <Button size="compact-xs" variant="default" onClick={() => round.say('lock', {})}>
+            It is so
+          </Button>
         )}
-        {answer?.setting.gapSide && (
+      </Group>
+      <div className={fields.fields} style={{ marginTop: 8 }}>
+        {how.gapSide && (
           <QuantityField
             size="xs"
-            label={`Gap, ${answer.setting.gapSide}`}
+            label={`Gap, ${how.gapSide}`}
             quantity="fine"
-            value={inHand?.gapMm ?? undefined}
+            value={now.gapMm ?? undefined}
             onChange={(value) => round.change({ gapMm: value ?? null })}
             error={issueFor(refusal, `${at}.gapMm`)}
           />
@@ -105,7 +72,7 @@ export function RoundInHand({
           size="xs"
           label="Temperature"
           unit="°C"
-          value={inHand?.temperatureC ?? undefined}
+          value={now.temperatureC ?? undefined}
           onChange={(value) => round.change({ temperatureC: value ?? null })}
           error={issueFor(refusal, `${at}.temperatureC`)}
         />
@@ -113,7 +80,8 @@ export function RoundInHand({
           size="xs"
           label="Rolled before"
           unit="turns"
-          value={inHand?.turnsRolled ?? undefined}
+          placeholder={isFirst || !answer ? '' : String(answer.turnsToRoll)}
+          value={now.turnsRolled ?? undefined}
           onChange={(value) => round.change({ turnsRolled: value ?? null })}
           error={issueFor(refusal, `${at}.turnsRolled`)}
         />
@@ -125,14 +93,14 @@ export function RoundInHand({
             ...Object.entries(RUN_WORDS).map(([value, label]) => ({ value, label })),
           ]}
           allowDeselect={false}
-          value={round.now.run ?? ''}
+          value={now.run ?? ''}
           onChange={(value) => round.change({ run: (value || null) as SetRound['run'] })}
         />
         <QuantityField
           size="xs"
           label="Load on it"
           quantity="mass"
-          value={inHand?.loadKg ?? undefined}
+          value={now.loadKg ?? undefined}
           onChange={(value) => round.change({ loadKg: value ?? null })}
           error={issueFor(refusal, `${at}.loadKg`)}
         />
@@ -140,7 +108,7 @@ export function RoundInHand({
           size="xs"
           label="Left on adjuster"
           quantity="fine"
-          value={inHand?.wayLeftMm ?? undefined}
+          value={now.wayLeftMm ?? undefined}
           onChange={(value) => round.change({ wayLeftMm: value ?? null })}
           error={issueFor(refusal, `${at}.wayLeftMm`)}
         />
@@ -148,16 +116,17 @@ export function RoundInHand({
           size="xs"
           label="It stands"
           data={[
+            { value: '', label: 'not said' },
             { value: 'stand', label: 'on its stand' },
             { value: 'wheels', label: 'on its wheels' },
           ]}
           allowDeselect={false}
-          value={inHand?.onStand === false ? 'wheels' : 'stand'}
-          onChange={(value) => round.change({ onStand: value === 'stand' })}
+          value={stands}
+          onChange={(value) => round.change({ onStand: value ? value === 'stand' : null })}
         />
       </div>
-      <Group gap="xs" data-no-print>
-        <Button size="sm" disabled={!inHand || Boolean(refusal)} loading={isPending} onClick={onKeep}>
+      <Group gap="xs" mt={8} data-no-print>
+        <Button size="sm" disabled={!isRead || Boolean(refusal)} loading={isPending} onClick={onKeep}>
           {isFirst ? 'Keep as found' : 'Keep this round'}
         </Button>
         {inHand && (
@@ -165,6 +134,8 @@ export function RoundInHand({
             Read it anew
           </Button>
         )}
+        {!isRead && <span className="cap">Nothing is read yet.</span>}
+        {inHand && refusal ? <span className="cap">What is refused can be read anew.</span> : null}
       </Group>
       {isFirst && <p className="cap">As found is never edited once it is kept.</p>}
     </Panel>

@@ -5,15 +5,21 @@ import table from '../shell/table.module.css'
 import { readingText } from './readings'
 import { lockWord, turnedText } from './words'
 
+/** Marks what nobody said. */
+const mark = (round: SetRound, part: 'turned' | 'lock') => (round.assumed?.includes(part) ? '*' : '')
+
 /** Every round that was kept, as found first; positive tightens. */
 export function RoundsPanel({
   rounds,
   results,
   setting: { hasTwoEnds, kind },
+  lock,
 }: {
   rounds: SetRound[]
   results: RoundResult[]
   setting: Pick<LoopSetting, 'hasTwoEnds' | 'kind'>
+  /** What holds it: “axle nut”. */
+  lock: string
 }) {
   const units = useUnits()
   if (rounds.length === 0) return null
@@ -30,7 +36,7 @@ export function RoundsPanel({
               <th scope="col">loosest</th>
               <th scope="col">tightest</th>
               {hasGap && <th scope="col">gap</th>}
-              <th scope="col">nut</th>
+              <th scope="col">{lock}</th>
             </tr>
           </thead>
           <tbody>
@@ -42,9 +48,13 @@ export function RoundsPanel({
                 // biome-ignore lint/suspicious/noArrayIndexKey: a round is its number
                 <tr key={i}>
                   <th scope="row">{i === 0 ? 'as found' : i}</th>
-                  <td className="num">{i === 0 ? '–' : turnedText(round.leftUnits, kind)}</td>
+                  <td className="num">
+                    {i === 0 ? '–' : turnedText(round.leftUnits, kind) + mark(round, 'turned')}
+                  </td>
                   {hasTwoEnds && (
-                    <td className="num">{i === 0 ? '–' : turnedText(round.rightUnits, kind)}</td>
+                    <td className="num">
+                      {i === 0 ? '–' : turnedText(round.rightUnits, kind) + mark(round, 'turned')}
+                    </td>
                   )}
                   <td className="num">{text(result?.loosestReading)}</td>
                   <td className="num">{text(result?.tightestReading)}</td>
@@ -54,6 +64,7 @@ export function RoundsPanel({
                   <td>
                     <span className={table.tag} data-tone={result?.isInside ? 'ok' : undefined}>
                       {lockWord(round.lock)}
+                      {mark(round, 'lock')}
                     </span>
                   </td>
                 </tr>
@@ -62,6 +73,9 @@ export function RoundsPanel({
           </tbody>
         </table>
       </div>
+      {rounds.some((r) => r.assumed?.length) && (
+        <p className="cap">* as told or as usual; nobody said that it was so</p>
+      )}
     </Panel>
   )
 }

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { type RunningInInput, runIn, type SetAdvice } from '../api/client'
 import { issueFor } from '../api/issues'
 import { useComputed } from '../api/queries'
-import { dayAfter, dayText } from '../machine/today'
+import { dayAfter, dayText } from '../quantities/days'
 import { fixed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
@@ -37,17 +37,20 @@ export function RunningInPanel({
   const [until, setUntil] = useState<number | undefined>(7)
   const [isWorking, setWorking] = useState(false)
   const [own, setOwn] = useState<Partial<OwnReadings>>({})
-  const wanted = advice.aim
+  // Without newtons, as with no window or no mass, it is told as a share.
+  const isInNewton = advice.unit === 'newton'
+  const wanted = isInNewton ? advice.aim : null
   const isOwn = OWN_FIELDS.every(([key]) => own[key] !== undefined)
   const input: RunningInInput | undefined =
-    days === undefined || until === undefined || !wanted
+    days === undefined || until === undefined
       ? undefined
       : {
           cord,
           hours: days * HOURS_A_DAY,
           untilHours: until * HOURS_A_DAY,
           wantedN: wanted,
-          nowN: advice.rounds.at(-1)?.loosest ?? null,
+          nowN: isInNewton ? (advice.rounds.at(-1)?.loosest ?? null) : null,
+          mostN: isInNewton ? (advice.window?.high ?? null) : null,
           mostShaftLoadN: advice.setting.mostShaftLoadN ?? null,
           own: isOwn ? ({ inHz: true, ...own } as OwnReadings) : null,
         }
@@ -131,13 +134,35 @@ export function RunningInPanel({
             <Figure name="left as read, on the day">{units.show('force', told.expectedN)}</Figure>
           )}
           <Figure name="set the loosest now to">
-            {units.show('force', told.setNowN)}, {fixed(told.overPercent, 0)} % over
+            {told.setNowN !== null && `${units.show('force', told.setNowN)}, `}
+            {fixed(told.overPercent, 0)} % over
           </Figure>
-          {told.isAboveBearing && (
-            <p role="alert" style={{ color: 'var(--watch)' }}>
-              ▲ That loads the shaft by more than it may carry. Fit it earlier, or tighten it again before the
-              day.
-            </p>
+          {told.expectedN === null && (
+            <Figure name="left on the day of what is there now">{fixed(told.leftPercent, 0)} %</Figure>
+          )}
+          {(told.isAboveWindow || told.isAboveBearing) && (
+            <div role="alert">
+              <p style={{ color: 'var(--watch)' }}>
+                ▲ That is{' '}
+                {[
+                  told.isAboveWindow && 'tighter than its window allows',
+                  told.isAboveBearing && 'more than its shaft may carry',
+                ]
+                  .filter(Boolean)
+                  .join(' and ')}
+                {told.mostNowN !== null && `: ${units.show('force', told.mostNowN)} at most`}.
+              </p>
+              <Figure name="fit later">
+                {told.fitWithinHours === null
+                  ? 'no way: the window lies below what is wanted'
+                  : `a new one ${hoursText(told.fitWithinHours)} before the day at most`}
+              </Figure>
+              <Figure name="or set again">
+                {told.setAgainAfterHours === null
+                  ? 'no way: there is no room above what is wanted'
+                  : `set to the most now, and again after ${hoursText(told.setAgainAfterHours)}`}
+              </Figure>
+            </div>
           )}
           <Figure name="look again after">
             {told.checkAfterHours === null ? 'the usual interval' : hoursText(told.checkAfterHours)}
@@ -151,7 +176,7 @@ export function RunningInPanel({
               onClick={() => onLookAgain(dayAfter(told.checkAfterHours ?? 0))}
               data-no-print
             >
-              Look again on {dayText(dayAfter(told.checkAfterHours))}
+              Look again on {dayText(dayAfter(told.checkAfterHours ?? 0))}
             </Button>
           )}
           <p className="cap">

@@ -1,15 +1,17 @@
 import { Link } from 'react-router'
-import type { SetJob } from '../api/client'
-import { dayText } from '../machine/today'
+import type { MachineCard, SetJob } from '../api/client'
+import { dayText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
 import { Panel } from '../shell/Panel'
+import { findingText } from './FindingsList'
+import { openOf } from './openReadings'
 import { readingEnds } from './readings'
 import classes from './SetView.module.css'
 import { METHOD_WORDS } from './words'
 
 /** What a closed visit leaves behind: as found, as left, and when to look again. */
-export function SetRecord({ job }: { job: SetJob }) {
+export function SetRecord({ job, card }: { job: SetJob; card: MachineCard }) {
   const units = useUnits()
   const found = job.rounds[0]
   const left = job.rounds.at(-1)
@@ -32,9 +34,17 @@ export function SetRecord({ job }: { job: SetJob }) {
       {left?.gapMm != null && <Figure name="gap left">{units.show('fine', left.gapMm)}</Figure>}
       <Figure name="rounds">{Math.max(0, job.rounds.length - 1)}</Figure>
       {left?.temperatureC != null && <Figure name="temperature">{left.temperatureC} °C</Figure>}
-      {closing?.torqueNm != null && <Figure name="axle nut">{units.show('torque', closing.torqueNm)}</Figure>}
+      {closing?.torqueNm != null && (
+        <Figure name="final torque">{units.show('torque', closing.torqueNm)}</Figure>
+      )}
       {(closing?.who || job.who) && <Figure name="by">{closing?.who || job.who}</Figure>}
       {closing?.nextCheckOn && <Figure name="look again on">{dayText(closing.nextCheckOn)}</Figure>}
+      {closing?.reason && <p className="cap">Closed all the same: {closing.reason}</p>}
+      {openOf(card, job).map((open) => (
+        <p role="alert" key={open.finding.method} style={{ color: 'var(--watch)' }}>
+          ▲ Left outside, {METHOD_WORDS[open.finding.method ?? 'pluck']}: {findingText(open.finding, units)}
+        </p>
+      ))}
       {closing?.note && <p className="cap">{closing.note}</p>}
     </Panel>
   )

@@ -6,7 +6,7 @@ import { LoopChoiceBar } from '../fit/LoopChoiceBar'
 import { useFit } from '../fit/useFit'
 import { reserveText } from '../fit/words'
 import { useBench } from '../machine/useWorkbench'
-import { useUnits } from '../quantities/units'
+import { type Units, useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
 import { Panel } from '../shell/Panel'
 import { Sentence } from '../shell/Sentence'
@@ -16,10 +16,10 @@ import { BayMode } from './BayMode'
 import { BeforeVisit } from './BeforeVisit'
 import { CautionsFirst } from './CautionsFirst'
 import { ClosingPanel } from './ClosingPanel'
-import { cautionsOf } from './cautions'
 import { Ends } from './Ends'
 import { Instruments } from './Instruments'
 import { NextCard } from './NextCard'
+import { NextChoices } from './NextChoices'
 import { ReadingRing } from './ReadingRing'
 import { RoundInHand } from './RoundInHand'
 import { RoundsPanel } from './RoundsPanel'
@@ -32,7 +32,7 @@ import { TrendPanel } from './TrendPanel'
 import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
 import { useVisit } from './useVisit'
-import { readOnText } from './words'
+import { isToKeep, readOnText } from './words'
 
 const POSITIONS = [4, 6, 8] as const
 
@@ -87,7 +87,6 @@ function Visit({
   const answer = advice.data
   const isChain = setting.loop.medium === 'chain'
   const isPracticeOnly = bench.card.machine.id === 0
-  const cautions = cautionsOf(bench.card.machine.kind, bench.drive.input.kind, setting.loop.medium)
   const confirm = () => setting.keep({ cautions: { who: whoAmI() || null, at: new Date().toISOString() } })
   const inHand = round.round
   const rounds = job?.rounds ?? []
@@ -112,8 +111,8 @@ function Visit({
   }
   const records = (
     <>
-      {setting.closed[0] && <SetRecord job={setting.closed[0]} />}
-      {setting.closed.length > 1 && <TrendPanel jobs={setting.closed} />}
+      {setting.closed[0] && <SetRecord job={setting.closed[0]} card={bench.card} />}
+      {setting.closed.length > 1 && <TrendPanel jobs={setting.closed} card={bench.card} />}
     </>
   )
   return (
@@ -193,11 +192,23 @@ function Visit({
             advice={answer}
             round={rounds.length + (inHand && !readOn ? 1 : 0)}
             positions={positions}
-            readOn={readOn}
+            inHand={inHand}
             isStale={advice.isStale}
             cautions={
               !job.cautions &&
-              answer.next === 'turn' && <CautionsFirst first={cautions[0] ?? ''} onConfirm={confirm} />
+              answer.next === 'turn' && (
+                <CautionsFirst first={answer.manual.cautions[0] ?? ''} onConfirm={confirm} />
+              )
+            }
+            choices={
+              <NextChoices
+                bench={bench}
+                advice={answer}
+                onDraft={onDraft}
+                onMended={() =>
+                  round.change({ learnAnew: true, leftUnits: 0, rightUnits: 0, assumed: ['lock'] })
+                }
+              />
             }
             onWorking={() => setWorking(true)}
           />
@@ -225,7 +236,7 @@ function Visit({
             {sentenceOf(advice.error)}
           </p>
         ) : null}
-        {job && answer && (
+        {job && (
           <>
             {!isBay && (
               <Instruments
@@ -245,12 +256,23 @@ function Visit({
               refusal={advice.error}
               onKeep={keepRound}
             />
-            <RoundsPanel rounds={rounds} results={answer.rounds} setting={answer.setting} />
-            {!setting.isPractice && rounds.length > 0 && (
+            {answer && (
+              <RoundsPanel
+                rounds={rounds}
+                results={answer.rounds}
+                setting={answer.setting}
+                lock={answer.manual.lock}
+              />
+            )}
+            {answer && !setting.isPractice && rounds.length > 0 && (
               <ClosingPanel
+                job={job}
+                input={setting.input}
+                closing={answer.manual.closing}
+                lock={answer.manual.lock}
                 done={job.inHand?.done ?? []}
                 isReading={inHand !== null}
-                lastReading={rounds.at(-1)?.lock === 'torqued' ? readingEnds(job, units) : null}
+                lastReading={rounds.at(-1)?.lock === 'torqued' ? leftText(job, units) : null}
                 torqueNm={answer.setting.finalTorqueNm}
                 nextCheckOn={nextCheckOn}
                 isPending={setting.isPending}
@@ -267,7 +289,6 @@ function Visit({
         setting={setting}
         fit={fit}
         draft={draft}
-        cautions={cautions}
         gapMm={shown?.gapMm ?? null}
         onDraft={onDraft}
         onConfirm={confirm}
@@ -276,7 +297,7 @@ function Visit({
       {isWorking && answer && (
         <WorkingDialog title="Working: set" workings={answer.workings} onClose={() => setWorking(false)} />
       )}
-      {isBay && answer && (
+      {isBay && (
         <BayMode
           setting={setting}
           round={round}
@@ -284,12 +305,21 @@ function Visit({
           positions={positions}
           onRead={read}
           onKeep={keepRound}
+          isToKeep={isToKeep(inHand, positions)}
           onNext={() => setPosition((position + 1) % positions)}
           onLeave={() => setBay(false)}
         />
       )}
     </div>
   )
+}
+
+/** What the last reading was: of tracking alone its gap. */
+const leftText = (job: SetJob, units: Units) => {
+  const gap = job.rounds.at(-1)?.gapMm
+  return job.rounds.at(-1)?.readings.length === 0 && gap != null
+    ? `gap ${units.show('fine', gap)}`
+    : readingEnds(job, units)
 }
 
 /** The place to go on at: after those that were read. */

@@ -9,7 +9,7 @@ import { type Quantity, useUnits } from '../quantities/units'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
 import type { ReadingMethod } from './readings'
-import { DEGREES_IN_A_TURN, KIND_WORDS, METHOD_WORDS, SEEN_WORDS } from './words'
+import { capital, DEGREES_IN_A_TURN, KIND_WORDS, METHOD_WORDS, SEEN_WORDS, SUSPENSION_WORDS } from './words'
 
 type Numbers = {
   [K in keyof LoopSetting]-?: LoopSetting[K] extends number | null | undefined ? K : never
@@ -18,14 +18,21 @@ type Numbers = {
 /** What is asked once of how this loop is set. */
 export function SettingFields({
   bench,
-  advice,
+  asked,
+  span,
+  lock,
   isChain,
   draft,
   refusal,
   onDraft,
 }: {
   bench: Workbench
-  advice: SetAdvice
+  /** As it was counted with last. */
+  asked: LoopSetting
+  /** Undefined while nothing can be counted. */
+  span: SetAdvice['span'] | undefined
+  /** What holds it: “axle nut”. */
+  lock: string
   isChain: boolean
   draft: LoopSetting | null
   refusal: unknown
@@ -33,7 +40,7 @@ export function SettingFields({
 }) {
   const units = useUnits()
   const { machine } = bench.card
-  const setting = draft ?? advice.setting
+  const setting = draft ?? asked
   const set = (part: Partial<LoopSetting>) => onDraft({ ...setting, ...part })
   const field = (label: string, key: Numbers, quantity?: Quantity, unit?: string, placeholder?: number) => (
     <QuantityField
@@ -51,7 +58,7 @@ export function SettingFields({
       error={issueFor(refusal, `setting.${key}`)}
     />
   )
-  const { turns } = advice.setting
+  const { turns } = asked
   const isEccentric = setting.kind === 'eccentric'
   const stepFactor = isEccentric ? DEGREES_IN_A_TURN : 1
   const sense = (label: string, key: 'leftClockwiseTightens' | 'rightClockwiseTightens') => (
@@ -81,7 +88,7 @@ export function SettingFields({
           onChange={(value) => set({ kind: value as LoopSetting['kind'], smallestStep: null })}
           error={issueFor(refusal, 'setting.kind')}
         />
-        {!isEccentric && (
+        {!isEccentric && !asked.setsItself && (
           <QuantityField
             size="xs"
             label={turns ? 'Thread pitch' : 'One moves it by'}
@@ -91,19 +98,20 @@ export function SettingFields({
             error={issueFor(refusal, 'setting.mmPerUnit')}
           />
         )}
+        {isEccentric && field('Axle off its middle', 'eccentricMm', 'fine', undefined, asked.eccentricOffset)}
         {isEccentric &&
-          field('Axle off its middle', 'eccentricMm', 'fine', undefined, advice.setting.eccentricOffset)}
-        {isEccentric &&
-          field('From its loosest, as found', 'eccentricDeg', undefined, '°', advice.setting.eccentricStart)}
-        <QuantityField
-          size="xs"
-          label="Smallest step"
-          unit={isEccentric ? '°' : turns ? 'turn' : ''}
-          placeholder={figure(advice.setting.step * stepFactor, 3)}
-          value={setting.smallestStep == null ? undefined : setting.smallestStep * stepFactor}
-          onChange={(value) => set({ smallestStep: value === undefined ? null : value / stepFactor })}
-          error={issueFor(refusal, 'setting.smallestStep')}
-        />
+          field('From its loosest, as found', 'eccentricDeg', undefined, '°', asked.eccentricStart)}
+        {!asked.setsItself && (
+          <QuantityField
+            size="xs"
+            label="Smallest step"
+            unit={isEccentric ? '°' : turns ? 'turn' : ''}
+            placeholder={figure(asked.step * stepFactor, 3)}
+            value={setting.smallestStep == null ? undefined : setting.smallestStep * stepFactor}
+            onChange={(value) => set({ smallestStep: value === undefined ? null : value / stepFactor })}
+            error={issueFor(refusal, 'setting.smallestStep')}
+          />
+        )}
         {turns && sense(setting.hasTwoEnds ? 'Left, clockwise' : 'Clockwise', 'leftClockwiseTightens')}
         {turns && setting.hasTwoEnds && sense('Right, clockwise', 'rightClockwiseTightens')}
         {turns && (
@@ -133,6 +141,33 @@ export function SettingFields({
             onChange={(value) => set({ beltSide: (value || null) as LoopSetting['beltSide'] })}
           />
         )}
+        {isChain && (
+          <Select
+            size="xs"
+            label="Driven axle is carried"
+            data={[
+              { value: '', label: 'not said' },
+              ...Object.entries(SUSPENSION_WORDS).map(([value, label]) => ({ value, label })),
+            ]}
+            allowDeselect={false}
+            value={setting.suspension ?? ''}
+            onChange={(value) => set({ suspension: (value || null) as LoopSetting['suspension'] })}
+          />
+        )}
+        {setting.hasTwoEnds && setting.gapSide && (
+          <Select
+            size="xs"
+            label="For tracking is turned"
+            data={[
+              { value: '', label: 'not said' },
+              { value: 'left', label: 'the left end' },
+              { value: 'right', label: 'the right end' },
+            ]}
+            allowDeselect={false}
+            value={setting.trackingEnd ?? ''}
+            onChange={(value) => set({ trackingEnd: (value || null) as LoopSetting['trackingEnd'] })}
+          />
+        )}
         {setting.hasTwoEnds && !isChain && (
           <Select
             size="xs"
@@ -147,8 +182,8 @@ export function SettingFields({
             onChange={(value) => set({ gapSide: (value || null) as LoopSetting['gapSide'] })}
           />
         )}
-        {setting.gapSide && field('Least gap', 'gapLowMm', 'fine', undefined, advice.setting.gapLow)}
-        {setting.gapSide && field('Greatest gap', 'gapHighMm', 'fine', undefined, advice.setting.gapHigh)}
+        {setting.gapSide && field('Least gap', 'gapLowMm', 'fine', undefined, asked.gapLow)}
+        {setting.gapSide && field('Greatest gap', 'gapHighMm', 'fine', undefined, asked.gapHigh)}
         <Select
           size="xs"
           label="Maker’s window"
@@ -172,11 +207,10 @@ export function SettingFields({
         {setting.makerMethod &&
           field('to', 'makerHigh', isLength(setting) ? 'fine' : undefined, unitOf(setting))}
         {setting.makerMethod === 'push' && field('pushed with', 'makerForceN', 'force')}
-        {field('Free span', 'spanMm', 'fine', undefined, advice.span.spanMm ?? undefined)}
-        {!isChain &&
-          field('Mass of a metre', 'massKgPerM', undefined, 'kg/m', advice.span.massKgPerM ?? undefined)}
+        {field('Free span', 'spanMm', 'fine', undefined, span?.spanMm ?? undefined)}
+        {!isChain && field('Mass of a metre', 'massKgPerM', undefined, 'kg/m', span?.massKgPerM ?? undefined)}
         {!isChain && field('Shaft may carry', 'mostShaftLoadN', 'force')}
-        {field('Axle nut', 'finalTorqueNm', 'torque')}
+        {field(`${capital(lock)}, torque`, 'finalTorqueNm', 'torque')}
       </div>
       {turns && (
         <p className="cap">

@@ -21,7 +21,6 @@ export function SideColumn({
   setting,
   fit,
   draft,
-  cautions,
   gapMm,
   onDraft,
   onConfirm,
@@ -31,7 +30,6 @@ export function SideColumn({
   setting: Setting
   fit: Fit | undefined
   draft: LoopSetting | null
-  cautions: string[]
   /** Of the round in view. */
   gapMm: number | null
   onDraft: (draft: LoopSetting | null) => void
@@ -56,22 +54,25 @@ export function SideColumn({
           advice={answer}
         />
       )}
-      <Cautions
-        cautions={cautions}
-        confirmed={job?.cautions ?? null}
-        onConfirm={job ? onConfirm : undefined}
-      />
       {answer && (
-        <SettingFields
-          bench={bench}
-          advice={answer}
-          isChain={isChain}
-          draft={draft}
-          refusal={advice.error}
-          onDraft={onDraft}
+        <Cautions
+          cautions={answer.manual.cautions}
+          confirmed={job?.cautions ?? null}
+          onConfirm={job ? onConfirm : undefined}
         />
       )}
-      {!isChain && answer?.unit === 'newton' && answer.window && (
+      {/* Refused or not: where a figure of it is wrong it is mended here. */}
+      <SettingFields
+        bench={bench}
+        asked={answer?.setting ?? setting.input.setting}
+        span={answer?.span}
+        lock={answer?.manual.lock ?? 'nut or clamp'}
+        isChain={isChain}
+        draft={draft}
+        refusal={advice.error}
+        onDraft={onDraft}
+      />
+      {!isChain && answer && (
         <RunningInPanel
           advice={answer}
           fittedOn={bench.card.fitted.fittedOn ?? null}

@@ -131,7 +131,10 @@ export function StraightPanel({
             </p>
           )}
           {told.isStraight === false && told.move !== null && (
-            <p>{moveText(told.move, advice.setting.kind)}; no more than half a turn at a time.</p>
+            <p>
+              {moveText(told.move, advice.setting.kind, advice.manual.handles)}; no more than half a turn at a
+              time.
+            </p>
           )}
           {told.shiftMm !== null && told.shiftTo !== null && (
             <p>

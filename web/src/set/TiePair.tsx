@@ -23,7 +23,7 @@ export function TiePair({ own, setting }: { own: 'gauge' | 'feel'; setting: Sett
         {needed > 0
           ? own === 'gauge'
             ? `Its own scale and trend only, until it is tied by ${needed === 1 ? 'one more pair' : 'two pairs'}: read the same state both ways.`
-            : 'A hand says no more than looser or tighter, until it is tied: read the same state both ways.'
+            : 'A hand advises step by step. Tied to a reading of the same state it tells a figure as well.'
           : `Tied by ${pairs.length === 1 ? 'one pair' : `${pairs.length} pairs`}.`}
       </p>
       {needed > 0 && (

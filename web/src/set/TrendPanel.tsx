@@ -1,15 +1,16 @@
 import { Link } from 'react-router'
-import type { SetJob } from '../api/client'
-import { dayText } from '../machine/today'
+import type { MachineCard, SetJob } from '../api/client'
+import { dayText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
+import { openOf } from './openReadings'
 import { readingEnds } from './readings'
 import classes from './SetView.module.css'
 import { METHOD_WORDS } from './words'
 
 /** Every closed visit to a loop: how it was found and left, so that what it loses between them is seen. */
-export function TrendPanel({ jobs }: { jobs: SetJob[] }) {
+export function TrendPanel({ jobs, card }: { jobs: SetJob[]; card: MachineCard }) {
   const units = useUnits()
   if (jobs.length === 0) return null
   const ends = (rounds: SetJob['rounds']) => readingEnds({ rounds }, units)
@@ -34,6 +35,11 @@ export function TrendPanel({ jobs }: { jobs: SetJob[] }) {
                       {dayText(job.openedOn)}
                     </Link>
                     {method && <div className="cap">{METHOD_WORDS[method]}</div>}
+                    {(job.closing?.despite?.includes('outsideWindow') || openOf(card, job).length > 0) && (
+                      <span className={table.tag} data-tone="watch">
+                        left outside
+                      </span>
+                    )}
                   </th>
                   <td className="num">{ends(job.rounds.slice(0, 1))}</td>
                   <td className="num">{ends(job.rounds.slice(-1))}</td>

@@ -58,7 +58,7 @@ export function TypedReading({
       {method === 'feel' ? (
         <Select
           size="xs"
-          label="Slip test, both ways"
+          label="By hand it is"
           data={FEEL_GRADES}
           value={value === undefined ? null : String(value)}
           onChange={(v) => setValue(v === null ? undefined : Number(v))}

@@ -12,6 +12,8 @@ export interface RoundDraft {
   /** Puts a reading at its position, in place of one that was there. */
   read: (reading: SetReading) => void
   change: (part: Partial<SetRound>) => void
+  /** Says what was assumed until then. */
+  say: (what: 'turned' | 'lock', part: Partial<Pick<SetRound, 'leftUnits' | 'rightUnits' | 'lock'>>) => void
   clear: () => void
   /** It is being kept by whoever calls: what was still to be stored of it is not stored after that. */
   settle: () => void
@@ -19,7 +21,7 @@ export interface RoundDraft {
 
 /**
  * The round in hand: as it was stored on whatever device, until it is gone on with here. Every change of it is stored.
- * It begins with what the advice said should be turned: who turned otherwise says so.
+ * It begins with what the advice said should be turned, as assumed: whoever turned it says so, or what was turned instead.
  */
 export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined): RoundDraft {
   const job = visit?.job
@@ -30,18 +32,22 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
   const fresh = (): SetRound => ({
     leftUnits: isFirst ? 0 : told(advice, 'left'),
     rightUnits: isFirst ? 0 : told(advice, 'right'),
-    lock: advice?.next === 'tightenAndRead' ? 'torqued' : 'nipped',
+    // A drive is found as it runs: tight. After that it is nipped between rounds, until it is where it should be.
+    lock: isFirst || advice?.next === 'tightenAndRead' ? 'torqued' : 'nipped',
     readings: [],
     gapMm: null,
     at: null,
     who: whoAmI() || null,
     temperatureC: null,
-    turnsRolled: advice?.turnsToRoll ?? null,
-    onStand: true,
+    // What nobody said is not in the record.
+    turnsRolled: null,
+    onStand: null,
     note: null,
     run: job?.rounds.at(-1)?.run ?? null,
     loadKg: null,
     wayLeftMm: null,
+    assumed: !isFirst && (advice?.moves.length ?? 0) > 0 ? ['turned', 'lock'] : ['lock'],
+    learnAnew: false,
   })
   const update = (next: (now: SetRound) => SetRound | null) =>
     job &&
@@ -61,6 +67,8 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
         ),
       })),
     change: (part) => update((now) => ({ ...now, ...part })),
+    say: (what, part) =>
+      update((now) => ({ ...now, ...part, assumed: (now.assumed ?? []).filter((a) => a !== what) })),
     clear: () => update(() => null),
     settle,
   }

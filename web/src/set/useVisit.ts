@@ -11,8 +11,8 @@ import {
 } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange, useSetJobs } from '../api/queries'
-import { today } from '../machine/today'
 import type { Workbench } from '../machine/useWorkbench'
+import { today } from '../quantities/days'
 
 export interface Visit {
   loop: LoopSummary

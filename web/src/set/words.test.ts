@@ -34,6 +34,7 @@ const advice = (part: object) =>
     rounds: [],
     isPartial: false,
     setting: { kind: 'twoEnds', hasTwoEnds: true },
+    manual: { lock: 'axle nut', locksAreMany: false, handles: 'adjuster', loosen: 'Loosen the axle nut' },
     ...part,
   }) as unknown as SetAdvice
 
@@ -65,11 +66,13 @@ describe('what comes next', () => {
 
   it('speaks of an eccentric in degrees and of other single adjusters by their name', () => {
     const eccentric = move({ side: null, units: 1 / 60, degrees: 6, flats: null })
-    expect(moveText(eccentric, 'eccentric')).toBe('Eccentric 6.0° clockwise')
-    expect(moveText(move({ side: null, clockwise: false }), 'sprungArm')).toBe(
+    expect(moveText(eccentric, 'eccentric', 'eccentric')).toBe('Eccentric 6.0° clockwise')
+    expect(moveText(move({ side: null, clockwise: false }), 'sprungArm', 'screw of the spring')).toBe(
       'Screw of the spring 1/16 turn anticlockwise',
     )
-    expect(moveText(move({ side: null }), 'slidingMotor')).toBe('Screw of the slide 1/16 turn clockwise')
+    expect(moveText(move({ side: null }), 'slidingMotor', 'screw of the slide')).toBe(
+      'Screw of the slide 1/16 turn clockwise',
+    )
     expect(stepText({ kind: 'eccentric', step: 1 / 180 } as LoopSetting)).toBe('2.0°')
     expect(stepText({ kind: 'twoEnds', step: 1 / 16 } as LoopSetting)).toBe('1/16 turn')
   })
@@ -113,10 +116,12 @@ describe('what comes next', () => {
   })
 
   it('counts clicks and shims, which have no sense of turning', () => {
-    expect(moveText(move({ side: null, units: 1, clockwise: null }), 'cam')).toBe('Adjuster 1 click tighter')
-    expect(moveText(move({ side: null, units: 2, clockwise: null, tightens: false }), 'shims')).toBe(
-      'Adjuster 2 shims looser',
+    expect(moveText(move({ side: null, units: 1, clockwise: null }), 'cam', 'cam')).toBe(
+      'Cam 1 click tighter',
     )
+    expect(
+      moveText(move({ side: null, units: 2, clockwise: null, tightens: false }), 'shims', 'stack of shims'),
+    ).toBe('Stack of shims 2 shims looser')
   })
 
   it('asks for nothing to be rolled when nothing is to be turned', () =>
@@ -144,6 +149,7 @@ describe('readings', () => {
       rightUnits: 0,
       lock: 'nipped' as const,
       onStand: true,
+      learnAnew: false,
       readings: values.map((value, position) => ({
         method: 'pluck' as const,
         value,

@@ -1,7 +1,7 @@
-import type { AdjusterMove, LoopSetting, SetAdvice, SetRound } from '../api/client'
+import type { AdjusterMove, ClosedDespite, LoopSetting, SetAdvice, SetRound } from '../api/client'
 import { figure } from '../quantities/format'
 import type { Units } from '../quantities/units'
-import type { ReadingMethod } from './readings'
+import { type ReadingMethod, readingText } from './readings'
 
 /** What the core's answers about setting are called on the page. */
 
@@ -19,14 +19,12 @@ const LOCKS: Record<SetRound['lock'], string> = {
   torqued: 'at its torque',
 }
 
-/** Of the nut, where its column says so already. */
+/** How what holds it stood; what that is its column or field says. */
 export const lockWord = (lock: SetRound['lock']) => LOCKS[lock]
 
-export const LOCK_WORDS: Record<SetRound['lock'], string> = {
-  loose: `nut ${LOCKS.loose}`,
-  nipped: `nut ${LOCKS.nipped}`,
-  torqued: `nut ${LOCKS.torqued}`,
-}
+export const LOCK_CHOICES = Object.entries(LOCKS).map(([value, label]) => ({ value, label }))
+
+export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 export const KIND_WORDS: Record<LoopSetting['kind'], string> = {
   twoEnds: 'a screw at either end',
@@ -36,6 +34,7 @@ export const KIND_WORDS: Record<LoopSetting['kind'], string> = {
   cam: 'cams with clicks',
   shims: 'shims',
   sprungArm: 'a sprung arm',
+  springSlide: 'a motor on a sprung slide',
 }
 
 /** What moves when it is turned. */
@@ -47,6 +46,21 @@ export const MOVED_WORDS: Record<LoopSetting['kind'], string> = {
   cam: 'axle',
   shims: 'travel',
   sprungArm: 'spring',
+  springSlide: 'motor',
+}
+
+/** What a visit is closed over. */
+export const DESPITE_WORDS: Record<ClosedDespite, string> = {
+  outsideWindow: 'an instrument read outside its window, and none that counts has read it inside since',
+  advisorStopped: 'the advisor said stop',
+  cautionsNotConfirmed: 'nobody confirmed the cautions',
+  noTorque: 'the final torque has no figure',
+}
+
+/** How the driven axle is carried. */
+export const SUSPENSION_WORDS: Record<NonNullable<LoopSetting['suspension']>, string> = {
+  swingArm: 'by a swing arm',
+  rigid: 'rigid, no rear suspension',
 }
 
 /** From where clockwise is meant. */
@@ -125,16 +139,6 @@ export const amountText = (move: AdjusterMove, kind: LoopSetting['kind']): strin
     ? `${turnText(move.units)} ${unitWord(kind, move.units)}`
     : `${figure(move.degrees, 2)}°`
 
-const SOLE: Record<LoopSetting['kind'], string> = {
-  twoEnds: 'Adjuster',
-  oneScrew: 'Adjuster',
-  slidingMotor: 'Screw of the slide',
-  eccentric: 'Eccentric',
-  cam: 'Adjuster',
-  shims: 'Adjuster',
-  sprungArm: 'Screw of the spring',
-}
-
 /** “hold”, “+3/16”, “−2 clicks”: what was done before a round; positive tightens. */
 export function turnedText(units: number, kind: LoopSetting['kind']): string {
   if (units === 0) return 'hold'
@@ -143,9 +147,12 @@ export function turnedText(units: number, kind: LoopSetting['kind']): string {
   return `${units > 0 ? '+' : '−'}${text}`
 }
 
-/** “Right adjuster 1/16 turn clockwise”. */
-export function moveText(move: AdjusterMove, kind: LoopSetting['kind']): string {
-  const who = move.side === null ? SOLE[kind] : move.side === 'left' ? 'Left adjuster' : 'Right adjuster'
+/**
+ * “Right adjuster 1/16 turn clockwise”.
+ * @param sole What a single adjuster is called here.
+ */
+export function moveText(move: AdjusterMove, kind: LoopSetting['kind'], sole: string): string {
+  const who = move.side === null ? capital(sole) : move.side === 'left' ? 'Left adjuster' : 'Right adjuster'
   const way =
     move.clockwise === null
       ? move.tightens
@@ -157,25 +164,35 @@ export function moveText(move: AdjusterMove, kind: LoopSetting['kind']): string 
   return `${who} ${amountText(move, kind)} ${way}`
 }
 
+/** “the axle nut to its torque”, “the motor bolts to their torque”. */
+const toTorque = ({ lock, locksAreMany }: SetAdvice['manual']) =>
+  `the ${lock} to ${locksAreMany ? 'their' : 'its'} torque`
+
 /** What comes next, in a sentence or two. */
 export function nextText(advice: SetAdvice): string {
-  const { setting } = advice
+  const { setting, manual } = advice
   switch (advice.next) {
     case 'readAsFound':
       return 'Read it as found, before anything is touched.'
     case 'giveWindow':
       return 'Nothing tells how tight it should be. Give the maker’s figure; as found and trend are kept.'
+    case 'saySuspension':
+      return 'How is the driven axle carried? The window depends on it, and nobody said.'
+    case 'chooseTrackingEnd':
+      return 'Either end would bring the gap right, and tension was not read. Which one do you turn for tracking?'
     case 'turn': {
-      const sides = advice.moves.map((m) => moveText(m, setting.kind))
+      const sides = advice.moves.map((m) => moveText(m, setting.kind, manual.handles))
       const left = advice.moves.some((m) => m.side === 'left')
       const right = advice.moves.some((m) => m.side === 'right')
       const rest = setting.hasTwoEnds && left !== right ? `, ${left ? 'right' : 'left'} untouched` : ''
       return `${sides.join(', ').replace(/, R/, ', r')}${rest}.`
     }
+    case 'letSpringSet':
+      return 'The spring finds the place: let it, then read.'
     case 'tightenAndRead':
-      return 'It is where it should be. Bring the nut to its torque, roll, and read once more.'
+      return `It is where it should be. Bring ${toTorque(manual)}, roll, and read once more.`
     case 'done':
-      return 'Tight enough and straight, with everything tight. Close the visit.'
+      return `${rightIn(advice)}, with everything tight. Close the visit.`
     case 'spreadTooWide':
       return 'Looser here than tight there: no setting brings both into the window.'
     case 'asNearAsAHand':
@@ -184,6 +201,10 @@ export function nextText(advice: SetAdvice): string {
         : 'As near as a hand can get: the smallest step would not bring it nearer.'
     case 'looseOrBent':
       return 'It does not answer as it can: something is loose or bent. Stop turning and look.'
+    case 'springIsWrong':
+      return 'Let go, the spring does not bring it inside. Stop and look at spring and slide.'
+    case 'readAgain':
+      return 'That is more than a fifth of the run: no push and no play can be. Read it anew.'
     case 'tieReading':
       return 'This reading is not tied to this loop yet. Tie it below by a pair, or read another way; as found and trend are kept.'
     case 'atItsEnd':
@@ -191,11 +212,48 @@ export function nextText(advice: SetAdvice): string {
   }
 }
 
+/** What was read and is right; what was not read is not said. */
+function rightIn({ isTensionTold, isTrackTold }: SetAdvice): string {
+  if (isTensionTold && isTrackTold) return 'Tight enough and straight'
+  if (isTensionTold) return 'Tight enough; tracking was not read'
+  return isTrackTold ? 'Straight; tension was not read' : 'Nothing was read outside'
+}
+
+/** The window every instruction goes by, and where it comes from. */
+export function windowLine(advice: SetAdvice, units: Units): string {
+  const { window, windowLooseReading: loose, windowTightReading: tight, setting } = advice
+  const method = advice.rounds.at(-1)?.method ?? (advice.unit === 'loopMm' ? 'freePlay' : 'pluck')
+  if (!window) return makerText(setting, units) ?? 'No window is known for this drive.'
+  const range =
+    loose === null || tight === null
+      ? ''
+      : `${readingText(method, Math.min(loose, tight), units)} to ${readingText(method, Math.max(loose, tight), units)}: `
+  return `Window ${range}${window.reason}.`
+}
+
+/** The maker’s window as it was typed, in its own instrument; null where none was. */
+export const makerText = ({ makerMethod, makerLow, makerHigh }: LoopSetting, units: Units): string | null =>
+  makerMethod && makerLow != null && makerHigh != null
+    ? `Maker’s window, ${METHOD_WORDS[makerMethod]}: ${readingText(makerMethod, makerLow, units)} to ${readingText(makerMethod, makerHigh, units)}.`
+    : null
+
 /** Which place comes next while a round is being read; null once all were, or before the first. */
 export function readOnText(round: SetRound | null, positions: number): string | null {
   const read = round?.readings.map((r) => r.position) ?? []
   const next = Array.from({ length: positions }, (_, k) => k).find((k) => !read.includes(k))
   return read.length === 0 || next === undefined ? null : `Read on: ${positionWord(next, positions)}.`
+}
+
+/** Read all round and not kept yet: it is kept before anything is turned, so that nothing is read over it. */
+export const isToKeep = (round: SetRound | null, positions: number) =>
+  round !== null && round.readings.length > 0 && readOnText(round, positions) === null
+
+/** What comes first, before what the advice says next; null where nothing does. */
+export function firstText(advice: SetAdvice, round: SetRound | null, positions: number, isFirst: boolean) {
+  const readOn = readOnText(round, positions)
+  if (readOn) return readOn
+  if (isToKeep(round, positions)) return isFirst ? 'Keep it as found.' : 'Keep this round.'
+  return advice.loosenFirst ? `${advice.manual.loosen}.` : null
 }
 
 /** What follows a move, before the next reading, and where the wheel is set at. */

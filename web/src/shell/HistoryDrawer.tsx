@@ -3,6 +3,7 @@ import { notifications } from '@mantine/notifications'
 import { type Change, undoChange } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange, useChanges } from '../api/queries'
+import { momentText } from '../quantities/days'
 import { differences } from './differences'
 import classes from './HistoryDrawer.module.css'
 import { Sentence } from './Sentence'
@@ -44,11 +45,7 @@ export function HistoryDrawer({
                 <strong>{change.what}</strong>
                 <span className="cap">
                   {' '}
-                  {new Date(change.madeAt).toLocaleString(undefined, {
-                    dateStyle: 'medium',
-                    timeStyle: 'short',
-                  })}{' '}
-                  · {change.who}
+                  {momentText(change.madeAt)} · {change.who}
                 </span>
               </span>
               {change.undoneBy === null ? (

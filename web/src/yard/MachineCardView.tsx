@@ -2,8 +2,11 @@ import { Link } from 'react-router'
 import type { LoopSummary, MachineCard } from '../api/client'
 import { findingText } from '../machine/findings'
 import { driveText, isToothed, KIND_WORDS, pairText } from '../machine/words'
+import { dayText } from '../quantities/days'
 import { figure, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
+import { findingText as readingFindingText } from '../set/FindingsList'
+import { METHOD_WORDS } from '../set/words'
 import { LoopGlyph } from './LoopGlyph'
 import classes from './MachineCardView.module.css'
 import { MachineMenu } from './MachineMenu'
@@ -27,7 +30,7 @@ export function MachineCardView({ card }: { card: MachineCard }) {
       <p className="cap">
         {KIND_WORDS[machine.kind]} · {driveText(summary.loops)}
         {machine.odometerKm !== null && ` · ${units.show('distance', machine.odometerKm)}`}
-        {machine.retiredOn !== null && ` · retired ${machine.retiredOn}`}
+        {machine.retiredOn !== null && ` · retired ${dayText(machine.retiredOn)}`}
       </p>
       {loops.map((loop) => (
         <div key={loop.loopKey} className={classes.loop}>
@@ -60,6 +63,12 @@ export function MachineCardView({ card }: { card: MachineCard }) {
       {summary.findings.map((finding) => (
         <p key={finding.kind + finding.things.join()} className={classes.finding}>
           ▲ {findingText(finding)}
+        </p>
+      ))}
+      {summary.openReadings.map(({ loopKey, on, finding }) => (
+        <p key={`${loopKey} ${finding.method}`} className={classes.finding}>
+          ▲ {summary.loops.find((l) => l.loopKey === loopKey)?.name ?? loopKey}: left outside on {dayText(on)}
+          , {METHOD_WORDS[finding.method ?? 'pluck']} {readingFindingText(finding, units)}
         </p>
       ))}
     </article>

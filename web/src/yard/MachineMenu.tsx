@@ -11,13 +11,12 @@ import {
 } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
+import { today } from '../quantities/days'
 import { MoreIcon } from '../shell/icons'
 import { saveAs } from '../shell/saveAs'
 import { UndoNotice } from '../shell/UndoNotice'
 
 const MachineEditor = lazy(() => import('../machine/MachineEditor'))
-
-const today = () => new Date().toLocaleDateString('sv') // ISO order, local day
 
 /** What can be done with a whole machine. */
 export function MachineMenu({ card }: { card: MachineCard }) {

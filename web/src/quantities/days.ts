@@ -1,0 +1,15 @@
+/** The day here, as ISO 8601 writes it. */
+export const today = () => new Date().toLocaleDateString('sv-SE')
+
+/** So many hours from now, as a day. */
+export const dayAfter = (hours: number) =>
+  new Date(Date.now() + hours * 3_600_000).toLocaleDateString('sv-SE')
+
+/**
+ * A day as every page, record and file writes it: 2026-09-14. The same in every country, and it sorts.
+ * @param day A day, or the moment it is part of.
+ */
+export const dayText = (day: string) => day.slice(0, 10)
+
+/** A moment in the time of this place: 2026-09-14 09:30. */
+export const momentText = (moment: string) => new Date(moment).toLocaleString('sv-SE').slice(0, 16)
