@@ -11,6 +11,11 @@ if (args is ["closing"])
     ClosingFigures.Print();
     return;
 }
+if (args is ["fuzz"])
+{
+    await FuzzFigures.PrintAsync();
+    return;
+}
 BenchmarkSwitcher
     .FromTypes([
         typeof(RatioSearchBench),

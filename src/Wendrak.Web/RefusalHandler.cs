@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.RegularExpressions;
 using Microsoft.AspNetCore.Diagnostics;
 using Wendrak.Core.Quantities;
 using Wendrak.Store.Ledger;
@@ -6,7 +7,7 @@ using Wendrak.Store.Ledger;
 namespace Wendrak.Web;
 
 /// <summary>Turns every refusal into one kind of body. Our own faults are not caught: they end as a logged 500.</summary>
-public sealed class RefusalHandler : IExceptionHandler
+public sealed partial class RefusalHandler : IExceptionHandler
 {
     public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken ct)
     {
@@ -18,6 +19,7 @@ public sealed class RefusalHandler : IExceptionHandler
                 detail: RequestLimits.Sentence(context)
             ),
             BadHttpRequestException e => Invalid([Unreadable(e)]),
+            NotSupportedException { Source: JsonReader } e => Invalid([WithoutKind(e)]),
             ChangedMeanwhileException e => Conflict(e.Message, e.Thing, e.Current),
             CannotUndoException e => Conflict(e.Message, "change", null),
             StillUsedException e => Conflict(e.Message, "gearbox_set", null),
@@ -58,7 +60,9 @@ public sealed class RefusalHandler : IExceptionHandler
     private static InputIssue Unreadable(BadHttpRequestException exception)
     {
         if (exception.InnerException is not JsonException json)
-            return new("", "unreadable", exception.Message);
+            return Parameter().Match(exception.Message) is { Success: true } named
+                ? new(named.Groups[1].Value, "unreadable", "Give a value of the right kind in the address.")
+                : new("", "unreadable", "Give the JSON that the API description asks for.");
         string path = json.Path is { Length: > 1 } p ? p[1..].TrimStart('.') : "";
         string at = json.LineNumber is long line ? $" Reading stopped at line {line + 1}." : "";
         string message = json.Message.Contains("missing required", StringComparison.Ordinal)
@@ -66,6 +70,22 @@ public sealed class RefusalHandler : IExceptionHandler
             : "This is not the JSON that was asked for: a number, text or list of the right kind is wanted here.";
         return new(path, "unreadable", message + at);
     }
+
+    private const string JsonReader = "System.Text.Json";
+
+    /// <summary>Something that comes in several kinds does not say which; the reader of JSON has no refusal of its own for that.</summary>
+    private static InputIssue WithoutKind(NotSupportedException exception)
+    {
+        Match path = PathInMessage().Match(exception.Message);
+        string at = path.Success ? path.Groups[1].Value.TrimStart('.') : "";
+        return new(at.Length == 0 ? "kind" : $"{at}.kind", "missing", "Say of which kind it is.");
+    }
+
+    [GeneratedRegex("parameter \"\\S+ (\\w+)\"", RegexOptions.CultureInvariant)]
+    private static partial Regex Parameter();
+
+    [GeneratedRegex(@"Path: \$([^ |]*)", RegexOptions.CultureInvariant)]
+    private static partial Regex PathInMessage();
 
     private static string MissingFields(string message)
     {

@@ -59,10 +59,11 @@ public static class WendrakApp
 
     private static void Map(WebApplication app)
     {
-        app.UseMiddleware<SameOriginOnly>();
         app.UseMiddleware<SecurityHeaders>();
+        app.UseMiddleware<SameOriginOnly>();
         app.UseExceptionHandler();
         app.UseStatusCodePages();
+        app.UseMiddleware<Utf8Only>();
         app.UseResponseCompression();
         app.MapOpenApi("/openapi/{documentName}.json");
         app.MapHealth();

@@ -71,6 +71,37 @@ public sealed class DoorTests(WendrakServer server) : IClassFixture<WendrakServe
         Assert.False(response.Headers.Contains("Server"));
     }
 
+    /// <summary>Answers, refusals, conflicts with the door and what is not there: all of them.</summary>
+    [Theory]
+    [InlineData("GET", "/health", null)]
+    [InlineData("GET", "/api/machines", null)]
+    [InlineData("GET", "/api/nowhere", null)]
+    [InlineData("GET", "/api/machines/99999", null)]
+    [InlineData("POST", "/api/ratio/search", "{}")]
+    [InlineData("POST", "/api/ratio/search", "{\"drive\":")]
+    [InlineData("DELETE", "/api/ratio/search", null)]
+    [InlineData("GET", "/health", null, "evil.example")]
+    public async Task Every_answer_has_the_headers_of_the_good_ones(
+        string method,
+        string path,
+        string? body,
+        string? host = null
+    )
+    {
+        using HttpRequestMessage request = new(new(method), path);
+        request.Headers.Host = host ?? $"127.0.0.1:{server.Port}";
+        if (body is not null)
+            request.Content = new StringContent(body, Encoding.UTF8, "application/json");
+        HttpResponseMessage response = await server.Client.SendAsync(request);
+        string Of(string header) => response.Headers.GetValues(header).Single();
+        Assert.StartsWith("default-src 'none'", Of("Content-Security-Policy"), StringComparison.Ordinal);
+        Assert.Equal("nosniff", Of("X-Content-Type-Options"));
+        Assert.Equal("no-referrer", Of("Referrer-Policy"));
+        Assert.Equal("same-origin", Of("Cross-Origin-Resource-Policy"));
+        Assert.StartsWith("microphone=(self), camera=(self)", Of("Permissions-Policy"), StringComparison.Ordinal);
+        Assert.True(response.Headers.CacheControl!.NoStore);
+    }
+
     [Fact]
     public async Task A_compute_call_above_a_megabyte_is_refused()
     {

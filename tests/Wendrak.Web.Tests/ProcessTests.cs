@@ -56,7 +56,7 @@ public sealed class ProcessTests : IDisposable
     [Fact]
     public async Task Killed_while_it_writes_it_has_lost_nothing_that_was_answered()
     {
-        int port = WendrakServer.FreePort();
+        int port = LoopbackServer.FreePort();
         Process process = Start(port, "--empty");
         using HttpClient client = await WhenUpAsync(process, port);
         int answered = 0;
@@ -87,7 +87,7 @@ public sealed class ProcessTests : IDisposable
         Assert.Equal(stored, recorded);
         connection.Close();
 
-        int again = WendrakServer.FreePort();
+        int again = LoopbackServer.FreePort();
         using HttpClient reopened = await WhenUpAsync(Start(again, "--empty"), again);
         StockItem[] items = (await reopened.GetFromJsonAsync<StockItem[]>("/api/stock", Json.Options))!;
         Assert.Equal(stored, items.Length);
@@ -103,7 +103,7 @@ public sealed class ProcessTests : IDisposable
     [Fact]
     public async Task Killed_while_it_fills_the_demo_data_it_begins_anew()
     {
-        int port = WendrakServer.FreePort();
+        int port = LoopbackServer.FreePort();
         Process process = Start(port);
         string unfinished = Path.Combine(_folder, "data", "unfinished");
         while (!Directory.Exists(unfinished) && !process.HasExited)
@@ -118,7 +118,7 @@ public sealed class ProcessTests : IDisposable
     [Fact]
     public async Task Fresh_puts_the_old_data_aside_and_shows_the_demo_again()
     {
-        int port = WendrakServer.FreePort();
+        int port = LoopbackServer.FreePort();
         Process first = Start(port, "--empty");
         (await WhenUpAsync(first, port)).Dispose();
         first.Kill();
@@ -142,7 +142,7 @@ public sealed class ProcessTests : IDisposable
     [Fact]
     public async Task A_port_in_use_is_one_clear_line()
     {
-        int port = WendrakServer.FreePort();
+        int port = LoopbackServer.FreePort();
         using HttpClient first = await WhenUpAsync(Start(port, "--empty"), port);
         await RefusesInOneLineAsync(Start(port), $"port {port} is in use");
     }
@@ -151,7 +151,7 @@ public sealed class ProcessTests : IDisposable
     public async Task A_folder_that_cannot_be_written_is_one_clear_line()
     {
         await File.WriteAllTextAsync(Path.Combine(_folder, "data"), "a file where the folder should be");
-        await RefusesInOneLineAsync(Start(WendrakServer.FreePort()), "can't be used");
+        await RefusesInOneLineAsync(Start(LoopbackServer.FreePort()), "can't be used");
     }
 
     [Fact]
@@ -159,11 +159,11 @@ public sealed class ProcessTests : IDisposable
     {
         string file = Path.Combine(Directory.CreateDirectory(Path.Combine(_folder, "data")).FullName, "wendrak.db");
         await File.WriteAllTextAsync(file, new string('n', 9000));
-        await RefusesInOneLineAsync(Start(WendrakServer.FreePort()), "not a Wendrak data file");
+        await RefusesInOneLineAsync(Start(LoopbackServer.FreePort()), "not a Wendrak data file");
         Assert.Equal(9000, new FileInfo(file).Length);
     }
 
     [Fact]
     public async Task An_unknown_argument_is_one_clear_line() =>
-        await RefusesInOneLineAsync(Start(WendrakServer.FreePort(), "--speed"), "--speed");
+        await RefusesInOneLineAsync(Start(LoopbackServer.FreePort(), "--speed"), "--speed");
 }

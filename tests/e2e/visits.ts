@@ -18,13 +18,16 @@ export const recording = (...synth: string[]) => {
   return file
 }
 
-/** A motorcycle of which only the slack run was measured. */
-export async function chainMachine(page: Page, name: string): Promise<number> {
+/** A motorcycle of which only the slack run was measured, and how its axle is carried. */
+export async function chainMachine(page: Page, name: string, setting: object = {}): Promise<number> {
   const id = await addMachine(page, name)
   const card = await (await page.request.get(`/api/machines/${id}`)).json()
   const stored = await page.request.put(`/api/machines/${id}`, {
     data: {
-      machine: { ...card.machine, settings: [{ loopKey: 'final', spanMm: 600 }] },
+      machine: {
+        ...card.machine,
+        settings: [{ loopKey: 'final', spanMm: 600, suspension: 'swingArm', ...setting }],
+      },
       fitted: card.fitted.loops,
       fittedVersion: card.fitted.version,
     },

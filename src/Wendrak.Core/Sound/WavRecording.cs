@@ -25,24 +25,32 @@ public sealed record WavRecording(IReadOnlyList<float> Samples, int Rate)
             new Guard()
                 .Between("Rate", format.SampleRate, LeastRate, MostRate, "samples a second")
                 .Between("Channels", format.Channels, 1, 16, "channels")
-                .That(reader.SampleCount > 0, "File", "empty", "The recording is empty: record a pluck.")
+                .Between("BlockAlign", format.BlockAlign, 1, 16 * sizeof(double), "bytes")
+                .ThrowIfAny();
+            // A header may claim more than is there, as of a recording that was broken off.
+            long frames = Math.Min(reader.SampleCount, file.Length / format.BlockAlign);
+            new Guard()
+                .That(frames > 0, "File", "empty", "The recording is empty: record a pluck.")
                 .That(
-                    reader.SampleCount <= (long)LongestS * format.SampleRate,
+                    frames <= (long)LongestS * format.SampleRate,
                     "File",
                     "too_long",
                     $"The recording is longer than {LongestS} s: cut out one pluck.",
                     LongestS
                 )
                 .ThrowIfAny();
-            return new(Mono(reader.ToSampleProvider(), (int)reader.SampleCount, format.Channels), format.SampleRate);
+            return new(Mono(reader.ToSampleProvider(), (int)frames, format.Channels), format.SampleRate);
         }
         catch (Exception e)
             when (e
                     is FormatException
+                        or InvalidDataException
                         or EndOfStreamException
                         or ArgumentException
                         or NotSupportedException
                         or InvalidOperationException
+                        or ArithmeticException
+                        or IndexOutOfRangeException
             )
         {
             throw new InvalidInputException(
