@@ -11,7 +11,7 @@ test('a torque is all it takes, and what is tried is stored or put back', async 
   const id = await addMachine(page, 'Loads from nothing')
   await page.goto(`/machines/${id}/loads`)
   await expect(station(page)).toContainText('no torque yet')
-  await expect(page.getByRole('alert').first()).toContainText('greatest torque')
+  await expect(panel(page, 'Pull round the loop')).toContainText('Give what pulls: the greatest torque')
   await fields(page).getByLabel('Greatest torque').fill('40')
   await expect(row(page, /^Breaking load over pull/)).toContainText(/×[\d.]+/)
   const before = await row(page, /^Breaking load over pull/).textContent()
@@ -38,7 +38,7 @@ test('a torque is all it takes, and what is tried is stored or put back', async 
 
 test('operating points, units, working and the key 4', async ({ page }) => {
   await page.goto('/machines/6/ratio')
-  await expect(station(page)).toContainText('margin')
+  await expect(station(page)).toContainText('smaller pulley watch')
   await page.keyboard.press('4')
   const pull = panel(page, 'Pull round the loop')
   await expect(pull).toContainText('rpm in front')
@@ -73,7 +73,7 @@ test('a change of pair moves the margins, and a trusted drive stands beside', as
   await trust.getByLabel('Power it carries').fill('0')
   await expect(trust.getByText(/0.001 to 10/).first()).toBeVisible()
   await trust.getByLabel('Power it carries').fill('37.7')
-  await expect(trust.getByRole('row', { name: /^pull/ })).toContainText(/4\s42\d\sN$/) // engineering.md g1
+  await expect(trust.getByRole('row', { name: /^pull/ })).toContainText(/4\s45\d\sN$/) // P/v, engineering.md g
   await expect(panel(page, 'Lubrication')).toContainText('Chosen here: sealed rings')
   await fields(page).getByText('oiled joints').click()
   await expect(panel(page, 'Lubrication')).toContainText('Chosen here: oiled joints')

@@ -163,6 +163,8 @@ public static class LoopClosing
         if (!isDip)
             return null;
         double from = before!.Value.TravelMm;
+        if (Math.Abs(after.TravelMm - from) <= AccuracyMm)
+            return null;
         // An impossible place between two possible ones is as bad as the middle: the search keeps away from it.
         double OffFrom(double travel) =>
             excess(travel) is var e && double.IsFinite(e) ? sign * e : sign * middle.Excess;

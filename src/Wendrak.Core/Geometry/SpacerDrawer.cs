@@ -22,6 +22,7 @@ internal sealed class SpacerDrawer
     private readonly IReadOnlyList<BoredSpacers> _spacers;
     private readonly FilledShaft?[] _chosen;
     private FilledShaft?[] _best;
+    private int _mostFilled;
     private int _searches;
 
     private SpacerDrawer(IReadOnlyList<ShaftToFill> shafts, IReadOnlyList<BoredSpacers> spacers)
@@ -51,6 +52,7 @@ internal sealed class SpacerDrawer
         [
             .. Enumerable.Range(0, shafts.Count).Where(i => alone[i] is not null).OrderBy(i => alone[i]!.Ways.Count),
         ];
+        drawer._mostFilled = drawer.MostFilled(hardestFirst);
         drawer.Choose(hardestFirst, 0);
         drawer.ShareOut(hardestFirst);
         return [.. alone.Select((a, i) => a is null ? null : drawer.Told(i))];
@@ -69,14 +71,27 @@ internal sealed class SpacerDrawer
         {
             _chosen[shaft] = way;
             Choose(order, at + 1);
-            if (Filled(_best) == order.Length || _searches >= MostSearches)
+            if (Filled(_best) >= _mostFilled || _searches >= MostSearches)
                 break;
         }
         _chosen[shaft] = null;
         // What can't be filled, or has left nothing for the rest, is passed over; never where all are filled already.
-        if (Filled(_best) < order.Length && Filled(_chosen) + order.Length - at - 1 > Filled(_best))
+        if (Filled(_best) < _mostFilled && Filled(_chosen) + order.Length - at - 1 > Filled(_best))
             Choose(order, at + 1);
     }
+
+    /// <summary>How many shafts the drawer can fill at most, by what all its pieces of a bore measure together.</summary>
+    private int MostFilled(int[] shafts) =>
+        shafts
+            .GroupBy(i => Math.Round(_shafts[i].Shaft.DiameterMm, 1))
+            .Sum(bore =>
+            {
+                double there = Fitting(bore.First()).Sum(s => s.ThicknessMm * s.Count);
+                return bore.Select(i => SpacerStacks.LeastToFillMm(_shafts[i].Shaft))
+                    .Order()
+                    .TakeWhile(need => (there -= need) >= 0)
+                    .Count();
+            });
 
     /// <summary>Each shaft may better itself by what nobody else needs.</summary>
     private void ShareOut(int[] order)
@@ -85,14 +100,14 @@ internal sealed class SpacerDrawer
         foreach (int shaft in order)
         {
             _chosen[shaft] = null;
-            _chosen[shaft] = Ask(shaft, Left()).Ways is [var best, ..] ? best : null;
+            _chosen[shaft] = SpacerStacks.Ways(Question(shaft, Left())) is [var best, ..] ? best : null;
         }
     }
 
     private IReadOnlyList<FilledShaft> Ways(int shaft)
     {
         _searches++;
-        return _searches > MostSearches ? [] : Ask(shaft, Left()).Ways;
+        return _searches > MostSearches ? [] : SpacerStacks.Ways(Question(shaft, Left()));
     }
 
     private SpacerStacksResult Told(int shaft)
@@ -118,7 +133,10 @@ internal sealed class SpacerDrawer
             .Select(i => _shafts[i].Shaft.Shaft)
             .FirstOrDefault();
 
-    private SpacerStacksResult Ask(int shaft, IReadOnlyList<BoredSpacers> drawer)
+    private SpacerStacksResult Ask(int shaft, IReadOnlyList<BoredSpacers> drawer) =>
+        SpacerStacks.Of(Question(shaft, drawer));
+
+    private SpacerStacksInput Question(int shaft, IReadOnlyList<BoredSpacers> drawer)
     {
         SpacerCount[] fitting =
         [
@@ -127,7 +145,7 @@ internal sealed class SpacerDrawer
                 .Select(s => new SpacerCount(s.ThicknessMm, s.Count)),
         ];
         (Drive drive, ShaftWidths widths) = _shafts[shaft];
-        return SpacerStacks.Of(new(drive, widths, fitting, null, 0, null, SpacerOrder.FewestPieces));
+        return new(drive, widths, fitting, null, 0, null, SpacerOrder.FewestPieces);
     }
 
     private List<BoredSpacers> Fitting(int shaft) =>

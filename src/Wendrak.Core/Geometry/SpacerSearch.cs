@@ -9,7 +9,10 @@ internal sealed class SpacerSearch
     private const int MostWays = 8;
 
     // Enough for every stock of a workshop's drawer; the answer says when it was not.
-    private const int MostTries = 200_000;
+    public const int MostTries = 200_000;
+
+    /// <summary>Enough to see whether there is a way at all: one way is found early, or there is none.</summary>
+    public const int TriesForOne = 4_000;
 
     // Thicknesses are typed in hundredths.
     private const double RoundingMm = 1e-6;
@@ -28,10 +31,18 @@ internal sealed class SpacerSearch
     private double _tolerance;
     private double _floatMost;
     private double _placed;
+    private readonly int _mostTries;
     private int _tries;
 
-    public SpacerSearch(ShaftWidths shaft, IReadOnlyList<SpacerCount> stock, SpacerOrder order, double floatLeastMm)
+    public SpacerSearch(
+        ShaftWidths shaft,
+        IReadOnlyList<SpacerCount> stock,
+        SpacerOrder order,
+        double floatLeastMm,
+        int mostTries = MostTries
+    )
     {
+        _mostTries = mostTries;
         _shaft = shaft;
         _order = order;
         _floatLeast = floatLeastMm;
@@ -51,7 +62,7 @@ internal sealed class SpacerSearch
         (_turned, _faces, _errors) = (new bool[n], new double[n], new double[n]);
     }
 
-    public bool IsComplete => _tries < MostTries;
+    public bool IsComplete => _tries < _mostTries;
 
     public IReadOnlyList<FilledShaft> Ways(double toleranceMm, double floatMostMm)
     {
@@ -96,7 +107,7 @@ internal sealed class SpacerSearch
     /// <summary>Every count of the thicknesses from one on whose sum lies between the bounds.</summary>
     private void Fill(int gap, int from, double least, double most, double sum, int pieces, Action<double, int> next)
     {
-        if (++_tries >= MostTries || sum > most + RoundingMm)
+        if (++_tries >= _mostTries || sum > most + RoundingMm)
             return;
         if (from == _thickness.Length)
         {

@@ -128,13 +128,16 @@ public static class SpacerStacks
         foreach (double thickness in input.Stock.Select(s => s.ThicknessMm).Distinct())
         {
             SpacerStacksInput more = input with { Stock = [.. input.Stock, new(thickness, 1)] };
-            if (Ways(more) is [var way, ..] && (best is null || way.Pieces < best.Value.Pieces))
+            if (
+                Ways(more, SpacerSearch.TriesForOne) is [var way, ..]
+                && (best is null || way.Pieces < best.Value.Pieces)
+            )
                 best = (thickness, way.Pieces);
         }
         if (best is { } known)
             return new(known.Thickness, false, null);
         foreach (double made in ToBeMade(input.Stock, nearest))
-            if (Ways(input with { Stock = [.. input.Stock, new(made, 1)] }).Count > 0)
+            if (Ways(input with { Stock = [.. input.Stock, new(made, 1)] }, SpacerSearch.TriesForOne).Count > 0)
                 return new(made, true, null);
         return null;
     }
@@ -156,14 +159,19 @@ public static class SpacerStacks
             .Take(MostTried);
     }
 
-    private static IReadOnlyList<FilledShaft> Ways(SpacerStacksInput input)
+    /// <summary>Ways alone of an input that was checked, without what comes nearest or is missing.</summary>
+    internal static IReadOnlyList<FilledShaft> Ways(SpacerStacksInput input, int mostTries = SpacerSearch.MostTries)
     {
-        SpacerSearch search = new(input.Shaft, input.Stock, input.Order, input.FloatLeastMm);
+        SpacerSearch search = new(input.Shaft, input.Stock, input.Order, input.FloatLeastMm, mostTries);
         return search.Ways(
             input.ToleranceMm ?? UsualTolerance(input),
             input.FloatMostMm ?? Math.Max(UsualFloatMm, input.FloatLeastMm)
         );
     }
+
+    /// <summary>What spacers must measure together at least, with the usual float left.</summary>
+    internal static double LeastToFillMm(ShaftWidths shaft) =>
+        Math.Max(0, shaft.LengthMm - shaft.Sprockets.Sum(s => s.HubWidthMm) - UsualFloatMm);
 
     /// <summary>How far a wheel may stand from its line, mm.</summary>
     internal static double ToleranceFor(LoopMedium medium) =>
@@ -180,7 +188,13 @@ public static class SpacerStacks
     {
         for (double more = 0.5; more < 2 * input.Shaft.LengthMm; more *= 2)
         {
-            SpacerSearch search = new(input.Shaft, input.Stock, SpacerOrder.NearestToLine, input.FloatLeastMm);
+            SpacerSearch search = new(
+                input.Shaft,
+                input.Stock,
+                SpacerOrder.NearestToLine,
+                input.FloatLeastMm,
+                SpacerSearch.TriesForOne
+            );
             if (search.Ways(tolerance + more, floatMost + more) is [var first, ..])
                 return first;
         }
