@@ -10,7 +10,13 @@ public sealed record MachineCard(Machine Machine, Setup Fitted, MachineSummary S
 
 /// <summary>A machine to be stored, with the wheels on it.</summary>
 /// <param name="FittedVersion">Version of the setup as fitted that the wheels were read from; 0 for a new machine.</param>
-public sealed record MachineSave(Machine Machine, IReadOnlyList<LoopChoice> Fitted, int FittedVersion);
+/// <param name="Change">Why it differs from what is stored.</param>
+public sealed record MachineSave(
+    Machine Machine,
+    IReadOnlyList<LoopChoice> Fitted,
+    int FittedVersion,
+    MachineChange Change = MachineChange.OtherParts
+);
 
 public sealed record CopyName(string Name);
 
@@ -61,7 +67,9 @@ public static class MachineEndpoints
     )
     {
         MachineDraft draft = new(save.Machine with { Id = id }, save.Fitted);
-        return TypedResults.Ok(CardOf(await store.ChangeAsync(context.Who(), draft, save.FittedVersion, ct)));
+        return TypedResults.Ok(
+            CardOf(await store.ChangeAsync(context.Who(), draft, save.FittedVersion, ct, save.Change))
+        );
     }
 
     private static async Task<Results<Created<MachineCard>, NotFound>> CopyAsync(

@@ -92,6 +92,49 @@ public sealed class RedoTests : IDisposable
     }
 
     [Fact]
+    public async Task A_correction_of_what_was_typed_asks_for_nothing_and_takes_nothing_off()
+    {
+        FittedMachine machine = await _store.AddMachineAsync();
+        Drive drive = machine.Machine.Drives[0];
+        Machine other = machine.Machine with
+        {
+            Drives = [drive with { Outputs = [drive.Outputs[0] with { RoadWheel = new("120/90-17", null) }] }],
+        };
+        LoopChoice[] wheels = [.. machine.Fitted.Loops.Select(c => c with { RearSize = c.RearSize + 2 })];
+        Setup corrected = (
+            await _store.Machines.ChangeAsync(
+                "Ann",
+                new(other, wheels),
+                machine.Fitted.Version,
+                default,
+                MachineChange.Correction
+            )
+        ).Fitted;
+        Assert.Null(corrected.Redo);
+        // What was open stays open.
+        Setup open = (
+            await _store.Machines.ChangeAsync(
+                "Ann",
+                new(other with { Version = other.Version + 1 }, machine.Fitted.Loops),
+                corrected.Version,
+                default
+            )
+        ).Fitted;
+        Assert.NotEmpty(open.Redo!);
+        FittedMachine now = (await _store.Machines.FindAsync(machine.Machine.Id))!;
+        Setup still = (
+            await _store.Machines.ChangeAsync(
+                "Ann",
+                new(now.Machine, wheels),
+                open.Version,
+                default,
+                MachineChange.Correction
+            )
+        ).Fitted;
+        Assert.Equal(TasksOf(open), TasksOf(still));
+    }
+
+    [Fact]
     public async Task A_note_or_a_name_asks_for_nothing()
     {
         FittedMachine machine = await _store.AddMachineAsync();

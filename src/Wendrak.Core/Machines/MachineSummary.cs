@@ -38,13 +38,15 @@ public sealed record DriveGearLabels(string DriveKey, IReadOnlyList<string> Labe
 /// <param name="Gears">Labels of the gears of every drive, first gear first.</param>
 /// <param name="Findings">What does not go together.</param>
 /// <param name="OpenReadings">Loops that were left outside their window.</param>
+/// <param name="HasHistory">Whether something was fitted or set since it was typed: before that, changes of it are corrections.</param>
 public sealed record MachineSummary(
     IReadOnlyList<LoopSummary> Loops,
     int GearCount,
     double TallestOverall,
     IReadOnlyList<DriveGearLabels> Gears,
     IReadOnlyList<DriveFinding> Findings,
-    IReadOnlyList<OpenReading> OpenReadings
+    IReadOnlyList<OpenReading> OpenReadings,
+    bool HasHistory
 )
 {
     /// <param name="visits">To its loops, in any order.</param>
@@ -60,7 +62,8 @@ public sealed record MachineSummary(
             gears[^1].Outputs[0].Reduction,
             [.. state.Drives.Select(d => new DriveGearLabels(d.DriveKey, [.. d.Gears.Select(g => g.Label)]))],
             state.Findings,
-            OpenReading.AllOf(machine, fitted, visits)
+            OpenReading.AllOf(machine, fitted, visits),
+            fitted.FittedOn is not null || visits.Count > 0 || fitted.Redo is { Count: > 0 }
         );
     }
 

@@ -7,6 +7,16 @@ namespace Wendrak.Core.Machines;
 /// <summary>A machine before and after a change.</summary>
 public sealed record RedoInput(DrivesAsBuilt Before, DrivesAsBuilt After);
 
+/// <summary>Why a machine is stored as another one.</summary>
+public enum MachineChange
+{
+    /// <summary>Other parts are on it, or stand elsewhere: that asks for things to be done again.</summary>
+    OtherParts,
+
+    /// <summary>What was typed was wrong: the machine itself is as it was.</summary>
+    Correction,
+}
+
 /// <summary>What else must be done again when a part of a drive is changed.</summary>
 /// <remarks>
 /// Geometry decides what a part moves; that every change ends in alignment and a reading is common practice. The maker's
@@ -47,13 +57,21 @@ public static class Redo
         return InOrder(input.After.Drives.SelectMany(drive => OfDrive(drive, input)));
     }
 
+    /// <summary>What was open before, as far as its loop is still there: a correction asks for nothing more.</summary>
+    public static IReadOnlyList<RedoItem> StillThere(IReadOnlyList<RedoItem> open, DrivesAsBuilt after)
+    {
+        HashSet<string> drives = [.. after.Drives.Select(d => d.Key)];
+        HashSet<string> loops = [.. after.Drives.SelectMany(d => d.Stages).OfType<Loop>().Select(l => l.Key)];
+        return InOrder(
+            open.Where(i => drives.Contains(i.DriveKey) && (i.LoopKey is null || loops.Contains(i.LoopKey)))
+        );
+    }
+
     /// <summary>What was open before a change, as far as it is still there, with what the change asks for.</summary>
     public static IReadOnlyList<RedoItem> With(IReadOnlyList<RedoItem> open, RedoInput change)
     {
-        HashSet<string> drives = [.. change.After.Drives.Select(d => d.Key)];
-        HashSet<string> loops = [.. change.After.Drives.SelectMany(d => d.Stages).OfType<Loop>().Select(l => l.Key)];
         return InOrder(
-            open.Where(i => drives.Contains(i.DriveKey) && (i.LoopKey is null || loops.Contains(i.LoopKey)))
+            StillThere(open, change.After)
                 .Concat(After(change))
                 .GroupBy(i => (i.Task, i.DriveKey, i.LoopKey))
                 .Select(same => same.First() with { Because = [.. same.SelectMany(i => i.Because).Distinct()] })

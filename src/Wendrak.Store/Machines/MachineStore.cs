@@ -45,7 +45,13 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
     /// <summary>Changes a machine and, where loops came or went, the wheels of all its setups.</summary>
     /// <param name="fittedVersion">Version of the setup as fitted that the wheels were read from.</param>
     /// <exception cref="ChangedMeanwhileException">Somebody else changed the machine or its wheels.</exception>
-    public Task<FittedMachine> ChangeAsync(string who, MachineDraft draft, int fittedVersion, CancellationToken ct)
+    public Task<FittedMachine> ChangeAsync(
+        string who,
+        MachineDraft draft,
+        int fittedVersion,
+        CancellationToken ct,
+        MachineChange change = MachineChange.OtherParts
+    )
     {
         draft = draft with { Machine = MachineReconciling.ToDrives(draft.Machine) };
         MachineRules.Check(draft.Machine, draft.Fitted);
@@ -60,7 +66,7 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
                     ?? throw new ChangedMeanwhileException(MachineShelf.Name, null);
                 Machine withSets = await StoreSetsAsync(writing, draft.Machine);
                 Machine machine = await Shelves.RecordedMachines.ChangeAsync(writing, withSets);
-                Setup fitted = await ReconcileAsync(writing, before, machine, draft.Fitted, fittedVersion);
+                Setup fitted = await ReconcileAsync(writing, before, machine, draft.Fitted, fittedVersion, change);
                 return new FittedMachine(machine, fitted, await SetJobShelf.ListAsync(writing.Session, machine.Id));
             },
             ct
@@ -370,7 +376,8 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
         Machine before,
         Machine machine,
         IReadOnlyList<LoopChoice> fittedLoops,
-        int fittedVersion
+        int fittedVersion,
+        MachineChange change
     )
     {
         Loop[] loops = [.. MachineRules.LoopsOf(machine)];
@@ -386,7 +393,7 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
                 RoadWheels = [.. setup.RoadWheels.Where(w => outputs.Contains(w.OutputName))],
             };
             if (isFitted)
-                next = next with { Redo = OpenAfter(setup, before, next, machine) };
+                next = next with { Redo = OpenAfter(setup, before, next, machine, change) };
             Setup stored = await Shelves.RecordedSetups.ChangeAsync(writing, next);
             fitted = isFitted ? stored : fitted;
         }
@@ -394,10 +401,19 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
     }
 
     /// <summary>What is open on a machine once a setup is on it; null for nothing.</summary>
-    private static IReadOnlyList<RedoItem>? OpenAfter(Setup old, Machine oldMachine, Setup next, Machine machine)
+    private static IReadOnlyList<RedoItem>? OpenAfter(
+        Setup old,
+        Machine oldMachine,
+        Setup next,
+        Machine machine,
+        MachineChange change = MachineChange.OtherParts
+    )
     {
-        RedoInput change = new(DrivesAsBuilt.Of(oldMachine, old), DrivesAsBuilt.Of(machine, next));
-        IReadOnlyList<RedoItem> open = Redo.With(old.Redo ?? [], change);
+        RedoInput made = new(DrivesAsBuilt.Of(oldMachine, old), DrivesAsBuilt.Of(machine, next));
+        IReadOnlyList<RedoItem> open =
+            change == MachineChange.Correction
+                ? Redo.StillThere(old.Redo ?? [], made.After)
+                : Redo.With(old.Redo ?? [], made);
         return open.Count == 0 ? null : open;
     }
 

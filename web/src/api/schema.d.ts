@@ -3323,6 +3323,12 @@ export interface components {
             fitted: components["schemas"]["Setup"];
             summary: components["schemas"]["MachineSummary"];
         };
+        /**
+         * @description Why a machine is stored as another one.
+         * @default otherParts
+         * @enum {unknown}
+         */
+        MachineChange: "otherParts" | "correction";
         /** @description A machine to begin with: drives and wheels that the owner then corrects. */
         MachineDraft: {
             machine: components["schemas"]["Machine"];
@@ -3380,6 +3386,8 @@ export interface components {
              * @description Version of the setup as fitted that the wheels were read from; 0 for a new machine.
              */
             fittedVersion: number;
+            /** @description Why it differs from what is stored. */
+            change?: components["schemas"]["MachineChange"];
         };
         /** @description A machine's drives at a glance. */
         MachineSummary: {
@@ -3400,6 +3408,8 @@ export interface components {
             findings: components["schemas"]["DriveFinding"][];
             /** @description Loops that were left outside their window. */
             openReadings: components["schemas"]["OpenReading"][];
+            /** @description Whether something was fitted or set since it was typed: before that, changes of it are corrections. */
+            hasHistory: boolean;
         };
         Mend: {
             kind: components["schemas"]["MendKind"];

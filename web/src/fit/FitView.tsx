@@ -192,7 +192,7 @@ function Picture({
       title="Side view, to scale"
       note={
         fit.layout?.mover
-          ? 'drag what is ringed · arrow keys move it 0.1 mm'
+          ? `drag what is ringed · arrow keys move it ${units.show('fine', units.keyStepMm)}`
           : 'fixed centres · drag what is ringed'
       }
       isStale={fit.answer.isStale}

@@ -34,7 +34,7 @@ export default function LayoutEditor({
   const [draft, setDraft] = useState(layout)
   const { machine, fitted } = bench.card
   const index = (machine.layouts ?? []).findIndex((l) => l.loopKey === layout.loopKey)
-  const { store, error, isPending, dialog } = useMachineSave(onClose)
+  const { store, error, isPending, dialog } = useMachineSave(bench.card, onClose)
   const at = `layouts[${index}]`
   const issue = (field: string) => issueFor(error, `${at}.${field}`)
   const moves = draft.mover?.wheel

@@ -5,8 +5,8 @@ import type { LayoutPlace } from './layoutPlaces'
 import classes from './SideView.module.css'
 import type { View } from './view'
 
-const STEP_MM = 0.1
-const BIG_STEP_MM = 1
+/** With the shift key: ten steps at once. */
+const MANY = 10
 
 /** A point that is dragged freely, or stepped with the arrow keys: with Shift by a whole millimetre. */
 export function PlaceHandle({
@@ -26,12 +26,14 @@ export function PlaceHandle({
   const frame = useRef<HTMLButtonElement>(null)
   const grabbed = useRef<{ x: number; y: number }>(undefined)
   const { x, y } = view.toScreen(place.at)
-  const move = (at: Point) => onMove(place.with({ xMm: toTenth(at.xMm), yMm: toTenth(at.yMm) }))
+  const move = (at: Point, rounded: (mm: number) => number) =>
+    onMove(place.with({ xMm: rounded(at.xMm), yMm: rounded(at.yMm) }))
   const pointed = (event: React.PointerEvent) => {
     const box = frame.current?.parentElement?.getBoundingClientRect()
     if (!box || !grabbed.current) return
     move(
       view.toWorld(event.clientX - box.left - grabbed.current.x, event.clientY - box.top - grabbed.current.y),
+      toTenth,
     )
   }
   const release = () => {
@@ -56,14 +58,14 @@ export function PlaceHandle({
       onPointerUp={release}
       onPointerCancel={release}
       onKeyDown={(event) => {
-        const step = event.shiftKey ? BIG_STEP_MM : STEP_MM
+        const step = units.keyStepMm * (event.shiftKey ? MANY : 1)
         const by = {
           ArrowLeft: [-step, 0],
           ArrowRight: [step, 0],
           ArrowDown: [0, -step],
           ArrowUp: [0, step],
         }[event.key]
-        if (by) move({ xMm: place.at.xMm + (by[0] ?? 0), yMm: place.at.yMm + (by[1] ?? 0) })
+        if (by) move({ xMm: place.at.xMm + (by[0] ?? 0), yMm: place.at.yMm + (by[1] ?? 0) }, toMicron)
         else if (event.key === 'Escape') onMove(null)
         else return
         event.preventDefault()
@@ -72,4 +74,6 @@ export function PlaceHandle({
   )
 }
 
+/** A hand drags no finer than that. */
 const toTenth = (mm: number) => Number(mm.toFixed(1))
+const toMicron = (mm: number) => Number(mm.toFixed(3))

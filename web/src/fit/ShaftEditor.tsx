@@ -27,7 +27,7 @@ export default function ShaftEditor({
   const at = all.findIndex((s) => s.driveKey === drive.key && s.shaft === shaft)
   const index = at < 0 ? all.length : at
   const [draft, setDraft] = useState<ShaftDraft>(() => all[at] ?? blank(bench, shaft))
-  const { store, error, isPending, dialog } = useMachineSave(onClose)
+  const { store, error, isPending, dialog } = useMachineSave(bench.card, onClose)
   const issue = (field: string) => issueFor(error, `shafts[${index}].${field}`)
   const nameOf = (key: string | undefined) => drive.stages.find((s) => s.key === key)?.name ?? key
   const whole = isWhole(draft) ? draft : undefined

@@ -4,8 +4,6 @@ import { useUnits } from '../quantities/units'
 import classes from './SideView.module.css'
 import { nearestTravel, trackEnds, type View } from './view'
 
-const STEP_MM = 0.1
-
 /** The wheel that moves: dragged along its way, or stepped with the arrow keys. */
 export function TravelHandle({
   fit,
@@ -63,7 +61,7 @@ export function TravelHandle({
           PageDown: -10,
           PageUp: 10,
         }[event.key]
-        if (steps) move(fit.travelMm + steps * STEP_MM)
+        if (steps) move(fit.travelMm + steps * units.keyStepMm)
         else if (event.key === 'Home') move(0)
         else if (event.key === 'End') move(fit.trackMm)
         else if (event.key === 'Escape') onTravel(null)

@@ -32,7 +32,7 @@ export function AlternativeForm({
 }) {
   const { machine, fitted } = bench.card
   const known = useDesignations().data
-  const remove = useMachineSave(onDone)
+  const remove = useMachineSave(bench.card, onDone)
   const standards = {
     chain: known?.chains,
     toothedBelt: known?.toothedBelts,

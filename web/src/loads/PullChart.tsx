@@ -18,7 +18,11 @@ export function PullChart({ loads, limitN }: { loads: PointLoads; limitN: number
   const w = width || 720
   const { curve } = loads
   const length = curve.at(-1)?.atMm ?? 1
-  const most = niceTop(Math.max(loads.tightN, limitN && limitN < 2 * loads.tightN ? limitN : 0))
+  // A round figure of the unit that is shown, whichever it is.
+  const top = niceTop(
+    units.toShown('force', Math.max(loads.tightN, limitN && limitN < 2 * loads.tightN ? limitN : 0)),
+  )
+  const most = units.toStored('force', top)
   const x = (mm: number) => PAD.left + (mm / length) * (w - PAD.left - PAD.right)
   const y = (n: number) => HEIGHT - PAD.bottom - (n / most) * (HEIGHT - PAD.top - PAD.bottom)
   const line = curve.map((p) => `${x(p.atMm)} ${y(p.tensionN)}`).join('L')
@@ -27,14 +31,17 @@ export function PullChart({ loads, limitN }: { loads: PointLoads; limitN: number
   return (
     <div ref={ref}>
       <svg width={w} height={HEIGHT} role="img" aria-label="Tension round the loop" className={classes.chart}>
-        {Array.from({ length: LINES + 1 }, (_, i) => (most * i) / LINES).map((n) => (
-          <g key={n}>
-            <path d={`M${PAD.left} ${y(n)}H${w - PAD.right}`} data-part="grid" />
-            <text x={PAD.left - 6} y={y(n) + 4} textAnchor="end">
-              {fixed(units.toShown('force', n), 0)}
-            </text>
-          </g>
-        ))}
+        {Array.from({ length: LINES + 1 }, (_, i) => (top * i) / LINES).map((shown) => {
+          const n = units.toStored('force', shown)
+          return (
+            <g key={shown}>
+              <path d={`M${PAD.left} ${y(n)}H${w - PAD.right}`} data-part="grid" />
+              <text x={PAD.left - 6} y={y(n) + 4} textAnchor="end">
+                {fixed(shown, 0)}
+              </text>
+            </g>
+          )
+        })}
         <text x={PAD.left - 6} y={HEIGHT - 6} textAnchor="end">
           {units.unitOf('force')}
         </text>

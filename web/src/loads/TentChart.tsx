@@ -19,7 +19,9 @@ export function TentChart({ tent, points }: { tent: RatingTent; points: PointLoa
   const { ref, width } = useElementSize()
   const w = width || 720
   const fastest = Math.max(...tent.points.map((p) => p.rpm), ...points.map((p) => p.smallerRpm))
-  const most = niceTop(Math.max(...tent.points.map((p) => p.ratedKw), ...points.map((p) => p.point.powerKw)))
+  const greatestKw = Math.max(...tent.points.map((p) => p.ratedKw), ...points.map((p) => p.point.powerKw))
+  const top = niceTop(units.toShown('power', greatestKw))
+  const most = units.toStored('power', top)
   const x = (rpm: number) => PAD.left + (rpm / fastest) * (w - PAD.left - PAD.right)
   const y = (kw: number) =>
     HEIGHT - PAD.bottom - (Math.min(kw, most) / most) * (HEIGHT - PAD.top - PAD.bottom)
@@ -40,14 +42,17 @@ export function TentChart({ tent, points }: { tent: RatingTent; points: PointLoa
         aria-label={`Rated power over the speed of the small sprocket; its top is at ${fixed(tent.crossingRpm, 0)} rpm`}
         className={classes.chart}
       >
-        {Array.from({ length: LINES + 1 }, (_, i) => (most * i) / LINES).map((kw) => (
-          <g key={kw}>
-            <path d={`M${PAD.left} ${y(kw)}H${w - PAD.right}`} data-part="grid" />
-            <text x={PAD.left - 6} y={y(kw) + 4} textAnchor="end">
-              {fixed(units.toShown('power', kw), most < LINES ? 2 : 0)}
-            </text>
-          </g>
-        ))}
+        {Array.from({ length: LINES + 1 }, (_, i) => (top * i) / LINES).map((shown) => {
+          const kw = units.toStored('power', shown)
+          return (
+            <g key={shown}>
+              <path d={`M${PAD.left} ${y(kw)}H${w - PAD.right}`} data-part="grid" />
+              <text x={PAD.left - 6} y={y(kw) + 4} textAnchor="end">
+                {fixed(shown, top < LINES ? 2 : 0)}
+              </text>
+            </g>
+          )
+        })}
         <path d={path((p) => p.linkPlateKw)} data-part="line" />
         <path d={path((p) => p.rollerBushingKw)} data-part="line" />
         <path d={path((p) => p.ratedKw)} data-part="rated" />

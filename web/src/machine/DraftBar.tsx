@@ -23,7 +23,7 @@ export function DraftBar({
   /** What else can be done with it. */
   more?: ReactNode
 }) {
-  const { store, error, isPending, dialog } = useMachineSave(onBack)
+  const { store, error, isPending, dialog } = useMachineSave(card, onBack)
   return (
     <Group gap="xs" my={6} data-no-print>
       <span role="status">{children}</span>

@@ -1,6 +1,6 @@
 import { Button, Group, Modal, Select, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react'
-import type { LoopChoice, MachineCard, MachineSave, StartingWheels } from '../api/client'
+import type { LoopChoice, MachineCard, StartingWheels } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useDesignations } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
@@ -18,8 +18,8 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
   const [machine, setMachine] = useState(card.machine)
   const [fitted, setFitted] = useState<LoopChoice[]>(card.fitted.loops)
   const wheels = wheelsOf(machine.drives, fitted, useDesignations().data?.startingWheels ?? [])
-  const { store, error, isPending, dialog } = useMachineSave(onClose)
-  const body: MachineSave = {
+  const { store, error, isPending, dialog } = useMachineSave(card, onClose)
+  const body = {
     machine,
     fitted: wheels,
     fittedVersion: card.fitted.version,

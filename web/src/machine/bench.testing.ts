@@ -101,6 +101,7 @@ export function cardOf(machine: Partial<Machine> = {}, loops: LoopSummary[] = [l
       gears: [{ driveKey: 'drive', labels: [''] }],
       findings: [],
       openReadings: [],
+      hasHistory: true,
     },
   }
 }

@@ -1,14 +1,53 @@
-import { ConflictError, changeMachine, type MachineSave } from '../api/client'
-import { useChange } from '../api/queries'
+import { useMutation } from '@tanstack/react-query'
+import { useState } from 'react'
+import {
+  ConflictError,
+  changeMachine,
+  type MachineCard,
+  type MachineSave,
+  type RedoItem,
+  redoAfter,
+} from '../api/client'
+import { retryLost, useChange } from '../api/queries'
 import { ConflictDialog } from '../shell/ConflictDialog'
+import { ReasonDialog } from './ReasonDialog'
+
+type Whole = Omit<MachineSave, 'change'>
 
 /**
- * Stores a machine with the wheels on it. Either may have been changed in another window: both are shown, and the
+ * Stores a machine with the wheels on it. What would ask for things to be done again is asked about first: it may be only a
+ * correction of what was typed, as all is of a machine that was never worked on. Either may have been changed in another window: both are shown, and the
  * person's own is stored over the one that changed when wanted.
  */
-export function useMachineSave(onDone: () => void) {
+export function useMachineSave(card: MachineCard, onDone: () => void) {
   const save = useChange(changeMachine)
-  const store = (body: MachineSave) => save.mutate(body, { onSuccess: onDone })
+  const [asked, setAsked] = useState<{ body: Whole; items: RedoItem[] } | null>(null)
+  const mutate = (body: MachineSave) => save.mutate(body, { onSuccess: onDone })
+  const storeAs = (body: Whole, change: MachineSave['change']) => {
+    setAsked(null)
+    mutate({ ...body, change })
+  }
+  const preview = useMutation({
+    mutationFn: (made: Parameters<typeof redoAfter>[0]) => redoAfter(made),
+    retry: retryLost,
+  })
+  const store = (body: Whole) => {
+    if (!card.summary.hasHistory) return storeAs(body, 'correction')
+    const built = ({ drives, layouts }: MachineCard['machine'], loops: Whole['fitted']) => ({
+      drives,
+      loops,
+      roadWheels: card.fitted.roadWheels,
+      layouts: layouts ?? null,
+    })
+    preview.mutate(
+      { before: built(card.machine, card.fitted.loops), after: built(body.machine, body.fitted) },
+      {
+        onSuccess: (items) => (items.length > 0 ? setAsked({ body, items }) : storeAs(body, 'otherParts')),
+        // What is refused there is refused by the store as well, and named at its field.
+        onError: () => storeAs(body, 'otherParts'),
+      },
+    )
+  }
   const { error } = save
   const body = save.variables
   const conflict = error instanceof ConflictError && body ? error : null
@@ -19,7 +58,7 @@ export function useMachineSave(onDone: () => void) {
       mine={isMachine ? body.machine : { ...(conflict.current as object), loops: body.fitted }}
       onKeepMine={() => {
         const { version } = conflict.current as { version: number }
-        store(
+        mutate(
           isMachine
             ? { ...body, machine: { ...body.machine, version } }
             : { ...body, fittedVersion: version },
@@ -28,5 +67,14 @@ export function useMachineSave(onDone: () => void) {
       onTakeTheirs={onDone}
     />
   )
-  return { store, error, isPending: save.isPending, dialog }
+  const reason = asked && (
+    <ReasonDialog
+      items={asked.items}
+      loops={card.summary.loops}
+      onCorrection={() => storeAs(asked.body, 'correction')}
+      onOtherParts={() => storeAs(asked.body, 'otherParts')}
+      onBack={() => setAsked(null)}
+    />
+  )
+  return { store, error, isPending: save.isPending || preview.isPending, dialog: dialog || reason }
 }

@@ -70,6 +70,8 @@ export interface Units {
   /** Number for a field, in the shown unit. */
   toShown: (quantity: Quantity, stored: number) => number
   toStored: (quantity: Quantity, shown: number) => number
+  /** What an arrow key moves a place by, stored: a tenth of a millimetre, or five thousandths of an inch. */
+  keyStepMm: number
   /** Number and unit for reading. */
   show: (quantity: Quantity, stored: number, decimals?: number) => string
 }
@@ -82,6 +84,7 @@ export function unitsOf(system: UnitSystem, setSystem: (system: UnitSystem) => v
     unitOf: (q) => rule(q).unit,
     toShown: (q, stored) => (rule(q).factor === 1 ? stored : asTyped(stored, rule(q).factor)),
     toStored: (q, shown) => (rule(q).factor === 1 ? shown : storedOf(shown, rule(q).factor)),
+    keyStepMm: system === 'inch' ? 0.005 * MM_PER_INCH : 0.1,
     show: (q, stored, decimals) => {
       const shown = stored * rule(q).factor
       const text =

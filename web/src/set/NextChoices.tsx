@@ -20,7 +20,7 @@ export function NextChoices({
   onMended: () => void
 }) {
   const { machine, fitted } = bench.card
-  const save = useMachineSave(() => {})
+  const save = useMachineSave(bench.card, () => {})
   const say = (part: Partial<LoopSetting>) => {
     const setting = { ...advice.setting, ...part }
     if (machine.id === 0) return onDraft(setting)

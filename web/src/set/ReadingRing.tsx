@@ -71,7 +71,7 @@ export function ReadingRing({
         const place = { x: MIDDLE + r, y: MIDDLE + r }
         return (
           <text key={value} x={place.x} y={place.y + 4} textAnchor="middle" data-part="bound">
-            {readingNumber(last?.method ?? null, value, units)}
+            {readingNumber(last?.method ?? methodOf(advice), value, units)}
           </text>
         )
       })}
@@ -124,6 +124,9 @@ export function ReadingRing({
     </svg>
   )
 }
+
+/** How a loop is read where nothing was yet, as its window is told. */
+const methodOf = (advice: SetAdvice | undefined) => (advice?.unit === 'loopMm' ? 'freePlay' : 'pluck')
 
 /** Ends of the window in the method's readings, the smaller first; null where there is none. */
 export function windowOf(advice: SetAdvice | undefined): [number, number] | null {

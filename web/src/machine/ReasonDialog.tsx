@@ -1,0 +1,43 @@
+import { Button, Group, Modal } from '@mantine/core'
+import type { LoopSummary, RedoItem } from '../api/client'
+import { becauseText, redoKey, taskText } from './redoWords'
+
+/** Asks why a machine is another one than was stored: other parts ask for things to be done again, a correction does not. */
+export function ReasonDialog({
+  items,
+  loops,
+  onCorrection,
+  onOtherParts,
+  onBack,
+}: {
+  /** What other parts would ask for. */
+  items: RedoItem[]
+  loops: LoopSummary[]
+  onCorrection: () => void
+  onOtherParts: () => void
+  onBack: () => void
+}) {
+  return (
+    <Modal
+      opened
+      onClose={onBack}
+      title="Was it typed wrong, or is it another one now?"
+      closeButtonProps={{ 'aria-label': 'Back, nothing is stored' }}
+    >
+      <p>If other parts are on the machine, or something stands elsewhere, this must be done again:</p>
+      <ul>
+        {items.map((item) => (
+          <li key={redoKey(item)}>
+            {taskText(item, loops)} <span className="cap">{becauseText(item)}</span>
+          </li>
+        ))}
+      </ul>
+      <Group justify="end" mt="md">
+        <Button variant="default" data-autofocus onClick={onCorrection}>
+          It only corrects what was typed
+        </Button>
+        <Button onClick={onOtherParts}>It is another one now</Button>
+      </Group>
+    </Modal>
+  )
+}
