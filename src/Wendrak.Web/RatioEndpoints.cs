@@ -37,6 +37,9 @@ public static class RatioEndpoints
             .MapPost("/nearest-aim", (NearestAimInput input) => TypedResults.Ok(NearestAim.Of(input)))
             .WithName("findNearestAim");
         ratio
+            .MapPost("/starting-search", (StartingSearchInput input) => TypedResults.Ok(StartingSearch.Of(input)))
+            .WithName("startSearch");
+        ratio
             .MapPost("/starting-aim", (StartingAimInput input) => TypedResults.Ok(StartingAim.Of(input)))
             .WithName("startAim");
     }

@@ -10,6 +10,7 @@ namespace Wendrak.Core.Gearing;
 [JsonDerivedType(typeof(OutputSpeed), "outputSpeed")]
 [JsonDerivedType(typeof(OverallRatio), "overallRatio")]
 [JsonDerivedType(typeof(FinalRatio), "finalRatio")]
+[JsonDerivedType(typeof(GainRatio), "gainRatio")]
 [JsonDerivedType(typeof(MatchSetup), "matchSetup")]
 public abstract record AimTarget
 {
@@ -55,6 +56,9 @@ public sealed record OverallRatio(double Low, double High, int? GearIndex) : Aim
 
 /// <summary>A ratio of the loop that is chosen, whatever the gear.</summary>
 public sealed record FinalRatio(double Low, double High) : AimTarget;
+
+/// <summary>Way of the bicycle per way of the pedal, in one gear.</summary>
+public sealed record GainRatio(double Low, double High, int GearIndex) : AimTarget;
 
 /// <summary>The same road speed per input turn as another setup, as that setup was when the aim was made.</summary>
 /// <param name="TolerancePercent">Half the width of the band, by proportion: from 1/(1 + y) to 1 + y.</param>

@@ -57,6 +57,10 @@ public static class AimRules
             case FinalRatio t:
                 Ratios(guard, t.Low, t.High);
                 break;
+            case GainRatio t:
+                Gear(guard, t.GearIndex, gears);
+                Ratios(guard, t.Low, t.High);
+                break;
             case MatchSetup t:
                 Tolerance(guard, t.TolerancePercent);
                 break;

@@ -113,7 +113,12 @@ internal sealed class LoopCandidates
         IEnumerable<double> all =
             _search.OnShelfOnly
                 ? stock
-                    .Where(w => Supply.Of([w], _loop, side, w.Size, double.NaN).Availability == Availability.OnShelf)
+                    .Where(w =>
+                        w.Count > 0
+                        && Supply.Of([w], _loop, side, w.Size, double.NaN).Availability
+                            is Availability.OnShelf
+                                or Availability.MountingNotSaid
+                    )
                     .Select(w => w.Size)
             : _loop.IsToothed ? Whole(min, max)
             : _search.StandardSizesOnly ? VSections.PreferredDatumDiametersMm

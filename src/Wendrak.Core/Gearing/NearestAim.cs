@@ -89,12 +89,13 @@ public static class NearestAim
     {
         DriveOutput output = train.ReferenceOutput(input.LoopKey);
         bool hasWheel = RoadWheels.On(output, input.RoadWheels) is not null;
-        bool needsWheel = target is CruiseSpeed or TopSpeed or SpeedAtCadence or MatchSetup;
+        bool needsWheel = target is CruiseSpeed or TopSpeed or SpeedAtCadence or GainRatio or MatchSetup;
         // A matched setup remembers wheels of loops that may have been renamed or removed since.
         bool fits =
             target is not MatchSetup match
             || !DriveRules.CheckChoices(train.Drive.Stages.OfType<Loop>(), match.Loops).HasIssues;
-        return fits && (hasWheel || !needsWheel);
+        bool hasCrank = target is not GainRatio || input.Drive.Input.CrankLengthMm is not null;
+        return fits && hasCrank && (hasWheel || !needsWheel);
     }
 
     private static int Apart(string? a, string? b) =>

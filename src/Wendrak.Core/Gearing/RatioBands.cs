@@ -74,6 +74,8 @@ public static class RatioBands
                 // Typed limits come back as typed, not through a product and a quotient.
                 return new([band with { FinalLow = t.Low, FinalHigh = t.High }], last, []);
             }
+            case GainRatio t:
+                return Gain(t);
             case MatchSetup t:
                 return Match(t);
             default:
@@ -97,6 +99,19 @@ public static class RatioBands
                 RoadSpeed.Reduction(kmh, highRpm, u),
                 SpeedWorking(kmh, lowRpm, highRpm, u)
             );
+        }
+
+        RatioBandsResult Gain(GainRatio t)
+        {
+            double crank =
+                train.Drive.Input.CrankLengthMm
+                ?? throw new InvalidInputException(
+                    "Drive.Input.CrankLengthMm",
+                    "missing",
+                    "Give the crank length first: a gain ratio is way of the bicycle per way of the pedal."
+                );
+            double direct = Circumference(output, roadWheels) / (2 * Math.PI) / crank;
+            return Overall(t.GearIndex, direct / t.High, direct / t.Low, GainWorking(t, direct, crank));
         }
 
         RatioBandsResult Overall(int? aimGear, double low, double high, Working? working)
@@ -163,6 +178,20 @@ public static class RatioBands
             new("i, low", "tallest overall ratio accepted", RoadSpeed.Reduction(kmh, lowRpm, circumferenceMm), ""),
             "Machinery's Handbook, gear trains",
             "Leaves out tyre slip, and says nothing about whether there is power enough for the speed."
+        );
+
+    private static Working GainWorking(GainRatio t, double direct, double crankMm) =>
+        new(
+            "Overall ratio for the aim",
+            "i = U/(2π)/crank / gain",
+            [
+                new("U/(2π)/crank", "gain ratio in direct drive", direct, ""),
+                new("crank", "crank length", crankMm, "mm"),
+                new("gain, high", "tallest gain ratio accepted", t.High, ""),
+            ],
+            new("i, low", "tallest overall ratio accepted", direct / t.High, ""),
+            "common practice",
+            "None beyond the rolling circumference."
         );
 
     private static Working OutputWorking(OutputSpeed t) =>

@@ -11,6 +11,7 @@ public enum StartingAimKind
     OutputSpeed,
     OverallRatio,
     FinalRatio,
+    GainRatio,
 }
 
 /// <summary>A drive as fitted, to begin an aim from.</summary>
@@ -33,6 +34,8 @@ public static class StartingAim
 
     // For a drive whose wheel size is not known yet.
     private const double SomeSpeedKmh = 20;
+    private const double SomeGain = 5;
+    private const double UsualCrankMm = 170; // common practice
 
     /// <summary>
     /// A target near what the fitted wheels do in the last gear, in round figures, so that the first band shown is near
@@ -54,6 +57,12 @@ public static class StartingAim
             RoadWheels.On(output, input.RoadWheels) is { } wheel
                 ? Round(RoadSpeed.Kmh(rpm, overall, RollingCircumference.Of(wheel).CircumferenceMm), 2)
                 : SomeSpeedKmh;
+        double Gain() =>
+            RoadWheels.On(output, input.RoadWheels) is { } wheel
+                ? BicycleGear
+                    .Of(overall, RollingCircumference.Of(wheel).CircumferenceMm, shaft.CrankLengthMm ?? UsualCrankMm)
+                    .GainRatio!.Value
+                : SomeGain;
         return input.Kind switch
         {
             StartingAimKind.CruiseSpeed => new CruiseSpeed(Speed(middle), top.Index, low, high),
@@ -61,6 +70,7 @@ public static class StartingAim
             StartingAimKind.SpeedAtCadence => new SpeedAtCadence(Speed(middle), top.Index, low, high),
             StartingAimKind.OutputSpeed => new OutputSpeed(Round(middle / overall, 2), top.Index, low, high),
             StartingAimKind.OverallRatio => new OverallRatio(Below(overall), Above(overall), top.Index),
+            StartingAimKind.GainRatio => new GainRatio(Below(Gain()), Above(Gain()), top.Index),
             _ => new FinalRatio(Below(final), Above(final)),
         };
     }

@@ -34,6 +34,9 @@ public enum Availability
     /// <summary>Not in the lists: ask a supplier.</summary>
     NotListed,
 
+    /// <summary>It is listed, but nobody said how wheels sit on this machine: whether it fits is not known.</summary>
+    MountingNotSaid,
+
     /// <summary>This size exists, but not in this machine's mounting.</summary>
     OtherMounting,
     NotObtainable,
@@ -63,7 +66,7 @@ public static class Supply
         ];
         StockWheel[] fitting =
         [
-            .. ofSize.Where(w => w.Mounting is null || mounting is null || Same(w.Mounting, mounting)),
+            .. ofSize.Where(w => w.Mounting is null || (mounting is not null && Same(w.Mounting, mounting))),
         ];
         if (fitting.Any(w => w.Count > 0))
             return new(Availability.OnShelf, 0);
@@ -71,6 +74,12 @@ public static class Supply
             return new(Availability.ToBuy, fitting.Where(w => w.Obtainable).Min(w => w.Price));
         if (fitting.Length > 0)
             return new(Availability.NotObtainable, null);
+        // Not said is not “any”: a wheel that sits on one shaft only is no find on an unknown one.
+        if (mounting is null && ofSize.Any(w => w.Count > 0 || w.Obtainable))
+            return new(
+                Availability.MountingNotSaid,
+                ofSize.Any(w => w.Count > 0) ? 0 : ofSize.Where(w => w.Obtainable).Min(w => w.Price)
+            );
         return new(ofSize.Length > 0 ? Availability.OtherMounting : Availability.NotListed, null);
     }
 

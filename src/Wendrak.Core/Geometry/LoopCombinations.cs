@@ -135,6 +135,7 @@ public static class LoopCombinations
                     && Supply.Of(input.Stock, loop, side, w.Size, fitted).Availability
                         is Availability.OnShelf
                             or Availability.ToBuy
+                            or Availability.MountingNotSaid
                 )
                 .Select(w => (int)w.Size)
                 .Append((int)fitted)

@@ -61,6 +61,26 @@ public sealed class RatioBandsTests
         Assert.Equal(b, a);
     }
 
+    /// <summary>engineering.md a5 the other way round: its gain ratio asks for its 17/50.</summary>
+    [Fact]
+    public void A_gain_ratio_asks_for_the_gear_that_has_it()
+    {
+        Drive chain = Drives.WithStages(
+            [Drives.Chain("final", "in", "axle")],
+            new DriveOutput("wheel", "axle", true, new(null, 2105))
+        );
+        Drive ridden = chain with { Input = chain.Input with { Kind = InputKind.Rider, CrankLengthMm = 170 } };
+        RatioBandsResult Gain(Drive drive) =>
+            RatioBands.Of(new(drive, Drives.Pair(50, 17)), Final, [], new GainRatio(5.79621, 5.9, 0), []);
+        RatioBand band = Gain(ridden).Bands.Single();
+        Published.AgreesWithin(0.01, 17.0 / 50, band.FinalHigh, "engineering.md a5");
+        Assert.True(band.FinalLow < band.FinalHigh);
+        Refusals.Names(
+            "Drive.Input.CrankLengthMm",
+            () => Gain(ridden with { Input = ridden.Input with { CrankLengthMm = null } })
+        );
+    }
+
     [Fact]
     public void A_speed_of_the_output_needs_no_wheel_size()
     {

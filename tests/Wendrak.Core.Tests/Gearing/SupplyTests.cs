@@ -37,6 +37,17 @@ public sealed class SupplyTests
     public void A_wheel_without_a_noted_mounting_fits_any_shaft() =>
         Assert.Equal(Availability.OnShelf, Of(14, Wheel(14, null, 1, 20)).Availability);
 
+    /// <summary>Not said is not “any”.</summary>
+    [Fact]
+    public void On_a_machine_whose_mounting_nobody_said_a_wheel_may_fit_or_not()
+    {
+        Loop unsaid = Loop with { FrontMounting = null };
+        WheelSupply On(StockWheel wheel) => Supply.Of([wheel], unsaid, WheelSide.Front, 14, 15);
+        Assert.Equal(new(Availability.MountingNotSaid, 0), On(Wheel(14, "13-spline", 1, 20)));
+        Assert.Equal(new(Availability.MountingNotSaid, 20), On(Wheel(14, "13-spline", 0, 20)));
+        Assert.Equal(new(Availability.OnShelf, 0), On(Wheel(14, null, 1, 20)));
+    }
+
     [Fact]
     public void Words_of_a_mounting_are_compared_without_case_and_spaces_around() =>
         Assert.Equal(Availability.OnShelf, Of(14, Wheel(14, " 13-SPLINE ", 1, 20)).Availability);

@@ -43,6 +43,10 @@ const FIELDS: Record<TargetKind, Field[]> = {
   outputSpeed: [{ key: 'outputSpeedRpm', label: 'Output', unit: 'rpm' }, ...RPM_RANGE],
   overallRatio: RATIO_RANGE,
   finalRatio: RATIO_RANGE,
+  gainRatio: [
+    { key: 'low', label: 'Shortest', unit: '' },
+    { key: 'high', label: 'Tallest', unit: '' },
+  ],
   matchSetup: [TOLERANCE],
 }
 const HAS_GEAR = new Set<TargetKind>([
@@ -51,6 +55,7 @@ const HAS_GEAR = new Set<TargetKind>([
   'speedAtCadence',
   'outputSpeed',
   'overallRatio',
+  'gainRatio',
 ])
 const ANY_GEAR = 'any'
 const MATCH_TOLERANCE_PERCENT = 2
@@ -132,7 +137,7 @@ export function TargetForm({ bench, target, onChange, error }: Props) {
 function kindsFor(bench: Workbench): TargetKind[] {
   const pedalled = bench.drive.input.kind === 'rider'
   return [
-    ...(pedalled ? (['speedAtCadence'] as const) : (['cruiseSpeed', 'topSpeed'] as const)),
+    ...(pedalled ? (['speedAtCadence', 'gainRatio'] as const) : (['cruiseSpeed', 'topSpeed'] as const)),
     'outputSpeed',
     'overallRatio',
     'finalRatio',

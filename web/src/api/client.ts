@@ -185,6 +185,8 @@ export const readRoadWheel = (body: RoadWheel, s: Signal = {}) =>
 export const findNearestAim = (body: NearestAimInput, s: Signal = {}) =>
   answered(client.POST('/api/ratio/nearest-aim', { body, ...s }))
 
+export const startSearch = (body: Schemas['StartingSearchInput'], s: Signal = {}) =>
+  answered(client.POST('/api/ratio/starting-search', { body, ...s }))
 export const startAim = (body: StartingAimInput): Promise<AimTarget> =>
   answered(client.POST('/api/ratio/starting-aim', { body }))
 

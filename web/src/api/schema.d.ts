@@ -116,6 +116,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ratio/starting-search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startSearch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ratio/starting-aim": {
         parameters: {
             query?: never;
@@ -1197,7 +1213,7 @@ export interface components {
             note: null | string;
         };
         /** @description What the gearing must achieve, in one of the ways people say it. */
-        AimTarget: components["schemas"]["AimTargetCruiseSpeed"] | components["schemas"]["AimTargetTopSpeed"] | components["schemas"]["AimTargetSpeedAtCadence"] | components["schemas"]["AimTargetOutputSpeed"] | components["schemas"]["AimTargetOverallRatio"] | components["schemas"]["AimTargetFinalRatio"] | components["schemas"]["AimTargetMatchSetup"];
+        AimTarget: components["schemas"]["AimTargetCruiseSpeed"] | components["schemas"]["AimTargetTopSpeed"] | components["schemas"]["AimTargetSpeedAtCadence"] | components["schemas"]["AimTargetOutputSpeed"] | components["schemas"]["AimTargetOverallRatio"] | components["schemas"]["AimTargetFinalRatio"] | components["schemas"]["AimTargetGainRatio"] | components["schemas"]["AimTargetMatchSetup"];
         /** @description A road speed held with the input turning within a range, in one gear. */
         AimTargetCruiseSpeed: {
             /** @enum {string} */
@@ -1219,6 +1235,17 @@ export interface components {
             low: number;
             /** Format: double */
             high: number;
+        };
+        /** @description Way of the bicycle per way of the pedal, in one gear. */
+        AimTargetGainRatio: {
+            /** @enum {string} */
+            kind: "gainRatio";
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            /** Format: int32 */
+            gearIndex: number;
         };
         /** @description The same road speed per input turn as another setup, as that setup was when the aim was made. */
         AimTargetMatchSetup: {
@@ -1349,7 +1376,7 @@ export interface components {
          * @description Whether a wheel can be had for a place on a machine.
          * @enum {unknown}
          */
-        Availability: "fitted" | "onShelf" | "toBuy" | "notListed" | "otherMounting" | "notObtainable";
+        Availability: "fitted" | "onShelf" | "toBuy" | "notListed" | "mountingNotSaid" | "otherMounting" | "notObtainable";
         /** @description Distances from a point ahead to the axle on both sides, as marks or a trammel tell. */
         AxleMarks: {
             /** Format: double */
@@ -5096,7 +5123,7 @@ export interface components {
          * @description The kinds of aim that start from figures; matching another setup starts from that setup.
          * @enum {unknown}
          */
-        StartingAimKind: "cruiseSpeed" | "topSpeed" | "speedAtCadence" | "outputSpeed" | "overallRatio" | "finalRatio";
+        StartingAimKind: "cruiseSpeed" | "topSpeed" | "speedAtCadence" | "outputSpeed" | "overallRatio" | "finalRatio" | "gainRatio";
         /** @description A drive and the wheels of one of its loops, to begin that loop's layout from. */
         StartingLayoutInput: {
             drive: components["schemas"]["Drive"];
@@ -5112,6 +5139,19 @@ export interface components {
             kind: components["schemas"]["MoverKind"];
             /** @description What it moves; null for the wheel that kind usually moves. */
             wheel?: null | string;
+        };
+        /** @description What wheels to look among first. */
+        StartingSearchInput: {
+            drive: components["schemas"]["Drive"];
+            fitted: components["schemas"]["LoopChoice"][];
+            roadWheels: components["schemas"]["RoadWheelChoice"][];
+            /** @description Loops that are chosen, in series; the last one is widened for the aim. */
+            loopKeys: string[];
+            aim: null | components["schemas"]["AimTarget"];
+            /** @description Gears that count; empty for all. */
+            gears: number[];
+            work: null | components["schemas"]["WorkCosts"];
+            stock: components["schemas"]["StockWheel"][];
         };
         /** @description Wheels that a new loop starts with until the owner gives the right ones. */
         StartingWheels: {
@@ -5875,6 +5915,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["NearestAimResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    startSearch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartingSearchInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopSearch"][];
                 };
             };
             /** @description Bad Request */

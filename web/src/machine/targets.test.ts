@@ -25,6 +25,7 @@ describe('an aim in a few words', () => {
       '78–92 turns a minute',
     ],
     [{ kind: 'finalRatio', low: 2.76, high: 2.93 }, 'ratio 2.76 to 2.93', ''],
+    [{ kind: 'gainRatio', low: 5.2, high: 5.6, gearIndex: 1 }, 'gain ratio 5.20 to 5.60 in 2nd', ''],
     [{ kind: 'overallRatio', low: 6, high: 7, gearIndex: null }, 'overall 6 to 7', ''],
     [
       {

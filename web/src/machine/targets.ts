@@ -11,6 +11,7 @@ export const TARGET_WORDS: Record<TargetKind, string> = {
   outputSpeed: 'speed of the output',
   overallRatio: 'overall ratio',
   finalRatio: 'final ratio',
+  gainRatio: 'gain ratio',
   matchSetup: 'match a setup',
 }
 
@@ -34,6 +35,8 @@ export function targetText(target: AimTarget, units: Units, gears: string[]): st
       return `overall ${plain(target.low)} to ${plain(target.high)}`
     case 'finalRatio':
       return `ratio ${fixed(target.low, 2)} to ${fixed(target.high, 2)}`
+    case 'gainRatio':
+      return `gain ratio ${fixed(target.low, 2)} to ${fixed(target.high, 2)}${inGear(target.gearIndex, gears)}`
     case 'matchSetup':
       return `like ${target.setupName}`
   }

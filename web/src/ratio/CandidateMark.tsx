@@ -1,7 +1,7 @@
 import type { RatioCandidate } from '../api/client'
 import { fixed, signed } from '../quantities/format'
 import classes from './CandidateMark.module.css'
-import { isAtHand, supplyWord, workText } from './words'
+import { isAtHand, remarksOf, supplyWord, workText } from './words'
 
 interface Props {
   id: string
@@ -15,7 +15,7 @@ interface Props {
   isTight: boolean
   isHit: boolean
   onPick: () => void
-  onHover: () => void
+  onHover: (mark: DOMRect) => void
 }
 
 /** One pair on the scale. Square: as fitted; filled: picked; ring: in the band; plain number: outside. */
@@ -37,7 +37,7 @@ export function CandidateMark(props: Props) {
       data-broken={isBroken || undefined}
       data-at-hand={isAtHand(candidate) || undefined}
       onClick={onPick}
-      onMouseEnter={onHover}
+      onMouseEnter={(event) => onHover(event.currentTarget.getBoundingClientRect())}
     >
       {/* A finger needs more than the ring shows. */}
       <rect x={x - (isSmall ? 4 : 12)} y={y - 14} width={isSmall ? 8 : 24} height={28} fill="transparent" />
@@ -73,4 +73,5 @@ const spoken = (c: RatioCandidate, name: string) =>
     c.moves === 'nothing' ? 'as fitted' : workText(c),
     supplyWord(c).text,
     c.rank === null ? 'outside the aim' : 'meets the aim',
+    ...remarksOf(c),
   ].join(', ')

@@ -1,5 +1,5 @@
 import { cleanup, screen } from '@testing-library/react'
-import { afterEach, describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
 import { benchOf } from '../machine/bench.testing'
 import { show } from '../testing'
 import { CandidateTip } from './CandidateTip'
@@ -7,9 +7,13 @@ import { candidateOf } from './candidates.testing'
 
 afterEach(cleanup)
 
-const tipOf = (...candidate: Parameters<typeof candidateOf>) =>
-  show(<CandidateTip candidate={candidateOf(...candidate)} bench={benchOf()} x={300} y={50} width={900} />)
-    .container.textContent
+/** A mark of 24 × 28 px somewhere on the screen, which is 1024 × 768 here. */
+const markAt = (x: number, y: number) => new DOMRect(x, y, 24, 28)
+const tip = () => document.querySelector('[aria-hidden]') as HTMLElement
+const tipOf = (...candidate: Parameters<typeof candidateOf>) => {
+  show(<CandidateTip candidate={candidateOf(...candidate)} bench={benchOf()} mark={markAt(300, 50)} />)
+  return tip().textContent
+}
 
 describe('the tip of a mark', () => {
   it('tells all that is known of a hit', () => {
@@ -52,13 +56,17 @@ describe('the tip of a mark', () => {
     expect(screen.getAllByText(/^▲/)).toHaveLength(3)
   })
 
-  it('stays inside the scale at either end', () => {
-    const leftAt = (x: number) => {
-      const { container } = show(
-        <CandidateTip candidate={candidateOf(15, 45)} bench={benchOf()} x={x} y={50} width={900} />,
-      )
-      return (container.querySelector('[aria-hidden]') as HTMLElement).style.left
+  it('stays on the screen at either side, and stands above a mark of the last row', () => {
+    vi.spyOn(HTMLElement.prototype, 'offsetHeight', 'get').mockReturnValue(200)
+    const placedAt = (x: number, y: number) => {
+      show(<CandidateTip candidate={candidateOf(15, 45)} bench={benchOf()} mark={markAt(x, y)} />)
+      const { left, top } = tip().style
+      cleanup()
+      return [left, top]
     }
-    expect([leftAt(5), leftAt(450), leftAt(895)]).toEqual(['0px', '325px', '650px'])
+    expect(placedAt(5, 100)).toEqual(['6px', '134px'])
+    expect(placedAt(500, 100)).toEqual(['387px', '134px'])
+    expect(placedAt(1000, 100)).toEqual(['768px', '134px'])
+    expect(placedAt(500, 700)).toEqual(['387px', '494px'])
   })
 })

@@ -15,7 +15,16 @@ import { SpeedLadder } from './SpeedLadder'
 import { SpeedometerPanel } from './SpeedometerPanel'
 
 /** The setup in view against as fitted: ladder, figures, feel, and what to do with it. */
-export function ComparisonPanel({ bench, onSideBySide }: { bench: Workbench; onSideBySide: () => void }) {
+export function ComparisonPanel({
+  bench,
+  remarks,
+  onSideBySide,
+}: {
+  bench: Workbench
+  /** Why the pair in view is refused or not advised here. */
+  remarks: string[]
+  onSideBySide: () => void
+}) {
   const [isWorking, setWorking] = useState(false)
   const { comparison, shown } = bench
   const setups = comparison.data?.setups
@@ -50,6 +59,11 @@ export function ComparisonPanel({ bench, onSideBySide }: { bench: Workbench; onS
           <SpeedometerPanel bench={bench} fitted={fitted} view={view} />
         </>
       )}
+      {remarks.map((r) => (
+        <p role="alert" key={r} style={{ color: 'var(--watch)' }}>
+          ▲ {r}
+        </p>
+      ))}
       {shown.isFitted && <p className="cap">Click a pair on the scale to see what it would change.</p>}
       <SetupActions bench={bench} onSideBySide={onSideBySide} />
       {isWorking && setups && (

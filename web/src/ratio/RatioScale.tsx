@@ -40,7 +40,7 @@ export function RatioScale({
   mode: ScaleMode
 }) {
   const { ref, width } = useElementSize()
-  const [hovered, setHovered] = useState<Point>()
+  const [hovered, setHovered] = useState<{ point: Point; mark: DOMRect }>()
   const { points, rows } = useMemo(() => layOut(bench, search, mode), [bench, search, mode])
   const needed = useMemo(() => (mode === 'final' ? roomNeeded(points) : 0), [points, mode])
   const svgWidth = Math.max(260, width, needed <= WIDEST ? needed : 0)
@@ -116,7 +116,7 @@ export function RatioScale({
               isTight={isTight}
               isHit={isHitHere(point, mode, rows)}
               onPick={() => pick(point)}
-              onHover={() => setHovered(point)}
+              onHover={(mark) => setHovered({ point, mark })}
             />
           ))}
         </svg>
@@ -136,11 +136,10 @@ export function RatioScale({
       )}
       {hovered && (
         <CandidateTip
-          candidate={hovered.candidate}
+          key={idOf(hovered.point)}
+          candidate={hovered.point.candidate}
           bench={bench}
-          x={scale.x(hovered.ratio)}
-          y={yOf(hovered.row)}
-          width={svgWidth}
+          mark={hovered.mark}
         />
       )}
     </div>

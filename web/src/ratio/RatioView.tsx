@@ -16,8 +16,9 @@ import { RatioScale, type ScaleMode } from './RatioScale'
 import classes from './RatioView.module.css'
 import { SearchControls } from './SearchControls'
 import { stepped } from './stepped'
-import { useRatioSearch } from './useRatioSearch'
+import { isSame, useRatioSearch } from './useRatioSearch'
 import { WaysTable } from './WaysTable'
+import { remarksOf } from './words'
 
 const RedoPanel = lazy(() => import('../machine/RedoPanel'))
 const SideBySide = lazy(() => import('./SideBySide'))
@@ -54,6 +55,7 @@ export default function RatioView() {
     )
   const answer = search.answer.data
   const count = answer?.hitCount ?? 0
+  const inView = search.all.find((c) => isSame(c, bench.shown.loops))
   const workings = [...(answer?.workings ?? []), ...(bench.comparison.data?.setups.at(-1)?.workings ?? [])]
   return (
     <div className={work.work}>
@@ -120,7 +122,7 @@ export default function RatioView() {
             </div>
           }
         >
-          <WaysTable bench={bench} search={search} />
+          <WaysTable bench={bench} search={search} isOverall={mode === 'overall'} />
           {answer?.usesDefaultWork && (
             <p className="cap">
               Minutes and money are defaults of common practice. Give this machine's own under “Edit machine
@@ -130,7 +132,11 @@ export default function RatioView() {
         </Panel>
       </div>
       <div className={work.column}>
-        <ComparisonPanel bench={bench} onSideBySide={() => setSideBySide(true)} />
+        <ComparisonPanel
+          bench={bench}
+          remarks={inView ? remarksOf(inView) : []}
+          onSideBySide={() => setSideBySide(true)}
+        />
         <Suspense>
           <RedoPanel bench={bench} />
         </Suspense>

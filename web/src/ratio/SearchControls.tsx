@@ -55,7 +55,21 @@ export function SearchControls({ bench, search }: { bench: Workbench; search: Se
             )}
             <TypedPair
               error={issueFor(error, `search[${i}].typed`, true)}
-              onAdd={(pair) => search.setSearch(i, { typed: [...s.typed, pair] })}
+              onAdd={(pair) => {
+                search.setSearch(i, { typed: [...s.typed, pair] })
+                // It is what somebody wants to see: taken into view, and compared with what is fitted.
+                bench.pick(
+                  bench.loops.map((other) => {
+                    const now = bench.shown.loops.find((c) => c.loopKey === other.loopKey)
+                    return {
+                      loopKey: other.loopKey,
+                      frontSize: now?.frontSize ?? other.frontSize,
+                      rearSize: now?.rearSize ?? other.rearSize,
+                      ...(other === loop ? pair : {}),
+                    }
+                  }),
+                )
+              }}
             />
             <Checkbox
               size="xs"

@@ -36,11 +36,19 @@ function searchOf(hits: RatioCandidate[], part: Partial<RatioSearchResult> = {})
   }
   return { answer: { data, error: null, isStale: false }, all: hits } as unknown as SearchState
 }
-const showWays = (search: SearchState, bench: Partial<Workbench> = {}) =>
-  show(<WaysTable bench={benchOf(bench)} search={search} />)
+const showWays = (search: SearchState, bench: Partial<Workbench> = {}, isOverall = false) =>
+  show(<WaysTable bench={benchOf(bench)} search={search} isOverall={isOverall} />)
 const columns = () => screen.getAllByRole('columnheader').map((c) => c.textContent)
 
 describe('the ways into the band', () => {
+  it('tells the overall ratio where the scale does, and why a pair is refused', () => {
+    const hit = candidateOf(15, 52, { overallRatio: 7.969 }, { breaks: ['rearTooLarge'] })
+    showWays(searchOf([hit]), {}, true)
+    expect(columns()[2]).toMatch(/^overall in/)
+    expect(screen.getByText('7.969')).toBeTruthy()
+    expect(screen.getByText(/larger than clears here/)).toBeTruthy()
+  })
+
   it('tells ratio, change, work, cost, stock and why a way stands where it does', () => {
     const hit = candidateOf(
       15,

@@ -9,12 +9,22 @@ import { useUnits } from '../quantities/units'
 import { Sentence } from '../shell/Sentence'
 import table from '../shell/table.module.css'
 import { isSame, type SearchState } from './useRatioSearch'
-import { candidatePair, meetingText, moneyText, reasonText, supplyWord, workText } from './words'
+import classes from './WaysTable.module.css'
+import { candidatePair, meetingText, moneyText, reasonText, remarksOf, supplyWord, workText } from './words'
 
 const FIRST_ROWS = 12
 
 /** The hits, best first by the chosen order, each with what it brings and why it stands there. */
-export function WaysTable({ bench, search }: { bench: Workbench; search: SearchState }) {
+export function WaysTable({
+  bench,
+  search,
+  isOverall,
+}: {
+  bench: Workbench
+  search: SearchState
+  /** The scale shows overall ratios: the list tells them, too. */
+  isOverall: boolean
+}) {
   const units = useUnits()
   const [isAll, setAll] = useState(false)
   const answer = search.answer.data
@@ -33,6 +43,7 @@ export function WaysTable({ bench, search }: { bench: Workbench; search: SearchS
   const rows = answer.hits.length > 0 ? answer.hits.slice(0, isAll ? undefined : FIRST_ROWS) : answer.nearest
   const columns = columnsFor(bench, rows, answer.bands.length)
   if (fits.size > 0) columns.add('axle')
+  if (isOverall) columns.add('overall')
   return (
     <>
       {answer.hits.length === 0 && (
@@ -48,6 +59,9 @@ export function WaysTable({ bench, search }: { bench: Workbench; search: SearchS
               <tr>
                 <th scope="col">front / rear</th>
                 <th scope="col">ratio</th>
+                {columns.has('overall') && (
+                  <th scope="col">overall{answer.aimGearLabel && ` in ${gearName(answer.aimGearLabel)}`}</th>
+                )}
                 <th scope="col">change</th>
                 {columns.has('speed') && (
                   <th scope="col">
@@ -97,7 +111,7 @@ export function WaysTable({ bench, search }: { bench: Workbench; search: SearchS
 }
 
 /** Columns that only some machines or aims have. */
-type Column = 'axle' | 'speed' | 'gears' | 'bicycle' | 'output' | 'ripple'
+type Column = 'overall' | 'axle' | 'speed' | 'gears' | 'bicycle' | 'output' | 'ripple'
 
 function columnsFor(bench: Workbench, rows: RatioCandidate[], bands: number): Set<Column> {
   const columns = new Set<Column>()
@@ -130,8 +144,14 @@ function Way({ hit, bench, columns, fit }: WayProps) {
           {candidatePair(hit, bench)}
         </button>
         {typed && <span className="cap"> typed</span>}
+        {remarksOf(hit).map((r) => (
+          <div key={r} className={classes.remark}>
+            ▲ {r}
+          </div>
+        ))}
       </th>
       <td className="num">{fixed(hit.finalRatio, 3)}</td>
+      {columns.has('overall') && <td className="num">{fixed(hit.overallRatio, 3)}</td>}
       <td>{hit.moves === 'nothing' ? 'as fitted' : `${signed(hit.changePercent, 1)} %`}</td>
       {columns.has('speed') && (
         <td className="num">{hit.aimShaftSpeedRpm === null ? '–' : rpm(hit.aimShaftSpeedRpm)}</td>

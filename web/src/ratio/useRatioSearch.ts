@@ -1,3 +1,4 @@
+import { useLocalStorage } from '@mantine/hooks'
 import { useState } from 'react'
 import {
   type LoopSearch,
@@ -6,6 +7,7 @@ import {
   type RatioSearchInput,
   type RatioSearchResult,
   searchRatios,
+  startSearch,
 } from '../api/client'
 import { type Computed, useComputed, useStock } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
@@ -31,17 +33,66 @@ export interface SearchState {
   all: RatioCandidate[]
 }
 
+interface KeptSearch {
+  changes: Record<string, Partial<LoopSearch>>
+  ranking: RatioRanking
+  gears: number[]
+}
+
+const NOTHING_KEPT: KeptSearch = { changes: {}, ranking: 'leastWork', gears: [] }
+
+/** Pairs of stored trials outside the ranges: they stay on the scale all the same. */
+const trialsBeyond = (bench: Workbench, search: LoopSearch): LoopSearch['typed'] =>
+  bench.trials
+    .flatMap((trial) => trial.loops.filter((c) => c.loopKey === search.loopKey))
+    .map(({ frontSize, rearSize }) => ({ frontSize, rearSize }))
+    .filter(
+      ({ frontSize, rearSize }) =>
+        (frontSize < search.frontMin ||
+          frontSize > search.frontMax ||
+          rearSize < search.rearMin ||
+          rearSize > search.rearMax) &&
+        !search.typed.some((t) => t.frontSize === frontSize && t.rearSize === rearSize),
+    )
+
 /** The question of the Ratio station, and its answer from the core. */
 export function useRatioSearch(bench: Workbench): SearchState {
-  const [changes, setChanges] = useState<Record<string, Partial<LoopSearch>>>({})
-  const [ranking, setRanking] = useState<RatioRanking>('leastWork')
-  const [gears, setGears] = useState<number[]>([])
+  // What was typed and ticked stays on this device, machine by machine.
+  const [kept, setKept] = useLocalStorage<KeptSearch>({
+    key: `wendrak.search.${bench.card.machine.id}.${bench.drive.key}`,
+    defaultValue: NOTHING_KEPT,
+    getInitialValueInEffect: false,
+  })
+  const { changes, ranking, gears } = kept
+  const keep = (part: Partial<KeptSearch>) => setKept({ ...kept, ...part })
   const [drag, setDrag] = useState<Band>()
   const stock = useStock().data
-  const { fitted } = bench.card
-  const searches = bench.loops.map((l) => ({ ...l.search, ...changes[l.loopKey] }))
+  const { fitted, machine } = bench.card
+  // Wide enough for what the shelf offers and the aim can reach; where the aim is refused the search itself says so.
+  const start = useComputed(
+    'start-search',
+    bench.loops.length === 0 || !stock
+      ? undefined
+      : {
+          drive: bench.drive,
+          fitted: fitted.loops,
+          roadWheels: fitted.roadWheels,
+          loopKeys: bench.loops.map((l) => l.loopKey),
+          aim: bench.target ?? null,
+          gears,
+          work: machine.work,
+          stock: stock.map((s) => s.wheel),
+        },
+    startSearch,
+  )
+  const isStarted = start.data !== undefined || Boolean(start.error)
+  const searches = bench.loops.map((l) => {
+    const begun = start.data?.find((s) => s.loopKey === l.loopKey) ?? l.search
+    const search = { ...begun, ...changes[l.loopKey] }
+    return { ...search, typed: [...search.typed, ...trialsBeyond(bench, search)] }
+  })
   const input: RatioSearchInput | undefined =
-    searches.length === 0 || !stock
+    searches.length === 0 || !stock || !isStarted
       ? undefined
       : {
           drive: bench.drive,
@@ -58,13 +109,13 @@ export function useRatioSearch(bench: Workbench): SearchState {
     searches,
     setSearch: (index, change) => {
       const key = bench.loops[index]?.loopKey
-      if (key) setChanges({ ...changes, [key]: { ...changes[key], ...change } })
+      if (key) keep({ changes: { ...changes, [key]: { ...changes[key], ...change } } })
     },
-    resetSearch: () => setChanges({}),
+    resetSearch: () => setKept({ ...NOTHING_KEPT, ranking }),
     ranking,
-    setRanking,
+    setRanking: (next) => keep({ ranking: next }),
     gears,
-    setGears,
+    setGears: (next) => keep({ gears: next }),
     drag,
     setDrag,
     answer,

@@ -21,6 +21,7 @@ describe('what is said of a pair', () => {
     ['fitted', 'onShelf', 'on shelf', true],
     ['onShelf', 'toBuy', 'order', false],
     ['toBuy', 'notListed', 'ask supplier', false],
+    ['onShelf', 'mountingNotSaid', 'if its mounting fits', false],
     ['onShelf', 'otherMounting', 'not in your mounting', false],
     ['otherMounting', 'notObtainable', 'not obtainable', false],
     ['fitted', 'fitted', 'fitted', true],

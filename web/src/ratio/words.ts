@@ -11,6 +11,7 @@ const AVAILABILITY_WORDS: Record<Supply['availability'], string> = {
   onShelf: 'on shelf',
   toBuy: 'order',
   notListed: 'ask supplier',
+  mountingNotSaid: 'if its mounting fits',
   otherMounting: 'not in your mounting',
   notObtainable: 'not obtainable',
 }
@@ -19,6 +20,7 @@ const AVAILABILITY_WORDS: Record<Supply['availability'], string> = {
 const WORST_FIRST: Supply['availability'][] = [
   'notObtainable',
   'otherMounting',
+  'mountingNotSaid',
   'notListed',
   'toBuy',
   'onShelf',
@@ -80,6 +82,10 @@ const SMALL_WHEEL_WORDS: Record<LoopPick['smallWheel'], string> = {
 }
 
 export const smallWheelText = (pick: LoopPick) => SMALL_WHEEL_WORDS[pick.smallWheel]
+
+/** Why a pair is refused or not advised here. */
+export const remarksOf = (c: RatioCandidate): string[] =>
+  c.loops.flatMap((p) => [...p.breaks.map((b) => breakText(b, p)), smallWheelText(p)]).filter(Boolean)
 
 /** How evenly teeth and links wear, and after how many loop turns a front tooth meets the same link again. */
 export function meetingText(pick: LoopPick): string {
