@@ -13,7 +13,8 @@ public sealed record StartingLayoutInput(Drive Drive, LoopChoice Choice, Machine
 public sealed record LoopDrawingFiles(string Svg, string Dxf);
 
 /// <param name="Code">As it stands on the belt.</param>
-public sealed record BeltCodeInput(string Code);
+/// <param name="Standard">Of the loop it is held against; null for none.</param>
+public sealed record BeltCodeInput(string Code, string? Standard = null);
 
 /// <param name="Standard">Chain of the tables.</param>
 public sealed record SprocketInput(string Standard, int Teeth);
@@ -36,6 +37,8 @@ public static class FitEndpoints
             .WithName("fitNeighbours");
         fit.MapPost("/combinations", (LoopCombinationsInput input) => TypedResults.Ok(LoopCombinations.Of(input)))
             .WithName("findCombinations");
+        fit.MapPost("/pairs-for-move", (PairsForMoveInput input) => TypedResults.Ok(PairsForMove.Of(input)))
+            .WithName("findPairsForMove");
         fit.MapPost("/length-for-centre", (LengthForCentreInput input) => TypedResults.Ok(LengthForCentre.Of(input)))
             .WithName("findLengthForCentre");
         fit.MapPost("/spacers", (SpacerStacksInput input) => TypedResults.Ok(SpacerStacks.Of(input)))
@@ -43,7 +46,7 @@ public static class FitEndpoints
         fit.MapPost("/spacer-workings", (SpacerWorkingsInput input) => TypedResults.Ok(SpacerWorkings.Of(input)))
             .WithName("explainSpacers");
         fit.MapPost("/rail", (RailInput input) => TypedResults.Ok(Rail.Of(input))).WithName("layRail");
-        fit.MapPost("/belt-code", (BeltCodeInput input) => TypedResults.Ok(BeltCode.Read(input.Code)))
+        fit.MapPost("/belt-code", (BeltCodeInput input) => TypedResults.Ok(BeltCode.Answer(input.Code, input.Standard)))
             .WithName("readBeltCode");
         fit.MapPost("/cut-belt", (CutBeltInput input) => TypedResults.Ok(CutBelt.Of(input))).WithName("cutBelt");
         fit.MapPost("/groove", (GrooveInput input) => TypedResults.Ok(GrooveMatch.Of(input))).WithName("matchGroove");

@@ -18,7 +18,12 @@ public static class DriveGears
             int gears = StageRatio.GearCount(drive.Stages[s]);
             if (gears == 1)
                 continue;
-            combinations = [.. combinations.SelectMany(c => Enumerable.Range(0, gears).Select(g => With(c, stage, g)))];
+            combinations =
+            [
+                .. combinations.SelectMany(c =>
+                    StageRatio.KnownGears(drive.Stages[stage]).Select(g => With(c, stage, g))
+                ),
+            ];
         }
         int[] shiftable =
         [

@@ -178,8 +178,20 @@ public static class DriveRules
             .Note(nameof(set.Note), set.Note)
             .Count(nameof(set.Reductions), set.Reductions.Count, 1, MostGears, "gears");
         for (int g = 0; g < set.Reductions.Count; g++)
-            guard.Between($"{nameof(set.Reductions)}[{g}]", set.Reductions[g], SmallestReduction, LargestReduction, "");
-        return guard;
+            if (set.Reductions[g] != GearboxSet.Gap)
+                guard.Between(
+                    $"{nameof(set.Reductions)}[{g}]",
+                    set.Reductions[g],
+                    SmallestReduction,
+                    LargestReduction,
+                    ""
+                );
+        return guard.That(
+            set.Reductions.Count == 0 || set.Reductions.Any(r => r != GearboxSet.Gap),
+            nameof(set.Reductions),
+            "only_gaps",
+            "Give the ratio of at least one gear."
+        );
     }
 
     private static void CheckLoop(Loop loop, Guard guard)

@@ -2,7 +2,7 @@ namespace Wendrak.Core.Gearing;
 
 /// <summary>A named list of gear ratios, kept apart from machines and reused.</summary>
 /// <param name="Id">Where it is stored; 0 for one that is not stored yet.</param>
-/// <param name="Reductions">Input turns per output turn, first gear first, each above 0.</param>
+/// <param name="Reductions">Input turns per output turn, first gear first, each above 0; 0 for a gear that nobody knows the ratio of.</param>
 /// <param name="TurnsRound">
 /// True when the output turns against the input (one pair of external gears in every gear, the usual two-shaft box).
 /// </param>
@@ -13,4 +13,8 @@ public sealed record GearboxSet(
     IReadOnlyList<double> Reductions,
     bool TurnsRound,
     string? Note
-);
+)
+{
+    /// <summary>Stands for a gear whose ratio nobody knows: it is left out of everything, and the others keep their numbers.</summary>
+    public const double Gap = 0;
+}

@@ -11,7 +11,7 @@ internal sealed class LoopCandidates
     private readonly int _gapsPerLink;
     private readonly LoopChoice _fitted;
     private readonly SmallWheel _smallWheel;
-    private readonly double? _hubSmallestPrimary;
+    private readonly WheelLimits _limits;
     private readonly double[] _ripples = new double[WheelSize.MostTeeth + 1];
     private readonly MeetingWheel?[] _meeting = new MeetingWheel?[WheelSize.MostTeeth + 1];
 
@@ -35,7 +35,7 @@ internal sealed class LoopCandidates
         _fitted = train.ChoiceOf(_loop.Key);
         _smallWheel = new(_loop);
         _gapsPerLink = WheelSize.GapsPerLink(_loop);
-        _hubSmallestPrimary = HubBehind(train);
+        _limits = new(train.Drive, _loop);
         Work = search.Work ?? WorkCosts.DefaultFor(_loop);
         Picks = Enumerate(stock, $"Search[{loopIndex}].", mostPairs);
     }
@@ -64,13 +64,6 @@ internal sealed class LoopCandidates
             guard.Include(new Guard("Work.").Include(WorkCosts.Check(work)));
         guard.ThrowIfAny();
     }
-
-    /// <summary>A gear hub on the wheel side of this loop limits how low front over rear may go.</summary>
-    private double? HubBehind(DriveTrain train) =>
-        train
-            .Drive.Stages.OfType<HubGear>()
-            .FirstOrDefault(h => h.DrivingShaft == _loop.DrivenShaft)
-            ?.SmallestPrimaryRatio;
 
     private List<LoopPick> Enumerate(IReadOnlyList<StockWheel> stock, string at, int mostPairs)
     {
@@ -147,7 +140,7 @@ internal sealed class LoopCandidates
             _smallWheel.Judge(small),
             frontSupply,
             rearSupply,
-            BreaksOf(front, rear, ratio),
+            _limits.BreaksOf(front, rear, ratio, _search.LargestRatio),
             isTyped
         );
     }
@@ -171,24 +164,4 @@ internal sealed class LoopCandidates
             (false, true) => Moves.RearOnly,
             _ => Moves.Both,
         };
-
-    private IReadOnlyList<ConstraintBreak> BreaksOf(double front, double rear, double ratio)
-    {
-        bool rearTooLarge = rear > _loop.LargestRear;
-        bool frontTooSmall = front < _loop.SmallestFront;
-        bool hubTooLow = front / rear < _hubSmallestPrimary;
-        bool ratioTooLarge = ratio > _search.LargestRatio;
-        if (!rearTooLarge && !frontTooSmall && !hubTooLow && !ratioTooLarge)
-            return [];
-        List<ConstraintBreak> breaks = [];
-        if (rearTooLarge)
-            breaks.Add(ConstraintBreak.RearTooLarge);
-        if (frontTooSmall)
-            breaks.Add(ConstraintBreak.FrontTooSmall);
-        if (hubTooLow)
-            breaks.Add(ConstraintBreak.HubPrimaryTooLow);
-        if (ratioTooLarge)
-            breaks.Add(ConstraintBreak.LoopRatioTooLarge);
-        return breaks;
-    }
 }

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Gearing;
@@ -204,6 +205,12 @@ public static class SetupComparison
             );
         }
 
+        /// <summary>Null where gears have no single number, as of a crank box before a hub.</summary>
+        private static int[]? NumbersOf(IReadOnlyList<DriveGear> gears) =>
+            gears.All(g => int.TryParse(g.Label, CultureInfo.InvariantCulture, out _))
+                ? [.. gears.Select(g => int.Parse(g.Label, CultureInfo.InvariantCulture))]
+                : null;
+
         private FeelsLikeResult? FeelsLikeFitted(double overall, double? u)
         {
             double perMm = u ?? 1;
@@ -211,7 +218,7 @@ public static class SetupComparison
             if (u is null != _fittedCircumference is null)
                 return null;
             double[] old = [.. fitted.Gears.Select(g => Math.Abs(fitted.Reduction(output.Shaft, g)) / fittedPerMm)];
-            return FeelsLike.Of(old, overall / perMm);
+            return FeelsLike.Of(old, overall / perMm, NumbersOf(fitted.Gears));
         }
 
         private double? RearTeethLike(DriveTrain train)

@@ -29,7 +29,13 @@ public static class StageRatio
             _ => Of(stage, choice),
         };
 
-    /// <summary>How many gears a stage has; 1 when it can't be shifted.</summary>
+    /// <summary>Indices of the gears a stage has and whose ratio is known; one for a stage that can't be shifted.</summary>
+    public static IEnumerable<int> KnownGears(Stage stage) =>
+        stage is Gearbox box
+            ? Enumerable.Range(0, box.Set.Reductions.Count).Where(g => box.Set.Reductions[g] != GearboxSet.Gap)
+            : Enumerable.Range(0, GearCount(stage));
+
+    /// <summary>How many gears a stage has, known or not; 1 when it can't be shifted.</summary>
     public static int GearCount(Stage stage) =>
         stage switch
         {

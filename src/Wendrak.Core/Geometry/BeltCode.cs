@@ -28,6 +28,7 @@ public enum BeltCodeLength
 /// <param name="LengthMm">Pitch length of a toothed belt, datum length of a V-belt, effective length of a narrow inch belt.</param>
 /// <param name="InsideLengthMm">Of a V-belt whose section tells it; else null.</param>
 /// <param name="WidthMm">Null where the code does not say.</param>
+/// <param name="IsNotched">Whether its inside is notched (an X in the section) or plain; null for toothed belts.</param>
 /// <param name="Code">The code written the standard's way.</param>
 public sealed record BeltCodeReading(
     LoopMedium Medium,
@@ -37,8 +38,14 @@ public sealed record BeltCodeReading(
     double LengthMm,
     double? InsideLengthMm,
     double? WidthMm,
+    bool? IsNotched,
     string Code
 );
+
+/// <summary>What a code says.</summary>
+/// <param name="Reading">Null where it names no profile or section.</param>
+/// <param name="CouldBe">Without one: what it could be, by its figure alone; those of the loop's own kind first.</param>
+public sealed record BeltCodeAnswer(BeltCodeReading? Reading, IReadOnlyList<BeltCodeReading> CouldBe);
 
 /// <summary>Reads the codes that stand on belts, and writes them.</summary>
 /// <remarks>
@@ -96,6 +103,51 @@ public static class BeltCode
             return Toothed(toothed);
         return VForm.Match(text) is { Success: true } v ? VBelt(v) : throw Refused("unreadable", Forms);
     }
+
+    private const int MostPossible = 12;
+
+    /// <summary>Reads a code, or says what a figure without profile or section could be.</summary>
+    /// <param name="likely">Standard of the loop it is held against; null for none.</param>
+    /// <exception cref="InvalidInputException">No such form, and nothing it could be.</exception>
+    public static BeltCodeAnswer Answer(string code, string? likely)
+    {
+        if (!LoneFigure.IsMatch((code ?? "").Trim()))
+            return new(Read(code!), []);
+        BeltCodeReading[] possible =
+        [
+            .. Sectionless(code!.Trim())
+                .OrderByDescending(r => r.Standard == likely)
+                .ThenByDescending(r => LoopLengths.IsStandard(r.Medium, r.Standard, r.Teeth ?? r.LengthMm) == true)
+                .Take(MostPossible),
+        ];
+        return possible.Length > 0 ? new(null, possible) : throw Refused("unreadable", Forms);
+    }
+
+    private static readonly Regex LoneFigure = new(@"^[0-9]+([.,][0-9]+)?$", RegexOptions.CultureInvariant);
+
+    /// <summary>The figure read as a length of every profile and section it makes a belt of.</summary>
+    private static IEnumerable<BeltCodeReading> Sectionless(string figure)
+    {
+        foreach (
+            string standard in SynchronousProfiles
+                .All.Select(p => p.ProfileId)
+                .Concat(VSections.All.Select(s => s.Section))
+        )
+        {
+            BeltCodeReading? read = null;
+            try
+            {
+                read = Read(WritesWidthFirst(standard) ? $"{standard}/{figure}" : $"{standard} {figure}");
+            }
+            catch (InvalidInputException)
+            {
+                continue; // No belt of that profile is as long.
+            }
+            yield return read;
+        }
+    }
+
+    private static bool IsNotched(VSection section) => section.Section.EndsWith('X');
 
     /// <summary>Writes the code of a toothed belt.</summary>
     /// <exception cref="InvalidInputException">The profile is in no table.</exception>
@@ -157,6 +209,7 @@ public static class BeltCode
             whole * profile.PitchMm,
             null,
             width,
+            null,
             Write(profile.ProfileId, whole, width)
         );
     }
@@ -211,7 +264,17 @@ public static class BeltCode
             ),
             _ => FormattableString.Invariant($"{section.Section} {lengthMm:0.#}"),
         };
-        return new(LoopMedium.VBelt, section.Section, told, null, lengthMm, insideMm, section.TopWidthMm, code);
+        return new(
+            LoopMedium.VBelt,
+            section.Section,
+            told,
+            null,
+            lengthMm,
+            insideMm,
+            section.TopWidthMm,
+            IsNotched(section),
+            code
+        );
     }
 
     /// <summary>Classical belts carry inches inside: no belt of these sections is as short as that in millimetres.</summary>

@@ -25,11 +25,21 @@ public static class BeltLength
 
     /// <summary>The handbooks' short form, mm. Always too short; most of all for crossed belts on near centres.</summary>
     /// <remarks>L = 2C + π(D + d)/2 + (D ∓ d)²/(4C). Source: Shigley ch. 17.</remarks>
-    public static double HandbookMm(LoopCourse course, double diameter1Mm, double diameter2Mm, double centreMm)
+    public static double HandbookMm(LoopCourse course, double diameter1Mm, double diameter2Mm, double centreMm) =>
+        HandbookPieces(course, diameter1Mm, diameter2Mm, centreMm).Sum;
+
+    /// <summary>The three pieces of the short form, mm.</summary>
+    /// <exception cref="InvalidInputException">A value is not physical.</exception>
+    internal static LengthPieces HandbookPieces(
+        LoopCourse course,
+        double diameter1Mm,
+        double diameter2Mm,
+        double centreMm
+    )
     {
         Check(diameter1Mm, diameter2Mm).MoreThan("CentreMm", centreMm, 0, "mm").ThrowIfAny();
         double across = Across(course, diameter1Mm, diameter2Mm);
-        return 2 * centreMm + Math.PI * (diameter1Mm + diameter2Mm) / 2 + across * across / (4 * centreMm);
+        return new(2 * centreMm, Math.PI * (diameter1Mm + diameter2Mm) / 2, across * across / (4 * centreMm));
     }
 
     /// <summary>Centre distance that a belt length closes, mm.</summary>

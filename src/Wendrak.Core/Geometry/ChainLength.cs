@@ -31,12 +31,17 @@ public static class ChainLength
 
     /// <summary>The handbooks' short form, links. A little short; on very small, nearly equal sprockets right to 0.0001 link.</summary>
     /// <remarks>X = 2C/p + (N1 + N2)/2 + (N2 − N1)²·p/(4π²·C). Source: Shigley ch. 17; Machinery's Handbook.</remarks>
-    public static double HandbookLinks(double pitchMm, double teeth1, double teeth2, double centreMm)
+    public static double HandbookLinks(double pitchMm, double teeth1, double teeth2, double centreMm) =>
+        HandbookPieces(pitchMm, teeth1, teeth2, centreMm).Sum;
+
+    /// <summary>The three pieces of the short form, links.</summary>
+    /// <exception cref="InvalidInputException">A value is not physical.</exception>
+    internal static LengthPieces HandbookPieces(double pitchMm, double teeth1, double teeth2, double centreMm)
     {
         Check(pitchMm, teeth1, teeth2).MoreThan("CentreMm", centreMm, 0, "mm").ThrowIfAny();
         double c = centreMm / pitchMm;
         double step = (teeth2 - teeth1) / (2 * Math.PI);
-        return 2 * c + (teeth1 + teeth2) / 2.0 + step * step / c;
+        return new(2 * c, (teeth1 + teeth2) / 2.0, step * step / c);
     }
 
     /// <summary>Centre distance that a number of links closes, mm.</summary>

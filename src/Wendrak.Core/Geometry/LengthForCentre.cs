@@ -23,13 +23,13 @@ public sealed record LengthAtCentre(
 );
 
 /// <param name="NeededLength">Exact length at the wanted distance, in the unit.</param>
-/// <param name="HandbookLength">The handbooks' short form of it.</param>
+/// <param name="Handbook">The handbooks' short form of it, piece by piece.</param>
 /// <param name="Nearest">The nearest of the series, then the nearest others. Empty for a belt that is cut.</param>
 public sealed record LengthForCentreResult(
     LengthUnit LengthUnit,
     double UnitMm,
     double NeededLength,
-    double HandbookLength,
+    LengthPieces Handbook,
     IReadOnlyList<LengthAtCentre> Nearest,
     IReadOnlyList<Working> Workings
 );
@@ -71,7 +71,7 @@ public static class LengthForCentre
             LoopLengths.UnitOf(loop),
             wheels.UnitMm,
             needed,
-            wheels.HandbookLength(input.CentreMm),
+            wheels.HandbookPieces(input.CentreMm),
             nearest,
             Workings(wheels, input.CentreMm, needed)
         );

@@ -23,6 +23,9 @@ public sealed record LoopCombinationsInput(
 /// <param name="TravelMm">What the adjuster must go from its start to tension it.</param>
 /// <param name="LeftMm">What it could still go.</param>
 /// <param name="TeethInMesh">Of the wheel with the fewest in mesh.</param>
+/// <param name="FrontSupply">How it can be had, its mounting counted.</param>
+/// <param name="Money">Price of both wheels; 0 where both are there, null where one is not known.</param>
+/// <param name="Breaks">Limits of the machine, its hub among them, that the pair breaks.</param>
 public sealed record LoopCombination(
     int Front,
     int Rear,
@@ -31,7 +34,11 @@ public sealed record LoopCombination(
     double CentreMm,
     double TravelMm,
     double LeftMm,
-    int TeethInMesh
+    int TeethInMesh,
+    WheelSupply FrontSupply,
+    WheelSupply RearSupply,
+    double? Money,
+    IReadOnlyList<ConstraintBreak> Breaks
 );
 
 /// <param name="TrackMm">Whole way of the adjuster.</param>
@@ -79,9 +86,12 @@ public static class LoopCombinations
             // The path changes steadily along the track: what reaches closes. Where is looked for only if it is listed.
             if (listed.Count >= MostListed)
                 continue;
-            LoopCombination[] closing = [.. reaching.Select(r => Closed(r.Loop, r.Length)).OfType<LoopCombination>()];
+            LoopCombination[] closing =
+            [
+                .. reaching.Select(r => Closed(r.Loop, r.Length, input)).OfType<LoopCombination>(),
+            ];
             count -= reaching.Length - closing.Length;
-            listed.AddRange(closing.OrderBy(c => c.TravelMm));
+            listed.AddRange(closing.OrderBy(c => c.Breaks.Count > 0).ThenBy(c => c.TravelMm));
         }
         LoopCombination[] ranked = [.. listed.Take(MostListed)];
         bool pedalledBelt = input.Drive.Input.Kind == InputKind.Rider && like.Loop.Medium == LoopMedium.ToothedBelt;
@@ -104,11 +114,14 @@ public static class LoopCombinations
             .Select(l => (loop, l));
     }
 
-    private static LoopCombination? Closed(FittedLoop loop, double length)
+    private static LoopCombination? Closed(FittedLoop loop, double length, LoopCombinationsInput input)
     {
         FittingLength fit = loop.LengthOf(length);
         if (!fit.Fits || loop.Trace(fit.TravelMm!.Value).Path is not { } path)
             return null;
+        (double front, double rear) = (loop.Choice.FrontSize, loop.Choice.RearSize);
+        WheelSupply frontSupply = Supply.Of(input.Stock, loop.Loop, WheelSide.Front, front, input.Fitted.FrontSize);
+        WheelSupply rearSupply = Supply.Of(input.Stock, loop.Loop, WheelSide.Rear, rear, input.Fitted.RearSize);
         return new(
             (int)loop.Choice.FrontSize,
             (int)loop.Choice.RearSize,
@@ -117,7 +130,11 @@ public static class LoopCombinations
             fit.CentreMm!.Value,
             Math.Max(0, fit.TravelMm.Value),
             Math.Max(0, loop.TrackMm - fit.TravelMm.Value),
-            path.Wheels.Where(w => w.TeethEngaged is not null).Min(w => w.TeethEngaged!.Value)
+            path.Wheels.Where(w => w.TeethEngaged is not null).Min(w => w.TeethEngaged!.Value),
+            frontSupply,
+            rearSupply,
+            frontSupply.Price + rearSupply.Price,
+            new WheelLimits(input.Drive, loop.Loop).BreaksOf(front, rear, rear / front, null)
         );
     }
 

@@ -35,11 +35,14 @@ public static class LoopLengths
     ];
 
     /// <summary>Whether a length is of the standard's series; null where no table tells, as for chains.</summary>
-    public static bool? IsStandard(Loop loop, double length) =>
-        loop.Medium switch
+    public static bool? IsStandard(Loop loop, double length) => IsStandard(loop.Medium, loop.Standard, length);
+
+    /// <inheritdoc cref="IsStandard(Loop, double)"/>
+    public static bool? IsStandard(LoopMedium medium, string standard, double length) =>
+        medium switch
         {
             LoopMedium.VBelt => StandardDatumLengthsMm.Contains(length),
-            LoopMedium.ToothedBelt => BeltLengths.TeethFor(loop.Standard)?.Contains((int)length),
+            LoopMedium.ToothedBelt => BeltLengths.TeethFor(standard)?.Contains((int)length),
             _ => null,
         };
 

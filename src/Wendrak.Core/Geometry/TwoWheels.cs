@@ -28,10 +28,10 @@ internal sealed class TwoWheels(Loop loop, double front, double rear)
             ? ChainLength.Links(UnitMm, FrontLinks, RearLinks, centreMm)
             : BeltLength.Mm(loop.Course, FrontDiameterMm, RearDiameterMm, centreMm) / UnitMm;
 
-    public double HandbookLength(double centreMm) =>
+    public LengthPieces HandbookPieces(double centreMm) =>
         IsChain
-            ? ChainLength.HandbookLinks(UnitMm, FrontLinks, RearLinks, centreMm)
-            : BeltLength.HandbookMm(loop.Course, FrontDiameterMm, RearDiameterMm, centreMm) / UnitMm;
+            ? ChainLength.HandbookPieces(UnitMm, FrontLinks, RearLinks, centreMm)
+            : BeltLength.HandbookPieces(loop.Course, FrontDiameterMm, RearDiameterMm, centreMm).In(UnitMm);
 
     public double CentreMm(double length) =>
         IsChain

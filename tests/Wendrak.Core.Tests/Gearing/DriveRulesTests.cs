@@ -66,7 +66,7 @@ public sealed class DriveRulesTests
     }
 
     [Theory]
-    [InlineData(0.0)]
+    [InlineData(0.001)]
     [InlineData(-1.0)]
     [InlineData(1000.0)]
     public void A_gear_ratio_has_its_bounds(double reduction)

@@ -4,6 +4,22 @@ namespace Wendrak.Core.Tests.Gearing;
 
 public sealed class DriveTrainTests
 {
+    /// <summary>A gear whose ratio nobody knows is left out; the others keep their numbers.</summary>
+    [Fact]
+    public void A_gearbox_set_may_have_gaps()
+    {
+        Drive Box(params double[] reductions) =>
+            Drives.WithStages([
+                new Gearbox("box", "box", "in", "out", new(1, 1, "measured", reductions, false, null)),
+                Drives.Chain("final", "out", "axle"),
+            ]);
+        DriveTrain train = new(Box(2.6, 0, 1.4, 1.1), Drives.Pair(15, 45));
+        Assert.Equal(["1", "3", "4"], train.Gears.Select(g => g.Label));
+        Assert.Equal(3 * 1.4, Math.Abs(train.Reduction("axle", train.Gears[1])), 1e-12);
+        Refusals.Names("Stages[0].Set.Reductions", () => _ = new DriveTrain(Box(0, 0), Drives.Pair(15, 45)));
+        Refusals.Names("Stages[0].Set.Reductions[1]", () => _ = new DriveTrain(Box(2, -1), Drives.Pair(15, 45)));
+    }
+
     [Fact]
     public void Overall_ratio_of_a_motorcycle_agrees_with_the_worked_example()
     {

@@ -76,6 +76,15 @@ public sealed class SpeedTests
         Assert.Equal(RatioDirection.Same, feels.Beyond);
     }
 
+    /// <summary>Between second and fourth, half-way by proportion, it is third: the one nobody knows.</summary>
+    [Fact]
+    public void Across_a_gap_gears_keep_their_numbers()
+    {
+        double between = Math.Sqrt(2.0 * 1.28);
+        Assert.Equal(3, FeelsLike.Of([2.8, 2.0, 1.28], between, [1, 2, 4])!.Gear, 1e-9);
+        Assert.Equal(RatioDirection.Taller, FeelsLike.Of([2.8, 2.0, 1.28], 1.2, [1, 2, 4])!.Beyond);
+    }
+
     [Fact]
     public void An_unchanged_gear_feels_like_itself()
     {

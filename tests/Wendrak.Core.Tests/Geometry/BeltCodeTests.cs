@@ -35,6 +35,28 @@ public sealed class BeltCodeTests
         Assert.Equal(read.WidthMm ?? double.NaN, again.WidthMm ?? double.NaN, 0.13);
     }
 
+    [Fact]
+    public void A_figure_alone_is_answered_with_what_it_could_be_the_loops_own_kind_first()
+    {
+        BeltCodeAnswer metric = BeltCode.Answer("1240", "8M");
+        Assert.Null(metric.Reading);
+        Assert.Equal(("8M", 155), (metric.CouldBe[0].Standard, metric.CouldBe[0].Teeth));
+        Assert.Contains(metric.CouldBe, r => r.Medium == LoopMedium.VBelt);
+        Assert.Equal("A52", BeltCode.Answer("52", "A").CouldBe[0].Code);
+        Assert.Equal(BeltCodeLength.Effective, BeltCode.Answer("800", "5V").CouldBe[0].Told);
+        Assert.NotNull(BeltCode.Answer("1240-8M-30", null).Reading);
+        Refusals.Names("Code", () => BeltCode.Answer("1", null));
+        Refusals.Names("Code", () => BeltCode.Answer("what", null));
+    }
+
+    [Fact]
+    public void Plain_and_notched_belts_of_a_section_are_told_apart()
+    {
+        Assert.False(BeltCode.Read("5V800").IsNotched);
+        Assert.True(BeltCode.Read("5VX800").IsNotched);
+        Assert.Null(BeltCode.Read("1240-8M-30").IsNotched);
+    }
+
     /// <summary>Every tooth count of every profile, written and read again.</summary>
     [Fact]
     public void Every_code_that_is_written_reads_the_same()

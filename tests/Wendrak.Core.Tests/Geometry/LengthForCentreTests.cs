@@ -47,7 +47,11 @@ public sealed class LengthForCentreTests
     {
         LengthForCentreResult found = LengthForCentre.Of(Input(LoopMedium.Chain, "520", 15, 45, 640));
         Published.AgreesWithin(0.001, 111.196, found.NeededLength, "engineering.md d2");
-        Published.AgreesWithin(0.001, 111.195, found.HandbookLength, "engineering.md d2");
+        Published.AgreesWithin(0.001, 111.195, found.Handbook.Sum, "engineering.md d2");
+        // By hand: 2·640/15.875, half of 15 + 45 teeth, and (30/2π)²·15.875/640.
+        Assert.Equal(80.63, found.Handbook.Runs, 0.001);
+        Assert.Equal(30, found.Handbook.Wheels);
+        Assert.Equal(0.5655, found.Handbook.Difference, 0.0001);
         Assert.Equal(found.NeededLength, found.Workings[0].Result.Value);
         Assert.Equal(112, found.Nearest[0].Length);
         Published.AgreesWithin(0.001, 646.426, found.Nearest[0].CentreMm, "engineering.md d2");

@@ -20,6 +20,32 @@ public sealed class LoopCombinationsTests
     private static LoopCombinationsInput Input(IReadOnlyList<int> lengths) =>
         new(Bicycle, new("final", 46, 24, 118), Fits.Slot(446, 464), [42, 46, 50], [22, 24, 26, 28], lengths, []);
 
+    [Fact]
+    public void Mounting_price_and_the_hubs_limit_are_known_as_in_the_search_for_a_ratio()
+    {
+        Stage[] stages =
+        [
+            .. Bicycle.Stages.OfType<Loop>().Select(l => l with { FrontMounting = "5-arm", LargestRear = 26 }),
+            new HubGear("hub", "hub", "hub", "wheel", "three", [0.75, 1, 1.333], 1.8),
+        ];
+        Drive geared = Bicycle with { Stages = stages, Outputs = [new("rear wheel", "wheel", true, null)] };
+        StockWheel front = new("BIKE11", WheelSide.Front, 42, "5-arm", 0, 40, true);
+        LoopCombinationsResult found = LoopCombinations.Of(
+            Input([]) with
+            {
+                Drive = geared,
+                Stock = [front, front with { Size = 50, Mounting = "4-arm", Count = 1 }],
+            }
+        );
+        LoopCombination Of(int f, int r) => found.Combinations.First(c => (c.Front, c.Rear) == (f, r));
+        Assert.Equal((Availability.ToBuy, 40.0), (Of(42, 24).FrontSupply.Availability, Of(42, 24).Money!.Value));
+        Assert.Equal(Availability.OtherMounting, Of(50, 24).FrontSupply.Availability);
+        Assert.Null(Of(50, 24).Money);
+        Assert.Equal([ConstraintBreak.HubPrimaryTooLow], Of(42, 24).Breaks);
+        Assert.Contains(ConstraintBreak.RearTooLarge, Of(42, 28).Breaks);
+        Assert.Empty(Of(46, 24).Breaks);
+    }
+
     /// <summary>Every pair and length tried one by one with the two-pulley formula.</summary>
     [Fact]
     public void All_that_close_on_the_adjuster_are_found_and_no_others()

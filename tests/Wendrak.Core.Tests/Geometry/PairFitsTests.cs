@@ -28,6 +28,25 @@ public sealed class PairFitsTests
         Assert.Equal(2 * 15.875 / 4, fits[1].MoveMm!.Value, 1.0);
     }
 
+    /// <summary>The question the other way round gives back the pair it was asked from.</summary>
+    [Theory]
+    [InlineData(15, 43)]
+    [InlineData(14, 46)]
+    [InlineData(16, 45)]
+    public void A_move_of_the_axle_asks_for_the_teeth_that_make_it(double front, double rear)
+    {
+        double move = ChainLength.CentreMm(15.875, front, rear, 112) - ChainLength.CentreMm(15.875, 15, 45, 112);
+        IReadOnlyList<PairForMove> told = PairsForMove.Of(new(Drives.Motorcycle(), Fitted, Fits.Slot(610, 690), move));
+        Assert.Equal((front, rear), (told[0].FrontSize, told[0].RearSize));
+        Assert.Equal(0, told[0].OffMm, 1e-5);
+        Assert.Equal((rear / front / 3 - 1) * 100, told[0].RatioChangePercent, 1e-9);
+        Assert.Equal(told.OrderBy(p => Math.Abs(p.OffMm)), told);
+        Refusals.Names(
+            "MoveMm",
+            () => PairsForMove.Of(new(Drives.Motorcycle(), Fitted, Fits.Slot(610, 690), double.NaN))
+        );
+    }
+
     [Fact]
     public void A_pair_beyond_the_slot_says_how_many_links_to_change()
     {

@@ -202,6 +202,8 @@ export const fitNeighbours = (body: LoopFitInput, s: Signal = {}) =>
   answered(client.POST('/api/fit/neighbours', { body, ...s }))
 export const findCombinations = (body: Schemas['LoopCombinationsInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/combinations', { body, ...s }))
+export const findPairsForMove = (body: Schemas['PairsForMoveInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/pairs-for-move', { body, ...s }))
 export const findLengthForCentre = (body: Schemas['LengthForCentreInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/length-for-centre', { body, ...s }))
 export const startMover = (body: Schemas['StartingMoverInput'], s: Signal = {}) =>

@@ -25,8 +25,10 @@ export const useDesignations = () =>
 export const useChanges = (machineId?: number) =>
   useQuery({ queryKey: ['changes', machineId], queryFn: () => api.listChanges(machineId), retry: retryLost })
 
-export interface Computed<R> {
+export interface Computed<R, I = unknown> {
   data: R | undefined
+  /** The input that `data` answers; undefined while there is none. */
+  of: I | undefined
   error: unknown
   /** The answer in view belongs to an earlier input, since the present one was refused, got lost, or is not whole. */
   isStale: boolean
@@ -40,18 +42,22 @@ export function useComputed<I, R>(
   name: string,
   input: I | undefined,
   ask: (input: I, s: { signal: AbortSignal }) => Promise<R>,
-): Computed<R> {
+): Computed<R, I> {
   const query = useQuery({
     queryKey: ['computed', name, input],
-    queryFn: input === undefined ? skipToken : ({ signal }) => ask(input, { signal }),
+    queryFn:
+      input === undefined
+        ? skipToken
+        : async ({ signal }) => ({ data: await ask(input, { signal }), of: input }),
     retry: retryLost,
     staleTime: 60_000,
   })
-  const data = useLastGood(query.data)
+  const last = useLastGood(query.data)
   return {
-    data,
+    data: last?.data,
+    of: last?.of,
     error: query.error,
-    isStale: data !== undefined && (query.error !== null || input === undefined),
+    isStale: last !== undefined && (query.error !== null || input === undefined),
   }
 }
 

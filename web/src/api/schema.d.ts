@@ -244,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fit/pairs-for-move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["findPairsForMove"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fit/length-for-centre": {
         parameters: {
             query?: never;
@@ -1384,9 +1400,17 @@ export interface components {
             /** Format: double */
             rightMm: number;
         };
+        /** @description What a code says. */
+        BeltCodeAnswer: {
+            reading: null | components["schemas"]["BeltCodeReading"];
+            /** @description Without one: what it could be, by its figure alone; those of the loop's own kind first. */
+            couldBe: components["schemas"]["BeltCodeReading"][];
+        };
         BeltCodeInput: {
             /** @description As it stands on the belt. */
             code: string;
+            /** @description Of the loop it is held against; null for none. */
+            standard?: null | string;
         };
         /**
          * @description What length a code on a belt tells.
@@ -1419,6 +1443,8 @@ export interface components {
              * @description Null where the code does not say.
              */
             widthMm: null | number;
+            /** @description Whether its inside is notched (an X in the section) or plain; null for toothed belts. */
+            isNotched: null | boolean;
             /** @description The code written the standard's way. */
             code: string;
         };
@@ -2269,7 +2295,7 @@ export interface components {
             /** Format: int32 */
             version: number;
             name: string;
-            /** @description Input turns per output turn, first gear first, each above 0. */
+            /** @description Input turns per output turn, first gear first, each above 0; 0 for a gear that nobody knows the ratio of. */
             reductions: number[];
             /** @description True when the output turns against the input (one pair of external gears in every gear, the usual two-shaft box). */
             turnsRound: boolean;
@@ -2538,14 +2564,31 @@ export interface components {
              * @description Exact length at the wanted distance, in the unit.
              */
             neededLength: number;
-            /**
-             * Format: double
-             * @description The handbooks' short form of it.
-             */
-            handbookLength: number;
+            /** @description The handbooks' short form of it, piece by piece. */
+            handbook: components["schemas"]["LengthPieces"];
             /** @description The nearest of the series, then the nearest others. Empty for a belt that is cut. */
             nearest: components["schemas"]["LengthAtCentre"][];
             workings: components["schemas"]["Working"][];
+        };
+        /** @description The handbooks' short form of a length in its three pieces, in links, belt teeth or mm. */
+        LengthPieces: {
+            /**
+             * Format: double
+             * @description Both runs, as long as the centre distance.
+             */
+            runs: number;
+            /**
+             * Format: double
+             * @description Half of either wheel: what lies on them if they were equal.
+             */
+            wheels: number;
+            /**
+             * Format: double
+             * @description What two unequal wheels add: the runs lean, and more lies on the large one than leaves the small one.
+             */
+            difference: number;
+            /** Format: double */
+            sum: number;
         };
         /**
          * @description Why a length is the recommended one.
@@ -2759,6 +2802,16 @@ export interface components {
              * @description Of the wheel with the fewest in mesh.
              */
             teethInMesh: number;
+            /** @description How it can be had, its mounting counted. */
+            frontSupply: components["schemas"]["WheelSupply"];
+            rearSupply: components["schemas"]["WheelSupply"];
+            /**
+             * Format: double
+             * @description Price of both wheels; 0 where both are there, null where one is not known.
+             */
+            money: null | number;
+            /** @description Limits of the machine, its hub among them, that the pair breaks. */
+            breaks: components["schemas"]["ConstraintBreak"][];
         };
         /** @description Wheels and lengths that can be had for one loop, and where its wheels stand. */
         LoopCombinationsInput: {
@@ -3643,6 +3696,36 @@ export interface components {
             fitted: components["schemas"]["LoopChoice"];
             layout: components["schemas"]["LoopLayout"];
             pairs: components["schemas"]["WheelPair"][];
+        };
+        PairForMove: {
+            /** Format: double */
+            frontSize: number;
+            /** Format: double */
+            rearSize: number;
+            /** Format: double */
+            moveMm: number;
+            /**
+             * Format: double
+             * @description Its move less the move asked for.
+             */
+            offMm: number;
+            /**
+             * Format: double
+             * @description Against as fitted; positive is shorter.
+             */
+            ratioChangePercent: number;
+        };
+        /** @description An adjuster that was moved, or must be, with the same chain or belt. */
+        PairsForMoveInput: {
+            drive: components["schemas"]["Drive"];
+            /** @description Wheels and length as fitted. */
+            fitted: components["schemas"]["LoopChoice"];
+            layout: components["schemas"]["LoopLayout"];
+            /**
+             * Format: double
+             * @description Along the track from where it stands as fitted; positive towards its end.
+             */
+            moveMm: number;
         };
         /**
          * @description The three members of a simple planetary set that can be held, driven or taken off.
@@ -5156,6 +5239,8 @@ export interface components {
         /** @description Wheels that a new loop starts with until the owner gives the right ones. */
         StartingWheels: {
             medium: components["schemas"]["LoopMedium"];
+            /** @description Chain, profile or section such a loop usually has. */
+            standard: string;
             /**
              * Format: double
              * @description Teeth, or datum diameter in mm for friction belts.
@@ -6192,6 +6277,39 @@ export interface operations {
             };
         };
     };
+    findPairsForMove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PairsForMoveInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PairForMove"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
     findLengthForCentre: {
         parameters: {
             query?: never;
@@ -6343,7 +6461,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BeltCodeReading"];
+                    "application/json": components["schemas"]["BeltCodeAnswer"];
                 };
             };
             /** @description Bad Request */

@@ -7,6 +7,7 @@ import type { Workbench } from '../machine/useWorkbench'
 import { plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
+import { Outdated } from '../shell/Outdated'
 import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
 import type { Fit } from './useFit'
@@ -20,11 +21,12 @@ const TOLD: Record<BeltCodeReading['told'], string> = {
 
 /** Reads what stands on a belt, and puts that belt on. */
 export function BeltCodeTool({ bench, fit }: { bench: Workbench; fit: Fit }) {
-  const units = useUnits()
   const [code, setCode] = useState('')
-  const { data, error, isStale } = useComputed('belt-code', code.trim() ? { code } : undefined, readBeltCode)
-  const isSame = data?.standard === fit.loop.standard
-  const length = data?.teeth ?? data?.lengthMm
+  const { data, of, error, isStale } = useComputed(
+    'belt-code',
+    code.trim() ? { code, standard: fit.loop.standard } : undefined,
+    readBeltCode,
+  )
   return (
     <>
       <TextInput
@@ -37,45 +39,84 @@ export function BeltCodeTool({ bench, fit }: { bench: Workbench; fit: Fit }) {
         error={issueFor(error, 'code')}
       />
       <Refused error={error} fields={['code']} />
-      {data && code.trim() && (
-        <div style={{ opacity: isStale ? 0.6 : 1 }}>
-          <Figure name="profile or section">{data.standard}</Figure>
-          {data.teeth !== null && <Figure name="teeth">{plain(data.teeth)}</Figure>}
-          <Figure name={TOLD[data.told]}>{units.show('fine', data.lengthMm)}</Figure>
-          {data.insideLengthMm !== null && (
-            <Figure name="inside length">{units.show('fine', data.insideLengthMm)}</Figure>
+      {data && (
+        <Outdated isStale={isStale} of={`“${of?.code}”`}>
+          {data.reading && <Reading read={data.reading} bench={bench} fit={fit} />}
+          {data.couldBe.length > 0 && (
+            <>
+              <p>It names no profile or section. It could be:</p>
+              <ul>
+                {data.couldBe.map((read) => (
+                  <li key={read.code}>
+                    <button type="button" className={table.pick} onClick={() => setCode(read.code)}>
+                      {read.code}
+                    </button>{' '}
+                    <Length read={read} />
+                  </li>
+                ))}
+              </ul>
+            </>
           )}
-          {data.widthMm !== null && <Figure name="width">{units.show('fine', data.widthMm)}</Figure>}
-          <Figure name="written">{data.code}</Figure>
-          {!isSame && (
-            <p style={{ color: 'var(--watch)', marginTop: 6 }}>
-              ▲ This loop is entered as {fit.loop.standard}, the belt says {data.standard}.
-            </p>
-          )}
-          {data.told === 'effective' && (
-            <p style={{ color: 'var(--watch)', marginTop: 6 }}>
-              ▲ An effective length must not be mixed with datum diameters.
-            </p>
-          )}
-          {isSame && data.told !== 'effective' && length !== undefined && (
-            <button
-              type="button"
-              className={table.pick}
-              onClick={() =>
-                bench.pick([
-                  {
-                    loopKey: fit.loop.loopKey,
-                    frontSize: fit.choice.frontSize,
-                    rearSize: fit.choice.rearSize,
-                    length,
-                  },
-                ])
-              }
-            >
-              See it on these wheels
-            </button>
-          )}
-        </div>
+        </Outdated>
+      )}
+    </>
+  )
+}
+
+function Length({ read }: { read: BeltCodeReading }) {
+  const units = useUnits()
+  return (
+    <span className="cap">
+      {read.teeth !== null && `${plain(read.teeth)} teeth, `}
+      {TOLD[read.told]} {units.show('fine', read.lengthMm)}
+    </span>
+  )
+}
+
+function Reading({ read, bench, fit }: { read: BeltCodeReading; bench: Workbench; fit: Fit }) {
+  const units = useUnits()
+  const isSame = read.standard === fit.loop.standard
+  const length = read.teeth ?? read.lengthMm
+  return (
+    <>
+      <Figure name="profile or section">
+        {read.standard}
+        {read.isNotched !== null && `, ${read.isNotched ? 'notched inside' : 'plain'}`}
+      </Figure>
+      {read.teeth !== null && <Figure name="teeth">{plain(read.teeth)}</Figure>}
+      <Figure name={TOLD[read.told]}>{units.show('fine', read.lengthMm)}</Figure>
+      {read.insideLengthMm !== null && (
+        <Figure name="inside length">{units.show('fine', read.insideLengthMm)}</Figure>
+      )}
+      {read.widthMm !== null && <Figure name="width">{units.show('fine', read.widthMm)}</Figure>}
+      <Figure name="written">{read.code}</Figure>
+      {!isSame && (
+        <p style={{ color: 'var(--watch)', marginTop: 6 }}>
+          ▲ This loop is entered as {fit.loop.standard}, the belt says {read.standard}.
+        </p>
+      )}
+      {read.told === 'effective' && (
+        <p style={{ color: 'var(--watch)', marginTop: 6 }}>
+          ▲ An effective length must not be mixed with datum diameters.
+        </p>
+      )}
+      {isSame && read.told !== 'effective' && (
+        <button
+          type="button"
+          className={table.pick}
+          onClick={() =>
+            bench.pick([
+              {
+                loopKey: fit.loop.loopKey,
+                frontSize: fit.choice.frontSize,
+                rearSize: fit.choice.rearSize,
+                length,
+              },
+            ])
+          }
+        >
+          See it on these wheels
+        </button>
       )}
     </>
   )

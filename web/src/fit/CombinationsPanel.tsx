@@ -4,8 +4,9 @@ import { findCombinations } from '../api/client'
 import { useComputed, useStock } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { pairText } from '../machine/words'
-import { fixed, plain } from '../quantities/format'
+import { fixed, money, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
+import { breakText, supplyOf } from '../ratio/words'
 import classes from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
@@ -95,6 +96,8 @@ export default function CombinationsPanel({ bench, fit }: { bench: Workbench; fi
                 <th scope="col">travel to tension it</th>
                 <th scope="col">left after</th>
                 <th scope="col">teeth in mesh</th>
+                <th scope="col">to be had</th>
+                <th scope="col">price</th>
               </tr>
             </thead>
             <tbody>
@@ -123,6 +126,11 @@ export default function CombinationsPanel({ bench, fit }: { bench: Workbench; fi
                       >
                         {pairText(c.front, c.rear)}
                       </button>
+                      {c.breaks.map((b) => (
+                        <div key={b} style={{ color: 'var(--watch)', fontSize: 12, fontWeight: 400 }}>
+                          ▲ {breakText(b, { frontSize: c.front, rearSize: c.rear })}
+                        </div>
+                      ))}
                     </th>
                     <td className="num">{fixed(c.frontOverRear, 3)}</td>
                     <td className="num">{plain(c.length)}</td>
@@ -130,6 +138,12 @@ export default function CombinationsPanel({ bench, fit }: { bench: Workbench; fi
                     <td className="num">{units.show('fine', c.travelMm)}</td>
                     <td className="num">{units.show('fine', c.leftMm)}</td>
                     <td className="num">{plain(c.teethInMesh)}</td>
+                    <td>
+                      <span className={table.tag} data-tone={supplyOf([c.frontSupply, c.rearSupply]).tone}>
+                        {supplyOf([c.frontSupply, c.rearSupply]).text}
+                      </span>
+                    </td>
+                    <td className="num">{c.money === null ? 'ask' : c.money === 0 ? '–' : money(c.money)}</td>
                   </tr>
                 )
               })}

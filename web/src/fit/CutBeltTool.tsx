@@ -8,6 +8,7 @@ import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
 import classes from '../shell/fields.module.css'
+import { Outdated } from '../shell/Outdated'
 import { Refused } from '../shell/Refused'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
@@ -34,7 +35,7 @@ export function CutBeltTool({ fit }: { fit: Fit }) {
   const [isWorking, setWorking] = useState(false)
   const answer = fit.answer.data
   const here = answer?.path.lengthMm
-  const { data, error, isStale } = useComputed(
+  const { data, of, error, isStale } = useComputed(
     'cut-belt',
     (path ?? here) === undefined
       ? undefined
@@ -120,7 +121,7 @@ export function CutBeltTool({ fit }: { fit: Fit }) {
       </div>
       <Refused error={error} fields={FIELDS} />
       {data && (
-        <div style={{ opacity: isStale ? 0.6 : 1 }}>
+        <Outdated isStale={isStale} of={`a path of ${units.show('fine', of?.fittedMm ?? 0)}`}>
           {data.insideDiameterMm !== null ? (
             <Figure name="ring, inside diameter">{units.show('fine', data.insideDiameterMm)}</Figure>
           ) : (
@@ -136,7 +137,7 @@ export function CutBeltTool({ fit }: { fit: Fit }) {
             </p>
           )}
           <WhyButton onClick={() => setWorking(true)} />
-        </div>
+        </Outdated>
       )}
       {isWorking && data && (
         <WorkingDialog

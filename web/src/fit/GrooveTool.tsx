@@ -7,6 +7,7 @@ import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
 import classes from '../shell/fields.module.css'
+import { Outdated } from '../shell/Outdated'
 import { Refused } from '../shell/Refused'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
@@ -33,7 +34,7 @@ export function GrooveTool({ fit }: { fit: Fit }) {
   const [angle, setAngle] = useState<number>()
   const [hollow, setHollow] = useState<number>()
   const [isWorking, setWorking] = useState(false)
-  const { data, error, isStale } = useComputed(
+  const { data, of, error, isStale } = useComputed(
     'groove',
     datum !== undefined && top !== undefined && depth !== undefined
       ? {
@@ -82,7 +83,7 @@ export function GrooveTool({ fit }: { fit: Fit }) {
       <Refused error={error} fields={FIELDS} />
       {!data && <p className="cap">Measure the groove of a pulley: width at the rim and depth.</p>}
       {data && (
-        <div style={{ opacity: isStale ? 0.6 : 1 }}>
+        <Outdated isStale={isStale} of={`a groove ${units.show('fine', of?.topWidthMm ?? 0)} wide`}>
           <p style={{ color: `var(--${VERDICTS[data.verdict].tone})`, marginBottom: 6 }}>
             {VERDICTS[data.verdict].text} <WhyButton onClick={() => setWorking(true)} />
           </p>
@@ -98,7 +99,7 @@ export function GrooveTool({ fit }: { fit: Fit }) {
               ■ Hollow beyond {units.show('fine', data.wornFromMm)}: replace the pulley.
             </p>
           )}
-        </div>
+        </Outdated>
       )}
       {isWorking && data && (
         <WorkingDialog title="Working: groove" workings={data.workings} onClose={() => setWorking(false)} />

@@ -6,6 +6,8 @@ import type { Workbench } from '../machine/useWorkbench'
 import { fixed, plain, signed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
+import { Figure } from '../shell/Figure'
+import { Outdated } from '../shell/Outdated'
 import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
@@ -19,7 +21,7 @@ export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit
   const [centre, setCentre] = useState<number>()
   const [isWorking, setWorking] = useState(false)
   const wanted = centre ?? fit.answer.data?.centreMm
-  const { data, error, isStale } = useComputed(
+  const { data, of, error, isStale } = useComputed(
     'length-for-centre',
     wanted === undefined
       ? undefined
@@ -27,7 +29,7 @@ export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit
     findLengthForCentre,
   )
   return (
-    <div style={{ opacity: isStale ? 0.6 : 1 }}>
+    <>
       <QuantityField
         size="xs"
         w={160}
@@ -41,12 +43,25 @@ export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit
       />
       <Refused error={error} fields={['centreMm']} />
       {data && (
-        <>
+        <Outdated isStale={isStale} of={units.show('fine', of?.centreMm ?? 0)}>
           <p className="cap">
-            It needs {lengthText(Number(data.neededLength.toFixed(2)), data.lengthUnit)}; the handbooks’ short
-            form gives {fixed(data.handbookLength, 2)}. Two wheels only, without idlers.{' '}
-            <WhyButton onClick={() => setWorking(true)} />
+            It needs {lengthText(Number(data.neededLength.toFixed(2)), data.lengthUnit)}; two wheels only,
+            without idlers. <WhyButton onClick={() => setWorking(true)} />
           </p>
+          <details>
+            <summary>
+              The handbooks’ short form: {fixed(data.handbook.sum, 2)},{' '}
+              {signed(data.handbook.sum - data.neededLength, 3)} {UNIT_WORDS[data.lengthUnit]}
+            </summary>
+            <Figure name="both runs, as long as the centre distance">{fixed(data.handbook.runs, 3)}</Figure>
+            <Figure name="half of either wheel, as if they were equal">
+              {fixed(data.handbook.wheels, 3)}
+            </Figure>
+            <Figure name="what unequal wheels add: leaning runs, more round the large one">
+              {fixed(data.handbook.difference, 3)}
+            </Figure>
+            <Figure name="exact, by the angles">{fixed(data.neededLength, 3)}</Figure>
+          </details>
           {data.nearest.length > 0 && (
             <div className={table.scroll}>
               <table className={table.table}>
@@ -77,7 +92,7 @@ export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit
               </table>
             </div>
           )}
-        </>
+        </Outdated>
       )}
       {isWorking && data && (
         <WorkingDialog
@@ -86,6 +101,6 @@ export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit
           onClose={() => setWorking(false)}
         />
       )}
-    </div>
+    </>
   )
 }

@@ -6,6 +6,7 @@ import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import classes from './NeighboursPanel.module.css'
+import { PairsForMove } from './PairsForMove'
 import { type Fit, pairKey } from './useFit'
 import { moveText } from './words'
 
@@ -77,6 +78,9 @@ export default function NeighboursPanel({ bench, fit }: { bench: Workbench; fit:
           </tbody>
         </table>
       </div>
+      {fit.loop.medium === 'chain' || fit.loop.medium === 'toothedBelt' ? (
+        <PairsForMove bench={bench} fit={fit} />
+      ) : null}
     </Panel>
   )
 }

@@ -5,6 +5,7 @@ import { useComputed } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import { Figure } from '../shell/Figure'
+import { Outdated } from '../shell/Outdated'
 import { Refused } from '../shell/Refused'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
@@ -15,7 +16,7 @@ export function SprocketTool({ fit }: { fit: Fit }) {
   const units = useUnits()
   const [teeth, setTeeth] = useState<number | undefined>(fit.choice.frontSize)
   const [isWorking, setWorking] = useState(false)
-  const { data, error, isStale } = useComputed(
+  const { data, of, error, isStale } = useComputed(
     'sprocket',
     teeth === undefined ? undefined : { standard: fit.loop.standard, teeth },
     measureSprocket,
@@ -34,7 +35,7 @@ export function SprocketTool({ fit }: { fit: Fit }) {
       />
       <Refused error={error} fields={['teeth']} />
       {data && (
-        <div style={{ opacity: isStale ? 0.6 : 1 }}>
+        <Outdated isStale={isStale} of={`${of?.teeth} teeth`}>
           <Figure name="over the bottoms, by caliper">{units.show('fine', data.caliperMm, 2)}</Figure>
           <Figure name="pitch circle">{units.show('fine', data.pitchMm, 2)}</Figure>
           <Figure name="outside, about">{units.show('fine', data.outsideMm)}</Figure>
@@ -46,7 +47,7 @@ export function SprocketTool({ fit }: { fit: Fit }) {
           <p className="cap" style={{ marginTop: 6 }}>
             A larger hub fouls the plates. <WhyButton onClick={() => setWorking(true)} />
           </p>
-        </div>
+        </Outdated>
       )}
       {isWorking && data && (
         <WorkingDialog title="Working: sprocket" workings={data.workings} onClose={() => setWorking(false)} />

@@ -6,6 +6,7 @@ import classes from './MachineEditor.module.css'
 import { newStage, STAGE_WORDS } from './newParts'
 import { OutputForm } from './OutputForm'
 import { StageForm } from './StageForm'
+import { insertedBefore, renamedShaft, swapped, whyNotSwapped, without } from './stageOrder'
 
 interface Props {
   drive: Drive
@@ -134,8 +135,7 @@ export function DriveForm({
       {issue('stages') && <p className={classes.error}>{issue('stages')}</p>}
       {drive.stages.map((stage, i) => (
         <StageForm
-          // biome-ignore lint/suspicious/noArrayIndexKey: stages are in order; their keys are typed by hand
-          key={i}
+          key={stage.key}
           stage={stage}
           shafts={[input.shaft, ...drive.stages.slice(0, i).map((s) => s.drivenShaft)]}
           at={`${at}.stages[${i}]`}
@@ -154,7 +154,12 @@ export function DriveForm({
                 )
           }
           onChoice={onFitted}
-          onRemove={() => onChange({ ...drive, stages: drive.stages.filter((_, k) => k !== i) })}
+          onRemove={() => onChange(without(drive, i))}
+          onInsert={(kind) => onChange(insertedBefore(drive, i, newStage(kind, drive, keys)))}
+          moves={[
+            { label: 'Earlier', why: i === 0 ? 'It is the first.' : whyNotSwapped(drive, i - 1), at: i - 1 },
+            { label: 'Later', why: whyNotSwapped(drive, i), at: i },
+          ].map(({ label, why, at }) => ({ label, why, onMove: () => onChange(swapped(drive, at)) }))}
         />
       ))}
       {drive.outputs.map((output, i) => (
@@ -221,13 +226,4 @@ export function DriveForm({
       </div>
     </fieldset>
   )
-}
-
-/** What sat on a shaft stays on it when the shaft gets another name. */
-function renamedShaft(drive: Drive, before: string, after: string): Drive {
-  return {
-    ...drive,
-    stages: drive.stages.map((s) => (s.drivingShaft === before ? { ...s, drivingShaft: after } : s)),
-    outputs: drive.outputs.map((o) => (o.shaft === before ? { ...o, shaft: after } : o)),
-  }
 }

@@ -4,7 +4,7 @@ import { issueFor } from '../api/issues'
 import { useGearboxSets } from '../api/queries'
 import classes from './MachineEditor.module.css'
 import type { FieldsProps } from './PairFields'
-import { parseReductions } from './reductions'
+import { parseReductions, reductionsText } from './reductions'
 
 const OWN = 'own'
 
@@ -12,8 +12,8 @@ const OWN = 'own'
 export function GearboxFields({ stage, at, error, onChange }: FieldsProps<'gearbox'>) {
   const sets = useGearboxSets().data ?? []
   const { set } = stage
-  const [text, setText] = useState(set.reductions.join('  '))
-  const parsed = parseReductions(text)
+  const [text, setText] = useState(reductionsText(set.reductions))
+  const parsed = parseReductions(text, true)
   return (
     <>
       <Select
@@ -42,7 +42,7 @@ export function GearboxFields({ stage, at, error, onChange }: FieldsProps<'gearb
             value={text}
             onChange={(event) => {
               setText(event.currentTarget.value)
-              const { reductions } = parseReductions(event.currentTarget.value)
+              const { reductions } = parseReductions(event.currentTarget.value, true)
               if (reductions) onChange({ ...stage, set: { ...set, reductions } })
             }}
             error={parsed.issue ?? issueFor(error, `${at}.set.reductions`)}
@@ -50,7 +50,7 @@ export function GearboxFields({ stage, at, error, onChange }: FieldsProps<'gearb
         </>
       ) : (
         <p className={classes.read}>
-          {set.reductions.join('  ')}
+          {reductionsText(set.reductions)}
           <br />
           Shared: edited under Stock.
         </p>

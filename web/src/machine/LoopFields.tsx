@@ -34,22 +34,15 @@ export function LoopFields({ stage, at, choice, choiceAt, error, onChange, onCho
         value={stage.medium}
         onChange={(value) => {
           const medium = value as typeof stage.medium
-          const first = {
-            chain: known?.chains,
-            toothedBelt: known?.toothedBelts,
-            vBelt: known?.vBelts,
-            flatBelt: ['flat'],
-            roundBelt: ['round'],
-          }[medium]?.[0]
+          const start = known?.startingWheels.find((w) => w.medium === medium)
           onChange({
             ...stage,
             medium,
-            standard: first ?? stage.standard,
+            standard: (medium !== stage.medium && start?.standard) || stage.standard,
             slipFraction: isToothed(medium) ? 0 : stage.slipFraction,
             course: isToothed(medium) ? 'open' : stage.course,
           })
           // Teeth are no diameters, and a sprocket no pulley: the wheels begin anew.
-          const start = known?.startingWheels.find((w) => w.medium === medium)
           if (start && medium !== stage.medium)
             onChoice({ ...choice, frontSize: start.frontSize, rearSize: start.rearSize, links: null })
         }}

@@ -22,8 +22,8 @@ beforeEach(() => {
     vBelts: ['A'],
     hubGears: [{ name: 'typical 3-speed', speedFactors: [0.75, 1, 1.333] }],
     startingWheels: [
-      { medium: 'chain', frontSize: 15, rearSize: 45 },
-      { medium: 'vBelt', frontSize: 100, rearSize: 250 },
+      { medium: 'chain', standard: '520', frontSize: 15, rearSize: 45 },
+      { medium: 'vBelt', standard: 'A', frontSize: 100, rearSize: 250 },
     ],
     defaultWork: {
       frontMinutes: 25,
@@ -59,6 +59,8 @@ function Form({ start, error = null }: { start: api.Stage; error?: unknown }) {
       onChange={setNow}
       onChoice={setWheels}
       onRemove={() => {}}
+      onInsert={() => {}}
+      moves={[]}
     />
   )
 }
@@ -79,7 +81,8 @@ describe('a stage in the editor', () => {
     await choose('Course', 'crossed, turns round')
     expect(stage).toMatchObject({ course: 'crossed' })
     await choose('Runs on it', 'chain')
-    expect(stage).toMatchObject({ medium: 'chain', standard: '420', course: 'open', slipFraction: 0 })
+    // The one such a loop usually has, not the first of the list.
+    expect(stage).toMatchObject({ medium: 'chain', standard: '520', course: 'open', slipFraction: 0 })
     expect(screen.getByLabelText('Links')).toBeTruthy()
   })
 

@@ -1,4 +1,4 @@
-import { Button, Select, TextInput } from '@mantine/core'
+import { Button, Menu, Select, TextInput, Tooltip } from '@mantine/core'
 import type { LoopChoice, Stage } from '../api/client'
 import { issueFor } from '../api/issues'
 import { GearboxFields } from './GearboxFields'
@@ -19,11 +19,15 @@ export interface StageFormProps {
   onChange: (stage: Stage) => void
   onChoice: (choice: LoopChoice) => void
   onRemove: () => void
+  /** Puts a new stage before this one. */
+  onInsert: (kind: Stage['kind']) => void
+  /** Changing places with a neighbour, or why it can't. */
+  moves: { label: string; why: string | null; onMove: () => void }[]
 }
 
 /** One stage: between which shafts, and the fields of its kind. */
 export function StageForm(props: StageFormProps) {
-  const { stage, shafts, at, error, onChange, onRemove } = props
+  const { stage, shafts, at, error, onChange, onRemove, onInsert, moves } = props
   const issue = (field: string) => issueFor(error, `${at}.${field}`)
   return (
     <fieldset className={classes.part}>
@@ -51,6 +55,36 @@ export function StageForm(props: StageFormProps) {
         <KindFields {...props} />
       </div>
       <div className={classes.bar}>
+        <Menu>
+          <Menu.Target>
+            <Button size="compact-xs" variant="subtle" color="gray">
+              Insert before {stage.name}
+            </Button>
+          </Menu.Target>
+          <Menu.Dropdown>
+            {Object.entries(STAGE_WORDS).map(([kind, label]) => (
+              <Menu.Item key={kind} onClick={() => onInsert(kind as Stage['kind'])}>
+                {label}
+              </Menu.Item>
+            ))}
+          </Menu.Dropdown>
+        </Menu>
+        {moves.map(({ label, why, onMove }) => (
+          <Tooltip key={label} label={why} disabled={why === null}>
+            <Button
+              size="compact-xs"
+              variant="subtle"
+              color="gray"
+              aria-label={`${label}: ${stage.name}`}
+              aria-description={why ?? undefined}
+              data-disabled={why !== null || undefined}
+              aria-disabled={why !== null}
+              onClick={() => why === null && onMove()}
+            >
+              {label}
+            </Button>
+          </Tooltip>
+        ))}
         <Button size="compact-xs" variant="subtle" color="gray" onClick={onRemove}>
           Remove {stage.name}
         </Button>

@@ -126,7 +126,7 @@ export function benchOf(part: Partial<Workbench> = {}): Workbench {
       setup: card.fitted,
       isFitted: true,
     },
-    comparison: { data: undefined, error: null, isStale: false },
+    comparison: { data: undefined, of: undefined, error: null, isStale: false },
     set: () => {},
     pick: () => {},
     ...part,

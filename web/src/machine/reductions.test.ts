@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { parseReductions } from './reductions'
+import { parseReductions, reductionsText } from './reductions'
 
 describe('ratios as manuals print them', () => {
   it.each([
@@ -9,6 +9,12 @@ describe('ratios as manuals print them', () => {
     ['  1 ', [1]],
     ['3; 2; 1', [3, 2, 1]],
   ])('“%s” is read', (text, expected) => expect(parseReductions(text).reductions).toEqual(expected))
+
+  it('reads a dash as a gear nobody knows, where a set may have one, and writes it so', () => {
+    expect(parseReductions('2.643 – 1.409', true).reductions).toEqual([2.643, 0, 1.409])
+    expect(parseReductions('2.643 - 1.409').issue).toContain('“-”')
+    expect(reductionsText([2.643, 0, 1.409])).toBe('2.643  –  1.409')
+  })
 
   it.each([
     ['', 'at least one'],

@@ -33,8 +33,10 @@ export interface SupplyWord {
 }
 
 /** How the wheels that change can be had, in a word. */
-export function supplyWord(candidate: RatioCandidate): SupplyWord {
-  const supplies = candidate.loops.flatMap((l) => [l.front, l.rear])
+export const supplyWord = (candidate: RatioCandidate): SupplyWord =>
+  supplyOf(candidate.loops.flatMap((l) => [l.front, l.rear]))
+
+export function supplyOf(supplies: Supply[]): SupplyWord {
   const worst = WORST_FIRST.find((a) => supplies.some((s) => s.availability === a)) ?? 'fitted'
   const tone =
     worst === 'onShelf' || worst === 'fitted'
@@ -61,7 +63,7 @@ export const workText = (c: RatioCandidate) =>
 export const moneyText = (c: RatioCandidate) =>
   c.money === null ? 'ask' : c.money === 0 ? '–' : money(c.money)
 
-export function breakText(what: Break, pick: LoopPick): string {
+export function breakText(what: Break, pick: Pick<LoopPick, 'frontSize' | 'rearSize'>): string {
   switch (what) {
     case 'rearTooLarge':
       return `rear ${pick.rearSize} is larger than clears here`

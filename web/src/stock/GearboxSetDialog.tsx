@@ -9,18 +9,18 @@ import {
 } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
-import { parseReductions } from '../machine/reductions'
+import { parseReductions, reductionsText } from '../machine/reductions'
 
 /** A gearbox set: its ratios are typed as they stand in the manual, first gear first. */
 export function GearboxSetDialog({ set, onClose }: { set: GearboxSet; onClose: () => void }) {
   const [draft, setDraft] = useState(set)
-  const [text, setText] = useState(set.reductions.join('  '))
+  const [text, setText] = useState(reductionsText(set.reductions))
   const store = useChange((value: GearboxSet) =>
     value.id === 0 ? addGearboxSet(value) : changeGearboxSet(value),
   )
   const remove = useChange(() => removeGearboxSet(set.id, set.version))
   const error = store.error ?? remove.error
-  const parsed = parseReductions(text)
+  const parsed = parseReductions(text, true)
   const conflict = error instanceof ConflictError ? error : null
   const current = conflict?.current as GearboxSet | null | undefined
   return (
@@ -47,7 +47,7 @@ export function GearboxSetDialog({ set, onClose }: { set: GearboxSet; onClose: (
         <TextInput
           mt="sm"
           label="Ratios, first gear first"
-          description="Numbers like 2.643 or tooth counts like 37/14, with spaces between."
+          description="Numbers like 2.643 or tooth counts like 37/14, with spaces between; a dash for a gear nobody knows."
           value={text}
           onChange={(event) => setText(event.currentTarget.value)}
           error={
@@ -72,7 +72,7 @@ export function GearboxSetDialog({ set, onClose }: { set: GearboxSet; onClose: (
         {conflict && (
           <p role="alert" style={{ color: 'var(--stop)' }}>
             {sentenceOf(conflict)}
-            {current && ` It is now “${current.name}”: ${current.reductions.join('  ')}.`}
+            {current && ` It is now “${current.name}”: ${reductionsText(current.reductions)}.`}
           </p>
         )}
         <Group justify="space-between" mt="md">

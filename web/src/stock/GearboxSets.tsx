@@ -41,7 +41,7 @@ export function GearboxSets() {
               Edit
             </Button>
           </header>
-          <p className="num">{set.reductions.map(plain).join('  ')}</p>
+          <p className="num">{set.reductions.map((r) => (r === 0 ? '–' : plain(r))).join('  ')}</p>
           {set.note && <p className="cap">{set.note}</p>}
         </article>
       ))}
