@@ -1,4 +1,3 @@
-using MathNet.Numerics;
 using MathNet.Numerics.RootFinding;
 using Wendrak.Core.Gearing;
 
@@ -163,12 +162,10 @@ public static class LoopClosing
         if (!isDip)
             return null;
         double from = before!.Value.TravelMm;
-        if (Math.Abs(after.TravelMm - from) <= AccuracyMm)
-            return null;
         // An impossible place between two possible ones is as bad as the middle: the search keeps away from it.
         double OffFrom(double travel) =>
             excess(travel) is var e && double.IsFinite(e) ? sign * e : sign * middle.Excess;
-        double lowest = FindMinimum.OfScalarFunctionConstrained(
+        double lowest = LowestPlace.Of(
             OffFrom,
             Math.Min(from, after.TravelMm),
             Math.Max(from, after.TravelMm),

@@ -1,4 +1,3 @@
-using MathNet.Numerics;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
 
@@ -148,12 +147,8 @@ public static class SuspensionPlay
 
         public (double Height, double LengthMm) Longest()
         {
-            double inside = Math.Clamp(
-                FindMinimum.OfScalarFunctionConstrained(up => -At(up).LengthMm, -arm.DroopMm, arm.BumpMm, 1e-6),
-                -arm.DroopMm,
-                arm.BumpMm
-            );
-            // The search may step over an end, and an end may be longer than anything inside.
+            double inside = LowestPlace.Of(up => -At(up).LengthMm, -arm.DroopMm, arm.BumpMm, 1e-6);
+            // An end may be longer than anything inside.
             double best = new[] { -arm.DroopMm, inside, arm.BumpMm }.MaxBy(h => At(h).LengthMm);
             return (best, At(best).LengthMm);
         }

@@ -1,5 +1,3 @@
-using MathNet.Numerics;
-
 namespace Wendrak.Core.Geometry;
 
 /// <summary>Shortest and longest path of a loop while one wheel goes along its track.</summary>
@@ -40,7 +38,7 @@ internal readonly record struct TrackRange(double LeastMm, double MostMm, double
             return (at, value);
         // A place where the loop can't be laid is no better than the highest sample.
         double Depth(double t) => f(t) is var here && double.IsFinite(here) ? -here : -value;
-        double top = FindMinimum.OfScalarFunctionConstrained(Depth, at - step, at + step, AccuracyMm);
+        double top = LowestPlace.Of(Depth, at - step, at + step, AccuracyMm);
         return f(top) > value ? (top, f(top)) : (at, value);
     }
 }
