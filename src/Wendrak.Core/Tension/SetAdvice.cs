@@ -66,7 +66,8 @@ public enum SetGoal
 /// <param name="Span">Of the run that is read.</param>
 /// <param name="Window">Null where nothing tells where it should lie.</param>
 /// <param name="Aim">Where the loosest place is aimed at by the bias, in the scale of the loop; null without a window.</param>
-/// <param name="WindowLooseReading">The loose end of the window as the method of the last round would read it.</param>
+/// <param name="WindowMethod">What the window's ends are told in: the method of the last round, else the one that is natural here.</param>
+/// <param name="WindowLooseReading">The loose end of the window; null where no method tells it.</param>
 /// <param name="Expected">Where its span is expected to sound, loose or tight as it may be found; null without a window in Hz.</param>
 /// <param name="Moves">For both adjusters together; empty when nothing is to be turned.</param>
 /// <param name="TurnsToRoll">Of the wheel before the next reading.</param>
@@ -96,6 +97,7 @@ public sealed record SetAdvice(
     SpanFacts Span,
     TensionWindow? Window,
     double? Aim,
+    ReadingMethod WindowMethod,
     double? WindowLooseReading,
     double? WindowTightReading,
     ExpectedHz? Expected,

@@ -38,6 +38,10 @@ public static class SetAdvising
         TightnessScale shownIn = input.Rounds is [.., { } shown] ? scale.In(shown) : scale;
         double? Shown(double? tightness) => tightness is double t ? shownIn.ToReading(method, t, force) : null;
         (double mean, double skew) = advisor.Moved(left, right);
+        // A hand has no figures: then the window is told as an instrument would read it.
+        ReadingMethod natural = input.Loop.Medium == LoopMedium.Chain ? ReadingMethod.FreePlay : ReadingMethod.Pluck;
+        ReadingMethod windowMethod = window is not null && Shown(window.Low) is null ? natural : method;
+        double? AsWindow(double? tightness) => tightness is double t ? shownIn.ToReading(windowMethod, t, force) : null;
         AdjusterMove[] moves = [.. MovesOf(input.Setting, left, right, mean)];
         SetReserve? reserve = SetReserve.Of(input, advisor, (last?.Loosest + last?.Tightest) / 2, mean);
         double change = advisor.Tension.Predict(mean, 0);
@@ -50,8 +54,9 @@ public static class SetAdvising
             span,
             window,
             window?.AimOfLoosest(scale, last?.Spread ?? 0, input.Setting.Bias),
-            Shown(window?.Low),
-            Shown(window?.High),
+            windowMethod,
+            AsWindow(window?.Low),
+            AsWindow(window?.High),
             ExpectedOf(scale, window),
             rounds,
             moves,

@@ -13,6 +13,8 @@ public sealed record ClosingLine(ClosingStep Step, string Sentence);
 /// <param name="Loosen">How the adjuster is made free before it is turned.</param>
 /// <param name="Procedure">How it is done, step by step, where it is no matter of turning; empty elsewhere.</param>
 /// <param name="Cautions">What must be so before hands go near.</param>
+/// <param name="Defers">Whose word wins, and whose work it is where people can be hurt.</param>
+/// <param name="HasSuspension">Whether it matters here how the driven axle is carried.</param>
 /// <param name="ByHand">How it is told by hand alone; empty where it is not.</param>
 /// <param name="Closing">In the order of the hands.</param>
 public sealed record SetManual(
@@ -22,6 +24,8 @@ public sealed record SetManual(
     string Loosen,
     IReadOnlyList<string> Procedure,
     IReadOnlyList<string> Cautions,
+    string Defers,
+    bool HasSuspension,
     IReadOnlyList<SlipTestWay> ByHand,
     IReadOnlyList<ClosingLine> Closing
 )
@@ -44,6 +48,8 @@ public sealed record SetManual(
                 $"Nip the {locks} between rounds: tightening moves the reading, so the last one comes after the final torque.",
                 .. words.Caution is { } caution ? new[] { caution } : [],
             ],
+            DefersOf(kind),
+            medium == LoopMedium.Chain && WindowFinder.IsMotorcycleLike(kind),
             SlipTest.WaysFor(medium),
             [
                 new(ClosingStep.FinalTorque, Capital($"{locks} at {(words.IsMany ? "their" : "its")} torque")),
@@ -152,6 +158,18 @@ public sealed record SetManual(
             ]
         ),
     };
+
+    private static string DefersOf(MachineKind kind) =>
+        "The maker's own manual wins where it differs. "
+        + kind switch
+        {
+            MachineKind.Winch => "Hoists, and whatever hangs over people, are for licensed people and their rules.",
+            MachineKind.Robot or MachineKind.Other =>
+                "Machines that start by themselves are made safe by local rules before hands go in.",
+            MachineKind.KickBoard or MachineKind.Bicycle =>
+                "Brakes and steering are for a workshop; what the road asks is local law.",
+            _ => "Brakes and steering are for a licensed workshop; what the road asks is local law.",
+        };
 
     private static string Held(MachineKind kind) =>
         kind switch

@@ -14,7 +14,7 @@ public static class StartingSetting
             return usual;
         return usual with
         {
-            Kind = KindOf(mover),
+            Kind = KindOf(mover, usual.Kind),
             MmPerUnit = mover.Step?.TravelMm ?? usual.MmPerUnit,
             EccentricMm = mover is { Kind: MoverKind.Eccentric, Track: ArcTrack arc } ? arc.RadiusMm : null,
         };
@@ -29,13 +29,16 @@ public static class StartingSetting
             _ => AdjusterKind.TwoEnds,
         };
 
-    private static AdjusterKind KindOf(Mover mover) =>
+    /// <summary>A driven shaft that moves is an axle with two ends on a vehicle, a bearing on one screw elsewhere.</summary>
+    private static AdjusterKind KindOf(Mover mover, AdjusterKind usual) =>
         (mover.Kind, mover.Step?.Kind) switch
         {
             (MoverKind.Eccentric, _) => AdjusterKind.Eccentric,
             (_, AdjusterStepKind.Shim) => AdjusterKind.Shims,
             (MoverKind.Axle or MoverKind.BothArms, AdjusterStepKind.Click) => AdjusterKind.Cam,
-            (MoverKind.Axle or MoverKind.BothArms, _) => AdjusterKind.TwoEnds,
+            (MoverKind.Axle or MoverKind.BothArms, _) => usual == AdjusterKind.OneScrew
+                ? AdjusterKind.OneScrew
+                : AdjusterKind.TwoEnds,
             (MoverKind.Motor, _) => AdjusterKind.SlidingMotor,
             _ => AdjusterKind.OneScrew,
         };

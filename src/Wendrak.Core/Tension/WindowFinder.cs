@@ -45,7 +45,7 @@ internal static class WindowFinder
     private static bool WantsSuspension(SetInput input, TightnessScale scale) =>
         scale.Unit == TightnessUnit.LoopMm && IsMotorcycleLike(input.Kind) && SuspensionOf(input) is null;
 
-    private static bool IsMotorcycleLike(MachineKind kind) =>
+    public static bool IsMotorcycleLike(MachineKind kind) =>
         kind is MachineKind.Motorcycle or MachineKind.Moped or MachineKind.LoadCarrier;
 
     /// <summary>As it was laid out, else as somebody said.</summary>

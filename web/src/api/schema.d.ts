@@ -4387,9 +4387,11 @@ export interface components {
              * @description Where the loosest place is aimed at by the bias, in the scale of the loop; null without a window.
              */
             aim: null | number;
+            /** @description What the window's ends are told in: the method of the last round, else the one that is natural here. */
+            windowMethod: components["schemas"]["ReadingMethod"];
             /**
              * Format: double
-             * @description The loose end of the window as the method of the last round would read it.
+             * @description The loose end of the window; null where no method tells it.
              */
             windowLooseReading: null | number;
             /** Format: double */
@@ -4551,6 +4553,10 @@ export interface components {
             procedure: string[];
             /** @description What must be so before hands go near. */
             cautions: string[];
+            /** @description Whose word wins, and whose work it is where people can be hurt. */
+            defers: string;
+            /** @description Whether it matters here how the driven axle is carried. */
+            hasSuspension: boolean;
             /** @description How it is told by hand alone; empty where it is not. */
             byHand: components["schemas"]["SlipTestWay"][];
             /** @description In the order of the hands. */

@@ -192,7 +192,7 @@ function Picture({
       title="Side view, to scale"
       note={
         fit.layout?.mover
-          ? `drag what is ringed · arrow keys move it ${units.show('fine', units.keyStepMm)}`
+          ? `drag what is ringed · arrow keys move it ${plain(units.toShown('fine', units.keyStepMm))} ${units.unitOf('fine')}`
           : 'fixed centres · drag what is ringed'
       }
       isStale={fit.answer.isStale}

@@ -6,6 +6,7 @@ import editor from '../machine/MachineEditor.module.css'
 import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
 import { QuantityField } from '../quantities/QuantityField'
+import { ReasonedButton } from '../shell/ReasonedButton'
 
 type Draft<T> = { [K in keyof T]: T[K] | undefined }
 type SprocketDraft = Draft<SprocketOnShaft>
@@ -164,9 +165,13 @@ export default function ShaftEditor({
             <Button variant="default" onClick={onClose}>
               Not now
             </Button>
-            <Button type="submit" loading={isPending} disabled={!whole}>
+            <ReasonedButton
+              type="submit"
+              loading={isPending}
+              why={whole ? null : 'Fill in every width first.'}
+            >
               Store
-            </Button>
+            </ReasonedButton>
           </Group>
         </Group>
       </form>

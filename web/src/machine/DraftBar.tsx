@@ -2,6 +2,7 @@ import { Button, Group } from '@mantine/core'
 import type { ReactNode } from 'react'
 import type { MachineCard, MachineSave } from '../api/client'
 import { sentenceOf } from '../api/issues'
+import { ReasonedButton } from '../shell/ReasonedButton'
 import { useMachineSave } from './useMachineSave'
 
 /** Something of a machine is tried and not stored yet: stores it, or puts it back. */
@@ -27,14 +28,14 @@ export function DraftBar({
   return (
     <Group gap="xs" my={6} data-no-print>
       <span role="status">{children}</span>
-      <Button
+      <ReasonedButton
         size="compact-sm"
         loading={isPending}
-        disabled={!isPossible}
+        why={isPossible ? null : 'It is refused as it stands: correct the field that is marked.'}
         onClick={() => store({ machine, fitted: card.fitted.loops, fittedVersion: card.fitted.version })}
       >
         Store
-      </Button>
+      </ReasonedButton>
       <Button size="compact-sm" variant="default" onClick={onBack}>
         Put back
       </Button>

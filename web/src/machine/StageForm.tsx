@@ -1,6 +1,7 @@
-import { Button, Menu, Select, TextInput, Tooltip } from '@mantine/core'
+import { Button, Menu, Select, TextInput } from '@mantine/core'
 import type { LoopChoice, Stage } from '../api/client'
 import { issueFor } from '../api/issues'
+import { ReasonedButton } from '../shell/ReasonedButton'
 import { GearboxFields } from './GearboxFields'
 import { HubGearFields } from './HubGearFields'
 import { LoopFields } from './LoopFields'
@@ -70,20 +71,17 @@ export function StageForm(props: StageFormProps) {
           </Menu.Dropdown>
         </Menu>
         {moves.map(({ label, why, onMove }) => (
-          <Tooltip key={label} label={why} disabled={why === null}>
-            <Button
-              size="compact-xs"
-              variant="subtle"
-              color="gray"
-              aria-label={`${label}: ${stage.name}`}
-              aria-description={why ?? undefined}
-              data-disabled={why !== null || undefined}
-              aria-disabled={why !== null}
-              onClick={() => why === null && onMove()}
-            >
-              {label}
-            </Button>
-          </Tooltip>
+          <ReasonedButton
+            key={label}
+            size="compact-xs"
+            variant="subtle"
+            color="gray"
+            aria-label={`${label}: ${stage.name}`}
+            why={why}
+            onClick={onMove}
+          >
+            {label}
+          </ReasonedButton>
         ))}
         <Button size="compact-xs" variant="subtle" color="gray" onClick={onRemove}>
           Remove {stage.name}

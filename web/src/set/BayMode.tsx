@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react'
 import type { SetReading } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useUnits } from '../quantities/units'
+import { ReasonedButton } from '../shell/ReasonedButton'
 import classes from './BayMode.module.css'
 import { BayReading } from './BayReading'
 import { BayTurns } from './BayTurns'
@@ -104,15 +105,21 @@ export function BayMode({
             Next place
           </Button>
         )}
-        <Button
+        <ReasonedButton
           size="xl"
           className={classes.big}
-          disabled={!isReading || Boolean(setting.advice.error)}
+          why={
+            !isReading
+              ? 'Nothing is read yet.'
+              : setting.advice.error
+                ? 'It was refused: read it anew.'
+                : null
+          }
           loading={setting.isPending}
           onClick={onKeep}
         >
           {isFirst ? 'Keep as found' : 'Keep'}
-        </Button>
+        </ReasonedButton>
       </footer>
     </div>
   )

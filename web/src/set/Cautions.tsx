@@ -5,10 +5,13 @@ import classes from './Cautions.module.css'
 /** Where the hands are; confirmed once for a visit and shown all the while. */
 export function Cautions({
   cautions,
+  defers,
   confirmed,
   onConfirm,
 }: {
   cautions: string[]
+  /** Whose word wins, and whose work it is. */
+  defers: string
   confirmed: SetJob['cautions']
   /** Undefined where there is no visit to confirm it for. */
   onConfirm: (() => void) | undefined
@@ -33,10 +36,7 @@ export function Cautions({
           </Button>
         )
       )}
-      <p className="cap">
-        The vehicle’s own manual wins where it differs. Brakes and steering are for a licensed workshop; what
-        the road asks is local law.
-      </p>
+      <p className="cap">{defers}</p>
     </section>
   )
 }

@@ -1,4 +1,4 @@
-import { Button, Checkbox, Textarea, TextInput } from '@mantine/core'
+import { Checkbox, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { askClosing, type SetAdvice, type SetInput, type SetJob, whoAmI } from '../api/client'
 import { useComputed } from '../api/queries'
@@ -6,6 +6,7 @@ import { today } from '../quantities/days'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
+import { ReasonedButton } from '../shell/ReasonedButton'
 import { capital, DESPITE_WORDS } from './words'
 
 type ClosingStep = NonNullable<SetJob['closing']>['done'][number]
@@ -144,11 +145,11 @@ export function ClosingPanel({
         </div>
       )}
       {missing && <p className="cap">{missing}</p>}
-      <Button
+      <ReasonedButton
         mt={8}
         size="sm"
         loading={isPending}
-        disabled={missing !== null}
+        why={missing}
         onClick={() =>
           onClose({
             closedOn: today(),
@@ -163,7 +164,7 @@ export function ClosingPanel({
         data-no-print
       >
         Close the visit
-      </Button>
+      </ReasonedButton>
     </Panel>
   )
 }

@@ -69,7 +69,11 @@ export function Ends({
         </>
       )}
       <Figure name="window for this drive">
-        {answer.windowLooseReading === null ? 'not known' : windowOf(answer)?.map(text).join(' to ')}
+        {answer.windowLooseReading === null
+          ? 'not known'
+          : windowOf(answer)
+              ?.map((value) => readingText(answer.windowMethod, value, units))
+              .join(' to ')}
       </Figure>
       {answer.runs && (
         <Figure name="T1/T2 at the hardest pull">

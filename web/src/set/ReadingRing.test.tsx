@@ -12,7 +12,7 @@ const reading = (position: number, value: number): SetReading => ({
   position,
   forceN: null,
 })
-const advice = { windowLooseReading: 64, windowTightReading: 74 } as SetAdvice
+const advice = { windowMethod: 'pluck', windowLooseReading: 64, windowTightReading: 74 } as SetAdvice
 
 describe('the ring of readings', () => {
   const ring = (onChoose = vi.fn()) => {

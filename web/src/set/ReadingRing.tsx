@@ -32,7 +32,9 @@ export function ReadingRing({
   onChoose: (position: number) => void
 }) {
   const units = useUnits()
-  const window = windowOf(advice)
+  // A hand's grades lie on no scale of an instrument: its window is not drawn round them.
+  const isOnScale = readings.length === 0 || readings.some((r) => r.method === advice?.windowMethod)
+  const window = isOnScale ? windowOf(advice) : null
   const values = readings.map((r) => r.value)
   const all = [...values, ...(window ?? []), ...(last?.loosestReading != null ? [last.loosestReading] : [])]
   const least = all.length > 0 ? Math.min(...all) : 0
@@ -71,7 +73,7 @@ export function ReadingRing({
         const place = { x: MIDDLE + r, y: MIDDLE + r }
         return (
           <text key={value} x={place.x} y={place.y + 4} textAnchor="middle" data-part="bound">
-            {readingNumber(last?.method ?? methodOf(advice), value, units)}
+            {readingNumber(advice?.windowMethod ?? null, value, units)}
           </text>
         )
       })}
@@ -124,9 +126,6 @@ export function ReadingRing({
     </svg>
   )
 }
-
-/** How a loop is read where nothing was yet, as its window is told. */
-const methodOf = (advice: SetAdvice | undefined) => (advice?.unit === 'loopMm' ? 'freePlay' : 'pluck')
 
 /** Ends of the window in the method's readings, the smaller first; null where there is none. */
 export function windowOf(advice: SetAdvice | undefined): [number, number] | null {

@@ -4,6 +4,7 @@ import { issueFor } from '../api/issues'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
+import { ReasonedButton } from '../shell/ReasonedButton'
 import { TurnedFields } from './TurnedFields'
 import type { RoundDraft } from './useRound'
 import type { Setting } from './useSetting'
@@ -126,9 +127,14 @@ export function RoundInHand({
         />
       </div>
       <Group gap="xs" mt={8} data-no-print>
-        <Button size="sm" disabled={!isRead || Boolean(refusal)} loading={isPending} onClick={onKeep}>
+        <ReasonedButton
+          size="sm"
+          why={!isRead ? 'Nothing is read yet.' : refusal ? 'It was refused: read it anew.' : null}
+          loading={isPending}
+          onClick={onKeep}
+        >
           {isFirst ? 'Keep as found' : 'Keep this round'}
-        </Button>
+        </ReasonedButton>
         {inHand && (
           <Button size="sm" variant="default" onClick={round.clear}>
             Read it anew

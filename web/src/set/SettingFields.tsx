@@ -21,6 +21,7 @@ export function SettingFields({
   asked,
   span,
   lock,
+  hasSuspension,
   isChain,
   draft,
   refusal,
@@ -33,6 +34,8 @@ export function SettingFields({
   span: SetAdvice['span'] | undefined
   /** What holds it: “axle nut”. */
   lock: string
+  /** Whether it matters here how the driven axle is carried. */
+  hasSuspension: boolean
   isChain: boolean
   draft: LoopSetting | null
   refusal: unknown
@@ -141,7 +144,7 @@ export function SettingFields({
             onChange={(value) => set({ beltSide: (value || null) as LoopSetting['beltSide'] })}
           />
         )}
-        {isChain && (
+        {hasSuspension && (
           <Select
             size="xs"
             label="Driven axle is carried"

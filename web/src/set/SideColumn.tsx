@@ -57,6 +57,7 @@ export function SideColumn({
       {answer && (
         <Cautions
           cautions={answer.manual.cautions}
+          defers={answer.manual.defers}
           confirmed={job?.cautions ?? null}
           onConfirm={job ? onConfirm : undefined}
         />
@@ -67,6 +68,7 @@ export function SideColumn({
         asked={answer?.setting ?? setting.input.setting}
         span={answer?.span}
         lock={answer?.manual.lock ?? 'nut or clamp'}
+        hasSuspension={answer?.manual.hasSuspension ?? false}
         isChain={isChain}
         draft={draft}
         refusal={advice.error}

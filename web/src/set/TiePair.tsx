@@ -1,8 +1,9 @@
-import { Button, Select } from '@mantine/core'
+import { Select } from '@mantine/core'
 import { useState } from 'react'
 import { whoAmI } from '../api/client'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
+import { ReasonedButton } from '../shell/ReasonedButton'
 import { FEEL_GRADES } from './TypedReading'
 import type { Setting } from './useSetting'
 
@@ -47,10 +48,12 @@ export function TiePair({ own, setting }: { own: 'gauge' | 'feel'; setting: Sett
             value={known}
             onChange={setKnown}
           />
-          <Button
+          <ReasonedButton
             size="xs"
             variant="default"
-            disabled={ownValue === undefined || known === undefined}
+            why={
+              ownValue === undefined || known === undefined ? 'Give both readings of the same state.' : null
+            }
             onClick={() => {
               if (ownValue === undefined || known === undefined) return
               const pair = {
@@ -67,7 +70,7 @@ export function TiePair({ own, setting }: { own: 'gauge' | 'feel'; setting: Sett
             }}
           >
             Tie them
-          </Button>
+          </ReasonedButton>
         </div>
       )}
     </div>

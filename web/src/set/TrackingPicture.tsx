@@ -35,7 +35,7 @@ export function TrackingPicture({ advice, gapMm }: { advice: SetAdvice; gapMm: n
       aria-label={label(advice, gapMm, units.show)}
     >
       <text x={WIDTH / 2} y={12} textAnchor="middle" data-part="soft">
-        front of vehicle ↑ · seen from above
+        front ↑ · seen from above
       </text>
       <rect x={belt - 17} y={22} width={34} height={16} rx={3} data-part="wheel" />
       <rect x={run - HALF_BELT} y={38} width={2 * HALF_BELT} height={AXLE_Y - 38} data-part="belt" />

@@ -1,8 +1,9 @@
-import { Button, Select } from '@mantine/core'
+import { Select } from '@mantine/core'
 import { useState } from 'react'
 import type { SetReading } from '../api/client'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
+import { ReasonedButton } from '../shell/ReasonedButton'
 import type { Instrument } from './Instruments'
 
 export const FEEL_GRADES = [
@@ -75,9 +76,20 @@ export function TypedReading({
           onChange={setValue}
         />
       )}
-      <Button size="xs" variant="default" type="submit" disabled={!isReady}>
+      <ReasonedButton
+        size="xs"
+        variant="default"
+        type="submit"
+        why={
+          isReady
+            ? null
+            : value === undefined
+              ? 'Give the reading first.'
+              : 'Give the force it was pushed with.'
+        }
+      >
         Put it there
-      </Button>
+      </ReasonedButton>
     </form>
   )
 }

@@ -213,21 +213,20 @@ export function nextText(advice: SetAdvice): string {
 }
 
 /** What was read and is right; what was not read is not said. */
-function rightIn({ isTensionTold, isTrackTold }: SetAdvice): string {
+function rightIn({ isTensionTold, isTrackTold, setting }: SetAdvice): string {
   if (isTensionTold && isTrackTold) return 'Tight enough and straight'
-  if (isTensionTold) return 'Tight enough; tracking was not read'
+  if (isTensionTold) return setting.gapSide ? 'Tight enough; tracking was not read' : 'Tight enough'
   return isTrackTold ? 'Straight; tension was not read' : 'Nothing was read outside'
 }
 
 /** The window every instruction goes by, and where it comes from. */
 export function windowLine(advice: SetAdvice, units: Units): string {
   const { window, windowLooseReading: loose, windowTightReading: tight, setting } = advice
-  const method = advice.rounds.at(-1)?.method ?? (advice.unit === 'loopMm' ? 'freePlay' : 'pluck')
   if (!window) return makerText(setting, units) ?? 'No window is known for this drive.'
   const range =
     loose === null || tight === null
       ? ''
-      : `${readingText(method, Math.min(loose, tight), units)} to ${readingText(method, Math.max(loose, tight), units)}: `
+      : `${readingText(advice.windowMethod, Math.min(loose, tight), units)} to ${readingText(advice.windowMethod, Math.max(loose, tight), units)}: `
   return `Window ${range}${window.reason}.`
 }
 

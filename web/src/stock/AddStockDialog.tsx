@@ -1,9 +1,10 @@
-import { Button, Group, Modal, SegmentedControl, Select, TextInput } from '@mantine/core'
+import { Group, Modal, SegmentedControl, Select, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { addStock, type StockItem } from '../api/client'
 import { issueFor } from '../api/issues'
 import { useChange, useDesignations } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
+import { ReasonedButton } from '../shell/ReasonedButton'
 
 type Wheel = StockItem['wheel']
 
@@ -83,9 +84,13 @@ export function AddStockDialog({ onClose }: { onClose: () => void }) {
           />
         </Group>
         <Group justify="end" mt="md">
-          <Button type="submit" disabled={!complete} loading={add.isPending}>
+          <ReasonedButton
+            type="submit"
+            why={complete ? null : 'Give standard and size first.'}
+            loading={add.isPending}
+          >
             Add
-          </Button>
+          </ReasonedButton>
         </Group>
       </form>
     </Modal>

@@ -17,8 +17,9 @@ export function CountStepper({
       <button
         type="button"
         aria-label={`One fewer ${name}`}
-        disabled={count === 0}
-        onClick={() => onChange(count - 1)}
+        aria-disabled={count === 0}
+        title={count === 0 ? 'There is none.' : undefined}
+        onClick={() => count > 0 && onChange(count - 1)}
       >
         −
       </button>

@@ -10,6 +10,7 @@ import {
 import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { parseReductions, reductionsText } from '../machine/reductions'
+import { ReasonedButton } from '../shell/ReasonedButton'
 
 /** A gearbox set: its ratios are typed as they stand in the manual, first gear first. */
 export function GearboxSetDialog({ set, onClose }: { set: GearboxSet; onClose: () => void }) {
@@ -100,9 +101,9 @@ export function GearboxSetDialog({ set, onClose }: { set: GearboxSet; onClose: (
               Store mine over it
             </Button>
           ) : (
-            <Button type="submit" loading={store.isPending} disabled={!parsed.reductions}>
+            <ReasonedButton type="submit" loading={store.isPending} why={parsed.issue ?? null}>
               Store
-            </Button>
+            </ReasonedButton>
           )}
         </Group>
       </form>

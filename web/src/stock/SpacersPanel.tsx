@@ -1,4 +1,4 @@
-import { ActionIcon, Button } from '@mantine/core'
+import { ActionIcon } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { useState } from 'react'
 import { addSpacer, changeSpacer, removeSpacer, type StockSpacer } from '../api/client'
@@ -9,6 +9,7 @@ import { useUnits } from '../quantities/units'
 import { ConflictDialog } from '../shell/ConflictDialog'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
+import { ReasonedButton } from '../shell/ReasonedButton'
 import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
 import { useStored } from '../shell/useStored'
@@ -73,15 +74,15 @@ export function SpacersPanel() {
           onChange={setThickness}
           error={issueFor(add.error, 'thicknessMm')}
         />
-        <Button
+        <ReasonedButton
           type="submit"
           size="xs"
           variant="default"
-          disabled={thickness === undefined || bore === undefined}
+          why={thickness === undefined || bore === undefined ? 'Give bore and thickness first.' : null}
           loading={add.isPending}
         >
           Add a spacer
-        </Button>
+        </ReasonedButton>
       </form>
       <Refused error={add.error} fields={['boreMm', 'thicknessMm']} />
     </Panel>
