@@ -23,7 +23,9 @@ internal static class FuzzFigures
         foreach (var status in answers.GroupBy(a => (int)a.Status).OrderBy(g => g.Key))
             Console.WriteLine($"  {status.Key}  {status.Count(), 7}");
         double[] ms = [.. answers.Select(a => a.Ms).Order()];
-        Console.WriteLine($"median {ms[Requests / 2]:0.0} ms, 99th {ms[Requests * 99 / 100]:0} ms, slowest {ms[^1]:0} ms");
+        Console.WriteLine(
+            $"median {ms[Requests / 2]:0.0} ms, 99th {ms[Requests * 99 / 100]:0} ms, slowest {ms[^1]:0} ms"
+        );
         FuzzAnswer[] faults = [.. answers.Where(a => a.Fault is not null)];
         Console.WriteLine($"faults  {faults.Length}");
         foreach (FuzzAnswer fault in faults.Take(20))

@@ -33,7 +33,7 @@ public static class WheelSize
     /// that is cut for every link has half as many teeth as it counts.
     /// </remarks>
     public static int GapsPerLink(Loop loop) =>
-        loop.Medium == LoopMedium.Chain && Chains.Find(loop.Standard) is { IsDoublePitch: true } ? 2 : 1;
+        loop.Medium == LoopMedium.Chain && Chains.Find(loop.Standard) is { } chain ? chain.GapsPerLink : 1;
 
     /// <summary>Links that lie once round a wheel: its teeth, but half of its gaps under a double pitch chain.</summary>
     public static double LinksRound(Loop loop, double size) => size / GapsPerLink(loop);

@@ -27,14 +27,17 @@ public static class CentreAdvice
     /// <summary>Less lets the chain climb. Source: Shigley ch. 17; ACA.</summary>
     public const double LeastWrapDeg = 120;
 
-    public static CentreAdviceResult Of(double pitchMm, double teeth1, double teeth2)
+    /// <param name="links1">Links that lie once round the front sprocket: its teeth, half of its gaps under a double pitch chain.</param>
+    /// <param name="links2">Those round the rear one.</param>
+    public static CentreAdviceResult Of(double pitchMm, double links1, double links2, int gapsPerLink = 1)
     {
-        ChainLength.Check(pitchMm, teeth1, teeth2).ThrowIfAny();
+        ChainLength.Check(pitchMm, links1, links2).ThrowIfAny();
         double across =
-            2 * Math.Abs(ChainLength.PitchRadiusMm(pitchMm, teeth2) - ChainLength.PitchRadiusMm(pitchMm, teeth1));
+            2 * Math.Abs(ChainLength.PitchRadiusMm(pitchMm, links2) - ChainLength.PitchRadiusMm(pitchMm, links1));
         return new(
             across,
-            (WheelOutline.ChainOutsideRadiusMm(pitchMm, teeth1) + WheelOutline.ChainOutsideRadiusMm(pitchMm, teeth2)),
+            WheelOutline.ChainOutsideRadiusMm(pitchMm, links1, gapsPerLink)
+                + WheelOutline.ChainOutsideRadiusMm(pitchMm, links2, gapsPerLink),
             30 * pitchMm,
             50 * pitchMm,
             MostPitches * pitchMm

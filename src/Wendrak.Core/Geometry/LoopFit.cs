@@ -95,7 +95,8 @@ public static class LoopFit
             ? CentreAdvice.Of(
                 fitted.UnitMm,
                 WheelSize.LinksRound(fitted.Loop, fitted.Choice.FrontSize),
-                WheelSize.LinksRound(fitted.Loop, fitted.Choice.RearSize)
+                WheelSize.LinksRound(fitted.Loop, fitted.Choice.RearSize),
+                WheelSize.GapsPerLink(fitted.Loop)
             )
             : null;
 

@@ -35,16 +35,29 @@ public static class SprocketSize
             Chains.Find(standard)
             ?? throw new InvalidInputException("Standard", "unknown", "Give a chain of the tables.");
         new Guard()
-            .Between("Teeth", teeth, Gearing.WheelSize.FewestChainTeeth, Gearing.WheelSize.MostTeeth, "teeth")
+            .Between(
+                "Teeth",
+                teeth,
+                Gearing.WheelSize.FewestChainTeeth * chain.GapsPerLink,
+                Gearing.WheelSize.MostTeeth,
+                "teeth"
+            )
             .ThrowIfAny();
-        return Of(chain.PitchMm, teeth, chain.RollerDiameterMm, chain.PlateHeightMm);
+        return Of(chain.PitchMm, teeth, chain.RollerDiameterMm, chain.PlateHeightMm, chain.GapsPerLink);
     }
 
+    /// <param name="teeth">Gaps, which are twice the links round it under a double pitch chain.</param>
     /// <exception cref="InvalidInputException">Fewer than 5 teeth, or a roller that does not fit into the pitch.</exception>
-    public static SprocketDiameters Of(double pitchMm, int teeth, double rollerDiameterMm, double? plateHeightMm)
+    public static SprocketDiameters Of(
+        double pitchMm,
+        int teeth,
+        double rollerDiameterMm,
+        double? plateHeightMm,
+        int gapsPerLink = 1
+    )
     {
         ChainLength
-            .Check(pitchMm, teeth, teeth)
+            .Check(pitchMm, (double)teeth / gapsPerLink, (double)teeth / gapsPerLink)
             .MoreThan(nameof(rollerDiameterMm), rollerDiameterMm, 0, "mm")
             .That(
                 rollerDiameterMm < pitchMm,
@@ -55,25 +68,28 @@ public static class SprocketSize
             )
             .BetweenIfGiven(nameof(plateHeightMm), plateHeightMm, 0.1, 2 * pitchMm, "mm")
             .ThrowIfAny();
-        double pitchDiameter = 2 * ChainLength.PitchRadiusMm(pitchMm, teeth);
-        double cot = 1 / Math.Tan(Math.PI / teeth);
+        double links = (double)teeth / gapsPerLink;
+        double gapMm = pitchMm / gapsPerLink; // the teeth are those for a chain of this pitch
+        double pitchDiameter = 2 * ChainLength.PitchRadiusMm(pitchMm, links);
+        double cot = 1 / Math.Tan(Math.PI / links);
         double caliper = teeth % 2 == 0 ? pitchDiameter : pitchDiameter * Math.Cos(Math.PI / (2 * teeth));
         return new(
             pitchDiameter,
-            pitchMm * (0.6 + cot),
-            pitchDiameter + 1.25 * pitchMm - rollerDiameterMm,
-            pitchDiameter + pitchMm * (1 - 1.6 / teeth) - rollerDiameterMm,
+            2 * WheelOutline.ChainOutsideRadiusMm(pitchMm, links, gapsPerLink),
+            pitchDiameter + 1.25 * gapMm - rollerDiameterMm,
+            pitchDiameter + gapMm * (1 - 1.6 / teeth) - rollerDiameterMm,
             pitchDiameter - rollerDiameterMm,
             caliper - rollerDiameterMm,
-            pitchMm * (cot - 1) - HubClearanceMm,
+            pitchMm * cot - gapMm - HubClearanceMm,
             plateHeightMm is double h ? pitchMm * cot - 1.04 * h - 0.76 : null,
-            Workings(pitchMm, teeth, rollerDiameterMm, pitchDiameter, caliper - rollerDiameterMm)
+            Workings(pitchMm, teeth, gapsPerLink, rollerDiameterMm, pitchDiameter, caliper - rollerDiameterMm)
         );
     }
 
     private static IReadOnlyList<Working> Workings(
         double pitchMm,
         int teeth,
+        int gapsPerLink,
         double rollerMm,
         double pitchDiameterMm,
         double caliperMm
@@ -84,8 +100,8 @@ public static class SprocketSize
         [
             new(
                 "Pitch diameter",
-                "d = p / sin(180°/N)",
-                [new("p", "pitch", pitchMm, "mm"), new("N", "teeth", teeth, "")],
+                gapsPerLink == 1 ? "d = p / sin(180°/N)" : "d = p / sin(360°/N)",
+                [new("p", "pitch", pitchMm, "mm"), new("N", gapsPerLink == 1 ? "teeth" : "gaps", teeth, "")],
                 new("d", "circle of the pins", pitchDiameterMm, "mm"),
                 source,
                 "A new chain; a worn one rides higher."
@@ -100,7 +116,9 @@ public static class SprocketSize
                 ],
                 new("c", "as a caliper reads it", caliperMm, "mm"),
                 source,
-                "An odd count has no two bottoms opposite each other. Outside: p·(0.6 + cot(180°/N)); largest hub: p·(cot(180°/N) − 1) − 0.762 mm."
+                gapsPerLink == 1
+                    ? "An odd count has no two bottoms opposite each other. Outside: p·(0.6 + cot(180°/N)); largest hub: p·(cot(180°/N) − 1) − 0.762 mm."
+                    : "An odd count has no two bottoms opposite each other. Outside: p·(0.3 + cot(360°/N)); largest hub: p·(cot(360°/N) − 0.5) − 0.762 mm: teeth and plates are those of the chain of half the pitch (ISO 1275; from memory)."
             ),
         ];
     }

@@ -26,7 +26,7 @@ public sealed record WheelOutline(double RunRadiusMm, double ArcRadiusMm, double
                 return new(
                     ChainLength.PitchRadiusMm(pitch, links),
                     links * pitch / (2 * Math.PI),
-                    ChainOutsideRadiusMm(pitch, links)
+                    ChainOutsideRadiusMm(pitch, links, WheelSize.GapsPerLink(loop))
                 );
             }
             case LoopMedium.ToothedBelt:
@@ -54,7 +54,10 @@ public sealed record WheelOutline(double RunRadiusMm, double ArcRadiusMm, double
             $"“{loop.Standard}” is in no table: give a standard chain or belt profile, so that its pitch is known."
         );
 
-    /// <remarks>ASME B29.1: outside diameter p·(0.6 + cot(180°/N)).</remarks>
-    internal static double ChainOutsideRadiusMm(double pitchMm, double teeth) =>
-        pitchMm * (0.6 + 1 / Math.Tan(Math.PI / teeth)) / 2;
+    /// <remarks>
+    /// ASME B29.1: outside diameter p·(0.6 + cot(180°/N)), N the links that lie once round. The teeth for a double pitch chain are
+    /// as high as those for the chain of half its pitch (ISO 1275; from memory).
+    /// </remarks>
+    internal static double ChainOutsideRadiusMm(double pitchMm, double links, int gapsPerLink) =>
+        pitchMm * (0.6 / gapsPerLink + 1 / Math.Tan(Math.PI / links)) / 2;
 }

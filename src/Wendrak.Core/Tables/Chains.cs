@@ -26,6 +26,10 @@ public sealed record ChainSize
     /// <summary>Long plates on the pins and rollers of the chain of half its pitch. Source: ISO 1275.</summary>
     [Ignore]
     public bool IsDoublePitch => Family == "double pitch";
+
+    /// <summary>Gaps of a wheel that one link takes up.</summary>
+    [Ignore]
+    public int GapsPerLink => IsDoublePitch ? 2 : 1;
 }
 
 /// <summary>Chain sizes by their designation.</summary>

@@ -26,6 +26,19 @@ public sealed class SprocketSizeTests
         Assert.Null(even.LargestShroudMm);
     }
 
+    /// <summary>A gap in two holds a roller: the links lie on the circle of half as many teeth, the teeth are those of the short chain.</summary>
+    [Fact]
+    public void A_wheel_of_a_double_pitch_chain_is_counted_in_gaps()
+    {
+        SprocketDiameters wheel = SprocketSize.OfChain("208A", 21); // b6
+        Published.AgreesWithin(0.01, 86.1732, wheel.PitchMm, "engineering.md b6; ISO 1275");
+        Assert.Equal(86.1732 * Math.Cos(Math.PI / 42) - 7.92, wheel.CaliperMm, 0.01);
+        Assert.InRange(wheel.OutsideMm, wheel.TipSmallestMm - 0.1, wheel.TipLargestMm);
+        Loop chain = Drives.Chain("final", "in", "out") with { Standard = "208A" };
+        Assert.Equal(wheel.OutsideMm, 2 * WheelOutline.Of(chain, 21).OutsideRadiusMm, 1e-9);
+        Refusals.Names("Teeth", () => SprocketSize.OfChain("208A", 9));
+    }
+
     [Fact]
     public void A_toothed_pulley_is_smaller_outside_than_its_pitch_circle()
     {

@@ -1,0 +1,56 @@
+using System.Text.Json.Nodes;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
+using static Wendrak.Web.Tests.Reference.Asked;
+
+namespace Wendrak.Web.Tests.Reference;
+
+/// <summary>Sprockets and pulleys in the hand: engineering.md c.</summary>
+public sealed class SectionCTests(WendrakServer server) : IClassFixture<WendrakServer>
+{
+    [Fact]
+    public async Task C1_a_sprocket()
+    {
+        JsonNode told = await Of(server, "/api/fit/sprocket", new SprocketInput("08A", 17));
+        Agrees("c1", 0.01, 69.1158, told["pitchMm"]);
+        Agrees("c1", 0.01, 75.559, told["outsideMm"]);
+        Agrees("c1", 0.1, 61.1958, told["rootMm"]); // the table's roller is 7.92 mm
+        Agrees("c1", 0.1, 60.901, told["caliperMm"]);
+        Agrees("c1", 0.1, 77.0708, told["tipLargestMm"]);
+        Agrees("c1", 0.1, 72.7005, told["tipSmallestMm"]);
+    }
+
+    [Fact]
+    public async Task C2_a_sprocket()
+    {
+        JsonNode told = await Of(server, "/api/fit/sprocket", new SprocketInput("10A", 42));
+        Agrees("c2", 0.01, 212.431, told["pitchMm"]);
+        Agrees("c2", 0.01, 221.362, told["outsideMm"]);
+        Agrees("c2", 0.1, 202.271, told["caliperMm"]);
+    }
+
+    /// <summary>The pulleys of a loop as they are drawn: pitch circle, and rim by the profile's line differential.</summary>
+    [Theory]
+    [InlineData("c3", "8M", 30, 76.3944, 75.0224)]
+    [InlineData("c4", "L", 20, 60.638, 59.876)]
+    public async Task C3_c4_pulleys(string row, string profile, double teeth, double pitchMm, double outsideMm)
+    {
+        LoopChoice choice = new("final", teeth, teeth, null);
+        JsonNode told = await Of(
+            server,
+            "/api/fit/loop",
+            new LoopFitInput(
+                DriveOf(null, LoopOf(LoopMedium.ToothedBelt, profile)),
+                choice,
+                choice,
+                Apart(300),
+                null,
+                false,
+                null
+            )
+        );
+        JsonNode outline = told["path"]!["wheels"]![0]!["outline"]!;
+        Agrees(row, 0.01, pitchMm / 2, outline["runRadiusMm"]);
+        Agrees(row, 0.01, outsideMm / 2, outline["outsideRadiusMm"]);
+    }
+}

@@ -1,0 +1,177 @@
+using System.Text.Json.Nodes;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
+using Wendrak.Core.Machines;
+using Wendrak.Core.Tension;
+using static Wendrak.Web.Tests.Reference.Asked;
+
+namespace Wendrak.Web.Tests.Reference;
+
+/// <summary>Tension and how it is read: engineering.md i.</summary>
+public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakServer>
+{
+    private Task<JsonNode> AdviceAsync(LoopMedium medium, LoopSetting setting, params SetRound[] rounds)
+    {
+        string standard = medium == LoopMedium.Chain ? "520" : "8M";
+        return Of(
+            server,
+            "/api/set/advice",
+            new SetInput(
+                DriveOf(null, LoopOf(medium, standard)),
+                MachineKind.Moped,
+                Wheels(28, 80),
+                [],
+                null,
+                null,
+                new(
+                    "final",
+                    WidthMm: 20,
+                    MassKgPerM: setting.MassKgPerM,
+                    ForceAt1PercentN: medium == LoopMedium.Chain ? null : 1_000
+                ),
+                setting,
+                rounds
+            )
+        );
+    }
+
+    private static SetRound Read(ReadingMethod method, double? force, params double[] values) =>
+        new(0, 0, LockState.Nipped, [.. values.Select((v, i) => new Reading(method, v, i, force))]);
+
+    [Fact]
+    public async Task I1_tension_of_a_frequency()
+    {
+        JsonNode told = await AdviceAsync(
+            LoopMedium.ToothedBelt,
+            new("final", SpanMm: 440, MassKgPerM: 0.25),
+            Read(ReadingMethod.Pluck, null, 55)
+        );
+        Agrees("i1", 0.1, 585.64, told["rounds"]![0]!["loosest"]);
+    }
+
+    [Fact]
+    public async Task I2_frequency_of_a_tension()
+    {
+        // A window of 320 N and more, by what the shaft carries, told in Hz.
+        JsonNode told = await AdviceAsync(
+            LoopMedium.ToothedBelt,
+            new(
+                "final",
+                SpanMm: 600,
+                MassKgPerM: 0.12,
+                MakerMethod: ReadingMethod.Pluck,
+                MakerLow: 30,
+                MakerHigh: 60,
+                MostShaftLoadN: 640
+            ),
+            Read(ReadingMethod.Pluck, null, 40)
+        );
+        Agrees("i2", 0.1, 320, told["window"]!["high"]);
+        Agrees("i2", 0.1, 43.0331, told["windowTightReading"]);
+    }
+
+    [Fact]
+    public async Task I3_deflection_by_force()
+    {
+        // Without stiffness the simple form: 25 N push 400 N on 480 mm by 7.5 mm.
+        JsonNode told = await AdviceAsync(
+            LoopMedium.ToothedBelt,
+            new("final", SpanMm: 480, MassKgPerM: 0.12),
+            Read(ReadingMethod.Push, 25, 7.5)
+        );
+        Agrees("i3", 0.1, 400, told["rounds"]![0]!["loosest"]);
+    }
+
+    [Fact]
+    public async Task I4_chain_slack()
+    {
+        JsonNode told = await AdviceAsync(
+            LoopMedium.Chain,
+            new("final", SpanMm: 600, Suspension: RearSuspension.SwingArm),
+            Read(ReadingMethod.FreePlay, null, 45)
+        );
+        Agrees("i4", 0.1, -1.68513, told["rounds"]![0]!["tightest"]);
+    }
+
+    [Fact]
+    public async Task I7_readings_round_the_wheel()
+    {
+        JsonNode told = await AdviceAsync(
+            LoopMedium.Chain,
+            new("final", SpanMm: 600, Suspension: RearSuspension.SwingArm),
+            Read(ReadingMethod.FreePlay, null, 34, 31, 27, 30)
+        );
+        JsonNode round = told["rounds"]![0]!;
+        Assert.Equal(
+            (7, 2, 27),
+            ((double)round["spreadReading"]!, (int)round["tightestAt"]!, (double)round["tightestReading"]!)
+        );
+        Agrees("i7", 0.1, 25, told["windowTightReading"]);
+        Agrees("i7", 0.1, 35, told["windowLooseReading"]);
+        Assert.True((bool)round["isInside"]!);
+    }
+
+    /// <summary>The row's curve is the product's own for rubber; one of the belt's own readings gives it back.</summary>
+    [Fact]
+    public async Task I8_relaxation()
+    {
+        JsonNode told = await Of(server, "/api/set/running-in", new RunningInInput(CordKind.Rubber, 0, 24, 100));
+        Agrees("i8", 0.1, 65.1154, told["leftPercent"]);
+        Agrees("i8", 0.1, 0.446454, Put(told, "What to set now", "β"));
+        Agrees("i8", 0.1, 23.6885, Put(told, "What to set now", "τ"));
+        JsonNode own = await Of(
+            server,
+            "/api/set/running-in",
+            new RunningInInput(CordKind.Rubber, 0, 24, 100, Own: new(false, 1_000, 4, 800, 168, 500))
+        );
+        Agrees("i8", 0.1, 65.1154, own["leftPercent"]);
+    }
+
+    [Fact]
+    public async Task I9_swing_arm()
+    {
+        Point pivot = new(78, -12);
+        Point Axle(double deg) =>
+            pivot + new Point(570 * Math.Cos(deg * Math.PI / 180), 570 * Math.Sin(deg * Math.PI / 180));
+        double Height(double deg) => Axle(deg).YMm - Axle(-16).YMm;
+        LoopLayout layout = new(
+            "final",
+            Turning.Clockwise,
+            new(0, 0),
+            Axle(-16),
+            [],
+            null,
+            new(pivot, -Height(-20), Height(3))
+        );
+        JsonNode told = await Of(
+            server,
+            "/api/fit/suspension",
+            new SuspensionPlayInput(DriveOf(null, Chain("520")), new("final", 15, 45, null), layout, null, 40, 15)
+        );
+        Agrees("i9", 0.1, 648.363, told["onStand"]!["centreMm"]);
+        Agrees("i9", 0.1, 648.918, told["tightest"]!["centreMm"]);
+        Agrees("i9", 1, 0.13868, told["tightest"]!["excessMm"]);
+    }
+
+    [Fact]
+    public async Task I10_warmth()
+    {
+        JsonNode told = await Of(
+            server,
+            "/api/set/warmth",
+            new ThermalTensionInput(CaseMetal.Aluminium, 600, 95, 20, 0.985, 1_600, 100_000)
+        );
+        Agrees("i10", 0.1, 1.035, told["centreGrowthMm"]);
+        Agrees("i10", 0.1, 2.03895, told["netStretchMm"]);
+        Agrees("i10", 0.1, 127.434, told["tensionRiseN"]);
+    }
+
+    [Fact]
+    public async Task I11_a_sprung_arm()
+    {
+        JsonNode told = await Of(server, "/api/set/sprung-arm", new SprungArmInput(209.579, 40, 70, 80, 45));
+        Agrees("i11", 0.1, 200, told["tensionN"]);
+        Agrees("i11", 0.1, 136.808, told["idlerForceN"]);
+        Agrees("i11", 0.1, 9.43107, told["armMomentNm"]);
+    }
+}
