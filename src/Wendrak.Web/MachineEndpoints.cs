@@ -29,6 +29,7 @@ public static class MachineEndpoints
         machines.MapGet("/{id:long}", FindAsync).WithName("findMachine");
         machines.MapPost("/", AddAsync).WithName("addMachine");
         machines.MapPut("/{id:long}", ChangeAsync).WithName("changeMachine");
+        machines.MapPost("/{id:long}/redo", RedoAfterAsync).WithName("redoAfterChange");
         machines.MapPost("/{id:long}/copy", CopyAsync).WithName("copyMachine");
         machines.MapGet("/{id:long}/file", ToFileAsync).WithName("writeMachineFile");
         machines.MapPost("/file", FromFileAsync).WithName("readMachineFile");
@@ -71,6 +72,15 @@ public static class MachineEndpoints
             CardOf(await store.ChangeAsync(context.Who(), draft, save.FittedVersion, ct, save.Change))
         );
     }
+
+    private static async Task<Results<Ok<IReadOnlyList<RedoItem>>, NotFound>> RedoAfterAsync(
+        long id,
+        MachineSave save,
+        MachineStore store
+    ) =>
+        await store.RedoAfterAsync(new(save.Machine with { Id = id }, save.Fitted)) is { } items
+            ? TypedResults.Ok(items)
+            : TypedResults.NotFound();
 
     private static async Task<Results<Created<MachineCard>, NotFound>> CopyAsync(
         long id,

@@ -93,7 +93,7 @@ public sealed class FitApiTests(WendrakServer server) : IClassFixture<WendrakSer
     public async Task Parts_in_hand_are_read_and_refused_by_name()
     {
         HttpResponseMessage code = await server.PostAsync("/api/fit/belt-code", new BeltCodeInput("300L075"));
-        Assert.Equal(80, (int)JsonNode.Parse(await code.Content.ReadAsStringAsync())!["teeth"]!);
+        Assert.Equal(80, (int)JsonNode.Parse(await code.Content.ReadAsStringAsync())!["reading"]!["teeth"]!);
         HttpResponseMessage sprocket = await server.PostAsync("/api/fit/sprocket", new SprocketInput("08A", 17));
         JsonNode size = JsonNode.Parse(await sprocket.Content.ReadAsStringAsync())!;
         Assert.Equal(60.901, (double)size["caliperMm"]!, 3); // ISO 606, engineering.md c1

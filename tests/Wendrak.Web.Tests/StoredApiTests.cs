@@ -30,6 +30,39 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
         return await ReadAsync<MachineCard>(await server.PostAsync("/api/machines", save));
     }
 
+    /// <summary>Of a machine that was only typed everything may still be a correction; once a trial went on it, it is asked.</summary>
+    [Fact]
+    public async Task A_machine_has_a_history_once_something_was_fitted()
+    {
+        MachineCard card = await AddAsync("Just typed");
+        Assert.False(card.Summary.HasHistory);
+        Assert.Null(card.Fitted.FittedOn);
+        NewTrial other = new("Other rear", [card.Fitted.Loops[0] with { RearSize = 42 }], [], null);
+        Setup trial = await ReadAsync<Setup>(await server.PostAsync($"/api/machines/{card.Machine.Id}/setups", other));
+        await server.PostAsync($"/api/setups/{trial.Id}/fit", new ReadVersion(trial.Version));
+        card = await server.GetAsync<MachineCard>($"/api/machines/{card.Machine.Id}");
+        Assert.True(card.Summary.HasHistory);
+    }
+
+    [Fact]
+    public async Task What_a_change_would_ask_for_is_told_and_nothing_is_stored()
+    {
+        MachineCard card = await AddAsync("To be changed");
+        string path = $"/api/machines/{card.Machine.Id}/redo";
+        MachineSave other = new(card.Machine, [card.Fitted.Loops[0] with { RearSize = 42 }], card.Fitted.Version);
+        RedoItem[] items = await ReadAsync<RedoItem[]>(await server.PostAsync(path, other));
+        Assert.Contains(items, i => i.Because.Contains(ChangedPart.RearWheel));
+        Assert.Equal(card.Fitted, (await server.GetAsync<MachineCard>($"/api/machines/{card.Machine.Id}")).Fitted);
+        HttpResponseMessage refused = await server.PostAsync(
+            path,
+            other with
+            {
+                Machine = card.Machine with { Name = "" },
+            }
+        );
+        Assert.Contains("\"name\"", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+    }
+
     [Fact]
     public async Task The_yard_shows_the_demo_machines_with_their_ratio()
     {

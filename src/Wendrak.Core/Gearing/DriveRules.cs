@@ -56,11 +56,7 @@ public static class DriveRules
                 );
                 continue;
             }
-            guard
-                .CheckWheel(at + nameof(choice.FrontSize), choice.FrontSize, loop)
-                .CheckWheel(at + nameof(choice.RearSize), choice.RearSize, loop)
-                .BetweenIfGiven(at + nameof(choice.Links), choice.Links, 10, 10_000, "links")
-                .BetweenIfGiven(at + nameof(choice.LengthMm), choice.LengthMm, 50, 50_000, "mm");
+            guard.CheckChoice(at, choice, loop);
         }
         foreach (string key in byKey.Keys.Where(k => !seen.Contains(k)))
             guard.That(false, "Loops", "missing", $"Give the wheels of loop “{key}”.");

@@ -51,4 +51,12 @@ public static class WheelSize
         bool whole = !loop.IsToothed || size == Math.Floor(size) || !double.IsFinite(size);
         return guard.That(whole, field, "not_whole", "Give a whole number of teeth.");
     }
+
+    /// <summary>Refuses wheels and a length that the loop can't have.</summary>
+    public static Guard CheckChoice(this Guard guard, string at, LoopChoice choice, Loop loop) =>
+        guard
+            .CheckWheel(at + nameof(choice.FrontSize), choice.FrontSize, loop)
+            .CheckWheel(at + nameof(choice.RearSize), choice.RearSize, loop)
+            .BetweenIfGiven(at + nameof(choice.Links), choice.Links, 10, 10_000, "links")
+            .BetweenIfGiven(at + nameof(choice.LengthMm), choice.LengthMm, 50, 50_000, "mm");
 }

@@ -81,13 +81,7 @@ internal sealed class FittedLoop
 
     private double? LengthIn(LoopChoice choice) => Loop.IsToothed ? choice.Links : choice.LengthMm;
 
-    private void CheckChoice(string at, LoopChoice choice) =>
-        new Guard(at)
-            .CheckWheel(nameof(choice.FrontSize), choice.FrontSize, Loop)
-            .CheckWheel(nameof(choice.RearSize), choice.RearSize, Loop)
-            .BetweenIfGiven(nameof(choice.Links), choice.Links, 10, 10_000, "links")
-            .BetweenIfGiven(nameof(choice.LengthMm), choice.LengthMm, 50, 50_000, "mm")
-            .ThrowIfAny();
+    private void CheckChoice(string at, LoopChoice choice) => new Guard().CheckChoice(at, choice, Loop).ThrowIfAny();
 
     public (LoopPath? Path, LayoutProblem? Problem) Trace(double travelMm) =>
         LoopTracing.Trace(Layout.WheelsFor(Loop, Choice, travelMm), Layout.Turning, Loop.Course);

@@ -48,10 +48,7 @@ public static class LengthForCentre
     public static LengthForCentreResult Of(LengthForCentreInput input)
     {
         Loop loop = DriveLoops.Find(input.Drive, input.Choice.LoopKey, "Choice.LoopKey");
-        new Guard("Choice.")
-            .CheckWheel(nameof(input.Choice.FrontSize), input.Choice.FrontSize, loop)
-            .CheckWheel(nameof(input.Choice.RearSize), input.Choice.RearSize, loop)
-            .ThrowIfAny();
+        new Guard().CheckChoice("Choice.", input.Choice, loop).ThrowIfAny();
         TwoWheels wheels = new(loop, input.Choice.FrontSize, input.Choice.RearSize);
         new Guard()
             .MoreThan(nameof(input.CentreMm), input.CentreMm, wheels.TouchingMm, "mm")

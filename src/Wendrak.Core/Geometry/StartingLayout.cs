@@ -19,10 +19,7 @@ public static class StartingLayout
     public static LoopLayout Of(Drive drive, LoopChoice choice, MachineKind? kind = null)
     {
         Loop loop = DriveLoops.Find(drive, choice.LoopKey, "Choice.LoopKey");
-        new Guard("Choice.")
-            .CheckWheel(nameof(choice.FrontSize), choice.FrontSize, loop)
-            .CheckWheel(nameof(choice.RearSize), choice.RearSize, loop)
-            .ThrowIfAny();
+        new Guard().CheckChoice("Choice.", choice, loop).ThrowIfAny();
         TwoWheels wheels = new(loop, choice.FrontSize, choice.RearSize);
         double centre = Math.Round(CentreMm(wheels, choice));
         // Short drives have less room in front: there the wheels would touch.

@@ -31,6 +31,7 @@ public sealed record LoopAlternative(
         (Drive drive, LoopChoice choice, LoopMedium medium) = asked;
         new Guard().OneOf(nameof(asked.Medium), medium).ThrowIfAny();
         Loop loop = DriveLoops.Find(drive, choice.LoopKey, "Choice.LoopKey");
+        new Guard().CheckChoice("Choice.", choice, loop).ThrowIfAny();
         Loop other = loop with { Medium = medium, Standard = UsualStandard(loop, medium) };
         double least = SmallWheel.AdvisedMinimum(other) ?? (other.IsToothed ? WheelSize.Smallest(medium) : UsualMm);
         double step = Math.Max(1, choice.FrontSize / choice.RearSize);

@@ -42,6 +42,23 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
         return log.MakeAsync(who, $"added {draft.Machine.Name}", writing => AddAsync(writing, draft), ct);
     }
 
+    /// <summary>What would have to be done again if a change meant other parts; nothing is stored.</summary>
+    /// <returns>Null when there is no such machine.</returns>
+    /// <exception cref="Core.Quantities.InvalidInputException">The store would refuse it.</exception>
+    public async Task<IReadOnlyList<RedoItem>?> RedoAfterAsync(MachineDraft draft)
+    {
+        draft = draft with { Machine = MachineReconciling.ToDrives(draft.Machine) };
+        MachineRules.Check(draft.Machine, draft.Fitted);
+        return await FindAsync(draft.Machine.Id) is { } now
+            ? Redo.After(
+                new(
+                    DrivesAsBuilt.Of(now.Machine, now.Fitted),
+                    DrivesAsBuilt.Of(draft.Machine, now.Fitted with { Loops = draft.Fitted })
+                )
+            )
+            : null;
+    }
+
     /// <summary>Changes a machine and, where loops came or went, the wheels of all its setups.</summary>
     /// <param name="fittedVersion">Version of the setup as fitted that the wheels were read from.</param>
     /// <exception cref="ChangedMeanwhileException">Somebody else changed the machine or its wheels.</exception>
@@ -362,8 +379,8 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
                 draft.Fitted,
                 roadWheels,
                 Today(),
-                Today(),
-                machine.OdometerKm,
+                FittedOn: null, // it is on the machine: since when, nobody said
+                FittedAtKm: null,
                 null
             )
         );

@@ -292,6 +292,8 @@ export const findMachine = (id: number) =>
 export const addMachine = (body: MachineSave) => answered(client.POST('/api/machines', { body }))
 export const changeMachine = (body: MachineSave) =>
   answered(client.PUT('/api/machines/{id}', { params: { path: { id: body.machine.id } }, body }))
+export const redoAfterChange = (body: Omit<MachineSave, 'change'>) =>
+  answered(client.POST('/api/machines/{id}/redo', { params: { path: { id: body.machine.id } }, body }))
 export const copyMachine = (id: number, name: string) =>
   answered(client.POST('/api/machines/{id}/copy', { params: { path: { id } }, body: { name } }))
 export const startMachine = (kind: MachineKind) =>

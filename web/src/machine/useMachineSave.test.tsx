@@ -8,7 +8,7 @@ import { useMachineSave } from './useMachineSave'
 vi.mock('../api/client', async (original) => ({
   ...(await original<typeof api>()),
   changeMachine: vi.fn(),
-  redoAfter: vi.fn(),
+  redoAfterChange: vi.fn(),
 }))
 afterEach(cleanup)
 
@@ -17,12 +17,16 @@ const body = { machine, fitted: fitted.loops, fittedVersion: 1 }
 
 function Saver({ hasHistory = true }: { hasHistory?: boolean }) {
   const card = cardOf()
-  const { store, dialog } = useMachineSave({ ...card, summary: { ...card.summary, hasHistory } }, () => {})
+  const { store, error, dialog } = useMachineSave(
+    { ...card, summary: { ...card.summary, hasHistory } },
+    () => {},
+  )
   return (
     <>
       <button type="button" onClick={() => store(body)}>
         Store
       </button>
+      {error?.message}
       {dialog}
     </>
   )
@@ -37,7 +41,7 @@ it.each([
   ['setup', setupOf({ version: 7, loops: [] }), { ...body, fittedVersion: 7, change: 'otherParts' }],
 ])('keeps mine over a changed %s, and nothing else of it', async (thing, current, expected) => {
   const change = vi.mocked(api.changeMachine).mockReset()
-  vi.mocked(api.redoAfter).mockResolvedValue([])
+  vi.mocked(api.redoAfterChange).mockResolvedValue([])
   change.mockRejectedValueOnce(new api.ConflictError('Changed meanwhile.', thing, current))
   change.mockResolvedValueOnce({} as never)
   show(<Saver />)
@@ -55,13 +59,26 @@ it.each([
 ])('asks what a change is before it stores it: %s', async (answer, change) => {
   const stored = vi.mocked(api.changeMachine).mockReset()
   stored.mockResolvedValue({} as never)
-  vi.mocked(api.redoAfter).mockResolvedValue([item] as never)
+  vi.mocked(api.redoAfterChange).mockResolvedValue([item] as never)
   show(<Saver />)
   fireEvent.click(screen.getByRole('button', { name: 'Store' }))
   expect(await screen.findByText('other rear wheel')).toBeTruthy()
   expect(stored).not.toHaveBeenCalled()
   fireEvent.click(screen.getByRole('button', { name: answer }))
   await vi.waitFor(() => expect(stored).toHaveBeenCalledWith({ ...body, change }, expect.anything()))
+})
+
+it('names what is refused before it asks anything', async () => {
+  const stored = vi.mocked(api.changeMachine).mockReset()
+  const refusal = new api.InvalidInputError([
+    { field: 'machine.name', code: 'missing', message: 'Give it a name.', limit: null },
+  ])
+  vi.mocked(api.redoAfterChange).mockRejectedValueOnce(refusal)
+  show(<Saver />)
+  fireEvent.click(screen.getByRole('button', { name: 'Store' }))
+  expect(await screen.findByText('Give it a name.')).toBeTruthy()
+  expect(screen.queryByRole('dialog')).toBeNull()
+  expect(stored).not.toHaveBeenCalled()
 })
 
 it('asks nothing of a machine that was never worked on', async () => {

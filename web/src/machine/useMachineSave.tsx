@@ -6,7 +6,7 @@ import {
   type MachineCard,
   type MachineSave,
   type RedoItem,
-  redoAfter,
+  redoAfterChange,
 } from '../api/client'
 import { retryLost, useChange } from '../api/queries'
 import { ConflictDialog } from '../shell/ConflictDialog'
@@ -15,9 +15,9 @@ import { ReasonDialog } from './ReasonDialog'
 type Whole = Omit<MachineSave, 'change'>
 
 /**
- * Stores a machine with the wheels on it. What would ask for things to be done again is asked about first: it may be only a
- * correction of what was typed, as all is of a machine that was never worked on. Either may have been changed in another window: both are shown, and the
- * person's own is stored over the one that changed when wanted.
+ * Stores a machine with the wheels on it. What would ask for things to be done again is asked about first, once nothing of it
+ * is refused: it may be only a correction of what was typed, as all is of a machine that was never worked on. Either may have
+ * been changed in another window: both are shown, and the person's own is stored over the one that changed when wanted.
  */
 export function useMachineSave(card: MachineCard, onDone: () => void) {
   const save = useChange(changeMachine)
@@ -27,28 +27,18 @@ export function useMachineSave(card: MachineCard, onDone: () => void) {
     setAsked(null)
     mutate({ ...body, change })
   }
-  const preview = useMutation({
-    mutationFn: (made: Parameters<typeof redoAfter>[0]) => redoAfter(made),
+  const preview = useMutation<RedoItem[], Error, Whole>({
+    mutationFn: redoAfterChange,
     retry: retryLost,
   })
   const store = (body: Whole) => {
+    save.reset()
     if (!card.summary.hasHistory) return storeAs(body, 'correction')
-    const built = ({ drives, layouts }: MachineCard['machine'], loops: Whole['fitted']) => ({
-      drives,
-      loops,
-      roadWheels: card.fitted.roadWheels,
-      layouts: layouts ?? null,
+    preview.mutate(body, {
+      onSuccess: (items) => (items.length > 0 ? setAsked({ body, items }) : storeAs(body, 'otherParts')),
     })
-    preview.mutate(
-      { before: built(card.machine, card.fitted.loops), after: built(body.machine, body.fitted) },
-      {
-        onSuccess: (items) => (items.length > 0 ? setAsked({ body, items }) : storeAs(body, 'otherParts')),
-        // What is refused there is refused by the store as well, and named at its field.
-        onError: () => storeAs(body, 'otherParts'),
-      },
-    )
   }
-  const { error } = save
+  const error = save.error ?? preview.error
   const body = save.variables
   const conflict = error instanceof ConflictError && body ? error : null
   const isMachine = conflict?.thing === 'machine'

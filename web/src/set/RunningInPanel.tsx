@@ -33,7 +33,7 @@ export function RunningInPanel({
 }) {
   const units = useUnits()
   const [cord, setCord] = useState<RunningInInput['cord']>('rubber')
-  const [days, setDays] = useState<number | undefined>(fittedOn === null ? 0 : daysSince(fittedOn))
+  const [days, setDays] = useState<number | undefined>(fittedOn === null ? undefined : daysSince(fittedOn))
   const [until, setUntil] = useState<number | undefined>(7)
   const [isWorking, setWorking] = useState(false)
   const [own, setOwn] = useState<Partial<OwnReadings>>({})
