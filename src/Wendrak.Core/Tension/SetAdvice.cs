@@ -89,6 +89,7 @@ public enum SetGoal
 /// <param name="NutShiftReading">The same of the loosest reading, in the method of the last round; null before it was seen.</param>
 /// <param name="Doubts">Readings of the last round that can hardly be meant as they stand.</param>
 /// <param name="IsPartial">True when the last round was read at fewer than four places: its tight place may be elsewhere.</param>
+/// <param name="Conditions">What makes the last round hard to compare with the one before it.</param>
 /// <param name="LearnedRounds">Rounds that taught how this machine answers.</param>
 public sealed record SetAdvice(
     NextStep Next,
@@ -126,5 +127,6 @@ public sealed record SetAdvice(
     IReadOnlyList<string> Suspects,
     IReadOnlyList<ReadingDoubt> Doubts,
     bool IsPartial,
+    IReadOnlyList<RoundCondition> Conditions,
     IReadOnlyList<Working> Workings
 );

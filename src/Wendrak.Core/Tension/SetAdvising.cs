@@ -86,6 +86,7 @@ public static class SetAdvising
             [.. Suspects(next, last, input)],
             input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Of(newest, scale.In(newest), window)] : [],
             input.Rounds is [.., { Readings.Count: > 0 and < FewestPlaces }],
+            [.. RoundConditions.Of(input.Rounds, TurnsToRoll)],
             [
                 .. SetWorkings.Of(input, scale, window, advisor, last, reserve),
                 .. runs?.Explain() is { } ratio ? new[] { ratio } : [],

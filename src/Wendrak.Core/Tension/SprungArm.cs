@@ -28,8 +28,10 @@ public sealed record SprungArmInput(
 }
 
 /// <param name="TensionN">Of the run that the spring holds.</param>
+/// <param name="NPerMm">What a mm of its screw adds to that; null where nobody measured the spring.</param>
 public sealed record SprungArmResult(
     double TensionN,
+    double? NPerMm,
     double IdlerForceN,
     double ArmMomentNm,
     IReadOnlyList<Working> Workings
@@ -48,6 +50,7 @@ public static class SprungArm
         double tension = idler / (2 * Sin(input.WrapDeg / 2));
         return new(
             tension,
+            input.RateNPerMm * PerSpringN(input),
             idler,
             moment,
             [

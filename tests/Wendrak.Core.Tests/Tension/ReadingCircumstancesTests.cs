@@ -52,6 +52,20 @@ public sealed class ReadingCircumstancesTests
     }
 
     [Fact]
+    public void What_makes_a_round_hard_to_compare_is_told()
+    {
+        SetRound found = Plucked(0, 0, null, 40) with { TemperatureC = 20, LoadKg = 0 };
+        SetRound turned = Plucked(0.5, 0.5, null, 45) with { TurnsRolled = 4, TemperatureC = 29, LoadKg = 4 };
+        RoundCondition[] Of(SetRound last) => [.. SetAdvising.Of(Belt(found, last)).Conditions];
+        Assert.Empty(Of(turned));
+        Assert.Empty(Of(turned with { TurnsRolled = null, TemperatureC = null, LoadKg = null }));
+        Assert.Equal([RoundCondition.RolledTooLittle], Of(turned with { TurnsRolled = 1 }));
+        Assert.Empty(Of(turned with { TurnsRolled = 0, LeftUnits = 0, RightUnits = 0 }));
+        Assert.Equal([RoundCondition.OtherWarmth], Of(turned with { TemperatureC = 31 }));
+        Assert.Equal([RoundCondition.OtherLoad], Of(turned with { LoadKg = 75 }));
+    }
+
+    [Fact]
     public void A_hand_is_tied_for_the_person_it_belongs_to()
     {
         SetRound felt = new(0, 0, LockState.Nipped, [new(ReadingMethod.Feel, 2)], Who: "Ada");

@@ -185,6 +185,10 @@ public sealed class SpanTensionTests
         Published.AgreesWithin(0.1, 200, arm.TensionN, "engineering.md i11");
         Published.AgreesWithin(0.1, 136.808, arm.IdlerForceN, "engineering.md i11");
         Published.AgreesWithin(0.1, 9.43107, arm.ArmMomentNm, "engineering.md i11");
+        Assert.Null(arm.NPerMm);
+        // A mm of its screw is as many newtons more of the spring: the tension grows in proportion.
+        SprungArmResult screwed = SprungArm.Of(new(209.579, 40, 70, 80, 45, RateNPerMm: 209.579));
+        Assert.Equal(screwed.TensionN, screwed.NPerMm!.Value, 1e-9);
         Refusals.Names("WrapDeg", () => SprungArm.Of(new(200, 0, 70, 80, 45)));
     }
 

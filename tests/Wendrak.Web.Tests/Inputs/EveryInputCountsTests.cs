@@ -2,77 +2,106 @@ using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
 using Wendrak.Web.Tests.Fuzz;
-using Xunit.Abstractions;
 
 namespace Wendrak.Web.Tests.Inputs;
 
-public sealed class EveryInputCountsTests(WendrakServer server, ITestOutputHelper output) : IClassFixture<WendrakServer>
+/// <summary>
+/// No input is accepted and then ignored: each one that the description of the API names, of each computing call, is changed,
+/// and something in the answer must change.
+/// </summary>
+public sealed class EveryInputCountsTests(WendrakServer server) : IClassFixture<WendrakServer>
 {
+    private const int Questions = 6; // of each call, from what is stored
+    private const int Tries = 40;
+    private static readonly string[] Computing = ["/api/ratio/", "/api/fit/", "/api/loads/", "/api/set/", "/api/redo"];
+
+    /// <summary>What may be given and needn't count, and why.</summary>
+    private static readonly Dictionary<string, string> Excused = new()
+    {
+        ["GearboxSet.id"] = "names a set",
+        ["GearboxSet.version"] = "names what was read of it",
+        ["LoopSetting.eccentricOffset"] = "worked out of the others, as are those below",
+        ["LoopSetting.eccentricStart"] = "worked out",
+        ["LoopSetting.gapHigh"] = "worked out",
+        ["LoopSetting.gapLow"] = "worked out",
+        ["LoopSetting.hasTwoEnds"] = "worked out",
+        ["LoopSetting.mostAtOnce"] = "worked out",
+        ["LoopSetting.setsItself"] = "worked out",
+        ["LoopSetting.step"] = "worked out",
+        ["LoopSetting.turns"] = "worked out",
+    };
+
     [Fact]
-    public async Task Explore()
+    public async Task No_input_is_accepted_and_then_ignored()
     {
         ApiDescription api = new(JsonNode.Parse(await server.Client.GetStringAsync("/openapi/v1.json"))!);
-        KnownParts parts = await KnownParts.ReadAsync(api, server.Client);
         InputLeaves leaves = new(api);
-        int asks = 0;
-        foreach (
-            ApiOperation op in api.Operations.Where(o =>
-                o.Method == "POST"
-                && o.Body is not null
-                && (
-                    o.Path.StartsWith("/api/fit/")
-                    || o.Path.StartsWith("/api/loads/")
-                    || o.Path.StartsWith("/api/set/")
-                    || o.Path.StartsWith("/api/ratio/")
-                    || o.Path.StartsWith("/api/redo")
-                )
-            )
-        )
+        Dictionary<string, bool> counts = [];
+        List<string> unanswered = [];
+        foreach (ApiOperation call in api.Operations.Where(IsComputing))
         {
-            Dictionary<string, bool> counts = [];
-            int good = 0;
-            var sw = System.Diagnostics.Stopwatch.StartNew();
-            for (int seed = 0; seed < 400 && good < 25 && sw.Elapsed.TotalSeconds < 40; seed++)
+            int answered = 0;
+            await foreach (JsonNode question in QuestionsOf(call, api))
             {
-                Random random = new(seed);
-                JsonNode? q = new SchemaSample(api, parts.OfAny(random), random).Of(op.Body!);
-                if (q is null)
+                (HttpStatusCode status, string told) = await AskAsync(call.Path, question.ToJsonString());
+                if (status != HttpStatusCode.OK)
                     continue;
-                (HttpStatusCode s, string told) = await AskAsync(op.Path, q.ToJsonString());
-                if (s != HttpStatusCode.OK)
-                    continue;
-                good++;
-                foreach (InputLeaf leaf in leaves.Of(op.Body!, q).ToArray())
-                {
-                    if (counts.GetValueOrDefault(leaf.Name))
-                        continue;
-                    counts.TryAdd(leaf.Name, false);
-                    foreach (string asked in leaf.Changed(q))
-                    {
-                        asks++;
-                        (HttpStatusCode s2, string told2) = await AskAsync(op.Path, asked);
-                        if (s2 == HttpStatusCode.OK && told2 != told)
-                        {
-                            counts[leaf.Name] = true;
-                            break;
-                        }
-                    }
-                }
+                answered++;
+                foreach (InputLeaf leaf in leaves.Of(call.Body!, question).ToArray())
+                    if (!counts.GetValueOrDefault(leaf.Name))
+                        counts[leaf.Name] = await CountsAsync(call, question, told, leaf);
+                if (answered >= Questions)
+                    break;
             }
-            output.WriteLine(
-                $"{op.Path}: good {good}, {counts.Count} leaves, {sw.Elapsed.TotalSeconds:0.0} s; never: {string.Join(", ", counts.Where(c => !c.Value).Select(c => c.Key))}"
-            );
+            if (answered == 0)
+                unanswered.Add(call.Path);
         }
-        output.WriteLine($"{asks}");
-        Assert.Fail("see");
+        Assert.Empty(unanswered);
+        Assert.True(counts.Count > 200, $"only {counts.Count} inputs were found");
+        string[] ignored = [.. counts.Where(c => !c.Value).Select(c => c.Key).Except(Excused.Keys).Order()];
+        Assert.True(ignored.Length == 0, "accepted and ignored: " + string.Join(", ", ignored));
+        Assert.DoesNotContain(Excused.Keys, e => counts.GetValueOrDefault(e, true));
     }
 
-    private async Task<(HttpStatusCode, string)> AskAsync(string path, string body)
+    private static bool IsComputing(ApiOperation call) =>
+        call.Method == "POST"
+        && call.Body is not null
+        && Computing.Any(c => call.Path.StartsWith(c, StringComparison.Ordinal));
+
+    /// <summary>First those that hold everything, then some made up from what is stored.</summary>
+    private async IAsyncEnumerable<JsonNode> QuestionsOf(ApiOperation call, ApiDescription api)
     {
-        HttpResponseMessage r = await server.Client.PostAsync(
-            path,
-            new StringContent(body, Encoding.UTF8, "application/json")
-        );
-        return (r.StatusCode, await r.Content.ReadAsStringAsync());
+        foreach ((string path, JsonNode body) in InputQuestions.All())
+            if (path == call.Path)
+            {
+                (HttpStatusCode status, string told) = await AskAsync(path, body.ToJsonString());
+                Assert.True(status == HttpStatusCode.OK, $"{path}: {told}");
+                yield return body;
+            }
+        KnownParts parts = await KnownParts.ReadAsync(api, server.Client);
+        for (int seed = 0; seed < Tries; seed++)
+        {
+            Random random = new(seed);
+            if (new SchemaSample(api, parts.OfAny(random), random).Of(call.Body!) is { } made)
+                yield return made;
+        }
+    }
+
+    private async Task<bool> CountsAsync(ApiOperation call, JsonNode question, string told, InputLeaf leaf)
+    {
+        foreach (string changed in leaf.Changed(question))
+        {
+            (HttpStatusCode status, string answer) = await AskAsync(call.Path, changed);
+            if (status == HttpStatusCode.OK && answer != told)
+                return true;
+        }
+        return false;
+    }
+
+    private async Task<(HttpStatusCode Status, string Told)> AskAsync(string path, string body)
+    {
+        using StringContent content = new(body, Encoding.UTF8, "application/json");
+        HttpResponseMessage response = await server.Client.PostAsync(path, content);
+        return (response.StatusCode, await response.Content.ReadAsStringAsync());
     }
 }

@@ -5,7 +5,7 @@ using Wendrak.Web.Tests.Fuzz;
 namespace Wendrak.Web.Tests.Inputs;
 
 /// <summary>One input of a question: a number, word or switch that is given or could be.</summary>
-/// <param name="Name">Its path without the places in lists: “strength.friction”, “drive.stages.slipFraction”.</param>
+/// <param name="Name">Of the thing it is part of, as the API calls that, and its own: “LoopStrength.friction”.</param>
 /// <param name="Parent">The object it stands in.</param>
 /// <param name="Others">Other values it may have instead, nearest first.</param>
 internal sealed record InputLeaf(string Name, JsonObject Parent, string Property, IReadOnlyList<JsonNode?> Others)
@@ -28,25 +28,26 @@ internal sealed record InputLeaf(string Name, JsonObject Parent, string Property
 internal sealed class InputLeaves(ApiDescription api)
 {
     // Of every order of size that a field of this trade has.
-    private static readonly double[] Sizes = [0.3, 1, 3, 10, 30, 100, 300, 1_000, 10_000];
+    private static readonly double[] Sizes = [1e-5, 0.01, 0.3, 1, 3, 10, 30, 100, 300, 1_000, 10_000];
 
-    public IEnumerable<InputLeaf> Of(JsonNode schema, JsonNode question) => Below(schema, question, "");
-
-    private IEnumerable<InputLeaf> Below(JsonNode schema, JsonNode? value, string at)
+    public IEnumerable<InputLeaf> Of(JsonNode schema, JsonNode? value)
     {
         JsonNode resolved = api.Resolve(schema);
         if (value is JsonArray list)
-            return resolved["items"] is { } items ? list.SelectMany(e => Below(items, e, at)) : [];
+            return resolved["items"] is { } items ? list.SelectMany(e => Of(items, e)) : [];
         if (value is not JsonObject thing)
             return [];
         return ApiDescription
             .KindsOf(resolved)
-            .Select(api.Resolve)
-            .Where(k => Fits(k, thing))
-            .SelectMany(k => k["properties"]?.AsObject() ?? [])
+            .Select(kind => (Name: ApiDescription.NameOf(kind) ?? ApiDescription.NameOf(schema), Of: api.Resolve(kind)))
+            .Where(kind => Fits(kind.Of, thing))
+            .SelectMany(kind => (kind.Of["properties"]?.AsObject() ?? []).Select(p => (kind.Name, p.Key, p.Value)))
             .DistinctBy(p => p.Key)
-            .SelectMany(p => OfProperty(p.Value!, thing, p.Key, at));
+            .Where(p => !IsUnion(resolved) || p.Key != "kind") // another kind is another thing
+            .SelectMany(p => OfProperty(p.Value!, thing, p.Key, $"{p.Name}.{p.Key}"));
     }
+
+    private static bool IsUnion(JsonNode schema) => ApiDescription.KindsOf(schema).Count > 1;
 
     /// <summary>Of a union only the kind that the thing says it is.</summary>
     private static bool Fits(JsonNode kind, JsonObject thing) =>
@@ -54,11 +55,10 @@ internal sealed class InputLeaves(ApiDescription api)
         || thing["kind"] is not JsonValue said
         || of.Any(w => (string?)w == (string?)said);
 
-    private IEnumerable<InputLeaf> OfProperty(JsonNode schema, JsonObject parent, string property, string at)
+    private IEnumerable<InputLeaf> OfProperty(JsonNode schema, JsonObject parent, string property, string name)
     {
-        string name = at + property;
         if (parent[property] is JsonObject or JsonArray)
-            return ApiDescription.KindsOf(schema).SelectMany(k => Below(k, parent[property], name + "."));
+            return ApiDescription.KindsOf(schema).SelectMany(k => Of(k, parent[property]));
         JsonNode? now = parent[property];
         JsonNode of = ApiDescription.KindsOf(schema).Select(api.Resolve).Last();
         if (of["enum"] is JsonArray words)

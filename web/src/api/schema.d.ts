@@ -4201,6 +4201,11 @@ export interface components {
         };
         /** @enum {unknown} */
         RopeKind: "cord" | "fibreRope" | "wireLinedSheave" | "wireRoundGroove" | "wireVGroove" | null;
+        /**
+         * @description What makes the last round hard to compare with the one before it.
+         * @enum {unknown}
+         */
+        RoundCondition: "rolledTooLittle" | "otherWarmth" | "otherLoad";
         /** @description A round as read: its ends, and where they lie. */
         RoundResult: {
             /** Format: int32 */
@@ -4485,6 +4490,8 @@ export interface components {
             doubts: components["schemas"]["ReadingDoubt"][];
             /** @description True when the last round was read at fewer than four places: its tight place may be elsewhere. */
             isPartial: boolean;
+            /** @description What makes the last round hard to compare with the one before it. */
+            conditions: components["schemas"]["RoundCondition"][];
             workings: components["schemas"]["Working"][];
         };
         /** @description How a visit ended. */
@@ -5098,6 +5105,11 @@ export interface components {
              * @description Of the run that the spring holds.
              */
             tensionN: number;
+            /**
+             * Format: double
+             * @description What a mm of its screw adds to that; null where nobody measured the spring.
+             */
+            nPerMm: null | number;
             /** Format: double */
             idlerForceN: number;
             /** Format: double */

@@ -7,6 +7,7 @@ import { WhyButton } from '../shell/WhyButton'
 import classes from './NextCard.module.css'
 import { readingText } from './readings'
 import {
+  CONDITION_WORDS,
   firstText,
   isToKeep,
   METHOD_WORDS,
@@ -147,6 +148,11 @@ export function NextCard({
       {advice.isPartial && (
         <p className="cap">Read at fewer than four places: its tight place may be elsewhere.</p>
       )}
+      {advice.conditions.map((condition) => (
+        <p role="alert" className={classes.doubt} key={condition}>
+          ▲ {CONDITION_WORDS[condition](advice.turnsToRoll)}
+        </p>
+      ))}
       {advice.doubts.map((d) => (
         <p role="alert" className={classes.doubt} key={d.position}>
           ▲ {readingText(d.method, d.value, units)} {d.method && METHOD_WORDS[d.method]}{' '}

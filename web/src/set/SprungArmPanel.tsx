@@ -63,6 +63,9 @@ export function SprungArmPanel({
         <>
           <Figure name="tension it holds">{units.show('force', told.tensionN)}</Figure>
           <Figure name="on the idler">{units.show('force', told.idlerForceN)}</Figure>
+          {told.nPerMm !== null && (
+            <Figure name="a mm of its screw adds">{units.show('force', told.nPerMm)}</Figure>
+          )}
           <Button
             size="compact-sm"
             variant="default"

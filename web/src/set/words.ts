@@ -1,4 +1,11 @@
-import type { AdjusterMove, ClosedDespite, LoopSetting, SetAdvice, SetRound } from '../api/client'
+import type {
+  AdjusterMove,
+  ClosedDespite,
+  LoopSetting,
+  RoundCondition,
+  SetAdvice,
+  SetRound,
+} from '../api/client'
 import { figure } from '../quantities/format'
 import type { Units } from '../quantities/units'
 import { type ReadingMethod, readingText } from './readings'
@@ -47,6 +54,14 @@ export const MOVED_WORDS: Record<LoopSetting['kind'], string> = {
   shims: 'travel',
   sprungArm: 'spring',
   springSlide: 'motor',
+}
+
+/** Why the last round is hard to compare with the one before it. */
+export const CONDITION_WORDS: Record<RoundCondition, (turnsToRoll: number) => string> = {
+  rolledTooLittle: (turns) =>
+    `Rolled less than ${turns} turns since it was turned: it has not found its place. Roll it and read again.`,
+  otherWarmth: () => 'Ten degrees or more warmer or colder than before: warmth alone moves a reading.',
+  otherLoad: () => 'Another load lies on it than before: its springs, and so its centres, stand elsewhere.',
 }
 
 /** What a visit is closed over. */

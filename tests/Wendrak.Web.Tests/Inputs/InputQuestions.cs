@@ -1,0 +1,220 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Wendrak.Core.Alignment;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Geometry;
+using Wendrak.Core.Loads;
+using Wendrak.Core.Machines;
+using Wendrak.Core.Sound;
+using Wendrak.Core.Tension;
+using static Wendrak.Web.Tests.Reference.Asked;
+
+namespace Wendrak.Web.Tests.Inputs;
+
+/// <summary>Questions that what is stored by chance does not lead to: everything is given that such a question may hold.</summary>
+internal static class InputQuestions
+{
+    public static IEnumerable<(string Path, JsonNode Body)> All()
+    {
+        yield return Of("/api/ratio/bands", Bands(new CruiseSpeed(90, 2, 5_000, 5_400)));
+        yield return Of("/api/ratio/bands", Bands(new OutputSpeed(1_200, 1, 5_000, 5_400)));
+        yield return Of("/api/ratio/search", Search(Geared, Mounted, 15, 44));
+        yield return Of("/api/ratio/search", Search(DriveOf(1_950, VBelt), VBelt, 125, 250));
+        yield return Of(
+            "/api/ratio/starting-search",
+            new StartingSearchInput(
+                Geared,
+                Wheels(15, 45, 112),
+                [],
+                ["final"],
+                new CruiseSpeed(90, 2, 5_000, 5_400),
+                [],
+                Work,
+                Shelf
+            )
+        );
+        yield return Of(
+            "/api/fit/loop",
+            new LoopFitInput(
+                DriveOf(null, Chain("520")),
+                new("final", 15, 45, 112),
+                new("final", 15, 45, 112),
+                Slot(630, 670) with
+                {
+                    Limits = [new("mudguard", new(-300, -90), new(-340, -90), 4, 2)],
+                },
+                10,
+                false,
+                2
+            )
+        );
+        yield return Of(
+            "/api/fit/fixed-centre",
+            new FixedCentreInput(DriveOf(null, Chain("520")), "final", 640, 13, 17, 40, 48, 6, false)
+        );
+        yield return Of(
+            "/api/fit/spacers",
+            new SpacerStacksInput(
+                Forked,
+                Middle,
+                [new(6, 2), new(4, 3), new(10, 2), new(1, 4), new(0.5, 4)],
+                3,
+                0.1,
+                3,
+                SpacerOrder.NearestToLine
+            )
+        );
+        yield return Of(
+            "/api/fit/spacer-workings",
+            new SpacerWorkingsInput(
+                Forked,
+                Middle,
+                [
+                    [6],
+                    [4, 4],
+                    [10],
+                ],
+                [false, false]
+            )
+        );
+        yield return Of(
+            "/api/fit/rail",
+            new RailInput(
+                Forked,
+                [new("a", 15, 20, null), new("b", 15, 20, null)],
+                [Apart(300) with { LoopKey = "a" }, Apart(250) with { LoopKey = "b" }],
+                [Middle],
+                [new(6, 12, 2), new(4, 12, 3), new(10, 12, 2)]
+            )
+        );
+        yield return Of("/api/fit/groove", new GrooveInput("A", 112, 13, 11, 38, 0.3));
+        foreach (TorqueCarrier carrier in Carriers)
+            yield return Of("/api/loads/carried-torque", new CarriedTorqueInput(carrier, 60, 400, 90));
+        yield return Of(
+            "/api/set/warmth",
+            new ThermalTensionInput(CaseMetal.Aluminium, 600, 95, 20, 0.985, 1_600, 100_000, 1e-5)
+        );
+        yield return Of("/api/set/sprung-arm", new SprungArmInput(200, 40, 70, 80, 45, 10));
+        yield return Of(
+            "/api/set/straightness",
+            new StraightnessInput(MachineKind.Winch, LoopMedium.ToothedBelt, 640, 180, null, LineOffsetMm: 2)
+        );
+        yield return Of("/api/set/advice", Visit);
+    }
+
+    private static readonly StockWheel[] Shelf =
+    [
+        new("520", WheelSide.Rear, 45, "6-hole", 1, 40, true),
+        new("520", WheelSide.Rear, 43, "6-hole", 0, 35, true),
+        new("520", WheelSide.Front, 16, "spline", 1, 20, true),
+    ];
+
+    private static readonly WorkCosts Work = new(25, 10, 60, 20, 75, 30);
+
+    private static Drive Geared =>
+        DriveOf(
+            1_950,
+            new Gearbox("box", "box", "in", "mid", new(0, 0, "six", [2.8, 2, 1.5], false, null)),
+            Mounted
+        ) with
+        {
+            GearsInterchangeable = true,
+        };
+
+    private static Loop Mounted => Chain("520", "mid") with { FrontMounting = "spline", RearMounting = "6-hole" };
+
+    private static RatioBandsInput Bands(AimTarget aim) => new(Geared, Wheels(15, 45), [], ["final"], aim, []);
+
+    private static Loop VBelt => LoopOf(LoopMedium.VBelt, "A");
+
+    private static RatioSearchInput Search(Drive drive, Loop loop, double front, double rear)
+    {
+        double step = loop.IsToothed ? 1 : 20;
+        LoopSearch search = new(
+            loop.Key,
+            front - step,
+            front + step,
+            rear - step,
+            rear + step,
+            false,
+            false,
+            null,
+            null,
+            Work,
+            []
+        );
+        return new(
+            drive,
+            Wheels(front, rear),
+            [],
+            [search],
+            new OverallRatio(2, 7, null),
+            [],
+            RatioRanking.LeastWork,
+            Shelf
+        );
+    }
+
+    /// <summary>Two loops off one shaft, each with its wheel on it.</summary>
+    private static Drive Forked =>
+        DriveOf(null, Chain("06B", "in", "x") with { Key = "a" }, Chain("06B", "in", "y") with { Key = "b" });
+
+    private static ShaftWidths Middle =>
+        new(
+            "drive",
+            "in",
+            -30,
+            60,
+            12,
+            [new("a", WheelSide.Front, 14, 4, 15, true), new("b", WheelSide.Front, 14, 10, 38, true)]
+        );
+
+    private static readonly TorqueCarrier[] Carriers =
+    [
+        new KeyJoint(25, 8, 7, 30),
+        new SplineJoint(13, 25, 21, 20),
+        new BoltCircle(6, 110, 8),
+        new SolidShaft(20, 5),
+    ];
+
+    /// <summary>A belt pushed and plucked on a machine that stands on its wheels.</summary>
+    private static SetInput Visit
+    {
+        get
+        {
+            SetRound Pushed(double left, double mm, double c, double kg) =>
+                new(left, left, LockState.Loose, [new(ReadingMethod.Push, mm, 0, 20)])
+                {
+                    TemperatureC = c,
+                    TurnsRolled = left == 0 ? null : 4,
+                    LoadKg = kg,
+                };
+            return new(
+                DriveOf(1_950, LoopOf(LoopMedium.ToothedBelt, "8M")),
+                MachineKind.Motorcycle,
+                Wheels(28, 70),
+                [],
+                Slot(420, 430) with
+                {
+                    Idlers = [new("idler", new(-150, -72), 40, false, RunSide.Back, LoopRun.Slack)],
+                },
+                new("drive", 60),
+                new("final", WidthMm: 30, ForceAt1PercentN: 20_000),
+                new("final", AdjusterKind.TwoEnds)
+                {
+                    MassKgPerM = 0.2,
+                    MakerMethod = ReadingMethod.Push,
+                    MakerLow = 8,
+                    MakerHigh = 10,
+                    MakerForceN = 20,
+                },
+                [Pushed(0, 14, 20, 0), Pushed(0.5, 12, 22, 0)],
+                SetGoal.Both,
+                []
+            );
+        }
+    }
+
+    private static (string, JsonNode) Of<T>(string path, T body) =>
+        (path, JsonSerializer.SerializeToNode(body, Json.Options)!);
+}
