@@ -43,6 +43,7 @@ internal sealed class LoadedLoop
             input.Drive.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == input.Strength.LoopKey)
             ?? throw new Quantities.InvalidInputException("Strength.LoopKey", "unknown", "Give a loop of this drive.");
         new Quantities.Guard("Strength.").Include(input.Strength.Check(Loop)).ThrowIfAny();
+        Strength = UncountedInputs.Counted(input.Strength, Loop.Medium);
         Choice = train.ChoiceOf(Loop.Key);
         LoopLayout layout = input.Layout ?? StartingLayout.Of(input.Drive, Choice);
         Path = LoopFit.PathOf(new(input.Drive, Choice, Choice, layout, null, false, null));
@@ -54,6 +55,7 @@ internal sealed class LoadedLoop
         RearIndex = rear;
         OperatingPoints points = new(train, Loop, input.RoadWheels, input.Kind, input.Source, input.Strength);
         (Points, IsForked) = (points.Of(FrontDiameterMm), points.IsForked);
+        Uncounted = [.. UncountedInputs.Of(input, Loop.Medium, points)];
         UsualShock = ShockFactors.Of(Loop, input.Drive, input.Kind, input.Source);
     }
 
@@ -62,6 +64,7 @@ internal sealed class LoadedLoop
     {
         new Quantities.Guard("Strength.").Include(strength.Check(like.Loop)).ThrowIfAny();
         Input = like.Input with { Strength = strength };
+        (Strength, Uncounted) = (UncountedInputs.Counted(strength, like.Loop.Medium), like.Uncounted);
         (Loop, Choice, Path, Points) = (like.Loop, like.Choice, like.Path, like.Points);
         (Front, Rear, RearIndex, SlackRunMm) = (like.Front, like.Rear, like.RearIndex, like.SlackRunMm);
         (IsForked, UsualShock) = (like.IsForked, like.UsualShock);
@@ -72,7 +75,12 @@ internal sealed class LoadedLoop
 
     public int RearIndex { get; }
     public double FrontDiameterMm => 2 * Front.Outline.RunRadiusMm;
-    public LoopStrength Strength => Input.Strength;
+
+    /// <summary>Of what was given only what counts for such a loop.</summary>
+    public LoopStrength Strength { get; }
+
+    /// <summary>What was given and does not count.</summary>
+    public IReadOnlyList<UncountedInput> Uncounted { get; }
     public string Standard => Strength.Standard ?? Loop.Standard;
 
     /// <summary>Both ways of the trade: a vehicle's drive works in bursts, a machine's all day.</summary>

@@ -59,6 +59,7 @@ public sealed record ChainOiling(
 /// <param name="Efficiency">By both schools.</param>
 /// <param name="Life">Null for belts, and where the pressure in the pins is not known.</param>
 /// <param name="Friction">Null for chains and toothed belts.</param>
+/// <param name="Uncounted">What was given and does not count for such a loop, and why.</param>
 /// <param name="Sizes">Chains of this pitch, or sections of V-belts, that can be tried in its place.</param>
 public sealed record LoopLoadsResult(
     IReadOnlyList<PointLoads> Points,
@@ -81,6 +82,7 @@ public sealed record LoopLoadsResult(
     RatingTent? Tent,
     ChartPower? Chart,
     IReadOnlyList<string> Sizes,
+    IReadOnlyList<UncountedInput> Uncounted,
     AssumedLoads Assumed,
     IReadOnlyList<LoopEfficiency> Efficiency,
     FrictionFigures? Friction,
@@ -123,6 +125,7 @@ public static class LoopLoads
             ChainChecks.Tent(loop),
             chart,
             LoopStrength.SizesFor(loop.Loop),
+            loop.Uncounted,
             AssumedLoads.Of(loop, installed),
             LoopEfficiency.Of(loop),
             friction,

@@ -61,6 +61,12 @@ internal sealed class OperatingPoints
             .ThrowIfAny();
     }
 
+    /// <summary>True where it pushes a vehicle along a road: mass, grip and cruise count then.</summary>
+    public bool IsOnRoad => _class is not null && _radiusM is not null;
+
+    /// <summary>True where another loop loses some of the torque before this one.</summary>
+    public bool HasLoopBefore => _train.PathTo(_loop.DrivingShaft).Any(i => _train.Drive.Stages[i] is Loop);
+
     /// <summary>True where a shaft before this loop drives something else too.</summary>
     public bool IsForked { get; }
 

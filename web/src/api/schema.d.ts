@@ -3047,6 +3047,8 @@ export interface components {
             chart: null | components["schemas"]["ChartPower"];
             /** @description Chains of this pitch, or sections of V-belts, that can be tried in its place. */
             sizes: string[];
+            /** @description What was given and does not count for such a loop, and why. */
+            uncounted: components["schemas"]["UncountedInput"][];
             assumed: components["schemas"]["AssumedLoads"];
             /** @description By both schools. */
             efficiency: components["schemas"]["LoopEfficiency"][];
@@ -5674,6 +5676,13 @@ export interface components {
          * @enum {unknown}
          */
         Turning: "clockwise" | "counterclockwise";
+        /** @description Something that was given and does not count for this loop. */
+        UncountedInput: {
+            /** @description As a refusal would name it. */
+            field: string;
+            /** @description In a few words, for the person who gave it. */
+            why: string;
+        };
         /** @enum {unknown} */
         Unjudged: "inputMissing" | "tableSilent" | "ruleDoesNotHold" | "notDecidedHere" | null;
         /** @enum {unknown} */

@@ -16,7 +16,7 @@ import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
 import { type Numbers, StrengthFields, usePlaceholder } from './StrengthFields'
 import { type LoadParts, loadsWith } from './useLoads'
-import { CHARACTER_WORDS } from './words'
+import { CHARACTER_WORDS, uncountedText } from './words'
 
 /** Where the core tells what an empty field is counted as. */
 const DEFAULTS: Partial<Record<Numbers<LoadSource>, Numbers<AssumedLoads>>> = {
@@ -118,6 +118,11 @@ export function LoadFields({
       {strength.shockFactor == null && assumed && (
         <p className="cap" style={{ marginTop: 6 }}>
           Shock factor by the table: {assumed.shockSource}.
+        </p>
+      )}
+      {answer && answer.uncounted.length > 0 && (
+        <p className="cap" style={{ marginTop: 6 }}>
+          Given and not counted here: {answer.uncounted.map(uncountedText).join(', ')}.
         </p>
       )}
       <div data-no-print>

@@ -5,6 +5,7 @@ import type {
   LoopStrength,
   Mend,
   OperatingPoint,
+  UncountedInput,
 } from '../api/client'
 import { figure, fixed, plain } from '../quantities/format'
 import type { Units } from '../quantities/units'
@@ -111,6 +112,28 @@ export const MISSING_WORDS: Record<string, string> = {
   'Source.ContinuousTorqueNm': 'the continuous torque',
   'Source.PeakPowerKw': 'the greatest power',
 }
+
+/** What was given and may not count, in the middle of a sentence. */
+const GIVEN_WORDS: Record<string, string> = {
+  ...MISSING_WORDS,
+  'Strength.SagMm': 'the sag',
+  'Strength.School': 'the lubrication practice',
+  'Strength.Friction': 'the friction',
+  'Strength.GrooveAngleDeg': 'the angle of the groove',
+  'Strength.PressureAngleDeg': 'the pressure angle',
+  'Strength.LengthFactor': 'the length factor',
+  'Strength.ForceAt1PercentN': 'the force for 1 % longer',
+  'Strength.Rope': 'what kind of rope it is',
+  'Strength.ExtraHalfTurns': 'the half turns more',
+  'Source.RiderMassKg': 'the rider',
+  'Source.MassKg': 'the mass',
+  'Source.DrivenMassKg': 'the mass on driven wheels',
+  'Source.Friction': 'the grip of the tyre',
+  'Source.Efficiency': 'by which school loops lose',
+}
+
+/** “the friction (a chain does not drive by friction)”. */
+export const uncountedText = ({ field, why }: UncountedInput) => `${GIVEN_WORDS[field] ?? field} (${why})`
 
 /** A value of a check in its unit. */
 export function checkText(kind: LoadCheck['kind'], value: number, units: Units, teeth = true): string {
