@@ -47,6 +47,20 @@ describe('the pull round the loop', () => {
     expect(screen.queryByText(/margin is used up/)).toBeNull()
   })
 
+  it('has round figures of the unit that is shown on its axis', () => {
+    const figures = () =>
+      [...document.querySelectorAll('svg g text[text-anchor="end"]')].map((t) =>
+        t.textContent?.replaceAll(/\s/g, ' '),
+      )
+    const { unmount } = show(<PullChart loads={loads} limitN={null} />)
+    expect(figures()).toEqual(['0', '250', '500', '750', '1 000'])
+    unmount()
+    localStorage.setItem('wendrak.units', 'inch')
+    show(<PullChart loads={loads} limitN={null} />) // 1000 N are 225 lbf
+    localStorage.removeItem('wendrak.units')
+    expect(figures()).toEqual(['0', '100', '200', '300', '400'])
+  })
+
   it.each([
     [0, 1],
     [1, 1],
