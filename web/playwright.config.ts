@@ -21,6 +21,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
     locale: 'en-GB',
+    // Nobody waits for what slides and fades.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: chromium,
       args: [

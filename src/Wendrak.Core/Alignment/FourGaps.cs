@@ -24,13 +24,13 @@ public static class FourGaps
 
     /// <param name="xMm">Four places along the edge: two on the first wheel, two on the second.</param>
     /// <param name="gapMm">From face to edge, negative past the edge.</param>
-    /// <param name="rimWidthAMm">A wider rim's face stands further out.</param>
+    /// <param name="rimWidthFrontMm">A wider rim's face stands further out.</param>
     /// <exception cref="InvalidInputException">Not four, or two places are one.</exception>
     public static FourGapResult Of(
         IReadOnlyList<double> xMm,
         IReadOnlyList<double> gapMm,
-        double rimWidthAMm,
-        double rimWidthBMm
+        double rimWidthFrontMm,
+        double rimWidthRearMm
     )
     {
         const double mostGapMm = 50;
@@ -38,8 +38,8 @@ public static class FourGaps
         guard
             .Count(nameof(xMm), xMm.Count, 4, 4, "places")
             .Count(nameof(gapMm), gapMm.Count, 4, 4, "gaps")
-            .Between(nameof(rimWidthAMm), rimWidthAMm, 0, 1_000, "mm")
-            .Between(nameof(rimWidthBMm), rimWidthBMm, 0, 1_000, "mm");
+            .Between(nameof(rimWidthFrontMm), rimWidthFrontMm, 0, 1_000, "mm")
+            .Between(nameof(rimWidthRearMm), rimWidthRearMm, 0, 1_000, "mm");
         guard.ThrowIfAny();
         for (int i = 0; i < 4; i++)
             guard.Between($"{nameof(gapMm)}[{i}]", gapMm[i], -mostGapMm, mostGapMm, "mm");
@@ -52,7 +52,7 @@ public static class FourGaps
         double slopeB = (gapMm[3] - gapMm[2]) / (xMm[3] - xMm[2]);
         (double midA, double midB) = ((xMm[0] + xMm[1]) / 2, (xMm[2] + xMm[3]) / 2);
         double lineAtB = (gapMm[0] + gapMm[1]) / 2 + slopeA * (midB - midA);
-        double offset = (gapMm[2] + gapMm[3]) / 2 - lineAtB - (rimWidthAMm - rimWidthBMm) / 2;
+        double offset = (gapMm[2] + gapMm[3]) / 2 - lineAtB - (rimWidthFrontMm - rimWidthRearMm) / 2;
         double centre = midB - midA;
         return new(
             offset,

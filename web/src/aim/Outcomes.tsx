@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { Aim, AimOutcome, Conditions } from '../api/client'
 import type { Workbench } from '../machine/useWorkbench'
 import { isToothed, pairText } from '../machine/words'
+import { DayField } from '../quantities/DayField'
 import { dayText, today } from '../quantities/days'
 import { Panel } from '../shell/Panel'
 import { ConditionFields } from './ConditionFields'
@@ -133,13 +134,7 @@ function OutcomeForm({
           value={setupId}
           onChange={(value) => value && setSetupId(value)}
         />
-        <TextInput
-          label="Day"
-          type="date"
-          required
-          value={on}
-          onChange={(event) => setOn(event.currentTarget.value)}
-        />
+        <DayField label="Day" isNeeded value={on} onChange={setOn} />
       </Group>
       <ConditionFields conditions={conditions} onChange={setConditions} />
       <div className={classes.line}>

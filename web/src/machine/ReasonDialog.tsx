@@ -21,6 +21,7 @@ export function ReasonDialog({
     <Modal
       opened
       onClose={onBack}
+      size={520}
       title="Was it typed wrong, or is it another one now?"
       closeButtonProps={{ 'aria-label': 'Back, nothing is stored' }}
     >

@@ -11,5 +11,13 @@ export const dayAfter = (hours: number) =>
  */
 export const dayText = (day: string) => day.slice(0, 10)
 
+/** A day as it was typed, year first; null for what is none, as February 30th. */
+export function dayOf(text: string): string | null {
+  const day = text.trim()
+  const moment = new Date(`${day}T00:00:00Z`)
+  const isDay = /^\d{4}-\d{2}-\d{2}$/.test(day) && !Number.isNaN(moment.getTime())
+  return isDay && moment.toISOString().startsWith(day) ? day : null
+}
+
 /** A moment in the time of this place: 2026-09-14 09:30. */
 export const momentText = (moment: string) => new Date(moment).toLocaleString('sv-SE').slice(0, 16)

@@ -2,6 +2,7 @@ import { Checkbox, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { askClosing, type SetAdvice, type SetInput, type SetJob, whoAmI } from '../api/client'
 import { useComputed } from '../api/queries'
+import { DayField } from '../quantities/DayField'
 import { today } from '../quantities/days'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
@@ -113,13 +114,7 @@ export function ClosingPanel({
           value={torque}
           onChange={setTorque}
         />
-        <TextInput
-          size="xs"
-          type="date"
-          label="Look again on"
-          value={nextCheckOn}
-          onChange={(event) => onNextCheck(event.currentTarget.value)}
-        />
+        <DayField size="xs" label="Look again on" value={nextCheckOn} onChange={onNextCheck} />
       </div>
       <Textarea
         size="xs"

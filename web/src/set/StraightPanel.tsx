@@ -18,7 +18,7 @@ import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
-import { moveText } from './words'
+import { moveText, unitsText } from './words'
 
 type Way = 'marks' | 'edge' | 'line' | 'string'
 
@@ -49,7 +49,11 @@ export function StraightPanel({
   advice: SetAdvice
 }) {
   const units = useUnits()
-  const [way, setWay] = useState<Way>('marks')
+  const { hasTwoEnds } = advice.setting
+  // Only an axle with two ends has both its arms measured.
+  const ways = (Object.keys(WAYS) as Way[]).filter((w) => hasTwoEnds || w !== 'marks')
+  const [chosen, setWay] = useState<Way>()
+  const way = chosen && ways.includes(chosen) ? chosen : (ways[0] ?? 'edge')
   const [values, setValues] = useState<Record<string, number | undefined>>({})
   const [isWorking, setWorking] = useState(false)
   const input = inputOf(way, values, { kind, medium, centreMm, setting: advice.setting })
@@ -78,7 +82,7 @@ export function StraightPanel({
         aria-label="Measured by"
         value={way}
         onChange={(value) => setWay(value as Way)}
-        data={Object.entries(WAYS).map(([value, label]) => ({ value, label }))}
+        data={ways.map((value) => ({ value, label: WAYS[value] }))}
         data-no-print
       />
       <div className={fields.fields} style={{ marginTop: 8 }}>
@@ -95,8 +99,8 @@ export function StraightPanel({
             </div>,
             <div key={`g${i}`}>{field(`Gap ${i}`, `g${i}`, `edge.gapMm[${i - 1}]`)}</div>,
           ])}
-        {way === 'edge' && field('Front rim, wide', 'rimFront', 'edge.rimWidthAMm')}
-        {way === 'edge' && field('Rear rim, wide', 'rimRear', 'edge.rimWidthBMm')}
+        {way === 'edge' && field('Front rim, wide', 'rimFront', 'edge.rimWidthFrontMm')}
+        {way === 'edge' && field('Rear rim, wide', 'rimRear', 'edge.rimWidthRearMm')}
         {way === 'line' && field('Rear off the line', 'line', 'lineOffsetMm')}
         {way === 'string' && (
           <>
@@ -105,7 +109,7 @@ export function StraightPanel({
             {field('Edges apart', 'apart', 'alongString.apartMm')}
           </>
         )}
-        {way !== 'line' && field('Ends of the axle apart', 'spacing', 'spacingMm')}
+        {hasTwoEnds && way !== 'line' && field('Ends of the axle apart', 'spacing', 'spacingMm')}
         {centreMm === null && field('Shafts apart', 'centre', 'centreMm')}
       </div>
       <Refused error={answer.error} />
@@ -132,8 +136,8 @@ export function StraightPanel({
           )}
           {told.isStraight === false && told.move !== null && (
             <p>
-              {moveText(told.move, advice.setting.kind, advice.manual.handles)}; no more than half a turn at a
-              time.
+              {moveText(told.move, advice.setting.kind, advice.manual.handles)}; no more than{' '}
+              {unitsText(advice.setting.kind, advice.setting.mostAtOnce)} at a time.
             </p>
           )}
           {told.shiftMm !== null && told.shiftTo !== null && (

@@ -1,4 +1,4 @@
-import type { AdjusterMove, LoopSetting, SetAdvice } from '../api/client'
+import type { AdjusterMove, SetAdvice } from '../api/client'
 import { useUnits } from '../quantities/units'
 import classes from './TrackingPicture.module.css'
 import { turnText } from './words'
@@ -20,6 +20,7 @@ export function TrackingPicture({ advice, gapMm }: { advice: SetAdvice; gapMm: n
   const units = useUnits()
   const { setting } = advice
   const move = (side: 'left' | 'right') => advice.moves.find((m) => m.side === side)
+  const holds = setting.hasTwoEnds && advice.moves.length > 0
   const isLeft = setting.gapSide !== 'right'
   const belt = (setting.beltSide ?? setting.gapSide) === 'right' ? 202 : 118
   const walks = advice.gapWalksTo
@@ -61,8 +62,8 @@ export function TrackingPicture({ advice, gapMm }: { advice: SetAdvice; gapMm: n
           {walks === 'left' ? '← walks left' : 'walks right →'}
         </text>
       )}
-      <Adjuster x={22} name="left" move={move('left')} setting={setting} />
-      <Adjuster x={WIDTH - 22} name="right" move={move('right')} setting={setting} />
+      <Adjuster x={22} name="left" move={move('left')} holds={holds} />
+      <Adjuster x={WIDTH - 22} name="right" move={move('right')} holds={holds} />
     </svg>
   )
 }
@@ -71,12 +72,13 @@ function Adjuster({
   x,
   name,
   move,
-  setting,
+  holds,
 }: {
   x: number
   name: 'left' | 'right'
   move: AdjusterMove | undefined
-  setting: LoopSetting
+  /** The other end is turned, this one is not. */
+  holds: boolean
 }) {
   const sign = move?.clockwise == null ? (move?.tightens ? '+' : '−') : move.clockwise ? '↻' : '↺'
   return (
@@ -85,7 +87,7 @@ function Adjuster({
         {name}
       </text>
       <text x={x} y={AXLE_Y - 20} textAnchor="middle" data-part="walk">
-        {move ? `${turnText(move.units)} ${sign}` : setting.hasTwoEnds ? 'hold' : ''}
+        {move ? `${turnText(move.units)} ${sign}` : holds ? 'hold' : ''}
       </text>
       {move && (
         <path

@@ -122,10 +122,13 @@ export const unitWord = (kind: LoopSetting['kind'], amount: number): string =>
       : 'turn'
 
 /** What a hand can make at least: “1/16 turn”, “2°”, “1 click”. */
-export const stepText = ({ kind, step }: LoopSetting): string =>
+export const stepText = ({ kind, step }: LoopSetting): string => unitsText(kind, step)
+
+/** “1/2 turn”, “2 clicks”, “45°”. */
+export const unitsText = (kind: LoopSetting['kind'], units: number): string =>
   kind === 'eccentric'
-    ? `${figure(step * DEGREES_IN_A_TURN, 2)}°`
-    : `${turnText(step)} ${unitWord(kind, step)}`
+    ? `${figure(units * DEGREES_IN_A_TURN, 2)}°`
+    : `${turnText(units)} ${unitWord(kind, units)}`
 
 const RESERVE_WORDS: Record<NonNullable<SetAdvice['reserve']>['origin'], string> = {
   measured: 'left after that',

@@ -31,6 +31,7 @@ const dark: MantineColorsTuple = [
 const font = "'Archivo Variable', system-ui, sans-serif"
 
 export const theme = createTheme({
+  respectReducedMotion: true,
   fontFamily: font,
   headings: { fontFamily: font, fontWeight: '650' },
   primaryColor: 'pine',
