@@ -81,7 +81,7 @@ const SHOTS = [
       await p.getByText('Belt, eccentric', { exact: true }).click()
       await button(p, 'Begin with one as it was found').click()
       await button(p, 'Roll it and read all round').click()
-      await button(p, 'Keep as found').click()
+      await p.getByRole('dialog').getByRole('button', { name: 'Keep as found' }).click()
       await button(p, 'Roll it and read all round').click()
       await p.waitForTimeout(900)
       await p.evaluate(() => scrollTo(0, 0))
@@ -110,11 +110,11 @@ const SHOTS = [
       await button(p, 'Begin as found').click()
       await p.getByText('Read it as found').waitFor()
       await p.keyboard.press('b')
-      for (const way of ['More play', 'Less play', 'More play', 'Less play']) {
+      for (const [i, way] of ['More play', 'Less play', 'More play', 'Less play'].entries()) {
+        if (i > 0) await button(p, 'Next place').click()
         await button(p, way).click()
-        await button(p, 'Next place').click()
       }
-      await button(p, 'Keep').click()
+      await p.getByRole('dialog').getByRole('button', { name: 'Keep as found' }).click()
     },
   },
 ]
