@@ -199,7 +199,10 @@ public sealed class AdjusterKindTests
         Assert.Equal((kind, 0.8), (setting.Kind, setting.MmPerUnit));
         Assert.Equal(AdjusterKind.TwoEnds, StartingSetting.Of("final", null, MachineKind.Moped).Kind);
         // A driven shaft of a robot is a bearing on one screw, laid out or not.
-        LoopLayout bearing = slot with { Mover = slot.Mover! with { Kind = MoverKind.Axle } };
+        LoopLayout bearing = slot with
+        {
+            Mover = slot.Mover! with { Kind = MoverKind.Axle },
+        };
         Assert.Equal(AdjusterKind.OneScrew, StartingSetting.Of("final", null, MachineKind.Robot).Kind);
         Assert.Equal(AdjusterKind.OneScrew, StartingSetting.Of("final", bearing, MachineKind.Robot).Kind);
         // A board has no axle in slots: its motor slides.

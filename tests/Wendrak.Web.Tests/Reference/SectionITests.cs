@@ -93,6 +93,45 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
         Agrees("i4", 0.1, -1.68513, told["rounds"]![0]!["tightest"]);
     }
 
+    /// <summary>
+    /// The row draws a line through two readings; the advisor weighs the same two against what it expected of such a machine, so
+    /// that one bad reading does not mislead it. After one round both still agree.
+    /// </summary>
+    [Fact]
+    public async Task I5_turns_from_two_readings()
+    {
+        SetRound after = Read(ReadingMethod.Pluck, null, 46) with { LeftUnits = 1.5, RightUnits = 1.5 };
+        JsonNode told = await AdviceAsync(
+            LoopMedium.ToothedBelt,
+            new("final", AdjusterKind.TwoEnds, MmPerUnit: 1),
+            Read(ReadingMethod.Pluck, null, 38),
+            after
+        );
+        double hz2PerTurn = Result(told, "How this machine answers").GetValue<double>();
+        Agrees("i5", 2, 2.02902, JsonValue.Create((55 * 55 - 46 * 46) / hz2PerTurn));
+    }
+
+    /// <summary>150 teeth of 10 mm over 20 and 81: as long, and as steep to the line of centres, as the row says.</summary>
+    [Fact]
+    public async Task I6_turns_from_stiffness()
+    {
+        SetInput question = new(
+            DriveOf(null, LoopOf(LoopMedium.ToothedBelt, "T10")),
+            MachineKind.Moped,
+            Wheels(20, 81, 150),
+            [],
+            Slot(450, 530),
+            null,
+            new("final", WidthMm: 20, ForceAt1PercentN: 1_000),
+            new("final", AdjusterKind.TwoEnds, MmPerUnit: 1, MassKgPerM: 0.14),
+            []
+        );
+        JsonNode told = await Of(server, "/api/set/advice", question);
+        double stiffness = Result(told, "How this machine answers").GetValue<double>();
+        Agrees("i6", 0.1, 130.667, JsonValue.Create(stiffness));
+        Agrees("i6", 0.1, 1.91326, JsonValue.Create((600 - 350) / stiffness));
+    }
+
     [Fact]
     public async Task I7_readings_round_the_wheel()
     {
