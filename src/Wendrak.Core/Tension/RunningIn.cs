@@ -70,6 +70,9 @@ public static class RunningIn
     internal const double MostHours = 24 * 365 * 10;
     private const int Points = 40;
 
+    // A tenth of what belts do: flatter than that is the error of two readings. Judgement.
+    private const double FlattestExponent = 0.05;
+
     /// <exception cref="InvalidInputException">A value is not physical, or the two readings do not fall.</exception>
     public static RunningInResult Of(RunningInInput input)
     {
@@ -158,11 +161,21 @@ public static class RunningIn
     {
         const double belowLast = 0.9; // of the last reading: it will lose a little more. Judgement.
         (FractionLeft first, FractionLeft second) = readings.Fractions();
-        return Relaxation.Fit(
+        Relaxation own = Relaxation.Fit(
             Math.Min(usualFloor, second.Fraction * belowLast),
             (first.Hours, first.Fraction),
             (second.Hours, second.Fraction)
         );
+        new Guard("Own.")
+            .That(
+                own.Exponent >= FlattestExponent,
+                nameof(readings.Second),
+                "too_near",
+                "Both readings are nearly alike: they tell no curve. Give one that has fallen more.",
+                readings.First
+            )
+            .ThrowIfAny();
+        return own;
     }
 
     private static double? HoursTo(Func<double, bool> isThere)
