@@ -16,6 +16,7 @@ internal static class InputQuestions
 {
     public static IEnumerable<(string Path, JsonNode Body)> All()
     {
+        yield return Of("/api/ratio/drives", new MachineDrivesInput([Geared], Wheels(15, 45), [], 6_000));
         yield return Of("/api/ratio/bands", Bands(new CruiseSpeed(90, 2, 5_000, 5_400)));
         yield return Of("/api/ratio/bands", Bands(new OutputSpeed(1_200, 1, 5_000, 5_400)));
         yield return Of("/api/ratio/search", Search(Geared, Mounted, 15, 44));
@@ -100,6 +101,7 @@ internal static class InputQuestions
             new StraightnessInput(MachineKind.Winch, LoopMedium.ToothedBelt, 640, 180, null, LineOffsetMm: 2)
         );
         yield return Of("/api/set/advice", Visit);
+        yield return Of("/api/set/advice", ChainOnItsWheels);
     }
 
     private static readonly StockWheel[] Shelf =
@@ -214,6 +216,22 @@ internal static class InputQuestions
             );
         }
     }
+
+    private static SetInput ChainOnItsWheels =>
+        new(
+            DriveOf(1_950, Chain("520")),
+            MachineKind.Motorcycle,
+            Wheels(15, 45, 112),
+            [],
+            Slot(630, 670) with
+            {
+                SwingArm = new(new(-60, 10), 80, 120),
+            },
+            null,
+            null,
+            new("final", AdjusterKind.TwoEnds),
+            [new(0, 0, LockState.Torqued, [new(ReadingMethod.FreePlay, 40)], OnStand: false)]
+        );
 
     private static (string, JsonNode) Of<T>(string path, T body) =>
         (path, JsonSerializer.SerializeToNode(body, Json.Options)!);
