@@ -71,6 +71,13 @@ describe('margins', () => {
     )
   })
 
+  it('names beside the verdict what can’t be told yet', () => {
+    const margin = check('breakingLoad', { margin: 1.4 })
+    const unknown = check('pinPressure', { value: null, margin: null, unjudged: 'inputMissing' })
+    panel([margin, unknown], [], { smallest: margin })
+    expect(screen.getByRole('status').textContent).toMatch(/^✓ fine: .* not known: pressure in the pins$/)
+  })
+
   it('says what would mend it, and the limit where that moves too', () => {
     const poor = check('rating', {
       value: 6.28,

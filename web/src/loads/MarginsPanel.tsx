@@ -96,6 +96,7 @@ function Verdict({ answer }: { answer: LoopLoadsResult }) {
   if (!answer.isJudged) return null
   const row = worst(answer)
   const least = smallestMargin(answer)
+  const unknown = answer.checks.filter((c) => c.unjudged === 'inputMissing' || c.unjudged === 'tableSilent')
   return (
     <p role="status" className={classes.verdict} data-tone={VERDICT_TONES[verdict]}>
       <b>
@@ -107,6 +108,12 @@ function Verdict({ answer }: { answer: LoopLoadsResult }) {
           {row ? '. Smallest margin ' : ': smallest margin '}
           <span className="num">{least}</span>, {CHECK_WORDS[answer.smallest.kind].toLowerCase()}
         </>
+      )}
+      {unknown.length > 0 && (
+        <span className="cap">
+          {' '}
+          not known: {[...new Set(unknown.map((c) => CHECK_WORDS[c.kind].toLowerCase()))].join(', ')}
+        </span>
       )}
     </p>
   )
