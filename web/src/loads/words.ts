@@ -29,7 +29,7 @@ export const ORIGIN_WORDS: Record<OperatingPoint['origin'], string> = {
 
 export const CHECK_WORDS: Record<LoadCheck['kind'], string> = {
   breakingLoad: 'Breaking load over pull',
-  breakingLoadWithShock: 'the same with shock, speed and sag',
+  breakingLoadWithShock: 'Breaking load, with shock, speed and sag',
   pinPressure: 'Pressure in the pins',
   climbing: 'Pull left after the last tooth',
   chainSpeed: 'Chain speed',
