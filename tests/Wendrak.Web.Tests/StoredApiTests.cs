@@ -53,6 +53,17 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
         RedoItem[] items = await ReadAsync<RedoItem[]>(await server.PostAsync(path, other));
         Assert.Contains(items, i => i.Because.Contains(ChangedPart.RearWheel));
         Assert.Equal(1, (await server.GetAsync<MachineCard>($"/api/machines/{card.Machine.Id}")).Fitted.Version);
+        // A setup's own road wheel goes with its output: another name of that is no refusal.
+        Drive drive = card.Machine.Drives[0];
+        RoadWheelChoice tyre = new(drive.Outputs[0].Name, new("180/55ZR17", null));
+        NewTrial trial = new("Other tyre", card.Fitted.Loops, [tyre], null);
+        Setup added = await ReadAsync<Setup>(await server.PostAsync($"/api/machines/{card.Machine.Id}/setups", trial));
+        await server.PostAsync($"/api/setups/{added.Id}/fit", new ReadVersion(added.Version));
+        Machine renamed = card.Machine with
+        {
+            Drives = [drive with { Outputs = [drive.Outputs[0] with { Name = "renamed" }] }],
+        };
+        await ReadAsync<RedoItem[]>(await server.PostAsync(path, other with { Machine = renamed }));
         HttpResponseMessage refused = await server.PostAsync(
             path,
             other with

@@ -22,7 +22,6 @@ internal static class UncountedInputs
         string Name,
         IReadOnlyList<LoopMedium> Counts,
         string Why,
-        Func<LoopStrength, bool> IsGiven,
         Func<LoopStrength, LoopStrength> Without
     );
 
@@ -32,105 +31,75 @@ internal static class UncountedInputs
             nameof(LoopStrength.BreakingLoadN),
             [LoopMedium.Chain, LoopMedium.RoundBelt],
             "such a belt is judged by its grip or its working pull",
-            s => s.BreakingLoadN is not null,
             s => s with { BreakingLoadN = null }
         ),
         new(
             nameof(LoopStrength.BearingAreaMm2),
             [LoopMedium.Chain],
             "only a chain has pins",
-            s => s.BearingAreaMm2 is not null,
             s => s with { BearingAreaMm2 = null }
         ),
         new(
             nameof(LoopStrength.WidthMm),
             [LoopMedium.ToothedBelt],
             "only a toothed belt is rated by its width",
-            s => s.WidthMm is not null,
             s => s with { WidthMm = null }
         ),
         new(
             nameof(LoopStrength.AllowedPullN),
             [LoopMedium.ToothedBelt],
             "only a toothed belt has a working pull of its own",
-            s => s.AllowedPullN is not null,
             s => s with { AllowedPullN = null }
         ),
         new(
             nameof(LoopStrength.InstalledTensionN),
             Belts,
             "a chain runs with one run slack",
-            s => s.InstalledTensionN is not null,
             s => s with { InstalledTensionN = null }
         ),
-        new(
-            nameof(LoopStrength.SagMm),
-            [LoopMedium.Chain],
-            "a belt has no sag to count",
-            s => s.SagMm is not null,
-            s => s with { SagMm = null }
-        ),
-        new(
-            nameof(LoopStrength.School),
-            [LoopMedium.Chain],
-            "a belt is never oiled",
-            s => s.School is not null,
-            s => s with { School = null }
-        ),
+        new(nameof(LoopStrength.SagMm), [LoopMedium.Chain], "a belt has no sag to count", s => s with { SagMm = null }),
+        new(nameof(LoopStrength.School), [LoopMedium.Chain], "a belt is never oiled", s => s with { School = null }),
         new(
             nameof(LoopStrength.Friction),
             Belts,
             "a chain does not drive by friction",
-            s => s.Friction is not null,
             s => s with { Friction = null }
         ),
         new(
             nameof(LoopStrength.GrooveAngleDeg),
             [LoopMedium.VBelt, LoopMedium.RoundBelt],
             "it runs in no groove",
-            s => s.GrooveAngleDeg is not null,
             s => s with { GrooveAngleDeg = null }
         ),
         new(
             nameof(LoopStrength.PressureAngleDeg),
             [LoopMedium.Chain],
             "belt teeth have their profile’s flank",
-            s => s.PressureAngleDeg is not null,
             s => s with { PressureAngleDeg = null }
         ),
         new(
             nameof(LoopStrength.RatingPerBeltKw),
             [LoopMedium.VBelt],
             "only V-belts are rated each",
-            s => s.RatingPerBeltKw is not null,
             s => s with { RatingPerBeltKw = null }
         ),
         new(
             nameof(LoopStrength.LengthFactor),
             [LoopMedium.VBelt],
             "only V-belts are rated by their length",
-            s => s.LengthFactor is not null,
             s => s with { LengthFactor = null }
         ),
         new(
             nameof(LoopStrength.ForceAt1PercentN),
             [LoopMedium.VBelt, LoopMedium.FlatBelt, LoopMedium.RoundBelt],
             "teeth do not creep; Set counts it where a belt is pushed",
-            s => s.ForceAt1PercentN is not null,
             s => s with { ForceAt1PercentN = null }
         ),
-        new(
-            nameof(LoopStrength.Rope),
-            [LoopMedium.RoundBelt],
-            "it is no rope",
-            s => s.Rope is not null,
-            s => s with { Rope = null }
-        ),
+        new(nameof(LoopStrength.Rope), [LoopMedium.RoundBelt], "it is no rope", s => s with { Rope = null }),
         new(
             nameof(LoopStrength.ExtraHalfTurns),
             [LoopMedium.RoundBelt],
             "only a rope is wound more than once",
-            s => s.ExtraHalfTurns != 0,
             s => s with { ExtraHalfTurns = 0 }
         ),
     ];
@@ -141,7 +110,9 @@ internal static class UncountedInputs
 
     public static IEnumerable<UncountedInput> Of(LoadsInput input, LoopMedium medium, OperatingPoints points)
     {
-        foreach (Part part in Parts.Where(p => !p.Counts.Contains(medium) && p.IsGiven(input.Strength)))
+        foreach (
+            Part part in Parts.Where(p => !p.Counts.Contains(medium) && p.Without(input.Strength) != input.Strength)
+        )
             yield return Named(nameof(input.Strength), part.Name, part.Why);
         LoadSource source = input.Source;
         if (source.RiderMassKg is not null && input.Drive.Input.Kind != InputKind.Rider)

@@ -21,4 +21,11 @@ public static class SetupReconciling
                 return legal ? kept! : fitted.First(c => c.LoopKey == loop.Key);
             }),
         ];
+
+    /// <summary>Road wheels of the outputs that the machine still has.</summary>
+    public static IReadOnlyList<RoadWheelChoice> ToOutputs(Machine machine, IReadOnlyList<RoadWheelChoice> own)
+    {
+        HashSet<string> outputs = [.. machine.Drives.SelectMany(d => d.Outputs).Select(o => o.Name)];
+        return [.. own.Where(w => outputs.Contains(w.OutputName))];
+    }
 }

@@ -49,14 +49,14 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
     {
         draft = draft with { Machine = MachineReconciling.ToDrives(draft.Machine) };
         MachineRules.Check(draft.Machine, draft.Fitted);
-        return await FindAsync(draft.Machine.Id) is { } now
-            ? Redo.After(
-                new(
-                    DrivesAsBuilt.Of(now.Machine, now.Fitted),
-                    DrivesAsBuilt.Of(draft.Machine, now.Fitted with { Loops = draft.Fitted })
-                )
-            )
-            : null;
+        if (await FindAsync(draft.Machine.Id) is not { } now)
+            return null;
+        Setup next = now.Fitted with
+        {
+            Loops = draft.Fitted,
+            RoadWheels = SetupReconciling.ToOutputs(draft.Machine, now.Fitted.RoadWheels),
+        };
+        return Redo.After(new(DrivesAsBuilt.Of(now.Machine, now.Fitted), DrivesAsBuilt.Of(draft.Machine, next)));
     }
 
     /// <summary>Changes a machine and, where loops came or went, the wheels of all its setups.</summary>
@@ -398,7 +398,6 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
     )
     {
         Loop[] loops = [.. MachineRules.LoopsOf(machine)];
-        HashSet<string> outputs = [.. machine.Drives.SelectMany(d => d.Outputs).Select(o => o.Name)];
         Setup? fitted = null;
         foreach (Setup setup in await SetupShelf.ListAsync(writing.Session, machine.Id))
         {
@@ -407,7 +406,7 @@ public sealed class MachineStore(Database database, ChangeLog log, TimeProvider 
             {
                 Version = isFitted ? fittedVersion : setup.Version,
                 Loops = isFitted ? fittedLoops : SetupReconciling.ToLoops(loops, setup.Loops, fittedLoops),
-                RoadWheels = [.. setup.RoadWheels.Where(w => outputs.Contains(w.OutputName))],
+                RoadWheels = SetupReconciling.ToOutputs(machine, setup.RoadWheels),
             };
             if (isFitted)
                 next = next with { Redo = OpenAfter(setup, before, next, machine, change) };

@@ -60,7 +60,7 @@ export const MOVED_WORDS: Record<LoopSetting['kind'], string> = {
 export const CONDITION_WORDS: Record<RoundCondition, (turnsToRoll: number) => string> = {
   rolledTooLittle: (turns) =>
     `Rolled less than ${turns} turns since it was turned: it has not found its place. Roll it and read again.`,
-  otherWarmth: () => 'Ten degrees or more warmer or colder than before: warmth alone moves a reading.',
+  otherWarmth: () => 'Much warmer or colder than before: warmth alone moves a reading.',
   otherLoad: () => 'Another load lies on it than before: its springs, and so its centres, stand elsewhere.',
 }
 
