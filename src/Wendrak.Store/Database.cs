@@ -3,7 +3,11 @@ using Dapper;
 using DbUp;
 using DbUp.Engine;
 using DbUp.Engine.Output;
+using DbUp.Sqlite.Helpers;
 using Microsoft.Data.Sqlite;
+using Wendrak.Store.Jobs;
+using Wendrak.Store.Ledger;
+using Wendrak.Store.Records;
 
 namespace Wendrak.Store;
 
@@ -19,7 +23,8 @@ public sealed class Database
     private const int NotADatabase = 26;
     private readonly string _connectionString;
 
-    static Database() => Rows.RegisterTypeHandlers();
+    /// <summary>What was found damaged since the start.</summary>
+    public Damage Damage { get; } = new();
 
     private Database(string file) =>
         _connectionString = new SqliteConnectionStringBuilder
@@ -70,6 +75,16 @@ public sealed class Database
         return connection;
     }
 
+    /// <summary>Reads in one transaction: everything in the answer is of one moment.</summary>
+    public async Task<T> ReadAsync<T>(Func<Session, Task<T>> read)
+    {
+        await using SqliteConnection connection = Open();
+        await using SqliteTransaction transaction = connection.BeginTransaction(deferred: true);
+        return await read(new(connection, transaction, Damage));
+    }
+
+    internal SqliteConnection OpenToWrite() => Open();
+
     /// <summary>Closes pooled connections, which folds the write-ahead logs into their files.</summary>
     public static void CloseAll() => SqliteConnection.ClearAllPools();
 
@@ -88,10 +103,15 @@ public sealed class Database
             return;
         if (!isNew)
             Backup(connection, Path.Combine(folder, BackupFolderName), now);
+        // What scripts call to bring over what earlier versions held.
+        connection.CreateFunction<string, long, long, long, string, byte[]>("body_hash", BodyHash.Of, isDeterministic: true);
+        connection.CreateFunction<string, string>("visit_entries", EarlierVisits.ToEntries, isDeterministic: true);
+        using SharedConnection shared = new(connection);
         UpgradeEngine upgrader = DeployChanges
-            .To.SqliteDatabase(_connectionString)
+            .To.SqliteDatabase(shared)
             .WithScriptsEmbeddedInAssembly(Assembly.GetExecutingAssembly(), IsScript)
             .WithTransactionPerScript()
+            .WithVariablesDisabled()
             .LogTo(new NoOpUpgradeLog())
             .Build();
         DatabaseUpgradeResult result = upgrader.PerformUpgrade();

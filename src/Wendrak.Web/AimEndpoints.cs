@@ -29,16 +29,13 @@ public static class AimEndpoints
             ? TypedResults.Ok(added)
             : TypedResults.NotFound();
 
-    private static async Task<Results<Ok<Aim>, NotFound>> ChangeAsync(
+    private static async Task<Ok<Aim>> ChangeAsync(
         long id,
         Aim aim,
         AimStore store,
         HttpContext context,
         CancellationToken ct
-    ) =>
-        await store.ChangeAsync(context.Who(), aim with { Id = id }, ct) is { } changed
-            ? TypedResults.Ok(changed)
-            : TypedResults.NotFound();
+    ) => TypedResults.Ok(await store.ChangeAsync(context.Who(), aim with { Id = id }, ct));
 
     private static async Task<Results<NoContent, NotFound>> RemoveAsync(
         long id,

@@ -5,7 +5,7 @@ namespace Wendrak.Web;
 
 public static class ChangeEndpoints
 {
-    private const int MostListed = 100;
+    private const int MostListed = 50;
 
     public static void MapChanges(this IEndpointRouteBuilder app)
     {
@@ -14,16 +14,14 @@ public static class ChangeEndpoints
         changes.MapPost("/{id:long}/undo", UndoAsync).WithName("undoChange");
     }
 
-    private static async Task<Ok<IReadOnlyList<Change>>> ListAsync(
-        long? machineId,
-        ChangeLog log,
-        CancellationToken ct
-    ) => TypedResults.Ok(await log.ListAsync(machineId, MostListed, ct));
+    /// <summary>Newest first; `before` the last one read, to go on.</summary>
+    private static async Task<Ok<IReadOnlyList<Change>>> ListAsync(long? machineId, long? before, History history) =>
+        TypedResults.Ok(await history.ListAsync(machineId, before, MostListed));
 
     private static async Task<Ok<Change>> UndoAsync(
         long id,
-        ChangeLog log,
+        Undoing undoing,
         HttpContext context,
         CancellationToken ct
-    ) => TypedResults.Ok(await log.UndoAsync(context.Who(), id, ct));
+    ) => TypedResults.Ok(await undoing.UndoAsync(context.Who(), id, ct));
 }

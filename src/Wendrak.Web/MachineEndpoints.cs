@@ -29,6 +29,7 @@ public static class MachineEndpoints
         machines.MapGet("/{id:long}", FindAsync).WithName("findMachine");
         machines.MapPost("/", AddAsync).WithName("addMachine");
         machines.MapPut("/{id:long}", ChangeAsync).WithName("changeMachine");
+        machines.MapDelete("/{id:long}", RemoveAsync).WithName("removeMachine");
         machines.MapPost("/{id:long}/redo", RedoAfterAsync).WithName("redoAfterChange");
         machines.MapPost("/{id:long}/copy", CopyAsync).WithName("copyMachine");
         machines.MapGet("/{id:long}/file", ToFileAsync).WithName("writeMachineFile");
@@ -73,6 +74,14 @@ public static class MachineEndpoints
         );
     }
 
+    private static async Task<Results<NoContent, NotFound>> RemoveAsync(
+        long id,
+        int version,
+        MachineStore store,
+        HttpContext context,
+        CancellationToken ct
+    ) => await store.RemoveAsync(context.Who(), id, version, ct) ? TypedResults.NoContent() : TypedResults.NotFound();
+
     private static async Task<Results<Ok<IReadOnlyList<RedoItem>>, NotFound>> RedoAfterAsync(
         long id,
         MachineSave save,
@@ -93,17 +102,17 @@ public static class MachineEndpoints
             ? TypedResults.Created($"/api/machines/{added.Machine.Id}", CardOf(added))
             : TypedResults.NotFound();
 
-    private static async Task<Results<Ok<MachineFile>, NotFound>> ToFileAsync(long id, MachineStore store) =>
-        await store.ToFileAsync(id) is { } file ? TypedResults.Ok(file) : TypedResults.NotFound();
+    private static async Task<Results<Ok<MachineFile>, NotFound>> ToFileAsync(long id, MachineFiles files) =>
+        await files.WriteAsync(id) is { } file ? TypedResults.Ok(file) : TypedResults.NotFound();
 
     private static async Task<Created<MachineCard>> FromFileAsync(
         MachineFile file,
-        MachineStore store,
+        MachineFiles files,
         HttpContext context,
         CancellationToken ct
     )
     {
-        FittedMachine added = await store.FromFileAsync(context.Who(), file, ct);
+        FittedMachine added = await files.ReadAsync(context.Who(), file, ct);
         return TypedResults.Created($"/api/machines/{added.Machine.Id}", CardOf(added));
     }
 

@@ -4,7 +4,6 @@ using Wendrak.Core.Alignment;
 using Wendrak.Core.Machines;
 using Wendrak.Core.Sound;
 using Wendrak.Core.Tension;
-using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;
 
@@ -33,12 +32,6 @@ public static class SetEndpoints
             .WithMetadata(new RequestSizeLimitAttribute(RequestLimits.MostSoundBytes))
             .WithName("listen");
         set.MapGet("/pluck", (double hz) => TypedResults.File(PluckSound.Wav(hz), "audio/wav")).WithName("pluck");
-
-        RouteGroupBuilder jobs = app.MapStored("/api", "Set jobs");
-        jobs.MapGet("/machines/{id:long}/set-jobs", ListAsync).WithName("listSetJobs");
-        jobs.MapPost("/machines/{id:long}/set-jobs", AddAsync).WithName("addSetJob");
-        jobs.MapPut("/set-jobs/{id:long}", ChangeAsync).WithName("changeSetJob");
-        jobs.MapDelete("/set-jobs/{id:long}", RemoveAsync).WithName("removeSetJob");
     }
 
     /// <summary>A machine that is not stored, as if it were.</summary>
@@ -74,37 +67,4 @@ public static class SetEndpoints
         ExpectedHz? expected = lowHz is double low && highHz is double high ? new(low, high) : null;
         return TypedResults.Ok(PluckEar.Hear(WavRecording.Read(file), expected));
     }
-
-    private static async Task<Ok<IReadOnlyList<SetJob>>> ListAsync(long id, SetJobStore store) =>
-        TypedResults.Ok(await store.ListAsync(id));
-
-    private static async Task<Results<Ok<SetJob>, NotFound>> AddAsync(
-        long id,
-        SetJob job,
-        SetJobStore store,
-        HttpContext context,
-        CancellationToken ct
-    ) =>
-        await store.AddAsync(context.Who(), job with { MachineId = id }, ct) is { } added
-            ? TypedResults.Ok(added)
-            : TypedResults.NotFound();
-
-    private static async Task<Results<Ok<SetJob>, NotFound>> ChangeAsync(
-        long id,
-        SetJob job,
-        SetJobStore store,
-        HttpContext context,
-        CancellationToken ct
-    ) =>
-        await store.ChangeAsync(context.Who(), job with { Id = id }, ct) is { } changed
-            ? TypedResults.Ok(changed)
-            : TypedResults.NotFound();
-
-    private static async Task<Results<NoContent, NotFound>> RemoveAsync(
-        long id,
-        int version,
-        SetJobStore store,
-        HttpContext context,
-        CancellationToken ct
-    ) => await store.RemoveAsync(context.Who(), id, version, ct) ? TypedResults.NoContent() : TypedResults.NotFound();
 }

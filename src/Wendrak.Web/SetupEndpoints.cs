@@ -19,13 +19,13 @@ public static class SetupEndpoints
         setups.MapPost("/setups/{id:long}/fit", FitAsync).WithName("fitSetup");
     }
 
-    private static async Task<Ok<IReadOnlyList<Setup>>> ListAsync(long id, MachineStore store) =>
-        TypedResults.Ok(await store.SetupsAsync(id));
+    private static async Task<Ok<IReadOnlyList<Setup>>> ListAsync(long id, SetupStore store) =>
+        TypedResults.Ok(await store.ListAsync(id));
 
     private static async Task<Results<Ok<Setup>, NotFound>> AddAsync(
         long id,
         NewTrial trial,
-        MachineStore store,
+        SetupStore store,
         HttpContext context,
         CancellationToken ct
     ) =>
@@ -36,7 +36,7 @@ public static class SetupEndpoints
     private static async Task<Results<Ok<Setup>, NotFound>> DeliveredAsync(
         long id,
         DeliveredWheels wheels,
-        MachineStore store,
+        SetupStore store,
         HttpContext context,
         CancellationToken ct
     ) =>
@@ -47,18 +47,18 @@ public static class SetupEndpoints
     private static async Task<Results<Ok<Setup>, NotFound>> ChangeAsync(
         long id,
         Setup setup,
-        MachineStore store,
+        SetupStore store,
         HttpContext context,
         CancellationToken ct
     ) =>
-        await store.ChangeSetupAsync(context.Who(), setup with { Id = id }, ct) is { } changed
+        await store.ChangeAsync(context.Who(), setup with { Id = id }, ct) is { } changed
             ? TypedResults.Ok(changed)
             : TypedResults.NotFound();
 
     private static async Task<Results<Ok<IReadOnlyList<Setup>>, NotFound>> FitAsync(
         long id,
         ReadVersion read,
-        MachineStore store,
+        SetupStore store,
         HttpContext context,
         CancellationToken ct
     ) =>

@@ -5,6 +5,7 @@ using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.ResponseCompression;
 using Wendrak.Store;
 using Wendrak.Store.Demo;
+using Wendrak.Store.Jobs;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 
@@ -36,10 +37,14 @@ public static class WendrakApp
     private static void AddServices(IServiceCollection services, TimeProvider clock)
     {
         services.AddSingleton(clock);
-        services.AddSingleton<ChangeLog>();
+        services.AddSingleton(p => new ChangeLog(p.GetRequiredService<Database>(), clock));
+        services.AddSingleton<History>();
+        services.AddSingleton<Undoing>();
+        services.AddSingleton<JobStore>();
         services.AddSingleton<MachineStore>();
+        services.AddSingleton<MachineFiles>();
+        services.AddSingleton<SetupStore>();
         services.AddSingleton<AimStore>();
-        services.AddSingleton<SetJobStore>();
         services.AddSingleton<StockStore>();
         services.Configure<JsonOptions>(o => Json.Configure(o.SerializerOptions));
         services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
@@ -74,6 +79,7 @@ public static class WendrakApp
         app.MapRedo();
         app.MapMachines();
         app.MapSetups();
+        app.MapJobs();
         app.MapAims();
         app.MapStock();
         app.MapChanges();

@@ -39,8 +39,13 @@ public sealed class DatabaseTests : IDisposable
         {
             // An older file: it has data, and does not know of the migration.
             connection.Execute("CREATE TABLE kept (value TEXT); INSERT INTO kept VALUES ('precious')");
-            connection.Execute("DELETE FROM SchemaVersions WHERE ScriptName LIKE '%0002-loop-layouts%'");
-            connection.Execute("DROP TABLE loop_layout; ALTER TABLE setup_loop DROP COLUMN length_mm");
+            connection.Execute("DELETE FROM SchemaVersions");
+            connection.Execute(
+                """
+                DROP VIEW reading; DROP TABLE job_event; DROP TABLE change_item; DROP TABLE change;
+                DROP TABLE reference; DROP TABLE number_given; DROP TABLE record
+                """
+            );
         }
         Prepare();
         string copy = Path.Combine(_folder, Database.BackupFolderName, "wendrak-20261124-123015.db");
@@ -87,19 +92,11 @@ public sealed class DatabaseTests : IDisposable
     public void The_file_itself_allows_only_one_setup_as_fitted()
     {
         using SqliteConnection connection = Prepare().Open();
-        connection.Execute("INSERT INTO machine (id, version, name, kind) VALUES (1, 1, 'm', 'Other')");
-        const string insert =
-            "INSERT INTO setup (version, machine_id, name, status, made_on) VALUES (1, 1, 's', 'AsFitted', '2026-01-01')";
-        connection.Execute(insert);
-        Assert.Throws<SqliteException>(() => connection.Execute(insert));
-    }
-
-    [Fact]
-    public void A_setup_of_no_machine_is_refused_by_the_file()
-    {
-        using SqliteConnection connection = Prepare().Open();
-        const string insert =
-            "INSERT INTO setup (version, machine_id, name, status, made_on) VALUES (1, 77, 's', 'Trial', '2026-01-01')";
-        Assert.Throws<SqliteException>(() => connection.Execute(insert));
+        const string insert = """
+            INSERT INTO record (kind, id, version, schema, body, hash, at)
+            VALUES ('setup', @id, 1, 1, '{"machineId":1,"status":"asFitted"}', x'', '')
+            """;
+        connection.Execute(insert, new { id = 1 });
+        Assert.Throws<SqliteException>(() => connection.Execute(insert, new { id = 2 }));
     }
 }

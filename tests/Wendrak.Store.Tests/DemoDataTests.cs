@@ -28,7 +28,7 @@ public sealed class DemoDataTests : IDisposable
     public async Task Every_demo_aim_has_a_way_into_its_band()
     {
         await DemoData.FillAsync(_store.Database, TimeProvider.System);
-        StockWheel[] stock = [.. (await _store.Stock.ListAsync()).Select(s => s.Wheel)];
+        StockWheel[] stock = [.. (await _store.Stock.Wheels.ListAsync()).Select(s => s.Wheel)];
         foreach (FittedMachine m in await _store.Machines.ListAsync())
         foreach (Aim aim in await _store.Aims.ListAsync(m.Machine.Id))
         {

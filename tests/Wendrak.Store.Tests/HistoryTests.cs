@@ -12,9 +12,6 @@ public sealed class HistoryTests : IDisposable
 
     public void Dispose() => _store.Dispose();
 
-    private async Task UndoLastAsync() =>
-        await _store.Log.UndoAsync("Undoer", (await _store.LastChangeAsync()).Id, CancellationToken.None);
-
     [Fact]
     public async Task A_change_is_recorded_with_when_who_before_and_after()
     {
@@ -49,16 +46,16 @@ public sealed class HistoryTests : IDisposable
     [Fact]
     public async Task An_undone_change_is_as_before_and_can_be_redone()
     {
-        StockItem item = await _store.Stock.AddAsync(
+        StockItem item = await _store.Stock.Wheels.AddAsync(
             "Ann",
             new(0, 0, new("520", WheelSide.Front, 15, null, 1, 20, true), null),
             default
         );
-        await _store.Stock.ChangeAsync("Ann", item with { Wheel = item.Wheel with { Count = 5 } }, default);
-        await UndoLastAsync();
-        Assert.Equal(1, (await _store.Stock.ListAsync()).Single().Wheel.Count);
-        await UndoLastAsync(); // the undoing is a change itself
-        Assert.Equal(5, (await _store.Stock.ListAsync()).Single().Wheel.Count);
+        await _store.Stock.Wheels.ChangeAsync("Ann", item with { Wheel = item.Wheel with { Count = 5 } }, default);
+        await _store.UndoLastAsync();
+        Assert.Equal(1, (await _store.Stock.Wheels.ListAsync()).Single().Wheel.Count);
+        await _store.UndoLastAsync(); // the undoing is a change itself
+        Assert.Equal(5, (await _store.Stock.Wheels.ListAsync()).Single().Wheel.Count);
     }
 
     [Fact]
@@ -66,9 +63,9 @@ public sealed class HistoryTests : IDisposable
     {
         FittedMachine machine = await _store.AddMachineAsync();
         Aim aim = (await _store.Aims.AddAsync("Ann", TempStore.AimFor(machine.Machine.Id), default))!;
-        await UndoLastAsync();
+        await _store.UndoLastAsync();
         Assert.Empty(await _store.Aims.ListAsync(machine.Machine.Id));
-        await UndoLastAsync();
+        await _store.UndoLastAsync();
         Aim back = (await _store.Aims.ListAsync(machine.Machine.Id)).Single();
         Assert.Equal((aim.Id, aim.Name), (back.Id, back.Name));
         Assert.Equal(Rows.ToJson(aim.Outcomes), Rows.ToJson(back.Outcomes));
@@ -79,7 +76,7 @@ public sealed class HistoryTests : IDisposable
     public async Task Undoing_a_new_machine_takes_its_setup_with_it()
     {
         await _store.AddMachineAsync();
-        await UndoLastAsync();
+        await _store.UndoLastAsync();
         Assert.Empty(await _store.Machines.ListAsync());
     }
 
@@ -88,36 +85,36 @@ public sealed class HistoryTests : IDisposable
     {
         FittedMachine machine = await _store.AddMachineAsync();
         Setup trial = await _store.AddTrialAsync(machine.Machine.Id, "Trial B", 15, 43);
-        IReadOnlyList<Setup> after = (await _store.Machines.FitAsync("Ann", trial.Id, trial.Version, default))!;
+        IReadOnlyList<Setup> after = (await _store.Setups.FitAsync("Ann", trial.Id, trial.Version, default))!;
         Assert.Equal(SetupStatus.Former, after.Single(s => s.Id == machine.Fitted.Id).Status);
         Setup fitted = after.Single(s => s.Status == SetupStatus.AsFitted);
         Assert.Equal((trial.Id, 43), (fitted.Id, fitted.Loops[0].RearSize));
         Assert.NotNull(fitted.FittedOn);
-        await UndoLastAsync();
+        await _store.UndoLastAsync();
         FittedMachine back = (await _store.Machines.FindAsync(machine.Machine.Id))!;
         Assert.Equal(machine.Fitted.Id, back.Fitted.Id);
         Assert.Equal(
             SetupStatus.Trial,
-            (await _store.Machines.SetupsAsync(machine.Machine.Id)).Single(s => s.Id == trial.Id).Status
+            (await _store.Setups.ListAsync(machine.Machine.Id)).Single(s => s.Id == trial.Id).Status
         );
     }
 
     [Fact]
     public async Task Only_the_latest_change_of_a_thing_can_be_undone()
     {
-        StockItem item = await _store.Stock.AddAsync(
+        StockItem item = await _store.Stock.Wheels.AddAsync(
             "Ann",
             new(0, 0, new("520", WheelSide.Front, 15, null, 1, 20, true), null),
             default
         );
-        item = await _store.Stock.ChangeAsync("Ann", item with { Note = "first" }, default);
+        item = await _store.Stock.Wheels.ChangeAsync("Ann", item with { Note = "first" }, default);
         long first = (await _store.LastChangeAsync()).Id;
-        await _store.Stock.ChangeAsync("Ann", item with { Note = "second" }, default);
+        await _store.Stock.Wheels.ChangeAsync("Ann", item with { Note = "second" }, default);
         CannotUndoException refused = await Assert.ThrowsAsync<CannotUndoException>(() =>
-            _store.Log.UndoAsync("Ann", first, default)
+            _store.Undoing.UndoAsync("Ann", first, default)
         );
         Assert.Contains("later change first", refused.Message, StringComparison.Ordinal);
-        Assert.Equal("second", (await _store.Stock.ListAsync()).Single().Note);
+        Assert.Equal("second", (await _store.Stock.Wheels.ListAsync()).Single().Note);
     }
 
     [Fact]
@@ -125,9 +122,9 @@ public sealed class HistoryTests : IDisposable
     {
         await _store.AddMachineAsync();
         long id = (await _store.LastChangeAsync()).Id;
-        await _store.Log.UndoAsync("Ann", id, default);
-        await Assert.ThrowsAsync<CannotUndoException>(() => _store.Log.UndoAsync("Ann", id, default));
-        await Assert.ThrowsAsync<CannotUndoException>(() => _store.Log.UndoAsync("Ann", 9999, default));
+        await _store.Undoing.UndoAsync("Ann", id, default);
+        await Assert.ThrowsAsync<CannotUndoException>(() => _store.Undoing.UndoAsync("Ann", id, default));
+        await Assert.ThrowsAsync<CannotUndoException>(() => _store.Undoing.UndoAsync("Ann", 9999, default));
     }
 
     [Fact]
@@ -137,9 +134,9 @@ public sealed class HistoryTests : IDisposable
         MachineDraft renamed = new(machine.Machine with { Name = "New name" }, machine.Fitted.Loops);
         await _store.Machines.ChangeAsync("Ann", renamed, machine.Fitted.Version, default);
         long rename = (await _store.LastChangeAsync()).Id;
-        GearboxSet set = (await _store.Stock.GearboxSetsAsync()).Single();
-        await _store.Stock.ChangeSetAsync("Ann", set with { Reductions = [3, 2, 1] }, default);
-        await _store.Log.UndoAsync("Ann", rename, default);
+        GearboxSet set = (await _store.Stock.GearboxSets.ListAsync()).Single();
+        await _store.Stock.GearboxSets.ChangeAsync("Ann", set with { Reductions = [3, 2, 1] }, default);
+        await _store.Undoing.UndoAsync("Ann", rename, default);
         FittedMachine back = (await _store.Machines.FindAsync(machine.Machine.Id))!;
         Assert.Equal("Old name", back.Machine.Name);
         Assert.Equal([3, 2, 1], back.Machine.Drives[0].Stages.OfType<Gearbox>().Single().Set.Reductions);
@@ -183,7 +180,7 @@ public sealed class HistoryTests : IDisposable
         long before = (await _store.LastChangeAsync()).Id;
         await Assert.ThrowsAsync<InvalidInputException>(() => _store.AddTrialAsync(machine.Machine.Id, "bad", 0, 45));
         Assert.Equal(before, (await _store.LastChangeAsync()).Id);
-        Assert.Single(await _store.Machines.SetupsAsync(machine.Machine.Id));
+        Assert.Single(await _store.Setups.ListAsync(machine.Machine.Id));
     }
 
     [Fact]
@@ -200,14 +197,14 @@ public sealed class HistoryTests : IDisposable
     public async Task Without_a_name_the_workshop_did_it_and_a_long_name_is_cut()
     {
         await _store.Log.MakeAsync("  ", "x", _ => Task.FromResult(true), default); // nothing changed, nothing recorded
-        Assert.Empty(await _store.Log.ListAsync(null, 10, default));
+        Assert.Empty(await _store.History.ListAsync(null, null, 10));
         StockItem item = new(0, 0, new("520", WheelSide.Front, 15, null, 1, 20, true), null);
-        await _store.Stock.AddAsync(" ", item, default);
+        await _store.Stock.Wheels.AddAsync(" ", item, default);
         Assert.Equal("workshop", (await _store.LastChangeAsync()).Who);
-        await _store.Stock.AddAsync(new string('x', 500), item, default);
-        Assert.Equal(ChangeLog.LongestWho, (await _store.LastChangeAsync()).Who.Length);
+        await _store.Stock.Wheels.AddAsync(new string('x', 500), item, default);
+        Assert.Equal(Writing.LongestActor, (await _store.LastChangeAsync()).Who.Length);
     }
 
     private async Task<IEnumerable<string>> WhatAsync(long machineId) =>
-        (await _store.Log.ListAsync(machineId, 10, default)).Select(c => c.What);
+        (await _store.History.ListAsync(machineId, null, 10)).Select(c => c.What);
 }

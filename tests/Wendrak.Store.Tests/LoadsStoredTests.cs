@@ -35,7 +35,7 @@ public sealed class LoadsStoredTests : IDisposable
         Assert.Equal(Loads.Sources, read.Sources);
         Assert.Equal(Loads.Strengths, read.Strengths);
         Assert.Equal(Loads.Alternatives, read.Alternatives);
-        await _store.Log.UndoAsync("Ann", (await _store.LastChangeAsync()).Id, default);
+        await _store.Undoing.UndoAsync("Ann", (await _store.LastChangeAsync()).Id, default);
         Assert.Null(await LoadsOfAsync(stored.Machine.Id));
     }
 
@@ -43,8 +43,8 @@ public sealed class LoadsStoredTests : IDisposable
     public async Task They_go_into_the_machine_file_and_a_copy()
     {
         FittedMachine stored = await StoredAsync(Loads);
-        MachineFile file = (await _store.Machines.ToFileAsync(stored.Machine.Id))!;
-        FittedMachine read = await _store.Machines.FromFileAsync("Ann", file, default);
+        MachineFile file = (await _store.Files.WriteAsync(stored.Machine.Id))!;
+        FittedMachine read = await _store.Files.ReadAsync("Ann", file, default);
         Assert.Equal(Loads.Strengths, read.Machine.Loads!.Strengths);
         FittedMachine copy = (await _store.Machines.CopyAsync("Ann", stored.Machine.Id, "Copy", default))!;
         Assert.Equal(Loads.Sources, (await LoadsOfAsync(copy.Machine.Id))!.Sources);

@@ -18,11 +18,11 @@ public sealed class MachineStoreTests : IDisposable
         FittedMachine machine = await _store.AddMachineAsync("Original");
         Setup trial = await _store.AddTrialAsync(machine.Machine.Id, "Trial B", 15, 43);
         FittedMachine copy = (await _store.Machines.CopyAsync("Ann", machine.Machine.Id, "The copy", default))!;
-        IReadOnlyList<Setup> setups = await _store.Machines.SetupsAsync(copy.Machine.Id);
+        IReadOnlyList<Setup> setups = await _store.Setups.ListAsync(copy.Machine.Id);
         Assert.Equal("The copy", copy.Machine.Name);
         Assert.Equal(["As fitted", "Trial B"], setups.Select(s => s.Name));
         Assert.DoesNotContain(setups, s => s.Id == trial.Id || s.Id == machine.Fitted.Id);
-        Assert.Single(await _store.Stock.GearboxSetsAsync());
+        Assert.Single(await _store.Stock.GearboxSets.ListAsync());
     }
 
     [Fact]
@@ -40,7 +40,7 @@ public sealed class MachineStoreTests : IDisposable
         Machine changed = machine.Machine with { Drives = [drive with { Stages = [.. drive.Stages, more] }] };
         LoopChoice[] loops = [.. machine.Fitted.Loops, new("second", 12, 24, 60)];
         await _store.Machines.ChangeAsync("Ann", new(changed, loops), machine.Fitted.Version, default);
-        IReadOnlyList<Setup> setups = await _store.Machines.SetupsAsync(machine.Machine.Id);
+        IReadOnlyList<Setup> setups = await _store.Setups.ListAsync(machine.Machine.Id);
         Assert.All(setups, s => Assert.Equal(["final", "second"], s.Loops.Select(l => l.LoopKey)));
         Assert.Equal(43, setups.Single(s => s.Name == "Trial B").Loops[0].RearSize);
     }
@@ -83,11 +83,11 @@ public sealed class MachineStoreTests : IDisposable
         FittedMachine machine = await _store.AddMachineAsync();
         Setup trial = await _store.AddTrialAsync(machine.Machine.Id, "Trial B", 15, 43);
         Setup gone = (
-            await _store.Machines.ChangeSetupAsync("Ann", trial with { Status = SetupStatus.Discarded }, default)
+            await _store.Setups.ChangeAsync("Ann", trial with { Status = SetupStatus.Discarded }, default)
         )!;
         Assert.Equal(SetupStatus.Discarded, gone.Status);
         Setup back = (
-            await _store.Machines.ChangeSetupAsync("Ann", gone with { Status = SetupStatus.Trial }, default)
+            await _store.Setups.ChangeAsync("Ann", gone with { Status = SetupStatus.Trial }, default)
         )!;
         Assert.Equal(SetupStatus.Trial, back.Status);
     }
@@ -98,7 +98,7 @@ public sealed class MachineStoreTests : IDisposable
         FittedMachine machine = await _store.AddMachineAsync();
         Setup trial = await _store.AddTrialAsync(machine.Machine.Id, "Trial B", 15, 43);
         Setup edited = (
-            await _store.Machines.ChangeSetupAsync(
+            await _store.Setups.ChangeAsync(
                 "Ann",
                 trial with
                 {
@@ -110,7 +110,7 @@ public sealed class MachineStoreTests : IDisposable
         )!;
         Assert.Equal((SetupStatus.Trial, "X"), (edited.Status, edited.Name));
         Setup fitted = (
-            await _store.Machines.ChangeSetupAsync(
+            await _store.Setups.ChangeAsync(
                 "Ann",
                 machine.Fitted with
                 {
@@ -131,28 +131,28 @@ public sealed class MachineStoreTests : IDisposable
         Aim aim = TempStore.AimFor(machine.Machine.Id);
         AimOutcome outcome = aim.Outcomes[0] with { SetupId = trial.Id };
         await _store.Aims.AddAsync("Ann", aim with { Outcomes = [outcome] }, default);
-        MachineFile file = (await _store.Machines.ToFileAsync(machine.Machine.Id))!;
+        MachineFile file = (await _store.Files.WriteAsync(machine.Machine.Id))!;
         MachineFile asText = Rows.FromJson<MachineFile>(Rows.ToJson(file));
 
         using TempStore other = new();
         await other.AddMachineAsync("Already here"); // so that ids differ
-        FittedMachine read = await other.Machines.FromFileAsync("Ben", asText, default);
-        IReadOnlyList<Setup> setups = await other.Machines.SetupsAsync(read.Machine.Id);
+        FittedMachine read = await other.Files.ReadAsync("Ben", asText, default);
+        IReadOnlyList<Setup> setups = await other.Setups.ListAsync(read.Machine.Id);
         Aim readAim = (await other.Aims.ListAsync(read.Machine.Id)).Single();
         Assert.Equal("Traveller", read.Machine.Name);
         Assert.Equal(["As fitted", "Trial B"], setups.Select(s => s.Name));
         Assert.Equal(setups[1].Id, readAim.Outcomes[0].SetupId);
         Assert.Equal(machine.Fitted.Loops, read.Fitted.Loops);
-        Assert.Single(await other.Stock.GearboxSetsAsync()); // the same box was known already
+        Assert.Single(await other.Stock.GearboxSets.ListAsync()); // the same box was known already
     }
 
     [Fact]
     public async Task A_gearbox_set_in_use_stays()
     {
         await _store.AddMachineAsync("User of it");
-        GearboxSet set = (await _store.Stock.GearboxSetsAsync()).Single();
+        GearboxSet set = (await _store.Stock.GearboxSets.ListAsync()).Single();
         StillUsedException refused = await Assert.ThrowsAsync<StillUsedException>(() =>
-            _store.Stock.RemoveSetAsync("Ann", set.Id, set.Version, default)
+            _store.Stock.GearboxSets.RemoveAsync("Ann", set.Id, set.Version, default)
         );
         Assert.Contains("User of it", refused.Message, StringComparison.Ordinal);
     }
@@ -160,11 +160,11 @@ public sealed class MachineStoreTests : IDisposable
     [Fact]
     public async Task A_gearbox_set_nobody_uses_can_go_and_come_back()
     {
-        GearboxSet set = await _store.Stock.AddSetAsync("Ann", new(0, 0, "spare", [2, 1], false, null), default);
-        await _store.Stock.RemoveSetAsync("Ann", set.Id, set.Version, default);
-        Assert.Empty(await _store.Stock.GearboxSetsAsync());
-        await _store.Log.UndoAsync("Ann", (await _store.LastChangeAsync()).Id, default);
-        Assert.Equal("spare", (await _store.Stock.GearboxSetsAsync()).Single().Name);
+        GearboxSet set = await _store.Stock.GearboxSets.AddAsync("Ann", new(0, 0, "spare", [2, 1], false, null), default);
+        await _store.Stock.GearboxSets.RemoveAsync("Ann", set.Id, set.Version, default);
+        Assert.Empty(await _store.Stock.GearboxSets.ListAsync());
+        await _store.Undoing.UndoAsync("Ann", (await _store.LastChangeAsync()).Id, default);
+        Assert.Equal("spare", (await _store.Stock.GearboxSets.ListAsync()).Single().Name);
     }
 
     [Fact]

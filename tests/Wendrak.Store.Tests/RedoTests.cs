@@ -20,7 +20,7 @@ public sealed class RedoTests : IDisposable
     {
         FittedMachine machine = await _store.AddMachineAsync();
         Setup trial = await _store.AddTrialAsync(machine.Machine.Id, "Trial B", 15, 43);
-        await _store.Machines.FitAsync("Ann", trial.Id, trial.Version, default);
+        await _store.Setups.FitAsync("Ann", trial.Id, trial.Version, default);
         return (machine, await FittedAsync(machine.Machine.Id));
     }
 
@@ -40,7 +40,7 @@ public sealed class RedoTests : IDisposable
             ],
             TasksOf(fitted)
         );
-        IReadOnlyList<Setup> setups = await _store.Machines.SetupsAsync(machine.Machine.Id);
+        IReadOnlyList<Setup> setups = await _store.Setups.ListAsync(machine.Machine.Id);
         Assert.Null(setups.Single(s => s.Status == SetupStatus.Former).Redo);
     }
 
@@ -49,10 +49,10 @@ public sealed class RedoTests : IDisposable
     {
         (_, Setup fitted) = await WithTrialFittedAsync();
         Setup ticked = fitted with { Redo = [.. fitted.Redo!.Where(i => i.Task != RedoTask.Slot)] };
-        Setup stored = (await _store.Machines.ChangeSetupAsync("Ann", ticked, default))!;
+        Setup stored = (await _store.Setups.ChangeAsync("Ann", ticked, default))!;
         Assert.DoesNotContain(RedoTask.Slot, TasksOf(stored));
         Assert.Equal(fitted.Redo!.Count - 1, stored.Redo!.Count);
-        await _store.Log.UndoAsync("Ann", (await _store.LastChangeAsync()).Id, default);
+        await _store.Undoing.UndoAsync("Ann", (await _store.LastChangeAsync()).Id, default);
         Assert.Contains(RedoTask.Slot, TasksOf(await FittedAsync(fitted.MachineId)));
     }
 
@@ -61,7 +61,7 @@ public sealed class RedoTests : IDisposable
     {
         (FittedMachine machine, _) = await WithTrialFittedAsync();
         Setup longer = await _store.AddTrialAsync(machine.Machine.Id, "Same wheels", 15, 43);
-        await _store.Machines.FitAsync("Ann", longer.Id, longer.Version, default);
+        await _store.Setups.FitAsync("Ann", longer.Id, longer.Version, default);
         Assert.Contains(RedoTask.Reading, TasksOf(await FittedAsync(machine.Machine.Id)));
     }
 
@@ -87,7 +87,7 @@ public sealed class RedoTests : IDisposable
             Redo = null,
             RoadWheels = [new("rear wheel", new("110/90-17", null))],
         };
-        Setup changed = (await _store.Machines.ChangeSetupAsync("Ann", own, default))!;
+        Setup changed = (await _store.Setups.ChangeAsync("Ann", own, default))!;
         Assert.Equal(TasksOf(fitted), TasksOf(changed));
     }
 
@@ -141,7 +141,7 @@ public sealed class RedoTests : IDisposable
         MachineDraft draft = new(machine.Machine with { Name = "Other name", Note = "new" }, machine.Fitted.Loops);
         Setup fitted = (await _store.Machines.ChangeAsync("Ann", draft, machine.Fitted.Version, default)).Fitted;
         Assert.Null(fitted.Redo);
-        Setup noted = (await _store.Machines.ChangeSetupAsync("Ann", fitted with { Note = "seen" }, default))!;
+        Setup noted = (await _store.Setups.ChangeAsync("Ann", fitted with { Note = "seen" }, default))!;
         Assert.Null(noted.Redo);
     }
 
@@ -151,10 +151,10 @@ public sealed class RedoTests : IDisposable
         FittedMachine machine = await _store.AddMachineAsync();
         Setup trial = await _store.AddTrialAsync(machine.Machine.Id, "Trial B", 15, 43);
         RedoItem item = new(RedoTask.Slot, "drive", "final", [ChangedPart.RearWheel]);
-        Assert.Null((await _store.Machines.ChangeSetupAsync("Ann", trial with { Redo = [item] }, default))!.Redo);
+        Assert.Null((await _store.Setups.ChangeAsync("Ann", trial with { Redo = [item] }, default))!.Redo);
         RedoItem nonsense = item with { Task = (RedoTask)99 };
         await Assert.ThrowsAsync<InvalidInputException>(() =>
-            _store.Machines.ChangeSetupAsync("Ann", machine.Fitted with { Redo = [nonsense] }, default)
+            _store.Setups.ChangeAsync("Ann", machine.Fitted with { Redo = [nonsense] }, default)
         );
     }
 
@@ -162,8 +162,8 @@ public sealed class RedoTests : IDisposable
     public async Task The_list_goes_into_the_machine_file_and_comes_back()
     {
         (FittedMachine machine, Setup fitted) = await WithTrialFittedAsync();
-        MachineFile file = (await _store.Machines.ToFileAsync(machine.Machine.Id))!;
-        FittedMachine read = await _store.Machines.FromFileAsync("Ann", file, default);
+        MachineFile file = (await _store.Files.WriteAsync(machine.Machine.Id))!;
+        FittedMachine read = await _store.Files.ReadAsync("Ann", file, default);
         Assert.Equal(TasksOf(fitted), TasksOf(read.Fitted));
         Assert.All(read.Fitted.Redo!, i => Assert.NotEmpty(i.Because));
     }

@@ -147,9 +147,9 @@ public sealed class RoundTripTests : IDisposable
             "try it"
         );
         Setup added = (
-            await _store.Machines.AddTrialAsync(TempStore.Who, machine.Machine.Id, trial, CancellationToken.None)
+            await _store.Setups.AddTrialAsync(TempStore.Who, machine.Machine.Id, trial, CancellationToken.None)
         )!;
-        Setup read = (await _store.Machines.SetupsAsync(machine.Machine.Id)).Single(s => s.Id == added.Id);
+        Setup read = (await _store.Setups.ListAsync(machine.Machine.Id)).Single(s => s.Id == added.Id);
         Assert.Equal(Rows.ToJson(added), Rows.ToJson(read));
         Assert.Equal(new LoopChoice("final", 16, 43, 110), read.Loops.Single());
         Assert.Equal(new RoadWheelChoice("rear wheel", new("130/80-17", 1901.5)), read.RoadWheels.Single());
@@ -185,8 +185,8 @@ public sealed class RoundTripTests : IDisposable
     public async Task A_stock_item_comes_back_as_it_was_stored(WheelSide side, string? mounting, double? price)
     {
         StockItem item = new(0, 0, new("520", side, 15.5, mounting, 3, price, false), "on the top shelf");
-        StockItem added = await _store.Stock.AddAsync(TempStore.Who, item, CancellationToken.None);
-        StockItem read = (await _store.Stock.ListAsync()).Single();
+        StockItem added = await _store.Stock.Wheels.AddAsync(TempStore.Who, item, CancellationToken.None);
+        StockItem read = (await _store.Stock.Wheels.ListAsync()).Single();
         Assert.Equal(added, read);
         Assert.Equal(item with { Id = read.Id, Version = 1 }, read);
     }
@@ -197,8 +197,8 @@ public sealed class RoundTripTests : IDisposable
     public async Task A_gearbox_set_comes_back_as_it_was_stored(bool turnsRound, string? note)
     {
         GearboxSet set = new(0, 0, "six", [2.643, 1.857, 0.846], turnsRound, note);
-        await _store.Stock.AddSetAsync(TempStore.Who, set, CancellationToken.None);
-        GearboxSet read = (await _store.Stock.GearboxSetsAsync()).Single();
+        await _store.Stock.GearboxSets.AddAsync(TempStore.Who, set, CancellationToken.None);
+        GearboxSet read = (await _store.Stock.GearboxSets.ListAsync()).Single();
         Assert.Equal(Rows.ToJson(set with { Id = read.Id, Version = 1 }), Rows.ToJson(read));
     }
 
@@ -206,10 +206,10 @@ public sealed class RoundTripTests : IDisposable
     public async Task What_is_not_there_is_null()
     {
         Assert.Null(await _store.Machines.FindAsync(99));
-        Assert.Null(await _store.Machines.ToFileAsync(99));
+        Assert.Null(await _store.Files.WriteAsync(99));
         Assert.Null(await _store.Machines.CopyAsync(TempStore.Who, 99, "copy", CancellationToken.None));
         Assert.Null(await _store.Aims.AddAsync(TempStore.Who, TempStore.AimFor(99), CancellationToken.None));
-        Assert.Null(await _store.Machines.FitAsync(TempStore.Who, 99, 1, CancellationToken.None));
+        Assert.Null(await _store.Setups.FitAsync(TempStore.Who, 99, 1, CancellationToken.None));
         Assert.False(await _store.Aims.RemoveAsync(TempStore.Who, 99, 1, CancellationToken.None));
     }
 }

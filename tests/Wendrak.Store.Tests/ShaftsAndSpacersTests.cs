@@ -14,15 +14,15 @@ public sealed class ShaftsAndSpacersTests : IDisposable
     public void Dispose() => _store.Dispose();
 
     private Task<StockSpacer> AddAsync(double thickness, double bore) =>
-        _store.Stock.AddSpacerAsync(TempStore.Who, new(0, 0, thickness, bore, 3), CancellationToken.None);
+        _store.Stock.Spacers.AddAsync(TempStore.Who, new(0, 0, thickness, bore, 3), CancellationToken.None);
 
     [Fact]
     public async Task Spacers_are_kept_changed_and_brought_back()
     {
         StockSpacer thick = await AddAsync(5.5, 17.25);
         StockSpacer thin = await AddAsync(0.5, 12);
-        Assert.Equal([thin, thick], await _store.Stock.SpacersAsync());
-        StockSpacer fewer = await _store.Stock.ChangeSpacerAsync(
+        Assert.Equal([thin, thick], await _store.Stock.Spacers.ListAsync());
+        StockSpacer fewer = await _store.Stock.Spacers.ChangeAsync(
             TempStore.Who,
             thick with
             {
@@ -31,12 +31,12 @@ public sealed class ShaftsAndSpacersTests : IDisposable
             CancellationToken.None
         );
         await Assert.ThrowsAsync<ChangedMeanwhileException>(() =>
-            _store.Stock.ChangeSpacerAsync(TempStore.Who, thick with { Count = 9 }, CancellationToken.None)
+            _store.Stock.Spacers.ChangeAsync(TempStore.Who, thick with { Count = 9 }, CancellationToken.None)
         );
-        await _store.Stock.RemoveSpacerAsync(TempStore.Who, fewer.Id, fewer.Version, CancellationToken.None);
-        Assert.Equal([thin], await _store.Stock.SpacersAsync());
-        await _store.Log.UndoAsync(TempStore.Who, (await _store.LastChangeAsync()).Id, CancellationToken.None);
-        StockSpacer back = (await _store.Stock.SpacersAsync())[1];
+        await _store.Stock.Spacers.RemoveAsync(TempStore.Who, fewer.Id, fewer.Version, CancellationToken.None);
+        Assert.Equal([thin], await _store.Stock.Spacers.ListAsync());
+        await _store.Undoing.UndoAsync(TempStore.Who, (await _store.LastChangeAsync()).Id, CancellationToken.None);
+        StockSpacer back = (await _store.Stock.Spacers.ListAsync())[1];
         Assert.Equal((5.5, 17.25, 2), (back.ThicknessMm, back.BoreMm, back.Count));
     }
 
@@ -45,7 +45,7 @@ public sealed class ShaftsAndSpacersTests : IDisposable
     {
         await Assert.ThrowsAsync<InvalidInputException>(() => AddAsync(0, 12));
         await Assert.ThrowsAsync<InvalidInputException>(() => AddAsync(double.NaN, 12));
-        Assert.Empty(await _store.Stock.SpacersAsync());
+        Assert.Empty(await _store.Stock.Spacers.ListAsync());
     }
 
     [Fact]

@@ -1,5 +1,6 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Machines;
+using Wendrak.Store.Jobs;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 
@@ -10,29 +11,46 @@ public sealed class TempStore : IDisposable
 {
     public const string Who = "Tester";
 
-    public string Folder { get; } = Directory.CreateTempSubdirectory("wendrak-store-").FullName;
+    public string Folder { get; }
     public Database Database { get; }
     public ChangeLog Log { get; }
     public MachineStore Machines { get; }
     public AimStore Aims { get; }
-    public SetJobStore SetJobs { get; }
+    public SetupStore Setups { get; }
+    public MachineFiles Files { get; }
+    public JobStore Jobs { get; }
+    public History History { get; }
+    public Undoing Undoing { get; }
     public StockStore Stock { get; }
 
     public TempStore()
+        : this(Directory.CreateTempSubdirectory("wendrak-store-").FullName) { }
+
+    /// <param name="folder">May hold the data of an earlier version.</param>
+    public TempStore(string folder)
     {
+        Folder = folder;
         Database = Database.Prepare(Folder, DateTimeOffset.UnixEpoch);
         Log = new(Database, TimeProvider.System);
-        Machines = new(Database, Log, TimeProvider.System);
+        History = new(Database);
+        Undoing = new(Log, History);
+        Jobs = new(Database, Log, TimeProvider.System);
+        Machines = new(Database, Log, Jobs, TimeProvider.System);
+        Setups = new(Database, Log, TimeProvider.System);
+        Files = new(Database, Log, Jobs);
         Aims = new(Database, Log);
-        SetJobs = new(Database, Log);
         Stock = new(Database, Log);
     }
 
     public void Dispose()
     {
         Database.CloseAll();
-        Directory.Delete(Folder, recursive: true);
+        if (Directory.Exists(Folder))
+            Directory.Delete(Folder, recursive: true);
     }
+
+    /// <summary>Takes the newest entry of the history back.</summary>
+    public async Task UndoLastAsync() => await Undoing.UndoAsync("Undoer", (await LastChangeAsync()).Id, default);
 
     public Task<FittedMachine> AddMachineAsync(string name = "Test machine")
     {
@@ -49,7 +67,7 @@ public sealed class TempStore : IDisposable
 
     public async Task<Setup> AddTrialAsync(long machineId, string name, double front, double rear) =>
         (
-            await Machines.AddTrialAsync(
+            await Setups.AddTrialAsync(
                 Who,
                 machineId,
                 new(name, [new("final", front, rear, 112)], null, null),
@@ -57,7 +75,7 @@ public sealed class TempStore : IDisposable
             )
         )!;
 
-    public async Task<Change> LastChangeAsync() => (await Log.ListAsync(null, 1, CancellationToken.None))[0];
+    public async Task<Change> LastChangeAsync() => (await History.ListAsync(null, null, 1))[0];
 
     public static Aim AimFor(long machineId) =>
         new(

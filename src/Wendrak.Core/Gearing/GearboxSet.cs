@@ -1,3 +1,5 @@
+using Wendrak.Core.Quantities;
+
 namespace Wendrak.Core.Gearing;
 
 /// <summary>A named list of gear ratios, kept apart from machines and reused.</summary>
@@ -13,7 +15,7 @@ public sealed record GearboxSet(
     IReadOnlyList<double> Reductions,
     bool TurnsRound,
     string? Note
-)
+) : StoredRecord(Id, Version)
 {
     /// <summary>Stands for a gear whose ratio nobody knows: it is left out of everything, and the others keep their numbers.</summary>
     public const double Gap = 0;

@@ -1,6 +1,7 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Tension;
 
 namespace Wendrak.Core.Machines;
@@ -41,7 +42,7 @@ public sealed record Machine(
     IReadOnlyList<ShaftWidths>? Shafts = null,
     MachineLoads? Loads = null,
     IReadOnlyList<LoopSetting>? Settings = null
-);
+) : StoredRecord(Id, Version);
 
 public enum SetupStatus
 {
@@ -76,7 +77,7 @@ public sealed record Setup(
     double? FittedAtKm,
     string? Note,
     IReadOnlyList<RedoItem>? Redo = null
-)
+) : StoredRecord(Id, Version)
 {
     /// <summary>Name of a setup that went onto the machine with it.</summary>
     public const string FittedName = "As fitted";
@@ -94,11 +95,15 @@ public sealed record Aim(
     Wishes Wishes,
     string? Note,
     IReadOnlyList<AimOutcome> Outcomes
-);
+) : StoredRecord(Id, Version);
 
 /// <summary>A wheel in the workshop's lists.</summary>
-public sealed record StockItem(long Id, int Version, StockWheel Wheel, string? Note);
+public sealed record StockItem(long Id, int Version, StockWheel Wheel, string? Note) : StoredRecord(Id, Version);
 
 /// <summary>Spacers of one size in the workshop's drawer.</summary>
 /// <param name="BoreMm">The shaft they go on.</param>
-public sealed record StockSpacer(long Id, int Version, double ThicknessMm, double BoreMm, int Count);
+public sealed record StockSpacer(long Id, int Version, double ThicknessMm, double BoreMm, int Count)
+    : StoredRecord(Id, Version);
+
+/// <summary>A visit of a machine, from arrival to sign-off. What was done at it are its events.</summary>
+public sealed record Job(long Id, int Version, long MachineId, DateOnly OpenedOn) : StoredRecord(Id, Version);

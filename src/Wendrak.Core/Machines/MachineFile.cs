@@ -65,8 +65,8 @@ public sealed record MachineFile(
         foreach (Setup setup in Setups)
             MachineRules.Check(setup, Machine);
         foreach (Aim aim in Aims)
-            MachineRules.Check(aim, Machine);
+            MachineRules.CheckKept(aim);
         foreach (SetJob job in SetJobs ?? [])
-            SetJobRules.Check(job, Machine);
+            SetJobRules.Check(job);
     }
 }

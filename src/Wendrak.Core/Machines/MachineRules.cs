@@ -137,22 +137,32 @@ public static class MachineRules
         return guard;
     }
 
+    /// <summary>Refuses an aim that its machine can't have.</summary>
+    /// <exception cref="InvalidInputException">Every issue is named.</exception>
     public static void Check(Aim aim, Machine machine)
     {
-        Guard guard = new();
-        guard.Named(nameof(aim.Name), aim.Name).Note(nameof(aim.Note), aim.Note);
         Drive? drive = machine.Drives.FirstOrDefault(d => d.Key == aim.DriveKey);
+        Guard guard = CheckKept(aim, drive is null ? int.MaxValue : DriveGears.Of(drive).Count);
         guard.That(
             drive is not null,
             nameof(aim.DriveKey),
             "unknown",
             $"Give one of this machine's drives: {string.Join(", ", machine.Drives.Select(d => d.Key))}."
         );
-        if (drive is not null)
-            guard.Include(new Guard("Target.").Include(AimRules.Check(aim.Target, DriveGears.Of(drive).Count)));
-        guard.Include(AimRules.CheckMemory(aim.Conditions, aim.Wishes, aim.Outcomes));
         guard.ThrowIfAny();
     }
+
+    /// <summary>Refuses an aim that no machine could have. Its drive or gear may be gone since: what was aimed at stays.</summary>
+    /// <exception cref="InvalidInputException">Every issue is named.</exception>
+    public static void CheckKept(Aim aim) => CheckKept(aim, int.MaxValue).ThrowIfAny();
+
+    private static Guard CheckKept(Aim aim, int gears) =>
+        new Guard()
+            .Named(nameof(aim.Name), aim.Name)
+            .Note(nameof(aim.Note), aim.Note)
+            .Named(nameof(aim.DriveKey), aim.DriveKey)
+            .Include(new Guard("Target.").Include(AimRules.Check(aim.Target, gears)))
+            .Include(AimRules.CheckMemory(aim.Conditions, aim.Wishes, aim.Outcomes));
 
     public static void Check(StockItem item)
     {

@@ -16,14 +16,14 @@ public static class DemoData
     public static async Task FillAsync(Database database, TimeProvider clock)
     {
         ChangeLog log = new(database, clock);
-        MachineStore machines = new(database, log, clock);
+        MachineFiles machines = new(database, log, new(database, log, clock));
         StockStore stock = new(database, log);
         foreach (StockWheel wheel in Read<StockWheel[]>("stock.json"))
-            await stock.AddAsync(Who, new(0, 0, wheel, null), CancellationToken.None);
+            await stock.Wheels.AddAsync(Who, new(0, 0, wheel, null), CancellationToken.None);
         foreach (StockSpacer spacer in Read<StockSpacer[]>("spacers.json"))
-            await stock.AddSpacerAsync(Who, spacer, CancellationToken.None);
+            await stock.Spacers.AddAsync(Who, spacer, CancellationToken.None);
         foreach (string name in MachineFiles())
-            await machines.FromFileAsync(Who, Read<MachineFile>(name), CancellationToken.None);
+            await machines.ReadAsync(Who, Read<MachineFile>(name), CancellationToken.None);
     }
 
     private static IEnumerable<string> MachineFiles() =>

@@ -9,9 +9,3 @@ public sealed class ChangedMeanwhileException(string thing, object? current)
     public string Thing { get; } = thing;
     public object? Current { get; } = current;
 }
-
-/// <summary>A change can't be undone as asked.</summary>
-public sealed class CannotUndoException(string message) : Exception(message);
-
-/// <summary>Something is still used elsewhere and stays.</summary>
-public sealed class StillUsedException(string message) : Exception(message);

@@ -1,29 +1,74 @@
 using System.Data.Common;
+using System.Globalization;
+using Dapper;
 using Microsoft.Data.Sqlite;
+using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Ledger;
+
+/// <summary>A connection with the transaction it is in; everything read in it is of one moment.</summary>
+public readonly record struct Session
+{
+    internal SqliteConnection Connection { get; }
+    internal DbTransaction Transaction { get; }
+    internal Damage Damage { get; }
+
+    internal Session(SqliteConnection connection, DbTransaction transaction, Damage damage) =>
+        (Connection, Transaction, Damage) = (connection, transaction, damage);
+}
 
 /// <summary>One change being made: everything in it is stored together or not at all.</summary>
 public sealed class Writing
 {
-    internal SqliteConnection Connection { get; }
-    internal SqliteTransaction Transaction { get; }
-    internal List<ChangedThing> Things { get; } = [];
+    public const int LongestActor = 60;
+    private readonly KindRegistry _kinds;
+    private long? _number;
+
+    public Session Session { get; }
+    internal SqliteConnection Connection => Session.Connection;
+    internal DbTransaction Transaction => Session.Transaction;
+
+    /// <summary>Who makes it; null where nobody said.</summary>
+    public string? Actor { get; }
+
+    /// <summary>When, as written in every row.</summary>
+    public string At { get; }
+
+    /// <summary>Records as this change leaves them, in its order.</summary>
+    internal List<ChangeItem> Items { get; } = [];
 
     /// <summary>The machine it is about, for the history on that machine's page; null for stock and gearbox sets.</summary>
     public long? MachineId { get; set; }
 
-    internal Writing(SqliteConnection connection, SqliteTransaction transaction)
+    internal Writing(Session session, KindRegistry kinds, string? actor, DateTimeOffset now)
     {
-        Connection = connection;
-        Transaction = transaction;
+        (Session, _kinds) = (session, kinds);
+        Actor = string.IsNullOrWhiteSpace(actor)
+            ? null
+            : actor.Trim()[..Math.Min(LongestActor, actor.Trim().Length)];
+        At = Moment(now);
     }
 
-    internal Session Session => new(Connection, Transaction);
+    internal static string Moment(DateTimeOffset at) =>
+        at.ToUniversalTime().ToString("yyyy-MM-dd'T'HH:mm:ss.FFFFFFF'Z'", CultureInfo.InvariantCulture);
+
+    internal IStoredKind KindOf(string name) =>
+        _kinds.Find(name) ?? throw new CannotUndoException($"A {name.Replace('_', ' ')} is of an earlier version.");
+
+    /// <summary>Number of the change itself, given at its first use; those of its events follow it.</summary>
+    internal async Task<long> NumberAsync() => _number ??= await NextNumberAsync(Session);
+
+    /// <summary>The next number in the one order of changes and events.</summary>
+    /// <remarks>The write lock is held: nobody else gets it too.</remarks>
+    internal static Task<long> NextNumberAsync(Session session) =>
+        session.Connection.ExecuteScalarAsync<long>(
+            """
+            SELECT 1 + max(coalesce((SELECT max(id) FROM change), 0), coalesce((SELECT max(id) FROM job_event), 0))
+            """,
+            transaction: session.Transaction
+        );
 }
 
-/// <summary>A connection with the transaction it is in, or none while only reading.</summary>
-internal readonly record struct Session(SqliteConnection Connection, DbTransaction? Transaction);
-
-/// <summary>One thing before and after a change, as JSON; null where it was not there.</summary>
-internal sealed record ChangedThing(string Thing, long ThingId, string? Before, string? After);
+/// <summary>One record as a change left it.</summary>
+/// <param name="Body">Null where it was removed.</param>
+internal sealed record ChangeItem(string Kind, long Id, long Version, long Schema, string? Body);

@@ -1,0 +1,54 @@
+using Wendrak.Core.Machines;
+using Wendrak.Store.Ledger;
+using Wendrak.Store.Records;
+
+namespace Wendrak.Store.Jobs;
+
+/// <summary>Takes an event of a job back: by one more entry, never by taking it away.</summary>
+internal static class EventUndoing
+{
+    private static readonly Repository<Job> Jobs = new(Kinds.Job);
+
+    /// <returns>The number of the undoing; null when there is no such event.</returns>
+    /// <exception cref="CannotUndoException">The visit was gone on with since, or is gone itself.</exception>
+    public static async Task<long?> UndoAsync(Writing writing, long id)
+    {
+        if (await EventRow.FindAsync(writing.Session, id) is not { } row)
+            return null;
+        Job job =
+            await Jobs.FindAsync(writing.Session, row.JobId)
+            ?? throw new CannotUndoException("The visit was removed since. Bring it back first.");
+        IReadOnlyList<EventRow> rows = await EventRow.OfJobsAsync(writing.Session, [row.JobId]);
+        if (rows.Any(r => r.Undoes == id))
+            throw new CannotUndoException("This change is undone already.");
+        if (State(job, rows.Where(r => r.Id <= id)) != State(job, rows))
+            throw new CannotUndoException("This visit was gone on with since. Undo the later change first.");
+        (long, long) of = (row.JobId, row.MachineId);
+        // What an undoing took back is written down anew: what is written stays, in its order.
+        if (row.Kind != EventRow.Undone)
+            return await EventRow.AddAsync(writing, of, EventRow.Undone, "{}", undoes: id);
+        EventRow original = rows.Single(r => r.Id == row.Undoes);
+        return await EventRow.AddAsync(
+            writing,
+            of,
+            original.Kind,
+            original.Body,
+            undoes: id,
+            signed: (original.At, original.Actor)
+        );
+    }
+
+    /// <exception cref="CannotUndoException">Something was written down at the visit since it was begun.</exception>
+    public static async Task CheckNothingSinceAsync(Session session, long job)
+    {
+        IReadOnlyList<EventRow> rows = await EventRow.OfJobsAsync(session, [job]);
+        int since = EventRow.Standing(rows).Count(r => r.ChangeId is null);
+        if (since > 0)
+            throw new CannotUndoException(
+                $"The visit was gone on with since ({since} {(since == 1 ? "entry" : "entries")}). Undo those first."
+            );
+    }
+
+    private static string State(Job job, IEnumerable<EventRow> rows) =>
+        string.Join('\n', Visits.Of(job, [.. rows]).Select(v => Rows.ToJson(v with { Version = 0 })));
+}

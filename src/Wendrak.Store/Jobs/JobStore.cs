@@ -1,0 +1,170 @@
+using Wendrak.Core.Machines;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Tension;
+using Wendrak.Store.Ledger;
+using Wendrak.Store.Records;
+
+namespace Wendrak.Store.Jobs;
+
+/// <summary>An event as somebody sends it.</summary>
+/// <param name="Key">Their own: sent twice with the same key it counts once.</param>
+public sealed record SentEvent(string Key, JobEvent Event);
+
+/// <summary>Visits of machines.</summary>
+public sealed class JobStore(Database database, ChangeLog log, TimeProvider clock)
+{
+    private const int LongestKey = 64;
+    private readonly Repository<Job> _jobs = new(Kinds.Job);
+    private readonly MachineRepository _machines = new();
+    private readonly Repository<Setup> _setups = new(Kinds.Setup);
+
+    /// <summary>Of one machine, newest first.</summary>
+    public Task<IReadOnlyList<SetJob>> ListAsync(long machineId) =>
+        database.ReadAsync(session => ListAsync(session, machineId));
+
+    /// <summary>Of all machines, newest first.</summary>
+    internal async Task<IReadOnlyList<SetJob>> ListAsync(Session session) =>
+        await ListAsync(session, await _jobs.ListAsync(session));
+
+    internal async Task<IReadOnlyList<SetJob>> ListAsync(Session session, long machineId) =>
+        await ListAsync(session, await _jobs.ListOfMachineAsync(session, machineId));
+
+    private static async Task<IReadOnlyList<SetJob>> ListAsync(Session session, IReadOnlyList<Job> jobs)
+    {
+        ILookup<long, EventRow> rows = (await EventRow.OfJobsAsync(session, [.. jobs.Select(j => j.Id)])).ToLookup(r =>
+            r.JobId
+        );
+        return [.. jobs.Reverse().SelectMany(j => Visits.Of(j, [.. rows[j.Id]]))];
+    }
+
+    /// <summary>Begins a visit to a loop, or takes one in that was written down elsewhere.</summary>
+    /// <returns>Null when there is no such machine.</returns>
+    /// <exception cref="InvalidInputException">The visit does not suit the machine.</exception>
+    public Task<SetJob?> AddAsync(string? who, SetJob visit, CancellationToken ct) =>
+        log.MakeAsync(
+            who,
+            $"began to set {visit.LoopKey}",
+            async writing =>
+            {
+                if (await _machines.FindAsync(writing.Session, visit.MachineId) is not { } machine)
+                    return null;
+                SetJobRules.CheckLoop(visit, machine);
+                SetJobRules.Check(visit);
+                writing.MachineId = machine.Id;
+                return await AddAsync(writing, await ClosedAsync(writing, visit));
+            },
+            ct
+        );
+
+    /// <summary>Writes a visit down event by event. One that only begins is signed by who begins it.</summary>
+    internal async Task<SetJob> AddAsync(Writing writing, SetJob visit)
+    {
+        Job job = await _jobs.AddAsync(writing, new(0, 0, visit.MachineId, visit.OpenedOn));
+        long change = await writing.NumberAsync();
+        bool begins = visit is { Rounds: [], InHand: null, Closing: null };
+        foreach (JobEntry entry in SetVisit.ToEntries(visit))
+        {
+            string body = EventJson.Write(entry.Event);
+            (string, string?)? signed = begins ? null : (Writing.Moment(entry.At), entry.Actor ?? writing.Actor);
+            await EventRow.AddAsync(
+                writing,
+                (job.Id, job.MachineId),
+                EventJson.KindOf(body),
+                body,
+                change,
+                signed: signed
+            );
+        }
+        return (await VisitAsync(writing.Session, job))!;
+    }
+
+    /// <summary>Writes down what happened at a visit. What two devices send is added, never laid over each other.</summary>
+    /// <returns>The visit afterwards; null when there is no such one.</returns>
+    /// <exception cref="InvalidInputException">It can't have been, or can't come next; none of them is written then.</exception>
+    public Task<SetJob?> AppendAsync(string? who, long id, IReadOnlyList<SentEvent> sent, CancellationToken ct)
+    {
+        Guard guard = new();
+        for (int i = 0; i < sent.Count; i++)
+            guard.That(
+                sent[i].Key.Length is > 0 and <= LongestKey,
+                $"[{i}].Key",
+                "length",
+                $"Give 1 to {LongestKey} characters.",
+                LongestKey
+            );
+        guard.ThrowIfAny();
+        return log.WriteAsync(
+            who,
+            async writing =>
+            {
+                if (await _jobs.FindAsync(writing.Session, id) is not { } job)
+                    return null;
+                HashSet<string> known = await EventKeys.OfAsync(writing.Session, id);
+                foreach (SentEvent s in sent)
+                    if (known.Add(s.Key))
+                        await AppendAsync(writing, job, s);
+                return await VisitAsync(writing.Session, job);
+            },
+            ct
+        );
+    }
+
+    private async Task AppendAsync(Writing writing, Job job, SentEvent sent)
+    {
+        JobEvent next = SetVisit.AsRecorded(sent.Event, writing.Actor, clock.GetUtcNow());
+        IReadOnlyList<EventRow> rows = await EventRow.OfJobsAsync(writing.Session, [job.Id]);
+        JobEntry[] standing = [.. EventRow.Standing(rows).Select(r => r.ToEntry())];
+        if (next is SetEvent set)
+            next = await CheckedAsync(writing, job, standing, set);
+        string body = EventJson.Write(next);
+        await EventRow.AddAsync(writing, (job.Id, job.MachineId), EventJson.KindOf(body), body, key: sent.Key);
+    }
+
+    /// <summary>An event of Set that can come next; a closing with what it is closed over.</summary>
+    private async Task<JobEvent> CheckedAsync(Writing writing, Job job, JobEntry[] standing, SetEvent next)
+    {
+        JobEntry[] ofLoop = [.. standing.Where(e => e.Event is SetEvent s && s.LoopKey == next.LoopKey)];
+        SetJob before =
+            SetVisit.Of(job, ofLoop)
+            ?? throw new InvalidInputException("event.loopKey", "unknown", "Give the loop that is set at this visit.");
+        SetJobRules.CheckNext(before, next);
+        SetJob after = SetVisit.Of(job, [.. ofLoop, new(0, clock.GetUtcNow(), writing.Actor, next)])!;
+        SetJobRules.Check(after);
+        if (next is not VisitClosed closed)
+            return next;
+        SetClosing closing = (await ClosedAsync(writing, after)).Closing!;
+        return closed with { Despite = closing.Despite, Reason = closing.Reason };
+    }
+
+    /// <exception cref="ChangedMeanwhileException">Something was written down at it since it was read.</exception>
+    /// <param name="version">Number of its newest event, as it was read.</param>
+    public Task<bool> RemoveAsync(string? who, long id, int version, CancellationToken ct) =>
+        log.MakeAsync(
+            who,
+            "removed a visit",
+            async writing =>
+            {
+                if (await _jobs.FindAsync(writing.Session, id) is not { } job)
+                    return false;
+                SetJob? now = await VisitAsync(writing.Session, job);
+                if (now is not null && now.Version != version)
+                    throw new ChangedMeanwhileException(Kinds.Job.Name, now);
+                writing.MachineId = job.MachineId;
+                await _jobs.RemoveAsync(writing, id, job.Version);
+                return true;
+            },
+            ct
+        );
+
+    /// <summary>What it is closed over is the core's to say, by the machine as it is stored.</summary>
+    private async Task<SetJob> ClosedAsync(Writing writing, SetJob visit)
+    {
+        if (visit.Closing is null || await _machines.FindAsync(writing.Session, visit.MachineId) is not { } machine)
+            return visit;
+        IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(writing.Session, machine.Id);
+        return SetJobRules.Closed(visit, machine, setups.First(s => s.Status == SetupStatus.AsFitted));
+    }
+
+    private static async Task<SetJob?> VisitAsync(Session session, Job job) =>
+        Visits.Of(job, await EventRow.OfJobsAsync(session, [job.Id])) is [var visit, ..] ? visit : null;
+}

@@ -1,0 +1,22 @@
+using Wendrak.Core.Machines;
+using Wendrak.Core.Tension;
+
+namespace Wendrak.Store.Jobs;
+
+/// <summary>Visits of Set as the events of their jobs tell them.</summary>
+internal static class Visits
+{
+    /// <summary>One for each loop that was set at the job.</summary>
+    /// <param name="rows">Of the job, also those that were taken back.</param>
+    public static IReadOnlyList<SetJob> Of(Job job, IReadOnlyCollection<EventRow> rows) =>
+        [
+            .. EventRow
+                .Standing(rows)
+                .Select(r => r.ToEntry())
+                .Where(e => e.Event is SetEvent)
+                .GroupBy(e => ((SetEvent)e.Event).LoopKey)
+                .Select(loop => SetVisit.Of(job, [.. loop]))
+                .OfType<SetJob>()
+                .Select(visit => visit with { Version = (int)rows.Max(r => r.Id) }),
+        ];
+}

@@ -1,0 +1,128 @@
+using Dapper;
+using Wendrak.Store.Jobs;
+using Wendrak.Store.Records;
+
+namespace Wendrak.Store.Ledger;
+
+/// <summary>Takes changes and events back; the undoing is itself written down and can be undone.</summary>
+public sealed class Undoing(ChangeLog log, History history)
+{
+    /// <summary>Takes one entry of the history back, all its records together.</summary>
+    /// <returns>The entry of the undoing.</returns>
+    /// <exception cref="CannotUndoException">It is not there, is undone already, or something stands on it since.</exception>
+    public async Task<Change> UndoAsync(string? who, long id, CancellationToken ct)
+    {
+        long undoing = await log.WriteAsync(
+            who,
+            async writing =>
+                await ChangeRow.FindAsync(writing.Session, id) is { } change ? await UndoAsync(writing, change)
+                : await EventUndoing.UndoAsync(writing, id) is long number ? number
+                : throw new CannotUndoException("There is no such change."),
+            ct
+        );
+        return (await history.FindAsync(undoing))!;
+    }
+
+    private static async Task<long> UndoAsync(Writing writing, ChangeRow change)
+    {
+        if (change.IsUndone)
+            throw new CannotUndoException("This change is undone already.");
+        writing.MachineId = change.MachineId;
+        IReadOnlyList<ItemRow> items = await ItemRow.OfAsync(writing.Session, change.Id);
+        // Backwards: what was added last may depend on what was added first.
+        foreach (ItemRow item in items.Reverse())
+            await RestoreAsync(writing, item);
+        await Whole.CheckAsync(writing, names => new CannotUndoException(names));
+        await MachineWhole.CheckAsync(writing);
+        return await ChangeLog.RecordAsync(writing, $"undone: {change.Name}", change.Id);
+    }
+
+    /// <summary>Puts a record back to how it was before a change; refuses when it was changed again since.</summary>
+    private static async Task RestoreAsync(Writing writing, ItemRow item)
+    {
+        IStoredKind kind = writing.KindOf(item.Kind);
+        RecordRow? row = await RecordRows.FindAsync(writing.Session, item.Kind, item.Id);
+        string? current = row?.Newest(kind);
+        // Contents are compared, not versions: an undone and redone thing has a higher version and is the same.
+        if (current != item.After(kind))
+            throw new CannotUndoException(
+                $"This {kind.Word} was changed again since. Undo the later change first."
+            );
+        if (await item.BeforeAsync(writing.Session, kind) is { } before)
+            await RecordRows.PutAsync(writing, kind, item.Id, before);
+        else
+        {
+            if (item.Kind == Kinds.Job.Name)
+                await EventUndoing.CheckNothingSinceAsync(writing.Session, item.Id);
+            await RecordRows.RemoveAsync(writing, kind, item.Id);
+        }
+    }
+}
+
+/// <summary>A row of table <c>change</c>.</summary>
+internal sealed record ChangeRow
+{
+    public required long Id { get; init; }
+    public required string Name { get; init; }
+    public required long? MachineId { get; init; }
+    public required bool IsUndone { get; init; }
+
+    public static Task<ChangeRow?> FindAsync(Session session, long id)
+    {
+        const string sql = """
+            SELECT id AS Id, name AS Name, machine_id AS MachineId,
+                   EXISTS (SELECT 1 FROM change AS u WHERE u.undoes = change.id) AS IsUndone
+            FROM change WHERE id = @id
+            """;
+        return session.Connection.QuerySingleOrDefaultAsync<ChangeRow?>(sql, new { id }, session.Transaction);
+    }
+}
+
+/// <summary>A row of table <c>change_item</c>; the state before it is the one that the row before it left.</summary>
+internal sealed record ItemRow
+{
+    public required string Kind { get; init; }
+    public required long Id { get; init; }
+    public required long Version { get; init; }
+    public required long Schema { get; init; }
+    public required string? Body { get; init; }
+    public required byte[] Hash { get; init; }
+
+    private const string Select = """
+        SELECT kind AS Kind, id AS Id, version AS Version, schema AS Schema, body AS Body, hash AS Hash FROM change_item
+        """;
+
+    public static async Task<IReadOnlyList<ItemRow>> OfAsync(Session session, long change) =>
+        [
+            .. await session.Connection.QueryAsync<ItemRow>(
+                $"{Select} WHERE change_id = @change ORDER BY position",
+                new { change },
+                session.Transaction
+            ),
+        ];
+
+    /// <summary>The body as the change left it, in its newest form; null where it was removed.</summary>
+    /// <exception cref="DamagedException">It is not what was written.</exception>
+    public string? After(IStoredKind kind)
+    {
+        if (!Hash.AsSpan().SequenceEqual(BodyHash.Of(Kind, Id, Version, Schema, Body ?? "")))
+            throw new DamagedException(Kind, Id);
+        return Body is null ? null : kind.Newest((int)Schema, Body);
+    }
+
+    /// <summary>The body as the change found it; null where it added it.</summary>
+    public async Task<string?> BeforeAsync(Session session, IStoredKind kind)
+    {
+        ItemRow? before = await session.Connection.QuerySingleOrDefaultAsync<ItemRow?>(
+            $"{Select} WHERE kind = @Kind AND id = @Id AND version < @Version ORDER BY version DESC LIMIT 1",
+            new
+            {
+                Kind,
+                Id,
+                Version,
+            },
+            session.Transaction
+        );
+        return before?.After(kind);
+    }
+}

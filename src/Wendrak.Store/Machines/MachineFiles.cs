@@ -1,0 +1,66 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Core.Tension;
+using Wendrak.Store.Jobs;
+using Wendrak.Store.Ledger;
+using Wendrak.Store.Records;
+
+namespace Wendrak.Store.Machines;
+
+/// <summary>Machines with everything that belongs to them, to files and from files.</summary>
+public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs)
+{
+    private readonly MachineRepository _machines = new();
+    private readonly SetupRepository _setups = new();
+    private readonly Repository<Aim> _aims = new(Kinds.Aim);
+
+    /// <returns>Null when there is no such machine.</returns>
+    public Task<MachineFile?> WriteAsync(long id) =>
+        database.ReadAsync(async session =>
+            await _machines.FindAsync(session, id) is { } machine
+                ? MachineFile.Of(
+                    machine,
+                    await _setups.ListOfMachineAsync(session, id),
+                    await _aims.ListOfMachineAsync(session, id),
+                    await jobs.ListAsync(session, id)
+                )
+                : null
+        );
+
+    /// <summary>Adds the machine of a file, under new ids, whatever is here already.</summary>
+    /// <exception cref="Core.Quantities.InvalidInputException">It can't be taken in whole; nothing of it is stored then.</exception>
+    public Task<FittedMachine> ReadAsync(string? who, MachineFile file, CancellationToken ct)
+    {
+        file.Check();
+        return log.MakeAsync(who, $"read {file.Machine.Name} from a file", writing => AddAsync(writing, file), ct);
+    }
+
+    private async Task<FittedMachine> AddAsync(Writing writing, MachineFile file)
+    {
+        Machine machine = await _machines.AddAsync(writing, await BroughtSets.StoreAsync(writing, file.Machine));
+        writing.MachineId = machine.Id;
+        Dictionary<long, long> newIds = [];
+        Setup? fitted = null;
+        foreach (Setup setup in file.Setups)
+        {
+            Setup added = await _setups.AddAsync(writing, setup with { MachineId = machine.Id });
+            newIds[setup.Id] = added.Id;
+            fitted = added.Status == SetupStatus.AsFitted ? added : fitted;
+        }
+        foreach (Aim aim in file.Aims)
+            await _aims.AddAsync(writing, Renumbered(aim, machine.Id, newIds));
+        List<SetJob> visits = [];
+        // In the order in which they were: a file may name them in any.
+        foreach (SetJob visit in (file.SetJobs ?? []).OrderBy(v => v.OpenedOn).ThenBy(v => v.Id))
+            visits.Insert(0, await jobs.AddAsync(writing, visit with { MachineId = machine.Id }));
+        return new(machine, fitted!, visits);
+    }
+
+    private static Aim Renumbered(Aim aim, long machineId, Dictionary<long, long> newIds) =>
+        aim with
+        {
+            MachineId = machineId,
+            Target = aim.Target is MatchSetup m ? m with { SetupId = newIds.GetValueOrDefault(m.SetupId) } : aim.Target,
+            Outcomes = [.. aim.Outcomes.Select(o => o with { SetupId = newIds.GetValueOrDefault(o.SetupId) })],
+        };
+}

@@ -1,0 +1,24 @@
+using Wendrak.Core.Machines;
+
+namespace Wendrak.Store.Machines;
+
+/// <summary>What is still to be done again on a machine.</summary>
+internal static class OpenWork
+{
+    /// <summary>After a setup is on it; null for nothing.</summary>
+    public static IReadOnlyList<RedoItem>? After(
+        Setup old,
+        Machine oldMachine,
+        Setup next,
+        Machine machine,
+        MachineChange change = MachineChange.OtherParts
+    )
+    {
+        RedoInput made = new(DrivesAsBuilt.Of(oldMachine, old), DrivesAsBuilt.Of(machine, next));
+        IReadOnlyList<RedoItem> open =
+            change == MachineChange.Correction
+                ? Redo.StillThere(old.Redo ?? [], made.After)
+                : Redo.With(old.Redo ?? [], made);
+        return open.Count == 0 ? null : open;
+    }
+}

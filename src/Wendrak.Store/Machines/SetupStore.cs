@@ -1,0 +1,198 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Store.Ledger;
+using Wendrak.Store.Records;
+
+namespace Wendrak.Store.Machines;
+
+/// <summary>Setups of machines: trials, what is fitted, what was.</summary>
+public sealed class SetupStore(Database database, ChangeLog log, TimeProvider clock)
+{
+    private readonly MachineRepository _machines = new();
+    private readonly SetupRepository _setups = new();
+
+    /// <summary>All setups of a machine, oldest first.</summary>
+    public Task<IReadOnlyList<Setup>> ListAsync(long machineId) =>
+        database.ReadAsync(session => _setups.ListOfMachineAsync(session, machineId));
+
+    /// <summary>Keeps a trial; loops it does not name stay as fitted, mirrored loops follow.</summary>
+    /// <returns>Null when there is no such machine.</returns>
+    public Task<Setup?> AddTrialAsync(string? who, long machineId, NewTrial trial, CancellationToken ct) =>
+        log.MakeAsync(
+            who,
+            $"made trial {trial.Name}",
+            async writing =>
+            {
+                Machine? machine = await _machines.FindAsync(writing.Session, machineId);
+                if (machine is null)
+                    return null;
+                writing.MachineId = machineId;
+                Setup fitted = await _setups.FittedAsync(writing.Session, machineId);
+                Setup setup = new(
+                    0,
+                    0,
+                    machineId,
+                    trial.Name,
+                    SetupStatus.Trial,
+                    MirroredSetups.Complete(machine.Drives, fitted.Loops, trial.Loops),
+                    trial.RoadWheels ?? fitted.RoadWheels,
+                    clock.Today(),
+                    null,
+                    null,
+                    trial.Note
+                );
+                MachineRules.Check(setup, machine);
+                return await _setups.AddAsync(writing, setup);
+            },
+            ct
+        );
+
+    /// <summary>Keeps the wheels the machine was delivered with, in the place of what was kept as such before.</summary>
+    /// <returns>Null when there is no such machine.</returns>
+    public Task<Setup?> SetDeliveredAsync(string? who, long machineId, DeliveredWheels wheels, CancellationToken ct) =>
+        log.MakeAsync(
+            who,
+            "typed what was delivered",
+            async writing =>
+            {
+                Machine? machine = await _machines.FindAsync(writing.Session, machineId);
+                if (machine is null)
+                    return null;
+                writing.MachineId = machineId;
+                IReadOnlyList<Setup> all = await _setups.ListOfMachineAsync(writing.Session, machineId);
+                Setup? stored = all.FirstOrDefault(s => s.Status == SetupStatus.AsDelivered);
+                Setup next =
+                    stored
+                    ?? new(
+                        0,
+                        0,
+                        machineId,
+                        "As delivered",
+                        SetupStatus.AsDelivered,
+                        wheels.Loops,
+                        wheels.RoadWheels,
+                        clock.Today(),
+                        null,
+                        null,
+                        null
+                    );
+                next = next with { Loops = wheels.Loops, RoadWheels = wheels.RoadWheels };
+                MachineRules.Check(next, machine);
+                return stored is null
+                    ? await _setups.AddAsync(writing, next)
+                    : await _setups.ChangeAsync(writing, next);
+            },
+            ct
+        );
+
+    /// <summary>Changes a setup's name, wheels or note. What is fitted changes only by <see cref="FitAsync"/>.</summary>
+    /// <returns>Null when there is no such setup.</returns>
+    public Task<Setup?> ChangeAsync(string? who, Setup setup, CancellationToken ct) =>
+        log.MakeAsync(
+            who,
+            setup.Status == SetupStatus.Discarded ? $"discarded {setup.Name}" : $"changed {setup.Name}",
+            async writing =>
+            {
+                Setup? stored = await _setups.FindAsync(writing.Session, setup.Id);
+                if (stored is null)
+                    return null;
+                Machine machine = (await _machines.FindAsync(writing.Session, stored.MachineId))!;
+                writing.MachineId = machine.Id;
+                // Only a trial can be given up; everything else about when it was fitted is the store's business.
+                SetupStatus status =
+                    stored.Status is SetupStatus.Trial or SetupStatus.Discarded
+                    && setup.Status is SetupStatus.Trial or SetupStatus.Discarded
+                        ? setup.Status
+                        : stored.Status;
+                Setup next = setup with
+                {
+                    MachineId = stored.MachineId,
+                    Status = status,
+                    MadeOn = stored.MadeOn,
+                    FittedOn = stored.FittedOn,
+                    FittedAtKm = stored.FittedAtKm,
+                };
+                MachineRules.Check(next, machine);
+                // What the caller ticked off is gone from its list; what it changed asks for more.
+                bool isFitted = status == SetupStatus.AsFitted;
+                next = next with
+                {
+                    Redo = isFitted ? OpenWork.After(stored with { Redo = next.Redo }, machine, next, machine) : null,
+                };
+                return await _setups.ChangeAsync(writing, next);
+            },
+            ct
+        );
+
+    /// <summary>Puts a setup on the machine; what was on it is kept as former.</summary>
+    /// <returns>The setups of the machine afterwards; null when there is no such setup.</returns>
+    /// <exception cref="ChangedMeanwhileException">The setup was changed since it was read.</exception>
+    public Task<IReadOnlyList<Setup>?> FitAsync(string? who, long setupId, int version, CancellationToken ct) =>
+        log.MakeAsync<IReadOnlyList<Setup>?>(
+            who,
+            "fitted a setup",
+            async writing =>
+            {
+                Setup? setup = await _setups.FindAsync(writing.Session, setupId);
+                if (setup is null)
+                    return null;
+                Machine machine = (await _machines.FindAsync(writing.Session, setup.MachineId))!;
+                writing.MachineId = machine.Id;
+                Setup old = await _setups.FittedAsync(writing.Session, machine.Id);
+                // What was delivered stays what it is: a copy of it goes on the machine.
+                if (setup.Status == SetupStatus.AsDelivered)
+                {
+                    setup = await _setups.AddAsync(
+                        writing,
+                        setup with
+                        {
+                            Id = 0,
+                            Status = SetupStatus.Trial,
+                            MadeOn = clock.Today(),
+                        }
+                    );
+                    version = setup.Version;
+                }
+                if (old.Id != setup.Id)
+                {
+                    // First off, then on: the file itself allows only one as fitted.
+                    await _setups.ChangeAsync(
+                        writing,
+                        old with
+                        {
+                            Name = MachineRules.FormerName(old, clock.Today()),
+                            Status = SetupStatus.Former,
+                            Redo = null,
+                        }
+                    );
+                    await _setups.ChangeAsync(
+                        writing,
+                        setup with
+                        {
+                            Version = version,
+                            Status = SetupStatus.AsFitted,
+                            FittedOn = clock.Today(),
+                            FittedAtKm = machine.OdometerKm,
+                            Redo = OpenWork.After(old, machine, setup, machine),
+                        }
+                    );
+                }
+                return await _setups.ListOfMachineAsync(writing.Session, machine.Id);
+            },
+            ct
+        );
+}
+
+/// <summary>Wheels a machine was delivered with.</summary>
+/// <param name="RoadWheels">Other road wheels than the machine's own; empty when they stay.</param>
+public sealed record DeliveredWheels(IReadOnlyList<LoopChoice> Loops, IReadOnlyList<RoadWheelChoice> RoadWheels);
+
+/// <summary>A trial to be made.</summary>
+/// <param name="Loops">Loops that differ from as fitted.</param>
+/// <param name="RoadWheels">Null keeps those of as fitted.</param>
+public sealed record NewTrial(
+    string Name,
+    IReadOnlyList<LoopChoice> Loops,
+    IReadOnlyList<RoadWheelChoice>? RoadWheels,
+    string? Note
+);

@@ -1,0 +1,49 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Store.Records;
+
+/// <summary>
+/// How bodies are written and read: strictly. An unknown member is refused, and so is a missing one, unless leaving it out
+/// means “not said”. What a record works out from the rest is not written; its number and version stand in the row.
+/// </summary>
+internal static class BodyJson
+{
+    public static JsonSerializerOptions Options { get; } = With();
+
+    /// <param name="converters">For what one kind writes in a way of its own.</param>
+    public static JsonSerializerOptions With(params JsonConverter[] converters)
+    {
+        JsonSerializerOptions options = new(JsonSerializerDefaults.Web)
+        {
+            NumberHandling = JsonNumberHandling.Strict,
+            UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
+            RespectNullableAnnotations = true,
+            RespectRequiredConstructorParameters = true,
+            AllowOutOfOrderMetadataProperties = true,
+            IgnoreReadOnlyProperties = true,
+            TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Strictly } },
+        };
+        foreach (JsonConverter converter in converters)
+            options.Converters.Add(converter);
+        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+        return options;
+    }
+
+    private static void Strictly(JsonTypeInfo type)
+    {
+        bool isStored = typeof(StoredRecord).IsAssignableFrom(type.Type);
+        foreach (JsonPropertyInfo property in type.Properties)
+        {
+            if (isStored && property.Name is "id" or "version")
+            {
+                property.ShouldSerialize = static (_, _) => false;
+                property.IsRequired = false;
+            }
+            else if (property.AssociatedParameter is { } parameter)
+                property.IsRequired = !(parameter.HasDefaultValue && parameter.DefaultValue is null);
+        }
+    }
+}

@@ -1,0 +1,83 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+
+namespace Wendrak.Store.Records;
+
+/// <summary>Every kind of record of this program.</summary>
+internal static class Kinds
+{
+    public static StoredKind<GearboxSet> GearboxSet { get; } =
+        new()
+        {
+            Name = "gearbox_set",
+            Word = "gearbox set",
+            NameOf = s => s.Name,
+            Upcasters = [EarlierBodies.AsIs],
+        };
+
+    public static StoredKind<Machine> Machine { get; } =
+        new()
+        {
+            Name = "machine",
+            Word = "machine",
+            NameOf = m => m.Name,
+            References = m =>
+                m.Drives.SelectMany(d => d.Stages)
+                    .OfType<Gearbox>()
+                    .Select(g => new Reference(Hold.Needs, "gearbox_set", g.Set.Id)),
+            Upcasters = [EarlierBodies.Machine],
+            Json = BodyJson.With(new GearboxSetNumber()),
+        };
+
+    public static StoredKind<Setup> Setup { get; } =
+        new()
+        {
+            Name = "setup",
+            Word = "setup",
+            NameOf = s => s.Name,
+            References = s => [new(Hold.BelongsTo, "machine", s.MachineId)],
+            Upcasters = [EarlierBodies.Setup],
+        };
+
+    public static StoredKind<Aim> Aim { get; } =
+        new()
+        {
+            Name = "aim",
+            Word = "aim",
+            NameOf = a => a.Name,
+            References = a =>
+                a.Outcomes.Select(o => o.SetupId)
+                    .Concat(a.Target is MatchSetup m ? [m.SetupId] : [])
+                    .Select(id => new Reference(Hold.Mentions, "setup", id))
+                    .Prepend(new(Hold.BelongsTo, "machine", a.MachineId)),
+            Upcasters = [EarlierBodies.Aim],
+        };
+
+    public static StoredKind<Job> Job { get; } =
+        new()
+        {
+            Name = "job",
+            Word = "visit",
+            NameOf = j => FormattableString.Invariant($"of {j.OpenedOn:yyyy-MM-dd}"),
+            References = j => [new(Hold.BelongsTo, "machine", j.MachineId)],
+        };
+
+    public static StoredKind<StockItem> StockItem { get; } =
+        new()
+        {
+            Name = "stock_item",
+            Word = "wheel in stock",
+            Upcasters = [EarlierBodies.AsIs],
+        };
+
+    public static StoredKind<StockSpacer> StockSpacer { get; } =
+        new()
+        {
+            Name = "stock_spacer",
+            Word = "spacer in stock",
+            Upcasters = [EarlierBodies.AsIs],
+        };
+
+    public static IReadOnlyList<IStoredKind> All { get; } =
+    [GearboxSet, Machine, Setup, Aim, Job, StockItem, StockSpacer];
+}

@@ -1,0 +1,25 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Store.Ledger;
+
+namespace Wendrak.Store.Records;
+
+/// <summary>Machines with the gearbox sets they use.</summary>
+internal sealed class MachineRepository() : Repository<Machine>(Kinds.Machine)
+{
+    private readonly Repository<GearboxSet> _sets = new(Kinds.GearboxSet);
+
+    protected override async Task<IReadOnlyList<Machine>> CompleteAsync(Session session, IReadOnlyList<Machine> values)
+    {
+        if (!values.Any(m => m.Drives.Any(d => d.Stages.Any(s => s is Gearbox))))
+            return values;
+        Dictionary<long, GearboxSet> sets = (await _sets.ListAsync(session)).ToDictionary(s => s.Id);
+        return
+        [
+            .. values.Select(m => m with { Drives = [.. m.Drives.Select(d => d with { Stages = [.. d.Stages.Select(Full)] })] }),
+        ];
+
+        Stage Full(Stage stage) =>
+            stage is Gearbox box && sets.TryGetValue(box.Set.Id, out GearboxSet? set) ? box with { Set = set } : stage;
+    }
+}

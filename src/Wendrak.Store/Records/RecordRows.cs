@@ -1,0 +1,125 @@
+using Dapper;
+using Wendrak.Store.Ledger;
+
+namespace Wendrak.Store.Records;
+
+/// <summary>A record as it stands in its row.</summary>
+internal sealed record RecordRow
+{
+    public required string Kind { get; init; }
+    public required long Id { get; init; }
+    public required long Version { get; init; }
+    public required long Schema { get; init; }
+    public required string Body { get; init; }
+    public required byte[] Hash { get; init; }
+
+    /// <summary>The body in its newest form.</summary>
+    /// <exception cref="DamagedException">It is not what was written.</exception>
+    public string Newest(IStoredKind kind)
+    {
+        CheckHash();
+        return kind.Newest((int)Schema, Body);
+    }
+
+    /// <exception cref="DamagedException">It is not what was written.</exception>
+    public void CheckHash()
+    {
+        if (!Hash.AsSpan().SequenceEqual(BodyHash.Of(Kind, Id, Version, Schema, Body)))
+            throw new DamagedException(Kind, Id);
+    }
+}
+
+/// <summary>Table <c>record</c> and what hangs on it. Every row that changes is noted in the change being made.</summary>
+internal static class RecordRows
+{
+    private const string Select =
+        "SELECT kind AS Kind, id AS Id, version AS Version, schema AS Schema, body AS Body, hash AS Hash FROM record";
+
+    public static Task<RecordRow?> FindAsync(Session session, string kind, long id) =>
+        session.Connection.QuerySingleOrDefaultAsync<RecordRow?>(
+            $"{Select} WHERE kind = @kind AND id = @id",
+            new { kind, id },
+            session.Transaction
+        );
+
+    public static Task<IEnumerable<RecordRow>> ListAsync(Session session, string kind) =>
+        session.Connection.QueryAsync<RecordRow>(
+            $"{Select} WHERE kind = @kind ORDER BY id",
+            new { kind },
+            session.Transaction
+        );
+
+    public static Task<IEnumerable<RecordRow>> ListOfMachineAsync(Session session, string kind, long machineId) =>
+        session.Connection.QueryAsync<RecordRow>(
+            $"{Select} WHERE kind = @kind AND machine_id = @machineId ORDER BY id",
+            new { kind, machineId },
+            session.Transaction
+        );
+
+    /// <summary>Of all machines.</summary>
+    public static Task<IEnumerable<RecordRow>> ListFittedAsync(Session session) =>
+        session.Connection.QueryAsync<RecordRow>(
+            $"{Select} WHERE kind = 'setup' AND status = 'asFitted'",
+            transaction: session.Transaction
+        );
+
+    /// <summary>A number that nothing of the kind ever had.</summary>
+    public static Task<long> NextIdAsync(Session session, string kind)
+    {
+        const string sql = """
+            INSERT INTO number_given (kind, last) VALUES (@kind, 1)
+            ON CONFLICT (kind) DO UPDATE SET last = last + 1
+            RETURNING last
+            """;
+        return session.Connection.ExecuteScalarAsync<long>(sql, new { kind }, session.Transaction);
+    }
+
+    /// <summary>Adds a record or replaces it.</summary>
+    /// <returns>Its new version: higher than any it ever had.</returns>
+    public static async Task<long> PutAsync(Writing writing, IStoredKind kind, long id, string body)
+    {
+        const string sql = """
+            INSERT INTO record (kind, id, version, schema, body, hash, at, actor)
+            VALUES (@Name, @id, @version, @Schema, @body, @hash, @At, @Actor)
+            ON CONFLICT (kind, id) DO UPDATE
+            SET version = @version, schema = @Schema, body = @body, hash = @hash, at = @At, actor = @Actor
+            """;
+        long version = await NextVersionAsync(writing, kind.Name, id);
+        byte[] hash = BodyHash.Of(kind.Name, id, version, kind.Schema, body);
+        await writing.Connection.ExecuteAsync(
+            sql,
+            new
+            {
+                kind.Name,
+                id,
+                version,
+                kind.Schema,
+                body,
+                hash,
+                writing.At,
+                writing.Actor,
+            },
+            writing.Transaction
+        );
+        await ReferenceRows.ReplaceAsync(writing.Session, kind.Name, id, kind.ReferencesOf(body));
+        writing.Items.Add(new(kind.Name, id, version, kind.Schema, body));
+        return version;
+    }
+
+    public static async Task RemoveAsync(Writing writing, IStoredKind kind, long id)
+    {
+        long version = await NextVersionAsync(writing, kind.Name, id);
+        await ReferenceRows.ReplaceAsync(writing.Session, kind.Name, id, []);
+        const string sql = "DELETE FROM record WHERE kind = @Name AND id = @id";
+        await writing.Connection.ExecuteAsync(sql, new { kind.Name, id }, writing.Transaction);
+        writing.Items.Add(new(kind.Name, id, version, kind.Schema, null));
+    }
+
+    private static async Task<long> NextVersionAsync(Writing writing, string kind, long id)
+    {
+        if (writing.Items.FindLast(i => i.Kind == kind && i.Id == id) is { } here)
+            return here.Version + 1;
+        const string sql = "SELECT coalesce(max(version), 0) + 1 FROM change_item WHERE kind = @kind AND id = @id";
+        return await writing.Connection.ExecuteScalarAsync<long>(sql, new { kind, id }, writing.Transaction);
+    }
+}

@@ -1,0 +1,87 @@
+using Wendrak.Core.Quantities;
+using Wendrak.Store.Ledger;
+
+namespace Wendrak.Store.Records;
+
+/// <summary>Reads and writes one kind of record whole.</summary>
+public class Repository<T>(StoredKind<T> kind)
+    where T : StoredRecord
+{
+    internal StoredKind<T> Kind { get; } = kind;
+
+    /// <summary>Null when there is none.</summary>
+    /// <exception cref="DamagedException">It is there and can't be read.</exception>
+    public async Task<T?> FindAsync(Session session, long id) =>
+        await RecordRows.FindAsync(session, Kind.Name, id) is { } row
+            ? (await CompleteAsync(session, [Read(row)]))[0]
+            : null;
+
+    /// <summary>All, in the order in which they were added. What is damaged is left out and told to the session.</summary>
+    public async Task<IReadOnlyList<T>> ListAsync(Session session) =>
+        await ReadAsync(session, await RecordRows.ListAsync(session, Kind.Name));
+
+    /// <summary>Those of one machine, in the order in which they were added.</summary>
+    public async Task<IReadOnlyList<T>> ListOfMachineAsync(Session session, long machineId) =>
+        await ReadAsync(session, await RecordRows.ListOfMachineAsync(session, Kind.Name, machineId));
+
+    /// <summary>Adds a record under a number of its own.</summary>
+    public async Task<T> AddAsync(Writing writing, T value)
+    {
+        long id = await RecordRows.NextIdAsync(writing.Session, Kind.Name);
+        T added = (T)(value with { Id = id });
+        return (T)(added with { Version = (int)await RecordRows.PutAsync(writing, Kind, id, Kind.Write(added)) });
+    }
+
+    /// <summary>Stores a new state of a record. Saving without a change is no change.</summary>
+    /// <exception cref="ChangedMeanwhileException">Its version is not the stored one.</exception>
+    public async Task<T> ChangeAsync(Writing writing, T value)
+    {
+        T current = await CurrentAsync(writing, value.Id, value.Version);
+        string body = Kind.Write(value);
+        if (body == Kind.Write(current))
+            return current;
+        return (T)(value with { Version = (int)await RecordRows.PutAsync(writing, Kind, value.Id, body) });
+    }
+
+    /// <summary>Removes a record with all that is a part of it, as one change.</summary>
+    /// <exception cref="ChangedMeanwhileException">Its version is not the stored one, or it is gone.</exception>
+    /// <exception cref="StillUsedException">Something else can't be without it.</exception>
+    public async Task RemoveAsync(Writing writing, long id, int version)
+    {
+        await CurrentAsync(writing, id, version);
+        await Removing.WithPartsAsync(writing, Kind.Name, id);
+    }
+
+    /// <summary>What of a record stands in other records, read in one statement for all.</summary>
+    protected virtual Task<IReadOnlyList<T>> CompleteAsync(Session session, IReadOnlyList<T> values) =>
+        Task.FromResult(values);
+
+    internal async Task<IReadOnlyList<T>> ReadAsync(Session session, IEnumerable<RecordRow> rows)
+    {
+        List<T> values = [];
+        foreach (RecordRow row in rows)
+            try
+            {
+                values.Add(Read(row));
+            }
+            catch (Exception e) when (e is DamagedException or UnreadableBodyException)
+            {
+                session.Damage.Add(row.Kind, row.Id);
+            }
+        return await CompleteAsync(session, values);
+    }
+
+    private T Read(RecordRow row)
+    {
+        row.CheckHash();
+        return (T)(Kind.Read((int)row.Schema, row.Body) with { Id = row.Id, Version = (int)row.Version });
+    }
+
+    private async Task<T> CurrentAsync(Writing writing, long id, int version)
+    {
+        T? current = await FindAsync(writing.Session, id);
+        return current is not null && current.Version == version
+            ? current
+            : throw new ChangedMeanwhileException(Kind.Name, current);
+    }
+}

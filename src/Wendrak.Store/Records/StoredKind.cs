@@ -1,0 +1,88 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Store.Records;
+
+/// <summary>What the store must know of a kind of record, without knowing its type.</summary>
+public interface IStoredKind
+{
+    /// <summary>Stands in every row; never renamed.</summary>
+    string Name { get; }
+
+    /// <summary>What people call it.</summary>
+    string Word { get; }
+
+    /// <summary>Number of the newest form of its bodies.</summary>
+    int Schema { get; }
+
+    /// <summary>A body of any form, in the newest one; the same content gives the same text.</summary>
+    /// <exception cref="UnreadableBodyException">It is no body of this kind, or a newer program wrote it.</exception>
+    string Newest(int schema, string body);
+
+    /// <summary>The record in a few words, for a sentence: “trial “B””.</summary>
+    string Called(string body);
+
+    /// <summary>What a record refers to.</summary>
+    IReadOnlyList<Reference> ReferencesOf(string body);
+}
+
+/// <summary>One kind of record: the only place where the store learns of it.</summary>
+/// <typeparam name="T">The record with its rules.</typeparam>
+public sealed class StoredKind<T> : IStoredKind
+    where T : StoredRecord
+{
+    public required string Name { get; init; }
+    public required string Word { get; init; }
+
+    /// <summary>What a person calls one of them; null where it has no name.</summary>
+    public Func<T, string?> NameOf { get; init; } = _ => null;
+
+    public Func<T, IEnumerable<Reference>> References { get; init; } = _ => [];
+
+    /// <summary>The first brings a body of form 1 to form 2, and so on. They are never changed again.</summary>
+    public IReadOnlyList<Func<JsonObject, JsonObject>> Upcasters { get; init; } = [];
+
+    internal JsonSerializerOptions Json { get; init; } = BodyJson.Options;
+
+    public int Schema => Upcasters.Count + 1;
+
+    /// <summary>The body of a record, without its number and version.</summary>
+    public string Write(T value) => JsonSerializer.Serialize(value, Json);
+
+    /// <exception cref="UnreadableBodyException">It is no body of this kind, or a newer program wrote it.</exception>
+    public T Read(int schema, string body)
+    {
+        if (schema > Schema)
+            throw new UnreadableBodyException(
+                $"A {Word} was written in form {schema}; this program knows forms up to {Schema}. Update the program."
+            );
+        try
+        {
+            T? value =
+                schema == Schema ? JsonSerializer.Deserialize<T>(body, Json) : Upcast(schema, body).Deserialize<T>(Json);
+            return value ?? throw new JsonException("null");
+        }
+        catch (Exception e) when (e is JsonException or InvalidOperationException or NotSupportedException)
+        {
+            throw new UnreadableBodyException($"A stored {Word} can't be read.", e);
+        }
+    }
+
+    public string Newest(int schema, string body) => Write(Read(schema, body));
+
+    public string Called(string body) => NameOf(Read(Schema, body)) is { } name ? $"{Word} “{name}”" : Word;
+
+    public IReadOnlyList<Reference> ReferencesOf(string body) => [.. References(Read(Schema, body)).Distinct()];
+
+    private JsonObject Upcast(int schema, string body)
+    {
+        JsonObject node = JsonNode.Parse(body)!.AsObject();
+        foreach (Func<JsonObject, JsonObject> upcaster in Upcasters.Skip(schema - 1))
+            node = upcaster(node);
+        return node;
+    }
+}
+
+/// <summary>A body can't be read as what it is stored as.</summary>
+public sealed class UnreadableBodyException(string message, Exception? inner = null) : Exception(message, inner);
