@@ -5,6 +5,7 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Machines;
 using Wendrak.Core.Sound;
 using Wendrak.Core.Tension;
+using Wendrak.Store.Jobs;
 
 namespace Wendrak.Web.Tests;
 
@@ -94,11 +95,17 @@ public sealed class SetApiTests(WendrakServer server) : IClassFixture<WendrakSer
         HttpResponseMessage added = await server.PostAsync(path, job);
         Assert.Equal(HttpStatusCode.OK, added.StatusCode);
         SetJob stored = (await server.GetAsync<SetJob[]>(path)).First(j => j.OpenedOn == job.OpenedOn);
-        HttpResponseMessage refused = await server.PutAsync($"/api/set-jobs/{stored.Id}", stored with { Rounds = [] });
-        Assert.Contains("As found stays", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
-        HttpResponseMessage gone = await server.Client.DeleteAsync(
-            $"/api/set-jobs/{stored.Id}?version={stored.Version}"
-        );
+        string events = $"/api/jobs/{stored.Id}/events";
+        SentEvent read = new("once", new ReadingTaken(loop, new(ReadingMethod.FreePlay, 40, 2)));
+        for (int i = 0; i < 2; i++)
+            Assert.Equal(HttpStatusCode.OK, (await server.PostAsync<SentEvent[]>(events, [read])).StatusCode);
+        stored = (await server.GetAsync<SetJob[]>(path)).First(j => j.Id == stored.Id);
+        Assert.Equal(40, Assert.Single(stored.InHand!.Round!.Readings).Value);
+        SentEvent again = new("again", new VisitBegun(loop, SetGoal.Both));
+        HttpResponseMessage refused = await server.PostAsync<SentEvent[]>(events, [again]);
+        Assert.Contains("begun already", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        Assert.Equal(HttpStatusCode.NotFound, (await server.PostAsync<SentEvent[]>("/api/jobs/99999/events", [read])).StatusCode);
+        HttpResponseMessage gone = await server.Client.DeleteAsync($"/api/jobs/{stored.Id}?version={stored.Version}");
         Assert.Equal(HttpStatusCode.NoContent, gone.StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await server.PostAsync("/api/machines/99999/set-jobs", job)).StatusCode);
     }

@@ -69,7 +69,7 @@ public sealed class UnreadableTests(WendrakServer server) : IClassFixture<Wendra
         (HttpStatusCode status, string[] fields) = await AskAsync(json);
         Assert.Equal(HttpStatusCode.BadRequest, status);
         Assert.Contains("drive.name", fields);
-        using HttpRequestMessage request = new(HttpMethod.Delete, "/api/set-jobs/1?version=1");
+        using HttpRequestMessage request = new(HttpMethod.Delete, "/api/jobs/1?version=1");
         request.Headers.Add("X-Wendrak-Who", new string('x', 500));
         Assert.Equal(HttpStatusCode.BadRequest, (await server.Client.SendAsync(request)).StatusCode);
     }

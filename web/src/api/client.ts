@@ -95,6 +95,8 @@ export type RatingTent = Schemas['RatingTent']
 export type SetInput = Schemas['SetInput']
 export type SetAdvice = Schemas['SetAdvice']
 export type SetJob = Schemas['SetJob']
+export type SentEvent = Schemas['SentEvent']
+export type JobEvent = SentEvent['event']
 export type SetRound = Schemas['SetRound']
 export type SetReading = Schemas['Reading']
 export type RoundResult = Schemas['RoundResult']
@@ -244,10 +246,8 @@ export const addSetJob = ({ machineId, ...job }: SetJob) =>
       body: { machineId, ...job },
     }),
   )
-export const changeSetJob = (job: SetJob) =>
-  answered(client.PUT('/api/set-jobs/{id}', { params: { path: { id: job.id } }, body: job }))
-export const removeSetJob = ({ id, version }: Pick<SetJob, 'id' | 'version'>) =>
-  answered(client.DELETE('/api/set-jobs/{id}', { params: { path: { id }, query: { version } } }))
+export const addJobEvents = ({ id, events }: { id: number; events: SentEvent[] }) =>
+  answered(client.POST('/api/jobs/{id}/events', { params: { path: { id } }, body: events }))
 
 /** Hears a recording: a WAV file as it is. */
 export async function listen(

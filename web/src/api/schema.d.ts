@@ -708,38 +708,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/machines/{id}/set-jobs": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["listSetJobs"];
-        put?: never;
-        post: operations["addSetJob"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/set-jobs/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["changeSetJob"];
-        post?: never;
-        delete: operations["removeSetJob"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/redo": {
         parameters: {
             query?: never;
@@ -782,7 +750,7 @@ export interface paths {
         get: operations["findMachine"];
         put: operations["changeMachine"];
         post?: never;
-        delete?: never;
+        delete: operations["removeMachine"];
         options?: never;
         head?: never;
         patch?: never;
@@ -927,6 +895,54 @@ export interface paths {
         put?: never;
         post: operations["fitSetup"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/set-jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listSetJobs"];
+        put?: never;
+        post: operations["addSetJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addJobEvents"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeJob"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1190,10 +1206,6 @@ export interface components {
         /** @description What the gearing of a machine must achieve, named and kept, with what was tried against it. */
         Aim: {
             /** Format: int64 */
-            id: number;
-            /** Format: int32 */
-            version: number;
-            /** Format: int64 */
             machineId: number;
             name: string;
             driveKey: string;
@@ -1202,6 +1214,16 @@ export interface components {
             wishes: components["schemas"]["Wishes"];
             note: null | string;
             outcomes: components["schemas"]["AimOutcome"][];
+            /**
+             * Format: int64
+             * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
+             */
+            id: number;
+            /**
+             * Format: int32
+             * @description Grows with every change; a change must name the version it was made from.
+             */
+            version: number;
         };
         /** @description How near a remembered aim is. */
         AimMatch: {
@@ -2303,19 +2325,22 @@ export interface components {
         };
         /** @description A named list of gear ratios, kept apart from machines and reused. */
         GearboxSet: {
-            /**
-             * Format: int64
-             * @description Where it is stored; 0 for one that is not stored yet.
-             */
-            id: number;
-            /** Format: int32 */
-            version: number;
             name: string;
             /** @description Input turns per output turn, first gear first, each above 0; 0 for a gear that nobody knows the ratio of. */
             reductions: number[];
             /** @description True when the output turns against the input (one pair of external gears in every gear, the usual two-shaft box). */
             turnsRound: boolean;
             note: null | string;
+            /**
+             * Format: int64
+             * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
+             */
+            id: number;
+            /**
+             * Format: int32
+             * @description Grows with every change; a change must name the version it was made from.
+             */
+            version: number;
         };
         /** @description A groove as it is measured, and the belt meant for it. */
         GrooveInput: {
@@ -2499,6 +2524,110 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
             issues: components["schemas"]["InputIssue"][];
+        };
+        /**
+         * @description Something that happened at a job. It is written down once and never changed; who did it and when is what the job's
+         *     record says, not the event.
+         */
+        JobEvent: components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
+        /** @description What must be so before hands go near was confirmed. */
+        JobEventCautionsSeen: {
+            /** @enum {string} */
+            kind: "cautionsSeen";
+            /** @description The loop that is set. */
+            loopKey: string;
+        };
+        /** @description What the rounds are for, said anew. */
+        JobEventGoalChosen: {
+            /** @enum {string} */
+            kind: "goalChosen";
+            goal: components["schemas"]["SetGoal"];
+            /** @description The loop that is set. */
+            loopKey: string;
+        };
+        /** @description One value read at one place of the wheel, in place of one that was read there in the same round. */
+        JobEventReadingTaken: {
+            /** @enum {string} */
+            kind: "readingTaken";
+            reading: components["schemas"]["Reading"];
+            /** @description The loop that is set. */
+            loopKey: string;
+        };
+        /** @description A gauge or a hand was tied to a reading of the same state. */
+        JobEventReadingsTied: {
+            /** @enum {string} */
+            kind: "readingsTied";
+            pair: components["schemas"]["CalibrationPair"];
+            /** @description The loop that is set. */
+            loopKey: string;
+        };
+        /** @description The round in hand was given up, to be read anew. */
+        JobEventRoundDropped: {
+            /** @enum {string} */
+            kind: "roundDropped";
+            /** @description The loop that is set. */
+            loopKey: string;
+        };
+        /** @description The round in hand was kept; the first one is as found. */
+        JobEventRoundKept: {
+            /** @enum {string} */
+            kind: "roundKept";
+            /**
+             * Format: date-time
+             * @description When it was; null where nobody noted it.
+             */
+            at: null | string;
+            /** @description The loop that is set. */
+            loopKey: string;
+        };
+        /** @description Circumstances of the round in hand: what was turned, what is fast, how warm it is. */
+        JobEventRoundNoted: {
+            /** @enum {string} */
+            kind: "roundNoted";
+            /** @description All but its readings, who and when: those are not taken from here. */
+            round: components["schemas"]["SetRound"];
+            /** @description The loop that is set. */
+            loopKey: string;
+        };
+        /** @description A step of the closing list was done, or taken back. */
+        JobEventStepTicked: {
+            /** @enum {string} */
+            kind: "stepTicked";
+            step: components["schemas"]["ClosingStep"];
+            isDone: boolean;
+            /** @description The loop that is set. */
+            loopKey: string;
+        };
+        /** @description Setting a loop was begun. */
+        JobEventVisitBegun: {
+            /** @enum {string} */
+            kind: "visitBegun";
+            goal: components["schemas"]["SetGoal"];
+            /** @description The loop that is set. */
+            loopKey: string;
+        };
+        /** @description The visit ended. */
+        JobEventVisitClosed: {
+            /** @enum {string} */
+            kind: "visitClosed";
+            /** Format: date */
+            closedOn: string;
+            /**
+             * Format: double
+             * @description Of what holds it; null where nobody measured it.
+             */
+            torqueNm: null | number;
+            /** @description Steps in their order. */
+            done: components["schemas"]["ClosingStep"][];
+            /** Format: date */
+            nextCheckOn: null | string;
+            note: null | string;
+            /** @description What it was closed over, as it stood then; null for nothing. The core says it, whoever sends what. */
+            despite: null | components["schemas"]["ClosedDespite"][];
+            /** @description Why it was closed over that. */
+            reason: null | string;
+            /** @description The loop that is set. */
+            loopKey: string;
         };
         /** @description A chain drive that is known to last, by the figures people remember of it. */
         KnownChainInput: {
@@ -3382,16 +3511,6 @@ export interface components {
         LubricationSchool: "sealedRing" | "industrial";
         /** @description A vehicle or robot, with one drive or several that mirror each other. */
         Machine: {
-            /**
-             * Format: int64
-             * @description Where it is stored; 0 for one that is not stored yet.
-             */
-            id: number;
-            /**
-             * Format: int32
-             * @description Grows with every change; a change must name the version it was made from.
-             */
-            version: number;
             name: string;
             kind: components["schemas"]["MachineKind"];
             note: null | string;
@@ -3414,6 +3533,16 @@ export interface components {
             loads?: null | components["schemas"]["MachineLoads"];
             /** @description How its loops are set, for those that were asked about. */
             settings?: null | components["schemas"]["LoopSetting"][];
+            /**
+             * Format: int64
+             * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
+             */
+            id: number;
+            /**
+             * Format: int32
+             * @description Grows with every change; a change must name the version it was made from.
+             */
+            version: number;
         };
         /** @description A machine as a card in the yard shows it. */
         MachineCard: {
@@ -4396,6 +4525,10 @@ export interface components {
             errorMm: number;
             isTurned: boolean;
         };
+        SentEvent: {
+            key: string;
+            event: components["schemas"]["JobEvent"];
+        };
         SetAdvice: {
             next: components["schemas"]["NextStep"];
             /** @description As it was counted with, its defaults filled in. */
@@ -4656,10 +4789,6 @@ export interface components {
         /** @description One complete choice of parts for a machine's drives. */
         Setup: {
             /** Format: int64 */
-            id: number;
-            /** Format: int32 */
-            version: number;
-            /** Format: int64 */
             machineId: number;
             name: string;
             status: components["schemas"]["SetupStatus"];
@@ -4678,6 +4807,16 @@ export interface components {
             note: null | string;
             /** @description What must still be done again since it went on or was changed; only as fitted has any. */
             redo?: null | components["schemas"]["RedoItem"][];
+            /**
+             * Format: int64
+             * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
+             */
+            id: number;
+            /**
+             * Format: int32
+             * @description Grows with every change; a change must name the version it was made from.
+             */
+            version: number;
         };
         /** @description Setups of one drive beside what is fitted. */
         SetupComparisonInput: {
@@ -5292,19 +5431,21 @@ export interface components {
         Station: "aim" | "ratio" | "fit" | "loads" | "build" | "set" | "check";
         /** @description A wheel in the workshop's lists. */
         StockItem: {
-            /** Format: int64 */
-            id: number;
-            /** Format: int32 */
-            version: number;
             wheel: components["schemas"]["StockWheel"];
             note: null | string;
+            /**
+             * Format: int64
+             * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
+             */
+            id: number;
+            /**
+             * Format: int32
+             * @description Grows with every change; a change must name the version it was made from.
+             */
+            version: number;
         };
         /** @description Spacers of one size in the workshop's drawer. */
         StockSpacer: {
-            /** Format: int64 */
-            id: number;
-            /** Format: int32 */
-            version: number;
             /** Format: double */
             thicknessMm: number;
             /**
@@ -5314,6 +5455,16 @@ export interface components {
             boreMm: number;
             /** Format: int32 */
             count: number;
+            /**
+             * Format: int64
+             * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
+             */
+            id: number;
+            /**
+             * Format: int32
+             * @description Grows with every change; a change must name the version it was made from.
+             */
+            version: number;
         };
         /** @description A sprocket or pulley on the shelf or on a supplier's list. */
         StockWheel: {
@@ -7265,195 +7416,6 @@ export interface operations {
             };
         };
     };
-    listSetJobs: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SetJob"][];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ConflictProblem"];
-                };
-            };
-        };
-    };
-    addSetJob: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SetJob"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SetJob"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ConflictProblem"];
-                };
-            };
-        };
-    };
-    changeSetJob: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SetJob"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SetJob"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ConflictProblem"];
-                };
-            };
-        };
-    };
-    removeSetJob: {
-        parameters: {
-            query: {
-                version: number;
-            };
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ConflictProblem"];
-                };
-            };
-        };
-    };
     redoAfter: {
         parameters: {
             query?: never;
@@ -7646,6 +7608,53 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+        };
+    };
+    removeMachine: {
+        parameters: {
+            query: {
+                version: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Conflict */
             409: {
@@ -8140,6 +8149,195 @@ export interface operations {
             };
         };
     };
+    listSetJobs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetJob"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+        };
+    };
+    addSetJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetJob"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetJob"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+        };
+    };
+    addJobEvents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SentEvent"][];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetJob"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+        };
+    };
+    removeJob: {
+        parameters: {
+            query: {
+                version: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+        };
+    };
     listAims: {
         parameters: {
             query?: never;
@@ -8264,13 +8462,6 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
             /** @description Conflict */
             409: {
                 headers: {
@@ -8374,7 +8565,7 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody: {
+        requestBody?: {
             content: {
                 "application/json": components["schemas"]["StockItem"];
             };
@@ -8418,7 +8609,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
+        requestBody?: {
             content: {
                 "application/json": components["schemas"]["StockItem"];
             };
@@ -8538,7 +8729,7 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody: {
+        requestBody?: {
             content: {
                 "application/json": components["schemas"]["StockSpacer"];
             };
@@ -8582,7 +8773,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
+        requestBody?: {
             content: {
                 "application/json": components["schemas"]["StockSpacer"];
             };
@@ -8702,7 +8893,7 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody: {
+        requestBody?: {
             content: {
                 "application/json": components["schemas"]["GearboxSet"];
             };
@@ -8746,7 +8937,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
+        requestBody?: {
             content: {
                 "application/json": components["schemas"]["GearboxSet"];
             };
@@ -8863,6 +9054,7 @@ export interface operations {
         parameters: {
             query?: {
                 machineId?: number;
+                before?: number;
             };
             header?: never;
             path?: never;

@@ -1,6 +1,6 @@
 import { Button, Group, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
-import { type LoopSetting, type SetAdvice, type SetJob, type SetRound, whoAmI } from '../api/client'
+import type { LoopSetting, SetAdvice, SetJob, SetRound } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { LoopChoiceBar } from '../fit/LoopChoiceBar'
 import { useFit } from '../fit/useFit'
@@ -87,7 +87,7 @@ function Visit({
   const answer = advice.data
   const isChain = setting.loop.medium === 'chain'
   const isPracticeOnly = bench.card.machine.id === 0
-  const confirm = () => setting.keep({ cautions: { who: whoAmI() || null, at: new Date().toISOString() } })
+  const confirm = setting.confirm
   const inHand = round.round
   const rounds = job?.rounds ?? []
   const readOn = readOnText(inHand, positions)
@@ -96,14 +96,10 @@ function Visit({
   const keepRound = () => {
     if (!inHand) return
     round.settle()
-    const kept = { ...inHand, at: new Date().toISOString() }
-    setting.keep(
-      { rounds: [...rounds, kept], inHand: { round: null, done: job?.inHand?.done ?? [] } },
-      () => {
-        round.clear()
-        setPosition(0)
-      },
-    )
+    setting.keepRound(inHand, () => {
+      round.clear()
+      setPosition(0)
+    })
   }
   const read = (reading: Parameters<typeof round.read>[0]) => {
     round.read(reading)
@@ -219,7 +215,7 @@ function Visit({
               size="xs"
               aria-label="What the rounds are for"
               value={job.goal}
-              onChange={(goal) => setting.keep({ goal: goal as SetJob['goal'] })}
+              onChange={(goal) => setting.choose(goal as SetJob['goal'])}
               data={[
                 { value: 'both', label: 'both' },
                 { value: 'tensionOnly', label: 'tension only' },
@@ -276,9 +272,9 @@ function Visit({
                 torqueNm={answer.setting.finalTorqueNm}
                 nextCheckOn={nextCheckOn}
                 isPending={setting.isPending}
-                onDone={(done) => setting.keep({ inHand: { round: inHand, done } })}
+                onDone={setting.tick}
                 onNextCheck={setNextCheckOn}
-                onClose={(closing) => setting.keep({ closing, inHand: null }, round.clear)}
+                onClose={(closing) => setting.close(closing, round.clear)}
               />
             )}
           </>

@@ -64,7 +64,7 @@ export function TiePair({ own, setting }: { own: 'gauge' | 'feel'; setting: Sett
                 knownForceN: null,
                 who: own === 'feel' ? whoAmI() || null : null,
               }
-              setting.keep({ gauge: [...job.gauge, pair] })
+              setting.tie(pair)
               setOwn(undefined)
               setKnown(undefined)
             }}

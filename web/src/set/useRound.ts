@@ -19,16 +19,27 @@ export interface RoundDraft {
   settle: () => void
 }
 
+/** The round as it is gone on with here, on top of so many kept ones. */
+interface Local {
+  jobId: number
+  kept: number
+  round: SetRound | null
+}
+
 /**
- * The round in hand: as it was stored on whatever device, until it is gone on with here. Every change of it is stored.
+ * The round in hand: as it was stored, with what is read here and on whatever device. Every change of it is stored.
  * It begins with what the advice said should be turned, as assumed: whoever turned it says so, or what was turned instead.
  */
 export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined): RoundDraft {
   const job = visit?.job
-  const [local, setLocal] = useState<{ jobId: number; round: SetRound | null } | null>(null)
-  const isHere = local !== null && local.jobId === job?.id
-  const round = isHere ? local.round : (job?.inHand?.round ?? null)
-  const isFirst = (job?.rounds.length ?? 0) === 0
+  const [local, setLocal] = useState<Local | null>(null)
+  const stored = job?.inHand?.round ?? null
+  const kept = job?.rounds.length ?? 0
+  const isHere = local !== null && local.jobId === job?.id && local.kept === kept
+  const round = isHere ? together(local.round, stored) : stored
+  const isFirst = kept === 0
+  // Given up here and gone from the store: what comes next is shown again, from wherever.
+  if (isHere && local.round === null && stored === null) setLocal(null)
   const fresh = (): SetRound => ({
     leftUnits: isFirst ? 0 : told(advice, 'left'),
     rightUnits: isFirst ? 0 : told(advice, 'right'),
@@ -53,7 +64,8 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
     job &&
     setLocal((was) => ({
       jobId: job.id,
-      round: next((was?.jobId === job.id ? was.round : job.inHand?.round) ?? fresh()),
+      kept,
+      round: next((was?.jobId === job.id && was.kept === kept ? was.round : stored) ?? fresh()),
     }))
   const settle = useStoredInHand(visit, isHere ? local.round : undefined)
   return {
@@ -69,19 +81,32 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
     change: (part) => update((now) => ({ ...now, ...part })),
     say: (what, part) =>
       update((now) => ({ ...now, ...part, assumed: (now.assumed ?? []).filter((a) => a !== what) })),
-    clear: () => update(() => null),
+    clear: () => {
+      settle()
+      visit?.keepInHand(null)
+      update(() => null)
+    },
     settle,
   }
 }
 
+/** What is read here beside what was read on another device; at the same place, what is read here. */
+const together = (here: SetRound | null, stored: SetRound | null): SetRound | null =>
+  here && {
+    ...here,
+    readings: [
+      ...here.readings,
+      ...(stored?.readings ?? []).filter((r) => !here.readings.some((h) => h.position === r.position)),
+    ].sort((a, b) => a.position - b.position),
+  }
+
 /** Stores what is in hand a moment after it changed, unless told not to; `undefined` while nothing was changed here. */
 function useStoredInHand(visit: Visit | undefined, round: SetRound | null | undefined) {
-  const stored = visit?.job?.inHand
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const keep = visit?.keepInHand
   // biome-ignore lint/correctness/useExhaustiveDependencies: only a changed round is stored anew
   useEffect(() => {
-    if (round === undefined || (round === null && !stored?.round)) return
+    if (!round) return
     timer.current = setTimeout(() => keep?.(round), KEEP_AFTER_MS)
     return () => clearTimeout(timer.current)
   }, [round])

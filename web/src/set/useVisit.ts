@@ -1,9 +1,10 @@
 import { notifications } from '@mantine/notifications'
 import { useRef, useState } from 'react'
 import {
+  addJobEvents,
   addSetJob,
-  changeSetJob,
   InvalidInputError,
+  type JobEvent,
   type LoopSummary,
   type SetJob,
   type SetRound,
@@ -13,6 +14,16 @@ import { sentenceOf } from '../api/issues'
 import { useChange, useSetJobs } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { today } from '../quantities/days'
+import {
+  closed,
+  confirmed,
+  goalChosen,
+  roundInHand,
+  roundKept,
+  ticked,
+  tied,
+  type VisitStep,
+} from './visitSteps'
 
 export interface Visit {
   loop: LoopSummary
@@ -27,11 +38,18 @@ export interface Visit {
   begin: () => void
   practise: () => void
   leavePractice: () => void
-  /** Keeps a change of the visit: stored, or in the page alone when it is practised. */
-  keep: (part: Partial<SetJob>, onKept?: () => void) => void
-  /** Stores the round in hand while readings come in: a refusal stands at its field and is not told again. */
+  choose: (goal: SetJob['goal']) => void
+  confirm: () => void
+  tie: (pair: SetJob['gauge'][number]) => void
+  tick: (done: ClosingStep[]) => void
+  keepRound: (round: SetRound, onKept: () => void) => void
+  close: (closing: Closing, onKept: () => void) => void
+  /** Writes down what is in hand while readings come in: a refusal stands at its field and is not told again. */
   keepInHand: (round: SetRound | null) => void
 }
+
+type Closing = NonNullable<SetJob['closing']>
+type ClosingStep = Closing['done'][number]
 
 /** The visit to the loop in view. Of a machine that is not stored, nothing but practice can be had. */
 export function useVisit(bench: Workbench): Visit | undefined {
@@ -39,7 +57,7 @@ export function useVisit(bench: Workbench): Visit | undefined {
   const loop = bench.loops.at(-1)
   const jobs = useSetJobs(machine.id)
   const add = useChange(addSetJob)
-  const change = useStoredInTurn()
+  const record = useRecord()
   const [practice, setPractice] = useState<SetJob | null>(null)
   if (!loop) return undefined
   const ofLoop = (jobs.data ?? []).filter((j) => j.loopKey === loop.loopKey)
@@ -61,53 +79,59 @@ export function useVisit(bench: Workbench): Visit | undefined {
     inHand: null,
     cautions: null,
   }
+  /** A practised visit is the page's alone; a stored one is told what happened. */
+  const happens = (step: VisitStep, onKept?: () => void) => {
+    if (!job) return
+    if (isPractice) {
+      setPractice({ ...job, ...step.practised(job) })
+      onKept?.()
+    } else record.loudly(job, step.events).then(onKept, told)
+  }
   return {
     loop,
     job,
     isPractice,
     otherSide: (jobs.data ?? []).find((j) => mirrored(bench, loop).includes(j.loopKey)),
     closed: ofLoop.filter((j) => j.closing !== null),
-    isPending: add.isPending || change.isPending,
+    isPending: add.isPending || record.isPending,
     begin: () => add.mutate(fresh, { onError: told }),
     practise: () => setPractice({ ...fresh, id: -1 - Math.floor(Math.random() * 1e6) }),
     leavePractice: () => setPractice(null),
-    keep: (part, onKept) => {
-      if (!job) return
-      if (isPractice) {
-        setPractice({ ...job, ...part })
-        onKept?.()
-      } else change.loudly(job, () => part).then(onKept, told)
-    },
+    choose: (goal) => happens(goalChosen(goal)),
+    confirm: () => happens(confirmed()),
+    tie: (pair) => happens(tied(pair)),
+    tick: (done) => happens(ticked(done)),
+    keepRound: (round, onKept) => happens(roundKept(round), onKept),
+    close: (closing, onKept) => happens(closed(closing), onKept),
     keepInHand: (round) => {
       if (job && !isPractice)
-        change
-          .quietly(job, ({ inHand }) => ({ inHand: { round, done: inHand?.done ?? [] } }))
-          .catch((error) => {
-            if (!(error instanceof InvalidInputError)) told(error)
-          })
+        record.quietly(job, roundInHand(round).events).catch((error) => {
+          if (!(error instanceof InvalidInputError)) told(error)
+        })
     },
   }
 }
 
-/** Changes of a visit one after the other, each made from what the one before left. */
-function useStoredInTurn() {
-  const change = useChange(changeSetJob)
+/** Writes down what happens one after the other, each as the one before left the visit. */
+function useRecord() {
+  const send = useChange(addJobEvents)
   const line = useRef<Promise<unknown>>(Promise.resolve())
   const newest = useRef<SetJob | undefined>(undefined)
   const [waiting, setWaiting] = useState(0)
-  const quietly = (job: SetJob, part: (base: SetJob) => Partial<SetJob>): Promise<void> => {
+  const quietly = (job: SetJob, what: (base: SetJob) => JobEvent[]): Promise<void> => {
     const mine = line.current.then(async () => {
       const known = newest.current
       const base = known?.id === job.id && known.version > job.version ? known : job
-      newest.current = await change.mutateAsync({ ...base, ...part(base) })
+      const events = what(base).map((event) => ({ key: crypto.randomUUID(), event }))
+      if (events.length > 0) newest.current = await send.mutateAsync({ id: job.id, events })
     })
     line.current = mine.catch(() => undefined)
     return mine
   }
-  const loudly = async (job: SetJob, part: (base: SetJob) => Partial<SetJob>) => {
+  const loudly = async (job: SetJob, what: (base: SetJob) => JobEvent[]) => {
     setWaiting((n) => n + 1)
     try {
-      await quietly(job, part)
+      await quietly(job, what)
     } finally {
       setWaiting((n) => n - 1)
     }
