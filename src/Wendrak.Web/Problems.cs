@@ -18,3 +18,10 @@ public sealed class ConflictProblem : ProblemDetails
     /// <summary>The thing as it is stored now; null when it is gone.</summary>
     public object? Current { get; init; }
 }
+
+/// <summary>Nothing can be stored or read just now; what was sent can be sent again once the trouble is over.</summary>
+public sealed class StorageProblem : ProblemDetails
+{
+    /// <summary>full, readOnly, gone, failing, busy or damaged.</summary>
+    public required string Trouble { get; init; }
+}

@@ -15,7 +15,19 @@ if (options is null)
     return 2;
 }
 
-// Asked before the data is touched: a second start must not put the data of the first one aside.
+if (options.Errand is { } errand)
+    try
+    {
+        Console.WriteLine(Errands.Run(errand, options.DataFolder, TimeProvider.System.GetUtcNow()));
+        return 0;
+    }
+    catch (DataFileException e)
+    {
+        Console.Error.WriteLine($"wendrak: {e.Message}");
+        return 4;
+    }
+
+// Asked before the data is touched: said more clearly than the web server would.
 bool portTaken = IPGlobalProperties
     .GetIPGlobalProperties()
     .GetActiveTcpListeners()
@@ -30,6 +42,8 @@ try
 {
     await using WebApplication app = await WendrakApp.BuildAsync(options, TimeProvider.System);
     await app.StartAsync();
+    if (app.Services.GetRequiredService<Database>().StrayJournal is { } stray)
+        Console.Error.WriteLine($"wendrak: a journal of another state of the data lay beside it; it is {stray} now.");
     Console.WriteLine(
         $"Wendrak is up: http://127.0.0.1:{options.Port}/ (data in {options.DataFolder}; stop with Ctrl+C)"
     );

@@ -2,7 +2,9 @@ using System.Text.Json;
 using System.Text.RegularExpressions;
 using Microsoft.AspNetCore.Diagnostics;
 using Wendrak.Core.Quantities;
+using Wendrak.Store;
 using Wendrak.Store.Ledger;
+using Wendrak.Store.Records;
 
 namespace Wendrak.Web;
 
@@ -22,7 +24,9 @@ public sealed partial class RefusalHandler : IExceptionHandler
             NotSupportedException { Source: JsonReader } e => Invalid([WithoutKind(e)]),
             ChangedMeanwhileException e => Conflict(e.Message, e.Thing, e.Current),
             CannotUndoException e => Conflict(e.Message, "change", null),
-            StillUsedException e => Conflict(e.Message, "gearbox_set", null),
+            StillUsedException e => Conflict(e.Message, "held", null),
+            StorageException e => Storage(e.Message, e.Trouble),
+            DamagedException or UnreadableBodyException => Storage(exception.Message, StorageTrouble.Damaged),
             _ => null,
         };
         if (answer is null)
@@ -39,6 +43,24 @@ public sealed partial class RefusalHandler : IExceptionHandler
             Title = "The input was refused",
             Detail = string.Join(" ", issues.Select(i => i.Message)),
             Issues = issues,
+        };
+        return Results.Json(problem, statusCode: problem.Status, contentType: "application/problem+json");
+    }
+
+    /// <summary>“readOnly”, as the wire spells it.</summary>
+    public static string Code(StorageTrouble trouble) => JsonNamingPolicy.CamelCase.ConvertName(trouble.ToString());
+
+    private static IResult Storage(string message, StorageTrouble trouble)
+    {
+        StorageProblem problem = new()
+        {
+            Status =
+                trouble == StorageTrouble.Full
+                    ? StatusCodes.Status507InsufficientStorage
+                    : StatusCodes.Status503ServiceUnavailable,
+            Title = "The data can't be used",
+            Detail = message,
+            Trouble = Code(trouble),
         };
         return Results.Json(problem, statusCode: problem.Status, contentType: "application/problem+json");
     }

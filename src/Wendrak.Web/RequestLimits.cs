@@ -12,6 +12,9 @@ public static class RequestLimits
     /// <summary>A minute of sound: 16 bit, two channels, 48 000 samples a second.</summary>
     public const long MostSoundBytes = 12_000_000;
 
+    /// <summary>A workshop with years of photos.</summary>
+    public const long MostBackupBytes = 20_000_000_000;
+
     /// <summary>Says the limit where the server cut a body off before any handler saw it.</summary>
     public static void Explain(ProblemDetailsContext context)
     {

@@ -1,4 +1,5 @@
 using System.IO.Compression;
+using System.Net;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Microsoft.AspNetCore.Http.Json;
@@ -18,17 +19,40 @@ public static class WendrakApp
     public static async Task<WebApplication> BuildAsync(StartOptions options, TimeProvider clock)
     {
         WebApplicationBuilder builder = WebApplication.CreateSlimBuilder();
-        // Loopback only: whoever else is on the network sees nothing.
-        builder.WebHost.UseUrls($"http://127.0.0.1:{options.Port}");
+        // What this program listens on is its own to say, not a variable's of the web server.
+        builder.Configuration.Sources.Clear();
         builder.WebHost.ConfigureKestrel(k =>
         {
+            // Loopback only: whoever else is on the network sees nothing.
+            k.Listen(IPAddress.Loopback, options.Port);
             k.AddServerHeader = false;
             k.Limits.MaxRequestBodySize = RequestLimits.MostBytes;
         });
         builder.Logging.ClearProviders().AddSimpleConsole(c => c.SingleLine = true).SetMinimumLevel(LogLevel.Warning);
         AddServices(builder.Services, clock);
-        Database database = await PrepareDataAsync(options, clock);
-        builder.Services.AddSingleton(database);
+        FolderLock held = FolderLock.Take(
+            options.DataFolder,
+            FormattableString.Invariant(
+                $"Wendrak, process {Environment.ProcessId}, on port {options.Port} since {clock.GetLocalNow():yyyy-MM-dd HH:mm}"
+            )
+        );
+        try
+        {
+            Database database = await PrepareDataAsync(options, clock);
+            // In the order in which they are let go: the folder last.
+            builder.Services.AddSingleton(_ => held);
+            builder.Services.AddSingleton(p =>
+            {
+                p.GetRequiredService<FolderLock>();
+                return database;
+            });
+        }
+        catch
+        {
+            held.Dispose();
+            throw;
+        }
+        builder.Services.AddHostedService<DataKeeper>();
         WebApplication app = builder.Build();
         Map(app);
         return app;
@@ -46,6 +70,8 @@ public static class WendrakApp
         services.AddSingleton<SetupStore>();
         services.AddSingleton<AimStore>();
         services.AddSingleton<StockStore>();
+        services.AddSingleton<WorkshopExport>();
+        services.AddSingleton<Restoring>();
         services.Configure<JsonOptions>(o => Json.Configure(o.SerializerOptions));
         services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
         services.AddExceptionHandler<RefusalHandler>();
@@ -69,6 +95,7 @@ public static class WendrakApp
         app.UseExceptionHandler();
         app.UseStatusCodePages();
         app.UseMiddleware<Utf8Only>();
+        app.UseMiddleware<SameDataOnly>();
         app.UseResponseCompression();
         app.MapOpenApi("/openapi/{documentName}.json");
         app.MapHealth();
@@ -83,17 +110,23 @@ public static class WendrakApp
         app.MapAims();
         app.MapStock();
         app.MapChanges();
+        app.MapBackups();
         app.MapFrontEnd();
     }
 
     private static async Task<Database> PrepareDataAsync(StartOptions options, TimeProvider clock)
     {
+        DateTimeOffset now = clock.GetUtcNow();
+        RestoreAtStart.Finish(options.DataFolder, now);
         if (options.Fresh)
-            DataFolder.PutAside(options.DataFolder, clock.GetUtcNow());
-        bool isNew = !File.Exists(Path.Combine(options.DataFolder, Database.FileName));
-        if (isNew && !options.Empty)
-            await DataFolder.BeginWithAsync(options.DataFolder, clock, DemoData.FillAsync);
-        return Database.Prepare(options.DataFolder, clock.GetUtcNow());
+            Beginning.PutAside(options.DataFolder, now);
+        if (!File.Exists(Path.Combine(options.DataFolder, Database.FileName)))
+            await Beginning.WithAsync(
+                options.DataFolder,
+                now,
+                database => options.Empty ? Task.CompletedTask : DemoData.FillAsync(database, clock)
+            );
+        return Database.Prepare(options.DataFolder, now);
     }
 }
 

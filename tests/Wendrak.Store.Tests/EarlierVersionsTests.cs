@@ -15,7 +15,6 @@ public sealed class EarlierVersionsTests : IDisposable
 
     public void Dispose()
     {
-        Database.CloseAll();
         if (Directory.Exists(_folder))
             Directory.Delete(_folder, recursive: true);
     }

@@ -11,6 +11,8 @@ public sealed class TempStore : IDisposable
 {
     public const string Who = "Tester";
 
+    private readonly bool _keep;
+
     public string Folder { get; }
     public Database Database { get; }
     public ChangeLog Log { get; }
@@ -27,9 +29,10 @@ public sealed class TempStore : IDisposable
         : this(Directory.CreateTempSubdirectory("wendrak-store-").FullName) { }
 
     /// <param name="folder">May hold the data of an earlier version.</param>
-    public TempStore(string folder)
+    /// <param name="keep">It is left as it is afterwards.</param>
+    public TempStore(string folder, bool keep = false)
     {
-        Folder = folder;
+        (Folder, _keep) = (folder, keep);
         Database = Database.Prepare(Folder, DateTimeOffset.UnixEpoch);
         Log = new(Database, TimeProvider.System);
         History = new(Database);
@@ -44,8 +47,8 @@ public sealed class TempStore : IDisposable
 
     public void Dispose()
     {
-        Database.CloseAll();
-        if (Directory.Exists(Folder))
+        Database.Dispose();
+        if (!_keep && Directory.Exists(Folder))
             Directory.Delete(Folder, recursive: true);
     }
 

@@ -25,7 +25,6 @@ public sealed class LoopbackServer : IAsyncDisposable
         Client.Dispose();
         if (_app is not null)
             await _app.DisposeAsync();
-        Store.Database.CloseAll();
         Directory.Delete(_folder, recursive: true);
     }
 

@@ -53,5 +53,5 @@ test('a gearbox set is made, corrected for every machine, and stays while it is 
   await expect(page.getByText('2.642857 1.857')).toBeVisible()
   await page.getByRole('button', { name: 'Edit Courier six' }).click()
   await page.getByRole('button', { name: 'Remove' }).click()
-  await expect(page.getByRole('alert')).toContainText('Used by Curlew')
+  await expect(page.getByRole('alert')).toContainText('Used by machine “Curlew”')
 })

@@ -1,5 +1,4 @@
 using Dapper;
-using Microsoft.Data.Sqlite;
 using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Ledger;
@@ -28,17 +27,8 @@ public sealed class ChangeLog(Database database, TimeProvider clock, KindRegistr
         );
 
     /// <summary>Runs something that writes, in one transaction and without a record of its own.</summary>
-    internal async Task<T> WriteAsync<T>(string? who, Func<Writing, Task<T>> work, CancellationToken ct)
-    {
-        await using SqliteConnection connection = database.OpenToWrite();
-        // Takes the write lock at once, so that what is read inside can't be overtaken.
-        await using SqliteTransaction transaction = connection.BeginTransaction();
-        Writing writing = new(new(connection, transaction, database.Damage), _kinds, who, clock.GetUtcNow());
-        T result = await work(writing);
-        ct.ThrowIfCancellationRequested();
-        await transaction.CommitAsync(CancellationToken.None);
-        return result;
-    }
+    internal Task<T> WriteAsync<T>(string? who, Func<Writing, Task<T>> work, CancellationToken ct) =>
+        database.WriteAsync(session => work(new(session, _kinds, who, clock.GetUtcNow())), ct);
 
     /// <summary>Writes down what a change did to records; nothing where it did nothing.</summary>
     /// <returns>Its number.</returns>

@@ -101,6 +101,22 @@ SELECT id, job_id, machine_id, loop_key, at, actor, method, value, place
 FROM job_event AS taken
 WHERE kind = 'readingTaken' AND NOT EXISTS (SELECT 1 FROM job_event AS undone WHERE undone.undoes = taken.id);
 
+-- Counts how often the journal was begun anew: each one begins by counting, so that one of another state is known by it.
+CREATE TABLE generation (
+    one     INTEGER PRIMARY KEY CHECK (one = 1),
+    n       INTEGER NOT NULL,
+    data_id TEXT    NOT NULL -- another one after a restore: pages that show what was there before notice
+);
+
+INSERT INTO generation (one, n, data_id) VALUES (1, 1, lower(hex(randomblob(8))));
+
+-- Photos and the like: the file lies beside the data file under its hash.
+CREATE TABLE attachment (
+    hash     TEXT NOT NULL PRIMARY KEY, -- SHA-256, hexadecimal
+    type     TEXT NOT NULL,
+    taken_at TEXT
+);
+
 -- From here on: what earlier versions held. The newest state of each thing stands in its history, since nothing was ever
 -- stored past it; what its table does not have any more is not brought back.
 INSERT INTO change (id, at, actor, name, machine_id, undoes)

@@ -116,6 +116,7 @@ export type InstrumentFinding = Schemas['InstrumentFinding']
 export type OpenReading = Schemas['OpenReading']
 export type PluckHearing = Schemas['PluckHearing']
 export type PracticeInput = Schemas['PracticeInput']
+export type RestorePreview = Schemas['RestorePreview']
 export type RedoInput = Schemas['RedoInput']
 export type RedoItem = Schemas['RedoItem']
 export type NewTrial = Schemas['NewTrial']
@@ -138,16 +139,39 @@ export class ConflictError extends Error {
   }
 }
 
+/** Nothing can be stored just now; what was sent is sent again once that has passed. */
+export class StorageError extends Error {
+  constructor(
+    message: string,
+    readonly trouble: string,
+  ) {
+    super(message)
+  }
+
+  /** Room can be made and a folder be opened; a damaged file needs a backup first. */
+  get mayPass() {
+    return this.trouble !== 'damaged'
+  }
+}
+
 const WHO_KEY = 'wendrak.who'
 export const whoAmI = () => localStorage.getItem(WHO_KEY) ?? ''
 export const setWho = (name: string) => localStorage.setItem(WHO_KEY, name)
+
+const DATA_HEADER = 'X-Wendrak-Data'
+let dataId = ''
 
 const client = createClient<paths>({ baseUrl: location.origin })
 client.use({
   onRequest({ request }) {
     // Header values are ASCII; a name need not be.
     request.headers.set('X-Wendrak-Who', encodeURIComponent(whoAmI()))
+    // What is stored is stored over the data that this page shows, and no other.
+    if (dataId) request.headers.set(DATA_HEADER, dataId)
     return request
+  },
+  onResponse({ response }) {
+    dataId ||= response.headers.get(DATA_HEADER) ?? ''
   },
 })
 
@@ -165,11 +189,12 @@ async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
 
 function refusal(problem: unknown, status: number): Error {
   const body = (typeof problem === 'object' && problem !== null ? problem : {}) as Partial<
-    Schemas['InvalidInputProblem'] & Schemas['ConflictProblem']
+    Schemas['InvalidInputProblem'] & Schemas['ConflictProblem'] & { trouble: string }
   >
   if (status === 400 && body.issues) return new InvalidInputError(body.issues)
   if (status === 409)
     return new ConflictError(body.detail ?? 'Changed meanwhile.', body.thing ?? '', body.current)
+  if (body.trouble) return new StorageError(body.detail ?? 'Nothing can be stored.', body.trouble)
   if (status === 404) return new Error('This is not here any more.')
   return new Error(body.detail ?? `The program answered with error ${status}.`)
 }
@@ -296,6 +321,8 @@ export const changeMachine = (body: MachineSave) =>
   answered(client.PUT('/api/machines/{id}', { params: { path: { id: body.machine.id } }, body }))
 export const redoAfterChange = (body: Omit<MachineSave, 'change'>) =>
   answered(client.POST('/api/machines/{id}/redo', { params: { path: { id: body.machine.id } }, body }))
+export const removeMachine = ({ id, version }: Pick<Machine, 'id' | 'version'>) =>
+  answered(client.DELETE('/api/machines/{id}', { params: { path: { id }, query: { version } } }))
 export const copyMachine = (id: number, name: string) =>
   answered(client.POST('/api/machines/{id}/copy', { params: { path: { id } }, body: { name } }))
 export const startMachine = (kind: MachineKind) =>
@@ -349,7 +376,40 @@ export const removeGearboxSet = (id: number, version: number) =>
   answered(client.DELETE('/api/gearbox-sets/{id}', { params: { path: { id }, query: { version } } }))
 export const listDesignations = () => answered(client.GET('/api/gearbox-sets/designations'))
 
-export const listChanges = (machineId?: number) =>
-  answered(client.GET('/api/changes', { params: { query: { machineId } } }))
+/** Newest first; `before` an entry, to go on with those that came before it. */
+export const listChanges = (machineId?: number, before?: number) =>
+  answered(client.GET('/api/changes', { params: { query: { machineId, before } } }))
 export const undoChange = (id: number) =>
   answered(client.POST('/api/changes/{id}/undo', { params: { path: { id } } }))
+
+export const listBackups = () => answered(client.GET('/api/backups'))
+export const previewKeptBackup = (name: string) =>
+  answered(client.POST('/api/backups/preview-kept', { body: { name } }))
+export const restoreBackup = (token: string) =>
+  answered(client.POST('/api/backups/restore', { body: { token } }))
+
+/** Looks through a backup that somebody chose; a large one takes its time, so it is told how much is sent. */
+export function previewRestore(
+  file: Blob,
+  onSent: (fraction: number) => void,
+): Promise<Schemas['RestorePreview']> {
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest()
+    request.upload.onprogress = (event) => event.lengthComputable && onSent(event.loaded / event.total)
+    request.onload = () => {
+      const body: unknown = JSON.parse(request.responseText || 'null')
+      if (request.status === 200) resolve(body as Schemas['RestorePreview'])
+      else reject(refusal(body, request.status))
+    }
+    request.onerror = () => reject(new TypeError('lost'))
+    request.open('POST', '/api/backups/preview')
+    request.setRequestHeader('content-type', 'application/octet-stream')
+    request.send(file)
+  })
+}
+
+/** How the data is; `null` where the program does not answer. */
+export async function readHealth(): Promise<Schemas['Health'] | null> {
+  const response = await fetch('/health').catch(() => null)
+  return (await response?.json().catch(() => null)) ?? null
+}

@@ -1,4 +1,11 @@
-import { skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import {
+  skipToken,
+  useInfiniteQuery,
+  useMutation,
+  useMutationState,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query'
 import { useState } from 'react'
 import * as api from './client'
 
@@ -22,8 +29,26 @@ export const useGearboxSets = () =>
   useQuery({ queryKey: ['gearbox-sets'], queryFn: api.listGearboxSets, retry: retryLost })
 export const useDesignations = () =>
   useQuery({ queryKey: ['designations'], queryFn: api.listDesignations, staleTime: Number.POSITIVE_INFINITY })
+/** Newest first, a page at a time. */
 export const useChanges = (machineId?: number) =>
-  useQuery({ queryKey: ['changes', machineId], queryFn: () => api.listChanges(machineId), retry: retryLost })
+  useInfiniteQuery({
+    queryKey: ['changes', machineId],
+    queryFn: ({ pageParam }) => api.listChanges(machineId, pageParam),
+    initialPageParam: undefined as number | undefined,
+    getNextPageParam: (page) => (page.length < HISTORY_PAGE ? undefined : page.at(-1)?.id),
+    retry: retryLost,
+  })
+const HISTORY_PAGE = 50
+export const useBackups = () =>
+  useQuery({ queryKey: ['backups'], queryFn: api.listBackups, retry: retryLost })
+export const useHealth = () =>
+  useQuery({ queryKey: ['health'], queryFn: api.readHealth, refetchInterval: 60_000, retry: false })
+
+/** What keeps a change from being stored just now, while it is tried again. */
+export const useStorageTrouble = (): api.StorageError | undefined =>
+  useMutationState({ filters: { status: 'pending' }, select: (m) => m.state.failureReason }).find(
+    (reason) => reason instanceof api.StorageError,
+  )
 
 export interface Computed<R, I = unknown> {
   data: R | undefined
@@ -68,11 +93,18 @@ function useLastGood<R>(data: R | undefined): R | undefined {
   return data ?? last
 }
 
-/** A change of something stored; everything that may show it is read again. */
+const AGAIN_MS = 3_000
+
+/**
+ * A change of something stored; everything that may show it is read again. Where it can't be stored for now, nothing was:
+ * it is tried again until it can.
+ */
 export function useChange<V, R>(change: (value: V) => Promise<R>) {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: change,
+    retry: (_, error) => error instanceof api.StorageError && error.mayPass,
+    retryDelay: AGAIN_MS,
     onSettled: () => cache.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'computed' }),
   })
 }

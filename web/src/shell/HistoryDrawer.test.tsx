@@ -56,7 +56,22 @@ describe('the history', () => {
     expect(price).toContain('gearbox set · price: 47 → 52')
     expect(removed).toContain('gearbox set “five” removed')
     expect(added).toContain('gearbox set “five” added')
-    expect(api.listChanges).toHaveBeenCalledWith(7)
+    expect(api.listChanges).toHaveBeenCalledWith(7, undefined)
+  })
+
+  it('goes on with older ones a page at a time', async () => {
+    const page = (first: number, count: number) =>
+      Array.from({ length: count }, (_, i) => changeOf(first - i, `Change ${first - i}`))
+    vi.mocked(api.listChanges).mockImplementation(async (_, before) =>
+      before === undefined ? page(60, 50) : page(before - 1, 10),
+    )
+    show(<HistoryDrawer machineId={7} title="History" onClose={() => {}} />)
+    fireEvent.click(await screen.findByRole('button', { name: 'Show older ones' }))
+    expect(await screen.findByText('Change 1')).toBeTruthy()
+    expect(screen.getAllByRole('listitem').filter((li) => li.textContent?.startsWith('Change'))).toHaveLength(
+      60,
+    )
+    expect(screen.queryByRole('button', { name: 'Show older ones' })).toBeNull()
   })
 
   it('undoes one change, and offers none for what is undone', async () => {

@@ -19,6 +19,7 @@ export function HistoryDrawer({
   onClose: () => void
 }) {
   const changes = useChanges(machineId)
+  const all = changes.data?.pages.flat()
   const undo = useChange(undoChange)
   const onUndo = (change: Change) =>
     undo.mutate(change.id, {
@@ -33,12 +34,12 @@ export function HistoryDrawer({
       title={title}
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
-      {changes.data?.length === 0 && <Sentence title="Nothing was changed yet." />}
+      {all?.length === 0 && <Sentence title="Nothing was changed yet." />}
       {changes.error !== null && (
         <Sentence title="The history can't be read.">{sentenceOf(changes.error)}</Sentence>
       )}
       <ol className={classes.list}>
-        {changes.data?.map((change) => (
+        {all?.map((change) => (
           <li key={change.id} className={classes.change} data-undone={change.undoneBy !== null || undefined}>
             <div className={classes.head}>
               <span>
@@ -66,6 +67,16 @@ export function HistoryDrawer({
           </li>
         ))}
       </ol>
+      {changes.hasNextPage && (
+        <Button
+          variant="default"
+          fullWidth
+          loading={changes.isFetchingNextPage}
+          onClick={() => changes.fetchNextPage()}
+        >
+          Show older ones
+        </Button>
+      )}
     </Drawer>
   )
 }

@@ -7,6 +7,7 @@ import { HelpDialog } from './HelpDialog'
 import { PracticeIcon, StockIcon, YardIcon } from './icons'
 import { Sentence } from './Sentence'
 import classes from './Shell.module.css'
+import { StorageNotice } from './StorageNotice'
 import { useShortcuts } from './shortcuts'
 
 export function Shell() {
@@ -56,6 +57,7 @@ export function Shell() {
         </button>
       </nav>
       <main className={classes.main} id="main">
+        <StorageNotice />
         <Suspense fallback={<Sentence title="Opening …" />}>
           <Outlet />
         </Suspense>

@@ -6,6 +6,7 @@ import {
   copyMachine,
   listChanges,
   type MachineCard,
+  removeMachine,
   undoChange,
   writeMachineFile,
 } from '../api/client'
@@ -24,6 +25,7 @@ export function MachineMenu({ card }: { card: MachineCard }) {
   const [isEditing, setEditing] = useState(false)
   const undo = useChange(undoChange)
   const copy = useChange(() => copyMachine(machine.id, `${machine.name} copy`))
+  const remove = useChange(() => removeMachine(machine))
   const retire = useChange((retiredOn: string | null) =>
     changeMachine({
       machine: { ...machine, retiredOn },
@@ -81,6 +83,16 @@ export function MachineMenu({ card }: { card: MachineCard }) {
             }
           >
             {machine.retiredOn === null ? 'Retire' : 'Take back into use'}
+          </Menu.Item>
+          <Menu.Item
+            onClick={() =>
+              remove.mutate(undefined, {
+                onSuccess: () => done(`${machine.name} is removed with all that belongs to it`, machine.id),
+                onError: failed,
+              })
+            }
+          >
+            Remove
           </Menu.Item>
         </Menu.Dropdown>
       </Menu>

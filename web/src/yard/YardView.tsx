@@ -11,6 +11,7 @@ import { useMachineFile } from './useMachineFile'
 import classes from './YardView.module.css'
 
 const AddMachineDialog = lazy(() => import('./AddMachineDialog'))
+const BackupDialog = lazy(() => import('./BackupDialog'))
 
 /** All machines: what they are, what is fitted. */
 export function YardView() {
@@ -18,6 +19,7 @@ export function YardView() {
   const [withRetired, setWithRetired] = useState(false)
   const [isAdding, setAdding] = useState(false)
   const [isHistory, setHistory] = useState(false)
+  const [isBackup, setBackup] = useState(false)
   const readFile = useMachineFile()
   useShortcuts({ h: () => setHistory(true) })
   const shown = machines.data?.filter((m) => withRetired || m.machine.retiredOn === null)
@@ -35,6 +37,9 @@ export function YardView() {
           )}
           <Button variant="default" onClick={() => setHistory(true)}>
             History
+          </Button>
+          <Button variant="default" onClick={() => setBackup(true)}>
+            Backup
           </Button>
           <FileButton accept="application/json,.json" onChange={readFile.read}>
             {(props) => (
@@ -63,6 +68,7 @@ export function YardView() {
         ))}
       </ul>
       <Suspense>{isAdding && <AddMachineDialog onClose={() => setAdding(false)} />}</Suspense>
+      <Suspense>{isBackup && <BackupDialog onClose={() => setBackup(false)} />}</Suspense>
       {isHistory && <HistoryDrawer title="History of the workshop" onClose={() => setHistory(false)} />}
     </>
   )

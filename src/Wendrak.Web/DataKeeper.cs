@@ -1,0 +1,54 @@
+using Microsoft.Data.Sqlite;
+using Wendrak.Store;
+
+namespace Wendrak.Web;
+
+/// <summary>Looks after the data while the server is up: a look through the file, a backup each day, a short journal.</summary>
+public sealed partial class DataKeeper(Database database, TimeProvider clock, ILogger<DataKeeper> log) : BackgroundService
+{
+    private static readonly TimeSpan AfterStart = TimeSpan.FromSeconds(3);
+    private static readonly TimeSpan Pause = TimeSpan.FromSeconds(5);
+
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        try
+        {
+            // Never before the server answers.
+            await Task.Delay(AfterStart, clock, stoppingToken);
+            await Task.Run(database.LookThrough, stoppingToken);
+            while (true)
+            {
+                await LookAfterAsync(stoppingToken);
+                await Task.Delay(Pause, clock, stoppingToken);
+            }
+        }
+        catch (OperationCanceledException) when (stoppingToken.IsCancellationRequested) { }
+    }
+
+    private async Task LookAfterAsync(CancellationToken ct)
+    {
+        try
+        {
+            if (!database.Damage.IsAny)
+                await Task.Run(LookAfter, ct);
+        }
+        catch (Exception e)
+            when (e is DataFileException or IOException or UnauthorizedAccessException or SqliteException)
+        {
+            CannotLookAfter(log, e);
+        }
+    }
+
+    [LoggerMessage(LogLevel.Error, "The data can't be looked after just now.")]
+    private static partial void CannotLookAfter(ILogger logger, Exception e);
+
+    private void LookAfter()
+    {
+        if (!database.IsInPlace)
+            return;
+        DateTimeOffset now = clock.GetUtcNow();
+        if (Backups.Of(database.Folder) is not [var newest, ..] || newest.At.UtcDateTime.Date < now.UtcDateTime.Date)
+            Backups.Make(database, now);
+        database.FoldJournalIn();
+    }
+}
