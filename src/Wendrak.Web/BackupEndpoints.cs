@@ -22,8 +22,14 @@ public static class BackupEndpoints
     {
         RouteGroupBuilder backups = app.MapStored("/api/backups", "Backups");
         backups.MapGet("/", List).WithName("listBackups");
-        backups.MapGet("/whole", WholeAsync).WithName("downloadBackup").Produces<Stream>(contentType: "application/zip");
-        backups.MapGet("/open", OpenAsync).WithName("downloadWorkshop").Produces<Stream>(contentType: "application/zip");
+        backups
+            .MapGet("/whole", WholeAsync)
+            .WithName("downloadBackup")
+            .Produces<Stream>(contentType: "application/zip");
+        backups
+            .MapGet("/open", OpenAsync)
+            .WithName("downloadWorkshop")
+            .Produces<Stream>(contentType: "application/zip");
         backups
             .MapPost("/preview", PreviewAsync)
             .Accepts<Stream>("application/octet-stream")
@@ -38,7 +44,11 @@ public static class BackupEndpoints
             Backups.Of(database.Folder).Select(m => new BackupMade(Path.GetFileName(m.File), m.At)).ToList()
         );
 
-    private static async Task<PhysicalFileHttpResult> WholeAsync(Database database, TimeProvider clock, HttpContext context)
+    private static async Task<PhysicalFileHttpResult> WholeAsync(
+        Database database,
+        TimeProvider clock,
+        HttpContext context
+    )
     {
         string zip = Temporary(database, context, ".zip");
         await Task.Run(() => BackupZip.Write(database.Folder, zip));

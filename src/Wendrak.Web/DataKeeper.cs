@@ -4,7 +4,8 @@ using Wendrak.Store;
 namespace Wendrak.Web;
 
 /// <summary>Looks after the data while the server is up: a look through the file, a backup each day, a short journal.</summary>
-public sealed partial class DataKeeper(Database database, TimeProvider clock, ILogger<DataKeeper> log) : BackgroundService
+public sealed partial class DataKeeper(Database database, TimeProvider clock, ILogger<DataKeeper> log)
+    : BackgroundService
 {
     private static readonly TimeSpan AfterStart = TimeSpan.FromSeconds(3);
     private static readonly TimeSpan Pause = TimeSpan.FromSeconds(5);

@@ -16,7 +16,12 @@ internal sealed class ListEndpoints<T>(Func<StockStore, ListStore<T>> of)
     {
         RouteGroupBuilder group = app.MapStored(path, "Stock");
         // Named first: the framework's analyzer fails on handlers of a generic type where it sees them.
-        (Delegate list, Delegate add, Delegate change, Delegate remove) = (ListAsync, AddAsync, ChangeAsync, RemoveAsync);
+        (Delegate list, Delegate add, Delegate change, Delegate remove) = (
+            ListAsync,
+            AddAsync,
+            ChangeAsync,
+            RemoveAsync
+        );
         group.MapGet("/", list).WithName(listName);
         group.MapPost("/", add).WithName($"add{name}");
         group.MapPut("/{id:long}", change).WithName($"change{name}");

@@ -202,7 +202,8 @@ public sealed class DatabaseTests : IDisposable
         DateTimeOffset[] made =
         [
             .. new[] { one, two, three }.Select(
-                (d, hour) => DateTimeOffset.Parse($"{d}T{hour:00}:00:00Z", System.Globalization.CultureInfo.InvariantCulture)
+                (d, hour) =>
+                    DateTimeOffset.Parse($"{d}T{hour:00}:00:00Z", System.Globalization.CultureInfo.InvariantCulture)
             ),
         ];
         Assert.Equal(kept, Retention.Kept(made).Count);

@@ -19,7 +19,8 @@ public sealed class EarlierVersionsTests : IDisposable
             Directory.Delete(_folder, recursive: true);
     }
 
-    public static TheoryData<string> Fixtures => [.. Directory.GetFiles(Place, "*.zip").Select(f => Path.GetFileName(f)).Order()];
+    public static TheoryData<string> Fixtures =>
+        [.. Directory.GetFiles(Place, "*.zip").Select(f => Path.GetFileName(f)).Order()];
 
     private static string Place => Path.Combine(AppContext.BaseDirectory, "Fixtures");
 
@@ -92,10 +93,7 @@ public sealed class EarlierVersionsTests : IDisposable
         Holds(written["machine"]!, read.Machine);
         Assert.Equal(written["setups"]!.AsArray().Count, (await store.Setups.ListAsync(read.Machine.Id)).Count);
         Assert.Equal(written["aims"]!.AsArray().Count, (await store.Aims.ListAsync(read.Machine.Id)).Count);
-        Assert.Equal(
-            written["setJobs"]?.AsArray().Count ?? 0,
-            (await store.Jobs.ListAsync(read.Machine.Id)).Count
-        );
+        Assert.Equal(written["setJobs"]?.AsArray().Count ?? 0, (await store.Jobs.ListAsync(read.Machine.Id)).Count);
     }
 
     [Theory]
@@ -149,7 +147,8 @@ public sealed class EarlierVersionsTests : IDisposable
     private static bool Same(JsonNode? held, JsonNode? now) =>
         held?.GetValueKind() == JsonValueKind.Number && now?.GetValueKind() == JsonValueKind.Number
             ? held.GetValue<double>() == now.GetValue<double>()
-            : DateTimeOffset.TryParse($"{held}", out DateTimeOffset a) && DateTimeOffset.TryParse($"{now}", out DateTimeOffset b)
-                ? a == b
-                : $"{held}" == $"{now}";
+        : DateTimeOffset.TryParse($"{held}", out DateTimeOffset a)
+        && DateTimeOffset.TryParse($"{now}", out DateTimeOffset b)
+            ? a == b
+        : $"{held}" == $"{now}";
 }

@@ -82,13 +82,9 @@ public sealed class MachineStoreTests : IDisposable
     {
         FittedMachine machine = await _store.AddMachineAsync();
         Setup trial = await _store.AddTrialAsync(machine.Machine.Id, "Trial B", 15, 43);
-        Setup gone = (
-            await _store.Setups.ChangeAsync("Ann", trial with { Status = SetupStatus.Discarded }, default)
-        )!;
+        Setup gone = (await _store.Setups.ChangeAsync("Ann", trial with { Status = SetupStatus.Discarded }, default))!;
         Assert.Equal(SetupStatus.Discarded, gone.Status);
-        Setup back = (
-            await _store.Setups.ChangeAsync("Ann", gone with { Status = SetupStatus.Trial }, default)
-        )!;
+        Setup back = (await _store.Setups.ChangeAsync("Ann", gone with { Status = SetupStatus.Trial }, default))!;
         Assert.Equal(SetupStatus.Trial, back.Status);
     }
 
@@ -98,15 +94,7 @@ public sealed class MachineStoreTests : IDisposable
         FittedMachine machine = await _store.AddMachineAsync();
         Setup trial = await _store.AddTrialAsync(machine.Machine.Id, "Trial B", 15, 43);
         Setup edited = (
-            await _store.Setups.ChangeAsync(
-                "Ann",
-                trial with
-                {
-                    Status = SetupStatus.AsFitted,
-                    Name = "X",
-                },
-                default
-            )
+            await _store.Setups.ChangeAsync("Ann", trial with { Status = SetupStatus.AsFitted, Name = "X" }, default)
         )!;
         Assert.Equal((SetupStatus.Trial, "X"), (edited.Status, edited.Name));
         Setup fitted = (
@@ -160,7 +148,11 @@ public sealed class MachineStoreTests : IDisposable
     [Fact]
     public async Task A_gearbox_set_nobody_uses_can_go_and_come_back()
     {
-        GearboxSet set = await _store.Stock.GearboxSets.AddAsync("Ann", new(0, 0, "spare", [2, 1], false, null), default);
+        GearboxSet set = await _store.Stock.GearboxSets.AddAsync(
+            "Ann",
+            new(0, 0, "spare", [2, 1], false, null),
+            default
+        );
         await _store.Stock.GearboxSets.RemoveAsync("Ann", set.Id, set.Version, default);
         Assert.Empty(await _store.Stock.GearboxSets.ListAsync());
         await _store.Undoing.UndoAsync("Ann", (await _store.LastChangeAsync()).Id, default);

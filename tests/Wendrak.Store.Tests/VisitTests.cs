@@ -19,8 +19,7 @@ public sealed class VisitTests : IDisposable
     private static readonly SetRound Found = new(0, 0, LockState.Nipped, [], TemperatureC: 17);
     private static readonly SetRound Tight = new(0.5, 0.5, LockState.Torqued, []);
 
-    private static ReadingTaken Play(double mm, int place = 0) =>
-        new(Loop, new(ReadingMethod.FreePlay, mm, place));
+    private static ReadingTaken Play(double mm, int place = 0) => new(Loop, new(ReadingMethod.FreePlay, mm, place));
 
     private static RoundKept Kept => new(Loop, null);
 
@@ -91,7 +90,9 @@ public sealed class VisitTests : IDisposable
         Assert.Null((await ReadAsync(visit)).InHand);
         await _store.UndoLastAsync(); // the undoing is an entry itself
         Assert.Equal(40, (await ReadAsync(visit)).InHand!.Round!.Readings.Single().Value);
-        long keeping = (await _store.History.ListAsync(visit.MachineId, null, 10)).First(c => c.What.StartsWith("kept", StringComparison.Ordinal)).Id;
+        long keeping = (await _store.History.ListAsync(visit.MachineId, null, 10))
+            .First(c => c.What.StartsWith("kept", StringComparison.Ordinal))
+            .Id;
         CannotUndoException refused = await Assert.ThrowsAsync<CannotUndoException>(() =>
             _store.Undoing.UndoAsync("Ann", keeping, default)
         );
@@ -112,7 +113,11 @@ public sealed class VisitTests : IDisposable
         foreach (Change change in history.Where(c => c.What.StartsWith("began", StringComparison.Ordinal)))
             Assert.Contains(
                 "gone on with",
-                (await Assert.ThrowsAsync<CannotUndoException>(() => _store.Undoing.UndoAsync(null, change.Id, default))).Message,
+                (
+                    await Assert.ThrowsAsync<CannotUndoException>(() =>
+                        _store.Undoing.UndoAsync(null, change.Id, default)
+                    )
+                ).Message,
                 StringComparison.Ordinal
             );
         CannotUndoException held = await Assert.ThrowsAsync<CannotUndoException>(() =>

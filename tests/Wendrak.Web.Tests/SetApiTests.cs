@@ -104,7 +104,10 @@ public sealed class SetApiTests(WendrakServer server) : IClassFixture<WendrakSer
         SentEvent again = new("again", new VisitBegun(loop, SetGoal.Both));
         HttpResponseMessage refused = await server.PostAsync<SentEvent[]>(events, [again]);
         Assert.Contains("begun already", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
-        Assert.Equal(HttpStatusCode.NotFound, (await server.PostAsync<SentEvent[]>("/api/jobs/99999/events", [read])).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await server.PostAsync<SentEvent[]>("/api/jobs/99999/events", [read])).StatusCode
+        );
         HttpResponseMessage gone = await server.Client.DeleteAsync($"/api/jobs/{stored.Id}?version={stored.Version}");
         Assert.Equal(HttpStatusCode.NoContent, gone.StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await server.PostAsync("/api/machines/99999/set-jobs", job)).StatusCode);

@@ -51,16 +51,7 @@ public static class SetVisit
             VisitClosed e => visit with
             {
                 InHand = null,
-                Closing = new(
-                    e.ClosedOn,
-                    entry.Actor,
-                    e.TorqueNm,
-                    e.Done,
-                    e.NextCheckOn,
-                    e.Note,
-                    e.Despite,
-                    e.Reason
-                ),
+                Closing = new(e.ClosedOn, entry.Actor, e.TorqueNm, e.Done, e.NextCheckOn, e.Note, e.Despite, e.Reason),
             },
             _ => visit,
         };
@@ -82,10 +73,7 @@ public static class SetVisit
         {
             Readings =
             [
-                .. round
-                    .Readings.Where(r => r.Position != reading.Position)
-                    .Append(reading)
-                    .OrderBy(r => r.Position),
+                .. round.Readings.Where(r => r.Position != reading.Position).Append(reading).OrderBy(r => r.Position),
             ],
         };
 

@@ -95,6 +95,7 @@ public static class BackupZip
     {
         using FileStream stream = File.OpenRead(file);
         byte[] start = new byte[4];
-        return stream.ReadAtLeast(start, 4, throwOnEndOfStream: false) == 4 && start.AsSpan().SequenceEqual("PK\x3\x4"u8);
+        return stream.ReadAtLeast(start, 4, throwOnEndOfStream: false) == 4
+            && start.AsSpan().SequenceEqual("PK\x3\x4"u8);
     }
 }

@@ -42,7 +42,11 @@ public static class Backups
         string file;
         // Two in one second are two.
         for (DateTimeOffset at = now.ToUniversalTime(); ; at = at.AddSeconds(1))
-            if (!File.Exists(file = Path.Combine(backups, Prefix + at.ToString(Stamp, CultureInfo.InvariantCulture) + ".db")))
+            if (
+                !File.Exists(
+                    file = Path.Combine(backups, Prefix + at.ToString(Stamp, CultureInfo.InvariantCulture) + ".db")
+                )
+            )
                 break;
         using (SqliteConnection from = database.Open())
             Copy(from, file);
@@ -50,6 +54,19 @@ public static class Backups
         foreach (Made made in Of(database.Folder).Where(m => !kept.Contains(m.At)))
             File.Delete(made.File);
         return new(file, MadeAt(file)!.Value);
+    }
+
+    /// <summary>Keeps a damaged file as it is, under a name that is no backup's.</summary>
+    internal static Made KeepDamaged(Database database, DateTimeOffset now)
+    {
+        string backups = Path.Combine(database.Folder, FolderName);
+        Directory.CreateDirectory(backups);
+        string stamp = now.ToUniversalTime().ToString(Stamp, CultureInfo.InvariantCulture);
+        string file = Path.Combine(backups, $"damaged-{stamp}-{Guid.NewGuid():N}.db");
+        File.Copy(database.File, file);
+        if (File.Exists(database.File + Journal.Suffix))
+            File.Copy(database.File + Journal.Suffix, file + Journal.Suffix);
+        return new(file, now);
     }
 
     /// <summary>SQLite's own copy, whole while others write, under its name only once it was found good.</summary>
@@ -94,7 +111,9 @@ public static class Backups
         if (copy.ExecuteScalar<long>("SELECT count(*) FROM sqlite_master WHERE name = 'record'") == 0)
             return; // of a version before the records
         if (BodyScan.Of(copy).ToList() is { Count: > 0 } damaged)
-            throw new DataFileException($"The backup is not whole: {string.Join(", ", damaged)}.");
+            throw new DataFileException(
+                $"The backup is not whole: {string.Join(", ", damaged.Select(d => $"{d.Kind} {d.Id}"))}."
+            );
     }
 
     internal static SqliteConnection OpenAlone(string file, SqliteOpenMode mode = SqliteOpenMode.ReadWriteCreate)

@@ -41,13 +41,18 @@ internal static class DataFileLook
     private static void CheckIsOurs(string file)
     {
         using SqliteConnection connection = Backups.OpenAlone(file, SqliteOpenMode.ReadOnly);
+        // The mark may still stand in the journal alone.
+        if (connection.ExecuteScalar<long>("PRAGMA application_id") == ApplicationId)
+            return;
         const string tables = "SELECT count(*) FROM sqlite_master WHERE name IN ('SchemaVersions', 'stock_item')";
         if (connection.ExecuteScalar<long>(tables) < 2)
             throw Refused(file, "belongs to another program");
     }
 
     private static DataFileException Refused(string file, string what) =>
-        new($"{file} {what}. It was left as it is; name another folder with --data, or {Backups.Advice(Path.GetDirectoryName(file)!)}.");
+        new(
+            $"{file} {what}. It was left as it is; name another folder with --data, or {Backups.Advice(Path.GetDirectoryName(file)!)}."
+        );
 
     private static int At(byte[] header, int offset) => BinaryPrimitives.ReadInt32BigEndian(header.AsSpan(offset));
 }

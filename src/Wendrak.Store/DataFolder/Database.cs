@@ -167,6 +167,7 @@ public sealed class Database : IDisposable
             using SqliteConnection other = Backups.OpenAlone(with, SqliteOpenMode.ReadOnly);
             other.BackupDatabase(connection);
             DataId = ReadDataId();
+            Damage.Clear();
         }
         finally
         {
@@ -197,8 +198,8 @@ public sealed class Database : IDisposable
                 Damage.Add("data_file", 0);
             if (connection.Query("PRAGMA foreign_key_check").Any())
                 Damage.Add("reference", 0);
-            foreach ((string kind, long id) in BodyScan.Of(connection))
-                Damage.Add(kind, id);
+            foreach (BadBody bad in BodyScan.Of(connection))
+                Damage.Add(bad.Kind, bad.Id);
         }
         catch (SqliteException e) when (StorageException.Of(e) is { } trouble)
         {
@@ -237,7 +238,11 @@ public sealed class Database : IDisposable
         if (!isNew)
             Backups.Make(this, now);
         // What scripts call to bring over what earlier versions held.
-        connection.CreateFunction<string, long, long, long, string, byte[]>("body_hash", BodyHash.Of, isDeterministic: true);
+        connection.CreateFunction<string, long, long, long, string, byte[]>(
+            "body_hash",
+            BodyHash.Of,
+            isDeterministic: true
+        );
         connection.CreateFunction<string, string>("visit_entries", EarlierVisits.ToEntries, isDeterministic: true);
         using SharedConnection shared = new(connection);
         UpgradeEngine upgrader = DeployChanges

@@ -23,11 +23,17 @@ public sealed class FolderLock : IDisposable
         }
         catch (IOException e) when (IsHeld(file))
         {
-            throw new DataFileException($"The data in {folder} is in use by {HolderOf(folder)}. Stop that one first.", e);
+            throw new DataFileException(
+                $"The data in {folder} is in use by {HolderOf(folder)}. Stop that one first.",
+                e
+            );
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException)
         {
-            throw new DataFileException($"The data folder {folder} can't be used: {e.Message.ReplaceLineEndings(" ")}", e);
+            throw new DataFileException(
+                $"The data folder {folder} can't be used: {e.Message.ReplaceLineEndings(" ")}",
+                e
+            );
         }
     }
 

@@ -30,7 +30,11 @@ internal static class Journal
         bool belongs = new FileInfo(journal).Length == 0 || (File.Exists(file) && Belongs(file));
         if (belongs)
             return null;
-        string aside = Path.Combine(Path.GetDirectoryName(file)!, Backups.FolderName, $"stray-{now:yyyyMMdd-HHmmss}{Suffix}");
+        string aside = Path.Combine(
+            Path.GetDirectoryName(file)!,
+            Backups.FolderName,
+            $"stray-{now:yyyyMMdd-HHmmss}{Suffix}"
+        );
         Directory.CreateDirectory(Path.GetDirectoryName(aside)!);
         File.Move(journal, aside, overwrite: true);
         File.Delete(file + IndexSuffix);

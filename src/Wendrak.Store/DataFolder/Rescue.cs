@@ -13,7 +13,16 @@ public sealed record Rescued(IReadOnlyDictionary<string, int> Saved, IReadOnlyLi
 public static class Rescue
 {
     /// <summary>In an order in which each finds what it needs.</summary>
-    private static readonly string[] Tables = ["change", "change_item", "record", "job_event", "reference", "number_given", "attachment"];
+    private static readonly string[] Tables =
+    [
+        "change",
+        "change_item",
+        "record",
+        "job_event",
+        "reference",
+        "number_given",
+        "attachment",
+    ];
 
     /// <param name="folder">Of the damaged file.</param>
     /// <param name="into">A folder that has no data yet.</param>
@@ -54,10 +63,16 @@ public static class Rescue
         foreach (string part in Parts(from, table, lost))
             try
             {
-                foreach (IDictionary<string, object?> row in from.Query($"SELECT {columns} FROM {table} {part}").Cast<IDictionary<string, object?>>())
+                foreach (
+                    IDictionary<string, object?> row in from.Query($"SELECT {columns} FROM {table} {part}")
+                        .Cast<IDictionary<string, object?>>()
+                )
                 {
                     string names = string.Join(", ", row.Keys.Select(k => "@" + k));
-                    count += to.Execute($"INSERT OR IGNORE INTO {table} ({columns}) VALUES ({names})", new DynamicParameters(row));
+                    count += to.Execute(
+                        $"INSERT OR IGNORE INTO {table} ({columns}) VALUES ({names})",
+                        new DynamicParameters(row)
+                    );
                 }
             }
             catch (SqliteException e)
@@ -84,7 +99,9 @@ public static class Rescue
             HashSet<string> known = [.. parts];
             try
             {
-                foreach (long row in from.Query<long>($"SELECT rowid FROM {table} ORDER BY rowid DESC", buffered: false))
+                foreach (
+                    long row in from.Query<long>($"SELECT rowid FROM {table} ORDER BY rowid DESC", buffered: false)
+                )
                     if (known.Add($"WHERE rowid = {row}"))
                         parts.Add($"WHERE rowid = {row}");
             }
@@ -99,15 +116,15 @@ public static class Rescue
     /// <summary>What can be read and is not what was written does not come along.</summary>
     private static List<string> DropUnreadable(SqliteConnection to)
     {
-        List<string> lost = [];
-        foreach ((string kind, long id) in BodyScan.Of(to).ToList())
-        {
-            lost.Add($"{kind} {id}");
-            to.Execute("DELETE FROM record WHERE kind = @kind AND id = @id", new { kind, id });
-            to.Execute("DELETE FROM change_item WHERE kind = @kind AND id = @id", new { kind, id });
-            to.Execute("DELETE FROM job_event WHERE kind = @kind AND id = @id", new { kind, id });
-        }
-        return lost;
+        List<BadBody> bad = [.. BodyScan.Of(to)];
+        foreach (BadBody b in bad)
+            to.Execute(
+                b.Table == "job_event"
+                    ? "DELETE FROM job_event WHERE id = @Id"
+                    : $"DELETE FROM {b.Table} WHERE kind = @Kind AND id = @Id AND version = @Version",
+                b
+            );
+        return [.. bad.Select(b => $"{b.Table.Replace('_', ' ')}: {b.Kind} {b.Id}")];
     }
 
     /// <summary>Makes a whole of what was saved: what belongs to something lost stays in the history only.</summary>

@@ -52,7 +52,9 @@ public sealed class Restoring(Database database, TimeProvider clock)
         using SqliteConnection here = database.Open();
         using SqliteConnection there = other.Open();
         const string events = "SELECT count(*) FROM job_event";
-        string? newest = there.ExecuteScalar<string?>("SELECT max(at) FROM (SELECT at FROM change UNION ALL SELECT at FROM job_event)");
+        string? newest = there.ExecuteScalar<string?>(
+            "SELECT max(at) FROM (SELECT at FROM change UNION ALL SELECT at FROM job_event)"
+        );
         return new(
             token,
             newest is null ? null : DateTimeOffset.Parse(newest, System.Globalization.CultureInfo.InvariantCulture),
@@ -78,7 +80,7 @@ public sealed class Restoring(Database database, TimeProvider clock)
             here =>
             {
                 DateTimeOffset now = clock.GetUtcNow();
-                kept = Backups.Make(database, now);
+                kept = database.Damage.IsAny ? Backups.KeepDamaged(database, now) : Backups.Make(database, now);
                 Prepare(file, here, who, now);
             }
         );
@@ -100,8 +102,11 @@ public sealed class Restoring(Database database, TimeProvider clock)
                 new { kind, last },
                 transaction
             );
-        const string newest = "SELECT max(id) FROM (SELECT max(id) AS id FROM change UNION ALL SELECT max(id) FROM job_event)";
-        long number = 1 + Math.Max(here.ExecuteScalar<long>(newest), staged.ExecuteScalar<long>(newest, transaction: transaction));
+        const string newest =
+            "SELECT max(id) FROM (SELECT max(id) AS id FROM change UNION ALL SELECT max(id) FROM job_event)";
+        long number =
+            1
+            + Math.Max(here.ExecuteScalar<long>(newest), staged.ExecuteScalar<long>(newest, transaction: transaction));
         staged.Execute(
             "INSERT INTO change (id, at, actor, name) VALUES (@number, @at, @who, 'restored a backup')",
             new
@@ -139,7 +144,8 @@ public sealed class Restoring(Database database, TimeProvider clock)
     {
         Dictionary<long, string> now = Bodies(kind, here);
         Dictionary<long, string> then = Bodies(kind, there);
-        string[] Names(IEnumerable<long> ids, Dictionary<long, string> of) => [.. ids.Order().Select(id => kind.Called(of[id]))];
+        string[] Names(IEnumerable<long> ids, Dictionary<long, string> of) =>
+            [.. ids.Order().Select(id => kind.NameIn(of[id]))];
         long[] both = [.. now.Keys.Intersect(then.Keys)];
         return new(
             kind.Word,

@@ -58,7 +58,8 @@ public sealed class StorageException(StorageTrouble trouble, Exception? inner = 
     private static string Sentence(StorageTrouble trouble) =>
         trouble switch
         {
-            StorageTrouble.Full => "The disk is full: nothing can be stored. Make room; what you typed is kept here until then.",
+            StorageTrouble.Full =>
+                "The disk is full: nothing can be stored. Make room; what you typed is kept here until then.",
             StorageTrouble.ReadOnly =>
                 "The data folder may only be read: nothing can be stored. Allow writing there; what you typed is kept here until then.",
             StorageTrouble.Gone =>

@@ -19,6 +19,7 @@ internal sealed record EventRow
         """;
 
     public required long Id { get; init; }
+
     /// <summary>The change it came with; null for an entry of its own.</summary>
     public required long? ChangeId { get; init; }
     public required long JobId { get; init; }
@@ -60,12 +61,7 @@ internal sealed record EventRow
     {
         if (!Hash.AsSpan().SequenceEqual(BodyHash.Of(Kind, Id, 1, Schema, Body)))
             throw new DamagedException("event", Id);
-        return new(
-            Id,
-            DateTimeOffset.Parse(At, CultureInfo.InvariantCulture),
-            Actor,
-            EventJson.Read(Schema, Body)
-        );
+        return new(Id, DateTimeOffset.Parse(At, CultureInfo.InvariantCulture), Actor, EventJson.Read(Schema, Body));
     }
 
     /// <summary>Writes an event down; with a key that was used before, nothing.</summary>

@@ -26,7 +26,7 @@ internal static class EventUndoing
         (long, long) of = (row.JobId, row.MachineId);
         // What an undoing took back is written down anew: what is written stays, in its order.
         if (row.Kind != EventRow.Undone)
-            return await EventRow.AddAsync(writing, of, EventRow.Undone, "{}", undoes: id);
+            return await EventRow.AddAsync(writing, of, EventRow.Undone, EventWords.Undoing(row), undoes: id);
         EventRow original = rows.Single(r => r.Id == row.Undoes);
         return await EventRow.AddAsync(
             writing,

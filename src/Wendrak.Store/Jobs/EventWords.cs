@@ -5,13 +5,18 @@ namespace Wendrak.Store.Jobs;
 /// <summary>An event in a few words, for the history.</summary>
 internal static class EventWords
 {
+    /// <summary>Body of the entry that takes one back: what it took back, in words.</summary>
+    public static string Undoing(EventRow row) =>
+        JsonSerializer.Serialize(new Dictionary<string, string> { ["undone"] = Of(row.Kind, row.Body) });
+
     public static string Of(string kind, string body)
     {
         using JsonDocument document = JsonDocument.Parse(body);
+        if (kind == EventRow.Undone)
+            return $"undone: {document.RootElement.GetProperty("undone").GetString()}";
         string loop = document.RootElement.TryGetProperty("loopKey", out JsonElement key) ? $"{key.GetString()}" : "";
         return kind switch
         {
-            EventRow.Undone => "undone: the entry before at a visit",
             "visitBegun" => $"began to set {loop}",
             "goalChosen" => $"chose what {loop} is set for",
             "cautionsSeen" => $"confirmed the cautions at {loop}",

@@ -20,7 +20,7 @@ public sealed class ChangeLog(Database database, TimeProvider clock, KindRegistr
             {
                 T result = await work(writing);
                 await Whole.CheckAsync(writing, names => new StillUsedException(names));
-                await RecordAsync(writing, what, null);
+                await RecordAsync(writing, writing.What ?? what, null);
                 return result;
             },
             ct

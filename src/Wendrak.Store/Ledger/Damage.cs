@@ -13,5 +13,7 @@ public sealed class Damage
 
     public bool IsAny => !_found.IsEmpty;
 
+    internal void Clear() => _found.Clear();
+
     internal void Add(string kind, long id) => _found[(kind, id)] = true;
 }

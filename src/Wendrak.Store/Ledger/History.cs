@@ -101,16 +101,7 @@ public sealed class History(Database database)
         public required string? Body { get; init; }
 
         public Change ToChange(IReadOnlyList<ChangeDetail> things) =>
-            new(
-                Id,
-                At,
-                Actor ?? Nobody,
-                Name ?? EventWords.Of(Event!, Body!),
-                MachineId,
-                Undoes,
-                UndoneBy,
-                things
-            );
+            new(Id, At, Actor ?? Nobody, Name ?? EventWords.Of(Event!, Body!), MachineId, Undoes, UndoneBy, things);
     }
 
     private sealed record DetailRow

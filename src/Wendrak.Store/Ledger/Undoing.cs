@@ -45,9 +45,7 @@ public sealed class Undoing(ChangeLog log, History history)
         string? current = row?.Newest(kind);
         // Contents are compared, not versions: an undone and redone thing has a higher version and is the same.
         if (current != item.After(kind))
-            throw new CannotUndoException(
-                $"This {kind.Word} was changed again since. Undo the later change first."
-            );
+            throw new CannotUndoException($"This {kind.Word} was changed again since. Undo the later change first.");
         if (await item.BeforeAsync(writing.Session, kind) is { } before)
             await RecordRows.PutAsync(writing, kind, item.Id, before);
         else

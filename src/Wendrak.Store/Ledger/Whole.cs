@@ -29,7 +29,9 @@ internal static class Whole
         foreach ((string k, long n) in left.Take(mostNamed))
             names.Add(await Removing.CalledAsync(writing, k, n));
         string more = left.Count > mostNamed ? $" and {left.Count - mostNamed} more" : "";
-        throw refuse($"This {writing.KindOf(kind).Word} is held by {string.Join(", ", names)}{more}. Undo or remove that first.");
+        throw refuse(
+            $"This {writing.KindOf(kind).Word} is held by {string.Join(", ", names)}{more}. Undo or remove that first."
+        );
     }
 
     private static async Task CheckThereAsync(Writing writing, string kind, long id, Func<string, Exception> refuse)

@@ -40,12 +40,13 @@ public sealed class Writing
     /// <summary>The machine it is about, for the history on that machine's page; null for stock and gearbox sets.</summary>
     public long? MachineId { get; set; }
 
+    /// <summary>What was done, where only the doing tells it; null for what was said at first.</summary>
+    public string? What { get; set; }
+
     internal Writing(Session session, KindRegistry kinds, string? actor, DateTimeOffset now)
     {
         (Session, _kinds) = (session, kinds);
-        Actor = string.IsNullOrWhiteSpace(actor)
-            ? null
-            : actor.Trim()[..Math.Min(LongestActor, actor.Trim().Length)];
+        Actor = string.IsNullOrWhiteSpace(actor) ? null : actor.Trim()[..Math.Min(LongestActor, actor.Trim().Length)];
         At = Moment(now);
     }
 

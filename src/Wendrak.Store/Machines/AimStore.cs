@@ -54,6 +54,7 @@ public sealed class AimStore(Database database, ChangeLog log)
                 if (await _aims.FindAsync(writing.Session, id) is not { } aim)
                     return false;
                 writing.MachineId = aim.MachineId;
+                writing.What = $"removed aim {aim.Name}";
                 await _aims.RemoveAsync(writing, id, version);
                 return true;
             },

@@ -40,11 +40,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
     public Task<FittedMachine?> FindAsync(long id) =>
         database.ReadAsync(async session =>
             await _machines.FindAsync(session, id) is { } machine
-                ? new FittedMachine(
-                    machine,
-                    await _setups.FittedAsync(session, id),
-                    await jobs.ListAsync(session, id)
-                )
+                ? new FittedMachine(machine, await _setups.FittedAsync(session, id), await jobs.ListAsync(session, id))
                 : null
         );
 
@@ -141,9 +137,10 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
             "removed a machine",
             async writing =>
             {
-                if (await _machines.FindAsync(writing.Session, id) is null)
+                if (await _machines.FindAsync(writing.Session, id) is not { } machine)
                     return false;
                 writing.MachineId = id;
+                writing.What = $"removed {machine.Name}";
                 await _machines.RemoveAsync(writing, id, version);
                 return true;
             },

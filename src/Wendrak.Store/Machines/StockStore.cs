@@ -14,7 +14,7 @@ public sealed class StockStore(Database database, ChangeLog log)
             log,
             new(Kinds.StockItem),
             MachineRules.Check,
-            Described,
+            i => $"{Kinds.StockItem.NameOf(i)}, {i.Wheel.Count} on the shelf",
             items =>
                 items
                     .OrderBy(i => i.Wheel.Standard, StringComparer.Ordinal)
@@ -30,7 +30,7 @@ public sealed class StockStore(Database database, ChangeLog log)
             log,
             new(Kinds.StockSpacer),
             MachineRules.Check,
-            s => FormattableString.Invariant($"spacer {s.ThicknessMm} mm for {s.BoreMm} mm, {s.Count} in the drawer"),
+            s => $"spacer {Kinds.StockSpacer.NameOf(s)}, {s.Count} in the drawer",
             spacers => spacers.OrderBy(s => s.BoreMm).ThenBy(s => s.ThicknessMm).ThenBy(s => s.Id)
         );
 
@@ -43,10 +43,5 @@ public sealed class StockStore(Database database, ChangeLog log)
             set => DriveRules.CheckSet(set).ThrowIfAny(),
             set => $"gearbox set {set.Name}",
             sets => sets.OrderBy(s => s.Name, StringComparer.Ordinal).ThenBy(s => s.Id)
-        );
-
-    private static string Described(StockItem item) =>
-        FormattableString.Invariant(
-            $"{item.Wheel.Side.ToString().ToLowerInvariant()} {item.Wheel.Size} for {item.Wheel.Standard}, {item.Wheel.Count} on the shelf"
         );
 }

@@ -9,6 +9,8 @@ internal static class BodyHash
 {
     public static byte[] Of(string kind, long id, long version, long schema, string body) =>
         SHA256.HashData(
-            Encoding.UTF8.GetBytes(string.Create(CultureInfo.InvariantCulture, $"{kind}/{id}/{version}/{schema}\n{body}"))
+            Encoding.UTF8.GetBytes(
+                string.Create(CultureInfo.InvariantCulture, $"{kind}/{id}/{version}/{schema}\n{body}")
+            )
         );
 }

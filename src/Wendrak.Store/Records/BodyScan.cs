@@ -3,20 +3,36 @@ using Microsoft.Data.Sqlite;
 
 namespace Wendrak.Store.Records;
 
+/// <summary>A body that is not what was written.</summary>
+/// <param name="Table">record, change_item or job_event.</param>
+internal sealed record BadBody(string Table, string Kind, long Id, long Version);
+
 /// <summary>Looks at every body there is: one that is not what was written is found, though the database sees nothing wrong.</summary>
 internal static class BodyScan
 {
     private const string Sql = """
-        SELECT kind AS Kind, id AS Id, version AS Version, schema AS Schema, body AS Body, hash AS Hash FROM record
-        UNION ALL SELECT kind, id, version, schema, coalesce(body, ''), hash FROM change_item
-        UNION ALL SELECT kind, id, 1, schema, body, hash FROM job_event
+        SELECT 'record' AS InTable, kind AS Kind, id AS Id, version AS Version, schema AS Schema, body AS Body, hash AS Hash
+        FROM record
+        UNION ALL SELECT 'change_item', kind, id, version, schema, coalesce(body, ''), hash FROM change_item
+        UNION ALL SELECT 'job_event', kind, id, 1, schema, body, hash FROM job_event
         """;
 
     /// <summary>What is damaged, as it is come upon.</summary>
-    public static IEnumerable<(string Kind, long Id)> Of(SqliteConnection connection)
+    public static IEnumerable<BadBody> Of(SqliteConnection connection)
     {
-        foreach (RecordRow row in connection.Query<RecordRow>(Sql, buffered: false))
+        foreach (Row row in connection.Query<Row>(Sql, buffered: false))
             if (!row.Hash.AsSpan().SequenceEqual(BodyHash.Of(row.Kind, row.Id, row.Version, row.Schema, row.Body)))
-                yield return (row.Kind, row.Id);
+                yield return new(row.InTable, row.Kind, row.Id, row.Version);
+    }
+
+    private sealed record Row
+    {
+        public required string InTable { get; init; }
+        public required string Kind { get; init; }
+        public required long Id { get; init; }
+        public required long Version { get; init; }
+        public required long Schema { get; init; }
+        public required string Body { get; init; }
+        public required byte[] Hash { get; init; }
     }
 }

@@ -33,7 +33,17 @@ internal static class EarlierBodies
         foreach (JsonObject setting in Each(machine, "settings"))
             Without(
                 setting,
-                ["step", "mostAtOnce", "eccentricOffset", "eccentricStart", "turns", "setsItself", "hasTwoEnds", "gapLow", "gapHigh"]
+                [
+                    "step",
+                    "mostAtOnce",
+                    "eccentricOffset",
+                    "eccentricStart",
+                    "turns",
+                    "setsItself",
+                    "hasTwoEnds",
+                    "gapLow",
+                    "gapHigh",
+                ]
             );
         return AsIs(machine);
     }
@@ -56,9 +66,8 @@ internal static class EarlierBodies
     public static JsonObject Visit(JsonObject visit)
     {
         foreach (
-            JsonObject round in Each(visit, "rounds").Concat(
-                visit["inHand"]?["round"] is JsonObject begun ? [begun] : []
-            )
+            JsonObject round in Each(visit, "rounds")
+                .Concat(visit["inHand"]?["round"] is JsonObject begun ? [begun] : [])
         )
         {
             if (round["isTurnAssumed"]?.GetValue<bool>() == true && round["assumed"] is null)

@@ -67,6 +67,10 @@ internal static class Kinds
         {
             Name = "stock_item",
             Word = "wheel in stock",
+            NameOf = i =>
+                FormattableString.Invariant(
+                    $"{i.Wheel.Side.ToString().ToLowerInvariant()} {i.Wheel.Size} for {i.Wheel.Standard}"
+                ),
             Upcasters = [EarlierBodies.AsIs],
         };
 
@@ -75,6 +79,7 @@ internal static class Kinds
         {
             Name = "stock_spacer",
             Word = "spacer in stock",
+            NameOf = s => FormattableString.Invariant($"{s.ThicknessMm} mm for {s.BoreMm} mm"),
             Upcasters = [EarlierBodies.AsIs],
         };
 

@@ -43,6 +43,8 @@ public sealed class ListStore<T>(
             $"removed a {repository.Kind.Word}",
             async writing =>
             {
+                if (await repository.FindAsync(writing.Session, id) is { } value)
+                    writing.What = $"removed {described(value)}";
                 await repository.RemoveAsync(writing, id, version);
                 return true;
             },

@@ -16,7 +16,12 @@ internal sealed class MachineRepository() : Repository<Machine>(Kinds.Machine)
         Dictionary<long, GearboxSet> sets = (await _sets.ListAsync(session)).ToDictionary(s => s.Id);
         return
         [
-            .. values.Select(m => m with { Drives = [.. m.Drives.Select(d => d with { Stages = [.. d.Stages.Select(Full)] })] }),
+            .. values.Select(m =>
+                m with
+                {
+                    Drives = [.. m.Drives.Select(d => d with { Stages = [.. d.Stages.Select(Full)] })],
+                }
+            ),
         ];
 
         Stage Full(Stage stage) =>

@@ -20,7 +20,10 @@ public interface IStoredKind
     /// <exception cref="UnreadableBodyException">It is no body of this kind, or a newer program wrote it.</exception>
     string Newest(int schema, string body);
 
-    /// <summary>The record in a few words, for a sentence: “trial “B””.</summary>
+    /// <summary>What people call the one with this body: its name, or its kind where it has none.</summary>
+    string NameIn(string body);
+
+    /// <summary>The record in a few words, for a sentence: “aim “Dyke road””.</summary>
     string Called(string body);
 
     /// <summary>What a record refers to.</summary>
@@ -60,7 +63,9 @@ public sealed class StoredKind<T> : IStoredKind
         try
         {
             T? value =
-                schema == Schema ? JsonSerializer.Deserialize<T>(body, Json) : Upcast(schema, body).Deserialize<T>(Json);
+                schema == Schema
+                    ? JsonSerializer.Deserialize<T>(body, Json)
+                    : Upcast(schema, body).Deserialize<T>(Json);
             return value ?? throw new JsonException("null");
         }
         catch (Exception e) when (e is JsonException or InvalidOperationException or NotSupportedException)
@@ -70,6 +75,8 @@ public sealed class StoredKind<T> : IStoredKind
     }
 
     public string Newest(int schema, string body) => Write(Read(schema, body));
+
+    public string NameIn(string body) => NameOf(Read(Schema, body)) ?? Word;
 
     public string Called(string body) => NameOf(Read(Schema, body)) is { } name ? $"{Word} “{name}”" : Word;
 

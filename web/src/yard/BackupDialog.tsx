@@ -5,6 +5,7 @@ import { previewKeptBackup, previewRestore, restoreBackup } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useBackups } from '../api/queries'
 import { momentText } from '../quantities/days'
+import classes from './BackupDialog.module.css'
 import { RestoreDifferences } from './RestoreDifferences'
 
 /** Everything in one file, and the way back: first what it would change, then done, with what was there kept. */
@@ -32,7 +33,7 @@ export default function BackupDialog({ onClose }: { onClose: () => void }) {
         <>
           <RestoreDifferences preview={preview} />
           <Group mt="md">
-            <Button color="red" loading={restore.isPending} onClick={() => restore.mutate(preview.token)}>
+            <Button loading={restore.isPending} onClick={() => restore.mutate(preview.token)}>
               Restore it
             </Button>
             <Button variant="default" onClick={() => look.reset()}>
@@ -60,13 +61,13 @@ export default function BackupDialog({ onClose }: { onClose: () => void }) {
           {look.isPending && look.variables instanceof File && (
             <Progress mt="sm" value={sent * 100} aria-label="Sent of the file" />
           )}
-          <p className="cap">
+          <p className={`cap ${classes.about}`}>
             The first is one zip with all there is, to keep somewhere else. The second is one file a machine,
             readable without Wendrak.
           </p>
-          <h3>Made by itself, each day</h3>
+          <h3 className={classes.head}>Made by itself, each day</h3>
           {backups.data?.length === 0 && <p>None yet: the first is made a few seconds after the start.</p>}
-          <ul>
+          <ul className={classes.list}>
             {backups.data?.map(({ name, at }) => (
               <li key={name}>
                 <span className="num">{momentText(at)}</span>{' '}

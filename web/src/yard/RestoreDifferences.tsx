@@ -1,5 +1,6 @@
 import type { RestorePreview } from '../api/client'
 import { momentText } from '../quantities/days'
+import classes from './BackupDialog.module.css'
 
 const MOST_NAMED = 8
 
@@ -19,13 +20,13 @@ export function RestoreDifferences({ preview }: { preview: RestorePreview }) {
       ) : (
         <p>Restoring it would change:</p>
       )}
-      <ul>
+      <ul className={classes.list}>
         {changed.map((d) => (
           <li key={d.word}>
-            <strong>{d.word}</strong>: {d.same} stay as they are
-            <Named what="come back" names={d.back} />
-            <Named what="go" names={d.gone} />
-            <Named what="are as they were then" names={d.other} />
+            <strong>{d.word}</strong>: {d.same} {d.same === 1 ? 'stays as it is' : 'stay as they are'}
+            <Named one="comes back" more="come back" names={d.back} />
+            <Named one="goes" more="go" names={d.gone} />
+            <Named one="is as it was then" more="are as they were then" names={d.other} />
           </li>
         ))}
         {events !== eventsHere && (
@@ -41,13 +42,13 @@ export function RestoreDifferences({ preview }: { preview: RestorePreview }) {
   )
 }
 
-function Named({ what, names }: { what: string; names: string[] }) {
+function Named({ one, more, names }: { one: string; more: string; names: string[] }) {
   if (names.length === 0) return null
-  const more = names.length - MOST_NAMED
+  const unnamed = names.length - MOST_NAMED
   return (
     <>
-      ; {names.length} {what} ({names.slice(0, MOST_NAMED).join(', ')}
-      {more > 0 && ` and ${more} more`})
+      ; {names.length} {names.length === 1 ? one : more} ({names.slice(0, MOST_NAMED).join(', ')}
+      {unnamed > 0 && ` and ${unnamed} more`})
     </>
   )
 }

@@ -1,0 +1,384 @@
+using System.IO.Compression;
+using System.Text;
+using System.Text.Json;
+using Microsoft.Data.Sqlite;
+using Wendrak.Core.Machines;
+using Wendrak.Store.Demo;
+using Wendrak.Store.Machines;
+
+namespace Wendrak.Store.Tests;
+
+/// <summary>The restore drill: what was backed up comes back whole, what was there is kept, and no kill loses either.</summary>
+public sealed class BackupTests : IDisposable
+{
+    private static readonly DateTimeOffset Now = new(2026, 11, 28, 9, 0, 0, TimeSpan.Zero);
+    private readonly TempStore _store = new();
+    private readonly string _aside = Directory.CreateTempSubdirectory("wendrak-aside-").FullName;
+
+    public void Dispose()
+    {
+        _store.Dispose();
+        Directory.Delete(_aside, recursive: true);
+    }
+
+    private Restoring Restoring => new(_store.Database, TimeProvider.System);
+
+    private string Zip()
+    {
+        string zip = Path.Combine(_aside, $"{Guid.NewGuid():N}.zip");
+        BackupZip.Write(_store.Folder, zip);
+        return zip;
+    }
+
+    private static async Task<string[]> NamesAsync(TempStore store) =>
+        [.. (await store.Machines.ListAsync()).Select(m => m.Machine.Name)];
+
+    [Fact]
+    public async Task A_backup_is_shown_then_restored_and_what_was_there_can_be_brought_back()
+    {
+        FittedMachine kept = await _store.AddMachineAsync("Kept");
+        FittedMachine removed = await _store.AddMachineAsync("Removed since");
+        string zip = Zip();
+        await _store.Machines.RemoveAsync("Ann", removed.Machine.Id, removed.Machine.Version, default);
+        MachineDraft renamed = new(kept.Machine with { Name = "Renamed since" }, kept.Fitted.Loops);
+        await _store.Machines.ChangeAsync("Ann", renamed, kept.Fitted.Version, default);
+        long added = (await _store.AddMachineAsync("Added since")).Machine.Id;
+
+        RestorePreview preview = Restoring.Stage(zip);
+        RestoreDifference machines = preview.Differences.Single(d => d.Word == "machine");
+        Assert.Equal(["Removed since"], machines.Back);
+        Assert.Equal(["Added since"], machines.Gone);
+        Assert.Equal(["Renamed since"], machines.Other);
+        Assert.Equal(["Added since", "Renamed since"], await NamesAsync(_store));
+
+        string before = _store.Database.DataId;
+        Assert.Null(await Restoring.RestoreAsync("no such", "Ann"));
+        Backups.Made made = (await Restoring.RestoreAsync(preview.Token, "Ann"))!;
+        Assert.Equal(["Kept", "Removed since"], await NamesAsync(_store));
+        Assert.NotEqual(before, _store.Database.DataId);
+        Assert.Equal(("restored a backup", "Ann"), await LastAsync());
+        // No number that was given is given again.
+        Assert.True((await _store.AddMachineAsync("Next")).Machine.Id > added);
+        _store.Database.LookThrough();
+        Assert.Empty(_store.Database.Damage.Found);
+
+        await Restoring.RestoreAsync(Restoring.Stage(made.File).Token, "Ann");
+        Assert.Equal(["Added since", "Renamed since"], await NamesAsync(_store));
+    }
+
+    private async Task<(string, string)> LastAsync() =>
+        await _store.LastChangeAsync() is var change ? (change.What, change.Who) : default;
+
+    [Fact]
+    public async Task After_a_restore_and_a_crash_the_journal_belongs_to_the_file()
+    {
+        await _store.AddMachineAsync("First");
+        string zip = Zip();
+        await _store.AddMachineAsync("Second");
+        _store.Database.FoldJournalIn();
+        await _store.AddMachineAsync("Third");
+        await Restoring.RestoreAsync(Restoring.Stage(zip).Token, null);
+        await _store.AddMachineAsync("After");
+        foreach (string part in new[] { "", "-wal" })
+            await using (
+                FileStream from = File.Open(
+                    _store.Database.File + part,
+                    FileMode.Open,
+                    FileAccess.Read,
+                    FileShare.ReadWrite
+                )
+            )
+            await using (FileStream to = File.Create(Path.Combine(_aside, Database.FileName + part)))
+                await from.CopyToAsync(to);
+        using TempStore crashed = new(_aside, keep: true);
+        Assert.Null(crashed.Database.StrayJournal);
+        Assert.Equal(["After", "First"], await NamesAsync(crashed));
+    }
+
+    [Fact]
+    public async Task A_damaged_file_is_kept_as_it_is_and_a_backup_restored_over_it()
+    {
+        await _store.AddMachineAsync("Good");
+        string zip = Zip();
+        using (SqliteConnection connection = _store.Database.Open())
+        using (SqliteCommand command = connection.CreateCommand())
+        {
+            command.CommandText = "UPDATE record SET version = 99 WHERE kind = 'machine'";
+            command.ExecuteNonQuery();
+        }
+        _store.Database.LookThrough();
+        await Assert.ThrowsAsync<StorageException>(() => _store.AddMachineAsync());
+        Backups.Made kept = (await Restoring.RestoreAsync(Restoring.Stage(zip).Token, null))!;
+        Assert.StartsWith("damaged-", Path.GetFileName(kept.File), StringComparison.Ordinal);
+        Assert.Equal(["Good"], await NamesAsync(_store));
+        await _store.AddMachineAsync("Goes on");
+    }
+
+    [Theory]
+    [InlineData("a letter", "not a Wendrak data file")]
+    [InlineData("", "is empty")]
+    [InlineData("PK\u0003\u0004 cut off", "no backup of Wendrak")]
+    public void What_is_no_backup_changes_nothing(string content, string told)
+    {
+        string file = Path.Combine(_aside, "x");
+        File.WriteAllText(file, content.PadRight(content.Length == 0 ? 0 : 500));
+        DataFileException refused = Assert.Throws<DataFileException>(() => Restoring.Stage(file));
+        Assert.Contains(told, refused.Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_zip_that_climbs_out_of_its_folder_is_refused()
+    {
+        string file = Path.Combine(_aside, "climbs.zip");
+        using (ZipArchive archive = ZipFile.Open(file, ZipArchiveMode.Create))
+            archive.CreateEntry("attachments/../../climbed.txt");
+        Assert.Throws<DataFileException>(() => Restoring.Stage(file));
+        Assert.False(File.Exists(Path.Combine(_store.Folder, "climbed.txt")));
+    }
+
+    [Fact]
+    public async Task A_backup_of_an_earlier_version_is_brought_up_to_date_when_it_is_restored()
+    {
+        string fixture = Path.Combine(AppContext.BaseDirectory, "Fixtures", "1-machines.zip");
+        RestorePreview preview = Restoring.Stage(fixture);
+        Assert.Contains("Curlew", preview.Differences.Single(d => d.Word == "machine").Back);
+        await Restoring.RestoreAsync(preview.Token, null);
+        Assert.Contains("Curlew", await NamesAsync(_store));
+    }
+
+    [Fact]
+    public async Task Attachments_are_stored_once_by_their_content_and_go_with_the_backup()
+    {
+        Attachments attachments = new(_store.Database);
+        byte[] picture = Encoding.UTF8.GetBytes(new string('p', 100_000));
+        string hash = "";
+        for (int i = 0; i < 2; i++)
+            await _store.Log.MakeAsync(
+                "Ann",
+                "added a photo",
+                async writing =>
+                {
+                    hash = await attachments.AddAsync(writing, new MemoryStream(picture), "image/jpeg", Now);
+                    return true;
+                },
+                default
+            );
+        Assert.Equal(Convert.ToHexStringLower(System.Security.Cryptography.SHA256.HashData(picture)), hash);
+        Assert.Null(attachments.Open(new string('0', 64)));
+        Assert.Throws<ArgumentException>(() => attachments.Open("../wendrak.db"));
+        string zip = Zip();
+        Directory.Delete(Path.Combine(_store.Folder, Attachments.FolderName), recursive: true);
+        await Restoring.RestoreAsync(Restoring.Stage(zip).Token, null);
+        await using Stream back = attachments.Open(hash)!;
+        Assert.Equal(picture.Length, back.Length);
+    }
+
+    [Fact]
+    public async Task The_workshop_as_open_JSON_can_be_read_without_this_program_and_back()
+    {
+        await DemoData.FillAsync(_store.Database, TimeProvider.System);
+        string zip = Path.Combine(_aside, "open.zip");
+        await using (FileStream file = File.Create(zip))
+            await new WorkshopExport(_store.Machines, _store.Files, _store.Stock, _store.History).WriteAsync(file);
+        using ZipArchive archive = ZipFile.OpenRead(zip);
+        Assert.Equal(7, archive.Entries.Count(e => e.FullName.StartsWith("machines/", StringComparison.Ordinal)));
+        Assert.All(
+            archive.Entries.Where(e => e.Name.EndsWith(".json", StringComparison.Ordinal)),
+            e => JsonDocument.Parse(e.Open()).Dispose()
+        );
+        using TempStore other = new();
+        foreach (
+            ZipArchiveEntry entry in archive.Entries.Where(e =>
+                e.FullName.StartsWith("machines/", StringComparison.Ordinal)
+            )
+        )
+        {
+            using StreamReader reader = new(entry.Open());
+            await other.Files.ReadAsync("Ann", MachineFileText.Read(await reader.ReadToEndAsync()), default);
+        }
+        Assert.Equal(await NamesAsync(_store), await NamesAsync(other));
+    }
+
+    [Fact]
+    public async Task What_is_good_of_a_damaged_file_is_saved_into_a_new_one()
+    {
+        await DemoData.FillAsync(_store.Database, TimeProvider.System);
+        using (SqliteConnection connection = _store.Database.Open())
+        using (SqliteCommand command = connection.CreateCommand())
+        {
+            command.CommandText = """
+                UPDATE record SET body = replace(body, 'Curlew', 'Curfew') WHERE kind = 'machine' AND id = 1;
+                UPDATE record SET body = '{}' WHERE kind = 'aim' AND id = 1;
+                UPDATE change_item SET body = '{}' WHERE kind = 'aim' AND id = 1
+                """;
+            command.ExecuteNonQuery();
+        }
+        _store.Database.FoldJournalIn();
+        byte[] damaged = await File.ReadAllBytesAsync(_store.Database.File);
+        string into = Path.Combine(_aside, "rescued");
+        Rescued rescued = Rescue.Run(_store.Folder, into, Now);
+        Assert.Contains("record: aim 1", rescued.Lost);
+        Assert.Equal(damaged, await File.ReadAllBytesAsync(_store.Database.File));
+        using TempStore saved = new(into, keep: true);
+        saved.Database.LookThrough();
+        Assert.Empty(saved.Database.Damage.Found);
+        // The machine's row was lost; its newest change still says what it was.
+        Assert.Contains("Curlew", await NamesAsync(saved));
+        Assert.Equal(7, (await NamesAsync(saved)).Length);
+        Assert.DoesNotContain(await saved.Aims.ListAsync(1), a => a.Id == 1);
+        await saved.AddMachineAsync("Goes on");
+        Assert.Throws<DataFileException>(() => Rescue.Run(_store.Folder, into, Now));
+    }
+
+    [Fact]
+    public async Task With_pages_gone_the_rest_is_saved()
+    {
+        await DemoData.FillAsync(_store.Database, TimeProvider.System);
+        _store.Database.FoldJournalIn();
+        byte[] whole = await File.ReadAllBytesAsync(_store.Database.File);
+        int most = 0;
+        for (int page = 40; page < whole.Length / 4096; page += 7)
+        {
+            string folder = Path.Combine(_aside, $"rotten-{page}");
+            Directory.CreateDirectory(folder);
+            byte[] rotten = [.. whole];
+            Array.Clear(rotten, page * 4096, 4096);
+            await File.WriteAllBytesAsync(Path.Combine(folder, Database.FileName), rotten);
+            Rescued rescued = Rescue.Run(folder, Path.Combine(folder, "saved"), Now);
+            using TempStore saved = new(Path.Combine(folder, "saved"), keep: true);
+            saved.Database.LookThrough();
+            Assert.Empty(saved.Database.Damage.Found);
+            most = Math.Max(most, rescued.Saved["record"]);
+            Assert.InRange((await NamesAsync(saved)).Length, 1, 7);
+        }
+        Assert.InRange(most, 80, 200);
+    }
+
+    /// <summary>Stops where it is told to, as a power cut would.</summary>
+    private sealed class PowerCut(string at) : Exception(at);
+
+    [Fact]
+    public async Task Killed_between_any_two_steps_of_beginning_anew_nothing_is_lost()
+    {
+        await _store.AddMachineAsync("Precious");
+        byte[][] left = [await ReadAsync(""), await ReadAsync("-wal")];
+        for (int cut = 0; ; cut++)
+        {
+            string folder = LaidOut(left, cut);
+            int step = 0;
+            bool isCut = false;
+            try
+            {
+                Beginning.PutAside(folder, Now, between: at => Cut(ref step, cut, at));
+            }
+            catch (PowerCut)
+            {
+                isCut = true;
+            }
+            // The next start, whatever it is asked for, finds the old data where it was or put aside, whole.
+            if (!File.Exists(Path.Combine(folder, Database.FileName)))
+                await Beginning.WithAsync(folder, Now, _ => Task.CompletedTask);
+            using (TempStore next = new(folder, keep: true))
+            {
+                string aside = Directory
+                    .GetFiles(folder, Database.FileName, SearchOption.AllDirectories)
+                    .FirstOrDefault(f => f.Contains("before-fresh", StringComparison.Ordinal), "");
+                string[] here = await NamesAsync(next);
+                if (here.Length == 0)
+                    using (TempStore old = new(Path.GetDirectoryName(aside)!, keep: true))
+                        here = await NamesAsync(old);
+                Assert.Equal(["Precious"], here);
+            }
+            if (!isCut)
+                return;
+        }
+    }
+
+    [Fact]
+    public async Task Killed_between_any_two_steps_of_a_restore_either_state_is_whole()
+    {
+        await _store.AddMachineAsync("In the backup");
+        string zip = Zip();
+        await _store.AddMachineAsync("Since");
+        byte[][] left = [await ReadAsync(""), await ReadAsync("-wal")];
+        for (int cut = 0; ; cut++)
+        {
+            string folder = LaidOut(left, cut);
+            int step = 0;
+            bool isCut = false;
+            try
+            {
+                RestoreAtStart.Run(folder, zip, Now, at => Cut(ref step, cut, at));
+            }
+            catch (PowerCut)
+            {
+                isCut = true;
+            }
+            RestoreAtStart.Finish(folder, Now);
+            using (TempStore next = new(folder, keep: true))
+            {
+                string names = string.Join(", ", await NamesAsync(next));
+                Assert.Contains(names, new[] { "In the backup, Since", "In the backup" });
+                Assert.True(isCut || names == "In the backup");
+            }
+            if (!isCut)
+                return;
+        }
+    }
+
+    [Fact]
+    public async Task Killed_between_any_two_steps_of_the_first_start_it_begins_anew()
+    {
+        for (int cut = 0; ; cut++)
+        {
+            string folder = Path.Combine(_aside, $"first-{cut}");
+            Directory.CreateDirectory(folder);
+            int step = 0;
+            bool isCut = false;
+            try
+            {
+                await Beginning.WithAsync(folder, Now, FillAsync, at => Cut(ref step, cut, at));
+            }
+            catch (PowerCut)
+            {
+                isCut = true;
+            }
+            if (!File.Exists(Path.Combine(folder, Database.FileName)))
+                await Beginning.WithAsync(folder, Now, FillAsync);
+            using (TempStore next = new(folder, keep: true))
+                Assert.Equal(7, (await NamesAsync(next)).Length);
+            if (!isCut)
+                return;
+        }
+
+        static Task FillAsync(Database database) => DemoData.FillAsync(database, TimeProvider.System);
+    }
+
+    private static void Cut(ref int step, int cut, string at)
+    {
+        if (step++ == cut)
+            throw new PowerCut(at);
+    }
+
+    private string LaidOut(byte[][] left, int cut)
+    {
+        string folder = Path.Combine(_aside, $"cut-{cut}");
+        Directory.CreateDirectory(folder);
+        File.WriteAllBytes(Path.Combine(folder, Database.FileName), left[0]);
+        File.WriteAllBytes(Path.Combine(folder, Database.FileName + "-wal"), left[1]);
+        return folder;
+    }
+
+    private async Task<byte[]> ReadAsync(string suffix)
+    {
+        await using FileStream file = File.Open(
+            _store.Database.File + suffix,
+            FileMode.Open,
+            FileAccess.Read,
+            FileShare.ReadWrite
+        );
+        byte[] content = new byte[file.Length];
+        await file.ReadExactlyAsync(content);
+        return content;
+    }
+}
