@@ -20,9 +20,9 @@ public static class StockEndpoints
 {
     public static void MapStock(this IEndpointRouteBuilder app)
     {
-        new ListEndpoints<StockItem>(s => s.Wheels).Map(app, "/api/stock", "Stock", "listStock");
-        new ListEndpoints<StockSpacer>(s => s.Spacers).Map(app, "/api/spacers", "Spacer", "listSpacers");
-        RouteGroupBuilder sets = new ListEndpoints<GearboxSet>(s => s.GearboxSets).Map(
+        ListEndpoints<StockItem>.Map(app, "/api/stock", "Stock", "listStock");
+        ListEndpoints<StockSpacer>.Map(app, "/api/spacers", "Spacer", "listSpacers");
+        RouteGroupBuilder sets = ListEndpoints<GearboxSet>.Map(
             app,
             "/api/gearbox-sets",
             "GearboxSet",

@@ -70,6 +70,9 @@ public static class WendrakApp
         services.AddSingleton<SetupStore>();
         services.AddSingleton<AimStore>();
         services.AddSingleton<StockStore>();
+        services.AddSingleton(p => p.GetRequiredService<StockStore>().Wheels);
+        services.AddSingleton(p => p.GetRequiredService<StockStore>().Spacers);
+        services.AddSingleton(p => p.GetRequiredService<StockStore>().GearboxSets);
         services.AddSingleton<WorkshopExport>();
         services.AddSingleton<Restoring>();
         services.Configure<JsonOptions>(o => Json.Configure(o.SerializerOptions));

@@ -1,0 +1,289 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Tension;
+using Wendrak.Store.Jobs;
+using Wendrak.Store.Ledger;
+using Wendrak.Store.Machines;
+
+namespace Wendrak.Store.Tests;
+
+/// <summary>Does things to a store in an order drawn by lot: every kind, what hangs on it, undo and redo of anything.</summary>
+public sealed class EveryOrder(TempStore store, int seed)
+{
+    private readonly Random _random = new(seed);
+    private int _count;
+
+    /// <summary>Things that were done, by what was done.</summary>
+    public Dictionary<string, int> Done { get; } = [];
+
+    /// <summary>One step. Only refusals may come of it, and then nothing has changed.</summary>
+    /// <returns>What was done; null when it was refused.</returns>
+    public async Task<string?> StepAsync()
+    {
+        (string name, Func<Task> step) = Draw();
+        string before = await EverythingAsync(store);
+        try
+        {
+            await step();
+            Done[name] = Done.GetValueOrDefault(name) + 1;
+            return name;
+        }
+        catch (Exception e)
+            when (e is InvalidInputException or ChangedMeanwhileException or CannotUndoException or StillUsedException)
+        {
+            Assert.False(string.IsNullOrWhiteSpace(e.Message));
+            Assert.Equal(before, await EverythingAsync(store));
+            return null;
+        }
+    }
+
+    private (string, Func<Task>) Draw()
+    {
+        (string, Func<Task>)[] all =
+        [
+            ("add machine", AddMachineAsync),
+            ("change machine", ChangeMachineAsync),
+            ("copy machine", CopyMachineAsync),
+            ("remove machine", RemoveMachineAsync),
+            ("read file", ReadFileAsync),
+            ("add trial", AddTrialAsync),
+            ("change setup", ChangeSetupAsync),
+            ("fit", FitAsync),
+            ("deliver", DeliverAsync),
+            ("add aim", AddAimAsync),
+            ("change aim", ChangeAimAsync),
+            ("remove aim", RemoveAimAsync),
+            ("begin visit", BeginVisitAsync),
+            ("happen", HappenAsync),
+            ("happen", HappenAsync),
+            ("remove visit", RemoveVisitAsync),
+            ("add set", () => store.Stock.GearboxSets.AddAsync("Ann", new(0, 0, Name("set"), [2, 1], false, null), default)),
+            ("change set", ChangeSetAsync),
+            ("remove set", RemoveSetAsync),
+            ("add stock", () => store.Stock.Wheels.AddAsync("Ann", new(0, 0, Wheel(), null), default)),
+            ("change stock", ChangeStockAsync),
+            ("remove stock", RemoveStockAsync),
+            ("add spacer", () => store.Stock.Spacers.AddAsync("Ann", new(0, 0, 1 + _random.Next(9), 17, 3), default)),
+            ("undo", UndoAsync),
+            ("undo", UndoAsync),
+            ("undo last", UndoLastAsync),
+            ("undo last", UndoLastAsync),
+        ];
+        return all[_random.Next(all.Length)];
+    }
+
+    /// <summary>Everything that is stored, whatever versions it has: one line each.</summary>
+    public static async Task<string> EverythingAsync(TempStore store)
+    {
+        List<string> lines = [];
+        foreach (FittedMachine m in (await store.Machines.ListAsync()).OrderBy(m => m.Machine.Id))
+        {
+            lines.Add(Line(m.Machine with { Version = 0, Drives = [.. m.Machine.Drives.Select(WithoutSetVersions)] }));
+            lines.AddRange((await store.Setups.ListAsync(m.Machine.Id)).Select(s => Line(s with { Version = 0 })));
+            lines.AddRange((await store.Aims.ListAsync(m.Machine.Id)).Select(a => Line(a with { Version = 0 })));
+            lines.AddRange(m.Visits.OrderBy(v => v.Id).Select(v => Line(v with { Version = 0 })));
+        }
+        lines.AddRange((await store.Stock.Wheels.ListAsync()).Select(s => Line(s with { Version = 0 })));
+        lines.AddRange((await store.Stock.Spacers.ListAsync()).Select(s => Line(s with { Version = 0 })));
+        lines.AddRange((await store.Stock.GearboxSets.ListAsync()).Select(s => Line(s with { Version = 0 })));
+        return string.Join('\n', lines);
+
+        static string Line<T>(T value) => Rows.ToJson(value);
+        static Drive WithoutSetVersions(Drive d) =>
+            d with
+            {
+                Stages = [.. d.Stages.Select(s => s is Gearbox g ? g with { Set = g.Set with { Version = 0 } } : s)],
+            };
+    }
+
+    private string Name(string what) => $"{what} {++_count}";
+
+    private StockWheel Wheel() => new("520", WheelSide.Front, 13 + _random.Next(5), null, 1, 20, true);
+
+    private async Task<T> OneAsync<T>(Task<IReadOnlyList<T>> of) =>
+        await of is { Count: > 0 } list
+            ? list[_random.Next(list.Count)]
+            : throw new InvalidInputException("", "none", "There is none.");
+
+    private Task<FittedMachine> MachineAsync() => OneAsync(store.Machines.ListAsync());
+
+    private async Task<Setup> SetupAsync() => await OneAsync(store.Setups.ListAsync((await MachineAsync()).Machine.Id));
+
+    private async Task AddMachineAsync()
+    {
+        MachineKind[] kinds = Enum.GetValues<MachineKind>();
+        MachineDraft draft = StartingMachines.For(kinds[_random.Next(kinds.Length)]);
+        await store.Machines.AddAsync("Ann", draft with { Machine = draft.Machine with { Name = Name("machine") } }, default);
+    }
+
+    private async Task ChangeMachineAsync()
+    {
+        FittedMachine m = await MachineAsync();
+        Machine machine = m.Machine with { Note = Name("note") };
+        Drive drive = machine.Drives[0];
+        MachineDraft draft = _random.Next(4) switch
+        {
+            0 => new(machine with { Drives = [drive with { Key = Name("key") }, .. machine.Drives.Skip(1)] }, m.Fitted.Loops),
+            1 => new(machine, [.. m.Fitted.Loops.Select(l => l with { RearSize = l.RearSize + 1 })]),
+            2 when drive.Stages.OfType<Loop>().LastOrDefault() is { } last => WithAnotherLoop(m, machine, drive, last),
+            _ => new(machine, m.Fitted.Loops),
+        };
+        await store.Machines.ChangeAsync("Ann", draft, m.Fitted.Version, default);
+    }
+
+    private MachineDraft WithAnotherLoop(FittedMachine m, Machine machine, Drive drive, Loop like)
+    {
+        string key = Name("loop");
+        Loop more = like with { Key = key, DrivingShaft = like.DrivenShaft, DrivenShaft = Name("shaft") };
+        LoopChoice choice = m.Fitted.Loops.First(l => l.LoopKey == like.Key) with { LoopKey = key };
+        return new(
+            machine with
+            {
+                Drives = [drive with { Stages = [.. drive.Stages, more] }, .. machine.Drives.Skip(1)],
+            },
+            [.. m.Fitted.Loops, choice]
+        );
+    }
+
+    private async Task CopyMachineAsync() =>
+        await store.Machines.CopyAsync("Ann", (await MachineAsync()).Machine.Id, Name("copy"), default);
+
+    private async Task RemoveMachineAsync()
+    {
+        FittedMachine m = await MachineAsync();
+        await store.Machines.RemoveAsync("Ann", m.Machine.Id, m.Machine.Version, default);
+    }
+
+    private async Task ReadFileAsync() =>
+        await store.Files.ReadAsync("Ann", (await store.Files.WriteAsync((await MachineAsync()).Machine.Id))!, default);
+
+    private async Task AddTrialAsync()
+    {
+        FittedMachine m = await MachineAsync();
+        NewTrial trial = new(
+            Name("trial"),
+            [.. m.Fitted.Loops.Take(1).Select(l => l with { RearSize = l.RearSize + _random.Next(3) })],
+            null,
+            null
+        );
+        await store.Setups.AddTrialAsync("Ann", m.Machine.Id, trial, default);
+    }
+
+    private async Task ChangeSetupAsync()
+    {
+        Setup setup = await SetupAsync();
+        await store.Setups.ChangeAsync("Ann", setup with { Note = Name("note") }, default);
+    }
+
+    private async Task FitAsync()
+    {
+        Setup setup = await SetupAsync();
+        await store.Setups.FitAsync("Ann", setup.Id, setup.Version, default);
+    }
+
+    private async Task DeliverAsync()
+    {
+        FittedMachine m = await MachineAsync();
+        await store.Setups.SetDeliveredAsync("Ann", m.Machine.Id, new(m.Fitted.Loops, []), default);
+    }
+
+    private async Task AddAimAsync()
+    {
+        FittedMachine m = await MachineAsync();
+        Aim aim = TempStore.AimFor(m.Machine.Id) with
+        {
+            Name = Name("aim"),
+            DriveKey = m.Machine.Drives[0].Key,
+            Target = new MatchSetup(m.Fitted.Id, "as fitted", m.Fitted.Loops, [], 2),
+        };
+        await store.Aims.AddAsync("Ann", aim, default);
+    }
+
+    private async Task<Aim> AimAsync() => await OneAsync(store.Aims.ListAsync((await MachineAsync()).Machine.Id));
+
+    private async Task ChangeAimAsync() => await store.Aims.ChangeAsync("Ann", await AimAsync() with { Note = Name("note") }, default);
+
+    private async Task RemoveAimAsync()
+    {
+        Aim aim = await AimAsync();
+        await store.Aims.RemoveAsync("Ann", aim.Id, aim.Version, default);
+    }
+
+    private async Task BeginVisitAsync()
+    {
+        FittedMachine m = await MachineAsync();
+        LoopChoice loop = await OneAsync(Task.FromResult(m.Fitted.Loops));
+        await store.Jobs.AddAsync(
+            "Ann",
+            new(0, 0, m.Machine.Id, loop.LoopKey, new(2026, 11, 28), null, SetGoal.Both, [], [], null),
+            default
+        );
+    }
+
+    private async Task<SetJob> VisitAsync() => await OneAsync(store.Jobs.ListAsync((await MachineAsync()).Machine.Id));
+
+    private async Task HappenAsync()
+    {
+        SetJob visit = await VisitAsync();
+        JobEvent happens = _random.Next(6) switch
+        {
+            0 => new RoundKept(visit.LoopKey, null),
+            1 => new CautionsSeen(visit.LoopKey),
+            2 => new StepTicked(visit.LoopKey, ClosingStep.FinalTorque, _random.Next(2) == 0),
+            3 => new VisitClosed(visit.LoopKey, new(2026, 11, 28), null, Enum.GetValues<ClosingStep>(), null, null, null, "so"),
+            _ => new ReadingTaken(visit.LoopKey, new(ReadingMethod.FreePlay, 20 + _random.Next(20), _random.Next(4))),
+        };
+        await store.Jobs.AppendAsync("Ann", visit.Id, [new(Name("key"), happens)], default);
+    }
+
+    private async Task RemoveVisitAsync()
+    {
+        SetJob visit = await VisitAsync();
+        await store.Jobs.RemoveAsync("Ann", visit.Id, visit.Version, default);
+    }
+
+    private async Task ChangeSetAsync() =>
+        await store.Stock.GearboxSets.ChangeAsync(
+            "Ann",
+            await OneAsync(store.Stock.GearboxSets.ListAsync()) with
+            {
+                Note = Name("note"),
+            },
+            default
+        );
+
+    private async Task RemoveSetAsync()
+    {
+        GearboxSet set = await OneAsync(store.Stock.GearboxSets.ListAsync());
+        await store.Stock.GearboxSets.RemoveAsync("Ann", set.Id, set.Version, default);
+    }
+
+    private async Task ChangeStockAsync() =>
+        await store.Stock.Wheels.ChangeAsync(
+            "Ann",
+            await OneAsync(store.Stock.Wheels.ListAsync()) with
+            {
+                Note = Name("note"),
+            },
+            default
+        );
+
+    private async Task RemoveStockAsync()
+    {
+        StockItem item = await OneAsync(store.Stock.Wheels.ListAsync());
+        await store.Stock.Wheels.RemoveAsync("Ann", item.Id, item.Version, default);
+    }
+
+    private async Task UndoLastAsync()
+    {
+        Change last = await OneAsync(store.History.ListAsync(null, null, 1));
+        await store.Undoing.UndoAsync("Ben", last.Id, default);
+    }
+
+    private async Task UndoAsync()
+    {
+        Change any = await OneAsync(store.History.ListAsync(null, null, 12));
+        await store.Undoing.UndoAsync("Ben", any.Id, default);
+    }
+}
