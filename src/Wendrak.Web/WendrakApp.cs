@@ -18,9 +18,10 @@ public static class WendrakApp
     /// <exception cref="DataFileException">The data folder or file can't be used.</exception>
     public static async Task<WebApplication> BuildAsync(StartOptions options, TimeProvider clock)
     {
-        WebApplicationBuilder builder = WebApplication.CreateSlimBuilder();
-        // What this program listens on is its own to say, not a variable's of the web server.
-        builder.Configuration.Sources.Clear();
+        // Empty: what this program listens on is its own to say, not a variable's of the web server.
+        WebApplicationBuilder builder = WebApplication.CreateEmptyBuilder(new());
+        builder.Services.AddRouting();
+        builder.WebHost.UseKestrelCore();
         builder.WebHost.ConfigureKestrel(k =>
         {
             // Loopback only: whoever else is on the network sees nothing.

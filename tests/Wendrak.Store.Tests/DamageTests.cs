@@ -140,6 +140,24 @@ public sealed class DamageTests : IAsyncLifetime, IDisposable
         Assert.Contains("damaged", refused.Message, StringComparison.Ordinal);
     }
 
+    /// <summary>Result codes: https://www.sqlite.org/rescode.html.</summary>
+    [Theory]
+    [InlineData(5, 5, StorageTrouble.Busy)]
+    [InlineData(8, 8, StorageTrouble.ReadOnly)]
+    [InlineData(10, 778, StorageTrouble.Failing)] // SQLITE_IOERR_WRITE
+    [InlineData(11, 11, StorageTrouble.Damaged)]
+    [InlineData(13, 13, StorageTrouble.Full)]
+    [InlineData(14, 14, StorageTrouble.Gone)]
+    [InlineData(26, 26, StorageTrouble.Damaged)]
+    [InlineData(1, 1, null)] // a mistake of ours
+    [InlineData(19, 19, null)]
+    public void What_the_database_refuses_is_said_in_a_sentence(int code, int extended, StorageTrouble? trouble)
+    {
+        StorageException? told = StorageException.Of(new SqliteException("refused", code, extended));
+        Assert.Equal(trouble, told?.Trouble);
+        Assert.True(told is null || told.Message.Length > 40);
+    }
+
     [Fact]
     public async Task One_damaged_record_is_told_at_its_reading_and_the_others_are_read()
     {

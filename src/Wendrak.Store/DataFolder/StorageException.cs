@@ -41,12 +41,11 @@ public sealed class StorageException(StorageTrouble trouble, Exception? inner = 
             full = 13,
             cannotOpen = 14,
             notADatabase = 26;
-        const int ioOfFullDisk = 10 | (3 << 8); // a write that was cut short
         StorageTrouble? trouble = e.SqliteErrorCode switch
         {
             busy or locked => StorageTrouble.Busy,
             readOnly => StorageTrouble.ReadOnly,
-            io => e.SqliteExtendedErrorCode == ioOfFullDisk ? StorageTrouble.Full : StorageTrouble.Failing,
+            io => StorageTrouble.Failing,
             corrupt or notADatabase => StorageTrouble.Damaged,
             full => StorageTrouble.Full,
             cannotOpen => StorageTrouble.Gone,
