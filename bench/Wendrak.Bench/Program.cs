@@ -16,6 +16,16 @@ if (args is ["fuzz"])
     await FuzzFigures.PrintAsync();
     return;
 }
+if (args is ["store"])
+{
+    await StoreFigures.PrintAsync();
+    return;
+}
+if (args is ["kills"])
+{
+    await KillFigures.PrintAsync();
+    return;
+}
 BenchmarkSwitcher
     .FromTypes([
         typeof(RatioSearchBench),

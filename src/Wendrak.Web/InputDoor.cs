@@ -19,10 +19,19 @@ internal static class InputDoor
     /// <exception cref="InvalidInputException">Every place that can't be taken, by its path.</exception>
     public static ValueTask<object?> CheckAsync(EndpointFilterInvocationContext context, EndpointFilterDelegate next)
     {
+        Check([.. context.Arguments]);
+        return next(context);
+    }
+
+    /// <summary>Refuses what an endpoint read by itself.</summary>
+    /// <exception cref="InvalidInputException">Every place that can't be taken, by its path.</exception>
+    public static void Check(params object?[] read)
+    {
         List<InputIssue> issues = [];
-        foreach (object? argument in context.Arguments)
-            Look(argument, "", false, issues);
-        return issues.Count > 0 ? throw new InvalidInputException(issues) : next(context);
+        foreach (object? value in read)
+            Look(value, "", false, issues);
+        if (issues.Count > 0)
+            throw new InvalidInputException(issues);
     }
 
     private static void Look(object? value, string path, bool mayBeNull, List<InputIssue> issues)

@@ -1,6 +1,9 @@
+using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Machines;
+using Wendrak.Core.Quantities;
 using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;
@@ -32,8 +35,16 @@ public static class MachineEndpoints
         machines.MapDelete("/{id:long}", RemoveAsync).WithName("removeMachine");
         machines.MapPost("/{id:long}/redo", RedoAfterAsync).WithName("redoAfterChange");
         machines.MapPost("/{id:long}/copy", CopyAsync).WithName("copyMachine");
-        machines.MapGet("/{id:long}/file", ToFileAsync).WithName("writeMachineFile");
-        machines.MapPost("/file", FromFileAsync).WithName("readMachineFile");
+        machines
+            .MapGet("/{id:long}/file", ToFileAsync)
+            .Produces<MachineFile>()
+            .Produces(StatusCodes.Status404NotFound)
+            .WithName("writeMachineFile");
+        machines
+            .MapPost("/file", FromFileAsync)
+            .Accepts<MachineFile>("application/json")
+            .WithMetadata(new RequestSizeLimitAttribute(RequestLimits.MostFileBytes))
+            .WithName("readMachineFile");
         machines.MapGet("/starting/{kind}", Starting).WithName("startMachine");
     }
 
@@ -102,16 +113,43 @@ public static class MachineEndpoints
             ? TypedResults.Created($"/api/machines/{added.Machine.Id}", CardOf(added))
             : TypedResults.NotFound();
 
-    private static async Task<Results<Ok<MachineFile>, NotFound>> ToFileAsync(long id, MachineFiles files) =>
-        await files.WriteAsync(id) is { } file ? TypedResults.Ok(file) : TypedResults.NotFound();
+    private static async Task ToFileAsync(long id, MachineFiles files, HttpContext context, CancellationToken ct)
+    {
+        if (await files.WriteAsync(id) is not { } file)
+        {
+            await Results.NotFound().ExecuteAsync(context);
+            return;
+        }
+        context.Response.ContentType = "application/json; charset=utf-8";
+        await MachineFileText.WriteAsync(context.Response.BodyWriter, file, ct);
+    }
 
     private static async Task<Created<MachineCard>> FromFileAsync(
-        MachineFile file,
         MachineFiles files,
         HttpContext context,
         CancellationToken ct
     )
     {
+        MachineFile file;
+        try
+        {
+            file = await MachineFileText.ReadAsync(context.Request.BodyReader, ct);
+        }
+        // What the reader of text refuses is no JSON at all; what the reader of records refuses is named with its place.
+        catch (JsonException e) when (e.GetType() != typeof(JsonException) || e.InnerException is JsonException)
+        {
+            throw new InvalidInputException(
+                "",
+                "not_whole",
+                "It is not whole JSON: perhaps it was cut off. Nothing of it was stored."
+            );
+        }
+        catch (JsonException e)
+        {
+            // In the words of any other body that can't be read.
+            throw new BadHttpRequestException("This is no machine file.", e);
+        }
+        InputDoor.Check(file);
         FittedMachine added = await files.ReadAsync(context.Who(), file, ct);
         return TypedResults.Created($"/api/machines/{added.Machine.Id}", CardOf(added));
     }

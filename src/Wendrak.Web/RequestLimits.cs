@@ -6,11 +6,14 @@ namespace Wendrak.Web;
 /// <summary>How large a request may be.</summary>
 public static class RequestLimits
 {
-    /// <summary>1 MB: the largest search and the largest machine file stay far below.</summary>
+    /// <summary>1 MB: the largest search stays far below.</summary>
     public const long MostBytes = 1_000_000;
 
     /// <summary>A minute of sound: 16 bit, two channels, 48 000 samples a second.</summary>
     public const long MostSoundBytes = 12_000_000;
+
+    /// <summary>A machine with ten thousand visits.</summary>
+    public const long MostFileBytes = 500_000_000;
 
     /// <summary>A workshop with years of photos.</summary>
     public const long MostBackupBytes = 20_000_000_000;

@@ -194,7 +194,7 @@ public sealed class BackupTests : IDisposable
         )
         {
             using StreamReader reader = new(entry.Open());
-            await other.Files.ReadAsync("Ann", MachineFileText.Read(await reader.ReadToEndAsync()), default);
+            await other.Files.ReadAsync("Ann", await FileText.ReadAsync(await reader.ReadToEndAsync()), default);
         }
         Assert.Equal(await NamesAsync(_store), await NamesAsync(other));
     }

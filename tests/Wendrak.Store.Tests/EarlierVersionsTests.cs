@@ -87,7 +87,7 @@ public sealed class EarlierVersionsTests : IDisposable
     {
         using TempStore store = Open(fixture, out _);
         string text = await File.ReadAllTextAsync(Path.Combine(_folder, "machine-file.json"));
-        MachineFile file = MachineFileText.Read(text);
+        MachineFile file = await FileText.ReadAsync(text);
         FittedMachine read = await store.Files.ReadAsync("Ann", file, default);
         JsonObject written = JsonNode.Parse(text)!.AsObject();
         Holds(written["machine"]!, read.Machine);

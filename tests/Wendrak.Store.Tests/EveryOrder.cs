@@ -58,7 +58,10 @@ public sealed class EveryOrder(TempStore store, int seed)
             ("happen", HappenAsync),
             ("happen", HappenAsync),
             ("remove visit", RemoveVisitAsync),
-            ("add set", () => store.Stock.GearboxSets.AddAsync("Ann", new(0, 0, Name("set"), [2, 1], false, null), default)),
+            (
+                "add set",
+                () => store.Stock.GearboxSets.AddAsync("Ann", new(0, 0, Name("set"), [2, 1], false, null), default)
+            ),
             ("change set", ChangeSetAsync),
             ("remove set", RemoveSetAsync),
             ("add stock", () => store.Stock.Wheels.AddAsync("Ann", new(0, 0, Wheel(), null), default)),
@@ -114,7 +117,14 @@ public sealed class EveryOrder(TempStore store, int seed)
     {
         MachineKind[] kinds = Enum.GetValues<MachineKind>();
         MachineDraft draft = StartingMachines.For(kinds[_random.Next(kinds.Length)]);
-        await store.Machines.AddAsync("Ann", draft with { Machine = draft.Machine with { Name = Name("machine") } }, default);
+        await store.Machines.AddAsync(
+            "Ann",
+            draft with
+            {
+                Machine = draft.Machine with { Name = Name("machine") },
+            },
+            default
+        );
     }
 
     private async Task ChangeMachineAsync()
@@ -124,7 +134,13 @@ public sealed class EveryOrder(TempStore store, int seed)
         Drive drive = machine.Drives[0];
         MachineDraft draft = _random.Next(4) switch
         {
-            0 => new(machine with { Drives = [drive with { Key = Name("key") }, .. machine.Drives.Skip(1)] }, m.Fitted.Loops),
+            0 => new(
+                machine with
+                {
+                    Drives = [drive with { Key = Name("key") }, .. machine.Drives.Skip(1)],
+                },
+                m.Fitted.Loops
+            ),
             1 => new(machine, [.. m.Fitted.Loops.Select(l => l with { RearSize = l.RearSize + 1 })]),
             2 when drive.Stages.OfType<Loop>().LastOrDefault() is { } last => WithAnotherLoop(m, machine, drive, last),
             _ => new(machine, m.Fitted.Loops),
@@ -202,7 +218,8 @@ public sealed class EveryOrder(TempStore store, int seed)
 
     private async Task<Aim> AimAsync() => await OneAsync(store.Aims.ListAsync((await MachineAsync()).Machine.Id));
 
-    private async Task ChangeAimAsync() => await store.Aims.ChangeAsync("Ann", await AimAsync() with { Note = Name("note") }, default);
+    private async Task ChangeAimAsync() =>
+        await store.Aims.ChangeAsync("Ann", await AimAsync() with { Note = Name("note") }, default);
 
     private async Task RemoveAimAsync()
     {
@@ -231,7 +248,16 @@ public sealed class EveryOrder(TempStore store, int seed)
             0 => new RoundKept(visit.LoopKey, null),
             1 => new CautionsSeen(visit.LoopKey),
             2 => new StepTicked(visit.LoopKey, ClosingStep.FinalTorque, _random.Next(2) == 0),
-            3 => new VisitClosed(visit.LoopKey, new(2026, 11, 28), null, Enum.GetValues<ClosingStep>(), null, null, null, "so"),
+            3 => new VisitClosed(
+                visit.LoopKey,
+                new(2026, 11, 28),
+                null,
+                Enum.GetValues<ClosingStep>(),
+                null,
+                null,
+                null,
+                "so"
+            ),
             _ => new ReadingTaken(visit.LoopKey, new(ReadingMethod.FreePlay, 20 + _random.Next(20), _random.Next(4))),
         };
         await store.Jobs.AppendAsync("Ann", visit.Id, [new(Name("key"), happens)], default);

@@ -10,11 +10,14 @@ public sealed class EveryOrderTests
     public static TheoryData<int> Seeds => [.. Enumerable.Range(1, 12)];
 
     [Theory, MemberData(nameof(Seeds))]
-    public async Task All_that_was_done_can_be_taken_back_to_the_last_and_brought_again(int seed)
+    public Task All_that_was_done_can_be_taken_back_to_the_last_and_brought_again(int seed) =>
+        TakeBackAndBringAgainAsync(seed, Steps);
+
+    internal static async Task TakeBackAndBringAgainAsync(int seed, int steps)
     {
         using TempStore store = new();
         EveryOrder order = new(store, seed);
-        for (int step = 0; step < Steps; step++)
+        for (int step = 0; step < steps; step++)
             await order.StepAsync();
         string end = await EveryOrder.EverythingAsync(store);
         List<Change> taken = [];

@@ -61,14 +61,14 @@ public sealed class ManyAtOnce
 
     public async Task RunAsync(int writers, int readers, TimeSpan time)
     {
+        // All of them go at once, however few processors there are.
+        ThreadPool.SetMinThreads(writers + readers + 4, 4);
         long until = Stopwatch.GetTimestamp() + (long)(time.TotalSeconds * Stopwatch.Frequency);
         bool Goes() => Stopwatch.GetTimestamp() < until;
-        await Task.WhenAll(
-            [
-                .. Enumerable.Range(0, writers).Select(w => Task.Run(() => WriteAsync(w, Goes))),
-                .. Enumerable.Range(0, readers).Select(_ => Task.Run(() => ReadAsync(Goes))),
-            ]
-        );
+        await Task.WhenAll([
+            .. Enumerable.Range(0, writers).Select(w => Task.Run(() => WriteAsync(w, Goes))),
+            .. Enumerable.Range(0, readers).Select(_ => Task.Run(() => ReadAsync(Goes))),
+        ]);
     }
 
     private async Task WriteAsync(int writer, Func<bool> goes)
@@ -93,7 +93,14 @@ public sealed class ManyAtOnce
     private async Task CountUpAsync()
     {
         StockItem now = (await _store.Stock.Wheels.ListAsync()).Single(i => i.Id == _counted.Id);
-        await _store.Stock.Wheels.ChangeAsync(null, now with { Wheel = now.Wheel with { Count = now.Wheel.Count + 1 } }, default);
+        await _store.Stock.Wheels.ChangeAsync(
+            null,
+            now with
+            {
+                Wheel = now.Wheel with { Count = now.Wheel.Count + 1 },
+            },
+            default
+        );
         Interlocked.Increment(ref _increments);
     }
 
@@ -124,11 +131,25 @@ public sealed class ManyAtOnce
     {
         while (goes())
         {
-            foreach (FittedMachine m in new[] { (await _store.Machines.FindAsync(_machine))!, (await _store.Machines.ListAsync())[0] })
+            foreach (
+                FittedMachine m in new[]
+                {
+                    (await _store.Machines.FindAsync(_machine))!,
+                    (await _store.Machines.ListAsync())[0],
+                }
+            )
                 if (m.Machine.Name != "0")
-                    Assert.Equal(30 + int.Parse(m.Machine.Name, System.Globalization.CultureInfo.InvariantCulture), m.Fitted.Loops[0].RearSize);
+                    Assert.Equal(
+                        30 + int.Parse(m.Machine.Name, System.Globalization.CultureInfo.InvariantCulture),
+                        m.Fitted.Loops[0].RearSize
+                    );
             MachineFile file = (await _store.Files.WriteAsync(_machine))!;
-            Assert.Equal(file.Machine.Name == "0" ? 45 : 30 + int.Parse(file.Machine.Name, System.Globalization.CultureInfo.InvariantCulture), file.Setups[0].Loops[0].RearSize);
+            Assert.Equal(
+                file.Machine.Name == "0"
+                    ? 45
+                    : 30 + int.Parse(file.Machine.Name, System.Globalization.CultureInfo.InvariantCulture),
+                file.Setups[0].Loops[0].RearSize
+            );
             await _store.History.ListAsync(_machine, null, 5);
             Interlocked.Increment(ref _read);
         }

@@ -15,7 +15,8 @@ public sealed class NewKindTests : IDisposable
     /// <summary>A bell on a machine: the record with its rule.</summary>
     private sealed record Bell(long Id, int Version, long MachineId, string Name, double Hz) : StoredRecord(Id, Version)
     {
-        public static void Check(Bell bell) => new Guard().Named(nameof(Name), bell.Name).Between(nameof(Hz), bell.Hz, 20, 20_000, "Hz").ThrowIfAny();
+        public static void Check(Bell bell) =>
+            new Guard().Named(nameof(Name), bell.Name).Between(nameof(Hz), bell.Hz, 20, 20_000, "Hz").ThrowIfAny();
     }
 
     private static readonly StoredKind<Bell> Bells = new()
@@ -49,14 +50,18 @@ public sealed class NewKindTests : IDisposable
         Bell bell = await bells.AddAsync("Ann", new(0, 0, machine.Machine.Id, "brass", 880), default);
         await Assert.ThrowsAsync<InvalidInputException>(() => bells.ChangeAsync("Ann", bell with { Hz = 1 }, default));
         Bell tuned = await bells.ChangeAsync("Ann", bell with { Hz = 440 }, default);
-        await Assert.ThrowsAsync<ChangedMeanwhileException>(() => bells.ChangeAsync("Ann", bell with { Hz = 660 }, default));
+        await Assert.ThrowsAsync<ChangedMeanwhileException>(() =>
+            bells.ChangeAsync("Ann", bell with { Hz = 660 }, default)
+        );
         await UndoAsync();
         Assert.Equal(880, Assert.Single(await bells.ListAsync()).Hz);
         await UndoAsync();
         Assert.Equal(tuned.Hz, (await bells.ListAsync())[0].Hz);
         // What hangs on a machine holds its addition, goes with it and comes back with it.
         long added = (await _store.History.ListAsync(null, null, 9))[^1].Id;
-        CannotUndoException held = await Assert.ThrowsAsync<CannotUndoException>(() => undoing.UndoAsync("Ann", added, default));
+        CannotUndoException held = await Assert.ThrowsAsync<CannotUndoException>(() =>
+            undoing.UndoAsync("Ann", added, default)
+        );
         Assert.Contains("bell “brass”", held.Message, StringComparison.Ordinal);
         await machines.RemoveAsync("Ann", machine.Machine.Id, machine.Machine.Version, default);
         Assert.Empty(await bells.ListAsync());
@@ -69,6 +74,8 @@ public sealed class NewKindTests : IDisposable
     {
         Bell bell = Bells.Read(1, """{"machineId":3,"name":"brass","periodS":0.002}""");
         Assert.Equal(500, bell.Hz);
-        Assert.Throws<UnreadableBodyException>(() => Bells.Read(2, """{"machineId":3,"name":"brass","periodS":0.002}"""));
+        Assert.Throws<UnreadableBodyException>(() =>
+            Bells.Read(2, """{"machineId":3,"name":"brass","periodS":0.002}""")
+        );
     }
 }

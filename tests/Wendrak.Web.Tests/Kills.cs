@@ -14,6 +14,8 @@ public sealed class Kills(Started program)
     private readonly HashSet<string> _answered = [];
     private int _sent;
 
+    public int Answered => _answered.Count;
+
     /// <summary>Starts it on what the last kill left, writes to it and kills it in the middle of a write.</summary>
     public async Task WriteAndKillAsync()
     {
@@ -65,7 +67,9 @@ public sealed class Kills(Started program)
         }
         process.Kill();
         await process.WaitForExitAsync();
-        await using SqliteConnection connection = new($"Data Source={Path.Combine(program.Data, "wendrak.db")};Pooling=False");
+        await using SqliteConnection connection = new(
+            $"Data Source={Path.Combine(program.Data, "wendrak.db")};Pooling=False"
+        );
         connection.Open();
         Assert.Equal("ok", Scalar("PRAGMA integrity_check"));
         Assert.Equal(Scalar("SELECT count(*) FROM record"), Scalar("SELECT count(*) FROM change"));

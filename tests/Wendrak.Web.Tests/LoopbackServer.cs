@@ -4,9 +4,10 @@ using Microsoft.AspNetCore.Builder;
 namespace Wendrak.Web.Tests;
 
 /// <summary>A real server on a free port of the loopback address, with a throw-away data folder.</summary>
-public sealed class LoopbackServer : IAsyncDisposable
+/// <param name="folder">With data that is kept; null for a throw-away folder.</param>
+public sealed class LoopbackServer(string? folder = null) : IAsyncDisposable
 {
-    private readonly string _folder = Directory.CreateTempSubdirectory("wendrak-web-").FullName;
+    private readonly string _folder = folder ?? Directory.CreateTempSubdirectory("wendrak-web-").FullName;
     private WebApplication? _app;
 
     public HttpClient Client { get; private set; } = new();
@@ -25,7 +26,8 @@ public sealed class LoopbackServer : IAsyncDisposable
         Client.Dispose();
         if (_app is not null)
             await _app.DisposeAsync();
-        Directory.Delete(_folder, recursive: true);
+        if (folder is null)
+            Directory.Delete(_folder, recursive: true);
     }
 
     public static int FreePort()

@@ -201,7 +201,11 @@ public sealed class ProcessTests : IDisposable
         HttpResponseMessage gone = await client.PostAsJsonAsync("/api/stock", Item(1), Json.Options);
         Assert.Equal(HttpStatusCode.ServiceUnavailable, gone.StatusCode);
         Assert.Contains("not where it was", await gone.Content.ReadAsStringAsync(), StringComparison.Ordinal);
-        Assert.Contains("\"gone\"", await (await client.GetAsync("/health")).Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        Assert.Contains(
+            "\"gone\"",
+            await (await client.GetAsync("/health")).Content.ReadAsStringAsync(),
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]

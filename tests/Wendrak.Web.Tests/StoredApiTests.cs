@@ -6,6 +6,7 @@ using System.Text.Json;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Tension;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 
@@ -72,6 +73,79 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
             }
         );
         Assert.Contains("\"name\"", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task A_file_of_many_megabytes_is_written_and_read_whole()
+    {
+        MachineFile file = (await server.Client.GetFromJsonAsync<MachineFile>("/api/machines/1/file", Json.Options))!;
+        SetRound[] rounds =
+        [
+            .. Enumerable
+                .Range(0, 12)
+                .Select(r => new SetRound(
+                    0,
+                    0,
+                    LockState.Nipped,
+                    [.. Enumerable.Range(0, 8).Select(p => new Reading(ReadingMethod.FreePlay, 30 + r, p))],
+                    Note: new string('n', 200)
+                )),
+        ];
+        SetJob[] visits =
+        [
+            .. Enumerable
+                .Range(0, 400)
+                .Select(v => new SetJob(
+                    v,
+                    0,
+                    1,
+                    "final",
+                    new DateOnly(2025, 1, 1).AddDays(v),
+                    "Ann",
+                    SetGoal.Both,
+                    rounds,
+                    [],
+                    null
+                )),
+        ];
+        MachineFile large = file with { Machine = file.Machine with { Name = "Long kept" }, SetJobs = visits };
+        HttpResponseMessage added = await server.PostAsync("/api/machines/file", large);
+        long id = (await ReadAsync<MachineCard>(added)).Machine.Id;
+        byte[] written = await server.Client.GetByteArrayAsync($"/api/machines/{id}/file");
+        Assert.InRange(written.Length, 2_000_000, 20_000_000);
+        using ByteArrayContent again = new(written);
+        again.Headers.ContentType = new("application/json");
+        long copy = (await ReadAsync<MachineCard>(await server.Client.PostAsync("/api/machines/file", again)))
+            .Machine
+            .Id;
+        Assert.Equal(400, (await server.GetAsync<SetJob[]>($"/api/machines/{copy}/set-jobs")).Length);
+    }
+
+    [Theory]
+    [InlineData("""{"format":"wendrak-machine","formatVersion":2,"mach""", "not whole JSON")]
+    [InlineData("""{"format":"wendrak-machine","formatVersion":2}""", "required field is missing")]
+    [InlineData("""{"format":"wendrak-machine","formatVersion":2,"colour":"red"}""", "not the JSON")]
+    [InlineData("""[1]""", "not the JSON")]
+    public async Task A_file_that_is_none_is_refused_in_a_sentence(string text, string told)
+    {
+        using StringContent content = new(text, Encoding.UTF8, "application/json");
+        HttpResponseMessage refused = await server.Client.PostAsync("/api/machines/file", content);
+        Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+        Assert.Contains(told, await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task A_file_of_a_newer_program_is_refused_with_both_numbers()
+    {
+        string text = (await server.Client.GetStringAsync("/api/machines/1/file")).Replace(
+            "\"formatVersion\":2",
+            "\"formatVersion\":9",
+            StringComparison.Ordinal
+        );
+        using StringContent content = new(text, Encoding.UTF8, "application/json");
+        HttpResponseMessage refused = await server.Client.PostAsync("/api/machines/file", content);
+        string told = await refused.Content.ReadAsStringAsync();
+        Assert.Contains("version 9; this program knows 2", told, StringComparison.Ordinal);
     }
 
     [Fact]
@@ -218,7 +292,7 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
         {
             "cut" => text[..(text.Length / 2)],
             "other kind" => text.Replace("wendrak-machine", "shopping-list", StringComparison.Ordinal),
-            _ => text.Replace("\"formatVersion\":1", "\"formatVersion\":99", StringComparison.Ordinal),
+            _ => text.Replace("\"formatVersion\":2", "\"formatVersion\":99", StringComparison.Ordinal),
         };
         using StringContent content = new(spoiled, Encoding.UTF8, "application/json");
         HttpResponseMessage response = await server.Client.PostAsync("/api/machines/file", content);
@@ -228,12 +302,12 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
     }
 
     [Fact]
-    public async Task A_file_of_fifty_megabytes_is_refused_before_it_is_sent()
+    public async Task A_machine_of_fifty_megabytes_is_refused_before_it_is_sent()
     {
         using TcpClient connection = new();
         await connection.ConnectAsync("127.0.0.1", server.Port);
         string head =
-            $"POST /api/machines/file HTTP/1.1\r\nHost: 127.0.0.1:{server.Port}\r\n"
+            $"POST /api/machines HTTP/1.1\r\nHost: 127.0.0.1:{server.Port}\r\n"
             + "Content-Type: application/json\r\nContent-Length: 50000000\r\n\r\n{\"format\":";
         await connection.GetStream().WriteAsync(Encoding.ASCII.GetBytes(head));
         using StreamReader answer = new(connection.GetStream());

@@ -60,8 +60,8 @@ test('a machine is written to a file and read from it', async ({ page }) => {
   const file = await download
   expect(file.suggestedFilename()).toBe('Curlew.json')
   const text = readFileSync(await file.path(), 'utf8').replace(
-    '"name": "Curlew"',
-    '"name": "Curlew from a file"',
+    '"name":"Curlew"',
+    '"name":"Curlew from a file"',
   )
   await page
     .locator('input[type=file]')
@@ -74,9 +74,8 @@ test('a machine is written to a file and read from it', async ({ page }) => {
 for (const [fault, text, sentence] of [
   ['cut in half', '{"format":"wendrak-machine","formatVersion":1,"mach', 'not whole JSON'],
   ['of another kind', '{"format":"shopping-list"}', 'not a machine written by Wendrak'],
-  ['no JSON', 'hello', 'not whole JSON'],
-  ['without its parts', '{"format":"wendrak-machine","formatVersion":1}', 'required field is missing'],
-  ['five megabytes', `"${'x'.repeat(5_000_000)}"`, 'at most 1 MB'],
+  ['no JSON', 'hello', 'not JSON'],
+  ['without its parts', '{"format":"wendrak-machine","formatVersion":2}', 'required field is missing'],
 ] as const)
   test(`a file ${fault} is refused in a sentence`, async ({ page }) => {
     await page.goto('/')

@@ -5,7 +5,7 @@ namespace Wendrak.Core.Machines;
 
 /// <summary>A machine with everything that belongs to it, as written to a file. Format: docs/machine-file.md.</summary>
 /// <param name="Format">Always <see cref="FormatName"/>.</param>
-/// <param name="FormatVersion">1; a larger number was written by a newer program and is refused.</param>
+/// <param name="FormatVersion">2; a larger number was written by a newer program and is refused.</param>
 public sealed record MachineFile(
     string Format,
     int FormatVersion,
@@ -16,10 +16,10 @@ public sealed record MachineFile(
 )
 {
     public const string FormatName = "wendrak-machine";
-    public const int NewestVersion = 1;
-    public const int MostSetups = 200;
-    public const int MostAims = 200;
-    public const int MostSetJobs = 1_000;
+    public const int NewestVersion = 2;
+    public const int MostSetups = 5_000;
+    public const int MostAims = 5_000;
+    public const int MostSetJobs = 10_000;
 
     public static MachineFile Of(
         Machine machine,
@@ -40,7 +40,7 @@ public sealed record MachineFile(
                 FormatVersion is >= 1 and <= NewestVersion,
                 nameof(FormatVersion),
                 "other_version",
-                $"Give a file of format version {NewestVersion}, or update Wendrak.",
+                $"This file has format version {FormatVersion}; this program knows {NewestVersion}. Update Wendrak.",
                 NewestVersion
             )
             .Count(nameof(Setups), Setups.Count, 1, MostSetups, "setups")

@@ -14,18 +14,30 @@ public static class SetVisit
         SetJob? visit = null;
         foreach (JobEntry entry in entries)
             visit = visit is null ? Begun(job, entry) : After(visit, entry);
-        return visit is null ? null : visit with { Version = (int)entries[^1].Sequence };
+        return visit;
     }
 
     private static SetJob? Begun(Job job, JobEntry entry) =>
         entry.Event is VisitBegun begun
-            ? new(job.Id, 0, job.MachineId, begun.LoopKey, job.OpenedOn, entry.Actor, begun.Goal, [], [], null)
+            ? new(
+                job.Id,
+                (int)entry.Sequence,
+                job.MachineId,
+                begun.LoopKey,
+                job.OpenedOn,
+                entry.Actor,
+                begun.Goal,
+                [],
+                [],
+                null
+            )
             : null;
 
-    private static SetJob After(SetJob visit, JobEntry entry)
+    /// <summary>A visit as it stands after one more event; its version is the number of that.</summary>
+    public static SetJob After(SetJob visit, JobEntry entry)
     {
         SetRound? round = visit.InHand?.Round;
-        return entry.Event switch
+        SetJob after = entry.Event switch
         {
             GoalChosen e => visit with { Goal = e.Goal },
             CautionsSeen => visit with { Cautions = new(entry.Actor, entry.At) },
@@ -55,6 +67,7 @@ public static class SetVisit
             },
             _ => visit,
         };
+        return after with { Version = (int)entry.Sequence };
     }
 
     /// <summary>A round of which nothing was told but a reading: tight as found, nipped later, and nothing turned.</summary>

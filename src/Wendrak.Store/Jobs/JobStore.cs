@@ -1,3 +1,4 @@
+using System.Globalization;
 using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tension;
@@ -14,6 +15,7 @@ public sealed record SentEvent(string Key, JobEvent Event);
 public sealed class JobStore(Database database, ChangeLog log, TimeProvider clock)
 {
     private const int LongestKey = 64;
+    private readonly KnownVisits _known = new();
     private readonly Repository<Job> _jobs = new(Kinds.Job);
     private readonly MachineRepository _machines = new();
     private readonly Repository<Setup> _setups = new(Kinds.Setup);
@@ -29,12 +31,10 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
     internal async Task<IReadOnlyList<SetJob>> ListAsync(Session session, long machineId) =>
         await ListAsync(session, await _jobs.ListOfMachineAsync(session, machineId));
 
-    private static async Task<IReadOnlyList<SetJob>> ListAsync(Session session, IReadOnlyList<Job> jobs)
+    private async Task<IReadOnlyList<SetJob>> ListAsync(Session session, IReadOnlyList<Job> jobs)
     {
-        ILookup<long, EventRow> rows = (await EventRow.OfJobsAsync(session, [.. jobs.Select(j => j.Id)])).ToLookup(r =>
-            r.JobId
-        );
-        return [.. jobs.Reverse().SelectMany(j => Visits.Of(j, [.. rows[j.Id]]))];
+        IReadOnlyDictionary<long, IReadOnlyList<SetJob>> visits = await _known.OfAsync(session, database.DataId, jobs);
+        return [.. jobs.Reverse().SelectMany(j => visits[j.Id])];
     }
 
     /// <summary>Begins a visit to a loop, or takes one in that was written down elsewhere.</summary>
@@ -93,47 +93,64 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
                 LongestKey
             );
         guard.ThrowIfAny();
-        return log.WriteAsync(
-            who,
-            async writing =>
-            {
-                if (await _jobs.FindAsync(writing.Session, id) is not { } job)
-                    return null;
-                HashSet<string> known = await EventKeys.OfAsync(writing.Session, id);
-                foreach (SentEvent s in sent)
-                    if (known.Add(s.Key))
-                        await AppendAsync(writing, job, s);
-                return await VisitAsync(writing.Session, job);
-            },
-            ct
-        );
+        return AppendCheckedAsync(who, id, sent, ct);
     }
 
-    private async Task AppendAsync(Writing writing, Job job, SentEvent sent)
+    private async Task<SetJob?> AppendCheckedAsync(
+        string? who,
+        long id,
+        IReadOnlyList<SentEvent> sent,
+        CancellationToken ct
+    )
+    {
+        if (await log.WriteAsync(who, writing => AppendAsync(writing, id, sent), ct) is not { } appended)
+            return null;
+        // Only what is on the disk is remembered.
+        _known.Remember(database.DataId, appended.Job, appended.Visits);
+        return appended.Visits is [var visit, ..] ? visit : null;
+    }
+
+    private sealed record Appended(Job Job, IReadOnlyList<SetJob> Visits);
+
+    private async Task<Appended?> AppendAsync(Writing writing, long id, IReadOnlyList<SentEvent> sent)
+    {
+        if (await _jobs.FindAsync(writing.Session, id) is not { } job)
+            return null;
+        List<SetJob> visits = [.. (await _known.OfAsync(writing.Session, database.DataId, [job]))[id]];
+        HashSet<string> known = await EventKeys.OfAsync(writing.Session, id, [.. sent.Select(s => s.Key)]);
+        foreach (SentEvent s in sent)
+            if (known.Add(s.Key))
+                await AppendAsync(writing, job, visits, s);
+        return new(job, visits);
+    }
+
+    /// <summary>Writes one event down, and the visit it happened at as it stands after it.</summary>
+    private async Task AppendAsync(Writing writing, Job job, List<SetJob> visits, SentEvent sent)
     {
         JobEvent next = SetVisit.AsRecorded(sent.Event, writing.Actor, clock.GetUtcNow());
-        IReadOnlyList<EventRow> rows = await EventRow.OfJobsAsync(writing.Session, [job.Id]);
-        JobEntry[] standing = [.. EventRow.Standing(rows).Select(r => r.ToEntry())];
-        if (next is SetEvent set)
-            next = await CheckedAsync(writing, job, standing, set);
-        string body = EventJson.Write(next);
-        await EventRow.AddAsync(writing, (job.Id, job.MachineId), EventJson.KindOf(body), body, key: sent.Key);
-    }
-
-    /// <summary>An event of Set that can come next; a closing with what it is closed over.</summary>
-    private async Task<JobEvent> CheckedAsync(Writing writing, Job job, JobEntry[] standing, SetEvent next)
-    {
-        JobEntry[] ofLoop = [.. standing.Where(e => e.Event is SetEvent s && s.LoopKey == next.LoopKey)];
-        SetJob before =
-            SetVisit.Of(job, ofLoop)
-            ?? throw new InvalidInputException("event.loopKey", "unknown", "Give the loop that is set at this visit.");
-        SetJobRules.CheckNext(before, next);
-        SetJob after = SetVisit.Of(job, [.. ofLoop, new(0, clock.GetUtcNow(), writing.Actor, next)])!;
+        int at = visits.FindIndex(v => next is SetEvent e && v.LoopKey == e.LoopKey);
+        if (at < 0)
+            throw new InvalidInputException("event.loopKey", "unknown", "Give the loop that is set at this visit.");
+        SetJobRules.CheckNext(visits[at], next);
+        SetJob after = After(0, next);
         SetJobRules.Check(after);
-        if (next is not VisitClosed closed)
-            return next;
-        SetClosing closing = (await ClosedAsync(writing, after)).Closing!;
-        return closed with { Despite = closing.Despite, Reason = closing.Reason };
+        if (next is VisitClosed closed && (await ClosedAsync(writing, after)).Closing is { } closing)
+            next = closed with { Despite = closing.Despite, Reason = closing.Reason };
+        string body = EventJson.Write(next);
+        long number = await EventRow.AddAsync(
+            writing,
+            (job.Id, job.MachineId),
+            EventJson.KindOf(body),
+            body,
+            key: sent.Key
+        );
+        visits[at] = After(number, next);
+
+        SetJob After(long sequence, JobEvent e) =>
+            SetVisit.After(
+                visits[at],
+                new(sequence, DateTimeOffset.Parse(writing.At, CultureInfo.InvariantCulture), writing.Actor, e)
+            );
     }
 
     /// <exception cref="ChangedMeanwhileException">Something was written down at it since it was read.</exception>

@@ -17,6 +17,7 @@ internal static class Visits
                 .GroupBy(e => ((SetEvent)e.Event).LoopKey)
                 .Select(loop => SetVisit.Of(job, [.. loop]))
                 .OfType<SetJob>()
+                // Also when what came last was taken back: then the newest entry is the undoing.
                 .Select(visit => visit with { Version = (int)rows.Max(r => r.Id) }),
         ];
 }

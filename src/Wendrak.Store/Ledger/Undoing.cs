@@ -47,7 +47,7 @@ public sealed class Undoing(ChangeLog log, History history)
         if (current != item.After(kind))
             throw new CannotUndoException($"This {kind.Word} was changed again since. Undo the later change first.");
         if (await item.BeforeAsync(writing.Session, kind) is { } before)
-            await RecordRows.PutAsync(writing, kind, item.Id, before);
+            await RecordRows.PutBackAsync(writing, kind, item.Id, before, row);
         else
         {
             if (item.Kind == Kinds.Job.Name)

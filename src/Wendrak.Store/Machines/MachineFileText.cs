@@ -1,29 +1,51 @@
+using System.Buffers;
+using System.IO.Pipelines;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using System.Text.RegularExpressions;
 using Wendrak.Core.Machines;
-using Wendrak.Core.Quantities;
 using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Machines;
 
-/// <summary>A machine file as text: what earlier versions wrote is brought to the newest form first.</summary>
-public static class MachineFileText
+/// <summary>
+/// Machine files as they are written and read. The newest form is read as it streams in, and strictly; one that an earlier
+/// version wrote is brought to the newest form first.
+/// </summary>
+public static partial class MachineFileText
 {
-    /// <exception cref="JsonException">It is no JSON of a machine file.</exception>
-    /// <exception cref="InvalidInputException">A newer program wrote it.</exception>
-    public static MachineFile Read(string text) => Read(JsonNode.Parse(text));
+    private const int LongestStart = 256;
 
-    /// <exception cref="JsonException">It is no JSON of a machine file.</exception>
-    /// <exception cref="InvalidInputException">A newer program wrote it.</exception>
-    public static MachineFile Read(JsonNode? file)
+    /// <exception cref="JsonException">It is no whole JSON of a machine file; says where.</exception>
+    public static async Task<MachineFile> ReadAsync(PipeReader text, CancellationToken ct)
+    {
+        ReadResult start = await text.ReadAtLeastAsync(LongestStart, ct);
+        ReadOnlySequence<byte> looked = start.Buffer.Slice(0, Math.Min(LongestStart, start.Buffer.Length));
+        bool isNewest =
+            Version().Match(System.Text.Encoding.UTF8.GetString(looked.ToArray())) is { Success: true } version
+            && version.Groups[1].Value == $"{MachineFile.NewestVersion}";
+        text.AdvanceTo(start.Buffer.Start);
+        MachineFile? file = isNewest
+            ? await JsonSerializer.DeserializeAsync<MachineFile>(text, BodyJson.Numbered, ct)
+            : Read(await JsonNode.ParseAsync(text.AsStream(), cancellationToken: ct));
+        return file ?? throw new JsonException("null");
+    }
+
+    public static Task WriteAsync(PipeWriter text, MachineFile file, CancellationToken ct) =>
+        JsonSerializer.SerializeAsync(text, file, BodyJson.Numbered, ct);
+
+    private static MachineFile? Read(JsonNode? file)
     {
         if (file is not JsonObject members)
             throw new JsonException("A machine file is a JSON object.");
-        if (members["machine"] is JsonObject machine && members["formatVersion"]?.GetValue<int>() == 1)
-        {
-            foreach (JsonObject visit in (members["setJobs"] as JsonArray ?? []).OfType<JsonObject>())
-                EarlierBodies.Visit(visit);
-        }
-        return members.Deserialize<MachineFile>(Rows.Json) ?? throw new JsonException("null");
+        if (members["formatVersion"] is not JsonValue version || !version.TryGetValue(out int number) || number != 1)
+            return members.Deserialize<MachineFile>(BodyJson.Numbered);
+        foreach (JsonObject visit in (members["setJobs"] as JsonArray ?? []).OfType<JsonObject>())
+            EarlierBodies.Visit(visit);
+        members["formatVersion"] = MachineFile.NewestVersion;
+        return members.Deserialize<MachineFile>(Rows.Json);
     }
+
+    [GeneratedRegex(@"""formatVersion""\s*:\s*(\d+)", RegexOptions.CultureInvariant)]
+    private static partial Regex Version();
 }

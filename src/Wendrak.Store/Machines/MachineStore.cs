@@ -91,7 +91,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
                     await _machines.FindAsync(writing.Session, draft.Machine.Id)
                     ?? throw new ChangedMeanwhileException(Kinds.Machine.Name, null);
                 Machine withSets = await BroughtSets.StoreAsync(writing, draft.Machine);
-                Machine machine = await _machines.ChangeAsync(writing, withSets);
+                Machine machine = await _machines.ChangeAsync(writing, withSets, before);
                 Setup fitted = await ReconcileAsync(writing, before, machine, draft.Fitted, fittedVersion, change);
                 return new FittedMachine(machine, fitted, await jobs.ListAsync(writing.Session, machine.Id));
             },
@@ -198,7 +198,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
             };
             if (isFitted)
                 next = next with { Redo = OpenWork.After(setup, before, next, machine, change) };
-            Setup stored = await _setups.ChangeAsync(writing, next);
+            Setup stored = await _setups.ChangeAsync(writing, next, setup);
             fitted = isFitted ? stored : fitted;
         }
         return fitted!;

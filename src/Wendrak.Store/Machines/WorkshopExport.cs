@@ -3,6 +3,7 @@ using System.IO.Compression;
 using System.Text.Json;
 using Wendrak.Core.Machines;
 using Wendrak.Store.Ledger;
+using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Machines;
 
@@ -10,7 +11,7 @@ namespace Wendrak.Store.Machines;
 public sealed class WorkshopExport(MachineStore machines, MachineFiles files, StockStore stock, History history)
 {
     private const int HistoryPage = 500;
-    private static readonly JsonSerializerOptions Indented = new(Rows.Json) { WriteIndented = true };
+    private static readonly JsonSerializerOptions Indented = new(BodyJson.Numbered) { WriteIndented = true };
 
     /// <summary>Writes file after file, so that a large workshop needs no large memory.</summary>
     public async Task WriteAsync(Stream to)

@@ -16,7 +16,7 @@ CREATE TABLE record (
     PRIMARY KEY (kind, id)
 );
 
-CREATE INDEX record_of_machine ON record (machine_id, kind) WHERE machine_id IS NOT NULL;
+CREATE INDEX record_of_machine ON record (kind, machine_id, id);
 
 -- A machine has one setup as fitted, whatever two windows do at once.
 CREATE UNIQUE INDEX one_as_fitted ON record (machine_id) WHERE kind = 'setup' AND status = 'asFitted';

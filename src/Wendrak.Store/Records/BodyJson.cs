@@ -11,10 +11,14 @@ namespace Wendrak.Store.Records;
 /// </summary>
 internal static class BodyJson
 {
-    public static JsonSerializerOptions Options { get; } = With();
+    public static JsonSerializerOptions Options { get; } = With(isNumbered: false);
 
+    /// <summary>For files: as in rows, but numbers and versions are written, since they tie the parts of a file together.</summary>
+    public static JsonSerializerOptions Numbered { get; } = With(isNumbered: true);
+
+    /// <param name="isNumbered">Whether records write their number and version.</param>
     /// <param name="converters">For what one kind writes in a way of its own.</param>
-    public static JsonSerializerOptions With(params JsonConverter[] converters)
+    public static JsonSerializerOptions With(bool isNumbered, params JsonConverter[] converters)
     {
         JsonSerializerOptions options = new(JsonSerializerDefaults.Web)
         {
@@ -24,7 +28,7 @@ internal static class BodyJson
             RespectRequiredConstructorParameters = true,
             AllowOutOfOrderMetadataProperties = true,
             IgnoreReadOnlyProperties = true,
-            TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Strictly } },
+            TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { type => Strictly(type, isNumbered) } },
         };
         foreach (JsonConverter converter in converters)
             options.Converters.Add(converter);
@@ -32,9 +36,9 @@ internal static class BodyJson
         return options;
     }
 
-    private static void Strictly(JsonTypeInfo type)
+    private static void Strictly(JsonTypeInfo type, bool isNumbered)
     {
-        bool isStored = typeof(StoredRecord).IsAssignableFrom(type.Type);
+        bool isStored = !isNumbered && typeof(StoredRecord).IsAssignableFrom(type.Type);
         foreach (JsonPropertyInfo property in type.Properties)
         {
             if (isStored && property.Name is "id" or "version")

@@ -26,7 +26,7 @@ internal static class Kinds
                     .OfType<Gearbox>()
                     .Select(g => new Reference(Hold.Needs, "gearbox_set", g.Set.Id)),
             Upcasters = [EarlierBodies.Machine],
-            Json = BodyJson.With(new GearboxSetNumber()),
+            Json = BodyJson.With(isNumbered: false, new GearboxSetNumber()),
         };
 
     public static StoredKind<Setup> Setup { get; } =

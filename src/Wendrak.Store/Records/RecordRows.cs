@@ -29,6 +29,9 @@ internal sealed record RecordRow
     }
 }
 
+/// <summary>A record that is being replaced.</summary>
+internal sealed record Replaced(long Version, IReadOnlyList<Reference> References);
+
 /// <summary>Table <c>record</c> and what hangs on it. Every row that changes is noted in the change being made.</summary>
 internal static class RecordRows
 {
@@ -59,7 +62,7 @@ internal static class RecordRows
     /// <summary>Of all machines.</summary>
     public static Task<IEnumerable<RecordRow>> ListFittedAsync(Session session) =>
         session.Connection.QueryAsync<RecordRow>(
-            $"{Select} WHERE kind = 'setup' AND status = 'asFitted'",
+            $"{Select} INDEXED BY one_as_fitted WHERE kind = 'setup' AND status = 'asFitted'",
             transaction: session.Transaction
         );
 
@@ -75,8 +78,17 @@ internal static class RecordRows
     }
 
     /// <summary>Adds a record or replaces it.</summary>
+    /// <param name="references">What it refers to now.</param>
+    /// <param name="before">The one that is replaced; null where none is there.</param>
     /// <returns>Its new version: higher than any it ever had.</returns>
-    public static async Task<long> PutAsync(Writing writing, IStoredKind kind, long id, string body)
+    public static async Task<long> PutAsync(
+        Writing writing,
+        IStoredKind kind,
+        long id,
+        string body,
+        IReadOnlyList<Reference> references,
+        Replaced? before
+    )
     {
         const string sql = """
             INSERT INTO record (kind, id, version, schema, body, hash, at, actor)
@@ -84,7 +96,7 @@ internal static class RecordRows
             ON CONFLICT (kind, id) DO UPDATE
             SET version = @version, schema = @Schema, body = @body, hash = @hash, at = @At, actor = @Actor
             """;
-        long version = await NextVersionAsync(writing, kind.Name, id);
+        long version = before is null ? await NextVersionAsync(writing, kind.Name, id) : before.Version + 1;
         byte[] hash = BodyHash.Of(kind.Name, id, version, kind.Schema, body);
         await writing.Connection.ExecuteAsync(
             sql,
@@ -101,10 +113,29 @@ internal static class RecordRows
             },
             writing.Transaction
         );
-        await ReferenceRows.ReplaceAsync(writing.Session, kind.Name, id, kind.ReferencesOf(body));
+        if (!references.SequenceEqual(before?.References ?? []))
+            await ReferenceRows.ReplaceAsync(writing.Session, kind.Name, id, references);
         writing.Items.Add(new(kind.Name, id, version, kind.Schema, body));
         return version;
     }
+
+    /// <summary>Puts back a body that was stored before.</summary>
+    /// <param name="current">The row that is replaced; null where none is there.</param>
+    public static Task<long> PutBackAsync(
+        Writing writing,
+        IStoredKind kind,
+        long id,
+        string body,
+        RecordRow? current
+    ) =>
+        PutAsync(
+            writing,
+            kind,
+            id,
+            body,
+            kind.ReferencesOf(body),
+            current is null ? null : new(current.Version, kind.ReferencesOf(current.Newest(kind)))
+        );
 
     public static async Task RemoveAsync(Writing writing, IStoredKind kind, long id)
     {

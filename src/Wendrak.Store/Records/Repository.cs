@@ -28,19 +28,35 @@ public class Repository<T>(StoredKind<T> kind)
     public async Task<T> AddAsync(Writing writing, T value)
     {
         long id = await RecordRows.NextIdAsync(writing.Session, Kind.Name);
-        T added = (T)(value with { Id = id });
-        return (T)(added with { Version = (int)await RecordRows.PutAsync(writing, Kind, id, Kind.Write(added)) });
+        return await PutAsync(writing, (T)(value with { Id = id }), null);
     }
 
     /// <summary>Stores a new state of a record. Saving without a change is no change.</summary>
     /// <exception cref="ChangedMeanwhileException">Its version is not the stored one.</exception>
-    public async Task<T> ChangeAsync(Writing writing, T value)
+    public async Task<T> ChangeAsync(Writing writing, T value) =>
+        await ChangeAsync(writing, value, await FindAsync(writing.Session, value.Id));
+
+    /// <param name="current">As it was read in this same change; null where it is gone.</param>
+    /// <exception cref="ChangedMeanwhileException">Its version is not the one of the value.</exception>
+    public async Task<T> ChangeAsync(Writing writing, T value, T? current)
     {
-        T current = await CurrentAsync(writing, value.Id, value.Version);
-        string body = Kind.Write(value);
-        if (body == Kind.Write(current))
-            return current;
-        return (T)(value with { Version = (int)await RecordRows.PutAsync(writing, Kind, value.Id, body) });
+        if (current is null || current.Version != value.Version)
+            throw new ChangedMeanwhileException(Kind.Name, current);
+        return Kind.Write(value) == Kind.Write(current) ? current : await PutAsync(writing, value, current);
+    }
+
+    private async Task<T> PutAsync(Writing writing, T value, T? current)
+    {
+        Replaced? before = current is null ? null : new(current.Version, Kind.ReferencesOf(current));
+        long version = await RecordRows.PutAsync(
+            writing,
+            Kind,
+            value.Id,
+            Kind.Write(value),
+            Kind.ReferencesOf(value),
+            before
+        );
+        return (T)(value with { Version = (int)version });
     }
 
     /// <summary>Removes a record with all that is a part of it, as one change.</summary>
@@ -48,7 +64,9 @@ public class Repository<T>(StoredKind<T> kind)
     /// <exception cref="StillUsedException">Something else can't be without it.</exception>
     public async Task RemoveAsync(Writing writing, long id, int version)
     {
-        await CurrentAsync(writing, id, version);
+        T? current = await FindAsync(writing.Session, id);
+        if (current is null || current.Version != version)
+            throw new ChangedMeanwhileException(Kind.Name, current);
         await Removing.WithPartsAsync(writing, Kind.Name, id);
     }
 
@@ -75,13 +93,5 @@ public class Repository<T>(StoredKind<T> kind)
     {
         row.CheckHash();
         return (T)(Kind.Read((int)row.Schema, row.Body) with { Id = row.Id, Version = (int)row.Version });
-    }
-
-    private async Task<T> CurrentAsync(Writing writing, long id, int version)
-    {
-        T? current = await FindAsync(writing.Session, id);
-        return current is not null && current.Version == version
-            ? current
-            : throw new ChangedMeanwhileException(Kind.Name, current);
     }
 }

@@ -80,7 +80,9 @@ public sealed class StoredKind<T> : IStoredKind
 
     public string Called(string body) => NameOf(Read(Schema, body)) is { } name ? $"{Word} “{name}”" : Word;
 
-    public IReadOnlyList<Reference> ReferencesOf(string body) => [.. References(Read(Schema, body)).Distinct()];
+    public IReadOnlyList<Reference> ReferencesOf(string body) => ReferencesOf(Read(Schema, body));
+
+    internal IReadOnlyList<Reference> ReferencesOf(T value) => [.. References(value).Distinct()];
 
     private JsonObject Upcast(int schema, string body)
     {

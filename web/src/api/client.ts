@@ -7,7 +7,6 @@ export type MachineCard = Schemas['MachineCard']
 export type MachineSave = Schemas['MachineSave']
 export type MachineKind = Schemas['MachineKind']
 export type MachineDraft = Schemas['MachineDraft']
-export type MachineFile = Schemas['MachineFile']
 export type Drive = Schemas['Drive']
 export type Stage = Schemas['Stage']
 export type Loop = Schemas['StageLoop']
@@ -327,9 +326,8 @@ export const copyMachine = (id: number, name: string) =>
   answered(client.POST('/api/machines/{id}/copy', { params: { path: { id } }, body: { name } }))
 export const startMachine = (kind: MachineKind) =>
   answered(client.GET('/api/machines/starting/{kind}', { params: { path: { kind } } }))
-export const writeMachineFile = (id: number) =>
-  answered(client.GET('/api/machines/{id}/file', { params: { path: { id } } }))
-export const readMachineFile = (body: MachineFile) => answered(client.POST('/api/machines/file', { body }))
+/** Where the browser fetches a machine's file: it goes to the disk as it comes, whatever its size. */
+export const machineFileAddress = (id: number) => `/api/machines/${id}/file`
 
 export const listSetups = (id: number) =>
   answered(client.GET('/api/machines/{id}/setups', { params: { path: { id } } }))
@@ -388,25 +386,38 @@ export const previewKeptBackup = (name: string) =>
 export const restoreBackup = (token: string) =>
   answered(client.POST('/api/backups/restore', { body: { token } }))
 
-/** Looks through a backup that somebody chose; a large one takes its time, so it is told how much is sent. */
-export function previewRestore(
-  file: Blob,
-  onSent: (fraction: number) => void,
-): Promise<Schemas['RestorePreview']> {
+/** Sends a file as it is; a large one takes its time, so it is told how much of it is sent. */
+function sendFile<T>(path: string, file: Blob, type: string, onSent: (fraction: number) => void): Promise<T> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest()
     request.upload.onprogress = (event) => event.lengthComputable && onSent(event.loaded / event.total)
     request.onload = () => {
-      const body: unknown = JSON.parse(request.responseText || 'null')
-      if (request.status === 200) resolve(body as Schemas['RestorePreview'])
+      const body: unknown = parsed(request.responseText)
+      if (request.status < 300) resolve(body as T)
       else reject(refusal(body, request.status))
     }
     request.onerror = () => reject(new TypeError('lost'))
-    request.open('POST', '/api/backups/preview')
-    request.setRequestHeader('content-type', 'application/octet-stream')
+    request.open('POST', path)
+    request.setRequestHeader('content-type', type)
+    request.setRequestHeader('X-Wendrak-Who', encodeURIComponent(whoAmI()))
+    if (dataId) request.setRequestHeader(DATA_HEADER, dataId)
     request.send(file)
   })
 }
+
+const parsed = (text: string): unknown => {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return undefined
+  }
+}
+
+/** Looks through a backup that somebody chose. */
+export const previewRestore = (file: Blob, onSent: (fraction: number) => void) =>
+  sendFile<RestorePreview>('/api/backups/preview', file, 'application/octet-stream', onSent)
+export const readMachineFile = (file: Blob, onSent: (fraction: number) => void = () => {}) =>
+  sendFile<MachineCard>('/api/machines/file', file, 'application/json', onSent)
 
 /** How the data is; `null` where the program does not answer. */
 export async function readHealth(): Promise<Schemas['Health'] | null> {

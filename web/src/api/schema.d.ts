@@ -3725,7 +3725,7 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description 1; a larger number was written by a newer program and is refused.
+             * @description 2; a larger number was written by a newer program and is refused.
              */
             formatVersion: number;
             machine: components["schemas"]["Machine"];

@@ -6,15 +6,14 @@ import {
   copyMachine,
   listChanges,
   type MachineCard,
+  machineFileAddress,
   removeMachine,
   undoChange,
-  writeMachineFile,
 } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { today } from '../quantities/days'
 import { MoreIcon } from '../shell/icons'
-import { saveAs } from '../shell/saveAs'
 import { UndoNotice } from '../shell/UndoNotice'
 
 const MachineEditor = lazy(() => import('../machine/MachineEditor'))
@@ -41,13 +40,6 @@ export function MachineMenu({ card }: { card: MachineCard }) {
       message: <UndoNotice text={message} onUndo={() => last && undo.mutate(last.id, { onError: failed })} />,
     })
   }
-  const toFile = async () => {
-    try {
-      saveAs(`${machine.name}.json`, JSON.stringify(await writeMachineFile(machine.id), null, 2))
-    } catch (error) {
-      failed(error)
-    }
-  }
   return (
     <>
       <Menu position="bottom-end">
@@ -69,7 +61,9 @@ export function MachineMenu({ card }: { card: MachineCard }) {
           >
             Copy
           </Menu.Item>
-          <Menu.Item onClick={toFile}>Write to a file</Menu.Item>
+          <Menu.Item component="a" href={machineFileAddress(machine.id)} download={`${machine.name}.json`}>
+            Write to a file
+          </Menu.Item>
           <Menu.Item
             onClick={() =>
               retire.mutate(machine.retiredOn === null ? today() : null, {

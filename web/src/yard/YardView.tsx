@@ -43,8 +43,8 @@ export function YardView() {
           </Button>
           <FileButton accept="application/json,.json" onChange={readFile.read}>
             {(props) => (
-              <Button variant="default" loading={readFile.isPending} {...props}>
-                Read from a file
+              <Button variant="default" disabled={readFile.isPending} {...props}>
+                {readFile.isPending ? `Reading … ${Math.round(readFile.sent * 100)} %` : 'Read from a file'}
               </Button>
             )}
           </FileButton>

@@ -1,18 +1,24 @@
 import { notifications } from '@mantine/notifications'
+import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { InvalidInputError, type MachineFile, readMachineFile } from '../api/client'
+import { InvalidInputError, readMachineFile } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 
-/** The server refuses larger bodies; said here before half a minute of sending. */
-const MOST_BYTES = 1_000_000
+/** Enough of a file to see whether it is one of ours before all of it is sent. */
+const START_BYTES = 400
 
 /** Reads a machine file that a person chose, and says in one sentence why when it can't be taken. */
 export function useMachineFile() {
   const navigate = useNavigate()
-  const add = useChange(async (file: File) => readMachineFile(await parsed(file)))
+  const [sent, setSent] = useState(0)
+  const add = useChange(async (file: File) => {
+    await looked(file)
+    return readMachineFile(file, setSent)
+  })
   const read = (file: File | null) => {
     if (!file) return
+    setSent(0)
     add.mutate(file, {
       onSuccess: (card) => navigate(`/machines/${card.machine.id}/ratio`),
       onError: (error) =>
@@ -24,23 +30,14 @@ export function useMachineFile() {
         }),
     })
   }
-  return { read, isPending: add.isPending }
+  return { read, isPending: add.isPending, sent }
 }
 
-async function parsed(file: File): Promise<MachineFile> {
-  if (file.size > MOST_BYTES)
-    throw new Error(`It is ${(file.size / 1e6).toFixed(1)} MB large; a machine file has at most 1 MB.`)
-  const text = await file.text()
-  let content: unknown
-  try {
-    content = JSON.parse(text)
-  } catch {
-    throw new Error('It is not whole JSON: perhaps it was cut off. Nothing of it was stored.')
-  }
-  const format =
-    typeof content === 'object' && content !== null && 'format' in content ? content.format : undefined
-  if (format !== 'wendrak-machine') throw new Error('It is JSON, but not a machine written by Wendrak.')
-  return content as MachineFile // the server checks every field of it
+async function looked(file: File) {
+  const start = await file.slice(0, START_BYTES).text()
+  if (!start.trimStart().startsWith('{')) throw new Error('It is not JSON: nothing of it was stored.')
+  if (!start.includes('"wendrak-machine"'))
+    throw new Error('It is JSON, but not a machine written by Wendrak.')
 }
 
 const why = (error: unknown) =>
