@@ -125,7 +125,10 @@ internal static class StoreFigures
         bare.Execute("CREATE TABLE bare (words TEXT)");
         FittedMachine machine = (await machines.ListAsync())[0];
         SetJob[] visits = [.. (await machines.ListAsync()).Take(100).Select(m => m.Visits[0])];
+        StockStore stock = new(database, log);
+        StockItem item = (await stock.Wheels.ListAsync())[0];
         List<double> commits = [],
+            counts = [],
             saves = [],
             readings = [];
         long before = Pages();
@@ -140,6 +143,11 @@ internal static class StoreFigures
                     bare.Execute("INSERT INTO bare VALUES (@words)", new { words = new string('x', 200) });
                     return Task.CompletedTask;
                 })
+            );
+            counts.Add(
+                await MsAsync(async () =>
+                    item = await stock.Wheels.ChangeAsync("bench", item with { Note = $"s{i}" }, default)
+                )
             );
             MachineDraft draft = new(machine.Machine with { Note = $"{i}" }, machine.Fitted.Loops);
             saves.Add(
@@ -164,7 +172,7 @@ internal static class StoreFigures
             bare.ExecuteScalar<long>("SELECT (SELECT count(*) FROM job_event) + (SELECT count(*) FROM change)")
             - insertsBefore;
         Console.WriteLine(
-            $"bare commit, median of 300: {Median(commits):0.00} ms; a machine saved: {Median(saves):0.00} ms, {Median(saves) / Median(commits):0.0} commits"
+            $"bare commit, median of 300: {Median(commits):0.00} ms; a wheel in stock saved: {Median(counts):0.00} ms, {Median(counts) / Median(commits):0.0} commits; a machine: {Median(saves):0.00} ms, {Median(saves) / Median(commits):0.0} commits"
         );
         Console.WriteLine(
             $"a reading: {Median(readings):0.00} ms ({Median(readings) / Median(commits):0.0} commits), {inserts / 1000.0:0.00} inserts, {(Pages() - before) * 4096 / 1000} bytes with its indexes"

@@ -115,7 +115,7 @@ public static class BackupEndpoints
     /// <summary>Beside the data, where there is room for it; gone once the answer is given.</summary>
     private static string Temporary(Database database, HttpContext context, string suffix)
     {
-        string folder = Path.Combine(database.Folder, "passing");
+        string folder = Path.Combine(database.Folder, Beginning.PassingName);
         Directory.CreateDirectory(folder);
         string file = Path.Combine(folder, Guid.NewGuid().ToString("N") + suffix);
         context.Response.OnCompleted(() =>

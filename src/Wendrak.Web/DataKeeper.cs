@@ -1,11 +1,17 @@
 using Microsoft.Data.Sqlite;
 using Wendrak.Store;
+using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;
 
 /// <summary>Looks after the data while the server is up: a look through the file, a backup each day, a short journal.</summary>
-public sealed partial class DataKeeper(Database database, TimeProvider clock, ILogger<DataKeeper> log)
-    : BackgroundService
+public sealed partial class DataKeeper(
+    Database database,
+    MachineStore machines,
+    MachineCards cards,
+    TimeProvider clock,
+    ILogger<DataKeeper> log
+) : BackgroundService
 {
     private static readonly TimeSpan AfterStart = TimeSpan.FromSeconds(3);
     private static readonly TimeSpan Pause = TimeSpan.FromSeconds(5);
@@ -17,6 +23,7 @@ public sealed partial class DataKeeper(Database database, TimeProvider clock, IL
             // Never before the server answers.
             await Task.Delay(AfterStart, clock, stoppingToken);
             await Task.Run(database.LookThrough, stoppingToken);
+            await LookAheadAsync();
             while (true)
             {
                 await LookAfterAsync(stoppingToken);
@@ -24,6 +31,13 @@ public sealed partial class DataKeeper(Database database, TimeProvider clock, IL
             }
         }
         catch (OperationCanceledException) when (stoppingToken.IsCancellationRequested) { }
+    }
+
+    /// <summary>A large yard is worked out once before somebody asks for it.</summary>
+    private async Task LookAheadAsync()
+    {
+        foreach (FittedMachine machine in await machines.ListAsync())
+            cards.Of(machine);
     }
 
     private async Task LookAfterAsync(CancellationToken ct)

@@ -54,11 +54,14 @@ public static class MachineEndpoints
             ? TypedResults.Ok(StartingMachines.For(known))
             : TypedResults.NotFound();
 
-    private static async Task<Ok<List<MachineCard>>> ListAsync(MachineStore store) =>
-        TypedResults.Ok((await store.ListAsync()).Select(CardOf).ToList());
+    private static async Task<Ok<List<MachineCard>>> ListAsync(MachineStore store, MachineCards cards) =>
+        TypedResults.Ok((await store.ListAsync()).Select(cards.Of).ToList());
 
-    private static async Task<Results<Ok<MachineCard>, NotFound>> FindAsync(long id, MachineStore store) =>
-        await store.FindAsync(id) is { } machine ? TypedResults.Ok(CardOf(machine)) : TypedResults.NotFound();
+    private static async Task<Results<Ok<MachineCard>, NotFound>> FindAsync(
+        long id,
+        MachineStore store,
+        MachineCards cards
+    ) => await store.FindAsync(id) is { } machine ? TypedResults.Ok(cards.Of(machine)) : TypedResults.NotFound();
 
     private static async Task<Created<MachineCard>> AddAsync(
         MachineSave save,

@@ -67,6 +67,7 @@ public static class WendrakApp
         services.AddSingleton<Undoing>();
         services.AddSingleton<JobStore>();
         services.AddSingleton<MachineStore>();
+        services.AddSingleton<MachineCards>();
         services.AddSingleton<MachineFiles>();
         services.AddSingleton<SetupStore>();
         services.AddSingleton<AimStore>();
@@ -122,6 +123,7 @@ public static class WendrakApp
     {
         DateTimeOffset now = clock.GetUtcNow();
         RestoreAtStart.Finish(options.DataFolder, now);
+        Beginning.Sweep(options.DataFolder);
         if (options.Fresh)
             Beginning.PutAside(options.DataFolder, now);
         if (!File.Exists(Path.Combine(options.DataFolder, Database.FileName)))

@@ -114,6 +114,24 @@ public sealed class BackupTests : IDisposable
         await _store.AddMachineAsync("Goes on");
     }
 
+    /// <summary>A kill while a backup is written leaves a part of one under a name that none has; the next one is whole.</summary>
+    [Fact]
+    public async Task What_a_kill_leaves_of_a_backup_is_none()
+    {
+        await _store.AddMachineAsync("Kept");
+        string backups = Path.Combine(_store.Folder, Backups.FolderName);
+        Directory.CreateDirectory(backups);
+        await File.WriteAllTextAsync(Path.Combine(backups, "wendrak-20261128-090000.db.unfinished"), "a part of one");
+        Assert.Empty(Backups.Of(_store.Folder));
+        Backups.Made made = Backups.Make(_store.Database, Now);
+        Assert.Equal([made], Backups.Of(_store.Folder));
+        Assert.Equal(1, Restoring.Stage(made.File).Differences.Single(d => d.Word == "machine").Same);
+        string zip = Path.Combine(_aside, "cut.zip");
+        await File.WriteAllTextAsync(zip + ".unfinished", "a part of one");
+        BackupZip.Write(_store.Folder, zip);
+        Assert.Equal([zip], Directory.GetFiles(_aside));
+    }
+
     [Theory]
     [InlineData("a letter", "not a Wendrak data file")]
     [InlineData("", "is empty")]

@@ -9,6 +9,17 @@ public static class Beginning
 {
     private const string UnfinishedName = "unfinished";
 
+    /// <summary>Files on their way in or out, in the data folder since there is room for them; none outlives a start.</summary>
+    public const string PassingName = "passing";
+
+    /// <summary>Takes away what was on its way when the last one was stopped.</summary>
+    public static void Sweep(string folder)
+    {
+        foreach (string name in new[] { PassingName, Restoring.StagedName })
+            if (Directory.Exists(Path.Combine(folder, name)))
+                Directory.Delete(Path.Combine(folder, name), recursive: true);
+    }
+
     /// <summary>Makes a data file elsewhere and moves it in when it is whole: a start that is cut short leaves no half.</summary>
     /// <param name="fill">Puts in what it begins with.</param>
     /// <param name="between">Called between every two steps, for tests that stop there.</param>

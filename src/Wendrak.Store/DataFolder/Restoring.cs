@@ -33,7 +33,7 @@ public sealed record RestorePreview(
 /// <summary>Goes back to a backup while the server is up: first it is shown what that would change.</summary>
 public sealed class Restoring(Database database, TimeProvider clock)
 {
-    private const string StagedName = "restore";
+    internal const string StagedName = "restore";
 
     /// <summary>Unpacks and looks through a backup; nothing of the data changes.</summary>
     /// <exception cref="DataFileException">It is no backup, a newer program made it, or it is damaged.</exception>

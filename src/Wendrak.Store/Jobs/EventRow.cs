@@ -79,8 +79,10 @@ internal sealed record EventRow
         (string At, string? Actor)? signed = null
     )
     {
-        long next = await Writing.NextNumberAsync(writing.Session);
-        long id = change is long c ? Math.Max(c + 1, next) : next;
+        const string next = $"SELECT {Writing.NextNumber}";
+        long id = await writing.Connection.ExecuteScalarAsync<long>(next, transaction: writing.Transaction);
+        if (change is long c)
+            id = Math.Max(c + 1, id);
         const string sql = """
             INSERT INTO job_event (id, change_id, job_id, machine_id, kind, at, actor, client_key, undoes, schema, body, hash)
             VALUES (@id, @change, @Job, @Machine, @kind, @at, @actor, @key, @undoes, @schema, @body, @hash)

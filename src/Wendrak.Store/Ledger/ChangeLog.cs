@@ -36,16 +36,16 @@ public sealed class ChangeLog(Database database, TimeProvider clock, KindRegistr
     {
         if (writing.Items.Count == 0)
             return 0;
-        long id = await writing.NumberAsync();
-        const string change = """
+        const string change = $"""
             INSERT INTO change (id, at, actor, name, machine_id, undoes)
-            VALUES (@id, @At, @Actor, @what, @MachineId, @undoes)
+            VALUES (coalesce(@known, {Writing.NextNumber}), @At, @Actor, @what, @MachineId, @undoes)
+            RETURNING id
             """;
-        await writing.Connection.ExecuteAsync(
+        long id = await writing.Connection.ExecuteScalarAsync<long>(
             change,
             new
             {
-                id,
+                known = writing.Number,
                 writing.At,
                 writing.Actor,
                 what,

@@ -8,7 +8,7 @@ internal static class Whole
     /// <param name="refuse">Makes the refusal from a sentence that names what is in the way.</param>
     public static async Task CheckAsync(Writing writing, Func<string, Exception> refuse)
     {
-        foreach ((string kind, long id) in writing.Items.Select(i => (i.Kind, i.Id)).Distinct())
+        foreach ((string kind, long id) in writing.Items.Where(i => i.Refers).Select(i => (i.Kind, i.Id)).Distinct())
             if (await RecordRows.FindAsync(writing.Session, kind, id) is null)
                 await CheckGoneAsync(writing, kind, id, refuse);
             else

@@ -22,7 +22,9 @@ public sealed class Writing
 {
     public const int LongestActor = 60;
     private readonly KindRegistry _kinds;
-    private long? _number;
+
+    /// <summary>Number of the change itself; null while nobody asked for it.</summary>
+    internal long? Number { get; private set; }
 
     public Session Session { get; }
     internal SqliteConnection Connection => Session.Connection;
@@ -57,19 +59,18 @@ public sealed class Writing
         _kinds.Find(name) ?? throw new CannotUndoException($"A {name.Replace('_', ' ')} is of an earlier version.");
 
     /// <summary>Number of the change itself, given at its first use; those of its events follow it.</summary>
-    internal async Task<long> NumberAsync() => _number ??= await NextNumberAsync(Session);
+    internal async Task<long> NumberAsync()
+    {
+        Number ??= await Connection.ExecuteScalarAsync<long>($"SELECT {NextNumber}", transaction: Transaction);
+        return Number.Value;
+    }
 
-    /// <summary>The next number in the one order of changes and events.</summary>
-    /// <remarks>The write lock is held: nobody else gets it too.</remarks>
-    internal static Task<long> NextNumberAsync(Session session) =>
-        session.Connection.ExecuteScalarAsync<long>(
-            """
-            SELECT 1 + max(coalesce((SELECT max(id) FROM change), 0), coalesce((SELECT max(id) FROM job_event), 0))
-            """,
-            transaction: session.Transaction
-        );
+    /// <summary>SQL of the next number in the one order of changes and events. The write lock is held: nobody else gets it too.</summary>
+    internal const string NextNumber =
+        "1 + max(coalesce((SELECT max(id) FROM change), 0), coalesce((SELECT max(id) FROM job_event), 0))";
 }
 
 /// <summary>One record as a change left it.</summary>
 /// <param name="Body">Null where it was removed.</param>
-internal sealed record ChangeItem(string Kind, long Id, long Version, long Schema, string? Body);
+/// <param name="Refers">Whether it came, went, or refers to something else than before: only then others must be looked at.</param>
+internal sealed record ChangeItem(string Kind, long Id, long Version, long Schema, string? Body, bool Refers);

@@ -113,9 +113,10 @@ internal static class RecordRows
             },
             writing.Transaction
         );
-        if (!references.SequenceEqual(before?.References ?? []))
+        bool refers = !references.SequenceEqual(before?.References ?? []);
+        if (refers)
             await ReferenceRows.ReplaceAsync(writing.Session, kind.Name, id, references);
-        writing.Items.Add(new(kind.Name, id, version, kind.Schema, body));
+        writing.Items.Add(new(kind.Name, id, version, kind.Schema, body, refers));
         return version;
     }
 
@@ -143,7 +144,7 @@ internal static class RecordRows
         await ReferenceRows.ReplaceAsync(writing.Session, kind.Name, id, []);
         const string sql = "DELETE FROM record WHERE kind = @Name AND id = @id";
         await writing.Connection.ExecuteAsync(sql, new { kind.Name, id }, writing.Transaction);
-        writing.Items.Add(new(kind.Name, id, version, kind.Schema, null));
+        writing.Items.Add(new(kind.Name, id, version, kind.Schema, null, Refers: true));
     }
 
     private static async Task<long> NextVersionAsync(Writing writing, string kind, long id)

@@ -1,0 +1,34 @@
+using System.Collections.Concurrent;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Machines;
+using Wendrak.Store;
+using Wendrak.Store.Machines;
+
+namespace Wendrak.Web;
+
+/// <summary>Cards of the yard. What the core says of a machine is kept while nothing of it has changed.</summary>
+public sealed class MachineCards(Database database)
+{
+    private readonly ConcurrentDictionary<long, (string State, MachineSummary Summary)> _known = [];
+
+    public MachineCard Of(FittedMachine m)
+    {
+        string state = StateOf(m);
+        if (!_known.TryGetValue(m.Machine.Id, out (string State, MachineSummary Summary) known) || known.State != state)
+            _known[m.Machine.Id] = known = (state, MachineSummary.Of(m.Machine, m.Fitted, m.Visits));
+        return new(m.Machine, m.Fitted, known.Summary);
+    }
+
+    /// <summary>Versions of all that a summary is made from; numbers and versions are never given twice in the same data.</summary>
+    private string StateOf(FittedMachine m)
+    {
+        IEnumerable<string> sets = m
+            .Machine.Drives.SelectMany(d => d.Stages)
+            .OfType<Gearbox>()
+            .Select(g => FormattableString.Invariant($"{g.Set.Id}.{g.Set.Version}"));
+        IEnumerable<string> visits = m.Visits.Select(v => FormattableString.Invariant($"{v.Id}.{v.Version}"));
+        return FormattableString.Invariant(
+            $"{database.DataId}/{m.Machine.Version}/{m.Fitted.Id}.{m.Fitted.Version}/{string.Join(',', sets)}/{string.Join(',', visits)}"
+        );
+    }
+}
