@@ -8,8 +8,8 @@ internal static class KillFigures
 {
     private const int WhileWriting = 300;
     private const int WhileStarting = 50;
-    private const int Orders = 200;
-    private static readonly TimeSpan AtOnce = TimeSpan.FromMinutes(3);
+    private const int Orders = 100;
+    private static readonly TimeSpan AtOnce = TimeSpan.FromMinutes(2);
 
     public static async Task PrintAsync()
     {

@@ -120,7 +120,7 @@ test('a removed aim comes back from the history', async ({ page }) => {
   await page.getByRole('button', { name: 'Remove this aim' }).click()
   await expect(page.getByText('No aim is kept for this machine.')).toBeVisible()
   await page.getByRole('button', { name: /History/ }).click()
-  await page.getByRole('button', { name: 'Undo removed an aim' }).click()
+  await page.getByRole('button', { name: 'Undo removed aim Gone soon' }).click()
   await page.keyboard.press('Escape')
   await expect(page.getByRole('radio', { name: /Gone soon/ })).toBeVisible()
 })

@@ -46,7 +46,8 @@ test('what can not be stored for now is said, kept, and stored by itself once it
           body: JSON.stringify({
             status: 507,
             title: 'The data can’t be used',
-            detail: 'The disk is full: nothing can be stored. Make room; what you typed is kept here until then.',
+            detail:
+              'The disk is full: nothing can be stored. Make room; what you typed is kept here until then.',
             trouble: 'full',
           }),
         })
@@ -61,7 +62,7 @@ test('what can not be stored for now is said, kept, and stored by itself once it
   await expect(page.getByRole('alert')).toHaveCount(0, { timeout: 10_000 })
   await expect(shelf).toHaveText(String(before + 1))
   const stock = await (await page.request.get('/api/stock')).json()
-  expect(stock.find((s: { wheel: { size: number; standard: string } }) => s.wheel.size === 46).wheel.count).toBe(
-    before + 1,
-  )
+  expect(
+    stock.find((s: { wheel: { size: number; standard: string } }) => s.wheel.size === 46).wheel.count,
+  ).toBe(before + 1)
 })

@@ -56,7 +56,8 @@ public sealed class Writing
         at.ToUniversalTime().ToString("yyyy-MM-dd'T'HH:mm:ss.FFFFFFF'Z'", CultureInfo.InvariantCulture);
 
     internal IStoredKind KindOf(string name) =>
-        _kinds.Find(name) ?? throw new CannotUndoException($"A {name.Replace('_', ' ')} is of an earlier version.");
+        _kinds.Find(name)
+        ?? throw new CannotUndoException("An earlier version of Wendrak wrote this: it can be read and not undone.");
 
     /// <summary>Number of the change itself, given at its first use; those of its events follow it.</summary>
     internal async Task<long> NumberAsync()

@@ -10,7 +10,6 @@ CREATE TABLE record (
     hash       BLOB    NOT NULL,
     at         TEXT    NOT NULL,
     actor      TEXT,
-    name       TEXT    GENERATED ALWAYS AS (json_extract(body, '$.name')) VIRTUAL,
     machine_id INTEGER GENERATED ALWAYS AS (json_extract(body, '$.machineId')) VIRTUAL,
     status     TEXT    GENERATED ALWAYS AS (json_extract(body, '$.status')) VIRTUAL,
     PRIMARY KEY (kind, id)
