@@ -169,6 +169,10 @@ public sealed class Database : IDisposable
             DataId = ReadDataId();
             Damage.Clear();
         }
+        catch (SqliteException e) when (StorageException.Of(e) is { } trouble)
+        {
+            throw trouble;
+        }
         finally
         {
             _writing.Release();
@@ -177,11 +181,19 @@ public sealed class Database : IDisposable
 
     private string ReadDataId() => _anchor.ExecuteScalar<string>("SELECT data_id FROM generation")!;
 
-    /// <summary>Folds the journal into the file, so that a copy of it made by hand holds everything.</summary>
+    /// <summary>Folds the journal into the file, so that a copy of it made by hand holds everything; not while something is written.</summary>
     public void FoldJournalIn()
     {
-        if (!Damage.IsAny && IsInPlace)
+        if (Damage.IsAny || !IsInPlace || !_writing.Wait(0))
+            return;
+        try
+        {
             _anchor.Execute("PRAGMA wal_checkpoint(TRUNCATE)");
+        }
+        finally
+        {
+            _writing.Release();
+        }
     }
 
     /// <summary>Whether the file is the one that was opened.</summary>
