@@ -32,13 +32,13 @@ public sealed class DamageTests : IAsyncLifetime, IDisposable
         List<string> lines = [];
         foreach (Machines.FittedMachine m in await store.Machines.ListAsync())
         {
-            lines.Add(Rows.ToJson(m.Machine));
-            lines.AddRange((await store.Setups.ListAsync(m.Machine.Id)).Select(Rows.ToJson));
-            lines.AddRange((await store.Aims.ListAsync(m.Machine.Id)).Select(Rows.ToJson));
-            lines.AddRange(m.Visits.Select(Rows.ToJson));
+            lines.Add(EarlierJson.ToJson(m.Machine));
+            lines.AddRange((await store.Setups.ListAsync(m.Machine.Id)).Select(EarlierJson.ToJson));
+            lines.AddRange((await store.Aims.ListAsync(m.Machine.Id)).Select(EarlierJson.ToJson));
+            lines.AddRange(m.Visits.Select(EarlierJson.ToJson));
         }
-        lines.AddRange((await store.Stock.Wheels.ListAsync()).Select(Rows.ToJson));
-        lines.AddRange((await store.Stock.GearboxSets.ListAsync()).Select(Rows.ToJson));
+        lines.AddRange((await store.Stock.Wheels.ListAsync()).Select(EarlierJson.ToJson));
+        lines.AddRange((await store.Stock.GearboxSets.ListAsync()).Select(EarlierJson.ToJson));
         return string.Join('\n', lines);
     }
 

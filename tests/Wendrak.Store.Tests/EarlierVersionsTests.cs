@@ -122,7 +122,7 @@ public sealed class EarlierVersionsTests : IDisposable
     private static readonly HashSet<string> NotHeld = ["id", "version", "machineId", "isTurnAssumed", "assumed"];
 
     /// <summary>What an earlier version said is said still; what is said beside it now was not known then.</summary>
-    private static void Holds<T>(JsonNode held, T now) => Holds(held, JsonNode.Parse(Rows.ToJson(now)), "");
+    private static void Holds<T>(JsonNode held, T now) => Holds(held, JsonNode.Parse(EarlierJson.ToJson(now)), "");
 
     private static void Holds(JsonNode? held, JsonNode? now, string at)
     {

@@ -92,7 +92,7 @@ public sealed class EveryOrder(TempStore store, int seed)
         lines.AddRange((await store.Stock.GearboxSets.ListAsync()).Select(s => Line(s with { Version = 0 })));
         return string.Join('\n', lines);
 
-        static string Line<T>(T value) => Rows.ToJson(value);
+        static string Line<T>(T value) => EarlierJson.ToJson(value);
         static Drive WithoutSetVersions(Drive d) =>
             d with
             {

@@ -68,7 +68,7 @@ public sealed class HistoryTests : IDisposable
         await _store.UndoLastAsync();
         Aim back = (await _store.Aims.ListAsync(machine.Machine.Id)).Single();
         Assert.Equal((aim.Id, aim.Name), (back.Id, back.Name));
-        Assert.Equal(Rows.ToJson(aim.Outcomes), Rows.ToJson(back.Outcomes));
+        Assert.Equal(EarlierJson.ToJson(aim.Outcomes), EarlierJson.ToJson(back.Outcomes));
         Assert.True(back.Version > aim.Version);
     }
 

@@ -120,7 +120,7 @@ public sealed class MachineStoreTests : IDisposable
         AimOutcome outcome = aim.Outcomes[0] with { SetupId = trial.Id };
         await _store.Aims.AddAsync("Ann", aim with { Outcomes = [outcome] }, default);
         MachineFile file = (await _store.Files.WriteAsync(machine.Machine.Id))!;
-        MachineFile asText = Rows.FromJson<MachineFile>(Rows.ToJson(file));
+        MachineFile asText = EarlierJson.FromJson<MachineFile>(EarlierJson.ToJson(file));
 
         using TempStore other = new();
         await other.AddMachineAsync("Already here"); // so that ids differ

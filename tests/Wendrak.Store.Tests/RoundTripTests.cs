@@ -121,8 +121,8 @@ public sealed class RoundTripTests : IDisposable
             CancellationToken.None
         );
         FittedMachine read = (await _store.Machines.FindAsync(added.Machine.Id))!;
-        Assert.Equal(Rows.ToJson(added.Machine), Rows.ToJson(read.Machine));
-        Assert.Equal(Rows.ToJson(added.Fitted), Rows.ToJson(read.Fitted));
+        Assert.Equal(EarlierJson.ToJson(added.Machine), EarlierJson.ToJson(read.Machine));
+        Assert.Equal(EarlierJson.ToJson(added.Fitted), EarlierJson.ToJson(read.Fitted));
         // The stored machine says what was given, beside ids and versions.
         Drive kept = read.Machine.Drives[0];
         GearboxSet set = ((Gearbox)kept.Stages[1]).Set;
@@ -132,7 +132,7 @@ public sealed class RoundTripTests : IDisposable
             Version = 1,
             Drives = [EveryKindOfStage(set), right with { Stages = read.Machine.Drives[1].Stages }],
         };
-        Assert.Equal(Rows.ToJson(given), Rows.ToJson(read.Machine));
+        Assert.Equal(EarlierJson.ToJson(given), EarlierJson.ToJson(read.Machine));
         Assert.Equal(loops, read.Fitted.Loops);
     }
 
@@ -150,7 +150,7 @@ public sealed class RoundTripTests : IDisposable
             await _store.Setups.AddTrialAsync(TempStore.Who, machine.Machine.Id, trial, CancellationToken.None)
         )!;
         Setup read = (await _store.Setups.ListAsync(machine.Machine.Id)).Single(s => s.Id == added.Id);
-        Assert.Equal(Rows.ToJson(added), Rows.ToJson(read));
+        Assert.Equal(EarlierJson.ToJson(added), EarlierJson.ToJson(read));
         Assert.Equal(new LoopChoice("final", 16, 43, 110), read.Loops.Single());
         Assert.Equal(new RoadWheelChoice("rear wheel", new("130/80-17", 1901.5)), read.RoadWheels.Single());
         Assert.Equal(("Trial Z", SetupStatus.Trial, "try it"), (read.Name, read.Status, read.Note));
@@ -175,8 +175,8 @@ public sealed class RoundTripTests : IDisposable
         Aim aim = TempStore.AimFor(machine.Machine.Id) with { Target = target };
         Aim added = (await _store.Aims.AddAsync(TempStore.Who, aim, CancellationToken.None))!;
         Aim read = (await _store.Aims.ListAsync(machine.Machine.Id)).Single();
-        Assert.Equal(Rows.ToJson(added), Rows.ToJson(read));
-        Assert.Equal(Rows.ToJson(aim with { Id = read.Id, Version = 1 }), Rows.ToJson(read));
+        Assert.Equal(EarlierJson.ToJson(added), EarlierJson.ToJson(read));
+        Assert.Equal(EarlierJson.ToJson(aim with { Id = read.Id, Version = 1 }), EarlierJson.ToJson(read));
     }
 
     [Theory]
@@ -199,7 +199,7 @@ public sealed class RoundTripTests : IDisposable
         GearboxSet set = new(0, 0, "six", [2.643, 1.857, 0.846], turnsRound, note);
         await _store.Stock.GearboxSets.AddAsync(TempStore.Who, set, CancellationToken.None);
         GearboxSet read = (await _store.Stock.GearboxSets.ListAsync()).Single();
-        Assert.Equal(Rows.ToJson(set with { Id = read.Id, Version = 1 }), Rows.ToJson(read));
+        Assert.Equal(EarlierJson.ToJson(set with { Id = read.Id, Version = 1 }), EarlierJson.ToJson(read));
     }
 
     [Fact]

@@ -38,6 +38,6 @@ public static class DemoData
     {
         using Stream stream = Assembly.GetExecutingAssembly().GetManifestResourceStream(Folder + name)!;
         using StreamReader reader = new(stream);
-        return Rows.FromJson<T>(reader.ReadToEnd());
+        return EarlierJson.FromJson<T>(reader.ReadToEnd());
     }
 }

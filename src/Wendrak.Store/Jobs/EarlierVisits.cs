@@ -14,7 +14,7 @@ internal static class EarlierVisits
     public static string ToEntries(string body)
     {
         JsonObject newest = EarlierBodies.Visit(JsonNode.Parse(body)!.AsObject());
-        SetJob visit = newest.Deserialize<SetJob>(Rows.Json)!;
+        SetJob visit = newest.Deserialize<SetJob>(EarlierJson.Json)!;
         JsonArray entries = [];
         foreach (JobEntry entry in SetVisit.ToEntries(visit))
         {

@@ -14,9 +14,11 @@ internal static class BroughtSets
     /// The machine with stored sets: one with an id is the shared set; one without is matched by name and ratios, and
     /// added when there is none like it.
     /// </summary>
-    public static async Task<Machine> StoreAsync(Writing writing, Machine machine)
+    /// <param name="before">The machine as it is stored: sets it has already need no search; null for a new one.</param>
+    public static async Task<Machine> StoreAsync(Writing writing, Machine machine, Machine? before = null)
     {
-        IReadOnlyList<GearboxSet> known = await Sets.ListAsync(writing.Session);
+        GearboxSet[] own = [.. (before?.Drives ?? []).SelectMany(d => d.Stages).OfType<Gearbox>().Select(g => g.Set)];
+        IReadOnlyList<GearboxSet>? known = null;
         List<Drive> drives = [];
         foreach (Drive drive in machine.Drives)
         {
@@ -29,6 +31,9 @@ internal static class BroughtSets
 
         async Task<GearboxSet> StoredAsync(GearboxSet set)
         {
+            if (own.FirstOrDefault(o => o.Id == set.Id && IsAlike(o, set)) is { } had)
+                return had;
+            known ??= await Sets.ListAsync(writing.Session);
             GearboxSet? same =
                 known.FirstOrDefault(k => k.Id == set.Id && IsAlike(k, set))
                 ?? known.FirstOrDefault(k => IsAlike(k, set));

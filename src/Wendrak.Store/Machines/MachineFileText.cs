@@ -43,7 +43,7 @@ public static partial class MachineFileText
         foreach (JsonObject visit in (members["setJobs"] as JsonArray ?? []).OfType<JsonObject>())
             EarlierBodies.Visit(visit);
         members["formatVersion"] = MachineFile.NewestVersion;
-        return members.Deserialize<MachineFile>(Rows.Json);
+        return members.Deserialize<MachineFile>(EarlierJson.Json);
     }
 
     [GeneratedRegex(@"""formatVersion""\s*:\s*(\d+)", RegexOptions.CultureInvariant)]

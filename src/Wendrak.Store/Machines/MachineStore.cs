@@ -90,7 +90,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
                 Machine before =
                     await _machines.FindAsync(writing.Session, draft.Machine.Id)
                     ?? throw new ChangedMeanwhileException(Kinds.Machine.Name, null);
-                Machine withSets = await BroughtSets.StoreAsync(writing, draft.Machine);
+                Machine withSets = await BroughtSets.StoreAsync(writing, draft.Machine, before);
                 Machine machine = await _machines.ChangeAsync(writing, withSets, before);
                 Setup fitted = await ReconcileAsync(writing, before, machine, draft.Fitted, fittedVersion, change);
                 return new FittedMachine(machine, fitted, await jobs.ListAsync(writing.Session, machine.Id));

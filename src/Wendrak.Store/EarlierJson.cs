@@ -3,8 +3,8 @@ using System.Text.Json.Serialization;
 
 namespace Wendrak.Store;
 
-/// <summary>JSON of files that come with the program and of bodies that earlier versions wrote.</summary>
-internal static class Rows
+/// <summary>JSON as earlier versions wrote it, in files and bodies: what they left out has its default. The demo data is of that form.</summary>
+internal static class EarlierJson
 {
     public static JsonSerializerOptions Json { get; } =
         new(JsonSerializerDefaults.Web)
