@@ -26,6 +26,11 @@ if (args is ["kills"])
     await KillFigures.PrintAsync();
     return;
 }
+if (args is ["orders"])
+{
+    await KillFigures.PrintOrdersAsync();
+    return;
+}
 BenchmarkSwitcher
     .FromTypes([
         typeof(RatioSearchBench),

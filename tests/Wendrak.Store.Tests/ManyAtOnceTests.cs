@@ -29,6 +29,7 @@ public sealed class ManyAtOnceTests : IDisposable
 /// <summary>Writers and readers of one store for a while, and what they must find in the end.</summary>
 public sealed class ManyAtOnce
 {
+    private const string AtFirst = "at first";
     private readonly TempStore _store;
     private readonly long _machine;
     private readonly SetJob _visit;
@@ -47,7 +48,7 @@ public sealed class ManyAtOnce
 
     public static async Task<ManyAtOnce> BeginAsync(TempStore store)
     {
-        long machine = (await store.AddMachineAsync("0")).Machine.Id;
+        long machine = (await store.AddMachineAsync(AtFirst)).Machine.Id;
         SetJob visit = (
             await store.Jobs.AddAsync(
                 "Ann",
@@ -131,29 +132,20 @@ public sealed class ManyAtOnce
     {
         while (goes())
         {
-            foreach (
-                FittedMachine m in new[]
-                {
-                    (await _store.Machines.FindAsync(_machine))!,
-                    (await _store.Machines.ListAsync())[0],
-                }
-            )
-                if (m.Machine.Name != "0")
-                    Assert.Equal(
-                        30 + int.Parse(m.Machine.Name, System.Globalization.CultureInfo.InvariantCulture),
-                        m.Fitted.Loops[0].RearSize
-                    );
+            FittedMachine found = (await _store.Machines.FindAsync(_machine))!;
+            Assert.Equal(RearOf(found.Machine.Name), found.Fitted.Loops[0].RearSize);
+            FittedMachine listed = (await _store.Machines.ListAsync())[0];
+            Assert.Equal(RearOf(listed.Machine.Name), listed.Fitted.Loops[0].RearSize);
             MachineFile file = (await _store.Files.WriteAsync(_machine))!;
-            Assert.Equal(
-                file.Machine.Name == "0"
-                    ? 45
-                    : 30 + int.Parse(file.Machine.Name, System.Globalization.CultureInfo.InvariantCulture),
-                file.Setups[0].Loops[0].RearSize
-            );
+            Assert.Equal(RearOf(file.Machine.Name), file.Setups[0].Loops[0].RearSize);
             await _store.History.ListAsync(_machine, null, 5);
             Interlocked.Increment(ref _read);
         }
     }
+
+    /// <summary>Teeth of the rear wheel in every state in which the machine had this name.</summary>
+    private static double RearOf(string name) =>
+        name == AtFirst ? 45 : 30 + int.Parse(name, System.Globalization.CultureInfo.InvariantCulture);
 
     /// <summary>Every acknowledged update is there.</summary>
     public async Task CheckAsync()
