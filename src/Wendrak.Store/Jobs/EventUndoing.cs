@@ -38,15 +38,14 @@ internal static class EventUndoing
         );
     }
 
-    /// <exception cref="CannotUndoException">Something was written down at the visit since it was begun.</exception>
-    public static async Task CheckNothingSinceAsync(Session session, long job)
+    /// <summary>Whether a visit is as the change left it, which is to be taken away with that change.</summary>
+    /// <exception cref="CannotUndoException">Something was written down at it since.</exception>
+    public static async Task CheckNothingSinceAsync(Session session, long id, long change)
     {
-        IReadOnlyList<EventRow> rows = await EventRow.OfJobsAsync(session, [job]);
-        int since = EventRow.Standing(rows).Count(r => r.ChangeId is null);
-        if (since > 0)
-            throw new CannotUndoException(
-                $"The visit was gone on with since ({since} {(since == 1 ? "entry" : "entries")}). Undo those first."
-            );
+        Job job = (await Jobs.FindAsync(session, id))!;
+        IReadOnlyList<EventRow> rows = await EventRow.OfJobsAsync(session, [id]);
+        if (State(job, rows.Where(r => r.Id <= change || r.ChangeId == change)) != State(job, rows))
+            throw new CannotUndoException("The visit was gone on with since. Undo what was done at it first.");
     }
 
     private static string State(Job job, IEnumerable<EventRow> rows) =>

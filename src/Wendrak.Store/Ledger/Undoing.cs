@@ -31,14 +31,14 @@ public sealed class Undoing(ChangeLog log, History history)
         IReadOnlyList<ItemRow> items = await ItemRow.OfAsync(writing.Session, change.Id);
         // Backwards: what was added last may depend on what was added first.
         foreach (ItemRow item in items.Reverse())
-            await RestoreAsync(writing, item);
+            await RestoreAsync(writing, item, change.Id);
         await Whole.CheckAsync(writing, names => new CannotUndoException(names));
         await MachineWhole.CheckAsync(writing);
         return await ChangeLog.RecordAsync(writing, $"undone: {change.Name}", change.Id);
     }
 
     /// <summary>Puts a record back to how it was before a change; refuses when it was changed again since.</summary>
-    private static async Task RestoreAsync(Writing writing, ItemRow item)
+    private static async Task RestoreAsync(Writing writing, ItemRow item, long change)
     {
         IStoredKind kind = writing.KindOf(item.Kind);
         RecordRow? row = await RecordRows.FindAsync(writing.Session, item.Kind, item.Id);
@@ -51,7 +51,7 @@ public sealed class Undoing(ChangeLog log, History history)
         else
         {
             if (item.Kind == Kinds.Job.Name)
-                await EventUndoing.CheckNothingSinceAsync(writing.Session, item.Id);
+                await EventUndoing.CheckNothingSinceAsync(writing.Session, item.Id, change);
             await RecordRows.RemoveAsync(writing, kind, item.Id);
         }
     }
