@@ -1,4 +1,3 @@
-using Microsoft.Data.Sqlite;
 using Wendrak.Store;
 using Wendrak.Store.Machines;
 
@@ -22,11 +21,12 @@ public sealed partial class DataKeeper(
         {
             // Never before the server answers.
             await Task.Delay(AfterStart, clock, stoppingToken);
-            await Task.Run(database.LookThrough, stoppingToken);
-            await LookAheadAsync();
+            await TryAsync(() => Task.Run(database.LookThrough, stoppingToken));
+            await TryAsync(LookAheadAsync);
             while (true)
             {
-                await LookAfterAsync(stoppingToken);
+                if (!database.Damage.IsAny)
+                    await TryAsync(() => Task.Run(LookAfter, stoppingToken));
                 await Task.Delay(Pause, clock, stoppingToken);
             }
         }
@@ -40,15 +40,14 @@ public sealed partial class DataKeeper(
             cards.Of(machine);
     }
 
-    private async Task LookAfterAsync(CancellationToken ct)
+    /// <summary>Whatever is wrong with the data, the server goes on: it is what tells of it.</summary>
+    private async Task TryAsync(Func<Task> look)
     {
         try
         {
-            if (!database.Damage.IsAny)
-                await Task.Run(LookAfter, ct);
+            await look();
         }
-        catch (Exception e)
-            when (e is DataFileException or IOException or UnauthorizedAccessException or SqliteException)
+        catch (Exception e) when (e is not OperationCanceledException)
         {
             CannotLookAfter(log, e);
         }
