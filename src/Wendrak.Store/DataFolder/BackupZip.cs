@@ -9,8 +9,9 @@ public static class BackupZip
     /// <summary>Writes a backup while others write; the file is there only when it is whole.</summary>
     /// <param name="folder">Of the data; a server may be up there.</param>
     /// <param name="zip">Written over where it exists.</param>
+    /// <param name="between">Called between every two steps, for tests that stop there.</param>
     /// <exception cref="DataFileException">There is no data, or what was written is not what was there.</exception>
-    public static void Write(string folder, string zip)
+    public static void Write(string folder, string zip, Action<string>? between = null)
     {
         string data = Path.Combine(folder, Database.FileName);
         if (!File.Exists(data))
@@ -21,14 +22,16 @@ public static class BackupZip
         try
         {
             using (SqliteConnection from = Backups.OpenAlone(data, SqliteOpenMode.ReadOnly))
-                Backups.Copy(from, copy);
+                Backups.Copy(from, copy, between);
             using (FileStream file = File.Create(unfinished))
             {
                 using (ZipArchive archive = new(file, ZipArchiveMode.Create, leaveOpen: true))
                     Pack(archive, folder, copy);
                 file.Flush(flushToDisk: true);
             }
+            between?.Invoke("packed");
             File.Move(unfinished, zip, overwrite: true);
+            between?.Invoke("named");
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException or SqliteException)
         {

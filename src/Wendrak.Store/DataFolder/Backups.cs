@@ -34,11 +34,15 @@ public static class Backups
     }
 
     /// <summary>Makes a backup among the others and lets go of those that are not kept.</summary>
+    /// <param name="between">Called between every two steps, for tests that stop there.</param>
     /// <exception cref="DataFileException">What was written is not what was there; nothing was let go.</exception>
-    public static Made Make(Database database, DateTimeOffset now)
+    public static Made Make(Database database, DateTimeOffset now, Action<string>? between = null)
     {
         string backups = Path.Combine(database.Folder, FolderName);
         Directory.CreateDirectory(backups);
+        foreach (string left in Directory.GetFiles(backups, $"*{Unfinished}"))
+            File.Delete(left);
+        between?.Invoke("swept");
         string file;
         // Two in one second are two.
         for (DateTimeOffset at = now.ToUniversalTime(); ; at = at.AddSeconds(1))
@@ -49,10 +53,13 @@ public static class Backups
             )
                 break;
         using (SqliteConnection from = database.Open())
-            Copy(from, file);
+            Copy(from, file, between);
         HashSet<DateTimeOffset> kept = Retention.Kept([.. Of(database.Folder).Select(m => m.At)]);
         foreach (Made made in Of(database.Folder).Where(m => !kept.Contains(m.At)))
+        {
             File.Delete(made.File);
+            between?.Invoke("let go of one");
+        }
         return new(file, MadeAt(file)!.Value);
     }
 
@@ -70,8 +77,9 @@ public static class Backups
     }
 
     /// <summary>SQLite's own copy, whole while others write, under its name only once it was found good.</summary>
+    /// <param name="between">Called between every two steps, for tests that stop there.</param>
     /// <exception cref="DataFileException">What was written is not what was there.</exception>
-    internal static void Copy(SqliteConnection from, string file)
+    internal static void Copy(SqliteConnection from, string file, Action<string>? between = null)
     {
         string unfinished = file + Unfinished;
         File.Delete(unfinished);
@@ -79,16 +87,24 @@ public static class Backups
         {
             using (SqliteConnection to = OpenAlone(unfinished))
             {
-                from.BackupDatabase(to);
+                (string, long)[] rows;
+                using (from.BeginTransaction(deferred: true)) // what is counted is what is copied
+                {
+                    rows = Rows(from);
+                    from.BackupDatabase(to);
+                }
+                between?.Invoke("copied");
                 // One file, and no journal of the original belongs to it.
                 to.Execute("PRAGMA journal_mode = DELETE");
                 if (to.ExecuteScalar<long>("SELECT count(*) FROM sqlite_master WHERE name = 'generation'") > 0)
                     to.Execute("UPDATE generation SET n = -100");
-                Verify(to);
+                Verify(to, rows);
             }
+            between?.Invoke("looked through");
             using (FileStream written = File.OpenWrite(unfinished))
                 written.Flush(flushToDisk: true);
             File.Move(unfinished, file, overwrite: true);
+            between?.Invoke("named");
         }
         finally
         {
@@ -102,12 +118,23 @@ public static class Backups
             ? $"save what is good with --rescue, or go back to the newest backup with --restore {newest.File}"
             : "save what is good with --rescue";
 
+    /// <summary>How many rows each table has.</summary>
+    internal static (string Table, long Count)[] Rows(SqliteConnection connection) =>
+        [
+            .. connection
+                .Query<string>("SELECT name FROM sqlite_master WHERE type = 'table' ORDER BY name")
+                .Select(t => (t, connection.ExecuteScalar<long>($"SELECT count(*) FROM \"{t}\""))),
+        ];
+
+    /// <param name="rows">Of what was copied.</param>
     /// <exception cref="DataFileException">It is not whole.</exception>
-    private static void Verify(SqliteConnection copy)
+    internal static void Verify(SqliteConnection copy, (string Table, long Count)[] rows)
     {
         string found = copy.ExecuteScalar<string>("PRAGMA integrity_check(1)") ?? "";
         if (found != "ok")
             throw new DataFileException($"The backup is not whole: {found}.");
+        if (rows.Except(Rows(copy)).ToList() is [var (table, count), ..])
+            throw new DataFileException($"The backup is not whole: {count} rows of {table} are not in it.");
         if (copy.ExecuteScalar<long>("SELECT count(*) FROM sqlite_master WHERE name = 'record'") == 0)
             return; // of a version before the records
         if (BodyScan.Of(copy).ToList() is { Count: > 0 } damaged)

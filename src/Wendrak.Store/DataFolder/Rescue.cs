@@ -12,105 +12,49 @@ public sealed record Rescued(IReadOnlyDictionary<string, int> Saved, IReadOnlyLi
 /// <summary>Saves what is good of a damaged data file into a new one; the damaged one is only read.</summary>
 public static class Rescue
 {
-    /// <summary>In an order in which each finds what it needs.</summary>
-    private static readonly string[] Tables =
-    [
-        "change",
-        "change_item",
-        "record",
-        "job_event",
-        "reference",
-        "number_given",
-        "attachment",
-    ];
-
-    /// <param name="folder">Of the damaged file.</param>
+    /// <param name="folder">Of the damaged file, of this version or of an earlier one.</param>
     /// <param name="into">A folder that has no data yet.</param>
     /// <exception cref="DataFileException">Nothing of it can be read, or there is data already.</exception>
     public static Rescued Run(string folder, string into, DateTimeOffset now)
     {
         string damaged = Path.Combine(folder, Database.FileName);
+        string saved = Path.Combine(into, Database.FileName);
         if (!File.Exists(damaged))
             throw new DataFileException($"There is no data in {folder}.");
-        if (File.Exists(Path.Combine(into, Database.FileName)))
+        if (File.Exists(saved))
             throw new DataFileException($"There is data in {into} already: name another folder.");
-        Dictionary<string, int> saved = [];
-        List<string> lost = [];
-        using (Database database = Database.Prepare(into, now))
-        using (SqliteConnection to = database.Open())
-        {
-            // What something refers to may be among the lost.
-            to.Execute("PRAGMA foreign_keys = OFF");
-            foreach (string table in Tables)
-                saved[table] = Save(damaged, to, table, lost);
-            lost.AddRange(DropUnreadable(to));
-            Whole(to);
-        }
-        return saved.Values.Sum() == 0
-            ? throw new DataFileException($"Nothing of {damaged} can be read.")
-            : new Rescued(saved, lost);
-    }
-
-    /// <summary>Row by row, so that one that can't be read costs no other.</summary>
-    private static int Save(string damaged, SqliteConnection to, string table, List<string> lost)
-    {
-        int count = 0;
-        string columns = string.Join(
-            ", ",
-            to.Query<string>("SELECT name FROM pragma_table_info(@table)", new { table })
-        );
-        using SqliteConnection from = Backups.OpenAlone(damaged, SqliteOpenMode.ReadOnly);
-        foreach (string part in Parts(from, table, lost))
-            try
-            {
-                foreach (
-                    IDictionary<string, object?> row in from.Query($"SELECT {columns} FROM {table} {part}")
-                        .Cast<IDictionary<string, object?>>()
-                )
-                {
-                    string names = string.Join(", ", row.Keys.Select(k => "@" + k));
-                    count += to.Execute(
-                        $"INSERT OR IGNORE INTO {table} ({columns}) VALUES ({names})",
-                        new DynamicParameters(row)
-                    );
-                }
-            }
-            catch (SqliteException e)
-            {
-                lost.Add($"{table} {part}: {e.Message}");
-            }
-        return count;
-    }
-
-    /// <summary>Each row by its number where the table has them, found however far the list of them can be read.</summary>
-    private static List<string> Parts(SqliteConnection from, string table, List<string> lost)
-    {
-        if (table == "reference")
-            return [""];
-        List<string> parts = [];
         try
         {
-            foreach (long row in from.Query<long>($"SELECT rowid FROM {table} ORDER BY rowid", buffered: false))
-                parts.Add($"WHERE rowid = {row}");
+            Rescued rescued = Salvaged(damaged, saved, now);
+            List<string> lost = [.. rescued.Lost];
+            using Database database = Database.Prepare(into, now); // brings one of an earlier version up to date
+            using SqliteConnection to = database.Open();
+            to.Execute("PRAGMA foreign_keys = OFF");
+            lost.AddRange(DropUnreadable(to));
+            Whole(to);
+            return rescued with { Lost = lost };
         }
-        catch (SqliteException)
+        catch (Exception e) when (e is SqliteException or DataFileException)
         {
-            // From the other end, down to the damage.
-            HashSet<string> known = [.. parts];
-            try
-            {
-                foreach (
-                    long row in from.Query<long>($"SELECT rowid FROM {table} ORDER BY rowid DESC", buffered: false)
-                )
-                    if (known.Add($"WHERE rowid = {row}"))
-                        parts.Add($"WHERE rowid = {row}");
-            }
-            catch (SqliteException e)
-            {
-                lost.Add($"a part of {table}: {e.Message}");
-            }
+            File.Delete(saved);
+            throw new DataFileException($"Nothing of {damaged} can be saved: {e.Message}", e);
         }
-        return parts;
+    }
+
+    /// <summary>Rows into tables like those of the damaged file.</summary>
+    private static Rescued Salvaged(string damaged, string saved, DateTimeOffset now)
+    {
+        using (Database.Prepare(Path.GetDirectoryName(saved)!, now)) { }
+        // What a new file says of itself is right where its tables are the same, and need not be saved.
+        string[] known = ["SchemaVersions", "generation"];
+        if (!Salvage.AreAlike(damaged, saved))
+        {
+            known = [];
+            File.Delete(saved);
+            Salvage.MakeAlike(damaged, saved);
+        }
+        Rescued rescued = Salvage.Rows(damaged, saved, known);
+        return rescued.Saved.Values.Sum() == 0 ? throw new DataFileException("No row of it can be read.") : rescued;
     }
 
     /// <summary>What can be read and is not what was written does not come along.</summary>
@@ -177,7 +121,5 @@ public static class Rescue
             ON CONFLICT (kind) DO UPDATE SET last = max(last, excluded.last)
             """
         );
-        to.Execute("DELETE FROM change_item WHERE change_id NOT IN (SELECT id FROM change)");
-        to.Execute("UPDATE job_event SET change_id = NULL WHERE change_id NOT IN (SELECT id FROM change)");
     }
 }

@@ -65,9 +65,10 @@ public sealed class Restoring(Database database, TimeProvider clock)
     }
 
     /// <summary>Puts a staged backup in the place of the data; what was there is kept as a backup of its own.</summary>
+    /// <param name="between">Called between every two steps, for tests that stop there.</param>
     /// <returns>The backup of what was there; null when nothing is staged under the name.</returns>
     /// <exception cref="DataFileException">What is there can't be kept: nothing was restored then.</exception>
-    public async Task<Backups.Made?> RestoreAsync(string token, string? who)
+    public async Task<Backups.Made?> RestoreAsync(string token, string? who, Action<string>? between = null)
     {
         string folder = Path.Combine(database.Folder, StagedName, Path.GetFileName(token));
         string file = Path.Combine(folder, Database.FileName);
@@ -75,15 +76,19 @@ public sealed class Restoring(Database database, TimeProvider clock)
             return null;
         Backups.Made? kept = null;
         CopyAttachments(folder);
+        between?.Invoke("attachments copied");
         await database.ReplaceAsync(
             file,
             here =>
             {
                 DateTimeOffset now = clock.GetUtcNow();
                 kept = database.Damage.IsAny ? Backups.KeepDamaged(database, now) : Backups.Make(database, now);
+                between?.Invoke("kept");
                 Prepare(file, here, who, now);
+                between?.Invoke("prepared");
             }
         );
+        between?.Invoke("replaced");
         Directory.Delete(Path.Combine(database.Folder, StagedName), recursive: true);
         return kept;
     }
