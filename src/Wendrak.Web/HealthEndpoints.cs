@@ -4,13 +4,15 @@ using Wendrak.Store;
 namespace Wendrak.Web;
 
 /// <summary>How the data is.</summary>
-/// <param name="Status">“ok”, or what is in the way of writing.</param>
+/// <param name="Status">“ok”, “nearlyFull”, or what is in the way of writing.</param>
+/// <param name="Message">What is the matter and what to do, in a sentence; null when all is well.</param>
 /// <param name="Writes">Whether what is sent is stored.</param>
 /// <param name="FreeMb">Left on the disk of the data, in millions of bytes.</param>
 /// <param name="LastBackup">When the newest one was made; null when there is none.</param>
 /// <param name="Damaged">What was found damaged since the start.</param>
 public sealed record Health(
     string Status,
+    string? Message,
     bool Writes,
     long FreeMb,
     DateTimeOffset? LastBackup,
@@ -28,19 +30,24 @@ public static class HealthEndpoints
     {
         RouteGroupBuilder health = app.MapGroup("/health").WithTags("Health");
         health.MapGet("/live", () => TypedResults.Ok(new Alive("ok"))).WithName("live");
-        health.MapGet("/", Ready).WithName("health");
+        health.MapGet("/", ReadyAsync).WithName("health");
     }
 
-    private static Results<Ok<Health>, JsonHttpResult<Health>> Ready(Database database)
+    private static async Task<Results<Ok<Health>, JsonHttpResult<Health>>> ReadyAsync(
+        Database database,
+        CancellationToken ct
+    )
     {
+        StorageTrouble? trouble = await database.TroubleNowAsync(ct);
         long free = new DriveInfo(database.Folder).AvailableFreeSpace / 1_000_000;
-        StorageTrouble? trouble =
-            database.Damage.IsAny ? StorageTrouble.Damaged
-            : !database.IsInPlace ? StorageTrouble.Gone
-            : free < LeastFreeMb ? StorageTrouble.Full
-            : database.Trouble;
+        bool isNearlyFull = trouble is null && free < LeastFreeMb;
         Health health = new(
-            trouble is { } t ? RefusalHandler.Code(t) : "ok",
+            trouble is { } t ? RefusalHandler.Code(t)
+                : isNearlyFull ? "nearlyFull"
+                : "ok",
+            trouble is { } told ? StorageException.Sentence(told)
+                : isNearlyFull ? $"The disk is nearly full ({free} MB left): soon nothing can be stored. Make room."
+                : null,
             trouble is null,
             free,
             Backups.Of(database.Folder) is [var newest, ..] ? newest.At : null,

@@ -160,9 +160,13 @@ public sealed class ProcessTests : IDisposable
         Assert.True(full.StatusCode == HttpStatusCode.InsufficientStorage, $"{full.StatusCode} {told}");
         Assert.Contains("The disk is full", told, StringComparison.Ordinal);
         Assert.Contains("\"trouble\":\"full\"", told, StringComparison.Ordinal);
-        Assert.Equal(HttpStatusCode.ServiceUnavailable, (await client.GetAsync("/health")).StatusCode);
+        HttpResponseMessage health = await client.GetAsync("/health");
+        Assert.Equal(HttpStatusCode.ServiceUnavailable, health.StatusCode);
+        Assert.Contains("The disk is full", await health.Content.ReadAsStringAsync(), StringComparison.Ordinal);
         int before = (await client.GetFromJsonAsync<StockItem[]>("/api/stock", Json.Options))!.Length;
         File.Delete(filler);
+        // It is known at once, not only when somebody saves again.
+        Assert.Equal(HttpStatusCode.OK, (await client.GetAsync("/health")).StatusCode);
         Assert.True((await client.PostAsJsonAsync("/api/stock", Item(999), Json.Options)).IsSuccessStatusCode);
         Assert.Equal(before + 1, (await client.GetFromJsonAsync<StockItem[]>("/api/stock", Json.Options))!.Length);
     }

@@ -219,6 +219,43 @@ public sealed class Database : IDisposable
         }
     }
 
+    /// <summary>What is in the way of writing; what was and has passed is forgotten.</summary>
+    public async Task<StorageTrouble?> TroubleNowAsync(CancellationToken ct)
+    {
+        try
+        {
+            if (Trouble is null)
+                CheckWritable();
+            else
+                await WriteAsync(TryRoomAsync, ct);
+            return null;
+        }
+        catch (StorageException e)
+        {
+            return e.Trouble;
+        }
+    }
+
+    /// <summary>Whether the disk takes as much as an edit needs; nothing of it stays.</summary>
+    private async Task<bool> TryRoomAsync(Session session)
+    {
+        const int bytes = 256 * 1024;
+        string file = Path.Combine(Folder, "room");
+        try
+        {
+            await System.IO.File.WriteAllBytesAsync(file, new byte[bytes]);
+            return true;
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+        {
+            throw new StorageException(Trouble ?? StorageTrouble.Failing, e);
+        }
+        finally
+        {
+            System.IO.File.Delete(file);
+        }
+    }
+
     private void CheckWritable()
     {
         if (Damage.IsAny)

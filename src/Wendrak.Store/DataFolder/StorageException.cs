@@ -54,7 +54,8 @@ public sealed class StorageException(StorageTrouble trouble, Exception? inner = 
         return trouble is { } t ? new(t, e) : null;
     }
 
-    private static string Sentence(StorageTrouble trouble) =>
+    /// <summary>What is the matter and what to do.</summary>
+    public static string Sentence(StorageTrouble trouble) =>
         trouble switch
         {
             StorageTrouble.Full =>

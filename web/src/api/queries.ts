@@ -42,7 +42,12 @@ const HISTORY_PAGE = 50
 export const useBackups = () =>
   useQuery({ queryKey: ['backups'], queryFn: api.listBackups, retry: retryLost })
 export const useHealth = () =>
-  useQuery({ queryKey: ['health'], queryFn: api.readHealth, refetchInterval: 60_000, retry: false })
+  useQuery({
+    queryKey: ['health'],
+    queryFn: api.readHealth,
+    refetchInterval: ({ state }) => (state.data?.message ? 5_000 : 60_000),
+    retry: false,
+  })
 
 /** What keeps a change from being stored just now, while it is tried again. */
 export const useStorageTrouble = (): api.StorageError | undefined =>

@@ -2547,8 +2547,10 @@ export interface components {
         };
         /** @description How the data is. */
         Health: {
-            /** @description “ok”, or what is in the way of writing. */
+            /** @description “ok”, “nearlyFull”, or what is in the way of writing. */
             status: string;
+            /** @description What is the matter and what to do, in a sentence; null when all is well. */
+            message: null | string;
             /** @description Whether what is sent is stored. */
             writes: boolean;
             /**
