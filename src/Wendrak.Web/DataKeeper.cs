@@ -9,6 +9,7 @@ public sealed partial class DataKeeper(
     MachineStore machines,
     MachineCards cards,
     TimeProvider clock,
+    IHostApplicationLifetime lifetime,
     ILogger<DataKeeper> log
 ) : BackgroundService
 {
@@ -20,9 +21,12 @@ public sealed partial class DataKeeper(
         try
         {
             // Never before the server answers.
+            TaskCompletionSource started = new(TaskCreationOptions.RunContinuationsAsynchronously);
+            using (lifetime.ApplicationStarted.Register(started.SetResult))
+                await started.Task.WaitAsync(stoppingToken);
+            await TryAsync(LookAheadAsync);
             await Task.Delay(AfterStart, clock, stoppingToken);
             await TryAsync(() => Task.Run(database.LookThrough, stoppingToken));
-            await TryAsync(LookAheadAsync);
             while (true)
             {
                 if (!database.Damage.IsAny)
@@ -34,11 +38,7 @@ public sealed partial class DataKeeper(
     }
 
     /// <summary>A large yard is worked out once before somebody asks for it.</summary>
-    private async Task LookAheadAsync()
-    {
-        foreach (FittedMachine machine in await machines.ListAsync())
-            cards.Of(machine);
-    }
+    private async Task LookAheadAsync() => cards.Of(await machines.ListAsync());
 
     /// <summary>Whatever is wrong with the data, the server goes on: it is what tells of it.</summary>
     private async Task TryAsync(Func<Task> look)

@@ -11,6 +11,10 @@ public sealed class MachineCards(Database database)
 {
     private readonly ConcurrentDictionary<long, (string State, MachineSummary Summary)> _known = [];
 
+    /// <summary>In the order of the machines; a large yard that nobody asked for yet takes every core there is.</summary>
+    public List<MachineCard> Of(IReadOnlyList<FittedMachine> machines) =>
+        [.. machines.AsParallel().AsOrdered().Select(Of)];
+
     public MachineCard Of(FittedMachine m)
     {
         string state = StateOf(m);

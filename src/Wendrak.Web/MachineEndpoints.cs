@@ -55,7 +55,7 @@ public static class MachineEndpoints
             : TypedResults.NotFound();
 
     private static async Task<Ok<List<MachineCard>>> ListAsync(MachineStore store, MachineCards cards) =>
-        TypedResults.Ok((await store.ListAsync()).Select(cards.Of).ToList());
+        TypedResults.Ok(cards.Of(await store.ListAsync()));
 
     private static async Task<Results<Ok<MachineCard>, NotFound>> FindAsync(
         long id,

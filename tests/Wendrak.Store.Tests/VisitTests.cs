@@ -238,6 +238,21 @@ public sealed class VisitTests : IDisposable
     }
 
     [Fact]
+    public async Task What_nobody_signed_is_not_signed_by_whoever_brings_it()
+    {
+        FittedMachine machine = await _store.AddMachineAsync();
+        SetRound unsigned = Found with { Readings = [new(ReadingMethod.FreePlay, 31, 0)] };
+        SetJob begun = new(0, 0, 0, Loop, new(2026, 11, 26), null, SetGoal.Both, [], [], null);
+        MachineFile file = (await _store.Files.WriteAsync(machine.Machine.Id))! with
+        {
+            SetJobs = [begun, begun with { Rounds = [unsigned] }],
+        };
+        FittedMachine read = await _store.Files.ReadAsync("Ben", file, default);
+        Assert.All(await _store.Jobs.ListAsync(read.Machine.Id), v => Assert.Null(v.Who));
+        Assert.All(await _store.Jobs.ListAsync(read.Machine.Id), v => Assert.All(v.Rounds, r => Assert.Null(r.Who)));
+    }
+
+    [Fact]
     public async Task The_file_of_a_machine_whose_loop_and_drive_were_renamed_is_read_again()
     {
         SetJob visit = await BegunAsync();

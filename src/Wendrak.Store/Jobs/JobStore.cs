@@ -51,21 +51,22 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
                 SetJobRules.CheckLoop(visit, machine);
                 SetJobRules.Check(visit);
                 writing.MachineId = machine.Id;
-                return await AddAsync(writing, await ClosedAsync(writing, visit));
+                bool begins = visit is { Rounds: [], InHand: null, Closing: null };
+                return await AddAsync(writing, await ClosedAsync(writing, visit), begins);
             },
             ct
         );
 
-    /// <summary>Writes a visit down event by event. One that only begins is signed by who begins it.</summary>
-    internal async Task<SetJob> AddAsync(Writing writing, SetJob visit)
+    /// <summary>Writes a visit down event by event.</summary>
+    /// <param name="begins">It is signed by whoever writes it; one that was written down elsewhere as it says, or not at all.</param>
+    internal async Task<SetJob> AddAsync(Writing writing, SetJob visit, bool begins = false)
     {
         Job job = await _jobs.AddAsync(writing, new(0, 0, visit.MachineId, visit.OpenedOn));
         long change = await writing.NumberAsync();
-        bool begins = visit is { Rounds: [], InHand: null, Closing: null };
         foreach (JobEntry entry in SetVisit.ToEntries(visit))
         {
             string body = EventJson.Write(entry.Event);
-            (string, string?)? signed = begins ? null : (Writing.Moment(entry.At), entry.Actor ?? writing.Actor);
+            (string, string?)? signed = begins ? null : (Writing.Moment(entry.At), entry.Actor);
             await EventRow.AddAsync(
                 writing,
                 (job.Id, job.MachineId),

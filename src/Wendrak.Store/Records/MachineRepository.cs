@@ -11,9 +11,18 @@ internal sealed class MachineRepository() : Repository<Machine>(Kinds.Machine)
 
     protected override async Task<IReadOnlyList<Machine>> CompleteAsync(Session session, IReadOnlyList<Machine> values)
     {
-        if (!values.Any(m => m.Drives.Any(d => d.Stages.Any(s => s is Gearbox))))
+        long[] used =
+        [
+            .. values
+                .SelectMany(m => m.Drives)
+                .SelectMany(d => d.Stages)
+                .OfType<Gearbox>()
+                .Select(g => g.Set.Id)
+                .Distinct(),
+        ];
+        if (used.Length == 0)
             return values;
-        Dictionary<long, GearboxSet> sets = (await _sets.ListAsync(session)).ToDictionary(s => s.Id);
+        Dictionary<long, GearboxSet> sets = (await _sets.ListAsync(session, used)).ToDictionary(s => s.Id);
         return
         [
             .. values.Select(m =>

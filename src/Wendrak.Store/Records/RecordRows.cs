@@ -52,6 +52,13 @@ internal static class RecordRows
             session.Transaction
         );
 
+    public static Task<IEnumerable<RecordRow>> ListAsync(Session session, string kind, IReadOnlyCollection<long> ids) =>
+        session.Connection.QueryAsync<RecordRow>(
+            $"{Select} WHERE kind = @kind AND id IN (SELECT value FROM json_each(@list))",
+            new { kind, list = $"[{string.Join(',', ids)}]" },
+            session.Transaction
+        );
+
     public static Task<IEnumerable<RecordRow>> ListOfMachineAsync(Session session, string kind, long machineId) =>
         session.Connection.QueryAsync<RecordRow>(
             $"{Select} WHERE kind = @kind AND machine_id = @machineId ORDER BY id",

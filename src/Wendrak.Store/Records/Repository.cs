@@ -20,6 +20,10 @@ public class Repository<T>(StoredKind<T> kind)
     public async Task<IReadOnlyList<T>> ListAsync(Session session) =>
         await ReadAsync(session, await RecordRows.ListAsync(session, Kind.Name));
 
+    /// <summary>Those with the given numbers.</summary>
+    public async Task<IReadOnlyList<T>> ListAsync(Session session, IReadOnlyCollection<long> ids) =>
+        await ReadAsync(session, await RecordRows.ListAsync(session, Kind.Name, ids));
+
     /// <summary>Those of one machine, in the order in which they were added.</summary>
     public async Task<IReadOnlyList<T>> ListOfMachineAsync(Session session, long machineId) =>
         await ReadAsync(session, await RecordRows.ListOfMachineAsync(session, Kind.Name, machineId));
