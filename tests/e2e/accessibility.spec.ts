@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './server'
 
 /** Every view and dialog, with what opens it. */
 const VIEWS: [string, string, (page: Page) => Promise<void>][] = [

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './server'
 import { addAim, addMachine, panel, readAims } from './bench'
 
 const NINETY = {

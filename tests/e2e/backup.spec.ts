@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './server'
 import { addMachine } from './bench'
 
 test('everything is downloaded, and what a backup would change is shown before it does', async ({ page }) => {

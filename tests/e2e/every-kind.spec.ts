@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './server'
 import { panel } from './bench'
 import { next } from './visits'
 

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises'
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './server'
 import DxfParser, { type IArcEntity, type ILineEntity } from 'dxf-parser'
 import { addMachine, panel, readMachine, readSetups, setups } from './bench'
 

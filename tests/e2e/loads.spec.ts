@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './server'
 import { addMachine, panel, readMachine } from './bench'
 
 const margins = (page: Page) => panel(page, 'Margins')

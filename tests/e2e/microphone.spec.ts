@@ -2,7 +2,7 @@ import { execFileSync, execSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { chromium, expect, type Page, test } from '@playwright/test'
+import { chromium, expect, type Page, test } from './server'
 import { panel } from './bench'
 
 const executablePath = execSync('command -v chromium', { encoding: 'utf8', shell: '/bin/bash' }).trim()

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './server'
 import { addAim, addMachine, mark, panel, readSetups, scale, setups } from './bench'
 
 const NINETY = {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './server'
 import { panel } from './bench'
 import { chainMachine, jobsOf, next, play, ring, station } from './visits'
 

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './server'
 
 test('widths that are entered are stored and filled from the drawer', async ({ page }) => {
   const copied = await page.request.post('/api/machines/4/copy', { data: { name: 'Spoonbill' } })

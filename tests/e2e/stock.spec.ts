@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './server'
 
 const row = (page: Page, words: RegExp) => page.getByRole('row', { name: words })
 const readStock = async (page: Page) => (await page.request.get('/api/stock')).json()

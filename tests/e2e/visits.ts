@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, type Page } from '@playwright/test'
+import { expect, type Page } from './server'
 import { addMachine, panel } from './bench'
 
 export const next = (page: Page) => page.getByRole('region', { name: 'Do this next' })

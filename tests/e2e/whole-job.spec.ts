@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './server'
 import { addMachine, mark, panel, readSetups, scale, setups } from './bench'
 
 /** The job of the first slice: pick a machine, say the aim, see every pair, compare one, keep it. */

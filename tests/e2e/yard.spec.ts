@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './server'
 import { addMachine, readMachine } from './bench'
 
 test('every demo machine opens at both stations', async ({ page }) => {
