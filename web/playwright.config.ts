@@ -1,7 +1,10 @@
 import { execSync } from 'node:child_process'
 import { defineConfig } from '@playwright/test'
 
-const chromium = execSync('command -v chromium-headless-shell', { encoding: 'utf8', shell: '/bin/bash' }).trim()
+const chromium = execSync('command -v chromium-headless-shell', {
+  encoding: 'utf8',
+  shell: '/bin/bash',
+}).trim()
 
 /** Debian's browser against the real program: see ../tests/e2e/server.ts. */
 export default defineConfig({

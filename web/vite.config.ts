@@ -5,5 +5,27 @@ export default defineConfig({
   plugins: [react()],
   build: { target: 'es2023', sourcemap: false },
   server: { proxy: { '/api': 'http://127.0.0.1:5210' } },
-  test: { environment: 'jsdom', include: ['src/**/*.test.{ts,tsx}'] },
+  test: {
+    environment: 'jsdom',
+    setupFiles: './src/afterEachTest.ts',
+    testTimeout: 20_000,
+    projects: [
+      {
+        extends: true,
+        // The page's modules hold no state of their own: one window and one load of them serve all files.
+        test: {
+          name: 'shared',
+          include: ['src/**/*.test.{ts,tsx}'],
+          exclude: ['src/**/*.mocked.test.tsx'],
+          isolate: false,
+          maxWorkers: 1,
+        },
+      },
+      {
+        extends: true,
+        // What puts something else in the place of a module needs a load of its own.
+        test: { name: 'mocked', include: ['src/**/*.mocked.test.tsx'] },
+      },
+    ],
+  },
 })

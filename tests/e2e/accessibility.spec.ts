@@ -108,12 +108,16 @@ for (const [name, path, open] of VIEWS)
     await page.goto(path)
     await open(page)
     await page.waitForLoadState('networkidle')
-    const light = await new AxeBuilder({ page })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-      .analyze()
+    const isDialog = (await page.getByRole('dialog').count()) > 0
+    // What lies behind a dialog is a view of its own, and was looked at there.
+    const look = () => {
+      const axe = new AxeBuilder({ page })
+      return isDialog ? axe.include('[role=dialog]') : axe
+    }
+    const light = await look().withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
     expect(told(light)).toEqual([])
     // The same page in the dark differs by its colours alone.
     await page.emulateMedia({ colorScheme: 'dark' })
     await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark')
-    expect(told(await new AxeBuilder({ page }).withRules(['color-contrast']).analyze())).toEqual([])
+    expect(told(await look().withRules(['color-contrast']).analyze())).toEqual([])
   })

@@ -1,5 +1,5 @@
-import { expect, test } from './server'
 import { addAim, addMachine, panel, readAims } from './bench'
+import { expect, test } from './server'
 
 const NINETY = {
   kind: 'cruiseSpeed',

@@ -1,5 +1,5 @@
-import { expect, test } from './server'
 import { addMachine } from './bench'
+import { expect, test } from './server'
 
 test('everything is downloaded, and what a backup would change is shown before it does', async ({ page }) => {
   await page.goto('/')

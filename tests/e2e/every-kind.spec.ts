@@ -1,5 +1,5 @@
-import { expect, type Page, test } from './server'
 import { panel } from './bench'
+import { expect, type Page, test } from './server'
 import { next } from './visits'
 
 const KINDS = [

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises'
-import { expect, type Page, test } from './server'
 import DxfParser, { type IArcEntity, type ILineEntity } from 'dxf-parser'
 import { addMachine, panel, readMachine, readSetups, setups } from './bench'
+import { expect, type Page, test } from './server'
 
 const lengths = (page: Page) => panel(page, /lengths that reach/)
 const row = (page: Page, length: string) =>

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from './server'
 import { addMachine, panel, readMachine } from './bench'
+import { expect, type Page, test } from './server'
 
 const margins = (page: Page) => panel(page, 'Margins')
 const row = (page: Page, name: RegExp) => margins(page).getByRole('row', { name })

@@ -2,8 +2,8 @@ import { execFileSync, execSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { chromium, expect, type Page, test } from './server'
 import { panel } from './bench'
+import { chromium, expect, type Page, test } from './server'
 
 const executablePath = execSync('command -v chromium', { encoding: 'utf8', shell: '/bin/bash' }).trim()
 const ARGS = [

@@ -18,9 +18,17 @@ class Server {
     this.folder = mkdtempSync(join(tmpdir(), 'wendrak-e2e-'))
     this.url = `http://127.0.0.1:${port}`
     const program = resolve('../build/app/Wendrak.Web.dll')
-    this.process = spawn('dotnet', [program, '--data', this.folder, '--port', String(port)], { stdio: 'ignore' })
+    this.process = spawn('dotnet', [program, '--data', this.folder, '--port', String(port)], {
+      stdio: 'ignore',
+    })
     for (let tries = 0; tries < 300; tries++) {
-      if (await fetch(`${this.url}/health/live`).then((r) => r.ok, () => false)) return
+      if (
+        await fetch(`${this.url}/health/live`).then(
+          (r) => r.ok,
+          () => false,
+        )
+      )
+        return
       if (this.process.exitCode !== null) break
       await new Promise((after) => setTimeout(after, 50))
     }

@@ -1,5 +1,5 @@
-import { expect, test } from './server'
 import { panel } from './bench'
+import { expect, test } from './server'
 import { chainMachine, jobsOf, next, play, ring } from './visits'
 
 test('how the axle is carried is asked before a window is given, and stored', async ({ page }) => {

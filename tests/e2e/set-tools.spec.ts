@@ -1,5 +1,5 @@
-import { expect, test } from './server'
 import { panel } from './bench'
+import { expect, test } from './server'
 import { chainMachine, jobsOf, next, recording, ring } from './visits'
 
 test('both sides of a machine are told to match or not', async ({ page }) => {

@@ -1,5 +1,5 @@
-import { expect, test } from './server'
 import { panel } from './bench'
+import { expect, test } from './server'
 import { chainMachine, jobsOf, next, play, ring, station } from './visits'
 
 test('a visit begins as found, goes on after a break, and is closed with everything tight', async ({

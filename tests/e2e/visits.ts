@@ -2,8 +2,8 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, type Page } from './server'
 import { addMachine, panel } from './bench'
+import { expect, type Page } from './server'
 
 export const next = (page: Page) => page.getByRole('region', { name: 'Do this next' })
 export const ring = (page: Page) => page.getByRole('group', { name: 'Readings round the wheel' })

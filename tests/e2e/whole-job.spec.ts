@@ -1,5 +1,5 @@
-import { expect, test } from './server'
 import { addMachine, mark, panel, readSetups, scale, setups } from './bench'
+import { expect, test } from './server'
 
 /** The job of the first slice: pick a machine, say the aim, see every pair, compare one, keep it. */
 

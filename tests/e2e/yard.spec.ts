@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from './server'
 import { addMachine, readMachine } from './bench'
+import { expect, test } from './server'
 
 test('every demo machine opens at both stations', async ({ page }) => {
   for (let id = 1; id <= 7; id++)
