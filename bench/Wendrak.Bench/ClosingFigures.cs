@@ -1,4 +1,4 @@
-using Wendrak.Core.Tests.Geometry;
+using Wendrak.Core.Tests.Loops;
 
 namespace Wendrak.Bench;
 

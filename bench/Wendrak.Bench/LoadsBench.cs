@@ -1,8 +1,8 @@
 using BenchmarkDotNet.Attributes;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Bench;
 

@@ -1,6 +1,7 @@
 using BenchmarkDotNet.Attributes;
-using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wheels;
 
 namespace Wendrak.Bench;
 

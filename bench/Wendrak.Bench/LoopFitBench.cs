@@ -1,6 +1,8 @@
 using BenchmarkDotNet.Attributes;
+using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Bench;
 

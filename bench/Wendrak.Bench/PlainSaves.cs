@@ -1,6 +1,6 @@
 using Dapper;
 using Microsoft.Data.Sqlite;
-using Wendrak.Core.Tension;
+using Wendrak.Core.Records;
 using Wendrak.Store;
 using Wendrak.Store.Jobs;
 using Wendrak.Store.Records;

@@ -1,5 +1,6 @@
 using BenchmarkDotNet.Attributes;
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Bench;
 

@@ -1,5 +1,5 @@
 using BenchmarkDotNet.Attributes;
-using Wendrak.Core.Sound;
+using Wendrak.Core.Frequency;
 
 namespace Wendrak.Bench;
 

@@ -1,6 +1,7 @@
 using BenchmarkDotNet.Attributes;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
+using Wendrak.Core.Shafts;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Bench;
 

@@ -1,16 +1,15 @@
 using System.Diagnostics;
 using System.Globalization;
-using System.Net.Http.Json;
 using Dapper;
 using Microsoft.Data.Sqlite;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
 using Wendrak.Store;
 using Wendrak.Store.Jobs;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 using Wendrak.Store.Records;
-using Wendrak.Web;
 using Wendrak.Web.Tests;
 
 namespace Wendrak.Bench;

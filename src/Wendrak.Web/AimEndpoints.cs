@@ -1,5 +1,5 @@
 using Microsoft.AspNetCore.Http.HttpResults;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
 using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;

@@ -1,4 +1,3 @@
-using Microsoft.AspNetCore.Http.Metadata;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Web;

@@ -1,6 +1,10 @@
+using Wendrak.Core.Drawing;
+using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Lengths;
+using Wendrak.Core.Shafts;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wheels;
 
 namespace Wendrak.Web;
 

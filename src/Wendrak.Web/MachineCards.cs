@@ -1,6 +1,6 @@
 using System.Collections.Concurrent;
+using Wendrak.Core.Evaluation;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
 using Wendrak.Store;
 using Wendrak.Store.Machines;
 

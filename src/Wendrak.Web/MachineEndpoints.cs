@@ -1,9 +1,11 @@
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
+using Wendrak.Core.Evaluation;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
+using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;

@@ -1,6 +1,5 @@
 using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.OpenApi;
-using Microsoft.OpenApi;
 
 namespace Wendrak.Web;
 

@@ -1,4 +1,4 @@
-using Wendrak.Core.Machines;
+using Wendrak.Core.Evaluation;
 
 namespace Wendrak.Web;
 

@@ -1,8 +1,9 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Wendrak.Core.Alignment;
-using Wendrak.Core.Machines;
-using Wendrak.Core.Sound;
+using Wendrak.Core.Evaluation;
+using Wendrak.Core.Frequency;
+using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
 
 namespace Wendrak.Web;

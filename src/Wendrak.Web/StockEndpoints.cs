@@ -1,7 +1,6 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
 using Wendrak.Core.Tables;
-using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;
 

@@ -1,6 +1,4 @@
 using Microsoft.Data.Sqlite;
-using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
 using Wendrak.Store.Demo;
 using Wendrak.Store.Records;
 

@@ -1,6 +1,8 @@
+using Wendrak.Core.Evaluation;
+using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Records;
 using Wendrak.Store.Demo;
 using Wendrak.Store.Machines;
 

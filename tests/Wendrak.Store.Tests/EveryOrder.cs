@@ -1,8 +1,8 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
-using Wendrak.Store.Jobs;
+using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 

@@ -1,6 +1,6 @@
 using System.IO.Pipelines;
 using System.Text;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
 using Wendrak.Store.Machines;
 
 namespace Wendrak.Store.Tests;

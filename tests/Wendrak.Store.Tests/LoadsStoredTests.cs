@@ -1,7 +1,8 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
+using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Machines;
 
 namespace Wendrak.Store.Tests;

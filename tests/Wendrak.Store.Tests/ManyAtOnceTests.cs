@@ -1,8 +1,7 @@
 using System.Collections.Concurrent;
 using System.Diagnostics;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
-using Wendrak.Store.Jobs;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 
@@ -33,7 +32,7 @@ public sealed class ManyAtOnce
     private readonly TempStore _store;
     private readonly long _machine;
     private readonly SetJob _visit;
-    private readonly Core.Machines.StockItem _counted;
+    private readonly Core.Records.StockItem _counted;
     private readonly ConcurrentBag<(int Place, double Value)> _readings = [];
     private int _increments;
     private int _notes;

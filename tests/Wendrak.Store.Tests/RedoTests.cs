@@ -1,6 +1,7 @@
+using Wendrak.Core.Evaluation;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
 using Wendrak.Store.Machines;
 
 namespace Wendrak.Store.Tests;

@@ -1,6 +1,7 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Records;
+using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Machines;
 
 namespace Wendrak.Store.Tests;

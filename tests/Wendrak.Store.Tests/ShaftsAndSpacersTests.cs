@@ -1,7 +1,7 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
+using Wendrak.Core.Shafts;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 

@@ -1,8 +1,8 @@
 using Microsoft.Data.Sqlite;
 using SQLitePCL;
+using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
 using Wendrak.Store.Demo;
-using Wendrak.Store.Jobs;
 
 namespace Wendrak.Store.Tests;
 

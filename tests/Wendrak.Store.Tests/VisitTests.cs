@@ -1,5 +1,5 @@
-using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
 using Wendrak.Store.Jobs;
 using Wendrak.Store.Ledger;

@@ -1,7 +1,6 @@
 using System.IO.Compression;
 using System.Net;
 using System.Net.Http.Json;
-using Wendrak.Core.Machines;
 using Wendrak.Store;
 
 namespace Wendrak.Web.Tests;

@@ -3,7 +3,7 @@ using System.IO.Compression;
 using System.Net.Http.Json;
 using Microsoft.Data.Sqlite;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
 
 namespace Wendrak.Web.Tests;
 

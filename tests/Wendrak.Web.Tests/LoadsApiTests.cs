@@ -4,7 +4,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Web.Tests;
 

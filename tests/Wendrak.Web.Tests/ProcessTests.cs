@@ -3,7 +3,7 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Net.NetworkInformation;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
 
 namespace Wendrak.Web.Tests;
 

@@ -1,7 +1,7 @@
 using System.Net;
 using System.Text.Json.Nodes;
+using Wendrak.Core.Evaluation;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
 
 namespace Wendrak.Web.Tests;
 

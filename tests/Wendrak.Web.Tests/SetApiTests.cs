@@ -2,9 +2,9 @@ using System.Net;
 using System.Net.Http.Headers;
 using System.Text.Json.Nodes;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
-using Wendrak.Core.Sound;
+using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Jobs;
 
 namespace Wendrak.Web.Tests;

@@ -4,9 +4,10 @@ using System.Net.Sockets;
 using System.Text;
 using System.Text.Json;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 

@@ -2,7 +2,7 @@ using System.Net;
 using System.Net.Http.Headers;
 using System.Text;
 using System.Text.Json.Nodes;
-using Wendrak.Core.Sound;
+using Wendrak.Core.Frequency;
 
 namespace Wendrak.Web.Tests;
 

@@ -1,12 +1,7 @@
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Alignment;
-
-public enum Side
-{
-    Left,
-    Right,
-}
 
 /// <param name="DifferenceMm">Right less left, from the same point ahead to the axle.</param>
 /// <param name="RightTurnsToSquare">On the right adjuster alone, in the sense that pulls the axle back; null without a thread.</param>

@@ -1,8 +1,7 @@
-using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Alignment;
 

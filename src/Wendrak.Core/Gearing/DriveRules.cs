@@ -1,4 +1,5 @@
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Gearing;
 

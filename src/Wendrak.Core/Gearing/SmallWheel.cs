@@ -1,4 +1,5 @@
 using Wendrak.Core.Tables;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Gearing;
 

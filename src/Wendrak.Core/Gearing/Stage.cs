@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Gearing;
 
@@ -72,23 +73,6 @@ public sealed record PlanetaryStage(
     PlanetaryMember Held,
     PlanetaryMember Input
 ) : Stage(Key, Name, DrivingShaft, DrivenShaft);
-
-/// <summary>What runs over the wheels of a loop.</summary>
-public enum LoopMedium
-{
-    Chain,
-    ToothedBelt,
-    VBelt,
-    FlatBelt,
-    RoundBelt,
-}
-
-/// <summary>An open loop keeps the sense of rotation, a crossed one turns it round.</summary>
-public enum LoopCourse
-{
-    Open,
-    Crossed,
-}
 
 /// <summary>
 /// A chain or belt loop. The wheels on it are the setup's choice (<see cref="LoopChoice"/>); what is here stays.

@@ -1,3 +1,5 @@
+using Wendrak.Core.Vocabulary;
+
 namespace Wendrak.Core.Gearing;
 
 /// <summary>Reduction and sense of rotation of single stages.</summary>

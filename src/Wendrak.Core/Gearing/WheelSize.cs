@@ -1,5 +1,6 @@
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Gearing;
 

@@ -1,6 +1,7 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
+using Wendrak.Core.Lengths;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Loads.LoadCheckKind;
 
 namespace Wendrak.Core.Loads;

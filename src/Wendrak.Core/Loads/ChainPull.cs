@@ -1,5 +1,5 @@
-using Wendrak.Core.Geometry;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Wheels;
 
 namespace Wendrak.Core.Loads;
 
@@ -40,7 +40,7 @@ public static class ChainPull
             .Between(nameof(shockFactor), shockFactor, 1, 5, "")
             .ThrowIfAny();
         double speed = SpeedMS(pitchMm, teeth, rpm);
-        double pull = PullN(torqueNm, 2 * ChainLength.PitchRadiusMm(pitchMm, teeth));
+        double pull = PullN(torqueNm, 2 * SprocketSize.PitchRadiusMm(pitchMm, teeth));
         double centrifugal = massKgPerM * speed * speed;
         double sag = SagTensionN(massKgPerM, slackSpanMm, sagMm);
         return new(speed, pull, centrifugal, sag, pull * shockFactor + centrifugal + sag);

@@ -1,6 +1,5 @@
-using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
-using Wendrak.Core.Tables;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Loads;
 

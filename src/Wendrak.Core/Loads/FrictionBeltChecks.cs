@@ -1,5 +1,5 @@
-using Wendrak.Core.Gearing;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Loads.LoadCheckKind;
 
 namespace Wendrak.Core.Loads;

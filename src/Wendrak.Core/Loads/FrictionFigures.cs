@@ -1,4 +1,4 @@
-using Wendrak.Core.Gearing;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Loads;
 

@@ -1,4 +1,3 @@
-using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Loads;

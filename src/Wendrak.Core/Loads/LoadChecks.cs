@@ -1,3 +1,5 @@
+using Wendrak.Core.Vocabulary;
+
 namespace Wendrak.Core.Loads;
 
 /// <summary>Checks of every kind of loop together, the worst first, and what they come to.</summary>
@@ -8,8 +10,8 @@ internal static class LoadChecks
     {
         IEnumerable<LoadCheck> all = loop.Loop.Medium switch
         {
-            Gearing.LoopMedium.Chain => ChainChecks.Of(loop),
-            Gearing.LoopMedium.ToothedBelt => ToothedBeltChecks.Of(loop),
+            LoopMedium.Chain => ChainChecks.Of(loop),
+            LoopMedium.ToothedBelt => ToothedBeltChecks.Of(loop),
             _ => FrictionBeltChecks.Of(loop),
         };
         return

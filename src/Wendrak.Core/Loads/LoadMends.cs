@@ -1,8 +1,8 @@
+using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Loads;
 

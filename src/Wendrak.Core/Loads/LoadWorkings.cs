@@ -1,7 +1,8 @@
-using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
+using Wendrak.Core.Lengths;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wear;
 
 namespace Wendrak.Core.Loads;
 
@@ -13,7 +14,7 @@ internal static class LoadWorkings
         IReadOnlyList<PointLoads> points,
         IReadOnlyList<LoadCheck> checks,
         FrictionFigures? friction,
-        GrowthLife? life,
+        ElongationLife? life,
         ChartPower? chart
     ) =>
         [
@@ -24,10 +25,11 @@ internal static class LoadWorkings
             .. chart?.Explain(loop) ?? [],
         ];
 
-    private static IEnumerable<Working> OfLife(GrowthLife? life, IReadOnlyList<LoadCheck> checks)
+    private static IEnumerable<Working> OfLife(ElongationLife? life, IReadOnlyList<LoadCheck> checks)
     {
-        if (life is not null)
-            yield return life.Explain(checks.First(c => c.Kind == LoadCheckKind.PinPressure));
+        LoadCheck? pins = checks.FirstOrDefault(c => c.Kind == LoadCheckKind.PinPressure);
+        if (life is not null && pins is { Value: double pressure, Limit: double allowed })
+            yield return life.Explain(pressure, allowed);
     }
 
     /// <summary>Figures of a belt that belong to no single point.</summary>

@@ -1,6 +1,8 @@
+using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Lengths;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Loads;
 

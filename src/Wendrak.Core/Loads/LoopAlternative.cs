@@ -1,7 +1,9 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
+using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wheels;
 
 namespace Wendrak.Core.Loads;
 

@@ -1,6 +1,7 @@
-using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
+using Wendrak.Core.Lengths;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wear;
 
 namespace Wendrak.Core.Loads;
 
@@ -86,7 +87,7 @@ public sealed record LoopLoadsResult(
     AssumedLoads Assumed,
     IReadOnlyList<LoopEfficiency> Efficiency,
     FrictionFigures? Friction,
-    GrowthLife? Life,
+    ElongationLife? Life,
     IReadOnlyList<Working> Workings
 );
 
@@ -102,7 +103,7 @@ public static class LoopLoads
         PointLoads[] points = [.. loop.Points.Zip(runs, (p, r) => At(loop, p, r))];
         double? installed = runs[0].InstalledN;
         FrictionFigures? friction = FrictionFigures.Of(loop, runs.Max(r => r.TightN), installed);
-        GrowthLife? life = GrowthLife.Of(loop, checks);
+        ElongationLife? life = LifeOf(loop, checks);
         ChartPower? chart = ChartPower.Of(loop);
         return new(
             points,
@@ -135,6 +136,14 @@ public static class LoopLoads
     }
 
     /// <summary>Pull at which the wanted margin on the breaking load is used up.</summary>
+    /// <returns>Null for belts, and where the pressure of the pins or the cruise is not known.</returns>
+    private static ElongationLife? LifeOf(LoadedLoop loop, IEnumerable<LoadCheck> checks) =>
+        checks.FirstOrDefault(c => c.Kind == LoadCheckKind.PinPressure)
+            is { Value: double pressure, Limit: double allowed } pins
+        && ChainUse.WearLimitPercent(loop.Input.Kind, loop.Loop, loop.Choice) is double limit
+            ? ElongationLife.Estimate(pressure, allowed, limit, loop.IsVehicle, loop.PointOf(pins.Point)?.RoadSpeedKmh)
+            : null;
+
     private static double? PullLimit(LoadedLoop loop, LoadCheck[] checks) =>
         checks.FirstOrDefault(c => c.Kind == LoadCheckKind.BreakingLoad) is { Margin: double margin } breaking
         && loop.PointOf(breaking.Point) is { } point

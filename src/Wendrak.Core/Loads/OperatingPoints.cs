@@ -1,7 +1,7 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Loads;
 

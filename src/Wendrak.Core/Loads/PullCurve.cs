@@ -1,5 +1,6 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Loads;
 

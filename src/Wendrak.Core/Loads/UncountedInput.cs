@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Loads;
 

@@ -1,4 +1,4 @@
-using Wendrak.Core.Alignment;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
 
@@ -31,7 +31,7 @@ public sealed record AdjusterMove(
     {
         bool isEccentric = setting.Kind == AdjusterKind.Eccentric;
         bool clockwiseTightens =
-            side == Alignment.Side.Right ? setting.RightClockwiseTightens : setting.LeftClockwiseTightens;
+            side == Vocabulary.Side.Right ? setting.RightClockwiseTightens : setting.LeftClockwiseTightens;
         double amount = Math.Abs(units);
         return new(
             side,

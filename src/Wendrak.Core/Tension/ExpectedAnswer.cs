@@ -1,4 +1,4 @@
-using Wendrak.Core.Alignment;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
 

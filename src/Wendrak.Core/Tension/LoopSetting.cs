@@ -1,6 +1,6 @@
-using Wendrak.Core.Alignment;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
 

@@ -1,4 +1,5 @@
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
 
@@ -38,7 +39,7 @@ public static class PracticeDrive
     {
         SetInput loop = input.Loop;
         SpanFacts span = SpanFinder.Of(loop);
-        TightnessScale scale = new(loop.Loop.Medium == Gearing.LoopMedium.Chain, span);
+        TightnessScale scale = new(loop.Loop.Medium == LoopMedium.Chain, span);
         TensionWindow window =
             WindowFinder.Of(loop, scale).Window
             ?? throw new InvalidInputException(

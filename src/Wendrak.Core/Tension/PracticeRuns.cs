@@ -1,5 +1,5 @@
-using Wendrak.Core.Alignment;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
 
@@ -22,7 +22,7 @@ public static class PracticeRuns
     public static PracticeRun Of(int seed, SetInput loop, PracticeInstrument instrument = PracticeInstrument.Usual)
     {
         SpanFacts span = SpanFinder.Of(loop);
-        bool isChain = loop.Loop.Medium == Gearing.LoopMedium.Chain;
+        bool isChain = loop.Loop.Medium == LoopMedium.Chain;
         TightnessScale scale = new(isChain, span, instrument == PracticeInstrument.Gauge);
         TensionWindow window =
             WindowFinder.Of(loop, scale).Window

@@ -1,6 +1,7 @@
+using Wendrak.Core.Frequency;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Quantities;
-using Wendrak.Core.Sound;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
 
@@ -118,7 +119,7 @@ public sealed record SetAdvice(
     FrictionRuns? Runs,
     IReadOnlyList<InstrumentFinding> Findings,
     SetManual Manual,
-    Alignment.Side? GapWalksTo,
+    Side? GapWalksTo,
     double? PerStepReading,
     double? PerStepGapMm,
     double NutShift,

@@ -1,8 +1,7 @@
-using Wendrak.Core.Alignment;
-using Wendrak.Core.Gearing;
+using Wendrak.Core.Frequency;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Quantities;
-using Wendrak.Core.Sound;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
 

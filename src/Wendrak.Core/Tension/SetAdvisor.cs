@@ -1,5 +1,3 @@
-using Wendrak.Core.Alignment;
-
 namespace Wendrak.Core.Tension;
 
 /// <summary>Says which adjuster to turn, which way and how far, and when to stop.</summary>

@@ -1,7 +1,7 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
 

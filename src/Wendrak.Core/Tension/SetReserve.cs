@@ -1,5 +1,6 @@
+using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
+using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Tension;

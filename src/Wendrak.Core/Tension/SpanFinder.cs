@@ -1,7 +1,9 @@
+using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
+using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
 

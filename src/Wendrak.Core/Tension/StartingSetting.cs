@@ -1,5 +1,6 @@
-using Wendrak.Core.Geometry;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Fit;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
 

@@ -1,4 +1,4 @@
-using Wendrak.Core.Geometry;
+using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Tension;

@@ -1,9 +1,11 @@
+using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wheels;
 
 namespace Wendrak.Core.Tension;
 

@@ -1,6 +1,6 @@
 using System.Reflection;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 

@@ -1,6 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
-using Wendrak.Core.Tension;
+using Wendrak.Core.Records;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Records;
 

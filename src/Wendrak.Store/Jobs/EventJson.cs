@@ -1,5 +1,5 @@
 using System.Text.Json;
-using Wendrak.Core.Tension;
+using Wendrak.Core.Records;
 using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Jobs;

@@ -1,6 +1,6 @@
 using System.Globalization;
 using Dapper;
-using Wendrak.Core.Tension;
+using Wendrak.Core.Records;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Records;
 

@@ -1,7 +1,7 @@
 using System.Globalization;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Evaluation;
 using Wendrak.Core.Quantities;
-using Wendrak.Core.Tension;
+using Wendrak.Core.Records;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Records;
 
@@ -180,7 +180,7 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         if (visit.Closing is null || await _machines.FindAsync(writing.Session, visit.MachineId) is not { } machine)
             return visit;
         IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(writing.Session, machine.Id);
-        return SetJobRules.Closed(visit, machine, setups.First(s => s.Status == SetupStatus.AsFitted));
+        return ClosedVisit.Of(visit, machine, setups.First(s => s.Status == SetupStatus.AsFitted));
     }
 
     private static async Task<SetJob?> VisitAsync(Session session, Job job) =>

@@ -1,7 +1,6 @@
 using System.Collections.Concurrent;
 using Dapper;
-using Wendrak.Core.Machines;
-using Wendrak.Core.Tension;
+using Wendrak.Core.Records;
 using Wendrak.Store.Ledger;
 
 namespace Wendrak.Store.Jobs;

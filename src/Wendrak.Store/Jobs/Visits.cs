@@ -1,5 +1,4 @@
-using Wendrak.Core.Machines;
-using Wendrak.Core.Tension;
+using Wendrak.Core.Records;
 
 namespace Wendrak.Store.Jobs;
 

@@ -1,5 +1,5 @@
-using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Records;
 

@@ -3,7 +3,7 @@ using System.IO.Pipelines;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
 using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Machines;

@@ -1,6 +1,5 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
-using Wendrak.Core.Tension;
+using Wendrak.Core.Records;
 using Wendrak.Store.Jobs;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Records;

@@ -1,4 +1,5 @@
-using Wendrak.Core.Machines;
+using Wendrak.Core.Evaluation;
+using Wendrak.Core.Records;
 
 namespace Wendrak.Store.Machines;
 

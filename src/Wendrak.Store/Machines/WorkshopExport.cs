@@ -1,7 +1,7 @@
 using System.Globalization;
 using System.IO.Compression;
 using System.Text.Json;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Records;
 

@@ -1,5 +1,5 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
 
 namespace Wendrak.Store.Records;
 

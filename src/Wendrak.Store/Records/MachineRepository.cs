@@ -1,5 +1,5 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
 using Wendrak.Store.Ledger;
 
 namespace Wendrak.Store.Records;

@@ -1,4 +1,4 @@
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
 using Wendrak.Store.Ledger;
 
 namespace Wendrak.Store.Records;

@@ -1,6 +1,5 @@
 using Wendrak.Core.Alignment;
-using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tests.Alignment;
 

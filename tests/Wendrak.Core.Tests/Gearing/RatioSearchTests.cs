@@ -1,5 +1,6 @@
 using CsCheck;
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Tests.Gearing.Searches;
 
 namespace Wendrak.Core.Tests.Gearing;

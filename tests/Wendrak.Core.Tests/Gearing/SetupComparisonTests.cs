@@ -1,5 +1,4 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Tests.Gearing;
 

@@ -1,5 +1,6 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tests.Gearing;
 

@@ -1,5 +1,6 @@
 using CsCheck;
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tests.Gearing;
 

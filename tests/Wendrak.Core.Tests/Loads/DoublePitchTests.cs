@@ -1,10 +1,10 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Tests.Fit;
 using Wendrak.Core.Tests.Gearing;
-using Wendrak.Core.Tests.Geometry;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wheels;
 using static Wendrak.Core.Loads.LoadCheckKind;
 
 namespace Wendrak.Core.Tests.Loads;

@@ -1,9 +1,9 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Tests.Fit;
 using Wendrak.Core.Tests.Gearing;
-using Wendrak.Core.Tests.Geometry;
+using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Loads.OperatingPointKind;
 
 namespace Wendrak.Core.Tests.Loads;

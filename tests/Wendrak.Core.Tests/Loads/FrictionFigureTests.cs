@@ -1,6 +1,7 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Loads.LoadCheckKind;
 using static Wendrak.Core.Loads.OperatingPointKind;
 using static Wendrak.Core.Tests.Loads.LoadCases;

@@ -1,7 +1,8 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
+using Wendrak.Core.Loops;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Wheels;
 using static Wendrak.Core.Loads.LoadCheckKind;
 using static Wendrak.Core.Loads.OperatingPointKind;
 using static Wendrak.Core.Tests.Loads.LoadCases;

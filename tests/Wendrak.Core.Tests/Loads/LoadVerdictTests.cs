@@ -1,7 +1,8 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
-using Wendrak.Core.Tests.Geometry;
+using Wendrak.Core.Tests.Fit;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wheels;
 using static Wendrak.Core.Loads.LoadCheckKind;
 using static Wendrak.Core.Tests.Loads.LoadCases;
 
@@ -16,7 +17,7 @@ public sealed class LoadVerdictTests
         PointLoads top = LoopLoads.Of(Motorcycle()).At(OperatingPointKind.TopSpeed);
         Assert.True(top.Point.IsPowerGiven);
         Assert.Equal(top.Point.PowerKw * 1_000, top.PullN * top.SpeedMS, 1e-6);
-        double onThePitchCircle = ChainPull.PullN(top.Point.TorqueNm, 2 * ChainLength.PitchRadiusMm(15.875, 15));
+        double onThePitchCircle = ChainPull.PullN(top.Point.TorqueNm, 2 * SprocketSize.PitchRadiusMm(15.875, 15));
         Assert.Equal(Math.Pow(Math.PI / 15, 2) / 6, top.PullN / onThePitchCircle - 1, 1e-4); // engineering.md g
         Assert.Contains(
             LoopLoads.Of(Motorcycle()).Workings,

@@ -1,8 +1,10 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
-using Wendrak.Core.Machines;
-using Wendrak.Core.Tests.Geometry;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Records;
+using Wendrak.Core.Tests.Fit;
+using Wendrak.Core.Tests.Gearing;
+using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Loads.OperatingPointKind;
 using static Wendrak.Core.Tests.Loads.LoadCases;
 

@@ -1,9 +1,11 @@
 using CsCheck;
+using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
+using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
-using Wendrak.Core.Tables;
+using Wendrak.Core.Wear;
+using Wendrak.Core.Wheels;
 using static Wendrak.Core.Loads.LoadCheckKind;
 using static Wendrak.Core.Loads.OperatingPointKind;
 using static Wendrak.Core.Tests.Loads.LoadCases;
@@ -251,13 +253,13 @@ public sealed class LoopLoadsTests
         Assert.Null(LoopLoads.Of(Motorcycle()).Life); // the bearing area is not known
         LoopLoadsResult at = LoopLoads.Of(Motorcycle() with { Strength = new("final", BearingAreaMm2: 60) });
         LoadCheck pins = at.Check(PinPressure, Cruise);
-        GrowthLife life = at.Life!;
+        ElongationLife life = at.Life!;
         Assert.Equal(1, life.LimitPercent); // wear_limits.csv, sealed-ring
         double rated = 15_000 * pins.Limit!.Value / pins.Value!.Value / 3;
         Assert.Equal((rated / 30, rated / 8), (life.LowHours, life.HighHours));
         Assert.Equal(life.LowHours * at.At(Cruise).Point.RoadSpeedKmh!.Value, life.LowKm!.Value, 1e-6);
         // Twice the pin, half the pressure, twice the life.
-        GrowthLife twice = LoopLoads.Of(Motorcycle() with { Strength = new("final", BearingAreaMm2: 120) }).Life!;
+        ElongationLife twice = LoopLoads.Of(Motorcycle() with { Strength = new("final", BearingAreaMm2: 120) }).Life!;
         Assert.Equal(2 * life.HighHours, twice.HighHours, 1e-6);
         Assert.Equal(life.HighHours, at.Workings.Single(w => w.Result.Symbol == "h").Result.Value);
         Assert.Null(LoopLoads.Of(VBelt()).Life);

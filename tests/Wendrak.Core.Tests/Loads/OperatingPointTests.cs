@@ -1,7 +1,7 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Tests.Gearing;
+using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Loads.OperatingPointKind;
 
 namespace Wendrak.Core.Tests.Loads;

@@ -1,7 +1,7 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Tests.Loads.LoadCases;
 
 namespace Wendrak.Core.Tests.Loads;

@@ -1,8 +1,8 @@
-using Wendrak.Core.Geometry;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tension;
-using Wendrak.Core.Tests.Geometry;
+using Wendrak.Core.Tests.Fit;
+using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Tests.Tension.SetCases;
 
 namespace Wendrak.Core.Tests.Tension;

@@ -1,5 +1,5 @@
-using Wendrak.Core.Alignment;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Tests.Tension.SetCases;
 
 namespace Wendrak.Core.Tests.Tension;

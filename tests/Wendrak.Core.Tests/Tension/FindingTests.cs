@@ -1,5 +1,5 @@
-using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Evaluation;
+using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
 using static Wendrak.Core.Tests.Tension.SetCases;
 
@@ -91,9 +91,9 @@ public sealed class FindingTests
             closing,
             Cautions: new(null, DateTimeOffset.UnixEpoch)
         );
-        Refusals.Names("Closing.Reason", () => SetJobRules.Closed(job, machine, fitted));
-        SetClosing kept = SetJobRules
-            .Closed(job with { Closing = closing with { Reason = "the adjuster is at its end" } }, machine, fitted)
+        Refusals.Names("Closing.Reason", () => ClosedVisit.Of(job, machine, fitted));
+        SetClosing kept = ClosedVisit
+            .Of(job with { Closing = closing with { Reason = "the adjuster is at its end" } }, machine, fitted)
             .Closing!;
         Assert.Equal([ClosedDespite.OutsideWindow], kept.Despite!);
         Assert.Equal("the adjuster is at its end", kept.Reason);
@@ -103,7 +103,7 @@ public sealed class FindingTests
             Rounds = [Plucked(0, 0, 1.2, 67, 68) with { Lock = LockState.Torqued }],
             Closing = closing with { Despite = [ClosedDespite.NoTorque], Reason = "none" },
         };
-        Assert.Equal((null, null), (SetJobRules.Closed(right, machine, fitted).Closing!.Despite, (string?)null));
+        Assert.Equal((null, null), (ClosedVisit.Of(right, machine, fitted).Closing!.Despite, (string?)null));
         OpenReading stands = Assert.Single(MachineSummary.Of(machine, fitted, [job]).OpenReadings);
         Assert.Equal((new DateOnly(2026, 5, 1), ReadingMethod.Pluck), (stands.On, stands.Finding.Method));
         SetJob next = right with { Id = 2, OpenedOn = new(2026, 6, 1) };

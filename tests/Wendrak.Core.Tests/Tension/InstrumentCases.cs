@@ -1,5 +1,5 @@
-using Wendrak.Core.Alignment;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tests.Tension;
 

@@ -1,5 +1,6 @@
-using Wendrak.Core.Machines;
+using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Tests.Gearing;
 using Xunit.Abstractions;
 
 namespace Wendrak.Core.Tests.Tension;

@@ -1,8 +1,7 @@
-using Wendrak.Core.Alignment;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Tests.Tension.SetCases;
 
 namespace Wendrak.Core.Tests.Tension;

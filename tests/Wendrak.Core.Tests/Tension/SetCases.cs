@@ -1,9 +1,8 @@
-using Wendrak.Core.Alignment;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Tests.Fit;
 using Wendrak.Core.Tests.Gearing;
-using Wendrak.Core.Tests.Geometry;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tests.Tension;
 

@@ -1,6 +1,6 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tests.Tension;
 

@@ -141,7 +141,7 @@ public sealed class ApiFuzzer
     /// <summary>A short recording with some of its header's bytes at random.</summary>
     private static ByteArrayContent Recording(Random random)
     {
-        byte[] wav = Core.Sound.PluckSound.Wav(40 + random.Next(200));
+        byte[] wav = Core.Frequency.PluckSound.Wav(40 + random.Next(200));
         for (int i = random.Next(5); i > 0; i--)
             wav[random.Next(48)] = (byte)random.Next(256);
         ByteArrayContent content = new(random.Next(5) == 0 ? wav[..random.Next(wav.Length)] : wav);

@@ -1,12 +1,14 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Wendrak.Core.Alignment;
+using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
 using Wendrak.Core.Loads;
-using Wendrak.Core.Machines;
-using Wendrak.Core.Sound;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Shafts;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wheels;
 using static Wendrak.Web.Tests.Reference.Asked;
 
 namespace Wendrak.Web.Tests.Inputs;

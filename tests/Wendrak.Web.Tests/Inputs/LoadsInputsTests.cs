@@ -1,8 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
-using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Vocabulary;
 using Wendrak.Web.Tests.Fuzz;
 using static Wendrak.Web.Tests.Reference.Asked;
 

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Web.Tests.Reference;
 

@@ -1,6 +1,5 @@
 using System.Text.Json.Nodes;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Machines;
 using static Wendrak.Web.Tests.Reference.Asked;
 
 namespace Wendrak.Web.Tests.Reference;

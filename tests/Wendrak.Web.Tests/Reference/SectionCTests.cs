@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
+using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Geometry;
+using Wendrak.Core.Vocabulary;
 using static Wendrak.Web.Tests.Reference.Asked;
 
 namespace Wendrak.Web.Tests.Reference;

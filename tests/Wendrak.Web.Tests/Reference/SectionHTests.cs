@@ -1,7 +1,7 @@
 using System.Text.Json.Nodes;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
-using Wendrak.Core.Machines;
+using Wendrak.Core.Vocabulary;
 using static Wendrak.Web.Tests.Reference.Asked;
 
 namespace Wendrak.Web.Tests.Reference;

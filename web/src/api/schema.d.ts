@@ -2146,6 +2146,25 @@ export interface components {
          * @enum {unknown}
          */
         EfficiencySchool: "testBench" | "everyday";
+        /** @description How long a chain lasts until it has grown to its limit: a wide range, and honestly so. */
+        ElongationLife: {
+            /**
+             * Format: double
+             * @description Growth at which it is replaced; the maker's figure wins.
+             */
+            limitPercent: number;
+            /** Format: double */
+            lowHours: number;
+            /** Format: double */
+            highHours: number;
+            /**
+             * Format: double
+             * @description At the cruise speed; null where nothing rolls.
+             */
+            lowKm: null | number;
+            /** Format: double */
+            highKm: null | number;
+        };
         /** @description Range in which a drive is expected to sound, Hz. */
         ExpectedHz: {
             /** Format: double */
@@ -2526,25 +2545,6 @@ export interface components {
         };
         /** @enum {unknown} */
         GrooveVerdict: "seated" | "bottoms" | "standsProud" | "sitsDeep";
-        /** @description How long a chain lasts until it has grown to its limit: a wide range, and honestly so. */
-        GrowthLife: {
-            /**
-             * Format: double
-             * @description Growth at which it is replaced; the maker's figure wins.
-             */
-            limitPercent: number;
-            /** Format: double */
-            lowHours: number;
-            /** Format: double */
-            highHours: number;
-            /**
-             * Format: double
-             * @description At the cruise speed; null where nothing rolls.
-             */
-            lowKm: null | number;
-            /** Format: double */
-            highKm: null | number;
-        };
         /** @description How the data is. */
         Health: {
             /** @description “ok”, “nearlyFull”, or what is in the way of writing. */
@@ -3326,7 +3326,7 @@ export interface components {
             /** @description By both schools. */
             efficiency: components["schemas"]["LoopEfficiency"][];
             friction: null | components["schemas"]["FrictionFigures"];
-            life: null | components["schemas"]["GrowthLife"];
+            life: null | components["schemas"]["ElongationLife"];
             workings: components["schemas"]["Working"][];
         };
         /**

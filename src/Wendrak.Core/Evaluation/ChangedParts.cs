@@ -1,0 +1,86 @@
+using System.Text.Json;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Records;
+using Wendrak.Core.Vocabulary;
+
+namespace Wendrak.Core.Evaluation;
+
+/// <summary>Finds what differs between two states of a drive.</summary>
+internal static class ChangedParts
+{
+    /// <summary>Parts of one loop, and the road wheels it turns, that are other ones or stand elsewhere.</summary>
+    public static IEnumerable<ChangedPart> OfLoop(Loop loop, Drive drive, Drive? oldDrive, RedoInput input)
+    {
+        Loop? old = oldDrive?.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == loop.Key);
+        if (old is null || KindOf(old) != KindOf(loop))
+            yield return ChangedPart.LoopKind;
+        LoopChoice? was = input.Before.ChoiceOf(loop.Key);
+        LoopChoice now = input.After.ChoiceOf(loop.Key)!;
+        if (was is not null && was.FrontSize != now.FrontSize)
+            yield return ChangedPart.FrontWheel;
+        if (was is not null && was.RearSize != now.RearSize)
+            yield return ChangedPart.RearWheel;
+        if (was is not null && (was.Links, was.LengthMm) != (now.Links, now.LengthMm))
+            yield return ChangedPart.LoopLength;
+        // What is measured for the first time has not moved.
+        if (input.Before.LayoutOf(loop.Key) is { } stood && input.After.LayoutOf(loop.Key) is { } stands)
+        {
+            if (!Same(PlacesOf(stood), PlacesOf(stands)))
+                yield return ChangedPart.Place;
+            if (!Same(stood.Limits ?? [], stands.Limits ?? []))
+                yield return ChangedPart.Edge;
+        }
+        HashSet<string> turned = DriveShafts.TurnedWith(drive, loop.DrivenShaft);
+        if (RoadWheelPairs(drive, oldDrive, input).Any(p => turned.Contains(p.Shaft) && IsOtherThing(p.Was, p.Now)))
+            yield return ChangedPart.RoadWheel;
+    }
+
+    /// <summary>Whether a road wheel of the drive is another one, or rolls otherwise than was thought.</summary>
+    public static bool IsRoadWheelOther(Drive drive, Drive? oldDrive, RedoInput input) =>
+        RoadWheelPairs(drive, oldDrive, input).Any(p => p.Was != p.Now);
+
+    private static IEnumerable<(string Shaft, RoadWheel? Was, RoadWheel? Now)> RoadWheelPairs(
+        Drive drive,
+        Drive? oldDrive,
+        RedoInput input
+    ) =>
+        from output in drive.Outputs
+        let old = oldDrive?.Outputs.FirstOrDefault(o => o.Name == output.Name)
+        where old is not null
+        select (
+            output.Shaft,
+            RoadWheels.On(old, input.Before.RoadWheels),
+            RoadWheels.On(output, input.After.RoadWheels)
+        );
+
+    /// <summary>A roll-out measured on the same tyre takes no wheel out.</summary>
+    private static bool IsOtherThing(RoadWheel? was, RoadWheel? now) =>
+        was?.Size != now?.Size || (now?.Size is null && was != now);
+
+    /// <summary>Whether a pair, gearbox or gear hub beside the loops is another one.</summary>
+    public static bool IsGearingOther(Drive drive, Drive? old) =>
+        old is not null && !Same(GearingOf(drive), GearingOf(old));
+
+    /// <summary>What turns what by how much, without names.</summary>
+    private static Stage[] GearingOf(Drive drive) =>
+        [
+            .. drive
+                .Stages.Where(s => s is not Loop)
+                .Select(s => s is Gearbox box ? box with { Set = new(0, 0, "", box.Set.Reductions, false, null) } : s)
+                .Select(s => s with { Name = "" }),
+        ];
+
+    private static (LoopMedium, string, LoopCourse) KindOf(Loop loop) => (loop.Medium, loop.Standard, loop.Course);
+
+    // What an adjuster is counted in moves nothing.
+    private static LoopLayout PlacesOf(LoopLayout layout) =>
+        layout with
+        {
+            Limits = null,
+            Mover = layout.Mover is { } mover ? mover with { Step = null } : null,
+        };
+
+    // Records compare their lists by reference; what they hold is what counts.
+    private static bool Same<T>(T a, T b) => JsonSerializer.Serialize(a) == JsonSerializer.Serialize(b);
+}

@@ -1,0 +1,112 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Loads;
+using Wendrak.Core.Records;
+using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wear;
+
+namespace Wendrak.Core.Evaluation;
+
+/// <summary>One loop of a machine at a glance.</summary>
+/// <param name="FrontOverRear">The ratio the bicycle way round.</param>
+/// <param name="LoopsBefore">Keys of the loops between the input and this one: it can be chosen together with these.</param>
+/// <param name="Search">The wheels worth trying around what is fitted, to start a search from.</param>
+/// <param name="WearLimitPercent">Growth at which the chain is replaced; null for belts.</param>
+/// <param name="IsPullKnown">Whether somebody said how hard it is pulled: without that its loads can't be asked for.</param>
+/// <param name="Setting">How it is set: as it was asked, else by what moves it.</param>
+public sealed record LoopSummary(
+    string LoopKey,
+    string Name,
+    LoopMedium Medium,
+    string Standard,
+    double FrontSize,
+    double RearSize,
+    double Ratio,
+    double FrontOverRear,
+    int? Links,
+    string DriveKey,
+    IReadOnlyList<string> LoopsBefore,
+    LoopSearch Search,
+    double? WearLimitPercent,
+    bool IsPullKnown,
+    LoopSetting Setting
+);
+
+/// <param name="Labels">“1” to “6”; one empty label for a drive without gears.</param>
+public sealed record DriveGearLabels(string DriveKey, IReadOnlyList<string> Labels);
+
+/// <summary>A machine's drives at a glance.</summary>
+/// <param name="GearCount">Gears of the first drive; 1 without.</param>
+/// <param name="TallestOverall">Overall ratio of the first drive in its last gear.</param>
+/// <param name="Gears">Labels of the gears of every drive, first gear first.</param>
+/// <param name="Findings">What does not go together.</param>
+/// <param name="OpenReadings">Loops that were left outside their window.</param>
+/// <param name="HasHistory">Whether something was fitted or set since it was typed: before that, changes of it are corrections.</param>
+public sealed record MachineSummary(
+    IReadOnlyList<LoopSummary> Loops,
+    int GearCount,
+    double TallestOverall,
+    IReadOnlyList<DriveGearLabels> Gears,
+    IReadOnlyList<DriveFinding> Findings,
+    IReadOnlyList<OpenReading> OpenReadings,
+    bool HasHistory
+)
+{
+    /// <param name="visits">To its loops, in any order.</param>
+    public static MachineSummary Of(Machine machine, Setup fitted, IReadOnlyList<SetJob> visits)
+    {
+        MachineDrivesResult state = MachineDrives.Evaluate(
+            new(machine.Drives, fitted.Loops, fitted.RoadWheels, machine.Drives[0].Input.LimitSpeedRpm)
+        );
+        IReadOnlyList<GearState> gears = state.Drives[0].Gears;
+        return new(
+            [.. machine.Drives.SelectMany(d => LoopsOf(new(d, fitted.Loops), machine))],
+            gears.Count,
+            gears[^1].Outputs[0].Reduction,
+            [.. state.Drives.Select(d => new DriveGearLabels(d.DriveKey, [.. d.Gears.Select(g => g.Label)]))],
+            state.Findings,
+            OpenReading.AllOf(machine, fitted, visits),
+            fitted.FittedOn is not null || visits.Count > 0 || fitted.Redo is { Count: > 0 }
+        );
+    }
+
+    private static IEnumerable<LoopSummary> LoopsOf(DriveTrain train, Machine machine)
+    {
+        foreach (Loop loop in train.Drive.Stages.OfType<Loop>())
+        {
+            LoopChoice choice = train.ChoiceOf(loop.Key);
+            double ratio = Math.Abs(StageRatio.Of(loop, choice));
+            yield return new(
+                loop.Key,
+                loop.Name,
+                loop.Medium,
+                loop.Standard,
+                choice.FrontSize,
+                choice.RearSize,
+                ratio,
+                1 / ratio,
+                choice.Links,
+                train.Drive.Key,
+                [
+                    .. train
+                        .PathTo(loop.DrivingShaft)
+                        .Select(s => train.Drive.Stages[s])
+                        .OfType<Loop>()
+                        .Select(l => l.Key),
+                ],
+                SearchAround.Fitted(loop, choice, machine.Work),
+                ChainUse.WearLimitPercent(machine.Kind, loop, choice),
+                LoadSource.TellsPull(
+                    machine.Loads?.Sources.FirstOrDefault(s => s.DriveKey == train.Drive.Key),
+                    train.Drive
+                ),
+                machine.Settings?.FirstOrDefault(s => s.LoopKey == loop.Key)
+                    ?? StartingSetting.Of(
+                        loop.Key,
+                        machine.Layouts?.FirstOrDefault(l => l.LoopKey == loop.Key),
+                        machine.Kind
+                    )
+            );
+        }
+    }
+}

@@ -1,0 +1,109 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Tables;
+using Wendrak.Core.Vocabulary;
+
+namespace Wendrak.Core.Fit;
+
+public enum ClearanceState
+{
+    Clear,
+
+    /// <summary>Nearer than wanted.</summary>
+    Near,
+
+    /// <summary>Touches only when the slack run swings through its free play.</summary>
+    RubsWhenSlack,
+
+    /// <summary>Touches only when the edge has come as near as it moves or flexes.</summary>
+    RubsWhenMoved,
+    Rubs,
+}
+
+/// <summary>The part of the loop that comes nearest to a limit.</summary>
+/// <param name="Part">“tips of rear”, “run front–rear”.</param>
+/// <param name="GapMm">Negative when it touches.</param>
+/// <param name="WorstGapMm">With the slack run at its widest and the edge as near as it comes.</param>
+/// <param name="WayOut">Room for a chain that has come off; null for belts and where the tables are silent.</param>
+public sealed record ClearanceFigure(
+    string Name,
+    string Part,
+    double GapMm,
+    double WorstGapMm,
+    double LeastMm,
+    ClearanceState State,
+    WayOut? WayOut
+);
+
+/// <summary>Measures the gap between a loop and what is around it.</summary>
+public static class Clearances
+{
+    internal static IReadOnlyList<ClearanceFigure> Of(FittedLoop fitted, LoopPath path, FreePlay? freePlay)
+    {
+        double half = HalfHeightMm(fitted.Loop);
+        double swing = (freePlay?.FreePlayMm ?? 0) / 2;
+        return [.. (fitted.Layout.Limits ?? []).Select(l => Nearest(l, fitted, path, half, swing))];
+    }
+
+    private static ClearanceFigure Nearest(
+        ClearanceLimit limit,
+        FittedLoop fitted,
+        LoopPath path,
+        double half,
+        double swing
+    )
+    {
+        List<(string Part, double Gap, double GapWhenSlack)> gaps = [];
+        foreach (WrappedWheel wheel in path.Wheels)
+        {
+            double gap = Segments.Distance(wheel.Centre, limit.From, limit.To) - wheel.Outline.OutsideRadiusMm;
+            gaps.Add(($"tips of {wheel.Name}", gap, gap));
+        }
+        for (int i = 0; i < path.Spans.Count; i++)
+        {
+            LoopSpan span = path.Spans[i];
+            (double distance, double at) = Nearest(span.Start, span.End, limit.From, limit.To);
+            // It swings most at its middle and not at all at its ends.
+            double here = i < fitted.RearIndex ? swing * (1 - Math.Abs(2 * at - 1)) : 0;
+            gaps.Add(($"run {span.From}–{span.To}", distance - half, distance - half - here));
+        }
+        (string part, double least, double slack) = gaps.MinBy(g => g.GapWhenSlack);
+        double worst = slack - limit.MovesMm;
+        ClearanceState state =
+            least <= 0 ? ClearanceState.Rubs
+            : slack <= 0 ? ClearanceState.RubsWhenSlack
+            : worst <= 0 ? ClearanceState.RubsWhenMoved
+            : worst < limit.LeastMm ? ClearanceState.Near
+            : ClearanceState.Clear;
+        return new(limit.Name, part, least, worst, limit.LeastMm, state, WayOut.Of(limit, fitted, path));
+    }
+
+    /// <summary>From the pitch line to the outer edge of the chain or belt, mm; 0 where the tables are silent.</summary>
+    /// <remarks>Half the plate of a chain, half the thickness of a belt: the pitch line is taken as its middle.</remarks>
+    private static double HalfHeightMm(Loop loop) =>
+        loop.Medium switch
+        {
+            LoopMedium.Chain => (Chains.Find(loop.Standard)?.PlateHeightMm ?? 0) / 2,
+            LoopMedium.ToothedBelt => (SynchronousProfiles.Find(loop.Standard)?.BeltThicknessMm ?? 0) / 2,
+            LoopMedium.VBelt => (VSections.Find(loop.Standard)?.HeightMm ?? 0) / 2,
+            _ => 0,
+        };
+
+    /// <summary>Distance of two straight pieces, and where on the first it is: 0 where they cross, else at an end of one.</summary>
+    private static (double Distance, double At) Nearest(Point a, Point b, Point c, Point d)
+    {
+        if (Segments.Cross(a, b, c, d))
+        {
+            double from = Segments.Side(a, b, c);
+            Point crossing = Segments.At(c, d, from / (from - Segments.Side(a, b, d)));
+            return (0, Segments.Foot(crossing, a, b));
+        }
+        return new[]
+        {
+            (Segments.Distance(a, c, d), 0.0),
+            (Segments.Distance(b, c, d), 1.0),
+            (Segments.Distance(c, a, b), Segments.Foot(c, a, b)),
+            (Segments.Distance(d, a, b), Segments.Foot(d, a, b)),
+        }.MinBy(n => n.Item1);
+    }
+}

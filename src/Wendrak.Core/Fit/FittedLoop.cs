@@ -1,0 +1,164 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Lengths;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Vocabulary;
+
+namespace Wendrak.Core.Fit;
+
+/// <summary>A checked question about a fit, and the answers that several figures share.</summary>
+internal sealed class FittedLoop
+{
+    // How far beyond the track a length is still placed, to say by how much it does not fit.
+    private const double BeyondUnits = 6;
+    private const double BeyondTracks = 4;
+
+    private readonly LoopFitInput _input;
+    private readonly LoopWheel[] _wheels;
+    private readonly int _moving;
+    private readonly Lazy<double?> _fittedTravel;
+    private readonly Lazy<double?> _closing;
+    private readonly Lazy<TrackRange?> _range;
+
+    public Loop Loop { get; }
+    public LoopLayout Layout => _input.Layout;
+    public LoopChoice Choice => _input.Choice;
+    public bool HalfLinks => _input.HalfLinks;
+    public double UnitMm { get; }
+    public double TrackMm { get; }
+    public int RearIndex { get; }
+
+    /// <summary>Paths on the track; null with fixed centres or no possible place.</summary>
+    public TrackRange? Range => _range.Value;
+
+    /// <summary>Whether what moves is the axle of a road wheel, so that the wheelbase changes.</summary>
+    public bool MovesRoadWheel { get; }
+
+    /// <summary>Length in view: links, belt teeth; null when not counted.</summary>
+    public double? ChosenLength => LengthIn(Choice);
+
+    /// <summary>Travel at which the length in view closes, mm; looked for when it is first asked.</summary>
+    public double? Closing => _closing.Value;
+
+    public LengthUnit LengthUnit => LoopLengths.UnitOf(Loop);
+
+    public FittedLoop(LoopFitInput input)
+    {
+        _input = input;
+        Loop = DriveLoops.Find(input.Drive, input.Layout.LoopKey, "Layout.LoopKey");
+        CheckChoice("Choice.", input.Choice);
+        CheckChoice("Fitted.", input.Fitted);
+        new Guard("Layout.").Include(LoopLayout.Check(input.Layout, Loop)).ThrowIfAny();
+        TrackMm = Layout.Mover?.Track.LengthMm ?? 0;
+        new Guard()
+            .BetweenIfGiven(nameof(input.TravelMm), input.TravelMm, 0, TrackMm, "mm")
+            .BetweenIfGiven(nameof(input.WearLimitPercent), input.WearLimitPercent, 0.1, 10, "%")
+            .ThrowIfAny();
+        UnitMm = LoopLengths.UnitMm(Loop);
+        _wheels = Layout.WheelsFor(Loop, Choice, 0);
+        _moving = Array.FindIndex(_wheels, w => w.Name == Layout.Mover?.Wheel);
+        RearIndex = Array.FindIndex(_wheels, w => w.Name == LoopLayout.RearName);
+        MovesRoadWheel = Layout.Mover?.Wheel == LoopLayout.RearName && IsRoadAxle();
+        _range = new(RangeOnTrack);
+        _closing = new(TravelOfChosen);
+        _fittedTravel = new(() =>
+            LengthIn(input.Fitted) is double links ? TravelFor(Layout.WheelsFor(Loop, input.Fitted, 0), links) : null
+        );
+    }
+
+    /// <summary>The same question with other wheels; what does not depend on them is not computed again.</summary>
+    private FittedLoop(FittedLoop like, LoopChoice choice)
+    {
+        (Loop, TrackMm, UnitMm, RearIndex) = (like.Loop, like.TrackMm, like.UnitMm, like.RearIndex);
+        CheckChoice("Choice.", choice);
+        _input = like._input with { Choice = choice };
+        (_moving, _fittedTravel, MovesRoadWheel) = (like._moving, like._fittedTravel, like.MovesRoadWheel);
+        _wheels = Layout.WheelsFor(Loop, Choice, 0);
+        _range = new(RangeOnTrack);
+        _closing = new(TravelOfChosen);
+    }
+
+    /// <exception cref="InvalidInputException">The wheels are refused.</exception>
+    public FittedLoop With(double frontSize, double rearSize) =>
+        new(this, Choice with { FrontSize = frontSize, RearSize = rearSize });
+
+    private double? LengthIn(LoopChoice choice) => Loop.IsToothed ? choice.Links : choice.LengthMm;
+
+    private void CheckChoice(string at, LoopChoice choice) => new Guard().CheckChoice(at, choice, Loop).ThrowIfAny();
+
+    public (LoopPath? Path, LayoutProblem? Problem) Trace(double travelMm) =>
+        LoopTracing.Trace(Layout.WheelsFor(Loop, Choice, travelMm), Layout.Turning, Loop.Course);
+
+    public FittingLength LengthOf(double length)
+    {
+        double? travel = TravelFor(_wheels, length);
+        bool fits = travel is double t && t >= -ToleranceMm && t <= TrackMm + ToleranceMm;
+        double? reserve = travel is null ? null : (Range?.MostMm / (length * UnitMm) - 1) * 100;
+        return new(
+            length,
+            travel,
+            travel / TrackMm * 100,
+            travel is double at ? CentreAt(at) : null,
+            fits,
+            reserve,
+            _input.WearLimitPercent is double limit && reserve is double r ? r >= limit : null,
+            MovesRoadWheel && travel is double here && _fittedTravel.Value is double before
+                ? Forward(before) - Forward(here)
+                : null,
+            Loop.Medium == LoopMedium.Chain && length % 2 != 0,
+            LoopLengths.IsStandard(Loop, length),
+            travel - _fittedTravel.Value is double moved ? Math.Abs(moved) : null
+        );
+    }
+
+    // A thousandth of a millimetre off the end of a slot is on it.
+    public const double ToleranceMm = 1e-3;
+
+    private double? TravelFor(LoopWheel[] wheels, double length) =>
+        Layout.Mover is { } mover
+            ? LoopClosing.TravelMm(
+                wheels,
+                _moving,
+                mover.Track,
+                Layout.Turning,
+                Loop.Course,
+                length * UnitMm,
+                mover.Track is LineTrack ? Math.Max(BeyondUnits * UnitMm, BeyondTracks * TrackMm) : 0
+            )
+            : null;
+
+    private double? TravelOfChosen() => ChosenLength is double length ? TravelFor(_wheels, length) : null;
+
+    private double CentreAt(double travelMm)
+    {
+        LoopWheel[] wheels = Layout.WheelsFor(Loop, Choice, travelMm);
+        return wheels[0].Centre.DistanceTo(wheels[RearIndex].Centre);
+    }
+
+    /// <summary>Place of the axle along the ground, counted towards the driving wheel.</summary>
+    private double Forward(double travelMm)
+    {
+        double towardsFront = Math.Sign(Layout.Front.XMm - Layout.Rear.XMm);
+        return towardsFront * Layout.Mover!.Track.At(travelMm).XMm;
+    }
+
+    /// <summary>True when the driven shaft turns a road wheel without another loop between.</summary>
+    private bool IsRoadAxle()
+    {
+        HashSet<string> shafts = DriveShafts.TurnedWith(_input.Drive, Loop.DrivenShaft);
+        return _input.Drive.Outputs.Any(o => o.OnRoad && shafts.Contains(o.Shaft));
+    }
+
+    private TrackRange? RangeOnTrack()
+    {
+        if (Layout.Mover is not { } mover)
+            return null;
+        LoopWheel[] placed = [.. _wheels];
+        double LengthAt(double travelMm)
+        {
+            placed[_moving] = placed[_moving] with { Centre = mover.Track.At(travelMm) };
+            return LoopTracing.Length(placed, Layout.Turning, Loop.Course);
+        }
+        return TrackRange.Of(LengthAt, TrackMm, LoopClosing.IsConvex(_wheels, mover.Track, Loop.Course));
+    }
+}

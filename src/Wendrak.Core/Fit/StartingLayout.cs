@@ -1,0 +1,57 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Lengths;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Vocabulary;
+
+namespace Wendrak.Core.Fit;
+
+/// <summary>A layout to begin with, which the owner then measures and corrects.</summary>
+public static class StartingLayout
+{
+    // Room to either side of where the fitted length closes. Common practice: a slot takes up about one pitch each way.
+    private const double RoomMm = 20;
+
+    // Where no length was counted: 40 pitches, the middle of the handbooks' advice, or twice the large pulley.
+    private const double Pitches = 40;
+
+    /// <summary>The driving wheel at the origin, the driven one behind it in a slot around where its length closes.</summary>
+    /// <exception cref="InvalidInputException">The loop or its wheels are refused, or the length does not go round them.</exception>
+    /// <param name="kind">Says what is usually moved; null for the driven axle.</param>
+    public static LoopLayout Of(Drive drive, LoopChoice choice, MachineKind? kind = null)
+    {
+        Loop loop = DriveLoops.Find(drive, choice.LoopKey, "Choice.LoopKey");
+        new Guard().CheckChoice("Choice.", choice, loop).ThrowIfAny();
+        TwoWheels wheels = new(loop, choice.FrontSize, choice.RearSize);
+        double centre = Math.Round(CentreMm(wheels, choice));
+        // Short drives have less room in front: there the wheels would touch.
+        Point near = new(-Math.Max(centre - RoomMm, Math.Ceiling(wheels.TouchingMm)), 0);
+        Point far = new(-(centre + RoomMm), 0);
+        Mover axle = new(MoverKind.Axle, LoopLayout.RearName, new LineTrack(near, far));
+        LoopLayout layout = new(loop.Key, Turning.Clockwise, new(0, 0), new(-centre, 0), [], axle);
+        if (kind is not MachineKind of || !SlidesItsMotor(of))
+            return layout;
+        LoopLayout still = layout with { Mover = null };
+        return still with { Mover = StartingMover.Of(new(drive, choice, still, MoverKind.Motor)) };
+    }
+
+    /// <summary>Boards and winches are tensioned by their motor on its slide; most others by an axle. Common practice.</summary>
+    internal static bool SlidesItsMotor(MachineKind kind) => kind is MachineKind.KickBoard or MachineKind.Winch;
+
+    private static double CentreMm(TwoWheels wheels, LoopChoice choice)
+    {
+        Loop loop = wheels.Loop;
+        if ((loop.IsToothed ? choice.Links : choice.LengthMm) is double length)
+            return wheels.CentreMm(length);
+        (double d1, double d2) = (wheels.FrontDiameterMm, wheels.RearDiameterMm);
+        double usual = Math.Max(
+            d1 + d2 + RoomMm,
+            loop.Medium == LoopMedium.Chain ? Pitches * wheels.UnitMm : 2 * Math.Max(d1, d2)
+        );
+        // A V-belt is made in a series of lengths: the slot is put where one of them reaches.
+        return loop.Medium == LoopMedium.VBelt ? wheels.CentreMm(NearestStandard(wheels.Length(usual))) : usual;
+    }
+
+    private static double NearestStandard(double lengthMm) =>
+        LoopLengths.StandardDatumLengthsMm.Where(l => l >= lengthMm).DefaultIfEmpty(lengthMm).Min();
+}

@@ -1,0 +1,179 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wheels;
+
+namespace Wendrak.Core.Loops;
+
+/// <summary>Which run of a loop an idler sits on.</summary>
+public enum LoopRun
+{
+    /// <summary>From the driving wheel to the driven one: no pull in it.</summary>
+    Slack,
+
+    /// <summary>The run that pulls.</summary>
+    Tight,
+}
+
+/// <summary>A wheel that only guides or tensions.</summary>
+/// <param name="Size">Teeth of a toothed idler, else diameter where the loop lies, mm.</param>
+public sealed record Idler(string Name, Point Centre, double Size, bool IsToothed, RunSide Side, LoopRun Run);
+
+/// <summary>What is moved to tension the loop.</summary>
+public enum MoverKind
+{
+    /// <summary>The driven axle in its slots.</summary>
+    Axle,
+
+    /// <summary>Both arms of the axle by the same adjusters.</summary>
+    BothArms,
+
+    /// <summary>Engine or motor on slides or a hinge.</summary>
+    Motor,
+
+    /// <summary>An eccentric carrier.</summary>
+    Eccentric,
+
+    /// <summary>An idler that is set or sprung.</summary>
+    Tensioner,
+}
+
+/// <summary>The member that moves, and along what.</summary>
+/// <param name="Wheel">“front”, “rear”, or the name of an idler.</param>
+/// <param name="Step">What it is set by; null where nobody counts it.</param>
+public sealed record Mover(MoverKind Kind, string Wheel, Track Track, AdjusterStep? Step = null);
+
+/// <summary>Where the wheels of one loop stand, in a side view of the machine's own choice.</summary>
+/// <param name="Turning">Which way the loop runs in this view when the machine goes forward.</param>
+/// <param name="Front">Centre of the driving wheel. The mover's track has the say where this is what moves.</param>
+/// <param name="Idlers">In running order, those of the slack run first.</param>
+/// <param name="Mover">Null for fixed centres.</param>
+/// <param name="Limits">Edges around the loop that it must clear.</param>
+/// <param name="SwingArm">Arm that carries the driven axle; null for a rigid one.</param>
+public sealed record LoopLayout(
+    string LoopKey,
+    Turning Turning,
+    Point Front,
+    Point Rear,
+    IReadOnlyList<Idler> Idlers,
+    Mover? Mover,
+    SwingArm? SwingArm = null,
+    IReadOnlyList<ClearanceLimit>? Limits = null
+)
+{
+    public const string FrontName = "front";
+    public const string RearName = "rear";
+    private const int MostLimits = 20;
+
+    /// <summary>Wheels in running order: front, idlers of the slack run, rear, idlers of the tight run.</summary>
+    /// <param name="travelMm">Travel of the mover from the start of its track; no matter where nothing moves.</param>
+    internal LoopWheel[] WheelsFor(Loop loop, LoopChoice choice, double travelMm)
+    {
+        double? pitch = loop.IsToothed ? WheelOutline.PitchMm(loop) : null;
+        Point At(string name, Point rest) => Mover?.Wheel == name ? Mover.Track.At(travelMm) : rest;
+        LoopWheel Guide(Idler idler) =>
+            new(
+                idler.Name,
+                At(idler.Name, idler.Centre),
+                idler.IsToothed ? WheelOutline.Of(loop, idler.Size) : WheelOutline.Roller(idler.Size),
+                idler.Side,
+                idler.IsToothed ? pitch : null
+            );
+        return
+        [
+            new(FrontName, At(FrontName, Front), WheelOutline.Of(loop, choice.FrontSize), RunSide.Inside, pitch),
+            .. Idlers.Where(i => i.Run == LoopRun.Slack).Select(Guide),
+            new(RearName, At(RearName, Rear), WheelOutline.Of(loop, choice.RearSize), RunSide.Inside, pitch),
+            .. Idlers.Where(i => i.Run == LoopRun.Tight).Select(Guide),
+        ];
+    }
+
+    /// <summary>Refuses a layout that could not be laid out for any wheels.</summary>
+    internal static Guard Check(LoopLayout layout, Loop loop)
+    {
+        Guard guard = new();
+        guard
+            .OneOf(nameof(layout.Turning), layout.Turning)
+            .Include(TrackBounds.Place(nameof(layout.Front), layout.Front))
+            .Include(TrackBounds.Place(nameof(layout.Rear), layout.Rear))
+            .Count(nameof(layout.Idlers), layout.Idlers.Count, 0, LoopTracing.MostWheels - 2, "idlers");
+        HashSet<string> names = [FrontName, RearName];
+        for (int i = 0; i < layout.Idlers.Count; i++)
+            guard.Include(
+                new Guard($"{nameof(layout.Idlers)}[{i}].").Include(CheckIdler(layout.Idlers[i], loop, names))
+            );
+        bool crossedPlain = loop.Course == LoopCourse.Open || layout.Idlers.Count == 0;
+        guard.That(
+            crossedPlain,
+            nameof(layout.Idlers),
+            "crossed",
+            "Leave out the idlers: a crossed belt runs over two wheels."
+        );
+        IReadOnlyList<ClearanceLimit> limits = layout.Limits ?? [];
+        guard.Count(nameof(layout.Limits), limits.Count, 0, MostLimits, "limits");
+        for (int i = 0; i < limits.Count; i++)
+            guard
+                .Include(new Guard($"{nameof(layout.Limits)}[{i}].").Include(limits[i].Check()))
+                .That(
+                    limits.Take(i).All(l => l.Name != limits[i].Name),
+                    $"{nameof(layout.Limits)}[{i}].Name",
+                    "taken",
+                    "Give a name that no other edge of this loop has."
+                );
+        if (layout.SwingArm is { } arm)
+            guard.Include(
+                new Guard($"{nameof(layout.SwingArm)}.")
+                    .Include(TrackBounds.Place(nameof(arm.Pivot), arm.Pivot))
+                    .Between(nameof(arm.DroopMm), arm.DroopMm, 0, 1_000, "mm")
+                    .Between(nameof(arm.BumpMm), arm.BumpMm, 0, 1_000, "mm")
+            );
+        if (layout.Mover is { } mover)
+            guard.Include(
+                new Guard($"{nameof(layout.Mover)}.")
+                    .OneOf(nameof(mover.Kind), mover.Kind)
+                    .That(
+                        names.Contains(mover.Wheel),
+                        nameof(mover.Wheel),
+                        "unknown",
+                        $"Give one of: {string.Join(", ", names)}."
+                    )
+                    .Include(new Guard("Track.").Include(mover.Track.Check()))
+                    .Include(new Guard("Step.").Include(mover.Step?.Check() ?? new Guard()))
+            );
+        return guard;
+    }
+
+    private static Guard CheckIdler(Idler idler, Loop loop, HashSet<string> names)
+    {
+        Guard guard = new();
+        guard
+            .Named(nameof(idler.Name), idler.Name)
+            .That(
+                names.Add(idler.Name),
+                nameof(idler.Name),
+                "taken",
+                "Give a name that no other wheel of this loop has."
+            )
+            .OneOf(nameof(idler.Side), idler.Side)
+            .OneOf(nameof(idler.Run), idler.Run)
+            .Include(TrackBounds.Place(nameof(idler.Centre), idler.Centre))
+            .That(
+                !idler.IsToothed || idler.Side == RunSide.Inside || loop.Medium == LoopMedium.Chain,
+                nameof(idler.IsToothed),
+                "back",
+                "Give a smooth idler: the back of a belt has no teeth."
+            );
+        if (idler.IsToothed && loop.IsToothed)
+            guard.CheckWheel(nameof(idler.Size), idler.Size, loop);
+        else
+            guard
+                .That(
+                    !idler.IsToothed,
+                    nameof(idler.IsToothed),
+                    "smooth",
+                    "Give a smooth idler: this belt has no teeth."
+                )
+                .Between(nameof(idler.Size), idler.Size, 2, WheelSize.LargestDatumMm, "mm");
+        return guard;
+    }
+}

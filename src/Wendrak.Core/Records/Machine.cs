@@ -1,0 +1,35 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Loads;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Shafts;
+using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
+
+namespace Wendrak.Core.Records;
+
+/// <summary>A vehicle or robot, with one drive or several that mirror each other.</summary>
+/// <param name="Id">Where it is stored; 0 for one that is not stored yet.</param>
+/// <param name="Version">Grows with every change; a change must name the version it was made from.</param>
+/// <param name="OdometerKm">Distance run, km; null where none is counted.</param>
+/// <param name="RetiredOn">Day it left the yard; null while it is in use.</param>
+/// <param name="Work">Minutes and money of changing its wheels; null for the default.</param>
+/// <param name="Layouts">Where the wheels of its loops stand, for those that were measured.</param>
+/// <param name="Shafts">What sits on its shafts from side to side, for those that were measured.</param>
+/// <param name="Settings">How its loops are set, for those that were asked about.</param>
+/// <param name="Loads">What drives its drives and what its chains and belts can take, as far as somebody said.</param>
+public sealed record Machine(
+    long Id,
+    int Version,
+    string Name,
+    MachineKind Kind,
+    string? Note,
+    double? OdometerKm,
+    DateOnly? RetiredOn,
+    IReadOnlyList<Drive> Drives,
+    WorkCosts? Work,
+    IReadOnlyList<LoopLayout>? Layouts = null,
+    IReadOnlyList<ShaftWidths>? Shafts = null,
+    MachineLoads? Loads = null,
+    IReadOnlyList<LoopSetting>? Settings = null
+) : StoredRecord(Id, Version);

@@ -1,0 +1,71 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Records;
+
+/// <summary>A machine with everything that belongs to it, as written to a file. Format: docs/machine-file.md.</summary>
+/// <param name="Format">Always <see cref="FormatName"/>.</param>
+/// <param name="FormatVersion">2; a larger number was written by a newer program and is refused.</param>
+public sealed record MachineFile(
+    string Format,
+    int FormatVersion,
+    Machine Machine,
+    IReadOnlyList<Setup> Setups,
+    IReadOnlyList<Aim> Aims,
+    IReadOnlyList<SetJob>? SetJobs = null
+)
+{
+    public const string FormatName = "wendrak-machine";
+    public const int NewestVersion = 2;
+    public const int MostSetups = 5_000;
+    public const int MostAims = 5_000;
+    public const int MostSetJobs = 10_000;
+
+    public static MachineFile Of(
+        Machine machine,
+        IReadOnlyList<Setup> setups,
+        IReadOnlyList<Aim> aims,
+        IReadOnlyList<SetJob>? setJobs = null
+    ) => new(FormatName, NewestVersion, machine, setups, aims, setJobs);
+
+    /// <summary>Refuses a file that can't be taken in whole; nothing of it is stored then.</summary>
+    /// <exception cref="InvalidInputException">Says what the file is not, or which part of it is wrong.</exception>
+    public void Check()
+    {
+        new Guard()
+            .That(Format == FormatName, nameof(Format), "other_format", $"Give a file whose format is “{FormatName}”.")
+            .ThrowIfAny();
+        new Guard()
+            .That(
+                FormatVersion is >= 1 and <= NewestVersion,
+                nameof(FormatVersion),
+                "other_version",
+                $"This file has format version {FormatVersion}; this program knows {NewestVersion}. Update Wendrak.",
+                NewestVersion
+            )
+            .Count(nameof(Setups), Setups.Count, 1, MostSetups, "setups")
+            .Count(nameof(Aims), Aims.Count, 0, MostAims, "aims")
+            .Count(nameof(SetJobs), SetJobs?.Count ?? 0, 0, MostSetJobs, "visits")
+            .That(
+                Setups.Count(s => s.Status == SetupStatus.AsFitted) == 1,
+                nameof(Setups),
+                "not_one_fitted",
+                "Give exactly one setup with the status “asFitted”.",
+                1
+            )
+            .That(
+                Setups.Count(s => s.Status == SetupStatus.AsDelivered) <= 1,
+                nameof(Setups),
+                "several_delivered",
+                "Give one setup with the status “asDelivered” at most.",
+                1
+            )
+            .ThrowIfAny();
+        MachineRules.Check(Machine, Setups.First(s => s.Status == SetupStatus.AsFitted).Loops);
+        foreach (Setup setup in Setups)
+            MachineRules.Check(setup, Machine);
+        foreach (Aim aim in Aims)
+            MachineRules.CheckKept(aim);
+        foreach (SetJob job in SetJobs ?? [])
+            SetJobRules.Check(job);
+    }
+}

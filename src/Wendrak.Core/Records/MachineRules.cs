@@ -1,0 +1,196 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Shafts;
+using Wendrak.Core.Tension;
+
+namespace Wendrak.Core.Records;
+
+/// <summary>What may be stored.</summary>
+public static class MachineRules
+{
+    private const double FarthestKm = 10_000_000;
+
+    /// <summary>Refuses a machine that could not be computed with, or whose wheels do not fit its loops.</summary>
+    /// <exception cref="InvalidInputException">Every issue is named.</exception>
+    public static void Check(Machine machine, IReadOnlyList<LoopChoice> fitted)
+    {
+        Guard guard = new();
+        guard
+            .Named(nameof(machine.Name), machine.Name)
+            .OneOf(nameof(machine.Kind), machine.Kind)
+            .Note(nameof(machine.Note), machine.Note)
+            .BetweenIfGiven(nameof(machine.OdometerKm), machine.OdometerKm, 0, FarthestKm, "km");
+        if (machine.Work is { } work)
+            guard.Include(new Guard("Work.").Include(WorkCosts.Check(work)));
+        guard.Include(MachineDrives.Check(machine.Drives, fitted));
+        guard.Include(CheckLayouts(machine));
+        guard.Include(CheckShafts(machine));
+        if (machine.Loads is { } loads)
+            guard.Include(new Guard("Loads.").Include(loads.Check(machine.Drives)));
+        guard.Include(CheckSettings(machine));
+        guard.ThrowIfAny();
+    }
+
+    private static Guard CheckSettings(Machine machine)
+    {
+        Guard guard = new();
+        IReadOnlyList<LoopSetting> settings = machine.Settings ?? [];
+        HashSet<string> seen = [];
+        for (int i = 0; i < settings.Count; i++)
+        {
+            string at = $"{nameof(machine.Settings)}[{i}].";
+            Loop? loop = LoopsOf(machine).FirstOrDefault(l => l.Key == settings[i].LoopKey);
+            guard.That(
+                loop is not null && seen.Add(settings[i].LoopKey),
+                at + "LoopKey",
+                "unknown",
+                "Give each loop of this machine once."
+            );
+            if (loop is not null)
+                guard.Include(new Guard(at).Include(settings[i].Check(loop)));
+        }
+        return guard;
+    }
+
+    private static Guard CheckLayouts(Machine machine)
+    {
+        Guard guard = new();
+        IReadOnlyList<LoopLayout> layouts = machine.Layouts ?? [];
+        HashSet<string> laid = [];
+        for (int i = 0; i < layouts.Count; i++)
+        {
+            string at = $"{nameof(machine.Layouts)}[{i}].";
+            Loop? loop = LoopsOf(machine).FirstOrDefault(l => l.Key == layouts[i].LoopKey);
+            guard
+                .That(loop is not null, at + "LoopKey", "unknown", "Give a loop of this machine.")
+                .That(laid.Add(layouts[i].LoopKey), at + "LoopKey", "taken", "Give one layout for each loop.");
+            if (loop is not null)
+                guard.Include(new Guard(at).Include(LoopLayout.Check(layouts[i], loop)));
+        }
+        return guard;
+    }
+
+    private static Guard CheckShafts(Machine machine)
+    {
+        Guard guard = new();
+        IReadOnlyList<ShaftWidths> shafts = machine.Shafts ?? [];
+        HashSet<(string, string)> measured = [];
+        for (int i = 0; i < shafts.Count; i++)
+        {
+            string at = $"{nameof(machine.Shafts)}[{i}].";
+            Drive? drive = machine.Drives.FirstOrDefault(d => d.Key == shafts[i].DriveKey);
+            guard
+                .That(drive is not null, at + "DriveKey", "unknown", "Give a drive of this machine.")
+                .That(
+                    measured.Add((shafts[i].DriveKey, shafts[i].Shaft)),
+                    at + "Shaft",
+                    "taken",
+                    "Give the widths of each shaft once."
+                );
+            if (drive is not null)
+                guard.Include(new Guard(at).Include(ShaftWidths.Check(shafts[i], drive)));
+        }
+        return guard;
+    }
+
+    public static void Check(Setup setup, Machine machine)
+    {
+        Guard guard = new();
+        guard
+            .Named(nameof(setup.Name), setup.Name)
+            .OneOf(nameof(setup.Status), setup.Status)
+            .Note(nameof(setup.Note), setup.Note)
+            .BetweenIfGiven(nameof(setup.FittedAtKm), setup.FittedAtKm, 0, FarthestKm, "km")
+            .Include(DriveRules.CheckChoices(LoopsOf(machine), setup.Loops))
+            .Include(RoadWheels.Check(setup.RoadWheels, machine.Drives))
+            .Include(CheckRedo(setup.Redo ?? []));
+        guard.ThrowIfAny();
+    }
+
+    /// <summary>Name of a setup that is taken off: its wheels and the day, unless somebody gave it a name of its own.</summary>
+    /// <remarks>“15/45 until 2026-11-28”: a list of former setups tells them apart.</remarks>
+    public static string FormerName(Setup taken, DateOnly on)
+    {
+        if (taken.Name != Setup.FittedName)
+            return taken.Name;
+        IEnumerable<string> wheels = taken.Loops.Select(l =>
+            FormattableString.Invariant($"{l.FrontSize:0.##}/{l.RearSize:0.##}")
+        );
+        return
+            FormattableString.Invariant($"{string.Join(", ", wheels)} until {on:yyyy-MM-dd}") is var name
+            && name.Length <= Guard.LongestName
+            ? name
+            : FormattableString.Invariant($"until {on:yyyy-MM-dd}");
+    }
+
+    private static Guard CheckRedo(IReadOnlyList<RedoItem> items)
+    {
+        const int most = 200;
+        Guard guard = new();
+        guard.Count("Redo", items.Count, 0, most, "items");
+        for (int i = 0; i < items.Count; i++)
+        {
+            guard.OneOf($"Redo[{i}].Task", items[i].Task);
+            foreach (ChangedPart part in items[i].Because)
+                guard.OneOf($"Redo[{i}].Because", part);
+        }
+        return guard;
+    }
+
+    /// <summary>Refuses an aim that its machine can't have.</summary>
+    /// <exception cref="InvalidInputException">Every issue is named.</exception>
+    public static void Check(Aim aim, Machine machine)
+    {
+        Drive? drive = machine.Drives.FirstOrDefault(d => d.Key == aim.DriveKey);
+        Guard guard = CheckKept(aim, drive is null ? int.MaxValue : DriveGears.Of(drive).Count);
+        guard.That(
+            drive is not null,
+            nameof(aim.DriveKey),
+            "unknown",
+            $"Give one of this machine's drives: {string.Join(", ", machine.Drives.Select(d => d.Key))}."
+        );
+        guard.ThrowIfAny();
+    }
+
+    /// <summary>Refuses an aim that no machine could have. Its drive or gear may be gone since: what was aimed at stays.</summary>
+    /// <exception cref="InvalidInputException">Every issue is named.</exception>
+    public static void CheckKept(Aim aim) => CheckKept(aim, int.MaxValue).ThrowIfAny();
+
+    private static Guard CheckKept(Aim aim, int gears) =>
+        new Guard()
+            .Named(nameof(aim.Name), aim.Name)
+            .Note(nameof(aim.Note), aim.Note)
+            .Named(nameof(aim.DriveKey), aim.DriveKey)
+            .Include(new Guard("Target.").Include(AimRules.Check(aim.Target, gears)))
+            .Include(AimRules.CheckMemory(aim.Conditions, aim.Wishes, aim.Outcomes));
+
+    public static void Check(StockItem item)
+    {
+        const double mostMoney = 1_000_000;
+        StockWheel wheel = item.Wheel;
+        new Guard("Wheel.")
+            .Named(nameof(wheel.Standard), wheel.Standard)
+            .OneOf(nameof(wheel.Side), wheel.Side)
+            .Between(nameof(wheel.Size), wheel.Size, WheelSize.FewestChainTeeth, WheelSize.LargestDatumMm, "")
+            .That(
+                wheel.Mounting is null || wheel.Mounting.Length <= Guard.LongestName,
+                nameof(wheel.Mounting),
+                "too_long",
+                $"Give {Guard.LongestName} characters or fewer.",
+                Guard.LongestName
+            )
+            .Between(nameof(wheel.Count), wheel.Count, 0, 100_000, "pieces")
+            .BetweenIfGiven(nameof(wheel.Price), wheel.Price, 0, mostMoney, "")
+            .Note("Note", item.Note)
+            .ThrowIfAny();
+    }
+
+    public static void Check(StockSpacer spacer) =>
+        new Guard()
+            .Include(SpacerStacks.CheckSpacer(spacer.ThicknessMm, spacer.Count))
+            .Include(ShaftWidths.CheckDiameter(nameof(spacer.BoreMm), spacer.BoreMm))
+            .ThrowIfAny();
+
+    public static IEnumerable<Loop> LoopsOf(Machine machine) => machine.Drives.SelectMany(d => d.Stages).OfType<Loop>();
+}

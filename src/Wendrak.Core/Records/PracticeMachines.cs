@@ -1,0 +1,73 @@
+using Wendrak.Core.Fit;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
+
+namespace Wendrak.Core.Records;
+
+/// <summary>Machines to learn setting on, with no vehicle: they are never stored, and what answers is a simulated drive.</summary>
+/// <remarks>All figures are invented.</remarks>
+public static class PracticeMachines
+{
+    private const string Key = "final";
+    private const double BeltWidthMm = 20;
+
+    /// <summary>A belt with two adjusters and a gap, a chain with two adjusters, a belt with an eccentric.</summary>
+    public static IReadOnlyList<MachineDraft> All { get; } = [Belt(), Chain(), Eccentric()];
+
+    private static MachineDraft Belt() =>
+        Laid(
+            "Belt, two screws",
+            StartingMachines.For(MachineKind.Moped),
+            new(
+                Key,
+                MmPerUnit: 1.25,
+                BeltSide: Side.Left,
+                GapSide: Side.Left,
+                MakerMethod: ReadingMethod.Pluck,
+                MakerLow: 62,
+                MakerHigh: 72,
+                FinalTorqueNm: 55
+            )
+        );
+
+    private static MachineDraft Chain() =>
+        Laid(
+            "Chain, two screws",
+            StartingMachines.For(MachineKind.Motorcycle),
+            new(Key, MmPerUnit: 1.25, BeltSide: Side.Left, FinalTorqueNm: 90, Suspension: RearSuspension.SwingArm)
+        );
+
+    private static MachineDraft Eccentric() =>
+        Laid(
+            "Belt, eccentric",
+            StartingMachines.For(MachineKind.Moped),
+            new(
+                Key,
+                AdjusterKind.Eccentric,
+                EccentricMm: 5,
+                EccentricDeg: 60,
+                MakerMethod: ReadingMethod.Pluck,
+                MakerLow: 60,
+                MakerHigh: 72
+            )
+        );
+
+    private static MachineDraft Laid(string name, MachineDraft draft, LoopSetting setting)
+    {
+        Machine machine = draft.Machine;
+        return draft with
+        {
+            Machine = machine with
+            {
+                Name = name,
+                Layouts = [StartingLayout.Of(machine.Drives[0], draft.Fitted[0])],
+                Settings = [setting],
+                Loads =
+                    machine.Drives[0].Stages.OfType<Loop>().Single().Medium == LoopMedium.Chain
+                        ? null
+                        : new([], [new(Key, WidthMm: BeltWidthMm)]),
+            },
+        };
+    }
+}

@@ -1,0 +1,44 @@
+using Wendrak.Core.Tension;
+
+namespace Wendrak.Core.Records;
+
+/// <summary>How a visit ended.</summary>
+/// <param name="TorqueNm">Of what holds it; null where nobody measured it.</param>
+/// <param name="Done">Steps in their order.</param>
+/// <param name="Despite">What it was closed over, as it stood then; null for nothing.</param>
+/// <param name="Reason">Why it was closed over that.</param>
+public sealed record SetClosing(
+    DateOnly ClosedOn,
+    string? Who,
+    double? TorqueNm,
+    IReadOnlyList<ClosingStep> Done,
+    DateOnly? NextCheckOn,
+    string? Note,
+    IReadOnlyList<ClosedDespite>? Despite = null,
+    string? Reason = null
+);
+
+/// <summary>One visit at which a loop is set, from as found to as left. It can be broken off and gone on with anywhere.</summary>
+/// <param name="Goal">What the rounds are for.</param>
+/// <param name="Rounds">The first is as found and is never edited.</param>
+/// <param name="Closing">Null while it goes on.</param>
+/// <param name="InHand">What was begun and is not kept yet, so that it can be gone on with; null where nothing was.</param>
+/// <param name="Cautions">Who said that what must be so before hands go near was so; null where nobody has.</param>
+public sealed record SetJob(
+    long Id,
+    int Version,
+    long MachineId,
+    string LoopKey,
+    DateOnly OpenedOn,
+    string? Who,
+    SetGoal Goal,
+    IReadOnlyList<SetRound> Rounds,
+    IReadOnlyList<CalibrationPair> Gauge,
+    SetClosing? Closing,
+    SetInHand? InHand = null,
+    CautionsConfirmed? Cautions = null
+);
+
+/// <param name="Round">Being read.</param>
+/// <param name="Done">Of the closing list, in its order.</param>
+public sealed record SetInHand(SetRound? Round, IReadOnlyList<ClosingStep> Done);

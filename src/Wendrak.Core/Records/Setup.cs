@@ -1,0 +1,43 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Records;
+
+public enum SetupStatus
+{
+    /// <summary>On the machine now; every machine has one.</summary>
+    AsFitted,
+    Trial,
+
+    /// <summary>Was on the machine once.</summary>
+    Former,
+
+    /// <summary>A trial given up; kept, since what was tried against an aim refers to it.</summary>
+    Discarded,
+
+    /// <summary>As the maker delivered the machine, typed once: what its speedometer was made for. One at most.</summary>
+    AsDelivered,
+}
+
+/// <summary>One complete choice of parts for a machine's drives.</summary>
+/// <param name="RoadWheels">Other road wheels than the machine's own; empty when they stay.</param>
+/// <param name="FittedAtKm">Odometer when it went on, km.</param>
+/// <param name="Redo">What must still be done again since it went on or was changed; only as fitted has any.</param>
+public sealed record Setup(
+    long Id,
+    int Version,
+    long MachineId,
+    string Name,
+    SetupStatus Status,
+    IReadOnlyList<LoopChoice> Loops,
+    IReadOnlyList<RoadWheelChoice> RoadWheels,
+    DateOnly MadeOn,
+    DateOnly? FittedOn,
+    double? FittedAtKm,
+    string? Note,
+    IReadOnlyList<RedoItem>? Redo = null
+) : StoredRecord(Id, Version)
+{
+    /// <summary>Name of a setup that went onto the machine with it.</summary>
+    public const string FittedName = "As fitted";
+}

@@ -1,0 +1,4 @@
+namespace Wendrak.Core.Tension;
+
+/// <summary>Once for each visit.</summary>
+public sealed record CautionsConfirmed(string? Who, DateTimeOffset At);

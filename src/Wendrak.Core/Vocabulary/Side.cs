@@ -1,0 +1,7 @@
+namespace Wendrak.Core.Vocabulary;
+
+public enum Side
+{
+    Left,
+    Right,
+}

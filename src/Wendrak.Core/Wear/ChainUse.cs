@@ -1,0 +1,27 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Tables;
+using Wendrak.Core.Vocabulary;
+
+namespace Wendrak.Core.Wear;
+
+/// <summary>Which use of the wear table a machine's chain falls under.</summary>
+public static class ChainUse
+{
+    /// <summary>Growth at which this chain is replaced, percent; null for belts. A maker's figure wins over it.</summary>
+    public static double? WearLimitPercent(MachineKind kind, Loop loop, LoopChoice choice)
+    {
+        if (loop.Medium != LoopMedium.Chain)
+            return null;
+        string use = kind switch
+        {
+            MachineKind.Motorcycle or MachineKind.Moped => "motorcycle sealed-ring",
+            MachineKind.Bicycle => "bicycle single speed or hub gear",
+            MachineKind.Robot => "robot",
+            _ => "industrial adjustable",
+        };
+        return WearLimits.ChainGrowthPercent(
+            use,
+            WheelSize.LinksRound(loop, Math.Max(choice.FrontSize, choice.RearSize))
+        );
+    }
+}

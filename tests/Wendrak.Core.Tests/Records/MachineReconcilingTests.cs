@@ -1,0 +1,64 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Records;
+using Wendrak.Core.Shafts;
+using Wendrak.Core.Tests.Gearing;
+using Wendrak.Core.Vocabulary;
+
+namespace Wendrak.Core.Tests.Records;
+
+public sealed class MachineReconcilingTests
+{
+    private static readonly Machine Measured = WithWidths(StartingMachines.For(MachineKind.Motorcycle).Machine);
+
+    private static Machine WithWidths(Machine machine)
+    {
+        Drive drive = machine.Drives[0];
+        Loop loop = drive.Stages.OfType<Loop>().First();
+        return machine with
+        {
+            Shafts = [new(drive.Key, loop.DrivingShaft, 0, 60, 25, [new(loop.Key, WheelSide.Front, 20, 8, 30, false)])],
+            Layouts = [new(loop.Key, Turning.Clockwise, new(0, 0), new(-640, 0), [], null)],
+        };
+    }
+
+    private static Machine WithLoop(Func<Loop, Loop> change) =>
+        Measured with
+        {
+            Drives =
+            [
+                .. Measured.Drives.Select(d =>
+                    d with
+                    {
+                        Stages = [.. d.Stages.Select(s => s is Loop l ? change(l) : s)],
+                    }
+                ),
+            ],
+        };
+
+    [Fact]
+    public void Widths_stay_with_their_wheels_when_a_shaft_gets_another_name()
+    {
+        Machine renamed = MachineReconciling.ToDrives(WithLoop(l => l with { DrivingShaft = "countershaft" }));
+        ShaftWidths widths = Assert.Single(renamed.Shafts!);
+        Assert.Equal("countershaft", widths.Shaft);
+        Assert.Equal(Measured.Shafts![0].Sprockets, widths.Sprockets);
+    }
+
+    [Fact]
+    public void What_was_measured_of_a_removed_loop_goes_with_it()
+    {
+        Machine without = MachineReconciling.ToDrives(WithLoop(l => l with { Key = "another" }));
+        Assert.Null(without.Shafts);
+        Assert.Null(without.Layouts);
+    }
+
+    [Fact]
+    public void A_machine_that_is_whole_stays_as_it_is()
+    {
+        Machine same = MachineReconciling.ToDrives(Measured);
+        Assert.Equal(Measured.Layouts, same.Layouts);
+        Assert.Equal(Measured.Shafts![0].Sprockets, Assert.Single(same.Shafts!).Sprockets);
+        Assert.Null(MachineReconciling.ToDrives(Measured with { Shafts = null, Layouts = null }).Shafts);
+    }
+}
