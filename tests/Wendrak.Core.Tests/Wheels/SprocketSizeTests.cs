@@ -58,6 +58,6 @@ public sealed class SprocketSizeTests
         Loop odd = Drives.Chain("final", "in", "out") with { Standard = "no such chain" };
         Refusals.Names("Loop.Standard", () => WheelOutline.Of(odd, 15));
         Refusals.Names("rollerDiameterMm", () => SprocketSize.Of(12.7, 17, 12.7, null));
-        Refusals.Names("Teeth1", () => SprocketSize.Of(12.7, 4, 7.92, null));
+        Refusals.Names("Teeth", () => SprocketSize.Of(12.7, 4, 7.92, null));
     }
 }
