@@ -33,7 +33,8 @@ public class LoopClosingBench
     }
 
     [Benchmark(Description = "6 wheels, tensioner solved")]
-    public double? Solve() => LoopClosing.TravelMm(_six, 4, Down, Turning.Counterclockwise, LoopCourse.Open, _length);
+    public double? Solve() =>
+        LoopClosing.TravelMm(_six, 4, Down, Turning.Counterclockwise, BeltArrangement.Open, _length);
 
     private static LoopWheel Wheel(string name, double x, double y, double radius, RunSide side) =>
         new(name, new(x, y), WheelOutline.Roller(2 * radius), side, null);

@@ -24,14 +24,14 @@ public class LoopFitBench
 
     private static LoopFitInput Chain()
     {
-        Drive drive = DriveOf(InputKind.Engine, LoopMedium.Chain, "520");
+        Drive drive = DriveOf(InputKind.Engine, DriveElement.Chain, "520");
         LoopChoice choice = new("final", 15, 45, 112);
         return new(drive, choice, choice, Slot(628, 668), null, false, 1);
     }
 
     private static LoopCombinationsInput Belt()
     {
-        Drive drive = DriveOf(InputKind.Rider, LoopMedium.ToothedBelt, "BIKE11");
+        Drive drive = DriveOf(InputKind.Rider, DriveElement.ToothedBelt, "BIKE11");
         LoopChoice choice = new("final", 46, 24, 118);
         int[] fronts = [.. Enumerable.Range(36, 21)];
         int[] rears = [.. Enumerable.Range(18, 25)];
@@ -48,7 +48,7 @@ public class LoopFitBench
             new(MoverKind.Axle, LoopLayout.RearName, new LineTrack(new(-from, 0), new(-to, 0)))
         );
 
-    private static Drive DriveOf(InputKind kind, LoopMedium medium, string standard) =>
+    private static Drive DriveOf(InputKind kind, DriveElement medium, string standard) =>
         new(
             "drive",
             "Drive",
@@ -62,7 +62,7 @@ public class LoopFitBench
                     "axle",
                     medium,
                     standard,
-                    LoopCourse.Open,
+                    BeltArrangement.Open,
                     0,
                     null,
                     null,

@@ -79,7 +79,7 @@ public class RatioSearchBench
         );
 
     private static Loop Chain(string key, string from, string to) =>
-        new(key, key, from, to, LoopMedium.Chain, "520", LoopCourse.Open, 0, null, null, 90, 11, false);
+        new(key, key, from, to, DriveElement.Chain, "520", BeltArrangement.Open, 0, null, null, 90, 11, false);
 
     private static LoopSearch Range(string key, double frontMin, double frontMax, double rearMin, double rearMax) =>
         new(key, frontMin, frontMax, rearMin, rearMax, false, false, null, 112, null, []);

@@ -3,7 +3,7 @@ using Wendrak.Core.Frequency;
 
 namespace Wendrak.Bench;
 
-/// <summary>Hearing one pluck of 1.6 s.</summary>
+/// <summary>FrequencyReadingQuality one pluck of 1.6 s.</summary>
 [MemoryDiagnoser]
 public class SetBench
 {
@@ -17,5 +17,5 @@ public class SetBench
     }
 
     [Benchmark(Description = "a pluck is heard")]
-    public PluckHearing Hear() => PluckEar.Hear(_pluck);
+    public FrequencyReading Hear() => BeltFrequencyMeter.Measure(_pluck);
 }

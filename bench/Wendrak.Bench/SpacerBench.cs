@@ -24,7 +24,21 @@ public class SpacerBench
     private static SpacerStacksInput Shaft(params SprocketOnShaft[] hubs)
     {
         Loop Row(string key, string to) =>
-            new(key, key, "middle", to, LoopMedium.Chain, "06B", LoopCourse.Open, 0, null, null, null, null, false);
+            new(
+                key,
+                key,
+                "middle",
+                to,
+                DriveElement.Chain,
+                "06B",
+                BeltArrangement.Open,
+                0,
+                null,
+                null,
+                null,
+                null,
+                false
+            );
         Drive drive = new(
             "drive",
             "Drive",

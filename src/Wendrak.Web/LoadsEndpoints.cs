@@ -9,8 +9,11 @@ public static class LoadsEndpoints
         RouteGroupBuilder loads = app.MapComputing("/api/loads", "Loads");
         loads.MapPost("/loop", (LoadsInput input) => TypedResults.Ok(LoopLoads.Of(input))).WithName("loadLoop");
         loads
-            .MapPost("/carried-torque", (CarriedTorqueInput input) => TypedResults.Ok(CarriedTorque.Of(input)))
-            .WithName("carryTorque");
+            .MapPost(
+                "/shaft-hub-capacity",
+                (ShaftHubCapacityInput input) => TypedResults.Ok(ShaftHubCapacity.Of(input))
+            )
+            .WithName("checkShaftHub");
         loads
             .MapPost("/known-chain", (KnownChainInput input) => TypedResults.Ok(KnownChain.Of(input)))
             .WithName("loadKnownChain");

@@ -98,7 +98,7 @@ public static class MachineEndpoints
         CancellationToken ct
     ) => await store.RemoveAsync(context.Who(), id, version, ct) ? TypedResults.NoContent() : TypedResults.NotFound();
 
-    private static async Task<Results<Ok<IReadOnlyList<RedoItem>>, NotFound>> RedoAfterAsync(
+    private static async Task<Results<Ok<IReadOnlyList<FollowUpTask>>, NotFound>> RedoAfterAsync(
         long id,
         MachineSave save,
         MachineStore store

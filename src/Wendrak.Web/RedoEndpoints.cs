@@ -7,6 +7,6 @@ public static class RedoEndpoints
     public static void MapRedo(this IEndpointRouteBuilder app)
     {
         RouteGroupBuilder redo = app.MapComputing("/api/redo", "Redo");
-        redo.MapPost("/", (RedoInput input) => TypedResults.Ok(Redo.After(input))).WithName("redoAfter");
+        redo.MapPost("/", (FollowUpInput input) => TypedResults.Ok(FollowUps.After(input))).WithName("redoAfter");
     }
 }

@@ -13,7 +13,7 @@ public static class SetEndpoints
     public static void MapSet(this IEndpointRouteBuilder app)
     {
         RouteGroupBuilder set = app.MapComputing("/api/set", "Set");
-        set.MapPost("/advice", (SetInput input) => TypedResults.Ok(SetAdvising.Of(input))).WithName("adviseSetting");
+        set.MapPost("/advice", (SetInput input) => TypedResults.Ok(SetEvaluation.Of(input))).WithName("adviseSetting");
         set.MapPost("/closing", (ClosingQuestion asked) => TypedResults.Ok(ClosingReasons.Of(asked)))
             .WithName("askClosing");
         set.MapPost("/match", (SideMatchInput input) => TypedResults.Ok(SideMatch.Of(input))).WithName("matchSides");
@@ -55,7 +55,7 @@ public static class SetEndpoints
     }
 
     /// <summary>A recording as the body of the request, with the range that is expected where one is known.</summary>
-    private static async Task<Ok<PluckHearing>> ListenAsync(
+    private static async Task<Ok<FrequencyReading>> ListenAsync(
         Stream recording,
         double? lowHz,
         double? highHz,
@@ -66,6 +66,6 @@ public static class SetEndpoints
         await recording.CopyToAsync(file, ct);
         file.Position = 0;
         ExpectedHz? expected = lowHz is double low && highHz is double high ? new(low, high) : null;
-        return TypedResults.Ok(PluckEar.Hear(WavRecording.Read(file), expected));
+        return TypedResults.Ok(BeltFrequencyMeter.Measure(WavRecording.Read(file), expected));
     }
 }

@@ -153,12 +153,12 @@ public sealed class BackupTests : IDisposable
         byte[] picture = Encoding.UTF8.GetBytes(new string('p', 100_000));
         string hash = "";
         for (int i = 0; i < 2; i++)
-            await _store.Log.MakeAsync(
+            await _store.Log.CommitAsync(
                 "Ann",
                 "added a photo",
-                async writing =>
+                async edit =>
                 {
-                    hash = await attachments.AddAsync(writing, new MemoryStream(picture), "image/jpeg", Now);
+                    hash = await attachments.AddAsync(edit, new MemoryStream(picture), "image/jpeg", Now);
                     return true;
                 },
                 default

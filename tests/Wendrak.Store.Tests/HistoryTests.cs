@@ -196,13 +196,13 @@ public sealed class HistoryTests : IDisposable
     [Fact]
     public async Task Without_a_name_the_workshop_did_it_and_a_long_name_is_cut()
     {
-        await _store.Log.MakeAsync("  ", "x", _ => Task.FromResult(true), default); // nothing changed, nothing recorded
+        await _store.Log.CommitAsync("  ", "x", _ => Task.FromResult(true), default); // nothing changed, nothing recorded
         Assert.Empty(await _store.History.ListAsync(null, null, 10));
         StockItem item = new(0, 0, new("520", WheelSide.Front, 15, null, 1, 20, true), null);
         await _store.Stock.Wheels.AddAsync(" ", item, default);
         Assert.Equal("workshop", (await _store.LastChangeAsync()).Who);
         await _store.Stock.Wheels.AddAsync(new string('x', 500), item, default);
-        Assert.Equal(Writing.LongestActor, (await _store.LastChangeAsync()).Who.Length);
+        Assert.Equal(Edit.LongestActor, (await _store.LastChangeAsync()).Who.Length);
     }
 
     private async Task<IEnumerable<string>> WhatAsync(long machineId) =>

@@ -16,7 +16,7 @@ public sealed class LoadsStoredTests : IDisposable
     private static readonly MachineLoads Loads = new(
         [new("drive", PeakTorqueNm: 28, MassKg: 255, BrakingTorqueNm: 3, LiftsOrFlies: true)],
         [new("final", "525", BreakingLoadN: 34_000, Strands: 2, School: LubricationSchool.Industrial)],
-        [new("belt", LoopMedium.ToothedBelt, "8M", 34, 102, new("final", WidthMm: 30))]
+        [new("belt", DriveElement.ToothedBelt, "8M", 34, 102, new("final", WidthMm: 30))]
     );
 
     private async Task<FittedMachine> StoredAsync(MachineLoads? loads)

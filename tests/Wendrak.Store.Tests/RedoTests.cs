@@ -7,7 +7,7 @@ using Wendrak.Store.Machines;
 namespace Wendrak.Store.Tests;
 
 /// <summary>What must be done again is kept with what is fitted, until a person says that it is done.</summary>
-public sealed class RedoTests : IDisposable
+public sealed class FollowUpsTests : IDisposable
 {
     private readonly TempStore _store = new();
 
@@ -15,7 +15,7 @@ public sealed class RedoTests : IDisposable
 
     private async Task<Setup> FittedAsync(long machineId) => (await _store.Machines.FindAsync(machineId))!.Fitted;
 
-    private static RedoTask[] TasksOf(Setup setup) => [.. (setup.Redo ?? []).Select(i => i.Task)];
+    private static FollowUpKind[] TasksOf(Setup setup) => [.. (setup.Redo ?? []).Select(i => i.Task)];
 
     private async Task<(FittedMachine Machine, Setup Fitted)> WithTrialFittedAsync()
     {
@@ -31,13 +31,13 @@ public sealed class RedoTests : IDisposable
         (FittedMachine machine, Setup fitted) = await WithTrialFittedAsync();
         Assert.Equal(
             [
-                RedoTask.Ratio,
-                RedoTask.Speedometer,
-                RedoTask.Length,
-                RedoTask.Slot,
-                RedoTask.Clearances,
-                RedoTask.Alignment,
-                RedoTask.Reading,
+                FollowUpKind.Ratio,
+                FollowUpKind.Speedometer,
+                FollowUpKind.Length,
+                FollowUpKind.Slot,
+                FollowUpKind.Clearances,
+                FollowUpKind.Alignment,
+                FollowUpKind.Reading,
             ],
             TasksOf(fitted)
         );
@@ -49,12 +49,12 @@ public sealed class RedoTests : IDisposable
     public async Task An_item_is_ticked_off_and_the_tick_undone()
     {
         (_, Setup fitted) = await WithTrialFittedAsync();
-        Setup ticked = fitted with { Redo = [.. fitted.Redo!.Where(i => i.Task != RedoTask.Slot)] };
+        Setup ticked = fitted with { Redo = [.. fitted.Redo!.Where(i => i.Task != FollowUpKind.Slot)] };
         Setup stored = (await _store.Setups.ChangeAsync("Ann", ticked, default))!;
-        Assert.DoesNotContain(RedoTask.Slot, TasksOf(stored));
+        Assert.DoesNotContain(FollowUpKind.Slot, TasksOf(stored));
         Assert.Equal(fitted.Redo!.Count - 1, stored.Redo!.Count);
         await _store.Undoing.UndoAsync("Ann", (await _store.LastChangeAsync()).Id, default);
-        Assert.Contains(RedoTask.Slot, TasksOf(await FittedAsync(fitted.MachineId)));
+        Assert.Contains(FollowUpKind.Slot, TasksOf(await FittedAsync(fitted.MachineId)));
     }
 
     [Fact]
@@ -63,7 +63,7 @@ public sealed class RedoTests : IDisposable
         (FittedMachine machine, _) = await WithTrialFittedAsync();
         Setup longer = await _store.AddTrialAsync(machine.Machine.Id, "Same wheels", 15, 43);
         await _store.Setups.FitAsync("Ann", longer.Id, longer.Version, default);
-        Assert.Contains(RedoTask.Reading, TasksOf(await FittedAsync(machine.Machine.Id)));
+        Assert.Contains(FollowUpKind.Reading, TasksOf(await FittedAsync(machine.Machine.Id)));
     }
 
     [Fact]
@@ -151,9 +151,9 @@ public sealed class RedoTests : IDisposable
     {
         FittedMachine machine = await _store.AddMachineAsync();
         Setup trial = await _store.AddTrialAsync(machine.Machine.Id, "Trial B", 15, 43);
-        RedoItem item = new(RedoTask.Slot, "drive", "final", [ChangedPart.RearWheel]);
+        FollowUpTask item = new(FollowUpKind.Slot, "drive", "final", [ChangedPart.RearWheel]);
         Assert.Null((await _store.Setups.ChangeAsync("Ann", trial with { Redo = [item] }, default))!.Redo);
-        RedoItem nonsense = item with { Task = (RedoTask)99 };
+        FollowUpTask nonsense = item with { Task = (FollowUpKind)99 };
         await Assert.ThrowsAsync<InvalidInputException>(() =>
             _store.Setups.ChangeAsync("Ann", machine.Fitted with { Redo = [nonsense] }, default)
         );

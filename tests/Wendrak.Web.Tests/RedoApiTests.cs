@@ -7,7 +7,7 @@ namespace Wendrak.Web.Tests;
 
 public sealed class RedoApiTests(WendrakServer server) : IClassFixture<WendrakServer>
 {
-    private async Task<RedoInput> QuestionAsync(Func<LoopChoice, LoopChoice> change)
+    private async Task<FollowUpInput> QuestionAsync(Func<LoopChoice, LoopChoice> change)
     {
         RatioSearchInput q = await Questions.SearchAsync(server);
         DrivesAsBuilt before = new([q.Drive], q.Fitted, [], null);
@@ -17,7 +17,7 @@ public sealed class RedoApiTests(WendrakServer server) : IClassFixture<WendrakSe
     [Fact]
     public async Task A_change_is_answered_with_its_stations()
     {
-        RedoInput question = await QuestionAsync(c => c with { RearSize = c.RearSize - 2 });
+        FollowUpInput question = await QuestionAsync(c => c with { RearSize = c.RearSize - 2 });
         HttpResponseMessage response = await server.PostAsync("/api/redo", question);
         JsonArray items = JsonNode.Parse(await response.Content.ReadAsStringAsync())!.AsArray();
         Assert.Equal(["ratio", "fit", "set"], items.Select(i => (string)i!["station"]!).Distinct());
@@ -27,7 +27,7 @@ public sealed class RedoApiTests(WendrakServer server) : IClassFixture<WendrakSe
     [Fact]
     public async Task Wrong_wheels_are_named()
     {
-        RedoInput question = await QuestionAsync(c => c with { RearSize = 0 });
+        FollowUpInput question = await QuestionAsync(c => c with { RearSize = 0 });
         HttpResponseMessage response = await server.PostAsync("/api/redo", question);
         Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
         Assert.Contains(

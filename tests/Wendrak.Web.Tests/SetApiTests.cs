@@ -60,7 +60,7 @@ public sealed class SetApiTests(WendrakServer server) : IClassFixture<WendrakSer
         byte[] wav = await server.Client.GetByteArrayAsync("/api/set/pluck?hz=58.2");
         HttpResponseMessage response = await ListenAsync(wav, "?lowHz=50&highHz=70");
         JsonNode answer = JsonNode.Parse(await response.Content.ReadAsStringAsync())!;
-        Assert.Equal("clear", (string)answer["hearing"]!);
+        Assert.Equal("clear", (string)answer["quality"]!);
         Assert.Equal(58.2, (double)answer["hz"]!, 0.5);
         Assert.True((bool)answer["isAsExpected"]!);
     }

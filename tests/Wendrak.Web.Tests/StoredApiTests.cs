@@ -52,7 +52,7 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
         MachineCard card = await AddAsync("To be changed");
         string path = $"/api/machines/{card.Machine.Id}/redo";
         MachineSave other = new(card.Machine, [card.Fitted.Loops[0] with { RearSize = 42 }], card.Fitted.Version);
-        RedoItem[] items = await ReadAsync<RedoItem[]>(await server.PostAsync(path, other));
+        FollowUpTask[] items = await ReadAsync<FollowUpTask[]>(await server.PostAsync(path, other));
         Assert.Contains(items, i => i.Because.Contains(ChangedPart.RearWheel));
         Assert.Equal(1, (await server.GetAsync<MachineCard>($"/api/machines/{card.Machine.Id}")).Fitted.Version);
         // A setup's own road wheel goes with its output: another name of that is no refusal.
@@ -65,7 +65,7 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
         {
             Drives = [drive with { Outputs = [drive.Outputs[0] with { Name = "renamed" }] }],
         };
-        await ReadAsync<RedoItem[]>(await server.PostAsync(path, other with { Machine = renamed }));
+        await ReadAsync<FollowUpTask[]>(await server.PostAsync(path, other with { Machine = renamed }));
         HttpResponseMessage refused = await server.PostAsync(
             path,
             other with

@@ -26,7 +26,7 @@ public sealed record AxleMarks(double LeftMm, double RightMm);
 /// <param name="AlongString">The rear wheel against a string along the front one.</param>
 public sealed record StraightnessInput(
     MachineKind Kind,
-    LoopMedium Medium,
+    DriveElement Medium,
     double CentreMm,
     double? SpacingMm,
     LoopSetting? Setting,
@@ -100,8 +100,8 @@ public static class Straightness
                 "Give how far apart both ends of the axle are."
             )
             .ThrowIfAny();
-        FourGapResult? edge = input.Edge is { } e
-            ? At("Edge.", () => FourGaps.Of(e.XMm, e.GapMm, e.RimWidthFrontMm, e.RimWidthRearMm))
+        StraightedgeReadingResult? edge = input.Edge is { } e
+            ? At("Edge.", () => StraightedgeReading.Of(e.XMm, e.GapMm, e.RimWidthFrontMm, e.RimWidthRearMm))
             : null;
         AxleSkewResult? skew = input.Marks is { } m
             ? At("Marks.", () => AxleSkew.Of(m.LeftMm, m.RightMm, input.SpacingMm!.Value, null))
@@ -167,25 +167,28 @@ public static class Straightness
         bool isMotorcycle = input.Kind is MachineKind.Motorcycle or MachineKind.Moped or MachineKind.LoadCarrier;
         return (input.Medium, input.Kind) switch
         {
-            (LoopMedium.Chain, MachineKind.Bicycle) => AlignmentLimits.Of("bicycle", "single speed or hub gear chain"),
-            (LoopMedium.Chain, MachineKind.Robot) => AlignmentLimits.Of("robot", "chain"),
-            (LoopMedium.Chain, _) => AlignmentLimits.Of(isMotorcycle ? "motorcycle" : "industrial", "roller chain"),
-            (LoopMedium.ToothedBelt, MachineKind.Bicycle) => AlignmentLimits.Of("bicycle", "belt"),
-            (LoopMedium.ToothedBelt, MachineKind.Robot or MachineKind.KickBoard) => AlignmentLimits.Of(
+            (DriveElement.Chain, MachineKind.Bicycle) => AlignmentLimits.Of(
+                "bicycle",
+                "single speed or hub gear chain"
+            ),
+            (DriveElement.Chain, MachineKind.Robot) => AlignmentLimits.Of("robot", "chain"),
+            (DriveElement.Chain, _) => AlignmentLimits.Of(isMotorcycle ? "motorcycle" : "industrial", "roller chain"),
+            (DriveElement.ToothedBelt, MachineKind.Bicycle) => AlignmentLimits.Of("bicycle", "belt"),
+            (DriveElement.ToothedBelt, MachineKind.Robot or MachineKind.KickBoard) => AlignmentLimits.Of(
                 "robot",
                 "synchronous belt"
             ),
-            (LoopMedium.ToothedBelt, _) => isMotorcycle
+            (DriveElement.ToothedBelt, _) => isMotorcycle
                 ? AlignmentLimits.Of("motorcycle", "synchronous belt final")
                 : AlignmentLimits.Of("industrial", "synchronous belt"),
-            (LoopMedium.VBelt, _) => AlignmentLimits.Of("industrial", "classical or narrow V-belt"),
+            (DriveElement.VBelt, _) => AlignmentLimits.Of("industrial", "classical or narrow V-belt"),
             _ => null,
         };
     }
 
     private static IEnumerable<Working> Explain(
         StraightnessInput input,
-        FourGapResult? edge,
+        StraightedgeReadingResult? edge,
         AxleSkewResult? skew,
         double? offset,
         double? offsetLimit,

@@ -10,7 +10,7 @@ namespace Wendrak.Core.Evaluation;
 internal static class ChangedParts
 {
     /// <summary>Parts of one loop, and the road wheels it turns, that are other ones or stand elsewhere.</summary>
-    public static IEnumerable<ChangedPart> OfLoop(Loop loop, Drive drive, Drive? oldDrive, RedoInput input)
+    public static IEnumerable<ChangedPart> OfLoop(Loop loop, Drive drive, Drive? oldDrive, FollowUpInput input)
     {
         Loop? old = oldDrive?.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == loop.Key);
         if (old is null || KindOf(old) != KindOf(loop))
@@ -37,13 +37,13 @@ internal static class ChangedParts
     }
 
     /// <summary>Whether a road wheel of the drive is another one, or rolls otherwise than was thought.</summary>
-    public static bool IsRoadWheelOther(Drive drive, Drive? oldDrive, RedoInput input) =>
+    public static bool IsRoadWheelOther(Drive drive, Drive? oldDrive, FollowUpInput input) =>
         RoadWheelPairs(drive, oldDrive, input).Any(p => p.Was != p.Now);
 
     private static IEnumerable<(string Shaft, RoadWheel? Was, RoadWheel? Now)> RoadWheelPairs(
         Drive drive,
         Drive? oldDrive,
-        RedoInput input
+        FollowUpInput input
     ) =>
         from output in drive.Outputs
         let old = oldDrive?.Outputs.FirstOrDefault(o => o.Name == output.Name)
@@ -71,7 +71,8 @@ internal static class ChangedParts
                 .Select(s => s with { Name = "" }),
         ];
 
-    private static (LoopMedium, string, LoopCourse) KindOf(Loop loop) => (loop.Medium, loop.Standard, loop.Course);
+    private static (DriveElement, string, BeltArrangement) KindOf(Loop loop) =>
+        (loop.Medium, loop.Standard, loop.Course);
 
     // What an adjuster is counted in moves nothing.
     private static LoopLayout PlacesOf(LoopLayout layout) =>

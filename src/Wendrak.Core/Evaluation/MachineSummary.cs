@@ -17,7 +17,7 @@ namespace Wendrak.Core.Evaluation;
 public sealed record LoopSummary(
     string LoopKey,
     string Name,
-    LoopMedium Medium,
+    DriveElement Medium,
     string Standard,
     double FrontSize,
     double RearSize,

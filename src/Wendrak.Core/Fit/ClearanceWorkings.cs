@@ -23,7 +23,7 @@ internal static class ClearanceWorkings
             "plane geometry; tips from the outside diameter, ASME B29.1",
             "In the plane of the loop. A run swings most at its middle and not at all at its ends."
         );
-        if (figure.WayOut is { } way)
+        if (figure.ChainJamClearance is { } way)
             yield return new(
                 $"Way out between {way.Wheel} and {limit.Name}",
                 "needed = (d1 + h2) / 2",

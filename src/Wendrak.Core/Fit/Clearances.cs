@@ -24,7 +24,7 @@ public enum ClearanceState
 /// <param name="Part">“tips of rear”, “run front–rear”.</param>
 /// <param name="GapMm">Negative when it touches.</param>
 /// <param name="WorstGapMm">With the slack run at its widest and the edge as near as it comes.</param>
-/// <param name="WayOut">Room for a chain that has come off; null for belts and where the tables are silent.</param>
+/// <param name="ChainJamClearance">Room for a chain that has come off; null for belts and where the tables are silent.</param>
 public sealed record ClearanceFigure(
     string Name,
     string Part,
@@ -32,7 +32,7 @@ public sealed record ClearanceFigure(
     double WorstGapMm,
     double LeastMm,
     ClearanceState State,
-    WayOut? WayOut
+    ChainJamClearance? ChainJamClearance
 );
 
 /// <summary>Measures the gap between a loop and what is around it.</summary>
@@ -75,7 +75,7 @@ public static class Clearances
             : worst <= 0 ? ClearanceState.RubsWhenMoved
             : worst < limit.LeastMm ? ClearanceState.Near
             : ClearanceState.Clear;
-        return new(limit.Name, part, least, worst, limit.LeastMm, state, WayOut.Of(limit, fitted, path));
+        return new(limit.Name, part, least, worst, limit.LeastMm, state, ChainJamClearance.Of(limit, fitted, path));
     }
 
     /// <summary>From the pitch line to the outer edge of the chain or belt, mm; 0 where the tables are silent.</summary>
@@ -83,9 +83,9 @@ public static class Clearances
     private static double HalfHeightMm(Loop loop) =>
         loop.Medium switch
         {
-            LoopMedium.Chain => (Chains.Find(loop.Standard)?.PlateHeightMm ?? 0) / 2,
-            LoopMedium.ToothedBelt => (SynchronousProfiles.Find(loop.Standard)?.BeltThicknessMm ?? 0) / 2,
-            LoopMedium.VBelt => (VSections.Find(loop.Standard)?.HeightMm ?? 0) / 2,
+            DriveElement.Chain => (Chains.Find(loop.Standard)?.PlateHeightMm ?? 0) / 2,
+            DriveElement.ToothedBelt => (SynchronousProfiles.Find(loop.Standard)?.BeltThicknessMm ?? 0) / 2,
+            DriveElement.VBelt => (VSections.Find(loop.Standard)?.HeightMm ?? 0) / 2,
             _ => 0,
         };
 

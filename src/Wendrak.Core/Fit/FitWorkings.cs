@@ -18,7 +18,7 @@ internal static class FitWorkings
     )
     {
         List<Working> workings = [Length(fitted, path)];
-        if (path.Wheels.Count == 2 && fitted.Loop.Course == LoopCourse.Open)
+        if (path.Wheels.Count == 2 && fitted.Loop.Course == BeltArrangement.Open)
             workings.Add(ShortForm(fitted, path));
         workings.AddRange(path.Wheels.Select(w => Wrap(w)));
         if (fitted.ChosenLength is double length && fitted.Layout.Mover is not null)
@@ -82,12 +82,12 @@ internal static class FitWorkings
         double centre = path.Wheels[0].Centre.DistanceTo(path.Wheels[1].Centre);
         double front = WheelSize.LinksRound(fitted.Loop, fitted.Choice.FrontSize);
         double rear = WheelSize.LinksRound(fitted.Loop, fitted.Choice.RearSize);
-        bool chain = fitted.Loop.Medium == LoopMedium.Chain;
+        bool chain = fitted.Loop.Medium == DriveElement.Chain;
         double d1 = 2 * path.Wheels[0].Outline.RunRadiusMm;
         double d2 = 2 * path.Wheels[1].Outline.RunRadiusMm;
         double approximate = chain
             ? ChainLength.HandbookLinks(fitted.UnitMm, front, rear, centre)
-            : BeltLength.HandbookMm(LoopCourse.Open, d1, d2, centre) / fitted.UnitMm;
+            : BeltLength.HandbookMm(BeltArrangement.Open, d1, d2, centre) / fitted.UnitMm;
         return new(
             "The handbooks' short form, beside it",
             chain ? "X = 2C/p + (N1 + N2)/2 + (N2 − N1)²·p/(4π²·C)" : "L = 2C + π(D + d)/2 + (D − d)²/(4C)",

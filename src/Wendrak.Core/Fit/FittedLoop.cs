@@ -105,7 +105,7 @@ internal sealed class FittedLoop
             MovesRoadWheel && travel is double here && _fittedTravel.Value is double before
                 ? Forward(before) - Forward(here)
                 : null,
-            Loop.Medium == LoopMedium.Chain && length % 2 != 0,
+            Loop.Medium == DriveElement.Chain && length % 2 != 0,
             LoopLengths.IsStandard(Loop, length),
             travel - _fittedTravel.Value is double moved ? Math.Abs(moved) : null
         );

@@ -61,7 +61,7 @@ public static class FixedCentre
         Loop loop = Check(input);
         double unit = LoopLengths.UnitMm(loop);
         double allowed = input.MostSlackMm ?? UsualSlackMm;
-        int step = loop.Medium == LoopMedium.Chain && !input.HalfLinks ? 2 : 1;
+        int step = loop.Medium == DriveElement.Chain && !input.HalfLinks ? 2 : 1;
         List<FixedCentrePair> pairs = [];
         for (int front = input.FrontMin; front <= input.FrontMax; front++)
         for (int rear = input.RearMin; rear <= input.RearMax; rear++)
@@ -116,7 +116,7 @@ public static class FixedCentre
             slack,
             SlackRun.PlayMm(run, slack),
             move,
-            loop.Medium == LoopMedium.Chain && length % 2 != 0
+            loop.Medium == DriveElement.Chain && length % 2 != 0
         );
     }
 

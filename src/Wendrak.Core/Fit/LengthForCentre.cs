@@ -52,7 +52,7 @@ public static class LengthForCentre
     {
         Loop loop = DriveLoops.Find(input.Drive, input.Choice.LoopKey, "Choice.LoopKey");
         new Guard().CheckChoice("Choice.", input.Choice, loop).ThrowIfAny();
-        TwoWheels wheels = new(loop, input.Choice.FrontSize, input.Choice.RearSize);
+        TwoPulleyFormulas wheels = new(loop, input.Choice.FrontSize, input.Choice.RearSize);
         new Guard()
             .MoreThan(nameof(input.CentreMm), input.CentreMm, wheels.TouchingMm, "mm")
             .AtMost(nameof(input.CentreMm), input.CentreMm, 20_000, "mm")
@@ -79,14 +79,14 @@ public static class LengthForCentre
 
     private static IEnumerable<double> Candidates(Loop loop, double needed, bool halfLinks)
     {
-        double aside = loop.Medium == LoopMedium.Chain ? 2 : needed * AsideShare;
+        double aside = loop.Medium == DriveElement.Chain ? 2 : needed * AsideShare;
         IEnumerable<double> all = LoopLengths
             .Around(loop, needed - aside, needed + aside, halfLinks)
             .OrderBy(l => Math.Abs(l - needed));
         return all.GroupBy(l => LoopLengths.IsStandard(loop, l)).SelectMany(series => series.Take(Listed));
     }
 
-    private static LengthAtCentre At(TwoWheels wheels, double length, double wantedMm)
+    private static LengthAtCentre At(TwoPulleyFormulas wheels, double length, double wantedMm)
     {
         double centre = wheels.CentreMm(length);
         double wrap = wheels.SmallWrapDeg(centre);
@@ -97,14 +97,14 @@ public static class LengthForCentre
             wrap,
             wheels.SmallTeeth is double teeth ? (int)(teeth * wrap / 360) : null,
             LoopLengths.IsStandard(wheels.Loop, length),
-            wheels.Loop.Medium == LoopMedium.Chain && length % 2 != 0
+            wheels.Loop.Medium == DriveElement.Chain && length % 2 != 0
         );
     }
 
-    private static IReadOnlyList<Working> Workings(TwoWheels wheels, double centreMm, double needed)
+    private static IReadOnlyList<Working> Workings(TwoPulleyFormulas wheels, double centreMm, double needed)
     {
-        bool chain = wheels.Loop.Medium == LoopMedium.Chain;
-        bool crossed = wheels.Loop.Course == LoopCourse.Crossed;
+        bool chain = wheels.Loop.Medium == DriveElement.Chain;
+        bool crossed = wheels.Loop.Course == BeltArrangement.Crossed;
         string unit = LoopLengths.UnitOf(wheels.Loop) switch
         {
             LengthUnit.Links => "links",

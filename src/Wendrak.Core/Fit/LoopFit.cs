@@ -94,7 +94,7 @@ public static class LoopFit
     }
 
     private static CentreAdviceResult? AdviceFor(FittedLoop fitted) =>
-        fitted.Loop.Medium == LoopMedium.Chain
+        fitted.Loop.Medium == DriveElement.Chain
             ? CentreAdvice.Of(
                 fitted.UnitMm,
                 WheelSize.LinksRound(fitted.Loop, fitted.Choice.FrontSize),
@@ -133,7 +133,7 @@ public static class LoopFit
     /// </summary>
     private static (double? Length, LengthReason Reason) Recommend(
         FittingLength[] lengths,
-        LoopMedium medium,
+        DriveElement medium,
         double? wearLimit
     )
     {
@@ -147,12 +147,12 @@ public static class LoopFit
         FittingLength best = fit.OrderBy(l => l.IsHalfLink)
             .ThenBy(l => l.ReservePercent < (wearLimit ?? 0))
             .ThenBy(l => l.IsStandard == false)
-            .ThenBy(l => medium == LoopMedium.Chain && l.TravelUsedPercent > frontThird)
+            .ThenBy(l => medium == DriveElement.Chain && l.TravelUsedPercent > frontThird)
             .ThenBy(l => l.MovedMm)
             .ThenByDescending(l => l.ReservePercent)
             .First();
         LengthReason reason =
-            medium == LoopMedium.Chain && best.TravelUsedPercent <= frontThird ? LengthReason.FrontThird
+            medium == DriveElement.Chain && best.TravelUsedPercent <= frontThird ? LengthReason.FrontThird
             : best.IsStandard == true && fit.Any(l => l.IsStandard == false) ? LengthReason.StandardLength
             : fit.Any(l => l.ReservePercent > best.ReservePercent) ? LengthReason.LeastChange
             : LengthReason.MostReserve;

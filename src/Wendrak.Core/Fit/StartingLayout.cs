@@ -22,7 +22,7 @@ public static class StartingLayout
     {
         Loop loop = DriveLoops.Find(drive, choice.LoopKey, "Choice.LoopKey");
         new Guard().CheckChoice("Choice.", choice, loop).ThrowIfAny();
-        TwoWheels wheels = new(loop, choice.FrontSize, choice.RearSize);
+        TwoPulleyFormulas wheels = new(loop, choice.FrontSize, choice.RearSize);
         double centre = Math.Round(CentreMm(wheels, choice));
         // Short drives have less room in front: there the wheels would touch.
         Point near = new(-Math.Max(centre - RoomMm, Math.Ceiling(wheels.TouchingMm)), 0);
@@ -38,7 +38,7 @@ public static class StartingLayout
     /// <summary>Boards and winches are tensioned by their motor on its slide; most others by an axle. Common practice.</summary>
     internal static bool SlidesItsMotor(MachineKind kind) => kind is MachineKind.KickBoard or MachineKind.Winch;
 
-    private static double CentreMm(TwoWheels wheels, LoopChoice choice)
+    private static double CentreMm(TwoPulleyFormulas wheels, LoopChoice choice)
     {
         Loop loop = wheels.Loop;
         if ((loop.IsToothed ? choice.Links : choice.LengthMm) is double length)
@@ -46,10 +46,10 @@ public static class StartingLayout
         (double d1, double d2) = (wheels.FrontDiameterMm, wheels.RearDiameterMm);
         double usual = Math.Max(
             d1 + d2 + RoomMm,
-            loop.Medium == LoopMedium.Chain ? Pitches * wheels.UnitMm : 2 * Math.Max(d1, d2)
+            loop.Medium == DriveElement.Chain ? Pitches * wheels.UnitMm : 2 * Math.Max(d1, d2)
         );
         // A V-belt is made in a series of lengths: the slot is put where one of them reaches.
-        return loop.Medium == LoopMedium.VBelt ? wheels.CentreMm(NearestStandard(wheels.Length(usual))) : usual;
+        return loop.Medium == DriveElement.VBelt ? wheels.CentreMm(NearestStandard(wheels.Length(usual))) : usual;
     }
 
     private static double NearestStandard(double lengthMm) =>

@@ -70,7 +70,7 @@ public static class StartingMover
     }
 
     /// <summary>Direction in which the wheel tightens the loop most, of length 1: the slope of the path's length.</summary>
-    private static Point Tighter(LoopWheel[] wheels, int at, Turning turning, LoopCourse course)
+    private static Point Tighter(LoopWheel[] wheels, int at, Turning turning, BeltArrangement course)
     {
         const double stepMm = 0.01;
         double LengthAt(Point by)

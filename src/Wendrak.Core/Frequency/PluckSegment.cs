@@ -60,13 +60,13 @@ internal sealed record PluckSegment(int Start, int Length, int NoiseStart, int N
     {
         const int before = 6;
         const int apart = 8;
-        const int period = 12; // frames, of somewhat less than the lowest pitch
+        const int period = 12; // frames, of somewhat less than the lowest fundamental
         double loudest = power.Length == 0 ? 0 : power.Max();
         List<int> onsets = [];
         for (int f = 0; f < power.Length; f++)
         {
             double was = f == 0 ? 0 : power[Math.Max(0, f - before)..f].Average();
-            // A low pitch swings within its period: an onset is louder than all of the period before it, too.
+            // A low fundamental swings within its period: an onset is louder than all of the period before it, too.
             double swing = f == 0 ? 0 : power[Math.Max(0, f - period)..f].Max();
             if (power[f] < 0.02 * loudest || power[f] < Rise * was || power[f] < 1.5 * swing)
                 continue;

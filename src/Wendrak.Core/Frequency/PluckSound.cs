@@ -18,10 +18,12 @@ public static class PluckSound
     private const double FadesInS = 0.5;
 
     /// <returns>A WAV file, 16 bit, one channel.</returns>
-    /// <exception cref="InvalidInputException">A pitch that no belt has.</exception>
+    /// <exception cref="InvalidInputException">A fundamental that no belt has.</exception>
     public static byte[] Wav(double hz)
     {
-        new Guard().Between(nameof(hz), hz, PluckEar.LowestHz, PluckEar.HighestHz, "Hz").ThrowIfAny();
+        new Guard()
+            .Between(nameof(hz), hz, BeltFrequencyMeter.LowestHz, BeltFrequencyMeter.HighestHz, "Hz")
+            .ThrowIfAny();
         float[] samples = new float[(int)(LengthS * Rate)];
         int start = (int)(QuietS * Rate);
         for (int i = start; i < samples.Length; i++)

@@ -206,7 +206,7 @@ public static class DriveRules
                 0
             )
             .That(
-                loop.Course == LoopCourse.Open || !loop.IsToothed,
+                loop.Course == BeltArrangement.Open || !loop.IsToothed,
                 nameof(loop.Course),
                 "cannot_cross",
                 "Give “open”: only flat, round and V-belts may be crossed."

@@ -136,7 +136,7 @@ internal sealed class LoopCandidates
             rear,
             ratio,
             MovesOf(front, rear),
-            _loop.Medium == LoopMedium.Chain ? RippleOf((int)small) : null,
+            _loop.Medium == DriveElement.Chain ? RippleOf((int)small) : null,
             HuntingOf((int)front, (int)rear),
             _smallWheel.Judge(small),
             frontSupply,
@@ -157,12 +157,12 @@ internal sealed class LoopCandidates
             ? Hunting.Of(_meeting[front] ??= new(front, links), _meeting[rear] ??= new(rear, links))
             : null;
 
-    private Moves MovesOf(double front, double rear) =>
+    private ChangedSprockets MovesOf(double front, double rear) =>
         (front != _fitted.FrontSize, rear != _fitted.RearSize) switch
         {
-            (false, false) => Moves.Nothing,
-            (true, false) => Moves.FrontOnly,
-            (false, true) => Moves.RearOnly,
-            _ => Moves.Both,
+            (false, false) => ChangedSprockets.Nothing,
+            (true, false) => ChangedSprockets.FrontOnly,
+            (false, true) => ChangedSprockets.RearOnly,
+            _ => ChangedSprockets.Both,
         };
 }

@@ -55,7 +55,7 @@ internal sealed class RatioAssessor
         double change = RatioChange.Percent(ratio, FittedRatio);
         double overall = ratio * _rest[AimGear.Index];
         (ulong met, int spokenGear, double? offTarget) = Place(ratio);
-        (Moves moves, double minutes, double? money) = Effort(picks);
+        (ChangedSprockets changed, double minutes, double? money) = Effort(picks);
         return new(
             picks,
             ratio,
@@ -69,7 +69,7 @@ internal sealed class RatioAssessor
                 : null,
             BandGears(met),
             offTarget,
-            moves,
+            changed,
             minutes,
             money,
             null,
@@ -128,28 +128,28 @@ internal sealed class RatioAssessor
         return labels;
     }
 
-    private (Moves Moves, double Minutes, double? Money) Effort(LoopPick[] picks)
+    private (ChangedSprockets ChangedSprockets, double Minutes, double? Money) Effort(LoopPick[] picks)
     {
-        Moves moves = Moves.Nothing;
+        ChangedSprockets changed = ChangedSprockets.Nothing;
         double minutes = 0;
         double? money = 0;
         for (int i = 0; i < picks.Length; i++)
         {
             LoopPick pick = picks[i];
-            if (pick.Moves == Moves.Nothing)
+            if (pick.ChangedSprockets == ChangedSprockets.Nothing)
                 continue;
             WorkCosts work = _loops[i].Work;
-            (double loopMinutes, double loopMoney) = pick.Moves switch
+            (double loopMinutes, double loopMoney) = pick.ChangedSprockets switch
             {
-                Moves.FrontOnly => (work.FrontMinutes, work.FrontMoney),
-                Moves.RearOnly => (work.RearMinutes, work.RearMoney),
+                ChangedSprockets.FrontOnly => (work.FrontMinutes, work.FrontMoney),
+                ChangedSprockets.RearOnly => (work.RearMinutes, work.RearMoney),
                 _ => (work.BothMinutes, work.BothMoney),
             };
             minutes += loopMinutes;
             money += loopMoney + pick.Front.Price + pick.Rear.Price;
-            moves = moves == Moves.Nothing ? pick.Moves : Moves.SeveralLoops;
+            changed = changed == ChangedSprockets.Nothing ? pick.ChangedSprockets : ChangedSprockets.SeveralLoops;
         }
-        return (moves, minutes, money);
+        return (changed, minutes, money);
     }
 
     private static List<(double Low, double High)> Merge(IReadOnlyList<RatioBand> bands)

@@ -3,7 +3,7 @@ using Wendrak.Core.Quantities;
 namespace Wendrak.Core.Gearing;
 
 /// <summary>Which wheels have to be changed.</summary>
-public enum Moves
+public enum ChangedSprockets
 {
     Nothing,
     FrontOnly,
@@ -46,7 +46,7 @@ public sealed record LoopPick(
     double FrontSize,
     double RearSize,
     double Ratio,
-    Moves Moves,
+    ChangedSprockets ChangedSprockets,
     double? RipplePercent,
     HuntingResult? Hunting,
     SmallWheelAdvice SmallWheel,
@@ -97,7 +97,7 @@ public sealed record RatioCandidate(
     BicycleGearFigures? Bicycle,
     IReadOnlyList<string> BandGears,
     double? OffMiddlePercent,
-    Moves Moves,
+    ChangedSprockets ChangedSprockets,
     double WorkMinutes,
     double? Money,
     int? Rank,

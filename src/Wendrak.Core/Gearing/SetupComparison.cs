@@ -242,7 +242,7 @@ public static class SetupComparison
             return input.Aim is OutputSpeed o ? o.OutputSpeedRpm * overall : null;
         }
 
-        /// <summary>With its own road wheels: a band in final ratio moves with the tyre.</summary>
+        /// <summary>With its own road wheels: a band in final ratio changed with the tyre.</summary>
         private bool? MeetsAim(DriveTrain train, ComparedSetup setup, double final)
         {
             if (input.Aim is not { } aim || input.LoopKeys.Count == 0)

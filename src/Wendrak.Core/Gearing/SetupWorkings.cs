@@ -45,7 +45,7 @@ internal static class SetupWorkings
 
     private static IEnumerable<Working> ToothWorkings(Loop loop, LoopChoice choice)
     {
-        if (loop.Medium == LoopMedium.Chain)
+        if (loop.Medium == DriveElement.Chain)
         {
             double small = WheelSize.LinksRound(loop, Math.Min(choice.FrontSize, choice.RearSize));
             yield return new(

@@ -13,7 +13,7 @@ public sealed class SmallWheel
     /// <summary>Fewer are for muscle only, as the speed ripple says; common practice.</summary>
     public const int FewestTeethOfAPowerDrive = 9;
 
-    private readonly LoopMedium _medium;
+    private readonly DriveElement _medium;
     private readonly int _gapsPerLink;
     private readonly double? _advisedMinimum;
 
@@ -29,15 +29,15 @@ public sealed class SmallWheel
     public static double? AdvisedMinimum(Loop loop) =>
         loop.Medium switch
         {
-            LoopMedium.Chain => SmoothTeeth * WheelSize.GapsPerLink(loop),
-            LoopMedium.ToothedBelt => SynchronousProfiles.Find(loop.Standard)?.MinTeethBelow900Rpm,
-            LoopMedium.VBelt => VSections.Find(loop.Standard)?.MinDatumDiameterMm,
+            DriveElement.Chain => SmoothTeeth * WheelSize.GapsPerLink(loop),
+            DriveElement.ToothedBelt => SynchronousProfiles.Find(loop.Standard)?.MinTeethBelow900Rpm,
+            DriveElement.VBelt => VSections.Find(loop.Standard)?.MinDatumDiameterMm,
             _ => null,
         };
 
     public SmallWheelAdvice Judge(double size)
     {
-        if (_medium != LoopMedium.Chain)
+        if (_medium != DriveElement.Chain)
             return size < _advisedMinimum ? SmallWheelAdvice.BelowAdvised : SmallWheelAdvice.Fine;
         return (size / _gapsPerLink) switch
         {

@@ -88,9 +88,9 @@ public sealed record Loop(
     string Name,
     string DrivingShaft,
     string DrivenShaft,
-    LoopMedium Medium,
+    DriveElement Medium,
     string Standard,
-    LoopCourse Course,
+    BeltArrangement Course,
     double SlipFraction,
     string? FrontMounting,
     string? RearMounting,
@@ -101,5 +101,5 @@ public sealed record Loop(
 {
     /// <summary>True when wheels are counted in teeth; friction pulleys are measured by datum diameter, mm.</summary>
     [JsonIgnore]
-    public bool IsToothed => Medium is LoopMedium.Chain or LoopMedium.ToothedBelt;
+    public bool IsToothed => Medium is DriveElement.Chain or DriveElement.ToothedBelt;
 }

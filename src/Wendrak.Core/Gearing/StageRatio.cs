@@ -54,7 +54,7 @@ public static class StageRatio
     public static double OfLoop(Loop loop, double frontSize, double rearSize)
     {
         double reduction = rearSize / frontSize / (1 - loop.SlipFraction);
-        return loop.Course == LoopCourse.Crossed ? -reduction : reduction;
+        return loop.Course == BeltArrangement.Crossed ? -reduction : reduction;
     }
 
     private static double OfPair(FixedPair pair)

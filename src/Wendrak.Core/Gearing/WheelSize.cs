@@ -20,11 +20,11 @@ public static class WheelSize
     public const double SmallestDatumMm = 5;
     public const double LargestDatumMm = 3000;
 
-    public static double Smallest(LoopMedium medium) =>
+    public static double Smallest(DriveElement medium) =>
         medium switch
         {
-            LoopMedium.Chain => FewestChainTeeth,
-            LoopMedium.ToothedBelt => FewestBeltTeeth,
+            DriveElement.Chain => FewestChainTeeth,
+            DriveElement.ToothedBelt => FewestBeltTeeth,
             _ => SmallestDatumMm,
         };
 
@@ -34,16 +34,16 @@ public static class WheelSize
     /// that is cut for every link has half as many teeth as it counts.
     /// </remarks>
     public static int GapsPerLink(Loop loop) =>
-        loop.Medium == LoopMedium.Chain && Chains.Find(loop.Standard) is { } chain ? chain.GapsPerLink : 1;
+        loop.Medium == DriveElement.Chain && Chains.Find(loop.Standard) is { } chain ? chain.GapsPerLink : 1;
 
     /// <summary>Links that lie once round a wheel: its teeth, but half of its gaps under a double pitch chain.</summary>
     public static double LinksRound(Loop loop, double size) => size / GapsPerLink(loop);
 
-    public static double Largest(LoopMedium medium) =>
-        medium is LoopMedium.Chain or LoopMedium.ToothedBelt ? MostTeeth : LargestDatumMm;
+    public static double Largest(DriveElement medium) =>
+        medium is DriveElement.Chain or DriveElement.ToothedBelt ? MostTeeth : LargestDatumMm;
 
-    public static string Unit(LoopMedium medium) =>
-        medium is LoopMedium.Chain or LoopMedium.ToothedBelt ? "teeth" : "mm";
+    public static string Unit(DriveElement medium) =>
+        medium is DriveElement.Chain or DriveElement.ToothedBelt ? "teeth" : "mm";
 
     /// <summary>Refuses sizes outside the bounds, and broken tooth counts.</summary>
     public static Guard CheckWheel(this Guard guard, string field, double size, Loop loop)

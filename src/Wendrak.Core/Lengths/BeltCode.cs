@@ -31,7 +31,7 @@ public enum BeltCodeLength
 /// <param name="IsNotched">Whether its inside is notched (an X in the section) or plain; null for toothed belts.</param>
 /// <param name="Code">The code written the standard's way.</param>
 public sealed record BeltCodeReading(
-    LoopMedium Medium,
+    DriveElement Medium,
     string Standard,
     BeltCodeLength Told,
     int? Teeth,
@@ -202,7 +202,7 @@ public static class BeltCode
         }
         int whole = WholeTeeth(teeth, profile);
         return new(
-            LoopMedium.ToothedBelt,
+            DriveElement.ToothedBelt,
             profile.ProfileId,
             BeltCodeLength.Pitch,
             whole,
@@ -265,7 +265,7 @@ public static class BeltCode
             _ => FormattableString.Invariant($"{section.Section} {lengthMm:0.#}"),
         };
         return new(
-            LoopMedium.VBelt,
+            DriveElement.VBelt,
             section.Section,
             told,
             null,

@@ -16,7 +16,7 @@ public static class BeltLength
 
     /// <summary>Exact length, mm.</summary>
     /// <exception cref="InvalidInputException">A value is not physical, or the pulleys are too near each other.</exception>
-    public static double Mm(LoopCourse course, double diameter1Mm, double diameter2Mm, double centreMm)
+    public static double Mm(BeltArrangement course, double diameter1Mm, double diameter2Mm, double centreMm)
     {
         Check(diameter1Mm, diameter2Mm)
             .MoreThan("CentreMm", centreMm, SmallestCentreMm(course, diameter1Mm, diameter2Mm), "mm")
@@ -26,13 +26,13 @@ public static class BeltLength
 
     /// <summary>The handbooks' short form, mm. Always too short; most of all for crossed belts on near centres.</summary>
     /// <remarks>L = 2C + π(D + d)/2 + (D ∓ d)²/(4C). Source: Shigley ch. 17.</remarks>
-    public static double HandbookMm(LoopCourse course, double diameter1Mm, double diameter2Mm, double centreMm) =>
+    public static double HandbookMm(BeltArrangement course, double diameter1Mm, double diameter2Mm, double centreMm) =>
         HandbookPieces(course, diameter1Mm, diameter2Mm, centreMm).Sum;
 
     /// <summary>The three pieces of the short form, mm.</summary>
     /// <exception cref="InvalidInputException">A value is not physical.</exception>
     internal static LengthPieces HandbookPieces(
-        LoopCourse course,
+        BeltArrangement course,
         double diameter1Mm,
         double diameter2Mm,
         double centreMm
@@ -45,7 +45,7 @@ public static class BeltLength
 
     /// <summary>Centre distance that a belt length closes, mm.</summary>
     /// <exception cref="InvalidInputException">The belt is too short to go round both pulleys.</exception>
-    public static double CentreMm(LoopCourse course, double diameter1Mm, double diameter2Mm, double lengthMm)
+    public static double CentreMm(BeltArrangement course, double diameter1Mm, double diameter2Mm, double lengthMm)
     {
         Check(diameter1Mm, diameter2Mm).ThrowIfAny();
         double nearest = SmallestCentreMm(course, diameter1Mm, diameter2Mm);
@@ -86,13 +86,13 @@ public static class BeltLength
             .Between("Diameter2Mm", diameter2Mm, WheelSize.SmallestDatumMm, WheelSize.LargestDatumMm, "mm");
 
     /// <summary>An open belt may go round touching circles inside each other; a crossed one needs room to cross.</summary>
-    private static double SmallestCentreMm(LoopCourse course, double diameter1Mm, double diameter2Mm) =>
+    private static double SmallestCentreMm(BeltArrangement course, double diameter1Mm, double diameter2Mm) =>
         Math.Abs(Across(course, diameter1Mm, diameter2Mm)) / 2;
 
-    private static double Across(LoopCourse course, double diameter1Mm, double diameter2Mm) =>
-        course == LoopCourse.Crossed ? diameter1Mm + diameter2Mm : diameter2Mm - diameter1Mm;
+    private static double Across(BeltArrangement course, double diameter1Mm, double diameter2Mm) =>
+        course == BeltArrangement.Crossed ? diameter1Mm + diameter2Mm : diameter2Mm - diameter1Mm;
 
-    private static double Unchecked(LoopCourse course, double diameter1Mm, double diameter2Mm, double centreMm)
+    private static double Unchecked(BeltArrangement course, double diameter1Mm, double diameter2Mm, double centreMm)
     {
         double across = Across(course, diameter1Mm, diameter2Mm);
         double sin = across / (2 * centreMm);

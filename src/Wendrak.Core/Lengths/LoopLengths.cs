@@ -40,11 +40,11 @@ public static class LoopLengths
     public static bool? IsStandard(Loop loop, double length) => IsStandard(loop.Medium, loop.Standard, length);
 
     /// <inheritdoc cref="IsStandard(Loop, double)"/>
-    public static bool? IsStandard(LoopMedium medium, string standard, double length) =>
+    public static bool? IsStandard(DriveElement medium, string standard, double length) =>
         medium switch
         {
-            LoopMedium.VBelt => StandardDatumLengthsMm.Contains(length),
-            LoopMedium.ToothedBelt => BeltLengths.TeethFor(standard)?.Contains((int)length),
+            DriveElement.VBelt => StandardDatumLengthsMm.Contains(length),
+            DriveElement.ToothedBelt => BeltLengths.TeethFor(standard)?.Contains((int)length),
             _ => null,
         };
 
@@ -52,8 +52,8 @@ public static class LoopLengths
     public static LengthUnit UnitOf(Loop loop) =>
         loop.Medium switch
         {
-            LoopMedium.Chain => LengthUnit.Links,
-            LoopMedium.ToothedBelt => LengthUnit.BeltTeeth,
+            DriveElement.Chain => LengthUnit.Links,
+            DriveElement.ToothedBelt => LengthUnit.BeltTeeth,
             _ => LengthUnit.Mm,
         };
 
@@ -67,7 +67,7 @@ public static class LoopLengths
     /// <param name="halfLinks">Odd link counts too, joined by a cranked link.</param>
     public static IReadOnlyList<double> Around(Loop loop, double least, double most, bool halfLinks)
     {
-        if (loop.Medium == LoopMedium.VBelt)
+        if (loop.Medium == DriveElement.VBelt)
         {
             double[] all = [.. StandardDatumLengthsMm];
             int first = Math.Max(0, Array.FindIndex(all, l => l >= least) - 1);
@@ -76,7 +76,7 @@ public static class LoopLengths
         }
         if (!loop.IsToothed)
             return [];
-        int step = loop.Medium == LoopMedium.Chain && !halfLinks ? 2 : 1;
+        int step = loop.Medium == DriveElement.Chain && !halfLinks ? 2 : 1;
         double from = Math.Ceiling(least / step) * step - step;
         double to = Math.Floor(most / step) * step + step;
         List<double> lengths = [];

@@ -35,7 +35,7 @@ public sealed record AssumedLoads(
     internal static AssumedLoads Of(LoadedLoop loop, double? installedN)
     {
         bool isPedalled = loop.Input.Drive.Input.Kind == InputKind.Rider;
-        bool isChain = loop.Loop.Medium == LoopMedium.Chain;
+        bool isChain = loop.Loop.Medium == DriveElement.Chain;
         bool isFriction = !loop.Loop.IsToothed;
         VehicleClass? vehicle = loop.IsVehicle ? LoadDefaults.ClassOf(loop.Input.Kind) : null;
         ChainSize? chain = isChain ? Chains.Find(loop.Standard) : null;
@@ -55,7 +55,7 @@ public sealed record AssumedLoads(
                 : ToothedBeltChecks.Friction(loop),
             FrictionBeltChecks.GrooveDeg(loop),
             installedN,
-            loop.Loop.Medium == LoopMedium.VBelt ? FrictionBeltChecks.LengthFactor(loop) : null,
+            loop.Loop.Medium == DriveElement.VBelt ? FrictionBeltChecks.LengthFactor(loop) : null,
             loop.IsForked ? 1 : null,
             vehicle is not null && LoadDefaults.DrivesAllWheels(loop.Input.Kind)
                 ? loop.Input.Source.MassKg ?? vehicle.MassWithRiderKg

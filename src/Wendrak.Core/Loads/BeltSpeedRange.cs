@@ -10,16 +10,16 @@ internal sealed record BeltSpeedRange(double FromMS, double ToMS, string Source)
     {
         switch (loop.Loop.Medium)
         {
-            case LoopMedium.VBelt
+            case DriveElement.VBelt
                 when VSections.Find(loop.Standard) is { } section && (section.IsNotched || section.IsNarrow):
                 return new(
                     5,
                     40,
                     "narrow and notched V-belts to 40 m/s, some makers 50 (from memory); Shigley ch. 17 says 25 of classical ones"
                 );
-            case LoopMedium.VBelt:
+            case DriveElement.VBelt:
                 return new(5, 25, "5 to 25 m/s, Shigley ch. 17; teaching texts say 5 to 50");
-            case LoopMedium.FlatBelt:
+            case DriveElement.FlatBelt:
                 return new(10, 50, "10 to 50 m/s, common practice; thin high-speed belts go beyond");
             default:
                 (double from, double to) = FrictionBeltChecks.RopeOf(loop)!.SpeedMS;

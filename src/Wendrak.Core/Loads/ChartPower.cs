@@ -24,7 +24,7 @@ public sealed record ChartPower(
     /// <returns>Null for belts.</returns>
     internal static ChartPower? Of(LoadedLoop loop)
     {
-        if (loop.Loop.Medium != LoopMedium.Chain)
+        if (loop.Loop.Medium != DriveElement.Chain)
             return null;
         OperatingPoint point = loop.Lasting;
         LoadCharacter character = loop.Input.Source.Character ?? LoadCharacter.ModerateShock;

@@ -17,7 +17,7 @@ internal static class FrictionBeltChecks
     {
         if (loop.PointOf(OperatingPointKind.HardestPull) is { } hardest)
             yield return Slips(loop, hardest);
-        if (loop.Loop.Medium == LoopMedium.VBelt)
+        if (loop.Loop.Medium == DriveElement.VBelt)
             yield return Count(loop, loop.Lasting);
         OperatingPoint fastest = loop.Points.MaxBy(loop.SpeedMS)!;
         BeltSpeedRange speeds = BeltSpeedRange.Of(loop);
@@ -40,7 +40,7 @@ internal static class FrictionBeltChecks
         );
         foreach (LoadCheck distance in Distances(loop))
             yield return distance;
-        if (loop.Loop.Medium == LoopMedium.RoundBelt)
+        if (loop.Loop.Medium == DriveElement.RoundBelt)
             yield return Breaking(loop);
         yield return Small(loop, fastest);
         if (loop.Loop.SmallestFront is double own)
@@ -64,15 +64,15 @@ internal static class FrictionBeltChecks
     public static (double NearM, double FarM) DistanceM(LoadedLoop loop) =>
         loop.Loop.Medium switch
         {
-            LoopMedium.VBelt => (0.3, 5.0),
-            LoopMedium.FlatBelt => (0.5, 15.0),
+            DriveElement.VBelt => (0.3, 5.0),
+            DriveElement.FlatBelt => (0.5, 15.0),
             _ => RopeOf(loop)!.DistanceM,
         };
 
     private static LoadCheck Small(LoadedLoop loop, OperatingPoint fastest)
     {
         const string source = "ISO 4183, least datum diameter: a smaller one bends the belt to death sooner";
-        return VSections.Find(loop.Standard) is { } section && loop.Loop.Medium == LoopMedium.VBelt
+        return VSections.Find(loop.Standard) is { } section && loop.Loop.Medium == DriveElement.VBelt
             ? LoadCheck.AtLeast(SmallPulley, fastest.Kind, loop.SmallerSize, section.MinDatumDiameterMm, 0.8, source)
             : LoadCheck.Untold(
                 SmallPulley,
@@ -91,22 +91,22 @@ internal static class FrictionBeltChecks
         loop.Strength.Friction
         ?? loop.Loop.Medium switch
         {
-            LoopMedium.VBelt => VBeltFriction,
-            LoopMedium.RoundBelt => RopeOf(loop)!.Friction,
+            DriveElement.VBelt => VBeltFriction,
+            DriveElement.RoundBelt => RopeOf(loop)!.Friction,
             _ => FlatFriction,
         };
 
     public static double? GrooveDeg(LoadedLoop loop) =>
         loop.Loop.Medium switch
         {
-            LoopMedium.VBelt => loop.Strength.GrooveAngleDeg ?? UsualGrooveDeg,
-            LoopMedium.RoundBelt => loop.Strength.GrooveAngleDeg ?? RopeOf(loop)!.GrooveDeg,
+            DriveElement.VBelt => loop.Strength.GrooveAngleDeg ?? UsualGrooveDeg,
+            DriveElement.RoundBelt => loop.Strength.GrooveAngleDeg ?? RopeOf(loop)!.GrooveDeg,
             _ => null,
         };
 
     /// <summary>Null for anything but round belts.</summary>
     public static Rope? RopeOf(LoadedLoop loop) =>
-        loop.Loop.Medium == LoopMedium.RoundBelt ? Rope.Of(loop.Strength.Rope ?? RopeKind.Cord) : null;
+        loop.Loop.Medium == DriveElement.RoundBelt ? Rope.Of(loop.Strength.Rope ?? RopeKind.Cord) : null;
 
     /// <summary>K2: as given, by the table, or 1 where that is silent.</summary>
     public static double LengthFactor(LoadedLoop loop) =>

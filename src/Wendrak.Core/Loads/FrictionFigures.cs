@@ -57,8 +57,8 @@ public sealed record FrictionFigures(
             speeds.Source,
             near,
             far,
-            loop.Loop.Medium == LoopMedium.VBelt ? FrictionBeltChecks.LengthFactor(loop) : null,
-            loop.Loop.Medium == LoopMedium.RoundBelt ? Rope.Source : null
+            loop.Loop.Medium == DriveElement.VBelt ? FrictionBeltChecks.LengthFactor(loop) : null,
+            loop.Loop.Medium == DriveElement.RoundBelt ? Rope.Source : null
         );
     }
 

@@ -12,7 +12,7 @@ public enum LoadCheckKind
     PinPressure,
 
     /// <summary>Tension the slack run must hold so that the chain does not climb, against what it has, N.</summary>
-    Climbing,
+    ToothJumping,
 
     /// <summary>Chain speed, m/s.</summary>
     ChainSpeed,
@@ -136,7 +136,7 @@ public sealed record LoadCheck(
             is LoadCheckKind.BreakingLoad
                 or LoadCheckKind.BreakingLoadWithShock
                 or LoadCheckKind.PinPressure
-                or LoadCheckKind.Climbing
+                or LoadCheckKind.ToothJumping
                 or LoadCheckKind.Rating
                 or LoadCheckKind.Slip
                 or LoadCheckKind.BeltPull

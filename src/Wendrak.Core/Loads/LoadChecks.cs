@@ -10,8 +10,8 @@ internal static class LoadChecks
     {
         IEnumerable<LoadCheck> all = loop.Loop.Medium switch
         {
-            LoopMedium.Chain => ChainChecks.Of(loop),
-            LoopMedium.ToothedBelt => ToothedBeltChecks.Of(loop),
+            DriveElement.Chain => ChainChecks.Of(loop),
+            DriveElement.ToothedBelt => ToothedBeltChecks.Of(loop),
             _ => FrictionBeltChecks.Of(loop),
         };
         return

@@ -104,7 +104,7 @@ public static class LoadDefaults
         stage switch
         {
             Loop loop when school is EfficiencySchool chosen => LoopEfficiency.MeanOf(chosen, loop.Medium),
-            Loop { Medium: LoopMedium.VBelt or LoopMedium.FlatBelt or LoopMedium.RoundBelt } => 0.95,
+            Loop { Medium: DriveElement.VBelt or DriveElement.FlatBelt or DriveElement.RoundBelt } => 0.95,
             Loop or PlanetaryStage => 0.97,
             HubGear => 0.95,
             _ => 0.98,

@@ -152,7 +152,7 @@ internal static class LoadWorkings
                 "S = F_B / F",
                 [
                     BreakingLoad(loop),
-                    loop.Loop.Medium == LoopMedium.Chain
+                    loop.Loop.Medium == DriveElement.Chain
                         ? new("F", "pull", at.PullN, "N")
                         : new("F", "tight run", at.TightN, "N"),
                 ],
@@ -183,7 +183,7 @@ internal static class LoadWorkings
                 ],
                 "N/mm²"
             ),
-            LoadCheckKind.Climbing => (
+            LoadCheckKind.ToothJumping => (
                 "F_k = F·q^k",
                 [
                     new("F", "pull", at.PullN, "N"),
@@ -373,7 +373,7 @@ internal static class LoadWorkings
             LoadCheckKind.BreakingLoad => "Breaking load over pull",
             LoadCheckKind.BreakingLoadWithShock => "Breaking load, shock counted",
             LoadCheckKind.PinPressure => "Pressure in the pins",
-            LoadCheckKind.Climbing => "Pull left after the last tooth",
+            LoadCheckKind.ToothJumping => "Pull left after the last tooth",
             LoadCheckKind.ChainSpeed => "Chain speed",
             LoadCheckKind.Ripple => "Speed ripple",
             LoadCheckKind.Wrap => "Wrap",

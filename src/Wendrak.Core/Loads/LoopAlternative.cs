@@ -8,7 +8,7 @@ using Wendrak.Core.Wheels;
 namespace Wendrak.Core.Loads;
 
 /// <summary>Asks for a chain or belt of another kind to begin with.</summary>
-public sealed record LoopAlternativeStart(Drive Drive, LoopChoice Choice, LoopMedium Medium);
+public sealed record LoopAlternativeStart(Drive Drive, LoopChoice Choice, DriveElement Medium);
 
 /// <summary>A chain or belt of another kind in the place of a loop, to see what it would do there.</summary>
 /// <param name="Name">What people call it; tells several apart.</param>
@@ -16,7 +16,7 @@ public sealed record LoopAlternativeStart(Drive Drive, LoopChoice Choice, LoopMe
 /// <param name="Strength">Of the other chain or belt; names the loop it would replace.</param>
 public sealed record LoopAlternative(
     string Name,
-    LoopMedium Medium,
+    DriveElement Medium,
     string Standard,
     double FrontSize,
     double RearSize,
@@ -30,7 +30,7 @@ public sealed record LoopAlternative(
     /// <exception cref="InvalidInputException">No such loop.</exception>
     public static LoopAlternative Start(LoopAlternativeStart asked)
     {
-        (Drive drive, LoopChoice choice, LoopMedium medium) = asked;
+        (Drive drive, LoopChoice choice, DriveElement medium) = asked;
         new Guard().OneOf(nameof(asked.Medium), medium).ThrowIfAny();
         Loop loop = DriveLoops.Find(drive, choice.LoopKey, "Choice.LoopKey");
         new Guard().CheckChoice("Choice.", choice, loop).ThrowIfAny();
@@ -46,16 +46,16 @@ public sealed record LoopAlternative(
     private const double UsualMm = 100;
 
     /// <summary>Of the pitch that comes nearest to what is there.</summary>
-    private static string UsualStandard(Loop loop, LoopMedium medium)
+    private static string UsualStandard(Loop loop, DriveElement medium)
     {
         const double usualPitchMm = 12.7;
         double pitch = loop.IsToothed ? WheelOutline.PitchMm(loop) : usualPitchMm;
         return medium switch
         {
-            LoopMedium.Chain => Chains.All.MinBy(c => Math.Abs(c.PitchMm - pitch))!.ChainId,
-            LoopMedium.ToothedBelt => SynchronousProfiles.All.MinBy(p => Math.Abs(p.PitchMm - pitch))!.ProfileId,
-            LoopMedium.VBelt => "A",
-            LoopMedium.FlatBelt => "flat",
+            DriveElement.Chain => Chains.All.MinBy(c => Math.Abs(c.PitchMm - pitch))!.ChainId,
+            DriveElement.ToothedBelt => SynchronousProfiles.All.MinBy(p => Math.Abs(p.PitchMm - pitch))!.ProfileId,
+            DriveElement.VBelt => "A",
+            DriveElement.FlatBelt => "flat",
             _ => "round",
         };
     }
@@ -88,7 +88,7 @@ public sealed record LoopAlternative(
 
     private Loop AsLoop(Loop loop)
     {
-        bool isToothed = Medium is LoopMedium.Chain or LoopMedium.ToothedBelt;
+        bool isToothed = Medium is DriveElement.Chain or DriveElement.ToothedBelt;
         return loop with
         {
             Medium = Medium,
@@ -108,9 +108,9 @@ public sealed record LoopAlternative(
         Loop other = AsLoop(loop);
         bool isKnown = Medium switch
         {
-            LoopMedium.Chain => Chains.Find(Standard) is not null,
-            LoopMedium.ToothedBelt => SynchronousProfiles.Find(Standard) is not null,
-            LoopMedium.VBelt => VSections.Find(Standard) is not null,
+            DriveElement.Chain => Chains.Find(Standard) is not null,
+            DriveElement.ToothedBelt => SynchronousProfiles.Find(Standard) is not null,
+            DriveElement.VBelt => VSections.Find(Standard) is not null,
             _ => true,
         };
         guard.That(isKnown, nameof(Standard), "unknown", "Give a chain, profile or section of the tables.");

@@ -27,9 +27,9 @@ public sealed record LoopEfficiency(
     /// <summary>Both schools: the trade disagrees which kind loses more.</summary>
     internal static IReadOnlyList<LoopEfficiency> Of(LoadedLoop loop)
     {
-        LoopMedium medium = loop.Loop.Medium;
+        DriveElement medium = loop.Loop.Medium;
         double? cruiseKw = loop.PointOf(OperatingPointKind.Cruise)?.PowerKw;
-        bool isNotched = medium == LoopMedium.VBelt && VSections.Find(loop.Standard) is { IsNotched: true };
+        bool isNotched = medium == DriveElement.VBelt && VSections.Find(loop.Standard) is { IsNotched: true };
         return
         [
             Of(EfficiencySchool.TestBench, Notched(OnTheBench(medium), isNotched), cruiseKw),
@@ -57,27 +57,27 @@ public sealed record LoopEfficiency(
         );
 
     /// <summary>Middle of the range of a school.</summary>
-    internal static double MeanOf(EfficiencySchool school, LoopMedium medium)
+    internal static double MeanOf(EfficiencySchool school, DriveElement medium)
     {
         (double low, double high) = school == EfficiencySchool.TestBench ? OnTheBench(medium) : Everyday(medium);
         return (low + high) / 2;
     }
 
-    private static (double, double) OnTheBench(LoopMedium medium) =>
+    private static (double, double) OnTheBench(DriveElement medium) =>
         medium switch
         {
-            LoopMedium.Chain => (0.97, 0.99),
-            LoopMedium.ToothedBelt => (0.96, 0.98),
-            LoopMedium.VBelt => (0.93, 0.96),
+            DriveElement.Chain => (0.97, 0.99),
+            DriveElement.ToothedBelt => (0.96, 0.98),
+            DriveElement.VBelt => (0.93, 0.96),
             _ => (0.96, 0.98),
         };
 
-    private static (double, double) Everyday(LoopMedium medium) =>
+    private static (double, double) Everyday(DriveElement medium) =>
         medium switch
         {
-            LoopMedium.Chain => (0.92, 0.97),
-            LoopMedium.ToothedBelt => (0.95, 0.98),
-            LoopMedium.VBelt => (0.88, 0.95),
+            DriveElement.Chain => (0.92, 0.97),
+            DriveElement.ToothedBelt => (0.95, 0.98),
+            DriveElement.VBelt => (0.88, 0.95),
             _ => (0.92, 0.97),
         };
 }

@@ -159,7 +159,7 @@ public static class LoopLoads
             runs.TightN,
             runs.SlackN,
             runs.CentrifugalN,
-            loop.Loop.Medium == LoopMedium.Chain
+            loop.Loop.Medium == DriveElement.Chain
                 ? ToothLoads.Of(loop.FrontLinks, loop.Front.WrapDeg, loop.PullN(point), loop.Strength.PressureAngleDeg)
                 : null,
             ShaftLoad.Of(runs.TightN - runs.CentrifugalN, runs.SlackN - runs.CentrifugalN, loop.Front.WrapDeg),
@@ -169,7 +169,7 @@ public static class LoopLoads
 
     private static ChainOiling? Oiling(LoadedLoop loop)
     {
-        if (loop.Loop.Medium != LoopMedium.Chain)
+        if (loop.Loop.Medium != DriveElement.Chain)
             return null;
         double pitch = LoopLengths.UnitMm(loop.Loop);
         double speed = loop.Points.Max(loop.SpeedMS);

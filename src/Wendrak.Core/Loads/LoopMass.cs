@@ -18,9 +18,9 @@ internal static class LoopMass
             strength.MassKgPerM
             ?? loop.Medium switch
             {
-                LoopMedium.Chain => Chains.Find(standard)?.MassKgPerM,
-                LoopMedium.ToothedBelt => SynchronousProfiles.Find(standard)?.MassKgPerMPerMmWidth * strength.WidthMm,
-                LoopMedium.VBelt => VSections.Find(standard)?.MassKgPerM,
+                DriveElement.Chain => Chains.Find(standard)?.MassKgPerM,
+                DriveElement.ToothedBelt => SynchronousProfiles.Find(standard)?.MassKgPerMPerMmWidth * strength.WidthMm,
+                DriveElement.VBelt => VSections.Find(standard)?.MassKgPerM,
                 _ => null,
             };
         return one * strength.Strands;

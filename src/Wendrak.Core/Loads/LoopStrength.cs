@@ -110,8 +110,8 @@ public sealed record LoopStrength(
     internal static IReadOnlyList<string> SizesFor(Loop loop) =>
         loop.Medium switch
         {
-            LoopMedium.Chain => [.. Chains.All.Where(c => IsOfPitch(c, loop)).Select(c => c.ChainId)],
-            LoopMedium.VBelt => [.. VSections.All.Select(v => v.Section)],
+            DriveElement.Chain => [.. Chains.All.Where(c => IsOfPitch(c, loop)).Select(c => c.ChainId)],
+            DriveElement.VBelt => [.. VSections.All.Select(v => v.Section)],
             _ => [loop.Standard],
         };
 

@@ -10,7 +10,7 @@ namespace Wendrak.Core.Loads;
 public sealed record LoopJoint(
     string LoopKey,
     WheelSide Side,
-    TorqueCarrier Carrier,
+    ShaftHubConnection Carrier,
     double? YieldMpa = null,
     double? ProofTorqueNm = null
 )
@@ -19,7 +19,7 @@ public sealed record LoopJoint(
         new Guard()
             .OneOf(nameof(Side), Side)
             .Include(new Guard($"{nameof(Carrier)}.").Include(Carrier.Check()))
-            .Include(CarriedTorque.CheckMaterial(YieldMpa, ProofTorqueNm));
+            .Include(ShaftHubCapacity.CheckMaterial(YieldMpa, ProofTorqueNm));
 }
 
 /// <summary>What is known of a machine's loads.</summary>

@@ -55,8 +55,8 @@ internal static class PullCurve
             return [(0, from), (1, to)];
         return loop.Loop.Medium switch
         {
-            LoopMedium.Chain => OverTeeth(loop, wheel, runs, from > to),
-            LoopMedium.ToothedBelt => [(0, from), (1, to)],
+            DriveElement.Chain => OverTeeth(loop, wheel, runs, from > to),
+            DriveElement.ToothedBelt => [(0, from), (1, to)],
             _ => Creeping(loop, wheel, runs, from, to),
         };
     }

@@ -51,15 +51,15 @@ internal static class ShockFactors
         };
     }
 
-    private static ServiceFactor Industrial(LoopMedium medium, InputKind driver, LoadCharacter character) =>
+    private static ServiceFactor Industrial(DriveElement medium, InputKind driver, LoadCharacter character) =>
         medium switch
         {
-            LoopMedium.Chain => ServiceFactors.Of(
+            DriveElement.Chain => ServiceFactors.Of(
                 ServiceFactors.ChainAca,
                 ChainWord(character),
                 driver == InputKind.Engine ? "combustion engine with mechanical" : "electric"
             ),
-            LoopMedium.ToothedBelt => ServiceFactors.Of(
+            DriveElement.ToothedBelt => ServiceFactors.Of(
                 ServiceFactors.Synchronous,
                 character switch
                 {

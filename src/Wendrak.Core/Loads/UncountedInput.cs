@@ -11,17 +11,17 @@ public sealed record UncountedInput(string Field, string Why);
 /// <summary>Parts of a chain or belt that count for one kind of it only. Source: what the formulas of each kind ask for.</summary>
 internal static class UncountedInputs
 {
-    private static readonly LoopMedium[] Belts =
+    private static readonly DriveElement[] Belts =
     [
-        LoopMedium.ToothedBelt,
-        LoopMedium.VBelt,
-        LoopMedium.FlatBelt,
-        LoopMedium.RoundBelt,
+        DriveElement.ToothedBelt,
+        DriveElement.VBelt,
+        DriveElement.FlatBelt,
+        DriveElement.RoundBelt,
     ];
 
     private sealed record Part(
         string Name,
-        IReadOnlyList<LoopMedium> Counts,
+        IReadOnlyList<DriveElement> Counts,
         string Why,
         Func<LoopStrength, LoopStrength> Without
     );
@@ -30,25 +30,25 @@ internal static class UncountedInputs
     [
         new(
             nameof(LoopStrength.BreakingLoadN),
-            [LoopMedium.Chain, LoopMedium.RoundBelt],
+            [DriveElement.Chain, DriveElement.RoundBelt],
             "such a belt is judged by its grip or its working pull",
             s => s with { BreakingLoadN = null }
         ),
         new(
             nameof(LoopStrength.BearingAreaMm2),
-            [LoopMedium.Chain],
+            [DriveElement.Chain],
             "only a chain has pins",
             s => s with { BearingAreaMm2 = null }
         ),
         new(
             nameof(LoopStrength.WidthMm),
-            [LoopMedium.ToothedBelt],
+            [DriveElement.ToothedBelt],
             "only a toothed belt is rated by its width",
             s => s with { WidthMm = null }
         ),
         new(
             nameof(LoopStrength.AllowedPullN),
-            [LoopMedium.ToothedBelt],
+            [DriveElement.ToothedBelt],
             "only a toothed belt has a working pull of its own",
             s => s with { AllowedPullN = null }
         ),
@@ -58,8 +58,13 @@ internal static class UncountedInputs
             "a chain runs with one run slack",
             s => s with { InstalledTensionN = null }
         ),
-        new(nameof(LoopStrength.SagMm), [LoopMedium.Chain], "a belt has no sag to count", s => s with { SagMm = null }),
-        new(nameof(LoopStrength.School), [LoopMedium.Chain], "a belt is never oiled", s => s with { School = null }),
+        new(
+            nameof(LoopStrength.SagMm),
+            [DriveElement.Chain],
+            "a belt has no sag to count",
+            s => s with { SagMm = null }
+        ),
+        new(nameof(LoopStrength.School), [DriveElement.Chain], "a belt is never oiled", s => s with { School = null }),
         new(
             nameof(LoopStrength.Friction),
             Belts,
@@ -68,48 +73,48 @@ internal static class UncountedInputs
         ),
         new(
             nameof(LoopStrength.GrooveAngleDeg),
-            [LoopMedium.VBelt, LoopMedium.RoundBelt],
+            [DriveElement.VBelt, DriveElement.RoundBelt],
             "it runs in no groove",
             s => s with { GrooveAngleDeg = null }
         ),
         new(
             nameof(LoopStrength.PressureAngleDeg),
-            [LoopMedium.Chain],
+            [DriveElement.Chain],
             "belt teeth have their profile’s flank",
             s => s with { PressureAngleDeg = null }
         ),
         new(
             nameof(LoopStrength.RatingPerBeltKw),
-            [LoopMedium.VBelt],
+            [DriveElement.VBelt],
             "only V-belts are rated each",
             s => s with { RatingPerBeltKw = null }
         ),
         new(
             nameof(LoopStrength.LengthFactor),
-            [LoopMedium.VBelt],
+            [DriveElement.VBelt],
             "only V-belts are rated by their length",
             s => s with { LengthFactor = null }
         ),
         new(
             nameof(LoopStrength.ForceAt1PercentN),
-            [LoopMedium.VBelt, LoopMedium.FlatBelt, LoopMedium.RoundBelt],
+            [DriveElement.VBelt, DriveElement.FlatBelt, DriveElement.RoundBelt],
             "teeth do not creep; Set counts it where a belt is pushed",
             s => s with { ForceAt1PercentN = null }
         ),
-        new(nameof(LoopStrength.Rope), [LoopMedium.RoundBelt], "it is no rope", s => s with { Rope = null }),
+        new(nameof(LoopStrength.Rope), [DriveElement.RoundBelt], "it is no rope", s => s with { Rope = null }),
         new(
             nameof(LoopStrength.ExtraHalfTurns),
-            [LoopMedium.RoundBelt],
+            [DriveElement.RoundBelt],
             "only a rope is wound more than once",
             s => s with { ExtraHalfTurns = 0 }
         ),
     ];
 
     /// <summary>The chain or belt with only what counts for its kind.</summary>
-    public static LoopStrength Counted(LoopStrength strength, LoopMedium medium) =>
+    public static LoopStrength Counted(LoopStrength strength, DriveElement medium) =>
         Parts.Where(p => !p.Counts.Contains(medium)).Aggregate(strength, (s, p) => p.Without(s));
 
-    public static IEnumerable<UncountedInput> Of(LoadsInput input, LoopMedium medium, OperatingPoints points)
+    public static IEnumerable<UncountedInput> Of(LoadsInput input, DriveElement medium, OperatingPoints points)
     {
         foreach (
             Part part in Parts.Where(p => !p.Counts.Contains(medium) && p.Without(input.Strength) != input.Strength)

@@ -37,7 +37,7 @@ public static class LoopClosing
         int moving,
         Track track,
         Turning turning,
-        LoopCourse course,
+        BeltArrangement course,
         double lengthMm,
         double beyondMm = 0
     )
@@ -64,8 +64,8 @@ public static class LoopClosing
     }
 
     /// <summary>With a straight track and every wheel inside, the length has one lowest place and rises to both sides.</summary>
-    internal static bool IsConvex(IReadOnlyList<LoopWheel> wheels, Track track, LoopCourse course) =>
-        track is LineTrack && course == LoopCourse.Open && wheels.All(w => w.Side == RunSide.Inside);
+    internal static bool IsConvex(IReadOnlyList<LoopWheel> wheels, Track track, BeltArrangement course) =>
+        track is LineTrack && course == BeltArrangement.Open && wheels.All(w => w.Side == RunSide.Inside);
 
     private static double? OnTrack(Func<double, double> excess, double end, bool isConvex)
     {

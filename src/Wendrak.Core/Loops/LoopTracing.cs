@@ -46,7 +46,7 @@ public static class LoopTracing
     public static (LoopPath? Path, LayoutProblem? Problem) Trace(
         IReadOnlyList<LoopWheel> wheels,
         Turning turning,
-        LoopCourse course = LoopCourse.Open
+        BeltArrangement course = BeltArrangement.Open
     )
     {
         Check(wheels).ThrowIfAny();
@@ -54,11 +54,11 @@ public static class LoopTracing
         if (flat.Fault is { } fault)
             return (null, fault);
         LoopPath path = flat.ToPath();
-        return course == LoopCourse.Open && Collision(path) is { } collision ? (null, collision) : (path, null);
+        return course == BeltArrangement.Open && Collision(path) is { } collision ? (null, collision) : (path, null);
     }
 
     /// <summary>Length alone, for solving; NaN where the layout is impossible.</summary>
-    internal static double Length(IReadOnlyList<LoopWheel> wheels, Turning turning, LoopCourse course)
+    internal static double Length(IReadOnlyList<LoopWheel> wheels, Turning turning, BeltArrangement course)
     {
         Flat flat = new(wheels, turning, course);
         return flat.Fault is null ? flat.Length : double.NaN;
@@ -110,12 +110,12 @@ public static class LoopTracing
         private readonly double[] _spans;
         private readonly double[] _wraps;
         private readonly bool _mirrored;
-        private readonly LoopCourse _course;
+        private readonly BeltArrangement _course;
 
         public LayoutProblem? Fault { get; }
         public double Length { get; }
 
-        public Flat(IReadOnlyList<LoopWheel> wheels, Turning turning, LoopCourse course)
+        public Flat(IReadOnlyList<LoopWheel> wheels, Turning turning, BeltArrangement course)
         {
             // The formulas are for a counterclockwise loop; a clockwise one is its mirror image.
             _mirrored = turning == Turning.Clockwise;
@@ -151,7 +151,7 @@ public static class LoopTracing
         private int SignOf(int k)
         {
             int at = k % _wheels.Count;
-            return _course == LoopCourse.Crossed && at == 1 ? -_wheels[at].Sign : _wheels[at].Sign;
+            return _course == BeltArrangement.Crossed && at == 1 ? -_wheels[at].Sign : _wheels[at].Sign;
         }
 
         /// <summary>Wraps that close; a wheel whose wrap would be negative is not touched.</summary>
@@ -167,7 +167,7 @@ public static class LoopTracing
                 _wraps[k] = change < -Tiny ? change + FullTurn : Math.Max(0, change);
                 turned += sign * _wraps[k];
             }
-            double wanted = _course == LoopCourse.Crossed ? 0 : FullTurn;
+            double wanted = _course == BeltArrangement.Crossed ? 0 : FullTurn;
             for (; turned > wanted + 1; turned -= FullTurn)
                 TakeTurn(1);
             for (; turned < wanted - 1; turned += FullTurn)
@@ -199,7 +199,7 @@ public static class LoopTracing
             Flat without = new(
                 [before, after],
                 _mirrored ? Turning.Clockwise : Turning.Counterclockwise,
-                LoopCourse.Open
+                BeltArrangement.Open
             );
             if (without._spans[0] == 0)
                 return null;

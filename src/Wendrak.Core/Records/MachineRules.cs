@@ -124,7 +124,7 @@ public static class MachineRules
             : FormattableString.Invariant($"until {on:yyyy-MM-dd}");
     }
 
-    private static Guard CheckRedo(IReadOnlyList<RedoItem> items)
+    private static Guard CheckRedo(IReadOnlyList<FollowUpTask> items)
     {
         const int most = 200;
         Guard guard = new();

@@ -64,7 +64,7 @@ public static class PracticeMachines
                 Layouts = [StartingLayout.Of(machine.Drives[0], draft.Fitted[0])],
                 Settings = [setting],
                 Loads =
-                    machine.Drives[0].Stages.OfType<Loop>().Single().Medium == LoopMedium.Chain
+                    machine.Drives[0].Stages.OfType<Loop>().Single().Medium == DriveElement.Chain
                         ? null
                         : new([], [new(Key, WidthMm: BeltWidthMm)]),
             },

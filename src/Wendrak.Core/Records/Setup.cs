@@ -35,7 +35,7 @@ public sealed record Setup(
     DateOnly? FittedOn,
     double? FittedAtKm,
     string? Note,
-    IReadOnlyList<RedoItem>? Redo = null
+    IReadOnlyList<FollowUpTask>? Redo = null
 ) : StoredRecord(Id, Version)
 {
     /// <summary>Name of a setup that went onto the machine with it.</summary>

@@ -20,10 +20,10 @@ public static class StartingMachines
             MachineKind.Bicycle => Bicycle(),
             MachineKind.Robot => Robot(),
             MachineKind.Winch => Winch(),
-            MachineKind.Moped => Electric(kind, LoopMedium.ToothedBelt, "8M", 28, 84, 150, "100/80-14", 4500),
-            MachineKind.LoadCarrier => Electric(kind, LoopMedium.Chain, "428", 14, 42, 112, "3.50-10", 3500),
-            MachineKind.KickBoard => Electric(kind, LoopMedium.ToothedBelt, "5M", 16, 40, 60, "100 mm", 6000),
-            _ => Electric(MachineKind.Other, LoopMedium.Chain, "08B", 15, 45, 110, "400 mm", 3000),
+            MachineKind.Moped => Electric(kind, DriveElement.ToothedBelt, "8M", 28, 84, 150, "100/80-14", 4500),
+            MachineKind.LoadCarrier => Electric(kind, DriveElement.Chain, "428", 14, 42, 112, "3.50-10", 3500),
+            MachineKind.KickBoard => Electric(kind, DriveElement.ToothedBelt, "5M", 16, 40, 60, "100 mm", 6000),
+            _ => Electric(MachineKind.Other, DriveElement.Chain, "08B", 15, 45, 110, "400 mm", 3000),
         };
 
     private static MachineDraft Motorcycle()
@@ -37,7 +37,7 @@ public static class StartingMachines
             [
                 new FixedPair("primary", "primary", "crankshaft", "clutch", 28, 76, Meshing.ExternalGears),
                 new Gearbox("gearbox", "gearbox", "clutch", "output shaft", set),
-                LoopStage("output shaft", "rear wheel", LoopMedium.Chain, "520"),
+                LoopStage("output shaft", "rear wheel", DriveElement.Chain, "520"),
             ],
             [new("rear wheel", "rear wheel", true, new("130/80-17", null))],
             false, // injected engines have maps by gear: the owner says when gears are as good as each other
@@ -56,7 +56,7 @@ public static class StartingMachines
             null,
             new("crank", InputKind.Rider, 50, 100, 170),
             [
-                LoopStage("crank", "hub sprocket", LoopMedium.Chain, "1/2 x 1/8"),
+                LoopStage("crank", "hub sprocket", DriveElement.Chain, "1/2 x 1/8"),
                 new HubGear("hub", "hub gear", "hub sprocket", "rear wheel", hub.Name, hub.SpeedFactors, null),
             ],
             [new("rear wheel", "rear wheel", true, new("47-622", null))],
@@ -85,7 +85,7 @@ public static class StartingMachines
                     PlanetaryMember.Ring,
                     PlanetaryMember.Sun
                 ),
-                LoopStage("output shaft", "wheel", LoopMedium.Chain, "06B"),
+                LoopStage("output shaft", "wheel", DriveElement.Chain, "06B"),
             ],
             [new("wheel", "wheel", true, new("200 mm", null))],
             true,
@@ -102,7 +102,7 @@ public static class StartingMachines
             "Drive",
             null,
             new("motor", InputKind.Motor, 1400, 1450, null),
-            [LoopStage("motor", "drum", LoopMedium.VBelt, "A") with { SlipFraction = 0.01 }],
+            [LoopStage("motor", "drum", DriveElement.VBelt, "A") with { SlipFraction = 0.01 }],
             [new("drum", "drum", false, new("120 mm", null))],
             true,
             SpeedPickup.None,
@@ -113,7 +113,7 @@ public static class StartingMachines
 
     private static MachineDraft Electric(
         MachineKind kind,
-        LoopMedium medium,
+        DriveElement medium,
         string standard,
         int front,
         int rear,
@@ -136,8 +136,22 @@ public static class StartingMachines
         return Draft(kind, drive, new(Loop, front, rear, links));
     }
 
-    private static Loop LoopStage(string driving, string driven, LoopMedium medium, string standard) =>
-        new(Loop, "final drive", driving, driven, medium, standard, LoopCourse.Open, 0, null, null, null, null, false);
+    private static Loop LoopStage(string driving, string driven, DriveElement medium, string standard) =>
+        new(
+            Loop,
+            "final drive",
+            driving,
+            driven,
+            medium,
+            standard,
+            BeltArrangement.Open,
+            0,
+            null,
+            null,
+            null,
+            null,
+            false
+        );
 
     private static MachineDraft Draft(MachineKind kind, Drive drive, LoopChoice choice) =>
         new(new(0, 0, "", kind, null, null, null, [drive], null), [choice]);

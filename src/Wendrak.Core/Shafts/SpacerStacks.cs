@@ -175,8 +175,8 @@ public static class SpacerStacks
         Math.Max(0, shaft.LengthMm - shaft.Sprockets.Sum(s => s.HubWidthMm) - UsualFloatMm);
 
     /// <summary>How far a wheel may stand from its line, mm.</summary>
-    internal static double ToleranceFor(LoopMedium medium) =>
-        medium == LoopMedium.Chain ? ChainToleranceMm : BeltToleranceMm;
+    internal static double ToleranceFor(DriveElement medium) =>
+        medium == DriveElement.Chain ? ChainToleranceMm : BeltToleranceMm;
 
     private static double UsualTolerance(SpacerStacksInput input) =>
         input

@@ -48,7 +48,7 @@ public sealed record InstrumentFinding(
         SetRound round = input.Rounds[index];
         SetRound alone = round with { Readings = [.. round.Readings.Where(r => r.Method == method)] };
         TightnessScale scale = new(
-            input.Loop.Medium == LoopMedium.Chain,
+            input.Loop.Medium == DriveElement.Chain,
             span,
             method == ReadingMethod.Gauge,
             input.Gauge

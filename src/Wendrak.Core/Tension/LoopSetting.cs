@@ -175,7 +175,7 @@ public sealed record LoopSetting(
             guard.OneOf(nameof(TrackingEnd), end);
         if (Arm is not null)
             guard.Include(new Guard("Arm.").Include(Arm.Check()));
-        bool isChain = loop.Medium == LoopMedium.Chain;
+        bool isChain = loop.Medium == DriveElement.Chain;
         guard.That(
             !isChain || Kind is not (AdjusterKind.SprungArm or AdjusterKind.SpringSlide),
             nameof(Kind),

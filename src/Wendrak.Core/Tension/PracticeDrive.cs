@@ -39,7 +39,7 @@ public static class PracticeDrive
     {
         SetInput loop = input.Loop;
         SpanFacts span = SpanFinder.Of(loop);
-        TightnessScale scale = new(loop.Loop.Medium == LoopMedium.Chain, span);
+        TightnessScale scale = new(loop.Loop.Medium == DriveElement.Chain, span);
         TensionWindow window =
             WindowFinder.Of(loop, scale).Window
             ?? throw new InvalidInputException(

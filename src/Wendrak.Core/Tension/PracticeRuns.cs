@@ -22,7 +22,7 @@ public static class PracticeRuns
     public static PracticeRun Of(int seed, SetInput loop, PracticeInstrument instrument = PracticeInstrument.Usual)
     {
         SpanFacts span = SpanFinder.Of(loop);
-        bool isChain = loop.Loop.Medium == LoopMedium.Chain;
+        bool isChain = loop.Loop.Medium == DriveElement.Chain;
         TightnessScale scale = new(isChain, span, instrument == PracticeInstrument.Gauge);
         TensionWindow window =
             WindowFinder.Of(loop, scale).Window
@@ -33,7 +33,7 @@ public static class PracticeRuns
         bool wasOver = bench.OverByUnits(rounds) > 0;
         for (int turned = 0; ; )
         {
-            SetAdvice advice = SetAdvising.Of(loop with { Rounds = rounds });
+            SetAdvice advice = SetEvaluation.Of(loop with { Rounds = rounds });
             (double left, double right)? told = advice.Next switch
             {
                 NextStep.Turn => (UnitsOf(advice, isRight: false), UnitsOf(advice, isRight: true)),

@@ -31,11 +31,11 @@ public sealed record SetManual(
 )
 {
     /// <summary>Words, cautions and closing list for a drive and its adjuster. Source: common practice; the maker's manual wins.</summary>
-    public static SetManual Of(MachineKind kind, InputKind input, LoopMedium medium, AdjusterKind adjuster)
+    public static SetManual Of(MachineKind kind, InputKind input, DriveElement medium, AdjusterKind adjuster)
     {
         AdjusterWords words = Words[adjuster];
         string locks = words.Lock;
-        string loop = medium == LoopMedium.Chain ? "chain" : "belt";
+        string loop = medium == DriveElement.Chain ? "chain" : "belt";
         return new(
             locks,
             words.IsMany,
@@ -49,7 +49,7 @@ public sealed record SetManual(
                 .. words.Caution is { } caution ? new[] { caution } : [],
             ],
             DefersOf(kind),
-            medium == LoopMedium.Chain && WindowFinder.IsMotorcycleLike(kind),
+            medium == DriveElement.Chain && WindowFinder.IsMotorcycleLike(kind),
             SlipTest.WaysFor(medium),
             [
                 new(ClosingStep.FinalTorque, Capital($"{locks} at {(words.IsMany ? "their" : "its")} torque")),

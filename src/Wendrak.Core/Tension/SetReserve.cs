@@ -34,7 +34,7 @@ public sealed record SetReserve(
     /// <param name="tightness">Of the middle of the newest round, in the scale of the loop; null where it can't be told.</param>
     /// <param name="moveMm">Way of the axle's middle in the next move.</param>
     /// <returns>Null where nobody looked and nothing was laid out.</returns>
-    internal static SetReserve? Of(SetInput input, SetAdvisor advisor, double? tightness, double moveMm)
+    internal static SetReserve? Of(SetInput input, NextStepFinder advisor, double? tightness, double moveMm)
     {
         LoopSetting setting = input.Setting;
         FittedLoop? fitted = Fitted(input);

@@ -9,7 +9,7 @@ internal static class SetWorkings
         SetInput input,
         TightnessScale scale,
         TensionWindow? window,
-        SetAdvisor advisor,
+        NextStepFinder advisor,
         RoundResult? last,
         SetReserve? reserve
     ) =>
@@ -21,7 +21,7 @@ internal static class SetWorkings
             .. OfReserve(advisor, last, reserve),
         ];
 
-    private static IEnumerable<Working> OfRunOut(SetAdvisor advisor, RoundResult? last)
+    private static IEnumerable<Working> OfRunOut(NextStepFinder advisor, RoundResult? last)
     {
         if (last?.RunOutMm is not double runOut)
             yield break;
@@ -38,7 +38,7 @@ internal static class SetWorkings
         );
     }
 
-    private static IEnumerable<Working> OfReserve(SetAdvisor advisor, RoundResult? last, SetReserve? reserve)
+    private static IEnumerable<Working> OfReserve(NextStepFinder advisor, RoundResult? last, SetReserve? reserve)
     {
         if (reserve is null)
             yield break;
@@ -138,7 +138,7 @@ internal static class SetWorkings
     private static IEnumerable<Working> OfWindow(
         TightnessScale scale,
         TensionWindow? window,
-        SetAdvisor advisor,
+        NextStepFinder advisor,
         RoundResult? last
     )
     {
@@ -165,7 +165,7 @@ internal static class SetWorkings
         );
     }
 
-    private static IEnumerable<Working> OfAnswer(LoopSetting setting, SetAdvisor advisor)
+    private static IEnumerable<Working> OfAnswer(LoopSetting setting, NextStepFinder advisor)
     {
         yield return new(
             "How this machine answers",

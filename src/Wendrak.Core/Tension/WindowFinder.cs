@@ -111,7 +111,7 @@ internal static class WindowFinder
 
     private static TensionWindow? OfPractice(SetInput input, TightnessScale scale)
     {
-        if (input.Loop.Medium == LoopMedium.Chain)
+        if (input.Loop.Medium == DriveElement.Chain)
             return OfPlay(input, scale);
         if (input.Kind != MachineKind.Bicycle || scale.Unit != TightnessUnit.Newton)
             return null;
@@ -176,7 +176,7 @@ internal static class WindowFinder
         if (scale.Unit != TightnessUnit.Newton || Loaded(input) is not { } loop)
             return null;
         double pull = loop.Points.Max(loop.PullN);
-        if (loop.Loop.Medium != LoopMedium.ToothedBelt)
+        if (loop.Loop.Medium != DriveElement.ToothedBelt)
         {
             double friction = FrictionBeltChecks.EffectiveFriction(loop);
             double grips = BeltFriction.Margin(friction, loop.GrippingWrapDeg, 1, pull).NeededTensionN;

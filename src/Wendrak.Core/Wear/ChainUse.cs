@@ -10,7 +10,7 @@ public static class ChainUse
     /// <summary>Growth at which this chain is replaced, percent; null for belts. A maker's figure wins over it.</summary>
     public static double? WearLimitPercent(MachineKind kind, Loop loop, LoopChoice choice)
     {
-        if (loop.Medium != LoopMedium.Chain)
+        if (loop.Medium != DriveElement.Chain)
             return null;
         string use = kind switch
         {

@@ -20,7 +20,7 @@ public sealed record WheelOutline(double RunRadiusMm, double ArcRadiusMm, double
     {
         switch (loop.Medium)
         {
-            case LoopMedium.Chain:
+            case DriveElement.Chain:
             {
                 double pitch = PitchMm(loop);
                 double links = WheelSize.LinksRound(loop, size);
@@ -30,7 +30,7 @@ public sealed record WheelOutline(double RunRadiusMm, double ArcRadiusMm, double
                     ChainOutsideRadiusMm(pitch, links, WheelSize.GapsPerLink(loop))
                 );
             }
-            case LoopMedium.ToothedBelt:
+            case DriveElement.ToothedBelt:
             {
                 double radius = size * PitchMm(loop) / (2 * Math.PI);
                 double differential = SynchronousProfiles.Find(loop.Standard)?.PitchLineDifferentialMm ?? 0;
@@ -47,8 +47,8 @@ public sealed record WheelOutline(double RunRadiusMm, double ArcRadiusMm, double
     /// <summary>Pitch of a chain or toothed belt, mm.</summary>
     /// <exception cref="InvalidInputException">Not in the tables, or a friction belt.</exception>
     public static double PitchMm(Loop loop) =>
-        (loop.Medium == LoopMedium.Chain ? Chains.Find(loop.Standard)?.PitchMm : null)
-        ?? (loop.Medium == LoopMedium.ToothedBelt ? SynchronousProfiles.Find(loop.Standard)?.PitchMm : null)
+        (loop.Medium == DriveElement.Chain ? Chains.Find(loop.Standard)?.PitchMm : null)
+        ?? (loop.Medium == DriveElement.ToothedBelt ? SynchronousProfiles.Find(loop.Standard)?.PitchMm : null)
         ?? throw new InvalidInputException(
             "Loop.Standard",
             "unknown",

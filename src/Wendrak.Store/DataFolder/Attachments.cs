@@ -12,7 +12,7 @@ public sealed class Attachments(Database database)
     /// <summary>Stores a file; its row is part of the change being made.</summary>
     /// <param name="type">Media type, as “image/jpeg”.</param>
     /// <returns>The hash under which it is found.</returns>
-    public async Task<string> AddAsync(Writing writing, Stream content, string type, DateTimeOffset? takenAt)
+    public async Task<string> AddAsync(Edit edit, Stream content, string type, DateTimeOffset? takenAt)
     {
         string folder = Path.Combine(database.Folder, FolderName);
         Directory.CreateDirectory(folder);
@@ -34,8 +34,8 @@ public sealed class Attachments(Database database)
         const string sql = """
             INSERT INTO attachment (hash, type, taken_at) VALUES (@hash, @type, @taken) ON CONFLICT DO NOTHING
             """;
-        string? taken = takenAt is { } at ? Writing.Moment(at) : null;
-        await writing.Connection.ExecuteAsync(
+        string? taken = takenAt is { } at ? Edit.Moment(at) : null;
+        await edit.Connection.ExecuteAsync(
             sql,
             new
             {
@@ -43,7 +43,7 @@ public sealed class Attachments(Database database)
                 type,
                 taken,
             },
-            writing.Transaction
+            edit.Transaction
         );
         return hash;
     }

@@ -117,7 +117,7 @@ public sealed class Restoring(Database database, TimeProvider clock)
             new
             {
                 number,
-                at = Writing.Moment(now),
+                at = Edit.Moment(now),
                 who = string.IsNullOrWhiteSpace(who) ? null : who,
             },
             transaction

@@ -23,7 +23,7 @@ internal static class EarlierVisits
                 new JsonObject
                 {
                     ["kind"] = EventJson.KindOf(written),
-                    ["at"] = Writing.Moment(entry.At),
+                    ["at"] = Edit.Moment(entry.At),
                     ["actor"] = entry.Actor,
                     ["body"] = written,
                 }

@@ -69,7 +69,7 @@ internal sealed record EventRow
     /// <param name="key">Of whoever sent it.</param>
     /// <returns>Its number.</returns>
     public static async Task<long> AddAsync(
-        Writing writing,
+        Edit edit,
         (long Job, long Machine) of,
         string kind,
         string body,
@@ -79,15 +79,15 @@ internal sealed record EventRow
         (string At, string? Actor)? signed = null
     )
     {
-        const string next = $"SELECT {Writing.NextNumber}";
-        long id = await writing.Connection.ExecuteScalarAsync<long>(next, transaction: writing.Transaction);
+        const string next = $"SELECT {Edit.NextNumber}";
+        long id = await edit.Connection.ExecuteScalarAsync<long>(next, transaction: edit.Transaction);
         if (change is long c)
             id = Math.Max(c + 1, id);
         const string sql = """
             INSERT INTO job_event (id, change_id, job_id, machine_id, kind, at, actor, client_key, undoes, schema, body, hash)
             VALUES (@id, @change, @Job, @Machine, @kind, @at, @actor, @key, @undoes, @schema, @body, @hash)
             """;
-        await writing.Connection.ExecuteAsync(
+        await edit.Connection.ExecuteAsync(
             sql,
             new
             {
@@ -96,15 +96,15 @@ internal sealed record EventRow
                 of.Job,
                 of.Machine,
                 kind,
-                at = signed?.At ?? writing.At,
-                actor = signed is { } s ? s.Actor : writing.Actor,
+                at = signed?.At ?? edit.At,
+                actor = signed is { } s ? s.Actor : edit.Actor,
                 key,
                 undoes,
                 schema = EventJson.Schema,
                 body,
                 hash = BodyHash.Of(kind, id, 1, EventJson.Schema, body),
             },
-            writing.Transaction
+            edit.Transaction
         );
         return id;
     }

@@ -11,14 +11,14 @@ internal static class EventUndoing
 
     /// <returns>The number of the undoing; null when there is no such event.</returns>
     /// <exception cref="CannotUndoException">The visit was gone on with since, or is gone itself.</exception>
-    public static async Task<long?> UndoAsync(Writing writing, long id)
+    public static async Task<long?> UndoAsync(Edit edit, long id)
     {
-        if (await EventRow.FindAsync(writing.Session, id) is not { } row)
+        if (await EventRow.FindAsync(edit.Session, id) is not { } row)
             return null;
         Job job =
-            await Jobs.FindAsync(writing.Session, row.JobId)
+            await Jobs.FindAsync(edit.Session, row.JobId)
             ?? throw new CannotUndoException("The visit was removed since. Bring it back first.");
-        IReadOnlyList<EventRow> rows = await EventRow.OfJobsAsync(writing.Session, [row.JobId]);
+        IReadOnlyList<EventRow> rows = await EventRow.OfJobsAsync(edit.Session, [row.JobId]);
         if (rows.Any(r => r.Undoes == id))
             throw new CannotUndoException("This change is undone already.");
         if (State(job, rows.Where(r => r.Id <= id)) != State(job, rows))
@@ -26,10 +26,10 @@ internal static class EventUndoing
         (long, long) of = (row.JobId, row.MachineId);
         // What an undoing took back is written down anew: what is written stays, in its order.
         if (row.Kind != EventRow.Undone)
-            return await EventRow.AddAsync(writing, of, EventRow.Undone, EventWords.Undoing(row), undoes: id);
+            return await EventRow.AddAsync(edit, of, EventRow.Undone, EventWords.Undoing(row), undoes: id);
         EventRow original = rows.Single(r => r.Id == row.Undoes);
         return await EventRow.AddAsync(
-            writing,
+            edit,
             of,
             original.Kind,
             original.Body,

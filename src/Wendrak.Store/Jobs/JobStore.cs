@@ -41,34 +41,34 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
     /// <returns>Null when there is no such machine.</returns>
     /// <exception cref="InvalidInputException">The visit does not suit the machine.</exception>
     public Task<SetJob?> AddAsync(string? who, SetJob visit, CancellationToken ct) =>
-        log.MakeAsync(
+        log.CommitAsync(
             who,
             $"began to set {visit.LoopKey}",
-            async writing =>
+            async edit =>
             {
-                if (await _machines.FindAsync(writing.Session, visit.MachineId) is not { } machine)
+                if (await _machines.FindAsync(edit.Session, visit.MachineId) is not { } machine)
                     return null;
                 SetJobRules.CheckLoop(visit, machine);
                 SetJobRules.Check(visit);
-                writing.MachineId = machine.Id;
+                edit.MachineId = machine.Id;
                 bool begins = visit is { Rounds: [], InHand: null, Closing: null };
-                return await AddAsync(writing, await ClosedAsync(writing, visit), begins);
+                return await AddAsync(edit, await ClosedAsync(edit, visit), begins);
             },
             ct
         );
 
     /// <summary>Writes a visit down event by event.</summary>
     /// <param name="begins">It is signed by whoever writes it; one that was written down elsewhere as it says, or not at all.</param>
-    internal async Task<SetJob> AddAsync(Writing writing, SetJob visit, bool begins = false)
+    internal async Task<SetJob> AddAsync(Edit edit, SetJob visit, bool begins = false)
     {
-        Job job = await _jobs.AddAsync(writing, new(0, 0, visit.MachineId, visit.OpenedOn));
-        long change = await writing.NumberAsync();
+        Job job = await _jobs.AddAsync(edit, new(0, 0, visit.MachineId, visit.OpenedOn));
+        long change = await edit.NumberAsync();
         foreach (JobEntry entry in SetVisit.ToEntries(visit))
         {
             string body = EventJson.Write(entry.Event);
-            (string, string?)? signed = begins ? null : (Writing.Moment(entry.At), entry.Actor);
+            (string, string?)? signed = begins ? null : (Edit.Moment(entry.At), entry.Actor);
             await EventRow.AddAsync(
-                writing,
+                edit,
                 (job.Id, job.MachineId),
                 EventJson.KindOf(body),
                 body,
@@ -76,7 +76,7 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
                 signed: signed
             );
         }
-        return (await VisitAsync(writing.Session, job))!;
+        return (await VisitAsync(edit.Session, job))!;
     }
 
     /// <summary>Writes down what happened at a visit. What two devices send is added, never laid over each other.</summary>
@@ -104,7 +104,7 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         CancellationToken ct
     )
     {
-        if (await log.WriteAsync(who, writing => AppendAsync(writing, id, sent), ct) is not { } appended)
+        if (await log.WriteAsync(who, edit => AppendAsync(edit, id, sent), ct) is not { } appended)
             return null;
         // Only what is on the disk is remembered.
         _known.Remember(database.DataId, appended.Job, appended.Visits);
@@ -113,33 +113,33 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
 
     private sealed record Appended(Job Job, IReadOnlyList<SetJob> Visits);
 
-    private async Task<Appended?> AppendAsync(Writing writing, long id, IReadOnlyList<SentEvent> sent)
+    private async Task<Appended?> AppendAsync(Edit edit, long id, IReadOnlyList<SentEvent> sent)
     {
-        if (await _jobs.FindAsync(writing.Session, id) is not { } job)
+        if (await _jobs.FindAsync(edit.Session, id) is not { } job)
             return null;
-        List<SetJob> visits = [.. (await _known.OfAsync(writing.Session, database.DataId, [job]))[id]];
-        HashSet<string> known = await EventKeys.OfAsync(writing.Session, id, [.. sent.Select(s => s.Key)]);
+        List<SetJob> visits = [.. (await _known.OfAsync(edit.Session, database.DataId, [job]))[id]];
+        HashSet<string> known = await EventKeys.OfAsync(edit.Session, id, [.. sent.Select(s => s.Key)]);
         foreach (SentEvent s in sent)
             if (known.Add(s.Key))
-                await AppendAsync(writing, job, visits, s);
+                await AppendAsync(edit, job, visits, s);
         return new(job, visits);
     }
 
     /// <summary>Writes one event down, and the visit it happened at as it stands after it.</summary>
-    private async Task AppendAsync(Writing writing, Job job, List<SetJob> visits, SentEvent sent)
+    private async Task AppendAsync(Edit edit, Job job, List<SetJob> visits, SentEvent sent)
     {
-        JobEvent next = SetVisit.AsRecorded(sent.Event, writing.Actor, clock.GetUtcNow());
+        JobEvent next = SetVisit.AsRecorded(sent.Event, edit.Actor, clock.GetUtcNow());
         int at = visits.FindIndex(v => next is SetEvent e && v.LoopKey == e.LoopKey);
         if (at < 0)
             throw new InvalidInputException("event.loopKey", "unknown", "Give the loop that is set at this visit.");
         SetJobRules.CheckNext(visits[at], next);
         SetJob after = After(0, next);
         SetJobRules.Check(after);
-        if (next is VisitClosed closed && (await ClosedAsync(writing, after)).Closing is { } closing)
+        if (next is VisitClosed closed && (await ClosedAsync(edit, after)).Closing is { } closing)
             next = closed with { Despite = closing.Despite, Reason = closing.Reason };
         string body = EventJson.Write(next);
         long number = await EventRow.AddAsync(
-            writing,
+            edit,
             (job.Id, job.MachineId),
             EventJson.KindOf(body),
             body,
@@ -150,36 +150,36 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         SetJob After(long sequence, JobEvent e) =>
             SetVisit.After(
                 visits[at],
-                new(sequence, DateTimeOffset.Parse(writing.At, CultureInfo.InvariantCulture), writing.Actor, e)
+                new(sequence, DateTimeOffset.Parse(edit.At, CultureInfo.InvariantCulture), edit.Actor, e)
             );
     }
 
     /// <exception cref="ChangedMeanwhileException">Something was written down at it since it was read.</exception>
     /// <param name="version">Number of its newest event, as it was read.</param>
     public Task<bool> RemoveAsync(string? who, long id, int version, CancellationToken ct) =>
-        log.MakeAsync(
+        log.CommitAsync(
             who,
             "removed a visit",
-            async writing =>
+            async edit =>
             {
-                if (await _jobs.FindAsync(writing.Session, id) is not { } job)
+                if (await _jobs.FindAsync(edit.Session, id) is not { } job)
                     return false;
-                SetJob? now = await VisitAsync(writing.Session, job);
+                SetJob? now = await VisitAsync(edit.Session, job);
                 if (now is not null && now.Version != version)
                     throw new ChangedMeanwhileException(Kinds.Job.Name, now);
-                writing.MachineId = job.MachineId;
-                await _jobs.RemoveAsync(writing, id, job.Version);
+                edit.MachineId = job.MachineId;
+                await _jobs.RemoveAsync(edit, id, job.Version);
                 return true;
             },
             ct
         );
 
     /// <summary>What it is closed over is the core's to say, by the machine as it is stored.</summary>
-    private async Task<SetJob> ClosedAsync(Writing writing, SetJob visit)
+    private async Task<SetJob> ClosedAsync(Edit edit, SetJob visit)
     {
-        if (visit.Closing is null || await _machines.FindAsync(writing.Session, visit.MachineId) is not { } machine)
+        if (visit.Closing is null || await _machines.FindAsync(edit.Session, visit.MachineId) is not { } machine)
             return visit;
-        IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(writing.Session, machine.Id);
+        IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(edit.Session, machine.Id);
         return ClosedVisit.Of(visit, machine, setups.First(s => s.Status == SetupStatus.AsFitted));
     }
 

@@ -13,55 +13,55 @@ public sealed class ChangeLog(Database database, TimeProvider clock, KindRegistr
     /// <param name="who">Who makes it, as the server knows; null or blank where nobody said.</param>
     /// <param name="what">What was done, in a few words for the history.</param>
     /// <exception cref="StillUsedException">It would leave something without what it can't be without.</exception>
-    public Task<T> MakeAsync<T>(string? who, string what, Func<Writing, Task<T>> work, CancellationToken ct) =>
+    public Task<T> CommitAsync<T>(string? who, string what, Func<Edit, Task<T>> work, CancellationToken ct) =>
         WriteAsync(
             who,
-            async writing =>
+            async edit =>
             {
-                T result = await work(writing);
-                await Whole.CheckAsync(writing, names => new StillUsedException(names));
-                await RecordAsync(writing, writing.What ?? what, null);
+                T result = await work(edit);
+                await Whole.CheckAsync(edit, names => new StillUsedException(names));
+                await RecordAsync(edit, edit.What ?? what, null);
                 return result;
             },
             ct
         );
 
     /// <summary>Runs something that writes, in one transaction and without a record of its own.</summary>
-    internal Task<T> WriteAsync<T>(string? who, Func<Writing, Task<T>> work, CancellationToken ct) =>
+    internal Task<T> WriteAsync<T>(string? who, Func<Edit, Task<T>> work, CancellationToken ct) =>
         database.WriteAsync(session => work(new(session, _kinds, who, clock.GetUtcNow())), ct);
 
     /// <summary>Writes down what a change did to records; nothing where it did nothing.</summary>
     /// <returns>Its number.</returns>
-    internal static async Task<long> RecordAsync(Writing writing, string what, long? undoes)
+    internal static async Task<long> RecordAsync(Edit edit, string what, long? undoes)
     {
-        if (writing.Items.Count == 0)
+        if (edit.Items.Count == 0)
             return 0;
         const string change = $"""
             INSERT INTO change (id, at, actor, name, machine_id, undoes)
-            VALUES (coalesce(@known, {Writing.NextNumber}), @At, @Actor, @what, @MachineId, @undoes)
+            VALUES (coalesce(@known, {Edit.NextNumber}), @At, @Actor, @what, @MachineId, @undoes)
             RETURNING id
             """;
-        long id = await writing.Connection.ExecuteScalarAsync<long>(
+        long id = await edit.Connection.ExecuteScalarAsync<long>(
             change,
             new
             {
-                known = writing.Number,
-                writing.At,
-                writing.Actor,
+                known = edit.Number,
+                edit.At,
+                edit.Actor,
                 what,
-                writing.MachineId,
+                edit.MachineId,
                 undoes,
             },
-            writing.Transaction
+            edit.Transaction
         );
         const string item = """
             INSERT INTO change_item (change_id, position, kind, id, version, schema, body, hash)
             VALUES (@change, @position, @Kind, @Id, @Version, @Schema, @Body, @hash)
             """;
-        for (int position = 0; position < writing.Items.Count; position++)
+        for (int position = 0; position < edit.Items.Count; position++)
         {
-            ChangeItem i = writing.Items[position];
-            await writing.Connection.ExecuteAsync(
+            ChangeItem i = edit.Items[position];
+            await edit.Connection.ExecuteAsync(
                 item,
                 new
                 {
@@ -74,7 +74,7 @@ public sealed class ChangeLog(Database database, TimeProvider clock, KindRegistr
                     i.Body,
                     hash = BodyHash.Of(i.Kind, i.Id, i.Version, i.Schema, i.Body ?? ""),
                 },
-                writing.Transaction
+                edit.Transaction
             );
         }
         return id;

@@ -11,14 +11,14 @@ internal static class MachineWhole
     private static readonly Repository<Setup> Setups = new(Kinds.Setup);
 
     /// <exception cref="CannotUndoException">A setup would not suit its machine.</exception>
-    public static async Task CheckAsync(Writing writing)
+    public static async Task CheckAsync(Edit edit)
     {
         string[] kinds = [Kinds.Machine.Name, Kinds.Setup.Name];
-        if (!writing.Items.Any(i => kinds.Contains(i.Kind)) || writing.MachineId is not long id)
+        if (!edit.Items.Any(i => kinds.Contains(i.Kind)) || edit.MachineId is not long id)
             return;
-        if (await Machines.FindAsync(writing.Session, id) is not { } machine)
+        if (await Machines.FindAsync(edit.Session, id) is not { } machine)
             return;
-        foreach (Setup setup in await Setups.ListOfMachineAsync(writing.Session, id))
+        foreach (Setup setup in await Setups.ListOfMachineAsync(edit.Session, id))
             try
             {
                 MachineRules.Check(setup, machine);

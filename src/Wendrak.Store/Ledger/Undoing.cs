@@ -14,45 +14,45 @@ public sealed class Undoing(ChangeLog log, History history)
     {
         long undoing = await log.WriteAsync(
             who,
-            async writing =>
-                await ChangeRow.FindAsync(writing.Session, id) is { } change ? await UndoAsync(writing, change)
-                : await EventUndoing.UndoAsync(writing, id) is long number ? number
+            async edit =>
+                await ChangeRow.FindAsync(edit.Session, id) is { } change ? await UndoAsync(edit, change)
+                : await EventUndoing.UndoAsync(edit, id) is long number ? number
                 : throw new CannotUndoException("There is no such change."),
             ct
         );
         return (await history.FindAsync(undoing))!;
     }
 
-    private static async Task<long> UndoAsync(Writing writing, ChangeRow change)
+    private static async Task<long> UndoAsync(Edit edit, ChangeRow change)
     {
         if (change.IsUndone)
             throw new CannotUndoException("This change is undone already.");
-        writing.MachineId = change.MachineId;
-        IReadOnlyList<ItemRow> items = await ItemRow.OfAsync(writing.Session, change.Id);
+        edit.MachineId = change.MachineId;
+        IReadOnlyList<ItemRow> items = await ItemRow.OfAsync(edit.Session, change.Id);
         // Backwards: what was added last may depend on what was added first.
         foreach (ItemRow item in items.Reverse())
-            await RestoreAsync(writing, item, change.Id);
-        await Whole.CheckAsync(writing, names => new CannotUndoException(names));
-        await MachineWhole.CheckAsync(writing);
-        return await ChangeLog.RecordAsync(writing, $"undone: {change.Name}", change.Id);
+            await RestoreAsync(edit, item, change.Id);
+        await Whole.CheckAsync(edit, names => new CannotUndoException(names));
+        await MachineWhole.CheckAsync(edit);
+        return await ChangeLog.RecordAsync(edit, $"undone: {change.Name}", change.Id);
     }
 
     /// <summary>Puts a record back to how it was before a change; refuses when it was changed again since.</summary>
-    private static async Task RestoreAsync(Writing writing, ItemRow item, long change)
+    private static async Task RestoreAsync(Edit edit, ItemRow item, long change)
     {
-        IStoredKind kind = writing.KindOf(item.Kind);
-        RecordRow? row = await RecordRows.FindAsync(writing.Session, item.Kind, item.Id);
+        IStoredKind kind = edit.KindOf(item.Kind);
+        RecordRow? row = await RecordRows.FindAsync(edit.Session, item.Kind, item.Id);
         string? current = row?.Newest(kind);
         // Contents are compared, not versions: an undone and redone thing has a higher version and is the same.
         if (current != item.After(kind))
             throw new CannotUndoException($"This {kind.Word} was changed again since. Undo the later change first.");
-        if (await item.BeforeAsync(writing.Session, kind) is { } before)
-            await RecordRows.PutBackAsync(writing, kind, item.Id, before, row);
+        if (await item.BeforeAsync(edit.Session, kind) is { } before)
+            await RecordRows.PutBackAsync(edit, kind, item.Id, before, row);
         else
         {
             if (item.Kind == Kinds.Job.Name)
-                await EventUndoing.CheckNothingSinceAsync(writing.Session, item.Id, change);
-            await RecordRows.RemoveAsync(writing, kind, item.Id);
+                await EventUndoing.CheckNothingSinceAsync(edit.Session, item.Id, change);
+            await RecordRows.RemoveAsync(edit, kind, item.Id);
         }
     }
 }

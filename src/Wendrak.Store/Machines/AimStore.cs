@@ -17,10 +17,10 @@ public sealed class AimStore(Database database, ChangeLog log)
     /// <returns>Null when there is no such machine.</returns>
     /// <exception cref="InvalidInputException">The aim does not suit the machine.</exception>
     public Task<Aim?> AddAsync(string? who, Aim aim, CancellationToken ct) =>
-        log.MakeAsync(
+        log.CommitAsync(
             who,
             $"added aim {aim.Name}",
-            async writing => await IsCheckedAsync(writing, aim) ? await _aims.AddAsync(writing, aim) : null,
+            async edit => await IsCheckedAsync(edit, aim) ? await _aims.AddAsync(edit, aim) : null,
             ct
         );
 
@@ -28,17 +28,17 @@ public sealed class AimStore(Database database, ChangeLog log)
     /// <exception cref="InvalidInputException">The aim does not suit its machine.</exception>
     /// <exception cref="ChangedMeanwhileException">The aim was changed or removed since it was read.</exception>
     public Task<Aim> ChangeAsync(string? who, Aim aim, CancellationToken ct) =>
-        log.MakeAsync(
+        log.CommitAsync(
             who,
             $"changed aim {aim.Name}",
-            async writing =>
+            async edit =>
             {
                 Aim stored =
-                    await _aims.FindAsync(writing.Session, aim.Id)
+                    await _aims.FindAsync(edit.Session, aim.Id)
                     ?? throw new ChangedMeanwhileException(Kinds.Aim.Name, null);
                 Aim next = aim with { MachineId = stored.MachineId };
-                await IsCheckedAsync(writing, next);
-                return await _aims.ChangeAsync(writing, next);
+                await IsCheckedAsync(edit, next);
+                return await _aims.ChangeAsync(edit, next);
             },
             ct
         );
@@ -46,27 +46,27 @@ public sealed class AimStore(Database database, ChangeLog log)
     /// <returns>False when there is no such aim.</returns>
     /// <exception cref="ChangedMeanwhileException">The aim was changed since it was read.</exception>
     public Task<bool> RemoveAsync(string? who, long id, int version, CancellationToken ct) =>
-        log.MakeAsync(
+        log.CommitAsync(
             who,
             "removed an aim",
-            async writing =>
+            async edit =>
             {
-                if (await _aims.FindAsync(writing.Session, id) is not { } aim)
+                if (await _aims.FindAsync(edit.Session, id) is not { } aim)
                     return false;
-                writing.MachineId = aim.MachineId;
-                writing.What = $"removed aim {aim.Name}";
-                await _aims.RemoveAsync(writing, id, version);
+                edit.MachineId = aim.MachineId;
+                edit.What = $"removed aim {aim.Name}";
+                await _aims.RemoveAsync(edit, id, version);
                 return true;
             },
             ct
         );
 
     /// <summary>False when the machine is not there; throws when the aim does not suit it.</summary>
-    private async Task<bool> IsCheckedAsync(Writing writing, Aim aim)
+    private async Task<bool> IsCheckedAsync(Edit edit, Aim aim)
     {
-        if (await _machines.FindAsync(writing.Session, aim.MachineId) is not { } machine)
+        if (await _machines.FindAsync(edit.Session, aim.MachineId) is not { } machine)
             return false;
-        writing.MachineId = machine.Id;
+        edit.MachineId = machine.Id;
         MachineRules.Check(aim, machine);
         return true;
     }

@@ -15,7 +15,7 @@ internal static class BroughtSets
     /// added when there is none like it.
     /// </summary>
     /// <param name="before">The machine as it is stored: sets it has already need no search; null for a new one.</param>
-    public static async Task<Machine> StoreAsync(Writing writing, Machine machine, Machine? before = null)
+    public static async Task<Machine> StoreAsync(Edit edit, Machine machine, Machine? before = null)
     {
         GearboxSet[] own = [.. (before?.Drives ?? []).SelectMany(d => d.Stages).OfType<Gearbox>().Select(g => g.Set)];
         IReadOnlyList<GearboxSet>? known = null;
@@ -33,13 +33,13 @@ internal static class BroughtSets
         {
             if (own.FirstOrDefault(o => o.Id == set.Id && IsAlike(o, set)) is { } had)
                 return had;
-            known ??= await Sets.ListAsync(writing.Session);
+            known ??= await Sets.ListAsync(edit.Session);
             GearboxSet? same =
                 known.FirstOrDefault(k => k.Id == set.Id && IsAlike(k, set))
                 ?? known.FirstOrDefault(k => IsAlike(k, set));
             if (same is not null)
                 return same;
-            GearboxSet added = await Sets.AddAsync(writing, set);
+            GearboxSet added = await Sets.AddAsync(edit, set);
             known = [.. known, added];
             return added;
         }

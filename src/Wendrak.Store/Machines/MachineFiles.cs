@@ -31,27 +31,27 @@ public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs
     public Task<FittedMachine> ReadAsync(string? who, MachineFile file, CancellationToken ct)
     {
         file.Check();
-        return log.MakeAsync(who, $"read {file.Machine.Name} from a file", writing => AddAsync(writing, file), ct);
+        return log.CommitAsync(who, $"read {file.Machine.Name} from a file", edit => AddAsync(edit, file), ct);
     }
 
-    private async Task<FittedMachine> AddAsync(Writing writing, MachineFile file)
+    private async Task<FittedMachine> AddAsync(Edit edit, MachineFile file)
     {
-        Machine machine = await _machines.AddAsync(writing, await BroughtSets.StoreAsync(writing, file.Machine));
-        writing.MachineId = machine.Id;
+        Machine machine = await _machines.AddAsync(edit, await BroughtSets.StoreAsync(edit, file.Machine));
+        edit.MachineId = machine.Id;
         Dictionary<long, long> newIds = [];
         Setup? fitted = null;
         foreach (Setup setup in file.Setups)
         {
-            Setup added = await _setups.AddAsync(writing, setup with { MachineId = machine.Id });
+            Setup added = await _setups.AddAsync(edit, setup with { MachineId = machine.Id });
             newIds[setup.Id] = added.Id;
             fitted = added.Status == SetupStatus.AsFitted ? added : fitted;
         }
         foreach (Aim aim in file.Aims)
-            await _aims.AddAsync(writing, Renumbered(aim, machine.Id, newIds));
+            await _aims.AddAsync(edit, Renumbered(aim, machine.Id, newIds));
         List<SetJob> visits = [];
         // In the order in which they were: a file may name them in any.
         foreach (SetJob visit in (file.SetJobs ?? []).OrderBy(v => v.OpenedOn).ThenBy(v => v.Id))
-            visits.Insert(0, await jobs.AddAsync(writing, visit with { MachineId = machine.Id }));
+            visits.Insert(0, await jobs.AddAsync(edit, visit with { MachineId = machine.Id }));
         return new(machine, fitted!, visits);
     }
 

@@ -48,13 +48,13 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
     public Task<FittedMachine> AddAsync(string? who, MachineDraft draft, CancellationToken ct)
     {
         MachineRules.Check(draft.Machine, draft.Fitted);
-        return log.MakeAsync(who, $"added {draft.Machine.Name}", writing => AddAsync(writing, draft, []), ct);
+        return log.CommitAsync(who, $"added {draft.Machine.Name}", edit => AddAsync(edit, draft, []), ct);
     }
 
     /// <summary>What would have to be done again if a change meant other parts; nothing is stored.</summary>
     /// <returns>Null when there is no such machine.</returns>
     /// <exception cref="Core.Quantities.InvalidInputException">The store would refuse it.</exception>
-    public async Task<IReadOnlyList<RedoItem>?> RedoAfterAsync(MachineDraft draft)
+    public async Task<IReadOnlyList<FollowUpTask>?> RedoAfterAsync(MachineDraft draft)
     {
         draft = draft with { Machine = MachineReconciling.ToDrives(draft.Machine) };
         MachineRules.Check(draft.Machine, draft.Fitted);
@@ -65,7 +65,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
             Loops = draft.Fitted,
             RoadWheels = SetupReconciling.ToOutputs(draft.Machine, now.Fitted.RoadWheels),
         };
-        return Redo.After(new(DrivesAsBuilt.Of(now.Machine, now.Fitted), DrivesAsBuilt.Of(draft.Machine, next)));
+        return FollowUps.After(new(DrivesAsBuilt.Of(now.Machine, now.Fitted), DrivesAsBuilt.Of(draft.Machine, next)));
     }
 
     /// <summary>Changes a machine and, where loops came or went, the wheels of all its setups.</summary>
@@ -81,19 +81,19 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
     {
         draft = draft with { Machine = MachineReconciling.ToDrives(draft.Machine) };
         MachineRules.Check(draft.Machine, draft.Fitted);
-        return log.MakeAsync(
+        return log.CommitAsync(
             who,
             $"changed {draft.Machine.Name}",
-            async writing =>
+            async edit =>
             {
-                writing.MachineId = draft.Machine.Id;
+                edit.MachineId = draft.Machine.Id;
                 Machine before =
-                    await _machines.FindAsync(writing.Session, draft.Machine.Id)
+                    await _machines.FindAsync(edit.Session, draft.Machine.Id)
                     ?? throw new ChangedMeanwhileException(Kinds.Machine.Name, null);
-                Machine withSets = await BroughtSets.StoreAsync(writing, draft.Machine, before);
-                Machine machine = await _machines.ChangeAsync(writing, withSets, before);
-                Setup fitted = await ReconcileAsync(writing, before, machine, draft.Fitted, fittedVersion, change);
-                return new FittedMachine(machine, fitted, await jobs.ListAsync(writing.Session, machine.Id));
+                Machine withSets = await BroughtSets.StoreAsync(edit, draft.Machine, before);
+                Machine machine = await _machines.ChangeAsync(edit, withSets, before);
+                Setup fitted = await ReconcileAsync(edit, before, machine, draft.Fitted, fittedVersion, change);
+                return new FittedMachine(machine, fitted, await jobs.ListAsync(edit.Session, machine.Id));
             },
             ct
         );
@@ -102,21 +102,21 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
     /// <summary>Adds a copy with its trials and what was delivered, but none of the aims' memories.</summary>
     /// <returns>Null when there is no such machine.</returns>
     public Task<FittedMachine?> CopyAsync(string? who, long id, string name, CancellationToken ct) =>
-        log.MakeAsync(
+        log.CommitAsync(
             who,
             $"copied to {name}",
-            async writing =>
+            async edit =>
             {
-                if (await _machines.FindAsync(writing.Session, id) is not { } machine)
+                if (await _machines.FindAsync(edit.Session, id) is not { } machine)
                     return null;
-                Setup fitted = await _setups.FittedAsync(writing.Session, id);
+                Setup fitted = await _setups.FittedAsync(edit.Session, id);
                 Machine copy = machine with { Name = name, RetiredOn = null };
                 MachineRules.Check(copy, fitted.Loops);
-                FittedMachine added = await AddAsync(writing, new(copy, fitted.Loops), fitted.RoadWheels);
-                foreach (Setup setup in await _setups.ListOfMachineAsync(writing.Session, id))
+                FittedMachine added = await AddAsync(edit, new(copy, fitted.Loops), fitted.RoadWheels);
+                foreach (Setup setup in await _setups.ListOfMachineAsync(edit.Session, id))
                     if (setup.Status is SetupStatus.Trial or SetupStatus.AsDelivered)
                         await _setups.AddAsync(
-                            writing,
+                            edit,
                             setup with
                             {
                                 MachineId = added.Machine.Id,
@@ -132,32 +132,28 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
     /// <returns>False when there is no such machine.</returns>
     /// <exception cref="ChangedMeanwhileException">It was changed since it was read.</exception>
     public Task<bool> RemoveAsync(string? who, long id, int version, CancellationToken ct) =>
-        log.MakeAsync(
+        log.CommitAsync(
             who,
             "removed a machine",
-            async writing =>
+            async edit =>
             {
-                if (await _machines.FindAsync(writing.Session, id) is not { } machine)
+                if (await _machines.FindAsync(edit.Session, id) is not { } machine)
                     return false;
-                writing.MachineId = id;
-                writing.What = $"removed {machine.Name}";
-                await _machines.RemoveAsync(writing, id, version);
+                edit.MachineId = id;
+                edit.What = $"removed {machine.Name}";
+                await _machines.RemoveAsync(edit, id, version);
                 return true;
             },
             ct
         );
 
-    private async Task<FittedMachine> AddAsync(
-        Writing writing,
-        MachineDraft draft,
-        IReadOnlyList<RoadWheelChoice> roadWheels
-    )
+    private async Task<FittedMachine> AddAsync(Edit edit, MachineDraft draft, IReadOnlyList<RoadWheelChoice> roadWheels)
     {
-        Machine withSets = await BroughtSets.StoreAsync(writing, draft.Machine);
-        Machine machine = await _machines.AddAsync(writing, withSets);
-        writing.MachineId = machine.Id;
+        Machine withSets = await BroughtSets.StoreAsync(edit, draft.Machine);
+        Machine machine = await _machines.AddAsync(edit, withSets);
+        edit.MachineId = machine.Id;
         Setup fitted = await _setups.AddAsync(
-            writing,
+            edit,
             new(
                 0,
                 0,
@@ -177,7 +173,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
 
     /// <summary>Wheels of every setup follow the loops the machine has now.</summary>
     private async Task<Setup> ReconcileAsync(
-        Writing writing,
+        Edit edit,
         Machine before,
         Machine machine,
         IReadOnlyList<LoopChoice> fittedLoops,
@@ -187,7 +183,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
     {
         Loop[] loops = [.. MachineRules.LoopsOf(machine)];
         Setup? fitted = null;
-        foreach (Setup setup in await _setups.ListOfMachineAsync(writing.Session, machine.Id))
+        foreach (Setup setup in await _setups.ListOfMachineAsync(edit.Session, machine.Id))
         {
             bool isFitted = setup.Status == SetupStatus.AsFitted;
             Setup next = setup with
@@ -198,7 +194,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
             };
             if (isFitted)
                 next = next with { Redo = OpenWork.After(setup, before, next, machine, change) };
-            Setup stored = await _setups.ChangeAsync(writing, next, setup);
+            Setup stored = await _setups.ChangeAsync(edit, next, setup);
             fitted = isFitted ? stored : fitted;
         }
         return fitted!;

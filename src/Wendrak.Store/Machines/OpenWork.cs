@@ -7,7 +7,7 @@ namespace Wendrak.Store.Machines;
 internal static class OpenWork
 {
     /// <summary>After a setup is on it; null for nothing.</summary>
-    public static IReadOnlyList<RedoItem>? After(
+    public static IReadOnlyList<FollowUpTask>? After(
         Setup old,
         Machine oldMachine,
         Setup next,
@@ -15,11 +15,11 @@ internal static class OpenWork
         MachineChange change = MachineChange.OtherParts
     )
     {
-        RedoInput made = new(DrivesAsBuilt.Of(oldMachine, old), DrivesAsBuilt.Of(machine, next));
-        IReadOnlyList<RedoItem> open =
+        FollowUpInput made = new(DrivesAsBuilt.Of(oldMachine, old), DrivesAsBuilt.Of(machine, next));
+        IReadOnlyList<FollowUpTask> open =
             change == MachineChange.Correction
-                ? Redo.StillThere(old.Redo ?? [], made.After)
-                : Redo.With(old.Redo ?? [], made);
+                ? FollowUps.StillThere(old.Redo ?? [], made.After)
+                : FollowUps.With(old.Redo ?? [], made);
         return open.Count == 0 ? null : open;
     }
 }

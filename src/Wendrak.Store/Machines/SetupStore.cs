@@ -18,16 +18,16 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
     /// <summary>Keeps a trial; loops it does not name stay as fitted, mirrored loops follow.</summary>
     /// <returns>Null when there is no such machine.</returns>
     public Task<Setup?> AddTrialAsync(string? who, long machineId, NewTrial trial, CancellationToken ct) =>
-        log.MakeAsync(
+        log.CommitAsync(
             who,
             $"made trial {trial.Name}",
-            async writing =>
+            async edit =>
             {
-                Machine? machine = await _machines.FindAsync(writing.Session, machineId);
+                Machine? machine = await _machines.FindAsync(edit.Session, machineId);
                 if (machine is null)
                     return null;
-                writing.MachineId = machineId;
-                Setup fitted = await _setups.FittedAsync(writing.Session, machineId);
+                edit.MachineId = machineId;
+                Setup fitted = await _setups.FittedAsync(edit.Session, machineId);
                 Setup setup = new(
                     0,
                     0,
@@ -42,7 +42,7 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
                     trial.Note
                 );
                 MachineRules.Check(setup, machine);
-                return await _setups.AddAsync(writing, setup);
+                return await _setups.AddAsync(edit, setup);
             },
             ct
         );
@@ -50,16 +50,16 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
     /// <summary>Keeps the wheels the machine was delivered with, in the place of what was kept as such before.</summary>
     /// <returns>Null when there is no such machine.</returns>
     public Task<Setup?> SetDeliveredAsync(string? who, long machineId, DeliveredWheels wheels, CancellationToken ct) =>
-        log.MakeAsync(
+        log.CommitAsync(
             who,
             "typed what was delivered",
-            async writing =>
+            async edit =>
             {
-                Machine? machine = await _machines.FindAsync(writing.Session, machineId);
+                Machine? machine = await _machines.FindAsync(edit.Session, machineId);
                 if (machine is null)
                     return null;
-                writing.MachineId = machineId;
-                IReadOnlyList<Setup> all = await _setups.ListOfMachineAsync(writing.Session, machineId);
+                edit.MachineId = machineId;
+                IReadOnlyList<Setup> all = await _setups.ListOfMachineAsync(edit.Session, machineId);
                 Setup? stored = all.FirstOrDefault(s => s.Status == SetupStatus.AsDelivered);
                 Setup next =
                     stored
@@ -78,9 +78,7 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
                     );
                 next = next with { Loops = wheels.Loops, RoadWheels = wheels.RoadWheels };
                 MachineRules.Check(next, machine);
-                return stored is null
-                    ? await _setups.AddAsync(writing, next)
-                    : await _setups.ChangeAsync(writing, next);
+                return stored is null ? await _setups.AddAsync(edit, next) : await _setups.ChangeAsync(edit, next);
             },
             ct
         );
@@ -88,16 +86,16 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
     /// <summary>Changes a setup's name, wheels or note. What is fitted changes only by <see cref="FitAsync"/>.</summary>
     /// <returns>Null when there is no such setup.</returns>
     public Task<Setup?> ChangeAsync(string? who, Setup setup, CancellationToken ct) =>
-        log.MakeAsync(
+        log.CommitAsync(
             who,
             setup.Status == SetupStatus.Discarded ? $"discarded {setup.Name}" : $"changed {setup.Name}",
-            async writing =>
+            async edit =>
             {
-                Setup? stored = await _setups.FindAsync(writing.Session, setup.Id);
+                Setup? stored = await _setups.FindAsync(edit.Session, setup.Id);
                 if (stored is null)
                     return null;
-                Machine machine = (await _machines.FindAsync(writing.Session, stored.MachineId))!;
-                writing.MachineId = machine.Id;
+                Machine machine = (await _machines.FindAsync(edit.Session, stored.MachineId))!;
+                edit.MachineId = machine.Id;
                 // Only a trial can be given up; everything else about when it was fitted is the store's business.
                 SetupStatus status =
                     stored.Status is SetupStatus.Trial or SetupStatus.Discarded
@@ -119,7 +117,7 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
                 {
                     Redo = isFitted ? OpenWork.After(stored with { Redo = next.Redo }, machine, next, machine) : null,
                 };
-                return await _setups.ChangeAsync(writing, next);
+                return await _setups.ChangeAsync(edit, next);
             },
             ct
         );
@@ -128,22 +126,22 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
     /// <returns>The setups of the machine afterwards; null when there is no such setup.</returns>
     /// <exception cref="ChangedMeanwhileException">The setup was changed since it was read.</exception>
     public Task<IReadOnlyList<Setup>?> FitAsync(string? who, long setupId, int version, CancellationToken ct) =>
-        log.MakeAsync<IReadOnlyList<Setup>?>(
+        log.CommitAsync<IReadOnlyList<Setup>?>(
             who,
             "fitted a setup",
-            async writing =>
+            async edit =>
             {
-                Setup? setup = await _setups.FindAsync(writing.Session, setupId);
+                Setup? setup = await _setups.FindAsync(edit.Session, setupId);
                 if (setup is null)
                     return null;
-                Machine machine = (await _machines.FindAsync(writing.Session, setup.MachineId))!;
-                writing.MachineId = machine.Id;
-                Setup old = await _setups.FittedAsync(writing.Session, machine.Id);
+                Machine machine = (await _machines.FindAsync(edit.Session, setup.MachineId))!;
+                edit.MachineId = machine.Id;
+                Setup old = await _setups.FittedAsync(edit.Session, machine.Id);
                 // What was delivered stays what it is: a copy of it goes on the machine.
                 if (setup.Status == SetupStatus.AsDelivered)
                 {
                     setup = await _setups.AddAsync(
-                        writing,
+                        edit,
                         setup with
                         {
                             Id = 0,
@@ -157,7 +155,7 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
                 {
                     // First off, then on: the file itself allows only one as fitted.
                     await _setups.ChangeAsync(
-                        writing,
+                        edit,
                         old with
                         {
                             Name = MachineRules.FormerName(old, clock.Today()),
@@ -166,7 +164,7 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
                         }
                     );
                     await _setups.ChangeAsync(
-                        writing,
+                        edit,
                         setup with
                         {
                             Version = version,
@@ -177,7 +175,7 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
                         }
                     );
                 }
-                return await _setups.ListOfMachineAsync(writing.Session, machine.Id);
+                return await _setups.ListOfMachineAsync(edit.Session, machine.Id);
             },
             ct
         );

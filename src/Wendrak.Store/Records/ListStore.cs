@@ -24,7 +24,7 @@ public sealed class ListStore<T>(
     public Task<T> AddAsync(string? who, T value, CancellationToken ct)
     {
         check(value);
-        return log.MakeAsync(who, $"added {described(value)}", w => repository.AddAsync(w, value), ct);
+        return log.CommitAsync(who, $"added {described(value)}", w => repository.AddAsync(w, value), ct);
     }
 
     /// <exception cref="InvalidInputException">It may not be stored.</exception>
@@ -32,20 +32,20 @@ public sealed class ListStore<T>(
     public Task<T> ChangeAsync(string? who, T value, CancellationToken ct)
     {
         check(value);
-        return log.MakeAsync(who, $"changed {described(value)}", w => repository.ChangeAsync(w, value), ct);
+        return log.CommitAsync(who, $"changed {described(value)}", w => repository.ChangeAsync(w, value), ct);
     }
 
     /// <exception cref="StillUsedException">Something else needs it.</exception>
     /// <exception cref="ChangedMeanwhileException">It was changed or removed since it was read.</exception>
     public Task RemoveAsync(string? who, long id, int version, CancellationToken ct) =>
-        log.MakeAsync(
+        log.CommitAsync(
             who,
             $"removed a {repository.Kind.Word}",
-            async writing =>
+            async edit =>
             {
-                if (await repository.FindAsync(writing.Session, id) is { } value)
-                    writing.What = $"removed {described(value)}";
-                await repository.RemoveAsync(writing, id, version);
+                if (await repository.FindAsync(edit.Session, id) is { } value)
+                    edit.What = $"removed {described(value)}";
+                await repository.RemoveAsync(edit, id, version);
                 return true;
             },
             ct

@@ -89,7 +89,7 @@ internal static class RecordRows
     /// <param name="before">The one that is replaced; null where none is there.</param>
     /// <returns>Its new version: higher than any it ever had.</returns>
     public static async Task<long> PutAsync(
-        Writing writing,
+        Edit edit,
         IStoredKind kind,
         long id,
         string body,
@@ -103,9 +103,9 @@ internal static class RecordRows
             ON CONFLICT (kind, id) DO UPDATE
             SET version = @version, schema = @Schema, body = @body, hash = @hash, at = @At, actor = @Actor
             """;
-        long version = before is null ? await NextVersionAsync(writing, kind.Name, id) : before.Version + 1;
+        long version = before is null ? await NextVersionAsync(edit, kind.Name, id) : before.Version + 1;
         byte[] hash = BodyHash.Of(kind.Name, id, version, kind.Schema, body);
-        await writing.Connection.ExecuteAsync(
+        await edit.Connection.ExecuteAsync(
             sql,
             new
             {
@@ -115,29 +115,23 @@ internal static class RecordRows
                 kind.Schema,
                 body,
                 hash,
-                writing.At,
-                writing.Actor,
+                edit.At,
+                edit.Actor,
             },
-            writing.Transaction
+            edit.Transaction
         );
         bool refers = !references.SequenceEqual(before?.References ?? []);
         if (refers)
-            await ReferenceRows.ReplaceAsync(writing.Session, kind.Name, id, references);
-        writing.Items.Add(new(kind.Name, id, version, kind.Schema, body, refers));
+            await ReferenceRows.ReplaceAsync(edit.Session, kind.Name, id, references);
+        edit.Items.Add(new(kind.Name, id, version, kind.Schema, body, refers));
         return version;
     }
 
     /// <summary>Puts back a body that was stored before.</summary>
     /// <param name="current">The row that is replaced; null where none is there.</param>
-    public static Task<long> PutBackAsync(
-        Writing writing,
-        IStoredKind kind,
-        long id,
-        string body,
-        RecordRow? current
-    ) =>
+    public static Task<long> PutBackAsync(Edit edit, IStoredKind kind, long id, string body, RecordRow? current) =>
         PutAsync(
-            writing,
+            edit,
             kind,
             id,
             body,
@@ -145,20 +139,20 @@ internal static class RecordRows
             current is null ? null : new(current.Version, kind.ReferencesOf(current.Newest(kind)))
         );
 
-    public static async Task RemoveAsync(Writing writing, IStoredKind kind, long id)
+    public static async Task RemoveAsync(Edit edit, IStoredKind kind, long id)
     {
-        long version = await NextVersionAsync(writing, kind.Name, id);
-        await ReferenceRows.ReplaceAsync(writing.Session, kind.Name, id, []);
+        long version = await NextVersionAsync(edit, kind.Name, id);
+        await ReferenceRows.ReplaceAsync(edit.Session, kind.Name, id, []);
         const string sql = "DELETE FROM record WHERE kind = @Name AND id = @id";
-        await writing.Connection.ExecuteAsync(sql, new { kind.Name, id }, writing.Transaction);
-        writing.Items.Add(new(kind.Name, id, version, kind.Schema, null, Refers: true));
+        await edit.Connection.ExecuteAsync(sql, new { kind.Name, id }, edit.Transaction);
+        edit.Items.Add(new(kind.Name, id, version, kind.Schema, null, Refers: true));
     }
 
-    private static async Task<long> NextVersionAsync(Writing writing, string kind, long id)
+    private static async Task<long> NextVersionAsync(Edit edit, string kind, long id)
     {
-        if (writing.Items.FindLast(i => i.Kind == kind && i.Id == id) is { } here)
+        if (edit.Items.FindLast(i => i.Kind == kind && i.Id == id) is { } here)
             return here.Version + 1;
         const string sql = "SELECT coalesce(max(version), 0) + 1 FROM change_item WHERE kind = @kind AND id = @id";
-        return await writing.Connection.ExecuteScalarAsync<long>(sql, new { kind, id }, writing.Transaction);
+        return await edit.Connection.ExecuteScalarAsync<long>(sql, new { kind, id }, edit.Transaction);
     }
 }

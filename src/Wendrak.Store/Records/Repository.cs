@@ -29,31 +29,31 @@ public class Repository<T>(StoredKind<T> kind)
         await ReadAsync(session, await RecordRows.ListOfMachineAsync(session, Kind.Name, machineId));
 
     /// <summary>Adds a record under a number of its own.</summary>
-    public async Task<T> AddAsync(Writing writing, T value)
+    public async Task<T> AddAsync(Edit edit, T value)
     {
-        long id = await RecordRows.NextIdAsync(writing.Session, Kind.Name);
-        return await PutAsync(writing, (T)(value with { Id = id }), null);
+        long id = await RecordRows.NextIdAsync(edit.Session, Kind.Name);
+        return await PutAsync(edit, (T)(value with { Id = id }), null);
     }
 
     /// <summary>Stores a new state of a record. Saving without a change is no change.</summary>
     /// <exception cref="ChangedMeanwhileException">Its version is not the stored one.</exception>
-    public async Task<T> ChangeAsync(Writing writing, T value) =>
-        await ChangeAsync(writing, value, await FindAsync(writing.Session, value.Id));
+    public async Task<T> ChangeAsync(Edit edit, T value) =>
+        await ChangeAsync(edit, value, await FindAsync(edit.Session, value.Id));
 
     /// <param name="current">As it was read in this same change; null where it is gone.</param>
     /// <exception cref="ChangedMeanwhileException">Its version is not the one of the value.</exception>
-    public async Task<T> ChangeAsync(Writing writing, T value, T? current)
+    public async Task<T> ChangeAsync(Edit edit, T value, T? current)
     {
         if (current is null || current.Version != value.Version)
             throw new ChangedMeanwhileException(Kind.Name, current);
-        return Kind.Write(value) == Kind.Write(current) ? current : await PutAsync(writing, value, current);
+        return Kind.Write(value) == Kind.Write(current) ? current : await PutAsync(edit, value, current);
     }
 
-    private async Task<T> PutAsync(Writing writing, T value, T? current)
+    private async Task<T> PutAsync(Edit edit, T value, T? current)
     {
         Replaced? before = current is null ? null : new(current.Version, Kind.ReferencesOf(current));
         long version = await RecordRows.PutAsync(
-            writing,
+            edit,
             Kind,
             value.Id,
             Kind.Write(value),
@@ -66,12 +66,12 @@ public class Repository<T>(StoredKind<T> kind)
     /// <summary>Removes a record with all that is a part of it, as one change.</summary>
     /// <exception cref="ChangedMeanwhileException">Its version is not the stored one, or it is gone.</exception>
     /// <exception cref="StillUsedException">Something else can't be without it.</exception>
-    public async Task RemoveAsync(Writing writing, long id, int version)
+    public async Task RemoveAsync(Edit edit, long id, int version)
     {
-        T? current = await FindAsync(writing.Session, id);
+        T? current = await FindAsync(edit.Session, id);
         if (current is null || current.Version != version)
             throw new ChangedMeanwhileException(Kind.Name, current);
-        await Removing.WithPartsAsync(writing, Kind.Name, id);
+        await Removing.WithPartsAsync(edit, Kind.Name, id);
     }
 
     /// <summary>What of a record stands in other records, read in one statement for all.</summary>

@@ -9,7 +9,7 @@ public sealed class AlignmentTests
     [Fact]
     public void Four_gaps_agree_with_the_check_row()
     {
-        FourGapResult r = FourGaps.Of([0, 200, 600, 720], [0, 0, 2, 3.2], 30, 30);
+        StraightedgeReadingResult r = StraightedgeReading.Of([0, 200, 600, 720], [0, 0, 2, 3.2], 30, 30);
         Published.AgreesWithin(0.1, 2.6, r.OffsetMm, "engineering.md j1");
         Published.AgreesWithin(0.1, 0.572939, r.AngleDeg, "engineering.md j1");
         Published.AgreesWithin(0.1, 4.64286, r.OffsetMmPerM, "engineering.md j1");
@@ -21,10 +21,10 @@ public sealed class AlignmentTests
     [Fact]
     public void Rims_of_unequal_width_are_counted_in()
     {
-        double even = FourGaps.Of([0, 200, 600, 720], [0, 0, 2, 2], 30, 30).OffsetMm;
-        double wider = FourGaps.Of([0, 200, 600, 720], [0, 0, 2, 2], 34, 30).OffsetMm;
+        double even = StraightedgeReading.Of([0, 200, 600, 720], [0, 0, 2, 2], 30, 30).OffsetMm;
+        double wider = StraightedgeReading.Of([0, 200, 600, 720], [0, 0, 2, 2], 34, 30).OffsetMm;
         Assert.Equal(even - 2, wider, 1e-12);
-        Assert.False(FourGaps.Of([0, 200, 600, 720], [0, 0.8, 2, 2], 30, 30).EdgeLies);
+        Assert.False(StraightedgeReading.Of([0, 200, 600, 720], [0, 0.8, 2, 2], 30, 30).EdgeLies);
     }
 
     /// <summary>engineering.md j2.</summary>
@@ -40,16 +40,16 @@ public sealed class AlignmentTests
     [Fact]
     public void What_is_no_straight_edge_is_refused()
     {
-        Refusals.Names("xMm[1]", () => FourGaps.Of([0, 0, 600, 720], [0, 0, 2, 2], 30, 30));
-        Refusals.Names("xMm[3]", () => FourGaps.Of([0, 200, 600, 600], [0, 0, 2, 2], 30, 30));
-        Refusals.Names("gapMm[2]", () => FourGaps.Of([0, 200, 600, 720], [0, 0, 51, 2], 30, 30));
-        Refusals.Names("xMm", () => FourGaps.Of([0, 200], [0, 0], 30, 30));
+        Refusals.Names("xMm[1]", () => StraightedgeReading.Of([0, 0, 600, 720], [0, 0, 2, 2], 30, 30));
+        Refusals.Names("xMm[3]", () => StraightedgeReading.Of([0, 200, 600, 600], [0, 0, 2, 2], 30, 30));
+        Refusals.Names("gapMm[2]", () => StraightedgeReading.Of([0, 200, 600, 720], [0, 0, 51, 2], 30, 30));
+        Refusals.Names("xMm", () => StraightedgeReading.Of([0, 200], [0, 0], 30, 30));
         Refusals.Names("spacingMm", () => AxleSkew.Of(612, 613, 0, 1.25));
     }
 
     private static StraightnessInput Measured(
         MachineKind kind = MachineKind.Motorcycle,
-        LoopMedium medium = LoopMedium.ToothedBelt
+        DriveElement medium = DriveElement.ToothedBelt
     ) => new(kind, medium, 560, 250, new("final", RightClockwiseTightens: false));
 
     /// <summary>Table alignment_limits.csv, common practice: 1 mm and 0.2° of a motorcycle's belt, 2 mm/m of industrial chain.</summary>
@@ -61,13 +61,13 @@ public sealed class AlignmentTests
         Assert.Equal((1.0, 0.2, false), (belt.OffsetLimitMm, belt.AngleLimitDeg, belt.IsStraight));
         Published.AgreesWithin(0.1, 2.6, belt.OffsetMm!.Value, "engineering.md j1");
         StraightnessResult chain = Straightness.Of(
-            Measured(MachineKind.Winch, LoopMedium.Chain) with
+            Measured(MachineKind.Winch, DriveElement.Chain) with
             {
                 LineOffsetMm = 1,
             }
         );
         Assert.Equal((1.12, true), (Math.Round(chain.OffsetLimitMm!.Value, 9), chain.IsStraight));
-        Assert.Null(Straightness.Of(Measured(medium: LoopMedium.FlatBelt) with { LineOffsetMm = 1 }).IsStraight);
+        Assert.Null(Straightness.Of(Measured(medium: DriveElement.FlatBelt) with { LineOffsetMm = 1 }).IsStraight);
         // The rear face stands back from the edge by more than it may: it goes towards the edge by that.
         Assert.Equal((2.6, ShiftTo.Edge), (Math.Round(belt.ShiftMm!.Value, 9), belt.ShiftTo));
         StraightEdge past = new([0, 200, 600, 720], [0, 0, -2, -2]);

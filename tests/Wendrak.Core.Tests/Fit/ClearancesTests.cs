@@ -91,7 +91,7 @@ public sealed class ClearancesTests
     public void A_chain_on_the_tips_finds_its_way_out_or_jams(double room, double moves, bool open)
     {
         Point edge = new(OutsideRadius(15) + room, 0);
-        WayOut way = Gap(edge, edge, moves: moves).WayOut!;
+        ChainJamClearance way = Gap(edge, edge, moves: moves).ChainJamClearance!;
         Assert.Equal(("front", open), (way.Wheel, way.IsOpen));
         Assert.Equal(room - moves, way.RoomMm, 1e-6);
         Assert.Equal(12.58, way.NeededMm, 1e-9);
@@ -101,9 +101,9 @@ public sealed class ClearancesTests
     public void The_way_out_is_asked_of_the_sprocket_nearest_to_the_edge_and_never_of_a_belt()
     {
         Point behind = new(-800, 0);
-        Assert.Equal("rear", Gap(behind, behind).WayOut!.Wheel);
+        Assert.Equal("rear", Gap(behind, behind).ChainJamClearance!.Wheel);
         LoopLayout belt = Slot(628, 668) with { Limits = [new("guard", behind, behind, 3)] };
-        Assert.Null(LoopFit.Of(Belt(belt, 28, 40, 140)).Clearances.Single().WayOut);
+        Assert.Null(LoopFit.Of(Belt(belt, 28, 40, 140)).Clearances.Single().ChainJamClearance);
     }
 
     [Fact]

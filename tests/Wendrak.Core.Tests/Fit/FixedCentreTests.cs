@@ -102,7 +102,7 @@ public sealed class FixedCentreTests
         Drive smooth = Drives.WithStages([
             Drives.Chain("final", "in", "axle") with
             {
-                Medium = LoopMedium.VBelt,
+                Medium = DriveElement.VBelt,
                 Standard = "A",
             },
         ]);

@@ -11,7 +11,7 @@ public sealed class LoopCombinationsTests
     private static readonly Drive Bicycle = Drives.WithStages([
         Drives.Chain("final", "in", "hub") with
         {
-            Medium = LoopMedium.ToothedBelt,
+            Medium = DriveElement.ToothedBelt,
             Standard = "BIKE11",
         },
     ]) with
@@ -58,7 +58,7 @@ public sealed class LoopCombinationsTests
             for (int teeth = 80; teeth < 160; teeth++)
             {
                 double centre = BeltLength.CentreMm(
-                    LoopCourse.Open,
+                    BeltArrangement.Open,
                     front * 11 / Math.PI,
                     rear * 11 / Math.PI,
                     teeth * 11.0

@@ -42,7 +42,7 @@ public sealed class NeighbourPairsTests
         Drive belt = Drives.WithStages([
             Drives.Chain("final", "in", "axle") with
             {
-                Medium = LoopMedium.VBelt,
+                Medium = DriveElement.VBelt,
                 Standard = "A",
             },
         ]);

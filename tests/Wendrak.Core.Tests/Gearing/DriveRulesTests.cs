@@ -46,16 +46,16 @@ public sealed class DriveRulesTests
     [InlineData(0.11)]
     [InlineData(double.NaN)]
     public void A_belt_slips_between_nothing_and_a_tenth(double slip) =>
-        IsRefusedAt("Stages[2].SlipFraction", With(l => l with { Medium = LoopMedium.VBelt, SlipFraction = slip }));
+        IsRefusedAt("Stages[2].SlipFraction", With(l => l with { Medium = DriveElement.VBelt, SlipFraction = slip }));
 
     [Fact]
     public void Teeth_do_not_slip() => IsRefusedAt("Stages[2].SlipFraction", With(l => l with { SlipFraction = 0.01 }));
 
     [Theory]
-    [InlineData(LoopMedium.Chain)]
-    [InlineData(LoopMedium.ToothedBelt)]
-    public void A_toothed_loop_cannot_be_crossed(LoopMedium medium) =>
-        IsRefusedAt("Stages[2].Course", With(l => l with { Medium = medium, Course = LoopCourse.Crossed }));
+    [InlineData(DriveElement.Chain)]
+    [InlineData(DriveElement.ToothedBelt)]
+    public void A_toothed_loop_cannot_be_crossed(DriveElement medium) =>
+        IsRefusedAt("Stages[2].Course", With(l => l with { Medium = medium, Course = BeltArrangement.Crossed }));
 
     [Theory]
     [InlineData(4)]

@@ -85,9 +85,9 @@ public sealed class DriveTrainTests
     {
         Loop belt = Drives.Chain("final", "in", "out") with
         {
-            Medium = LoopMedium.FlatBelt,
+            Medium = DriveElement.FlatBelt,
             Standard = "flat",
-            Course = LoopCourse.Crossed,
+            Course = BeltArrangement.Crossed,
             SlipFraction = 0.02,
         };
         DriveTrain train = new(Drives.WithStages([belt]), [new("final", 100, 300, null)]);

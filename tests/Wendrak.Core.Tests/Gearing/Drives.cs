@@ -9,7 +9,7 @@ internal static class Drives
     public static readonly double[] SixGears = [2.643, 1.857, 1.409, 1.160, 0.962, 0.846];
 
     public static Loop Chain(string key, string from, string to) =>
-        new(key, key, from, to, LoopMedium.Chain, "520", LoopCourse.Open, 0, null, null, null, null, false);
+        new(key, key, from, to, DriveElement.Chain, "520", BeltArrangement.Open, 0, null, null, null, null, false);
 
     public static Drive WithStages(IReadOnlyList<Stage> stages, params IReadOnlyList<DriveOutput> outputs) =>
         new(

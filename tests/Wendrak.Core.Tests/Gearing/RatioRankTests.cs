@@ -10,7 +10,7 @@ public sealed class RatioRankTests
     {
         RatioSearchResult result = RatioSearch.Run(Search(new CruiseSpeed(90, 5, 5020, 5330)));
         Assert.Equal(result.Hits.Select(h => h.WorkMinutes).Order(), result.Hits.Select(h => h.WorkMinutes));
-        Assert.Equal((Moves.FrontOnly, 25), (result.Hits[0].Moves, result.Hits[0].WorkMinutes));
+        Assert.Equal((ChangedSprockets.FrontOnly, 25), (result.Hits[0].ChangedSprockets, result.Hits[0].WorkMinutes));
         Assert.Equal(RankTerm.First, result.Hits[0].DecidedBy);
         Assert.Equal(RankTerm.Minutes, result.Hits[1].DecidedBy);
         Assert.True(result.UsesDefaultWork);
@@ -25,7 +25,7 @@ public sealed class RatioRankTests
         {
             Drive = drive with { Stages = stages },
         };
-        Assert.Equal(Moves.RearOnly, RatioSearch.Run(input).Hits[0].Moves);
+        Assert.Equal(ChangedSprockets.RearOnly, RatioSearch.Run(input).Hits[0].ChangedSprockets);
     }
 
     [Fact]
@@ -37,7 +37,10 @@ public sealed class RatioRankTests
             Stock = [Wheel(WheelSide.Rear, 43, 1, 40, true, "any")],
         };
         RatioSearchResult result = RatioSearch.Run(input);
-        Assert.Equal((Moves.RearOnly, 20, 2), (result.Hits[0].Moves, result.Hits[0].WorkMinutes, result.Hits[0].Money));
+        Assert.Equal(
+            (ChangedSprockets.RearOnly, 20, 2),
+            (result.Hits[0].ChangedSprockets, result.Hits[0].WorkMinutes, result.Hits[0].Money)
+        );
         Assert.False(result.UsesDefaultWork);
     }
 

@@ -56,7 +56,7 @@ public sealed class RatioSearchTests
         Published.Agrees(-4.444, hit.ChangePercent, 0.001, "(43/45 − 1) · 100 by hand");
         Assert.Equal(RatioDirection.Taller, hit.Direction);
         Published.Agrees(5210.6, hit.AimShaftSpeedRpm!.Value, 0.1, "791.557 · 76/28 · 0.846 · 43/15 by hand");
-        Assert.Equal(Moves.RearOnly, hit.Moves);
+        Assert.Equal(ChangedSprockets.RearOnly, hit.ChangedSprockets);
         Assert.Equal(["6"], hit.BandGears);
         Assert.Equal(SpeedRipple.Percent(15), hit.Loops[0].RipplePercent);
         Assert.Equal(Hunting.Of(15, 43, 112), hit.Loops[0].Hunting);
@@ -142,7 +142,7 @@ public sealed class RatioSearchTests
     {
         Loop belt = Drives.Chain("final", "in", "drum") with
         {
-            Medium = LoopMedium.VBelt,
+            Medium = DriveElement.VBelt,
             Standard = "A",
             SlipFraction = 0.01,
         };

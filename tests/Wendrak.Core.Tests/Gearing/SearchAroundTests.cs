@@ -33,7 +33,7 @@ public sealed class SearchAroundTests
     [Fact]
     public void A_friction_loop_is_searched_among_standard_sizes()
     {
-        Loop belt = Chain with { Medium = LoopMedium.VBelt, Standard = "A" };
+        Loop belt = Chain with { Medium = DriveElement.VBelt, Standard = "A" };
         LoopSearch search = SearchAround.Fitted(belt, new("final", 100, 250, null), new(1, 2, 3, 4, 5, 6));
         Assert.Equal((60, 140, 150, 350), (search.FrontMin, search.FrontMax, search.RearMin, search.RearMax));
         Assert.True(search.StandardSizesOnly);
@@ -42,17 +42,17 @@ public sealed class SearchAroundTests
 
     /// <summary>A search that the page starts with must be one that the core accepts, also at the ends of the sizes.</summary>
     [Theory]
-    [InlineData(LoopMedium.Chain)]
-    [InlineData(LoopMedium.ToothedBelt)]
-    [InlineData(LoopMedium.VBelt)]
-    [InlineData(LoopMedium.FlatBelt)]
-    [InlineData(LoopMedium.RoundBelt)]
-    public void The_search_it_gives_runs_for_every_kind_of_loop(LoopMedium medium)
+    [InlineData(DriveElement.Chain)]
+    [InlineData(DriveElement.ToothedBelt)]
+    [InlineData(DriveElement.VBelt)]
+    [InlineData(DriveElement.FlatBelt)]
+    [InlineData(DriveElement.RoundBelt)]
+    public void The_search_it_gives_runs_for_every_kind_of_loop(DriveElement medium)
     {
         string standard = medium switch
         {
-            LoopMedium.ToothedBelt => "8M",
-            LoopMedium.VBelt => "A",
+            DriveElement.ToothedBelt => "8M",
+            DriveElement.VBelt => "A",
             _ => "520",
         };
         Loop loop = Chain with { Medium = medium, Standard = standard };

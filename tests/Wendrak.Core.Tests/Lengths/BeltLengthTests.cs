@@ -11,13 +11,13 @@ public sealed class BeltLengthTests
     [Fact]
     public void Lengths_agree_with_the_check_rows()
     {
-        Published.AgreesWithin(0.01, 2090.07, BeltLength.Mm(LoopCourse.Open, 150, 400, 600), Rows); // e1
-        Published.AgreesWithin(0.01, 2089.98, BeltLength.HandbookMm(LoopCourse.Open, 150, 400, 600), Rows);
-        Published.AgreesWithin(0.01, 2192.34, BeltLength.Mm(LoopCourse.Crossed, 150, 400, 600), Rows); // e2
-        Published.AgreesWithin(0.01, 2189.98, BeltLength.HandbookMm(LoopCourse.Crossed, 150, 400, 600), Rows);
-        Published.AgreesWithin(0.001, 484.829, BeltLength.CentreMm(LoopCourse.Open, 112, 280, 1600), Rows); // e3
+        Published.AgreesWithin(0.01, 2090.07, BeltLength.Mm(BeltArrangement.Open, 150, 400, 600), Rows); // e1
+        Published.AgreesWithin(0.01, 2089.98, BeltLength.HandbookMm(BeltArrangement.Open, 150, 400, 600), Rows);
+        Published.AgreesWithin(0.01, 2192.34, BeltLength.Mm(BeltArrangement.Crossed, 150, 400, 600), Rows); // e2
+        Published.AgreesWithin(0.01, 2189.98, BeltLength.HandbookMm(BeltArrangement.Crossed, 150, 400, 600), Rows);
+        Published.AgreesWithin(0.001, 484.829, BeltLength.CentreMm(BeltArrangement.Open, 112, 280, 1600), Rows); // e3
         Published.AgreesWithin(0.001, 484.847, BeltLength.HandbookCentreMm(112, 280, 1600), Rows);
-        Published.AgreesWithin(0.001, 418.37, BeltLength.CentreMm(LoopCourse.Open, 100, 250, 1400), Rows); // e5
+        Published.AgreesWithin(0.001, 418.37, BeltLength.CentreMm(BeltArrangement.Open, 100, 250, 1400), Rows); // e5
     }
 
     /// <summary>Printed in inches: 6 and 18 in pulleys 8 ft apart wrap the small one by 3.0165 rad.</summary>
@@ -28,7 +28,7 @@ public sealed class BeltLengthTests
         // With L = 2C·cos α + π(D + d)/2 + α(D − d) and α = (π − 3.0165)/2.
         double alpha = (Math.PI - 3.0165) / 2;
         double expected = inch * (2 * 96 * Math.Cos(alpha) + Math.PI * 12 + alpha * 12);
-        double found = BeltLength.Mm(LoopCourse.Open, 6 * inch, 18 * inch, 96 * inch);
+        double found = BeltLength.Mm(BeltArrangement.Open, 6 * inch, 18 * inch, 96 * inch);
         Published.Agrees(expected, found, 0.01, "Shigley ch. 17, flat belt example (printed wrap from memory)");
     }
 
@@ -38,7 +38,7 @@ public sealed class BeltLengthTests
             .Sample(
                 (d1, d2, apart, crossed) =>
                 {
-                    LoopCourse course = crossed ? LoopCourse.Crossed : LoopCourse.Open;
+                    BeltArrangement course = crossed ? BeltArrangement.Crossed : BeltArrangement.Open;
                     double centre = apart * (d1 + d2) / 2;
                     double length = BeltLength.Mm(course, d1, d2, centre);
                     Assert.Equal(centre, BeltLength.CentreMm(course, d1, d2, length), 1e-6);
@@ -54,7 +54,7 @@ public sealed class BeltLengthTests
             .Sample(
                 (d1, d2, apart, crossed) =>
                 {
-                    LoopCourse course = crossed ? LoopCourse.Crossed : LoopCourse.Open;
+                    BeltArrangement course = crossed ? BeltArrangement.Crossed : BeltArrangement.Open;
                     double centre = apart * (d1 + d2) / 2;
                     double across = crossed ? d1 + d2 : d1 - d2;
                     double term = Math.Pow(across, 4) / (192 * Math.Pow(centre, 3));
@@ -82,11 +82,11 @@ public sealed class BeltLengthTests
     [Fact]
     public void Impossible_belts_and_coils_are_refused()
     {
-        Refusals.Names("CentreMm", () => BeltLength.Mm(LoopCourse.Open, 100, 300, 99));
-        Refusals.Names("CentreMm", () => BeltLength.Mm(LoopCourse.Crossed, 100, 300, 199));
-        Refusals.Names("Diameter1Mm", () => BeltLength.Mm(LoopCourse.Open, 0, 300, 500));
-        Refusals.Names("Diameter2Mm", () => BeltLength.Mm(LoopCourse.Open, 100, double.NaN, 500));
-        Refusals.Names("LengthMm", () => BeltLength.CentreMm(LoopCourse.Open, 100, 300, 500));
+        Refusals.Names("CentreMm", () => BeltLength.Mm(BeltArrangement.Open, 100, 300, 99));
+        Refusals.Names("CentreMm", () => BeltLength.Mm(BeltArrangement.Crossed, 100, 300, 199));
+        Refusals.Names("Diameter1Mm", () => BeltLength.Mm(BeltArrangement.Open, 0, 300, 500));
+        Refusals.Names("Diameter2Mm", () => BeltLength.Mm(BeltArrangement.Open, 100, double.NaN, 500));
+        Refusals.Names("LengthMm", () => BeltLength.CentreMm(BeltArrangement.Open, 100, 300, 500));
         Refusals.Names("LengthMm", () => BeltLength.HandbookCentreMm(100, 300, 500));
         Refusals.Names("outerDiameterMm", () => CoilLength.Of(100, 120, 5, null));
         Refusals.Names("turns", () => CoilLength.Of(380, 120, null, null));

@@ -22,21 +22,21 @@ internal static class LoadCases
         );
 
     /// <summary>A 520 chain on a winch.</summary>
-    public static LoadsInput Chain(double front, double rear) => Belt(LoopMedium.Chain, "520", front, rear);
+    public static LoadsInput Chain(double front, double rear) => Belt(DriveElement.Chain, "520", front, rear);
 
     public static LoadsInput ToothedBelt(string standard = "H", double front = 28, double rear = 70) =>
-        Belt(LoopMedium.ToothedBelt, standard, front, rear) with
+        Belt(DriveElement.ToothedBelt, standard, front, rear) with
         {
             Strength = new("final", WidthMm: 50.8, InstalledTensionN: 800),
         };
 
     public static LoadsInput VBelt(double installed = 350) =>
-        Belt(LoopMedium.VBelt, "A", 100, 250) with
+        Belt(DriveElement.VBelt, "A", 100, 250) with
         {
             Strength = new("final", Friction: 0.3, InstalledTensionN: installed),
         };
 
-    private static LoadsInput Belt(LoopMedium medium, string standard, double front, double rear)
+    private static LoadsInput Belt(DriveElement medium, string standard, double front, double rear)
     {
         Loop loop = Drives.Chain("final", "in", "out") with { Medium = medium, Standard = standard };
         Drive drive = Drives.WithStages([loop], new DriveOutput("drum", "out", false, null)) with

@@ -69,7 +69,7 @@ public sealed class LoadVerdictTests
         Assert.Null(LoopLoads.Of(ToothedBelt()).Checks.Single(c => c.Kind == SmallPulley).Unjudged);
         Assert.Equal(
             Unjudged.TableSilent,
-            LoopLoads.Of(As(VBelt(), LoopMedium.FlatBelt, "flat")).Checks.Single(c => c.Kind == SmallPulley).Unjudged
+            LoopLoads.Of(As(VBelt(), DriveElement.FlatBelt, "flat")).Checks.Single(c => c.Kind == SmallPulley).Unjudged
         );
     }
 
@@ -115,7 +115,7 @@ public sealed class LoadVerdictTests
             Drive = slow.Drive with { Input = slow.Drive.Input with { LimitSpeedRpm = 300, LowSpeedRpm = 100 } },
         };
         Assert.Equal(Verdict.Watch, LoopLoads.Of(slow).Checks.Single(c => c.Kind == LowBeltSpeed).Verdict);
-        LoadsInput far = As(VBelt(), LoopMedium.RoundBelt, "round") with { Layout = Fits.Slot(70_000, 70_500) };
+        LoadsInput far = As(VBelt(), DriveElement.RoundBelt, "round") with { Layout = Fits.Slot(70_000, 70_500) };
         Assert.Equal(Verdict.Watch, Distance(far, RopeKind.FibreRope));
         Assert.Equal(Verdict.Fine, Distance(far, RopeKind.WireLinedSheave));
         Assert.Equal((5.0, 60.0), RangeOf(far, RopeKind.FibreRope));
@@ -156,7 +156,7 @@ public sealed class LoadVerdictTests
         );
     }
 
-    private static LoadsInput As(LoadsInput input, LoopMedium medium, string standard) =>
+    private static LoadsInput As(LoadsInput input, DriveElement medium, string standard) =>
         Changed(input, l => l with { Medium = medium, Standard = standard });
 
     private static LoadsInput Changed(LoadsInput input, Func<Loop, Loop> change) =>

@@ -15,7 +15,7 @@ public sealed class LoopAlternativeTests
 {
     private static readonly LoopAlternative Belt = new(
         "belt",
-        LoopMedium.ToothedBelt,
+        DriveElement.ToothedBelt,
         "8M",
         34,
         102,
@@ -33,7 +33,7 @@ public sealed class LoopAlternativeTests
             Stages =
             [
                 .. chain.Drive.Stages.Select(s =>
-                    s is Loop loop ? loop with { Medium = LoopMedium.ToothedBelt, Standard = "8M" } : s
+                    s is Loop loop ? loop with { Medium = DriveElement.ToothedBelt, Standard = "8M" } : s
                 ),
             ],
         };
@@ -64,12 +64,12 @@ public sealed class LoopAlternativeTests
     }
 
     [Theory]
-    [InlineData(LoopMedium.Chain)]
-    [InlineData(LoopMedium.ToothedBelt)]
-    [InlineData(LoopMedium.VBelt)]
-    [InlineData(LoopMedium.FlatBelt)]
-    [InlineData(LoopMedium.RoundBelt)]
-    public void What_is_begun_with_comes_near_the_ratio_and_is_computed(LoopMedium medium)
+    [InlineData(DriveElement.Chain)]
+    [InlineData(DriveElement.ToothedBelt)]
+    [InlineData(DriveElement.VBelt)]
+    [InlineData(DriveElement.FlatBelt)]
+    [InlineData(DriveElement.RoundBelt)]
+    public void What_is_begun_with_comes_near_the_ratio_and_is_computed(DriveElement medium)
     {
         LoadsInput input = Motorcycle();
         LoopAlternative start = LoopAlternative.Start(new(input.Drive, input.Loops[0], medium));
@@ -87,7 +87,7 @@ public sealed class LoopAlternativeTests
             "Alternative.Strength.WidthMm",
             () => Judge(Belt with { Strength = Belt.Strength with { WidthMm = 0 } })
         );
-        Refusals.Names("Alternative.Medium", () => Judge(Belt with { Medium = (LoopMedium)9 }));
+        Refusals.Names("Alternative.Medium", () => Judge(Belt with { Medium = (DriveElement)9 }));
     }
 
     [Fact]

@@ -355,11 +355,11 @@ public sealed class LoopLoadsTests
             result.Checks.Select(c => (c.Kind, c.Point, c.Value)).ToHashSet()
         );
         // A joint is no other matter than a chain.
-        CarriedTorqueInput joint = new(new SolidShaft(10, 0), 500, null, null);
-        Assert.Equal(Verdict.Stop, CarriedTorque.Of(joint).Verdict);
-        CarriedTorqueResult undecided = CarriedTorque.Of(joint with { LiftsOrFlies = true });
+        ShaftHubCapacityInput joint = new(new SolidShaft(10, 0), 500, null, null);
+        Assert.Equal(Verdict.Stop, ShaftHubCapacity.Of(joint).Verdict);
+        ShaftHubCapacityResult undecided = ShaftHubCapacity.Of(joint with { LiftsOrFlies = true });
         Assert.Equal(Verdict.NotApplicable, undecided.Verdict);
-        Assert.Equal(CarriedTorque.Of(joint).Margin, undecided.Margin);
+        Assert.Equal(ShaftHubCapacity.Of(joint).Margin, undecided.Margin);
     }
 
     [Fact]

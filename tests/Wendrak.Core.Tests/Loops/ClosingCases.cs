@@ -11,7 +11,7 @@ public sealed record ClosingCase(
     int Moving,
     Track Track,
     Turning Turning,
-    LoopCourse Course,
+    BeltArrangement Course,
     double PlaceMm,
     double BeyondMm
 )
@@ -66,26 +66,26 @@ public sealed record ClosingCase(
 /// <summary>Loops of every kind, from tips just clear to 3 m apart. Invented, by a seed.</summary>
 public static class ClosingCases
 {
-    private static readonly (LoopMedium Medium, string Standard)[] Kinds =
+    private static readonly (DriveElement Medium, string Standard)[] Kinds =
     [
-        (LoopMedium.Chain, "04C"),
-        (LoopMedium.Chain, "520"),
-        (LoopMedium.Chain, "16B"),
-        (LoopMedium.ToothedBelt, "3M"),
-        (LoopMedium.ToothedBelt, "5M"),
-        (LoopMedium.ToothedBelt, "14M"),
-        (LoopMedium.VBelt, "A"),
-        (LoopMedium.FlatBelt, "flat"),
-        (LoopMedium.RoundBelt, "round"),
+        (DriveElement.Chain, "04C"),
+        (DriveElement.Chain, "520"),
+        (DriveElement.Chain, "16B"),
+        (DriveElement.ToothedBelt, "3M"),
+        (DriveElement.ToothedBelt, "5M"),
+        (DriveElement.ToothedBelt, "14M"),
+        (DriveElement.VBelt, "A"),
+        (DriveElement.FlatBelt, "flat"),
+        (DriveElement.RoundBelt, "round"),
     ];
 
     public static ClosingCase Of(int seed)
     {
         Random random = new(seed);
         double Between(double low, double high) => low + (high - low) * random.NextDouble();
-        (LoopMedium medium, string standard) = Kinds[random.Next(Kinds.Length)];
-        bool crossed = medium is LoopMedium.FlatBelt or LoopMedium.RoundBelt && random.Next(3) == 0;
-        LoopCourse course = crossed ? LoopCourse.Crossed : LoopCourse.Open;
+        (DriveElement medium, string standard) = Kinds[random.Next(Kinds.Length)];
+        bool crossed = medium is DriveElement.FlatBelt or DriveElement.RoundBelt && random.Next(3) == 0;
+        BeltArrangement course = crossed ? BeltArrangement.Crossed : BeltArrangement.Open;
         Loop loop = new("l", "l", "in", "out", medium, standard, course, 0, null, null, null, null, false);
         double Size() => loop.IsToothed ? random.Next(9, 90) : Between(20, 500);
         WheelOutline front = WheelOutline.Of(loop, Size());

@@ -50,7 +50,7 @@ public sealed class LoopClosingTests
         ];
         ArcTrack whole = new(new(500, 0), 10, 180, -360);
         double length = 2 * 505 + Math.PI * 120;
-        double? travel = LoopClosing.TravelMm(wheels, 1, whole, Turning.Clockwise, LoopCourse.Open, length);
+        double? travel = LoopClosing.TravelMm(wheels, 1, whole, Turning.Clockwise, BeltArrangement.Open, length);
         Assert.InRange(travel!.Value, 0, 10 * Math.PI); // before its tightest place, not after it
     }
 

@@ -70,7 +70,7 @@ public sealed class LoopTracingTests
             Wheel("tensioner", 260, 130, 30, RunSide.Back),
         ];
         LineTrack down = new(new(260, 130), new(260, 40));
-        double? travel = LoopClosing.TravelMm(wheels, 2, down, Turning.Counterclockwise, LoopCourse.Open, 1590);
+        double? travel = LoopClosing.TravelMm(wheels, 2, down, Turning.Counterclockwise, BeltArrangement.Open, 1590);
         Published.AgreesWithin(0.01, 72.8003, travel!.Value, "engineering.md f3");
         wheels[2] = wheels[2] with { Centre = down.At(travel.Value) };
         LoopPath path = Traced(wheels);
@@ -84,7 +84,7 @@ public sealed class LoopTracingTests
             .Sample(
                 (r1, r2, apart, crossed) =>
                 {
-                    LoopCourse course = crossed ? LoopCourse.Crossed : LoopCourse.Open;
+                    BeltArrangement course = crossed ? BeltArrangement.Crossed : BeltArrangement.Open;
                     double centre = apart * (r1 + r2);
                     LoopWheel[] wheels = [Wheel("a", 0, 0, r1), Wheel("b", centre, 0, r2)];
                     (LoopPath? path, _) = LoopTracing.Trace(wheels, Turning.Counterclockwise, course);
@@ -262,7 +262,7 @@ public sealed class LoopTracingTests
                 1,
                 new LineTrack(new(500, 0), new(540, 0)),
                 Turning.Clockwise,
-                LoopCourse.Open,
+                BeltArrangement.Open,
                 9000
             )
         );
@@ -272,8 +272,8 @@ public sealed class LoopTracingTests
     {
         ArcTrack eccentric = new(new(500, 0), 10, 0, 180);
         LoopWheel[] wheels = [Wheel("a", 0, 0, 60), Wheel("b", 510, 0, 60)];
-        double wanted = BeltLength.Mm(LoopCourse.Open, 120, 120, 500.0);
-        double? travel = LoopClosing.TravelMm(wheels, 1, eccentric, Turning.Clockwise, LoopCourse.Open, wanted);
+        double wanted = BeltLength.Mm(BeltArrangement.Open, 120, 120, 500.0);
+        double? travel = LoopClosing.TravelMm(wheels, 1, eccentric, Turning.Clockwise, BeltArrangement.Open, wanted);
         // √((500 + 10·cos φ)² + (10·sin φ)²) = 500 at cos φ = −10/1000.
         Assert.Equal(10 * Math.Acos(-0.01), travel!.Value, 1e-6);
     }

@@ -41,11 +41,11 @@ public sealed class AdjusterKindTests
     public void An_eccentric_is_learned_from_where_it_stood()
     {
         SetInput input = EccentricInput(60);
-        SetAdvice first = SetAdvising.Of(input);
+        SetAdvice first = SetEvaluation.Of(input);
         double units = first.Moves.Single().Units;
         // It answers just as geometry says: then the slope stays what it was.
         double moved = 8 * (Math.Cos(Math.PI / 3) - Math.Cos(Math.PI / 3 + units * 2 * Math.PI));
-        SetAdvice after = SetAdvising.Of(
+        SetAdvice after = SetEvaluation.Of(
             input with
             {
                 Rounds =
@@ -80,7 +80,7 @@ public sealed class AdjusterKindTests
         return input with { Setting = new("final", AdjusterKind.Eccentric, EccentricMm: 8, EccentricDeg: at) };
     }
 
-    private static SetAdvice Eccentric(double at) => SetAdvising.Of(EccentricInput(at));
+    private static SetAdvice Eccentric(double at) => SetEvaluation.Of(EccentricInput(at));
 
     /// <summary>T = F·l/(2·sin(θ/2)·r·sin α): a screw that presses the spring by 1 mm adds its rate. Source: statics, i11.</summary>
     [Fact]
@@ -88,7 +88,7 @@ public sealed class AdjusterKindTests
     {
         SetInput input = Belt(Plucked(0, 0, null, 55, 55, 55, 55));
         SprungArmInput arm = new(209.579, 40, 70, 80, 45, RateNPerMm: 10);
-        SetAdvice advice = SetAdvising.Of(
+        SetAdvice advice = SetEvaluation.Of(
             input with
             {
                 Setting = input.Setting with
@@ -113,7 +113,7 @@ public sealed class AdjusterKindTests
         Refusals.Names(
             "Setting.Arm.WrapDeg",
             () =>
-                SetAdvising.Of(
+                SetEvaluation.Of(
                     input with
                     {
                         Setting = input.Setting with { Kind = AdjusterKind.SprungArm, Arm = arm with { WrapDeg = 0 } },
@@ -123,7 +123,7 @@ public sealed class AdjusterKindTests
         SetInput chain = Chain();
         Refusals.Names(
             "Setting.Kind",
-            () => SetAdvising.Of(chain with { Setting = chain.Setting with { Kind = AdjusterKind.SprungArm } })
+            () => SetEvaluation.Of(chain with { Setting = chain.Setting with { Kind = AdjusterKind.SprungArm } })
         );
     }
 
@@ -131,7 +131,7 @@ public sealed class AdjusterKindTests
     public void A_motor_on_its_slide_has_one_adjuster()
     {
         SetInput input = Belt(Plucked(0, 0, null, 55, 56, 57, 56));
-        SetAdvice advice = SetAdvising.Of(
+        SetAdvice advice = SetEvaluation.Of(
             input with
             {
                 Setting = input.Setting with { Kind = AdjusterKind.SlidingMotor },
@@ -146,16 +146,16 @@ public sealed class AdjusterKindTests
     public void What_is_left_on_the_adjuster_is_told_after_the_move_and_bounds_it()
     {
         SetRound found = Played(0, 60, 58, 58, 60) with { WayLeftMm = 6 };
-        SetAdvice advice = SetAdvising.Of(Chain(found));
+        SetAdvice advice = SetEvaluation.Of(Chain(found));
         double way = advice.Moves.Average(m => m.Mm);
         Assert.Equal((6.0, 6 - way), (advice.Reserve!.NowMm, advice.Reserve.AfterMm));
         Assert.Equal((6 - way) / 1.25, advice.Reserve.AfterUnits!.Value, 1e-9);
         Assert.True(advice.Reserve.IsNearlyUsedUp); // a tenth of 80 mm of slot is more
         Working left = advice.Workings.Single(w => w.Title == "What the adjuster has left");
         Assert.Equal((advice.Reserve.AfterMm, 6.0), (left.Result.Value, left.Values[0].Value));
-        SetAdvice after = SetAdvising.Of(Chain(found, Played(0.25, 56, 54, 54, 56)));
+        SetAdvice after = SetEvaluation.Of(Chain(found, Played(0.25, 56, 54, 54, 56)));
         Assert.Equal(6 - 0.25 * 1.25, after.Reserve!.NowMm, 1e-9);
-        Assert.Equal(NextStep.AtItsEnd, SetAdvising.Of(Chain(found with { WayLeftMm = 0.01 })).Next);
+        Assert.Equal(NextStep.AtItsEnd, SetEvaluation.Of(Chain(found with { WayLeftMm = 0.01 })).Next);
     }
 
     /// <summary>Without a mark, Fit tells where a new chain is taut: what is missing against taut is still to come.</summary>
@@ -164,18 +164,18 @@ public sealed class AdjusterKindTests
     {
         SetInput input = Chain(Played(0, 45, 45, 45, 45));
         SetInput laid = input with { Loops = [new("final", 15, 45, 110)] };
-        SetReserve reserve = SetAdvising.Of(laid).Reserve!;
-        SetReserve tighter = SetAdvising.Of(laid with { Rounds = [Played(0, 35, 35, 35, 35)] }).Reserve!;
+        SetReserve reserve = SetEvaluation.Of(laid).Reserve!;
+        SetReserve tighter = SetEvaluation.Of(laid with { Rounds = [Played(0, 35, 35, 35, 35)] }).Reserve!;
         Assert.Equal(ReserveOrigin.Fit, reserve.Origin);
         // The working's own values give its result.
-        Working told = SetAdvising.Of(laid).Workings.Single(w => w.Title == "What the adjuster has left");
+        Working told = SetEvaluation.Of(laid).Workings.Single(w => w.Title == "What the adjuster has left");
         double Of(string symbol) => told.Values.Single(v => v.Symbol == symbol).Value;
         Assert.Equal(told.Result.Value, Of("taut") - Of("t") / Of("k") - Of("move"), 1e-9);
         // engineering.md i4: from 45 to 35 mm of play at a run near 600 mm are some 0.33 mm of axle.
-        double span = SetAdvising.Of(laid).Span.SpanMm!.Value;
-        double cos = SetAdvising.Of(laid).Span.CosRun;
+        double span = SetEvaluation.Of(laid).Span.SpanMm!.Value;
+        double cos = SetEvaluation.Of(laid).Span.CosRun;
         Assert.Equal(ChainPlay.AxleMoveMm(span, 45, 35, cos), reserve.NowMm - tighter.NowMm, 0.01);
-        Assert.Null(SetAdvising.Of(input with { Layout = null }).Reserve);
+        Assert.Null(SetEvaluation.Of(input with { Layout = null }).Reserve);
     }
 
     /// <summary>Nobody was asked: what Fit says moves the loop is what it is set by.</summary>

@@ -10,7 +10,7 @@ public sealed class AnswerTests
     private static readonly double[] AsFound = [51, 55, 59, 54];
 
     private static SetAdvice After(double turns, params double[] hz) =>
-        SetAdvising.Of(Belt(Plucked(0, 0, 1.2, AsFound), Plucked(turns, turns, 1.2, hz)));
+        SetEvaluation.Of(Belt(Plucked(0, 0, 1.2, AsFound), Plucked(turns, turns, 1.2, hz)));
 
     [Fact]
     public void A_stiffer_belt_is_learned_and_turned_back_never_called_loose()
@@ -39,7 +39,7 @@ public sealed class AnswerTests
     {
         SetRound wrongWay = Plucked(0.25, 0.25, 1.2, 40, 44, 48, 43);
         SetRound mended = Plucked(0, 0, 1.2, 50, 54, 58, 53) with { LearnAnew = true };
-        SetAdvice told = SetAdvising.Of(Belt(Plucked(0, 0, 1.2, AsFound), wrongWay, mended));
+        SetAdvice told = SetEvaluation.Of(Belt(Plucked(0, 0, 1.2, AsFound), wrongWay, mended));
         Assert.Equal(NextStep.Turn, told.Next);
         Assert.Equal(0, told.LearnedRounds);
         Assert.All(told.Moves, m => Assert.True(m.Tightens));
@@ -50,7 +50,7 @@ public sealed class AnswerTests
     {
         SetInput belt = Belt();
         SetRound found = new(0, 0, LockState.Nipped, [new(ReadingMethod.Gauge, 4.8)], 1.2);
-        SetAdvice told = SetAdvising.Of(
+        SetAdvice told = SetEvaluation.Of(
             belt with
             {
                 Setting = belt.Setting with { MakerMethod = ReadingMethod.Gauge, MakerLow = 5, MakerHigh = 7 },
@@ -66,31 +66,31 @@ public sealed class AnswerTests
     public void Tracking_alone_takes_the_end_that_also_mends_the_tension_or_asks()
     {
         SetInput Tracking(params double[] hz) => Belt(Plucked(0, 0, 3.5, hz)) with { Goal = SetGoal.TrackingOnly };
-        Assert.All(SetAdvising.Of(Tracking(52, 53)).Moves, m => Assert.True(m.Tightens));
-        Assert.All(SetAdvising.Of(Tracking(90, 91)).Moves, m => Assert.False(m.Tightens));
+        Assert.All(SetEvaluation.Of(Tracking(52, 53)).Moves, m => Assert.True(m.Tightens));
+        Assert.All(SetEvaluation.Of(Tracking(90, 91)).Moves, m => Assert.False(m.Tightens));
         SetInput unread = Tracking();
-        Assert.Equal(NextStep.ChooseTrackingEnd, SetAdvising.Of(unread).Next);
+        Assert.Equal(NextStep.ChooseTrackingEnd, SetEvaluation.Of(unread).Next);
         foreach (Side end in Enum.GetValues<Side>())
         {
-            SetAdvice told = SetAdvising.Of(unread with { Setting = unread.Setting with { TrackingEnd = end } });
+            SetAdvice told = SetEvaluation.Of(unread with { Setting = unread.Setting with { TrackingEnd = end } });
             Assert.Equal(NextStep.Turn, told.Next);
             Assert.Equal([end], told.Moves.Select(m => m.Side));
         }
         // Felt slack counts as well.
         SetRound felt = new(0, 0, LockState.Nipped, [new(ReadingMethod.Feel, 1)], 3.5);
-        Assert.All(SetAdvising.Of(unread with { Rounds = [felt] }).Moves, m => Assert.True(m.Tightens));
+        Assert.All(SetEvaluation.Of(unread with { Rounds = [felt] }).Moves, m => Assert.True(m.Tightens));
     }
 
     [Fact]
     public void What_was_not_read_is_not_said()
     {
         SetRound gapOnly = Plucked(0, 0, 1.2) with { Lock = LockState.Torqued };
-        SetAdvice track = SetAdvising.Of(Belt(gapOnly) with { Goal = SetGoal.TrackingOnly });
+        SetAdvice track = SetEvaluation.Of(Belt(gapOnly) with { Goal = SetGoal.TrackingOnly });
         Assert.Equal((NextStep.Done, false, true), (track.Next, track.IsTensionTold, track.IsTrackTold));
         SetRound hzOnly = Plucked(0, 0, null, 68, 69) with { Lock = LockState.Torqued };
-        SetAdvice tension = SetAdvising.Of(Belt(hzOnly) with { Goal = SetGoal.TensionOnly });
+        SetAdvice tension = SetEvaluation.Of(Belt(hzOnly) with { Goal = SetGoal.TensionOnly });
         Assert.Equal((NextStep.Done, true, false), (tension.Next, tension.IsTensionTold, tension.IsTrackTold));
-        SetAdvice both = SetAdvising.Of(Belt(hzOnly with { GapMm = 1.2 }));
+        SetAdvice both = SetEvaluation.Of(Belt(hzOnly with { GapMm = 1.2 }));
         Assert.Equal((true, true), (both.IsTensionTold, both.IsTrackTold));
     }
 
@@ -98,10 +98,10 @@ public sealed class AnswerTests
     public void Loosen_first_is_said_when_it_stands_tight()
     {
         SetRound found = Plucked(0, 0, 1.2, AsFound);
-        Assert.False(SetAdvising.Of(Belt(found)).LoosenFirst);
-        Assert.True(SetAdvising.Of(Belt(found with { Lock = LockState.Torqued })).LoosenFirst);
+        Assert.False(SetEvaluation.Of(Belt(found)).LoosenFirst);
+        Assert.True(SetEvaluation.Of(Belt(found with { Lock = LockState.Torqued })).LoosenFirst);
         SetRound right = Plucked(0, 0, 1.2, 67, 68, 69, 68) with { Lock = LockState.Torqued };
-        Assert.False(SetAdvising.Of(Belt(right)).LoosenFirst);
+        Assert.False(SetEvaluation.Of(Belt(right)).LoosenFirst);
     }
 
     /// <summary>A slip test has no other instrument beside it, and advises step by step.</summary>
@@ -112,7 +112,7 @@ public sealed class AnswerTests
     public void A_hand_alone_tightens_loosens_or_keeps(double felt, NextStep next, bool? tightens)
     {
         SetRound round = new(0, 0, LockState.Nipped, [new(ReadingMethod.Feel, felt)]);
-        SetAdvice told = SetAdvising.Of(Belt(round) with { Goal = SetGoal.TensionOnly });
+        SetAdvice told = SetEvaluation.Of(Belt(round) with { Goal = SetGoal.TensionOnly });
         Assert.Equal(next, told.Next);
         Assert.All(told.Moves, m => Assert.Equal(tightens, m.Tightens));
         Assert.Equal(felt == 2, told.IsTensionTold);
@@ -123,18 +123,18 @@ public sealed class AnswerTests
     {
         SetInput belt = Belt();
         SetInput sprung = belt with { Setting = belt.Setting with { Kind = AdjusterKind.SpringSlide, GapSide = null } };
-        SetAdvice found = SetAdvising.Of(sprung with { Rounds = [Plucked(0, 0, null, AsFound)] });
+        SetAdvice found = SetEvaluation.Of(sprung with { Rounds = [Plucked(0, 0, null, AsFound)] });
         Assert.Equal(NextStep.LetSpringSet, found.Next);
         Assert.Empty(found.Moves);
         Assert.Equal(5, found.Manual.Procedure.Count);
         SetRound let = Plucked(0, 0, null, 45, 46);
-        SetAdvice weak = SetAdvising.Of(sprung with { Rounds = [Plucked(0, 0, null, AsFound), let] });
+        SetAdvice weak = SetEvaluation.Of(sprung with { Rounds = [Plucked(0, 0, null, AsFound), let] });
         Assert.Equal(NextStep.SpringIsWrong, weak.Next);
         Assert.NotEmpty(weak.Suspects);
         SetRound right = Plucked(0, 0, null, 67, 68);
         Assert.Equal(
             NextStep.TightenAndRead,
-            SetAdvising.Of(sprung with { Rounds = [Plucked(0, 0, null, AsFound), right] }).Next
+            SetEvaluation.Of(sprung with { Rounds = [Plucked(0, 0, null, AsFound), right] }).Next
         );
     }
 
@@ -144,11 +144,11 @@ public sealed class AnswerTests
     {
         SetInput unsaid = Chain(Played(0, 30, 31));
         unsaid = unsaid with { Layout = unsaid.Layout! with { SwingArm = null } };
-        SetAdvice asked = SetAdvising.Of(unsaid);
+        SetAdvice asked = SetEvaluation.Of(unsaid);
         Assert.Equal(NextStep.SaySuspension, asked.Next);
         Assert.Null(asked.Window);
         TensionWindow Said(RearSuspension how) =>
-            SetAdvising.Of(unsaid with { Setting = unsaid.Setting with { Suspension = how } }).Window!;
+            SetEvaluation.Of(unsaid with { Setting = unsaid.Setting with { Suspension = how } }).Window!;
         Assert.Contains("without rear suspension", Said(RearSuspension.Rigid).Reason, StringComparison.Ordinal);
         Assert.True(Said(RearSuspension.SwingArm).High < Said(RearSuspension.Rigid).High);
         // The maker's own figure needs no such word.
@@ -158,20 +158,20 @@ public sealed class AnswerTests
             MakerLow = 25,
             MakerHigh = 35,
         };
-        Assert.NotNull(SetAdvising.Of(unsaid with { Setting = maker }).Window);
+        Assert.NotNull(SetEvaluation.Of(unsaid with { Setting = maker }).Window);
     }
 
     /// <summary>What the store takes the advice takes: it is doubted, and can be read anew.</summary>
     [Fact]
     public void A_play_beyond_the_span_is_doubted_and_read_anew()
     {
-        SetAdvice told = SetAdvising.Of(Chain(Played(0, 199)));
+        SetAdvice told = SetEvaluation.Of(Chain(Played(0, 199)));
         Assert.Equal(NextStep.ReadAgain, told.Next);
         ReadingDoubt doubt = Assert.Single(told.Doubts);
         Assert.Equal((199, null), (doubt.Value, doubt.WouldBe));
         Assert.Equal(told.Span.SpanMm!.Value / 5, doubt.MostMm!.Value, 1e-9);
         // One slip of the pen among good readings does not hide them.
-        Assert.NotEqual(NextStep.ReadAgain, SetAdvising.Of(Chain(Played(0, 40, 199))).Next);
+        Assert.NotEqual(NextStep.ReadAgain, SetEvaluation.Of(Chain(Played(0, 40, 199))).Next);
     }
 
     [Fact]
@@ -179,14 +179,14 @@ public sealed class AnswerTests
     {
         // Tension goes with the square of the frequency.
         double percent = 200 * (72.0 * 72 - 66 * 66) / (72.0 * 72 + 66 * 66);
-        Assert.Equal(percent, SetAdvising.Of(Belt(Plucked(0, 0, 1.2, 66, 72))).Rounds[0].SpreadPercent!.Value, 1e-9);
-        Assert.Null(SetAdvising.Of(Chain(Played(0, 30, 34))).Rounds[0].SpreadPercent);
+        Assert.Equal(percent, SetEvaluation.Of(Belt(Plucked(0, 0, 1.2, 66, 72))).Rounds[0].SpreadPercent!.Value, 1e-9);
+        Assert.Null(SetEvaluation.Of(Chain(Played(0, 30, 34))).Rounds[0].SpreadPercent);
     }
 
     [Fact]
     public void No_figure_is_finer_than_its_instrument()
     {
-        Assert.Null(SetAdvising.Of(Belt(Plucked(0, 0, 1.2, 68, 68, 68, 68))).Rounds[0].RunOutMm);
-        Assert.True(SetAdvising.Of(Belt(Plucked(0, 0, 1.2, 60, 68, 76, 68))).Rounds[0].RunOutMm > 0.05);
+        Assert.Null(SetEvaluation.Of(Belt(Plucked(0, 0, 1.2, 68, 68, 68, 68))).Rounds[0].RunOutMm);
+        Assert.True(SetEvaluation.Of(Belt(Plucked(0, 0, 1.2, 60, 68, 76, 68))).Rounds[0].RunOutMm > 0.05);
     }
 }

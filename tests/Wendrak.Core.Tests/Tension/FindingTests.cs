@@ -11,7 +11,7 @@ public sealed class FindingTests
     private static readonly SetRound PluckedLow = Plucked(0, 0, 1.2, 51, 52, 53, 52) with { Lock = LockState.Torqued };
     private static readonly SetRound FeltRight = new(0.25, 0.25, LockState.Torqued, [new(ReadingMethod.Feel, 2)], 1.2);
 
-    private static InstrumentFinding[] Findings(SetInput input) => [.. SetAdvising.Of(input).Findings];
+    private static InstrumentFinding[] Findings(SetInput input) => [.. SetEvaluation.Of(input).Findings];
 
     [Fact]
     public void Another_instrument_hides_nothing_and_keeps_the_window_that_was_typed()

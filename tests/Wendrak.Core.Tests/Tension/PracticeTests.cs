@@ -49,7 +49,7 @@ public sealed class PracticeTests(ITestOutputHelper output)
                 machine.Settings![0],
                 []
             );
-            Assert.NotNull(SetAdvising.Of(loop).WindowLooseReading);
+            Assert.NotNull(SetEvaluation.Of(loop).WindowLooseReading);
             PracticeRun[] runs = [.. Enumerable.Range(0, seeds).Select(seed => PracticeRuns.Of(seed, loop))];
             int inside = runs.Count(r => r.IsInside && r.End == NextStep.Done);
             output.WriteLine($"{machine.Name}: {inside} of {seeds}, over {runs.Max(r => r.OverByUnits):0.####}");

@@ -19,11 +19,11 @@ public sealed class ReadingCircumstancesTests
             Layout = Fits.Slot(400, 430, new Idler("idler", new(-150, -72), 40, false, RunSide.Back, LoopRun.Slack)),
         };
         double TensionOn(LoopRun? run) =>
-            SetAdvising
+            SetEvaluation
                 .Of(input with { Rounds = [Plucked(0, 0, null, 70) with { Run = run }] })
                 .Rounds[0]
                 .Loosest!.Value;
-        SpanFacts span = SetAdvising.Of(input).Span;
+        SpanFacts span = SetEvaluation.Of(input).Span;
         Assert.NotEqual(span.SlackRunMm!.Value, span.TightRunMm!.Value, 1.0);
         double ratio = span.TightRunMm.Value / span.SlackRunMm.Value;
         Assert.Equal(ratio * ratio, TensionOn(LoopRun.Tight) / TensionOn(LoopRun.Slack), 1e-9);
@@ -31,7 +31,7 @@ public sealed class ReadingCircumstancesTests
         // A hand is tied on the usual run, whichever run is felt later.
         SetRound felt = new(0, 0, LockState.Nipped, [new(ReadingMethod.Feel, 2)]);
         double FeltOn(LoopRun? run) =>
-            SetAdvising
+            SetEvaluation
                 .Of(
                     input with
                     {
@@ -45,7 +45,7 @@ public sealed class ReadingCircumstancesTests
         Assert.Equal(FeltOn(null), FeltOn(LoopRun.Tight), 1e-9);
         // The window is shown as that run would sound.
         double LowOn(LoopRun run) =>
-            SetAdvising
+            SetEvaluation
                 .Of(input with { Rounds = [Plucked(0, 0, null, 70) with { Run = run }] })
                 .WindowLooseReading!.Value;
         Assert.Equal(ratio, LowOn(LoopRun.Slack) / LowOn(LoopRun.Tight), 1e-9);
@@ -56,7 +56,7 @@ public sealed class ReadingCircumstancesTests
     {
         SetRound found = Plucked(0, 0, null, 40) with { TemperatureC = 20, LoadKg = 0 };
         SetRound turned = Plucked(0.5, 0.5, null, 45) with { TurnsRolled = 4, TemperatureC = 29, LoadKg = 4 };
-        RoundCondition[] Of(SetRound last) => [.. SetAdvising.Of(Belt(found, last)).Conditions];
+        RoundCondition[] Of(SetRound last) => [.. SetEvaluation.Of(Belt(found, last)).Conditions];
         Assert.Empty(Of(turned));
         Assert.Empty(Of(turned with { TurnsRolled = null, TemperatureC = null, LoadKg = null }));
         Assert.Equal([RoundCondition.RolledTooLittle], Of(turned with { TurnsRolled = 1 }));
@@ -71,9 +71,9 @@ public sealed class ReadingCircumstancesTests
         SetRound felt = new(0, 0, LockState.Nipped, [new(ReadingMethod.Feel, 2)], Who: "Ada");
         CalibrationPair pair = new(ReadingMethod.Feel, 2, ReadingMethod.Pluck, 69, Who: "Ada");
         SetInput input = Belt(felt) with { Gauge = [pair] };
-        Assert.NotNull(SetAdvising.Of(input).Rounds[0].Loosest);
-        Assert.Null(SetAdvising.Of(input with { Rounds = [felt with { Who = "Ben" }] }).Rounds[0].Loosest);
-        Assert.NotNull(SetAdvising.Of(input with { Gauge = [pair with { Who = null }] }).Rounds[0].Loosest);
+        Assert.NotNull(SetEvaluation.Of(input).Rounds[0].Loosest);
+        Assert.Null(SetEvaluation.Of(input with { Rounds = [felt with { Who = "Ben" }] }).Rounds[0].Loosest);
+        Assert.NotNull(SetEvaluation.Of(input with { Gauge = [pair with { Who = null }] }).Rounds[0].Loosest);
     }
 
     /// <summary>Also of a chain a gauge has its own scale and window, until two pairs tie it to free play.</summary>
@@ -89,9 +89,9 @@ public sealed class ReadingCircumstancesTests
         SetInput input = Chain(gauged);
         Assert.Equal(
             (TightnessUnit.Gauge, NextStep.GiveWindow),
-            (SetAdvising.Of(input).Unit, SetAdvising.Of(input).Next)
+            (SetEvaluation.Of(input).Unit, SetEvaluation.Of(input).Next)
         );
-        SetAdvice own = SetAdvising.Of(
+        SetAdvice own = SetEvaluation.Of(
             input with
             {
                 Setting = input.Setting with { MakerMethod = ReadingMethod.Gauge, MakerLow = 5, MakerHigh = 7 },
@@ -99,7 +99,7 @@ public sealed class ReadingCircumstancesTests
         );
         Assert.Equal(NextStep.Turn, own.Next);
         Assert.All(own.Moves, m => Assert.True(m.Tightens));
-        SetAdvice tied = SetAdvising.Of(
+        SetAdvice tied = SetEvaluation.Of(
             input with
             {
                 Gauge =
@@ -117,23 +117,23 @@ public sealed class ReadingCircumstancesTests
     [Fact]
     public void It_tells_where_round_the_wheel_to_set()
     {
-        Assert.Equal(2, SetAdvising.Of(Chain(Played(0, 34, 31, 27, 30))).Rounds[0].SetAt);
-        Assert.Equal(1, SetAdvising.Of(Belt(Plucked(0, 0, null, 60, 55, 62, 61))).Rounds[0].SetAt);
+        Assert.Equal(2, SetEvaluation.Of(Chain(Played(0, 34, 31, 27, 30))).Rounds[0].SetAt);
+        Assert.Equal(1, SetEvaluation.Of(Belt(Plucked(0, 0, null, 60, 55, 62, 61))).Rounds[0].SetAt);
         // A chain read by a gauge in its own scale is a chain all the same.
         SetRound gauged = new(0, 0, LockState.Nipped, [new(ReadingMethod.Gauge, 4), new(ReadingMethod.Gauge, 6, 1)]);
-        Assert.Equal(1, SetAdvising.Of(Chain(gauged)).Rounds[0].SetAt);
-        Assert.Equal(0, SetAdvising.Of(Belt(gauged)).Rounds[0].SetAt);
+        Assert.Equal(1, SetEvaluation.Of(Chain(gauged)).Rounds[0].SetAt);
+        Assert.Equal(0, SetEvaluation.Of(Belt(gauged)).Rounds[0].SetAt);
     }
 
     /// <summary>Source: discrete Fourier sum, check row i7. 1 % of a frequency is 2 % of its tension: common practice.</summary>
     [Fact]
     public void A_spread_is_told_with_its_cause_and_a_reading_with_its_uncertainty()
     {
-        RoundResult Told(params double[] hz) => SetAdvising.Of(Belt(Plucked(0, 0, null, hz))).Rounds[0];
+        RoundResult Told(params double[] hz) => SetEvaluation.Of(Belt(Plucked(0, 0, null, hz))).Rounds[0];
         RoundResult once = Told(60, 64, 68, 64);
         Assert.Equal((8.0, SpreadCause.WheelRunsOut), (once.SpreadReading, once.Cause));
         Assert.Equal(0.02 * once.Loosest!.Value, once.LoosestSigma!.Value, 1e-9);
-        Working runOut = SetAdvising
+        Working runOut = SetEvaluation
             .Of(Belt(Plucked(0, 0, null, 60, 64, 68, 64)))
             .Workings.Single(w => w.Title == "As if a wheel ran out by");
         Assert.Equal(once.RunOutMm!.Value, runOut.Values[0].Value / runOut.Values[1].Value, 1e-9);
@@ -147,9 +147,9 @@ public sealed class ReadingCircumstancesTests
     public void A_play_read_on_the_wheels_is_told_to_be_off_the_stand()
     {
         SetRound found = Played(0, 34, 31, 27, 30);
-        Assert.False(SetAdvising.Of(Chain(found)).IsOffStand);
-        Assert.True(SetAdvising.Of(Chain(found with { OnStand = false })).IsOffStand);
-        Assert.False(SetAdvising.Of(Belt(Plucked(0, 0, null, 60) with { OnStand = false })).IsOffStand);
+        Assert.False(SetEvaluation.Of(Chain(found)).IsOffStand);
+        Assert.True(SetEvaluation.Of(Chain(found with { OnStand = false })).IsOffStand);
+        Assert.False(SetEvaluation.Of(Belt(Plucked(0, 0, null, 60) with { OnStand = false })).IsOffStand);
     }
 
     [Theory]
@@ -159,7 +159,7 @@ public sealed class ReadingCircumstancesTests
     {
         SetRound round = Played(0, 34);
         round = field == "LoadKg" ? round with { LoadKg = value } : round with { WayLeftMm = value };
-        Refusals.Names($"Rounds[0].{field}", () => SetAdvising.Of(Chain(round)));
+        Refusals.Names($"Rounds[0].{field}", () => SetEvaluation.Of(Chain(round)));
     }
 
     /// <summary>Practice of a bicycle's belt gives way to what a strong pull asks for; a maker's figure stays and is commented.</summary>
@@ -171,9 +171,9 @@ public sealed class ReadingCircumstancesTests
         {
             Setting = input.Setting with { MakerMethod = null, MakerLow = null, MakerHigh = null },
         };
-        TensionWindow usual = SetAdvising.Of(practice).Window!;
+        TensionWindow usual = SetEvaluation.Of(practice).Window!;
         TensionWindow With(SetInput loop, double peakNm) =>
-            SetAdvising.Of(loop with { Source = new("drive", PeakTorqueNm: peakNm) }).Window!;
+            SetEvaluation.Of(loop with { Source = new("drive", PeakTorqueNm: peakNm) }).Window!;
         // What is asked for goes with the pull: one newton metre tells how much for each.
         double perNm = SynchronousNeed(practice);
         double inside = (usual.Low + usual.High) / 2;
@@ -189,13 +189,13 @@ public sealed class ReadingCircumstancesTests
         TensionWindow hard = With(practice, 2 * usual.High / perNm);
         Assert.Equal((usual.Low, usual.High), (hard.Low, hard.High));
         Assert.Contains("see Loads", hard.Reason, StringComparison.Ordinal);
-        TensionWindow maker = With(input, 1.01 * SetAdvising.Of(input).Window!.Low / perNm);
-        Assert.Equal(SetAdvising.Of(input).Window!.Low, maker.Low, 1e-9);
+        TensionWindow maker = With(input, 1.01 * SetEvaluation.Of(input).Window!.Low / perNm);
+        Assert.Equal(SetEvaluation.Of(input).Window!.Low, maker.Low, 1e-9);
         Assert.Contains("loose end is less", maker.Reason, StringComparison.Ordinal);
     }
 
     /// <summary>Tension that keeps a pull of one newton metre from tooth jump, as the window by load alone has it: 1.2 times.</summary>
     private static double SynchronousNeed(SetInput practice) =>
-        SetAdvising.Of(practice with { Kind = MachineKind.Moped, Source = new("drive", PeakTorqueNm: 1) }).Window!.Low
+        SetEvaluation.Of(practice with { Kind = MachineKind.Moped, Source = new("drive", PeakTorqueNm: 1) }).Window!.Low
         / 1.2;
 }

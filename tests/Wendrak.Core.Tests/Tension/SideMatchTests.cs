@@ -24,8 +24,8 @@ public sealed class SideMatchTests
     public void Methods_may_differ_as_long_as_they_tell_the_same()
     {
         SetInput plucked = Belt(Plucked(0, 0, null, 65));
-        double tension = SetAdvising.Of(plucked).Rounds[0].Loosest!.Value;
-        double span = SetAdvising.Of(plucked).Span.SpanMm!.Value;
+        double tension = SetEvaluation.Of(plucked).Rounds[0].Loosest!.Value;
+        double span = SetEvaluation.Of(plucked).Span.SpanMm!.Value;
         double deflection = SpanDeflection.DeflectionMm(span, 20, tension)!.Value;
         SetInput pushed = Belt(new SetRound(0, 0, LockState.Nipped, [new(ReadingMethod.Push, deflection, 0, 20)]));
         Assert.Equal(0, SideMatch.Of(new(plucked, pushed)).Difference, 1e-6);

@@ -91,8 +91,8 @@ internal static class InputQuestions
             )
         );
         yield return Of("/api/fit/groove", new GrooveInput("A", 112, 13, 11, 38, 0.3));
-        foreach (TorqueCarrier carrier in Carriers)
-            yield return Of("/api/loads/carried-torque", new CarriedTorqueInput(carrier, 60, 400, 90));
+        foreach (ShaftHubConnection carrier in Carriers)
+            yield return Of("/api/loads/shaft-hub-capacity", new ShaftHubCapacityInput(carrier, 60, 400, 90));
         yield return Of(
             "/api/set/warmth",
             new ThermalTensionInput(CaseMetal.Aluminium, 600, 95, 20, 0.985, 1_600, 100_000, 1e-5)
@@ -100,7 +100,7 @@ internal static class InputQuestions
         yield return Of("/api/set/sprung-arm", new SprungArmInput(200, 40, 70, 80, 45, 10));
         yield return Of(
             "/api/set/straightness",
-            new StraightnessInput(MachineKind.Winch, LoopMedium.ToothedBelt, 640, 180, null, LineOffsetMm: 2)
+            new StraightnessInput(MachineKind.Winch, DriveElement.ToothedBelt, 640, 180, null, LineOffsetMm: 2)
         );
         yield return Of("/api/set/advice", Visit);
         yield return Of("/api/set/advice", ChainOnItsWheels);
@@ -129,7 +129,7 @@ internal static class InputQuestions
 
     private static RatioBandsInput Bands(AimTarget aim) => new(Geared, Wheels(15, 45), [], ["final"], aim, []);
 
-    private static Loop VBelt => LoopOf(LoopMedium.VBelt, "A");
+    private static Loop VBelt => LoopOf(DriveElement.VBelt, "A");
 
     private static RatioSearchInput Search(Drive drive, Loop loop, double front, double rear)
     {
@@ -173,7 +173,7 @@ internal static class InputQuestions
             [new("a", WheelSide.Front, 14, 4, 15, true), new("b", WheelSide.Front, 14, 10, 38, true)]
         );
 
-    private static readonly TorqueCarrier[] Carriers =
+    private static readonly ShaftHubConnection[] Carriers =
     [
         new KeyJoint(25, 8, 7, 30),
         new SplineJoint(13, 25, 21, 20),
@@ -194,7 +194,7 @@ internal static class InputQuestions
                     LoadKg = kg,
                 };
             return new(
-                DriveOf(1_950, LoopOf(LoopMedium.ToothedBelt, "8M")),
+                DriveOf(1_950, LoopOf(DriveElement.ToothedBelt, "8M")),
                 MachineKind.Motorcycle,
                 Wheels(28, 70),
                 [],

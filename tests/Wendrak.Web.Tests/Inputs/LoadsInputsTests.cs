@@ -57,13 +57,13 @@ public sealed class LoadsInputsTests(WendrakServer server) : IClassFixture<Wendr
     ];
 
     [Theory]
-    [InlineData(LoopMedium.Chain, "12A", 15, 45)]
-    [InlineData(LoopMedium.ToothedBelt, "H", 24, 60)]
-    [InlineData(LoopMedium.VBelt, "B", 150, 300)]
-    [InlineData(LoopMedium.FlatBelt, "flat", 150, 300)]
-    [InlineData(LoopMedium.RoundBelt, "round", 150, 300)]
+    [InlineData(DriveElement.Chain, "12A", 15, 45)]
+    [InlineData(DriveElement.ToothedBelt, "H", 24, 60)]
+    [InlineData(DriveElement.VBelt, "B", 150, 300)]
+    [InlineData(DriveElement.FlatBelt, "flat", 150, 300)]
+    [InlineData(DriveElement.RoundBelt, "round", 150, 300)]
     public async Task What_is_given_counts_or_is_said_not_to(
-        LoopMedium medium,
+        DriveElement medium,
         string standard,
         double front,
         double rear

@@ -45,11 +45,11 @@ internal static class Asked
                 + string.Join(", ", answer["workings"]!.AsArray().Select(w => (string)w!["title"]!))
         );
 
-    public static Loop LoopOf(LoopMedium medium, string standard, string from = "in", string to = "out") =>
-        new("final", "final", from, to, medium, standard, LoopCourse.Open, 0, null, null, null, null, false);
+    public static Loop LoopOf(DriveElement medium, string standard, string from = "in", string to = "out") =>
+        new("final", "final", from, to, medium, standard, BeltArrangement.Open, 0, null, null, null, null, false);
 
     public static Loop Chain(string standard, string from = "in", string to = "out") =>
-        LoopOf(LoopMedium.Chain, standard, from, to);
+        LoopOf(DriveElement.Chain, standard, from, to);
 
     /// <summary>Stages one behind the other, a road wheel of a rolled-out circumference on the last shaft.</summary>
     public static Drive DriveOf(double? rollOutMm, params Stage[] stages) =>

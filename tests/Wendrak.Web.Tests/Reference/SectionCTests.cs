@@ -41,7 +41,7 @@ public sealed class SectionCTests(WendrakServer server) : IClassFixture<WendrakS
             server,
             "/api/fit/loop",
             new LoopFitInput(
-                DriveOf(null, LoopOf(LoopMedium.ToothedBelt, profile)),
+                DriveOf(null, LoopOf(DriveElement.ToothedBelt, profile)),
                 choice,
                 choice,
                 Apart(300),

@@ -17,11 +17,17 @@ public sealed class SectionETests(WendrakServer server) : IClassFixture<WendrakS
         );
 
     [Theory]
-    [InlineData("e1", LoopCourse.Open, 2_090.07, 2_089.98, 155.951)]
-    [InlineData("e2", LoopCourse.Crossed, 2_192.34, 2_189.98, 234.559)]
-    public async Task E1_e2_belt_length(string row, LoopCourse course, double exact, double handbook, double wrapDeg)
+    [InlineData("e1", BeltArrangement.Open, 2_090.07, 2_089.98, 155.951)]
+    [InlineData("e2", BeltArrangement.Crossed, 2_192.34, 2_189.98, 234.559)]
+    public async Task E1_e2_belt_length(
+        string row,
+        BeltArrangement course,
+        double exact,
+        double handbook,
+        double wrapDeg
+    )
     {
-        Loop flat = LoopOf(LoopMedium.FlatBelt, "flat") with { Course = course };
+        Loop flat = LoopOf(DriveElement.FlatBelt, "flat") with { Course = course };
         JsonNode told = await LengthAsync(flat, 150, 400, 600);
         Agrees(row, 0.01, exact, told["neededLength"]);
         Agrees(row, 0.01, handbook, told["handbook"]!["sum"]);
@@ -39,7 +45,7 @@ public sealed class SectionETests(WendrakServer server) : IClassFixture<WendrakS
     {
         LoopChoice choice = new("final", 112, 280, null, 1_600);
         LoopFitInput asked = new(
-            DriveOf(null, LoopOf(LoopMedium.VBelt, "A")),
+            DriveOf(null, LoopOf(DriveElement.VBelt, "A")),
             choice,
             choice,
             Slot(440, 520),
@@ -57,7 +63,7 @@ public sealed class SectionETests(WendrakServer server) : IClassFixture<WendrakS
     [Fact]
     public async Task E4_toothed_belt()
     {
-        JsonNode told = await LengthAsync(LoopOf(LoopMedium.ToothedBelt, "8M"), 28, 70, 420);
+        JsonNode told = await LengthAsync(LoopOf(DriveElement.ToothedBelt, "8M"), 28, 70, 420);
         JsonNode own = told["nearest"]!.AsArray().First(l => (double)l!["length"]! == 155)!;
         Agrees("e4", 0.01, 420.596, own["centreMm"]);
         Agrees("e4", 0.01, 165.391, own["smallWrapDeg"]);
@@ -69,7 +75,7 @@ public sealed class SectionETests(WendrakServer server) : IClassFixture<WendrakS
     [Fact]
     public async Task E5_V_belt_length()
     {
-        JsonNode told = await LengthAsync(LoopOf(LoopMedium.VBelt, "A"), 100, 250, 450);
+        JsonNode told = await LengthAsync(LoopOf(DriveElement.VBelt, "A"), 100, 250, 450);
         Agrees("e5", 0.01, 1_462.31, told["neededLength"]);
         Assert.Equal(1_400, (double)told["nearest"]![0]!["length"]!);
         Agrees("e5", 0.01, 418.37, told["nearest"]![0]!["centreMm"]);

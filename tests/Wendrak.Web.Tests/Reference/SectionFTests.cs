@@ -19,7 +19,7 @@ public sealed class SectionFTests(WendrakServer server) : IClassFixture<WendrakS
     )
     {
         LoopChoice choice = new("final", front, rear, null, lengthMm);
-        Drive drive = DriveOf(null, LoopOf(LoopMedium.FlatBelt, "flat"));
+        Drive drive = DriveOf(null, LoopOf(DriveElement.FlatBelt, "flat"));
         return Of(server, "/api/fit/loop", new LoopFitInput(drive, choice, choice, layout, travel, false, null));
     }
 

@@ -39,11 +39,11 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
 
     /// <summary>Ratio and centrifugal part as the row has them; what a belt could carry at its best speed by h3.</summary>
     [Theory]
-    [InlineData("h1", LoopMedium.VBelt, "A", 0.19, 14.2055, 76)]
-    [InlineData("h2", LoopMedium.FlatBelt, "flat", 0.5, 2.37249, 200)]
+    [InlineData("h1", DriveElement.VBelt, "A", 0.19, 14.2055, 76)]
+    [InlineData("h2", DriveElement.FlatBelt, "flat", 0.5, 2.37249, 200)]
     public async Task H1_h2_friction(
         string row,
-        LoopMedium medium,
+        DriveElement medium,
         string standard,
         double mass,
         double ratio,
@@ -73,7 +73,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
         double centrifugal = 0.19 * speed * speed;
         double pull = 200;
         JsonNode told = await LoadsAsync(
-            LoopOf(LoopMedium.VBelt, "A"),
+            LoopOf(DriveElement.VBelt, "A"),
             100,
             200,
             CentreFor(165, 100, 200),
@@ -100,7 +100,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
         // At rest nothing goes round: slow enough that its mass is no matter.
         double pull = 550;
         JsonNode told = await LoadsAsync(
-            LoopOf(LoopMedium.VBelt, "A"),
+            LoopOf(DriveElement.VBelt, "A"),
             100,
             200,
             CentreFor(160, 100, 200),
@@ -119,7 +119,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
     public async Task H5_slip_margin()
     {
         JsonNode told = await LoadsAsync(
-            LoopOf(LoopMedium.VBelt, "A"),
+            LoopOf(DriveElement.VBelt, "A"),
             100,
             200,
             CentreFor(165, 100, 200),
@@ -139,7 +139,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
             wrap -= (0.143543 + 0.007468 * wrap - 0.000015052 * wrap * wrap - 0.96) / 0.0025;
         double torque = 11_000 / (1_000 * Math.PI / 30);
         JsonNode told = await LoadsAsync(
-            LoopOf(LoopMedium.VBelt, "B"),
+            LoopOf(DriveElement.VBelt, "B"),
             150,
             300,
             CentreFor(wrap, 150, 300),
@@ -159,7 +159,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
         double pitchDiameter = 20 * 12.7 / Math.PI;
         double rear = 80 * 12.7 / Math.PI;
         JsonNode told = await LoadsAsync(
-            LoopOf(LoopMedium.ToothedBelt, "H"),
+            LoopOf(DriveElement.ToothedBelt, "H"),
             20,
             80,
             CentreFor(95, pitchDiameter, rear),
@@ -180,7 +180,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
     {
         double mmPerTooth = 10 / Math.PI;
         JsonNode told = await LoadsAsync(
-            LoopOf(LoopMedium.ToothedBelt, "T10"),
+            LoopOf(DriveElement.ToothedBelt, "T10"),
             28,
             70,
             CentreFor(150, 28 * mmPerTooth, 70 * mmPerTooth),

@@ -10,9 +10,9 @@ namespace Wendrak.Web.Tests.Reference;
 /// <summary>Tension and how it is read: engineering.md i.</summary>
 public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakServer>
 {
-    private Task<JsonNode> AdviceAsync(LoopMedium medium, LoopSetting setting, params SetRound[] rounds)
+    private Task<JsonNode> AdviceAsync(DriveElement medium, LoopSetting setting, params SetRound[] rounds)
     {
-        string standard = medium == LoopMedium.Chain ? "520" : "8M";
+        string standard = medium == DriveElement.Chain ? "520" : "8M";
         return Of(
             server,
             "/api/set/advice",
@@ -27,7 +27,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
                     "final",
                     WidthMm: 20,
                     MassKgPerM: setting.MassKgPerM,
-                    ForceAt1PercentN: medium == LoopMedium.Chain ? null : 1_000
+                    ForceAt1PercentN: medium == DriveElement.Chain ? null : 1_000
                 ),
                 setting,
                 rounds
@@ -42,7 +42,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     public async Task I1_tension_of_a_frequency()
     {
         JsonNode told = await AdviceAsync(
-            LoopMedium.ToothedBelt,
+            DriveElement.ToothedBelt,
             new("final", SpanMm: 440, MassKgPerM: 0.25),
             Read(ReadingMethod.Pluck, null, 55)
         );
@@ -54,7 +54,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     {
         // A window of 320 N and more, by what the shaft carries, told in Hz.
         JsonNode told = await AdviceAsync(
-            LoopMedium.ToothedBelt,
+            DriveElement.ToothedBelt,
             new(
                 "final",
                 SpanMm: 600,
@@ -75,7 +75,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     {
         // Without stiffness the simple form: 25 N push 400 N on 480 mm by 7.5 mm.
         JsonNode told = await AdviceAsync(
-            LoopMedium.ToothedBelt,
+            DriveElement.ToothedBelt,
             new("final", SpanMm: 480, MassKgPerM: 0.12),
             Read(ReadingMethod.Push, 25, 7.5)
         );
@@ -86,7 +86,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     public async Task I4_chain_slack()
     {
         JsonNode told = await AdviceAsync(
-            LoopMedium.Chain,
+            DriveElement.Chain,
             new("final", SpanMm: 600, Suspension: RearSuspension.SwingArm),
             Read(ReadingMethod.FreePlay, null, 45)
         );
@@ -102,7 +102,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     {
         SetRound after = Read(ReadingMethod.Pluck, null, 46) with { LeftUnits = 1.5, RightUnits = 1.5 };
         JsonNode told = await AdviceAsync(
-            LoopMedium.ToothedBelt,
+            DriveElement.ToothedBelt,
             new("final", AdjusterKind.TwoEnds, MmPerUnit: 1),
             Read(ReadingMethod.Pluck, null, 38),
             after
@@ -116,7 +116,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     public async Task I6_turns_from_stiffness()
     {
         SetInput question = new(
-            DriveOf(null, LoopOf(LoopMedium.ToothedBelt, "T10")),
+            DriveOf(null, LoopOf(DriveElement.ToothedBelt, "T10")),
             MachineKind.Moped,
             Wheels(20, 81, 150),
             [],
@@ -136,7 +136,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     public async Task I7_readings_round_the_wheel()
     {
         JsonNode told = await AdviceAsync(
-            LoopMedium.Chain,
+            DriveElement.Chain,
             new("final", SpanMm: 600, Suspension: RearSuspension.SwingArm),
             Read(ReadingMethod.FreePlay, null, 34, 31, 27, 30)
         );

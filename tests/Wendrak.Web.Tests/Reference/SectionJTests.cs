@@ -17,7 +17,7 @@ public sealed class SectionJTests(WendrakServer server) : IClassFixture<WendrakS
             "/api/set/straightness",
             new StraightnessInput(
                 MachineKind.Moped,
-                LoopMedium.ToothedBelt,
+                DriveElement.ToothedBelt,
                 560,
                 null,
                 null,
@@ -38,7 +38,7 @@ public sealed class SectionJTests(WendrakServer server) : IClassFixture<WendrakS
             "/api/set/straightness",
             new StraightnessInput(
                 MachineKind.Moped,
-                LoopMedium.ToothedBelt,
+                DriveElement.ToothedBelt,
                 600,
                 250,
                 new LoopSetting("final", MmPerUnit: 1.25),

@@ -5,8 +5,8 @@ import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { startingAim, useBench, type Workbench } from '../machine/useWorkbench'
 import work from '../machine/work.module.css'
+import { EmptyState } from '../shell/EmptyState'
 import { Panel } from '../shell/Panel'
-import { Sentence } from '../shell/Sentence'
 import { AimDetails } from './AimDetails'
 import { AimList } from './AimList'
 import { DrivePanel } from './DrivePanel'
@@ -32,9 +32,9 @@ export default function AimView() {
     >
       <AimList bench={bench} />
       {bench.aims.length === 0 && (
-        <Sentence title="No aim is kept for this machine.">
+        <EmptyState title="No aim is kept for this machine.">
           Make one to see which wheels reach it; a reading or a trial needs none.
-        </Sentence>
+        </EmptyState>
       )}
     </Panel>
   )

@@ -75,7 +75,7 @@ export type NeighbourPair = Schemas['NeighbourPair']
 export type BeltCodeReading = Schemas['BeltCodeReading']
 export type CutBeltInput = Schemas['CutBeltInput']
 export type GrooveResult = Schemas['GrooveResult']
-export type CarriedTorqueInput = Schemas['CarriedTorqueInput']
+export type ShaftHubCapacityInput = Schemas['ShaftHubCapacityInput']
 export type KnownChainInput = Schemas['KnownChainInput']
 export type LoadsInput = Schemas['LoadsInput']
 export type LoopLoadsResult = Schemas['LoopLoadsResult']
@@ -113,11 +113,11 @@ export type RoundCondition = Schemas['RoundCondition']
 export type UncountedInput = Schemas['UncountedInput']
 export type InstrumentFinding = Schemas['InstrumentFinding']
 export type OpenReading = Schemas['OpenReading']
-export type PluckHearing = Schemas['PluckHearing']
+export type FrequencyReading = Schemas['FrequencyReading']
 export type PracticeInput = Schemas['PracticeInput']
 export type RestorePreview = Schemas['RestorePreview']
-export type RedoInput = Schemas['RedoInput']
-export type RedoItem = Schemas['RedoItem']
+export type FollowUpInput = Schemas['FollowUpInput']
+export type FollowUpTask = Schemas['FollowUpTask']
 export type NewTrial = Schemas['NewTrial']
 
 /** An input was refused: every wrong field with the bound it broke. */
@@ -240,8 +240,8 @@ export const explainSpacers = (body: Schemas['SpacerWorkingsInput'], s: Signal =
   answered(client.POST('/api/fit/spacer-workings', { body, ...s }))
 export const loadLoop = (body: LoadsInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/loop', { body, ...s }))
-export const carryTorque = (body: CarriedTorqueInput, s: Signal = {}) =>
-  answered(client.POST('/api/loads/carried-torque', { body, ...s }))
+export const carryTorque = (body: ShaftHubCapacityInput, s: Signal = {}) =>
+  answered(client.POST('/api/loads/shaft-hub-capacity', { body, ...s }))
 export const loadKnownChain = (body: KnownChainInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/known-chain', { body, ...s }))
 export const askClosing = (body: Schemas['ClosingQuestion'], s: Signal = {}) =>
@@ -277,7 +277,7 @@ export const addJobEvents = ({ id, events }: { id: number; events: SentEvent[] }
 export async function listen(
   recording: Blob,
   range?: { lowHz: number; highHz: number },
-): Promise<PluckHearing> {
+): Promise<FrequencyReading> {
   const query = range ? `?lowHz=${range.lowHz}&highHz=${range.highHz}` : ''
   const response = await fetch(`/api/set/listen${query}`, {
     method: 'POST',
@@ -286,7 +286,7 @@ export async function listen(
   })
   const body: unknown = await response.json().catch(() => undefined)
   if (!response.ok) throw refusal(body, response.status)
-  return body as PluckHearing
+  return body as FrequencyReading
 }
 
 /** The sound of a span at a frequency, as a WAV file. */
@@ -340,7 +340,7 @@ export const changeSetup = (body: Setup) =>
 export const fitSetup = (id: number, version: number) =>
   answered(client.POST('/api/setups/{id}/fit', { params: { path: { id } }, body: { version } }))
 
-export const redoAfter = (body: RedoInput, s: Signal = {}) =>
+export const redoAfter = (body: FollowUpInput, s: Signal = {}) =>
   answered(client.POST('/api/redo', { body, ...s }))
 
 export const listAims = (id: number) =>

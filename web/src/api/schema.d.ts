@@ -484,7 +484,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/loads/carried-torque": {
+    "/api/loads/shaft-hub-capacity": {
         parameters: {
             query?: never;
             header?: never;
@@ -493,7 +493,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["carryTorque"];
+        post: operations["checkShaftHub"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1565,6 +1565,11 @@ export interface components {
         BackupName: {
             name: string;
         };
+        /**
+         * @description An open loop keeps the sense of rotation, a crossed one turns it round.
+         * @enum {unknown}
+         */
+        BeltArrangement: "open" | "crossed";
         /** @description What a code says. */
         BeltCodeAnswer: {
             reading: null | components["schemas"]["BeltCodeReading"];
@@ -1584,7 +1589,7 @@ export interface components {
         BeltCodeLength: "pitch" | "datum" | "inside" | "effective";
         /** @description A belt's code, read. */
         BeltCodeReading: {
-            medium: components["schemas"]["LoopMedium"];
+            medium: components["schemas"]["DriveElement"];
             standard: string;
             /** @description What the figure in the code is. */
             told: components["schemas"]["BeltCodeLength"];
@@ -1662,60 +1667,6 @@ export interface components {
             /** @description Whose hand it is: another person's feel is not tied by it; null for anybody's. */
             who?: null | string;
         };
-        /** @description A joint and the torque it must pass on. */
-        CarriedTorqueInput: {
-            carrier: components["schemas"]["TorqueCarrier"];
-            /**
-             * Format: double
-             * @description With shock, the hardest there is.
-             */
-            torqueNm: number;
-            /**
-             * Format: double
-             * @description Of the softer part; null for mild steel.
-             */
-            yieldMpa: null | number;
-            /**
-             * Format: double
-             * @description Torque that this joint was tested with and held; wins over the sum.
-             */
-            proofTorqueNm: null | number;
-            /**
-             * @description As the drive's LoadSource says: then figures are told and no verdict.
-             * @default false
-             */
-            liftsOrFlies: boolean;
-        };
-        CarriedTorqueResult: {
-            stresses: components["schemas"]["CarrierStress"][];
-            /** Format: double */
-            yieldMpa: number;
-            /**
-             * Format: double
-             * @description Of the proof test where there was one, else the smallest of the stresses.
-             */
-            margin: number;
-            /** Format: double */
-            wantedMargin: number;
-            /** @description True where a proof test has the say. */
-            isProven: boolean;
-            verdict: components["schemas"]["Verdict"];
-            workings: components["schemas"]["Working"][];
-        };
-        CarrierStress: {
-            kind: components["schemas"]["CarrierStressKind"];
-            /** Format: double */
-            stressMpa: number;
-            /**
-             * Format: double
-             * @description Stress at which it gives way for good.
-             */
-            yieldMpa: number;
-            /** Format: double */
-            margin: number;
-        };
-        /** @enum {unknown} */
-        CarrierStressKind: "shear" | "bearing" | "torsion";
         /**
          * @description What holds two shafts apart.
          * @enum {unknown}
@@ -1748,6 +1699,22 @@ export interface components {
              * @description Longer runs want a guide.
              */
             upperLimitMm: number;
+        };
+        /** @description Whether a chain that comes off a sprocket finds room between its tips and an edge, or jams there. */
+        ChainJamClearance: {
+            /** @description The sprocket nearest to the edge. */
+            wheel: string;
+            /**
+             * Format: double
+             * @description From its tips to the edge as near as that comes, mm; negative when they touch.
+             */
+            roomMm: number;
+            /**
+             * Format: double
+             * @description Height of a chain that stands on the tips, mm.
+             */
+            neededMm: number;
+            isOpen: boolean;
         };
         /** @description How a chain of this speed is oiled, by both practices. */
         ChainOiling: {
@@ -1799,6 +1766,11 @@ export interface components {
          * @enum {unknown}
          */
         ChangedPart: "frontWheel" | "rearWheel" | "loopLength" | "loopKind" | "place" | "edge" | "roadWheel" | "gearing";
+        /**
+         * @description Which wheels have to be changed.
+         * @enum {unknown}
+         */
+        ChangedSprockets: "nothing" | "frontOnly" | "rearOnly" | "both" | "severalLoops";
         /** @description Power to enter the charts of chain makers with, by both practices. */
         ChartPower: {
             point: components["schemas"]["OperatingPointKind"];
@@ -1848,7 +1820,7 @@ export interface components {
             /** Format: double */
             leastMm: number;
             state: components["schemas"]["ClearanceState"];
-            wayOut: null | components["schemas"]["WayOut"];
+            chainJamClearance: null | components["schemas"]["ChainJamClearance"];
         };
         /** @description An edge that nothing of the loop may touch: case, arm, pad, tyre, guard, ground. */
         ClearanceLimit: {
@@ -1952,6 +1924,20 @@ export interface components {
             /** @description The thing as it is stored now; null when it is gone. */
             current?: unknown;
         };
+        ConnectionStress: {
+            kind: components["schemas"]["ConnectionStressKind"];
+            /** Format: double */
+            stressMpa: number;
+            /**
+             * Format: double
+             * @description Stress at which it gives way for good.
+             */
+            yieldMpa: number;
+            /** Format: double */
+            margin: number;
+        };
+        /** @enum {unknown} */
+        ConnectionStressKind: "shear" | "bearing" | "torsion";
         /**
          * @description A limit of the machine that a pair breaks.
          * @enum {unknown}
@@ -2078,6 +2064,11 @@ export interface components {
              */
             speedometerErrorPercent: number;
         };
+        /**
+         * @description What runs over the wheels of a loop.
+         * @enum {unknown}
+         */
+        DriveElement: "chain" | "toothedBelt" | "vBelt" | "flatBelt" | "roundBelt";
         DriveFinding: {
             kind: components["schemas"]["DriveFindingKind"];
             /** @description Names of the outputs or drives it is about. */
@@ -2323,6 +2314,26 @@ export interface components {
             /** @description Least slack first; at most 200. */
             pairs: components["schemas"]["FixedCentrePair"][];
         };
+        /** @description A machine before and after a change. */
+        FollowUpInput: {
+            before: components["schemas"]["DrivesAsBuilt"];
+            after: components["schemas"]["DrivesAsBuilt"];
+        };
+        /**
+         * @description What has to be looked at again after a change.
+         * @enum {unknown}
+         */
+        FollowUpKind: "ratio" | "speedometer" | "length" | "slot" | "clearances" | "suspensionPlay" | "alignment" | "reading";
+        /** @description One thing to do again. */
+        FollowUpTask: {
+            task: components["schemas"]["FollowUpKind"];
+            driveKey: string;
+            /** @description The loop it is about; null for the whole drive. */
+            loopKey: null | string;
+            because: components["schemas"]["ChangedPart"][];
+            /** @description Where it is done. */
+            station: components["schemas"]["Station"];
+        };
         FractionLeft: {
             /** Format: double */
             hours: number;
@@ -2359,6 +2370,34 @@ export interface components {
              */
             takenUpByMm: null | number;
         };
+        FrequencyReading: {
+            quality: components["schemas"]["FrequencyReadingQuality"];
+            /**
+             * Format: double
+             * @description Null unless clear.
+             */
+            hz: null | number;
+            /**
+             * Format: double
+             * @description What it would be if one had to guess; null where nothing rings.
+             */
+            guessHz: null | number;
+            /**
+             * Format: double
+             * @description Part of the sound that repeats itself, 0 to 1.
+             */
+            clarity: number;
+            /** @description Whether it lies in the range expected of the drive; null without one. It is told either way. */
+            isAsExpected: null | boolean;
+            /** @description Of the ringing part, −1 to 1, for a picture. */
+            waveform: number[];
+            /** @description Loudness, 0 to 1, from 0 Hz on in equal steps. */
+            spectrum: number[];
+            /** Format: double */
+            spectrumStepHz: number;
+        };
+        /** @enum {unknown} */
+        FrequencyReadingQuality: "clear" | "notSure" | "silence" | "noPluck";
         /** @description What a belt or rope by friction could do at best. */
         FrictionFigures: {
             /**
@@ -2547,7 +2586,7 @@ export interface components {
         GrooveVerdict: "seated" | "bottoms" | "standsProud" | "sitsDeep";
         /** @description How the data is. */
         Health: {
-            /** @description “ok”, “nearlyFull”, or what is in the way of writing. */
+            /** @description “ok”, “nearlyFull”, or what is in the way of edit. */
             status: string;
             /** @description What is the matter and what to do, in a sentence; null when all is well. */
             message: null | string;
@@ -2566,8 +2605,6 @@ export interface components {
             /** @description What was found damaged since the start. */
             damaged: string[];
         };
-        /** @enum {unknown} */
-        Hearing: "clear" | "notSure" | "silence" | "noPluck";
         /** @description A typical hub gear: wheel turns per sprocket turn in every gear, lowest gear first. */
         HubGearPattern: {
             name: string;
@@ -2927,7 +2964,7 @@ export interface components {
             unjudged: null | components["schemas"]["Unjudged"];
         };
         /** @enum {unknown} */
-        LoadCheckKind: "breakingLoad" | "breakingLoadWithShock" | "pinPressure" | "climbing" | "chainSpeed" | "ripple" | "oddTeeth" | "wrap" | "rating" | "galling" | "slip" | "beltCount" | "beltSpeed" | "lowBeltSpeed" | "longDistance" | "shortDistance" | "smallestFront" | "smallPulley" | "beltPull" | "teethInMesh" | "toothJump";
+        LoadCheckKind: "breakingLoad" | "breakingLoadWithShock" | "pinPressure" | "toothJumping" | "chainSpeed" | "ripple" | "oddTeeth" | "wrap" | "rating" | "galling" | "slip" | "beltCount" | "beltSpeed" | "lowBeltSpeed" | "longDistance" | "shortDistance" | "smallestFront" | "smallPulley" | "beltPull" | "teethInMesh" | "toothJump";
         /** @description What drives a drive and what it moves. Everything that is null has a default, or is not counted. */
         LoadSource: {
             /** @description The drive it belongs to. */
@@ -3018,7 +3055,7 @@ export interface components {
         LoopAlternative: {
             /** @description What people call it; tells several apart. */
             name: string;
-            medium: components["schemas"]["LoopMedium"];
+            medium: components["schemas"]["DriveElement"];
             standard: string;
             /**
              * Format: double
@@ -3034,7 +3071,7 @@ export interface components {
         LoopAlternativeStart: {
             drive: components["schemas"]["Drive"];
             choice: components["schemas"]["LoopChoice"];
-            medium: components["schemas"]["LoopMedium"];
+            medium: components["schemas"]["DriveElement"];
         };
         /** @description The wheels a setup puts on one loop. */
         LoopChoice: {
@@ -3135,11 +3172,6 @@ export interface components {
             /** @description What a belt asks of a frame; empty for chains and machines that are not pedalled. */
             conditions: components["schemas"]["FrameCondition"][];
         };
-        /**
-         * @description An open loop keeps the sense of rotation, a crossed one turns it round.
-         * @enum {unknown}
-         */
-        LoopCourse: "open" | "crossed";
         /** @description The side view as files. */
         LoopDrawingFiles: {
             svg: string;
@@ -3239,7 +3271,7 @@ export interface components {
             loopKey: string;
             /** @description The driving or the driven wheel. */
             side: components["schemas"]["WheelSide"];
-            carrier: components["schemas"]["TorqueCarrier"];
+            carrier: components["schemas"]["ShaftHubConnection"];
             /**
              * Format: double
              * @description Of the softer part; null for mild steel.
@@ -3329,11 +3361,6 @@ export interface components {
             life: null | components["schemas"]["ElongationLife"];
             workings: components["schemas"]["Working"][];
         };
-        /**
-         * @description What runs over the wheels of a loop.
-         * @enum {unknown}
-         */
-        LoopMedium: "chain" | "toothedBelt" | "vBelt" | "flatBelt" | "roundBelt";
         /** @description A loop laid round its wheels. */
         LoopPath: {
             wheels: components["schemas"]["WrappedWheel"][];
@@ -3351,7 +3378,7 @@ export interface components {
             rearSize: number;
             /** Format: double */
             ratio: number;
-            moves: components["schemas"]["Moves"];
+            changedSprockets: components["schemas"]["ChangedSprockets"];
             /**
              * Format: double
              * @description Speed ripple of the smaller wheel of a chain; null for belts.
@@ -3613,7 +3640,7 @@ export interface components {
         LoopSummary: {
             loopKey: string;
             name: string;
-            medium: components["schemas"]["LoopMedium"];
+            medium: components["schemas"]["DriveElement"];
             standard: string;
             /** Format: double */
             frontSize: number;
@@ -3834,11 +3861,6 @@ export interface components {
          * @enum {unknown}
          */
         MoverKind: "axle" | "bothArms" | "motor" | "eccentric" | "tensioner";
-        /**
-         * @description Which wheels have to be changed.
-         * @enum {unknown}
-         */
-        Moves: "nothing" | "frontOnly" | "rearOnly" | "both" | "severalLoops";
         /** @description A new aim beside the remembered ones of the same drive. */
         NearestAimInput: {
             drive: components["schemas"]["Drive"];
@@ -4041,32 +4063,6 @@ export interface components {
              * @description Length beyond the path; negative where the chain is stretched.
              */
             excessMm: number;
-        };
-        PluckHearing: {
-            hearing: components["schemas"]["Hearing"];
-            /**
-             * Format: double
-             * @description Null unless clear.
-             */
-            hz: null | number;
-            /**
-             * Format: double
-             * @description What it would be if one had to guess; null where nothing rings.
-             */
-            guessHz: null | number;
-            /**
-             * Format: double
-             * @description Part of the sound that repeats itself, 0 to 1.
-             */
-            clarity: number;
-            /** @description Whether it lies in the range expected of the drive; null without one. It is told either way. */
-            isAsExpected: null | boolean;
-            /** @description Of the ringing part, −1 to 1, for a picture. */
-            waveform: number[];
-            /** @description Loudness, 0 to 1, from 0 Hz on in equal steps. */
-            spectrum: number[];
-            /** Format: double */
-            spectrumStepHz: number;
         };
         /** @description A place in the side view: x to the right, y up, mm. Origin and view are the machine's own choice. */
         Point: {
@@ -4297,7 +4293,7 @@ export interface components {
              * @description From the geometric middle of the nearest band; null without an aim.
              */
             offMiddlePercent: null | number;
-            moves: components["schemas"]["Moves"];
+            changedSprockets: components["schemas"]["ChangedSprockets"];
             /** Format: double */
             workMinutes: number;
             /**
@@ -4408,26 +4404,6 @@ export interface components {
         ReadingMethod: "pluck" | "push" | "gauge" | "freePlay" | "feel" | null;
         /** @enum {unknown} */
         RearSuspension: "rigid" | "swingArm" | null;
-        /** @description A machine before and after a change. */
-        RedoInput: {
-            before: components["schemas"]["DrivesAsBuilt"];
-            after: components["schemas"]["DrivesAsBuilt"];
-        };
-        /** @description One thing to do again. */
-        RedoItem: {
-            task: components["schemas"]["RedoTask"];
-            driveKey: string;
-            /** @description The loop it is about; null for the whole drive. */
-            loopKey: null | string;
-            because: components["schemas"]["ChangedPart"][];
-            /** @description Where it is done. */
-            station: components["schemas"]["Station"];
-        };
-        /**
-         * @description What has to be looked at again after a change.
-         * @enum {unknown}
-         */
-        RedoTask: "ratio" | "speedometer" | "length" | "slot" | "clearances" | "suspensionPlay" | "alignment" | "reading";
         /** @description An aim that is remembered, with what was tried against it. */
         RememberedAim: {
             /** Format: int64 */
@@ -4972,7 +4948,7 @@ export interface components {
             fittedAtKm: null | number;
             note: null | string;
             /** @description What must still be done again since it went on or was changed; only as fitted has any. */
-            redo?: null | components["schemas"]["RedoItem"][];
+            redo?: null | components["schemas"]["FollowUpTask"][];
             /**
              * Format: int64
              * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
@@ -5045,6 +5021,117 @@ export interface components {
         };
         /** @enum {unknown} */
         SetupStatus: "asFitted" | "trial" | "former" | "discarded" | "asDelivered";
+        /** @description A joint and the torque it must pass on. */
+        ShaftHubCapacityInput: {
+            carrier: components["schemas"]["ShaftHubConnection"];
+            /**
+             * Format: double
+             * @description With shock, the hardest there is.
+             */
+            torqueNm: number;
+            /**
+             * Format: double
+             * @description Of the softer part; null for mild steel.
+             */
+            yieldMpa: null | number;
+            /**
+             * Format: double
+             * @description Torque that this joint was tested with and held; wins over the sum.
+             */
+            proofTorqueNm: null | number;
+            /**
+             * @description As the drive's LoadSource says: then figures are told and no verdict.
+             * @default false
+             */
+            liftsOrFlies: boolean;
+        };
+        ShaftHubCapacityResult: {
+            stresses: components["schemas"]["ConnectionStress"][];
+            /** Format: double */
+            yieldMpa: number;
+            /**
+             * Format: double
+             * @description Of the proof test where there was one, else the smallest of the stresses.
+             */
+            margin: number;
+            /** Format: double */
+            wantedMargin: number;
+            /** @description True where a proof test has the say. */
+            isProven: boolean;
+            verdict: components["schemas"]["Verdict"];
+            workings: components["schemas"]["Working"][];
+        };
+        /** @description What passes the torque on between a wheel and its shaft, or the shaft itself. */
+        ShaftHubConnection: components["schemas"]["ShaftHubConnectionKeyJoint"] | components["schemas"]["ShaftHubConnectionSplineJoint"] | components["schemas"]["ShaftHubConnectionBoltCircle"] | components["schemas"]["ShaftHubConnectionSolidShaft"];
+        ShaftHubConnectionBoltCircle: {
+            /** @enum {string} */
+            kind: "boltCircle";
+            /** Format: int32 */
+            bolts: number;
+            /**
+             * Format: double
+             * @description Diameter that the bolts stand on.
+             */
+            circleMm: number;
+            /**
+             * Format: double
+             * @description Diameter in the joint: of the thread's core where the thread reaches into it.
+             */
+            boltMm: number;
+        };
+        ShaftHubConnectionKeyJoint: {
+            /** @enum {string} */
+            kind: "key";
+            /**
+             * Format: double
+             * @description Diameter of the shaft.
+             */
+            shaftMm: number;
+            /** Format: double */
+            widthMm: number;
+            /** Format: double */
+            heightMm: number;
+            /**
+             * Format: double
+             * @description Of the key where it bears.
+             */
+            lengthMm: number;
+        };
+        ShaftHubConnectionSolidShaft: {
+            /** @enum {string} */
+            kind: "shaft";
+            /**
+             * Format: double
+             * @description At the thinnest place.
+             */
+            diameterMm: number;
+            /**
+             * Format: double
+             * @description 0 for a solid one.
+             */
+            boreMm: number;
+        };
+        ShaftHubConnectionSplineJoint: {
+            /** @enum {string} */
+            kind: "spline";
+            /**
+             * Format: int32
+             * @description Number of them.
+             */
+            splines: number;
+            /**
+             * Format: double
+             * @description Over the splines of the shaft.
+             */
+            outerMm: number;
+            /**
+             * Format: double
+             * @description At their feet.
+             */
+            innerMm: number;
+            /** Format: double */
+            lengthMm: number;
+        };
         /** @description What the two runs of a loop put on a shaft. */
         ShaftLoadResult: {
             /** Format: double */
@@ -5482,10 +5569,10 @@ export interface components {
         StageLoop: {
             /** @enum {string} */
             kind: "loop";
-            medium: components["schemas"]["LoopMedium"];
+            medium: components["schemas"]["DriveElement"];
             /** @description Designation of the chain, belt profile or section, e.g. “520”, “8M”, “A”. */
             standard: string;
-            course: components["schemas"]["LoopCourse"];
+            course: components["schemas"]["BeltArrangement"];
             /**
              * Format: double
              * @description Speed lost to slip and creep, 0 to below 0.1; 0 for chains and toothed belts.
@@ -5579,7 +5666,7 @@ export interface components {
         };
         /** @description Wheels that a new loop starts with until the owner gives the right ones. */
         StartingWheels: {
-            medium: components["schemas"]["LoopMedium"];
+            medium: components["schemas"]["DriveElement"];
             /** @description Chain, profile or section such a loop usually has. */
             standard: string;
             /**
@@ -5677,7 +5764,7 @@ export interface components {
         /** @description What was measured of how straight a loop runs; one of the readings, in the way people have it. */
         StraightnessInput: {
             kind: components["schemas"]["MachineKind"];
-            medium: components["schemas"]["LoopMedium"];
+            medium: components["schemas"]["DriveElement"];
             /**
              * Format: double
              * @description Between both shafts, for limits that go with it.
@@ -5885,77 +5972,6 @@ export interface components {
              */
             afterLastN: number;
         };
-        /** @description What passes the torque on between a wheel and its shaft, or the shaft itself. */
-        TorqueCarrier: components["schemas"]["TorqueCarrierKeyJoint"] | components["schemas"]["TorqueCarrierSplineJoint"] | components["schemas"]["TorqueCarrierBoltCircle"] | components["schemas"]["TorqueCarrierSolidShaft"];
-        TorqueCarrierBoltCircle: {
-            /** @enum {string} */
-            kind: "boltCircle";
-            /** Format: int32 */
-            bolts: number;
-            /**
-             * Format: double
-             * @description Diameter that the bolts stand on.
-             */
-            circleMm: number;
-            /**
-             * Format: double
-             * @description Diameter in the joint: of the thread's core where the thread reaches into it.
-             */
-            boltMm: number;
-        };
-        TorqueCarrierKeyJoint: {
-            /** @enum {string} */
-            kind: "key";
-            /**
-             * Format: double
-             * @description Diameter of the shaft.
-             */
-            shaftMm: number;
-            /** Format: double */
-            widthMm: number;
-            /** Format: double */
-            heightMm: number;
-            /**
-             * Format: double
-             * @description Of the key where it bears.
-             */
-            lengthMm: number;
-        };
-        TorqueCarrierSolidShaft: {
-            /** @enum {string} */
-            kind: "shaft";
-            /**
-             * Format: double
-             * @description At the thinnest place.
-             */
-            diameterMm: number;
-            /**
-             * Format: double
-             * @description 0 for a solid one.
-             */
-            boreMm: number;
-        };
-        TorqueCarrierSplineJoint: {
-            /** @enum {string} */
-            kind: "spline";
-            /**
-             * Format: int32
-             * @description Number of them.
-             */
-            splines: number;
-            /**
-             * Format: double
-             * @description Over the splines of the shaft.
-             */
-            outerMm: number;
-            /**
-             * Format: double
-             * @description At their feet.
-             */
-            innerMm: number;
-            /** Format: double */
-            lengthMm: number;
-        };
         /**
          * @description What bounds the torque at an operating point.
          * @enum {unknown}
@@ -6004,22 +6020,6 @@ export interface components {
         Unjudged: "inputMissing" | "tableSilent" | "ruleDoesNotHold" | "notDecidedHere" | null;
         /** @enum {unknown} */
         Verdict: "fine" | "watch" | "stop" | "advice" | "notApplicable";
-        /** @description Whether a chain that comes off a sprocket finds room between its tips and an edge, or jams there. */
-        WayOut: {
-            /** @description The sprocket nearest to the edge. */
-            wheel: string;
-            /**
-             * Format: double
-             * @description From its tips to the edge as near as that comes, mm; negative when they touch.
-             */
-            roomMm: number;
-            /**
-             * Format: double
-             * @description Height of a chain that stands on the tips, mm.
-             */
-            neededMm: number;
-            isOpen: boolean;
-        };
         /** @description What a wheel of a loop is to the geometry, mm. */
         WheelOutline: {
             /**
@@ -7119,7 +7119,7 @@ export interface operations {
             };
         };
     };
-    carryTorque: {
+    checkShaftHub: {
         parameters: {
             query?: never;
             header?: never;
@@ -7128,7 +7128,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CarriedTorqueInput"];
+                "application/json": components["schemas"]["ShaftHubCapacityInput"];
             };
         };
         responses: {
@@ -7138,7 +7138,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CarriedTorqueResult"];
+                    "application/json": components["schemas"]["ShaftHubCapacityResult"];
                 };
             };
             /** @description Bad Request */
@@ -7566,7 +7566,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PluckHearing"];
+                    "application/json": components["schemas"]["FrequencyReading"];
                 };
             };
             /** @description Bad Request */
@@ -7611,7 +7611,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RedoInput"];
+                "application/json": components["schemas"]["FollowUpInput"];
             };
         };
         responses: {
@@ -7621,7 +7621,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RedoItem"][];
+                    "application/json": components["schemas"]["FollowUpTask"][];
                 };
             };
             /** @description Bad Request */
@@ -7874,7 +7874,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RedoItem"][];
+                    "application/json": components["schemas"]["FollowUpTask"][];
                 };
             };
             /** @description Bad Request */

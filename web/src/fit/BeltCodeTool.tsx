@@ -6,7 +6,7 @@ import { useComputed } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Outdated } from '../shell/Outdated'
 import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
@@ -79,17 +79,19 @@ function Reading({ read, bench, fit }: { read: BeltCodeReading; bench: Workbench
   const length = read.teeth ?? read.lengthMm
   return (
     <>
-      <Figure name="profile or section">
+      <LabelledValue name="profile or section">
         {read.standard}
         {read.isNotched !== null && `, ${read.isNotched ? 'notched inside' : 'plain'}`}
-      </Figure>
-      {read.teeth !== null && <Figure name="teeth">{plain(read.teeth)}</Figure>}
-      <Figure name={TOLD[read.told]}>{units.show('fine', read.lengthMm)}</Figure>
+      </LabelledValue>
+      {read.teeth !== null && <LabelledValue name="teeth">{plain(read.teeth)}</LabelledValue>}
+      <LabelledValue name={TOLD[read.told]}>{units.show('fine', read.lengthMm)}</LabelledValue>
       {read.insideLengthMm !== null && (
-        <Figure name="inside length">{units.show('fine', read.insideLengthMm)}</Figure>
+        <LabelledValue name="inside length">{units.show('fine', read.insideLengthMm)}</LabelledValue>
       )}
-      {read.widthMm !== null && <Figure name="width">{units.show('fine', read.widthMm)}</Figure>}
-      <Figure name="written">{read.code}</Figure>
+      {read.widthMm !== null && (
+        <LabelledValue name="width">{units.show('fine', read.widthMm)}</LabelledValue>
+      )}
+      <LabelledValue name="written">{read.code}</LabelledValue>
       {!isSame && (
         <p style={{ color: 'var(--watch)', marginTop: 6 }}>
           ▲ This loop is entered as {fit.loop.standard}, the belt says {read.standard}.

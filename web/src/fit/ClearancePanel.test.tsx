@@ -13,7 +13,7 @@ const gap = (name: string, part: Partial<ClearanceFigure> = {}): ClearanceFigure
   worstGapMm: 5.5,
   leastMm: 3,
   state: 'clear',
-  wayOut: { wheel: 'front', roomMm: 20, neededMm: 12.6, isOpen: true },
+  chainJamClearance: { wheel: 'front', roomMm: 20, neededMm: 12.6, isOpen: true },
   ...part,
 })
 const panel = (...clearances: ClearanceFigure[]) =>
@@ -29,13 +29,13 @@ describe('what the loop must clear', () => {
   })
 
   it('says where a chain that comes off would jam', () => {
-    panel(gap('case', { wayOut: { wheel: 'front', roomMm: 7, neededMm: 12.6, isOpen: false } }))
+    panel(gap('case', { chainJamClearance: { wheel: 'front', roomMm: 7, neededMm: 12.6, isOpen: false } }))
     expect(screen.getByText(/jams between front and case: 7\.0\smm of room, 12\.6\smm/)).toBeTruthy()
     expect(screen.queryByText(/finds its way out/)).toBeNull()
   })
 
   it('speaks of no way out where there is no chain, and is not there without edges', () => {
-    const { unmount } = panel(gap('case', { wayOut: null }))
+    const { unmount } = panel(gap('case', { chainJamClearance: null }))
     expect(screen.queryByText(/way out/)).toBeNull()
     unmount()
     panel()

@@ -18,7 +18,7 @@ export function ClearancePanel({ answer, isStale }: { answer: LoopFitResult; isS
   if (answer.clearances.length === 0) return null
   const gap = (mm: number) => units.show('fine', mm, units.system === 'inch' ? 2 : 1)
   const jams = answer.clearances.flatMap((c) =>
-    c.wayOut && !c.wayOut.isOpen ? [{ name: c.name, ...c.wayOut }] : [],
+    c.chainJamClearance && !c.chainJamClearance.isOpen ? [{ name: c.name, ...c.chainJamClearance }] : [],
   )
   return (
     <Panel title="Clearances" isStale={isStale}>
@@ -57,7 +57,7 @@ export function ClearancePanel({ answer, isStale }: { answer: LoopFitResult; isS
           ▲ {jamText(j, units)}
         </p>
       ))}
-      {jams.length === 0 && answer.clearances.some((c) => c.wayOut) && (
+      {jams.length === 0 && answer.clearances.some((c) => c.chainJamClearance) && (
         <p className="cap" style={{ marginTop: 6 }}>
           A chain that comes off finds its way out everywhere.
         </p>

@@ -7,10 +7,10 @@ import { pairText } from '../machine/words'
 import { fixed, money, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { breakText, supplyOf } from '../ratio/words'
+import { EmptyState } from '../shell/EmptyState'
 import classes from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
-import { Sentence } from '../shell/Sentence'
 import table from '../shell/table.module.css'
 import { parseCounts } from './parseCounts'
 import type { Fit } from './useFit'
@@ -82,7 +82,9 @@ export default function CombinationsPanel({ bench, fit }: { bench: Workbench; fi
       </div>
       <Refused error={answer.error} />
       {found && rows.length === 0 && (
-        <Sentence title="Nothing closes with these.">Give more lengths or wheels, or a longer slot.</Sentence>
+        <EmptyState title="Nothing closes with these.">
+          Give more lengths or wheels, or a longer slot.
+        </EmptyState>
       )}
       {rows.length > 0 && (
         <div className={table.scroll}>

@@ -6,8 +6,8 @@ import { useComputed } from '../api/queries'
 import { fixed, plain } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
 import classes from '../shell/fields.module.css'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Outdated } from '../shell/Outdated'
 import { Refused } from '../shell/Refused'
 import { WhyButton } from '../shell/WhyButton'
@@ -123,13 +123,15 @@ export function CutBeltTool({ fit }: { fit: Fit }) {
       {data && (
         <Outdated isStale={isStale} of={`a path of ${units.show('fine', of?.fittedMm ?? 0)}`}>
           {data.insideDiameterMm !== null ? (
-            <Figure name="ring, inside diameter">{units.show('fine', data.insideDiameterMm)}</Figure>
+            <LabelledValue name="ring, inside diameter">
+              {units.show('fine', data.insideDiameterMm)}
+            </LabelledValue>
           ) : (
-            <Figure name="cut to">{units.show('fine', data.cutLengthMm)}</Figure>
+            <LabelledValue name="cut to">{units.show('fine', data.cutLengthMm)}</LabelledValue>
           )}
-          <Figure name="free length, joined">{units.show('fine', data.freeLengthMm)}</Figure>
-          {data.links !== null && <Figure name="links">{plain(data.links)}</Figure>}
-          {data.pullN !== null && <Figure name="pull at rest">{fixed(data.pullN, 0)} N</Figure>}
+          <LabelledValue name="free length, joined">{units.show('fine', data.freeLengthMm)}</LabelledValue>
+          {data.links !== null && <LabelledValue name="links">{plain(data.links)}</LabelledValue>}
+          {data.pullN !== null && <LabelledValue name="pull at rest">{fixed(data.pullN, 0)} N</LabelledValue>}
           {!data.isUsualStretch && (
             <p style={{ color: 'var(--watch)', marginTop: 6 }}>
               ▲ {plain(data.leastUsualPercent)} to {plain(data.mostUsualPercent)} % is usual; the maker’s

@@ -9,8 +9,8 @@ import { isToothed } from '../machine/words'
 import work from '../machine/work.module.css'
 import { fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
+import { EmptyState } from '../shell/EmptyState'
 import { Panel } from '../shell/Panel'
-import { Sentence } from '../shell/Sentence'
 import { saveAs } from '../shell/saveAs'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
@@ -30,7 +30,7 @@ const BenchTools = lazy(() => import('./BenchTools'))
 const CombinationsPanel = lazy(() => import('./CombinationsPanel'))
 const NeighboursPanel = lazy(() => import('./NeighboursPanel'))
 const RailPanel = lazy(() => import('./RailPanel'))
-const RedoPanel = lazy(() => import('../machine/RedoPanel'))
+const FollowUpPanel = lazy(() => import('../machine/FollowUpPanel'))
 const LayoutEditor = lazy(() => import('./LayoutEditor'))
 
 /** Station 3: which length closes the loop, where the axle ends up, what that leaves. */
@@ -46,7 +46,9 @@ export default function FitView() {
   const draft = moved?.of === of ? moved.layout : null
   const fit = useFit(bench, asked, halfLinks, useDeferredValue(draft))
   if (!fit)
-    return <Sentence title="This machine has no loop.">A direct drive has no chain or belt to fit.</Sentence>
+    return (
+      <EmptyState title="This machine has no loop.">A direct drive has no chain or belt to fit.</EmptyState>
+    )
   const tools = (
     <Suspense>
       <BenchTools key={fit.loop.loopKey} bench={bench} fit={fit} />
@@ -54,7 +56,7 @@ export default function FitView() {
   )
   const redo = (
     <Suspense>
-      <RedoPanel bench={bench} />
+      <FollowUpPanel bench={bench} />
     </Suspense>
   )
   if (!fit.layout)

@@ -8,8 +8,8 @@ import { pairText } from '../machine/words'
 import { fixed, plain, signed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
+import { EmptyState } from '../shell/EmptyState'
 import { Panel } from '../shell/Panel'
-import { Sentence } from '../shell/Sentence'
 import table from '../shell/table.module.css'
 import type { Fit } from './useFit'
 import { UNIT_WORDS } from './words'
@@ -77,9 +77,9 @@ export function FixedCentrePanel({
         </p>
       ) : null}
       {pairs.data && rows.length === 0 && (
-        <Sentence title="No pair in the range closes with so little slack.">
+        <EmptyState title="No pair in the range closes with so little slack.">
           Allow more slack or a half link, or set an eccentric or an idler.
-        </Sentence>
+        </EmptyState>
       )}
       {rows.length > 0 && (
         <div className={table.scroll}>

@@ -5,8 +5,8 @@ import { useComputed } from '../api/queries'
 import { plain } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
 import classes from '../shell/fields.module.css'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Outdated } from '../shell/Outdated'
 import { Refused } from '../shell/Refused'
 import { WhyButton } from '../shell/WhyButton'
@@ -87,8 +87,10 @@ export function GrooveTool({ fit }: { fit: Fit }) {
           <p style={{ color: `var(--${VERDICTS[data.verdict].tone})`, marginBottom: 6 }}>
             {VERDICTS[data.verdict].text} <WhyButton onClick={() => setWorking(true)} />
           </p>
-          <Figure name="top of the belt above the rim">{units.show('fine', data.aboveRimMm)}</Figure>
-          <Figure name="gap under it">{units.show('fine', data.bottomGapMm)}</Figure>
+          <LabelledValue name="top of the belt above the rim">
+            {units.show('fine', data.aboveRimMm)}
+          </LabelledValue>
+          <LabelledValue name="gap under it">{units.show('fine', data.bottomGapMm)}</LabelledValue>
           {data.angleFits === false && (
             <p style={{ color: 'var(--watch)', marginTop: 6 }}>
               ▲ A pulley of this size should have {plain(data.standardAngleDeg)}°.

@@ -6,7 +6,7 @@ import type { Workbench } from '../machine/useWorkbench'
 import { fixed, plain, signed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Outdated } from '../shell/Outdated'
 import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
@@ -53,14 +53,16 @@ export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit
               The handbooks’ short form: {fixed(data.handbook.sum, 2)},{' '}
               {signed(data.handbook.sum - data.neededLength, 3)} {UNIT_WORDS[data.lengthUnit]}
             </summary>
-            <Figure name="both runs, as long as the centre distance">{fixed(data.handbook.runs, 3)}</Figure>
-            <Figure name="half of either wheel, as if they were equal">
+            <LabelledValue name="both runs, as long as the centre distance">
+              {fixed(data.handbook.runs, 3)}
+            </LabelledValue>
+            <LabelledValue name="half of either wheel, as if they were equal">
               {fixed(data.handbook.wheels, 3)}
-            </Figure>
-            <Figure name="what unequal wheels add: leaning runs, more round the large one">
+            </LabelledValue>
+            <LabelledValue name="what unequal wheels add: leaning runs, more round the large one">
               {fixed(data.handbook.difference, 3)}
-            </Figure>
-            <Figure name="exact, by the angles">{fixed(data.neededLength, 3)}</Figure>
+            </LabelledValue>
+            <LabelledValue name="exact, by the angles">{fixed(data.neededLength, 3)}</LabelledValue>
           </details>
           {data.nearest.length > 0 && (
             <div className={table.scroll}>

@@ -1,7 +1,7 @@
 import type { FittingLength, LoopFitResult } from '../api/client'
 import { fixed, plain, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
-import { Sentence } from '../shell/Sentence'
+import { EmptyState } from '../shell/EmptyState'
 import table from '../shell/table.module.css'
 import classes from './LengthsTable.module.css'
 import { lengthText, REASON_WORDS, UNIT_WORDS } from './words'
@@ -11,11 +11,13 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
   const units = useUnits()
   if (fit.lengths.length === 0)
     return (
-      <Sentence title={fit.trackMm > 0 ? 'No length of this kind is listed.' : 'Nothing moves on this loop.'}>
+      <EmptyState
+        title={fit.trackMm > 0 ? 'No length of this kind is listed.' : 'Nothing moves on this loop.'}
+      >
         {fit.trackMm > 0
           ? 'It is cut to length: the path above is what it must measure.'
           : `The centres are fixed: the path asks for ${lengthText(Number(fit.exactLength.toFixed(2)), fit.lengthUnit)}.`}
-      </Sentence>
+      </EmptyState>
     )
   const isMixed = fit.lengths.some((l) => l.isStandard === false)
   const hasGrowth = fit.lengthUnit === 'links'

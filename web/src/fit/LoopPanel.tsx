@@ -3,7 +3,7 @@ import type { Workbench } from '../machine/useWorkbench'
 import { isToothed, MEDIUM_WORDS } from '../machine/words'
 import { fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import type { Fit } from './useFit'
@@ -55,12 +55,12 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
         </table>
       </div>
       {answer.reserve && (
-        <Figure name="adjustment left">
+        <LabelledValue name="adjustment left">
           <span style={{ color: answer.reserve.isNearlyUsedUp ? 'var(--watch)' : undefined }}>
             {answer.reserve.isNearlyUsedUp && '▲ '}
             {reserveText(answer.reserve, units)}
           </span>
-        </Figure>
+        </LabelledValue>
       )}
       <p className="cap" style={{ marginTop: 8 }}>
         {layout?.mover

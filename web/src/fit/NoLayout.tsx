@@ -3,7 +3,7 @@ import { changeMachine, startLayout } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
-import { Sentence } from '../shell/Sentence'
+import { EmptyState } from '../shell/EmptyState'
 import type { Fit } from './useFit'
 
 /** Nobody has said where the wheels stand: begin from what is fitted. */
@@ -18,7 +18,7 @@ export function NoLayout({ bench, fit }: { bench: Workbench; fit: Fit }) {
     })
   })
   return (
-    <Sentence title={`Where the wheels of “${fit.loop.name}” stand is not known yet.`}>
+    <EmptyState title={`Where the wheels of “${fit.loop.name}” stand is not known yet.`}>
       Begin with the centre distance that the fitted length asks for, then correct it to what you measure.
       <br />
       <Button mt="sm" onClick={() => start.mutate(undefined)} loading={start.isPending}>
@@ -29,6 +29,6 @@ export function NoLayout({ bench, fit }: { bench: Workbench; fit: Fit }) {
           {sentenceOf(start.error)}
         </span>
       )}
-    </Sentence>
+    </EmptyState>
   )
 }

@@ -12,9 +12,9 @@ import { useComputed, useSpacers } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed, plain, signed } from '../quantities/format'
 import { type Units, useUnits } from '../quantities/units'
+import { EmptyState } from '../shell/EmptyState'
 import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
-import { Sentence } from '../shell/Sentence'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
@@ -104,16 +104,16 @@ export default function RailPanel({ bench }: { bench: Workbench }) {
         />
       )}
       {!inView && (
-        <Sentence title="Nothing is known of this shaft yet.">
+        <EmptyState title="Nothing is known of this shaft yet.">
           Enter its length, the hubs on it and where their rows belong: the spacers follow.
-        </Sentence>
+        </EmptyState>
       )}
       {inView && !inView.stacks && (
-        <Sentence
+        <EmptyState
           title={`No spacer for a shaft of ${units.show('fine', inView.widths.diameterMm)} is in the drawer.`}
         >
           Add what there is under Stock.
-        </Sentence>
+        </EmptyState>
       )}
       {inView?.stacks && way && (
         <>

@@ -4,7 +4,7 @@ import { issueFor } from '../api/issues'
 import { useComputed } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Outdated } from '../shell/Outdated'
 import { Refused } from '../shell/Refused'
 import { WhyButton } from '../shell/WhyButton'
@@ -36,14 +36,16 @@ export function SprocketTool({ fit }: { fit: Fit }) {
       <Refused error={error} fields={['teeth']} />
       {data && (
         <Outdated isStale={isStale} of={`${of?.teeth} teeth`}>
-          <Figure name="over the bottoms, by caliper">{units.show('fine', data.caliperMm, 2)}</Figure>
-          <Figure name="pitch circle">{units.show('fine', data.pitchMm, 2)}</Figure>
-          <Figure name="outside, about">{units.show('fine', data.outsideMm)}</Figure>
-          <Figure name="tips, smallest to largest">
+          <LabelledValue name="over the bottoms, by caliper">
+            {units.show('fine', data.caliperMm, 2)}
+          </LabelledValue>
+          <LabelledValue name="pitch circle">{units.show('fine', data.pitchMm, 2)}</LabelledValue>
+          <LabelledValue name="outside, about">{units.show('fine', data.outsideMm)}</LabelledValue>
+          <LabelledValue name="tips, smallest to largest">
             {units.show('fine', data.tipSmallestMm)} – {units.show('fine', data.tipLargestMm)}
-          </Figure>
-          <Figure name="root circle">{units.show('fine', data.rootMm, 2)}</Figure>
-          <Figure name="largest hub">{units.show('fine', data.largestHubMm)}</Figure>
+          </LabelledValue>
+          <LabelledValue name="root circle">{units.show('fine', data.rootMm, 2)}</LabelledValue>
+          <LabelledValue name="largest hub">{units.show('fine', data.largestHubMm)}</LabelledValue>
           <p className="cap" style={{ marginTop: 6 }}>
             A larger hub fouls the plates. <WhyButton onClick={() => setWorking(true)} />
           </p>

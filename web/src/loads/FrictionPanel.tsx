@@ -1,7 +1,7 @@
 import type { LoopLoadsResult } from '../api/client'
 import { figure, fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 
 /** What a belt or rope by friction could do at best, and what it is used for. */
@@ -10,34 +10,34 @@ export function FrictionPanel({ friction }: { friction: NonNullable<LoopLoadsRes
   return (
     <Panel title="By friction" note="at the tension of its hardest pull">
       {friction.runs && (
-        <Figure name="T1/T2 there">
+        <LabelledValue name="T1/T2 there">
           {friction.runs.ratio === null
             ? 'nothing left in the slack run: it slips'
             : `${fixed(friction.runs.ratio, 2)}, slips at ${fixed(friction.runs.ratioAtSlip, 2)}`}
-        </Figure>
+        </LabelledValue>
       )}
       {friction.bestSpeedMS !== null && (
-        <Figure name="carries most at">{units.show('loopSpeed', friction.bestSpeedMS)}</Figure>
+        <LabelledValue name="carries most at">{units.show('loopSpeed', friction.bestSpeedMS)}</LabelledValue>
       )}
       {friction.greatestPowerKw !== null && (
-        <Figure name="and then">{units.show('power', friction.greatestPowerKw)}</Figure>
+        <LabelledValue name="and then">{units.show('power', friction.greatestPowerKw)}</LabelledValue>
       )}
       {friction.creepPercent !== null ? (
-        <Figure name="creeps, by its stretch">{figure(friction.creepPercent, 2)} %</Figure>
+        <LabelledValue name="creeps, by its stretch">{figure(friction.creepPercent, 2)} %</LabelledValue>
       ) : (
-        <Figure name="creeps, as usual">
+        <LabelledValue name="creeps, as usual">
           {fixed(friction.creepLowPercent, 0)} to {fixed(friction.creepHighPercent, 0)} %
-        </Figure>
+        </LabelledValue>
       )}
       {friction.lengthFactor !== null && (
-        <Figure name="length factor K2">{fixed(friction.lengthFactor, 2)}</Figure>
+        <LabelledValue name="length factor K2">{fixed(friction.lengthFactor, 2)}</LabelledValue>
       )}
-      <Figure name="runs well from">
+      <LabelledValue name="runs well from">
         {units.show('loopSpeed', friction.speedFromMS)} to {units.show('loopSpeed', friction.speedToMS)}
-      </Figure>
-      <Figure name="used over">
+      </LabelledValue>
+      <LabelledValue name="used over">
         {plain(friction.distanceFromM)} to {plain(friction.distanceToM)} m
-      </Figure>
+      </LabelledValue>
       <p className="cap" style={{ marginTop: 6 }}>
         Speeds: {friction.speedSource}. {friction.ropeSource && `Ropes: ${friction.ropeSource}.`} Some teach
         that V-belts do not slip: they creep, and slip when overloaded. Distances and creep: common practice.

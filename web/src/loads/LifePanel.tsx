@@ -1,7 +1,7 @@
 import type { LoopLoadsResult } from '../api/client'
 import { figure, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 
 const rough = (value: number) => plain(Number(value.toPrecision(2)))
@@ -12,14 +12,14 @@ export function LifePanel({ life }: { life: NonNullable<LoopLoadsResult['life']>
   return (
     <Panel title="Will it last" note="a wide guess, and meant so">
       {life.lowKm !== null && life.highKm !== null && (
-        <Figure name={`until ${figure(life.limitPercent, 2)} % growth`}>
+        <LabelledValue name={`until ${figure(life.limitPercent, 2)} % growth`}>
           {rough(units.toShown('distance', life.lowKm))} to {rough(units.toShown('distance', life.highKm))}{' '}
           {units.unitOf('distance')}
-        </Figure>
+        </LabelledValue>
       )}
-      <Figure name="hours of cruising">
+      <LabelledValue name="hours of cruising">
         {rough(life.lowHours)} to {rough(life.highHours)} h
-      </Figure>
+      </LabelledValue>
       <p className="cap" style={{ marginTop: 6 }}>
         From dirt and neglect to care. Estimated from the pressure in the pins; growth that is measured says
         more.

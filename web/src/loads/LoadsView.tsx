@@ -11,11 +11,10 @@ import { isToothed } from '../machine/words'
 import work from '../machine/work.module.css'
 import { gearName, rpm } from '../quantities/format'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
+import { EmptyState } from '../shell/EmptyState'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
-import { Sentence } from '../shell/Sentence'
 import { WorkingDialog } from '../shell/WorkingDialog'
-import { CarrierPanel } from './CarrierPanel'
 import { EfficiencyPanel } from './EfficiencyPanel'
 import { FrictionPanel } from './FrictionPanel'
 import { LifePanel } from './LifePanel'
@@ -25,6 +24,7 @@ import { OilingPanel } from './OilingPanel'
 import { PullChart } from './PullChart'
 import { PullPicture } from './PullPicture'
 import { RatingPanel } from './RatingPanel'
+import { ShaftHubPanel } from './ShaftHubPanel'
 import { TrialsPanel } from './TrialsPanel'
 import { TrustPanel } from './TrustPanel'
 import { type LoadParts, useLoads } from './useLoads'
@@ -45,7 +45,9 @@ export default function LoadsView() {
   const mends = useComputed('mends', isAsked ? loads?.input : undefined, mendLoads)
   if (!loads)
     return (
-      <Sentence title="This machine has no loop.">A direct drive has no chain or belt to be pulled.</Sentence>
+      <EmptyState title="This machine has no loop.">
+        A direct drive has no chain or belt to be pulled.
+      </EmptyState>
     )
   const answer = loads.answer.data
   const at = answer?.points.find((p) => p.point.kind === kind) ?? answer?.points[0]
@@ -82,9 +84,9 @@ export default function LoadsView() {
               <p className="cap">{ORIGIN_WORDS[at.point.origin]}</p>
             </>
           ) : (
-            <Sentence title="Nothing can be said of the pull yet.">
+            <EmptyState title="Nothing can be said of the pull yet.">
               Give what pulls: the greatest torque of engine or motor, or a pull that was measured.
-            </Sentence>
+            </EmptyState>
           )}
         </Panel>
         {answer && !answer.isJudged && (
@@ -104,7 +106,7 @@ export default function LoadsView() {
         )}
         {answer?.chart && <RatingPanel answer={answer} chart={answer.chart} />}
         {isAsked && <TrialsPanel bench={bench} loads={loads} />}
-        {answer && <CarrierPanel bench={bench} loads={loads} answer={answer} />}
+        {answer && <ShaftHubPanel bench={bench} loads={loads} answer={answer} />}
       </div>
       <div className={work.column}>
         {at && fit?.answer.data && fit.layout && (
@@ -158,27 +160,29 @@ function Shafts({ at, answer }: { at: PointLoads; answer: LoopLoadsResult | unde
   const units = useUnits()
   return (
     <>
-      <Figure name="torque in front">{units.show('torque', at.point.torqueNm)}</Figure>
-      <Figure name="power">{units.show('power', at.point.powerKw)}</Figure>
-      <Figure name="pull">{units.show('force', at.pullN)}</Figure>
-      <Figure name="speed">{units.show('loopSpeed', at.speedMS)}</Figure>
+      <LabelledValue name="torque in front">{units.show('torque', at.point.torqueNm)}</LabelledValue>
+      <LabelledValue name="power">{units.show('power', at.point.powerKw)}</LabelledValue>
+      <LabelledValue name="pull">{units.show('force', at.pullN)}</LabelledValue>
+      <LabelledValue name="speed">{units.show('loopSpeed', at.speedMS)}</LabelledValue>
       {at.teeth && (
         <>
-          <Figure name="on the first tooth">{units.show('force', at.teeth.firstToothN)}</Figure>
-          <Figure name={`shared by ${at.teeth.teethEngaged} teeth alike`}>
+          <LabelledValue name="on the first tooth">{units.show('force', at.teeth.firstToothN)}</LabelledValue>
+          <LabelledValue name={`shared by ${at.teeth.teethEngaged} teeth alike`}>
             {units.show('force', at.teeth.evenShareN)}
-          </Figure>
+          </LabelledValue>
         </>
       )}
-      <Figure name="on the front shaft">{units.show('force', at.frontShaft.loadN)}</Figure>
-      <Figure name="on the rear shaft">{units.show('force', at.rearShaft.loadN)}</Figure>
+      <LabelledValue name="on the front shaft">{units.show('force', at.frontShaft.loadN)}</LabelledValue>
+      <LabelledValue name="on the rear shaft">{units.show('force', at.rearShaft.loadN)}</LabelledValue>
       {answer?.installedTensionN != null && (
-        <Figure name={answer.isTensionAdvised ? 'tension advised, one run' : 'tension set, one run'}>
+        <LabelledValue name={answer.isTensionAdvised ? 'tension advised, one run' : 'tension set, one run'}>
           {units.show('force', answer.installedTensionN)}
-        </Figure>
+        </LabelledValue>
       )}
       {answer?.shaftAtRestN != null && (
-        <Figure name="on the front shaft at rest">{units.show('force', answer.shaftAtRestN)}</Figure>
+        <LabelledValue name="on the front shaft at rest">
+          {units.show('force', answer.shaftAtRestN)}
+        </LabelledValue>
       )}
     </>
   )

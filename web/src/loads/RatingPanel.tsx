@@ -1,7 +1,7 @@
 import type { LoopLoadsResult } from '../api/client'
 import { fixed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import { TentChart } from './TentChart'
 import { POINT_WORDS } from './words'
@@ -34,11 +34,13 @@ export function RatingPanel({
           its maker.
         </p>
       )}
-      <Figure name={`power for a maker’s chart, ISO 10823, ${POINT_WORDS[chart.point]}`}>
+      <LabelledValue name={`power for a maker’s chart, ISO 10823, ${POINT_WORDS[chart.point]}`}>
         {units.show('power', chart.isoKw)}
-      </Figure>
-      <Figure name="power for a table that knows the teeth, ACA">{units.show('power', chart.acaKw)}</Figure>
-      <Figure name="small sprocket then">{fixed(chart.rpm, 0)} rpm</Figure>
+      </LabelledValue>
+      <LabelledValue name="power for a table that knows the teeth, ACA">
+        {units.show('power', chart.acaKw)}
+      </LabelledValue>
+      <LabelledValue name="small sprocket then">{fixed(chart.rpm, 0)} rpm</LabelledValue>
     </Panel>
   )
 }

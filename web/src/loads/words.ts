@@ -31,7 +31,7 @@ export const CHECK_WORDS: Record<LoadCheck['kind'], string> = {
   breakingLoad: 'Breaking load over pull',
   breakingLoadWithShock: 'Breaking load, with shock, speed and sag',
   pinPressure: 'Pressure in the pins',
-  climbing: 'Pull left after the last tooth',
+  toothJumping: 'Pull left after the last tooth',
   chainSpeed: 'Chain speed',
   ripple: 'Speed ripple',
   oddTeeth: 'Turns until a gap is used again',
@@ -145,7 +145,7 @@ export function checkText(kind: LoadCheck['kind'], value: number, units: Units, 
       return `×${figure(value, 3)}`
     case 'pinPressure':
       return units.show('pressure', value)
-    case 'climbing':
+    case 'toothJumping':
     case 'beltPull':
       return units.show('force', value)
     case 'chainSpeed':

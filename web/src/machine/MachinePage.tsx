@@ -2,9 +2,9 @@ import { Outlet, useParams } from 'react-router'
 import type { Aim, MachineCard, Setup } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useAims, useMachine, useSetups } from '../api/queries'
-import { Sentence } from '../shell/Sentence'
+import { EmptyState } from '../shell/EmptyState'
 import { MachineBar } from './MachineBar'
-import { Run } from './Run'
+import { StationStrip } from './StationStrip'
 import { useWorkbench } from './useWorkbench'
 
 /** A machine's page: bar, run, and the station in view. */
@@ -15,8 +15,8 @@ export default function MachinePage() {
   const aims = useAims(id)
   const error = machine.error ?? setups.error ?? aims.error
   if (error && !machine.data)
-    return <Sentence title="This machine can't be opened.">{sentenceOf(error)}</Sentence>
-  if (!machine.data || !setups.data || !aims.data) return <Sentence title="Opening the machine …" />
+    return <EmptyState title="This machine can't be opened.">{sentenceOf(error)}</EmptyState>
+  if (!machine.data || !setups.data || !aims.data) return <EmptyState title="Opening the machine …" />
   return <OpenMachine key={id} card={machine.data} setups={setups.data} aims={aims.data} />
 }
 
@@ -25,7 +25,7 @@ function OpenMachine({ card, setups, aims }: { card: MachineCard; setups: Setup[
   return (
     <>
       <MachineBar bench={bench} />
-      <Run bench={bench} />
+      <StationStrip bench={bench} />
       <Outlet context={bench} />
     </>
   )

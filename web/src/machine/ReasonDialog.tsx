@@ -1,6 +1,6 @@
 import { Button, Group, Modal } from '@mantine/core'
-import type { LoopSummary, RedoItem } from '../api/client'
-import { becauseText, redoKey, taskText } from './redoWords'
+import type { FollowUpTask, LoopSummary } from '../api/client'
+import { becauseText, redoKey, taskText } from './followUpWords'
 
 /** Asks why a machine is another one than was stored: other parts ask for things to be done again, a correction does not. */
 export function ReasonDialog({
@@ -11,7 +11,7 @@ export function ReasonDialog({
   onBack,
 }: {
   /** What other parts would ask for. */
-  items: RedoItem[]
+  items: FollowUpTask[]
   loops: LoopSummary[]
   onCorrection: () => void
   onOtherParts: () => void

@@ -3,9 +3,9 @@ import { useState } from 'react'
 import {
   ConflictError,
   changeMachine,
+  type FollowUpTask,
   type MachineCard,
   type MachineSave,
-  type RedoItem,
   redoAfterChange,
 } from '../api/client'
 import { retryLost, useChange } from '../api/queries'
@@ -21,13 +21,13 @@ type Whole = Omit<MachineSave, 'change'>
  */
 export function useMachineSave(card: MachineCard, onDone: () => void) {
   const save = useChange(changeMachine)
-  const [asked, setAsked] = useState<{ body: Whole; items: RedoItem[] } | null>(null)
+  const [asked, setAsked] = useState<{ body: Whole; items: FollowUpTask[] } | null>(null)
   const mutate = (body: MachineSave) => save.mutate(body, { onSuccess: onDone })
   const storeAs = (body: Whole, change: MachineSave['change']) => {
     setAsked(null)
     mutate({ ...body, change })
   }
-  const preview = useMutation<RedoItem[], Error, Whole>({
+  const preview = useMutation<FollowUpTask[], Error, Whole>({
     mutationFn: redoAfterChange,
     retry: retryLost,
   })

@@ -21,7 +21,7 @@ interface Props {
 /** One pair on the scale. Square: as fitted; filled: picked; ring: in the band; plain number: outside. */
 export function CandidateMark(props: Props) {
   const { id, x, y, text, candidate, name, isPicked, isSmall, isTight, isHit, onPick, onHover } = props
-  const isFitted = candidate.moves === 'nothing'
+  const isFitted = candidate.changedSprockets === 'nothing'
   const isBroken = candidate.loops.some((l) => l.breaks.length > 0)
   const radius = isTight ? 5 : 10
   return (
@@ -70,7 +70,7 @@ const spoken = (c: RatioCandidate, name: string) =>
     name,
     `ratio ${fixed(c.finalRatio, 3)}`,
     `${signed(c.changePercent, 1)} percent`,
-    c.moves === 'nothing' ? 'as fitted' : workText(c),
+    c.changedSprockets === 'nothing' ? 'as fitted' : workText(c),
     supplyWord(c).text,
     c.rank === null ? 'outside the aim' : 'meets the aim',
     ...remarksOf(c),

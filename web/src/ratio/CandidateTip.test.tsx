@@ -45,7 +45,7 @@ describe('the tip of a mark', () => {
   })
 
   it('leaves out what a pair does not have', () => {
-    const text = tipOf(100, 250, { moves: 'nothing' }, { ripplePercent: null })
+    const text = tipOf(100, 250, { changedSprockets: 'nothing' }, { ripplePercent: null })
     expect(text).toContain('as fitted')
     for (const part of ['at the aim', 'meets the aim', 'speed ripple', 'tooth meets link'])
       expect(text).not.toContain(part)

@@ -35,7 +35,9 @@ export function CandidateTip({
         aria-hidden="true"
       >
         <b className="num">{candidatePair(c, bench)}</b> <span className="num">{fixed(c.finalRatio, 3)}</span>{' '}
-        <span>{c.moves === 'nothing' ? 'as fitted' : `${signed(c.changePercent, 1)} % ${c.direction}`}</span>
+        <span>
+          {c.changedSprockets === 'nothing' ? 'as fitted' : `${signed(c.changePercent, 1)} % ${c.direction}`}
+        </span>
         <dl>
           {c.aimShaftSpeedRpm !== null && (
             <>

@@ -173,7 +173,7 @@ const idOf = (p: Point) =>
   )
 
 const weight = (p: Point, picked: Point | undefined) =>
-  p === picked ? 3 : p.candidate.moves === 'nothing' ? 2 : p.candidate.rank !== null ? 1 : 0
+  p === picked ? 3 : p.candidate.changedSprockets === 'nothing' ? 2 : p.candidate.rank !== null ? 1 : 0
 
 function Bands({
   bands,
@@ -250,7 +250,7 @@ export function neighbour(
   from: Point | undefined,
   key: string,
 ): Point | undefined {
-  const start = from ?? points.find((p) => p.candidate.moves === 'nothing') ?? points[0]
+  const start = from ?? points.find((p) => p.candidate.changedSprockets === 'nothing') ?? points[0]
   if (!start) return undefined
   const inRow = (row: number) => points.filter((p) => p.row === row).sort((a, b) => a.ratio - b.ratio)
   const along = (step: number) => {

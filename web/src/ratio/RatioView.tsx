@@ -6,8 +6,8 @@ import { useBench } from '../machine/useWorkbench'
 import work from '../machine/work.module.css'
 import { fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
+import { EmptyState } from '../shell/EmptyState'
 import { Panel } from '../shell/Panel'
-import { Sentence } from '../shell/Sentence'
 import { useShortcuts } from '../shell/shortcuts'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
@@ -20,7 +20,7 @@ import { isSame, useRatioSearch } from './useRatioSearch'
 import { WaysTable } from './WaysTable'
 import { remarksOf } from './words'
 
-const RedoPanel = lazy(() => import('../machine/RedoPanel'))
+const FollowUpPanel = lazy(() => import('../machine/FollowUpPanel'))
 const SideBySide = lazy(() => import('./SideBySide'))
 
 const RANKINGS: { value: RatioRanking; label: string }[] = [
@@ -49,9 +49,9 @@ export default function RatioView() {
   })
   if (bench.loops.length === 0)
     return (
-      <Sentence title="This drive has no chain or belt to choose wheels for.">
+      <EmptyState title="This drive has no chain or belt to choose wheels for.">
         It is a direct drive. Add a loop under “Edit machine and drive” at station 1.
-      </Sentence>
+      </EmptyState>
     )
   const answer = search.answer.data
   const count = answer?.hitCount ?? 0
@@ -96,11 +96,11 @@ export default function RatioView() {
             {answer ? (
               <RatioScale bench={bench} search={search} mode={mode} />
             ) : search.answer.error ? (
-              <Sentence title="The scale can't be drawn from these values.">
+              <EmptyState title="The scale can't be drawn from these values.">
                 Correct the field marked below.
-              </Sentence>
+              </EmptyState>
             ) : (
-              <Sentence title="Computing …" />
+              <EmptyState title="Computing …" />
             )}
           </div>
           <Legend bench={bench} search={search} />
@@ -138,7 +138,7 @@ export default function RatioView() {
           onSideBySide={() => setSideBySide(true)}
         />
         <Suspense>
-          <RedoPanel bench={bench} />
+          <FollowUpPanel bench={bench} />
         </Suspense>
       </div>
       {isWorking && <WorkingDialog title="Working" workings={workings} onClose={() => setWorking(false)} />}

@@ -6,7 +6,7 @@ import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { signed } from '../quantities/format'
-import { Figure } from '../shell/Figure'
+import { LabelledValue } from '../shell/LabelledValue'
 import classes from './Feel.module.css'
 
 const DeliveredDialog = lazy(() => import('../machine/DeliveredDialog'))
@@ -33,10 +33,10 @@ export function SpeedometerPanel({
     <div className={classes.feel} style={{ marginTop: 8 }}>
       {shown.speedometer && (
         <>
-          <Figure name="speedometer">
+          <LabelledValue name="speedometer">
             {view && fitted.speedometer && `${errorText(fitted.speedometer.errorPercent)} → `}
             {errorText(shown.speedometer.errorPercent)}
-          </Figure>
+          </LabelledValue>
           {Math.abs(shown.speedometer.errorPercent) >= 0.05 && (
             <p className="cap">
               To be true it needs a correction of {signed(shown.speedometer.correctionPercent, 1)} %.

@@ -56,13 +56,13 @@ describe('the ways into the band', () => {
       {
         changePercent: -4.444,
         direction: 'taller',
-        moves: 'rearOnly',
+        changedSprockets: 'rearOnly',
         workMinutes: 60,
         money: 47,
         rank: 2,
         decidedBy: 'minutes',
       },
-      { rear: { availability: 'toBuy', price: 47 }, moves: 'rearOnly' },
+      { rear: { availability: 'toBuy', price: 47 }, changedSprockets: 'rearOnly' },
     )
     showWays(searchOf([hit]))
     const row = screen.getByRole('row', { name: /15 \/ 43/ }).textContent
@@ -71,7 +71,7 @@ describe('the ways into the band', () => {
 
   it('picks a way by its button and marks the one in view', () => {
     const pick = vi.fn()
-    const hits = [candidateOf(15, 45, { moves: 'nothing' }), candidateOf(16, 45)]
+    const hits = [candidateOf(15, 45, { changedSprockets: 'nothing' }), candidateOf(16, 45)]
     showWays(searchOf(hits), { pick })
     expect(screen.getByRole('button', { name: '15 / 45' }).getAttribute('aria-pressed')).toBe('true')
     const other = screen.getByRole('button', { name: '16 / 45' })

@@ -6,7 +6,7 @@ import { moveText } from '../fit/words'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed, gearName, plain, rpm, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
-import { Sentence } from '../shell/Sentence'
+import { EmptyState } from '../shell/EmptyState'
 import table from '../shell/table.module.css'
 import { isSame, type SearchState } from './useRatioSearch'
 import classes from './WaysTable.module.css'
@@ -34,9 +34,9 @@ export function WaysTable({
   const movesAxle = loop && layoutOf(bench, loop)?.mover?.wheel === 'rear'
   if (answer.bands.length === 0)
     return (
-      <Sentence title="Without an aim every pair is as good as another.">
+      <EmptyState title="Without an aim every pair is as good as another.">
         Choose an aim at station 1, or click a pair on the scale to compare it.
-      </Sentence>
+      </EmptyState>
     )
   const target = bench.target
   const speed = target && 'speedKmh' in target ? units.show('speed', target.speedKmh, 0) : 'the aim'
@@ -47,10 +47,10 @@ export function WaysTable({
   return (
     <>
       {answer.hits.length === 0 && (
-        <Sentence title="No pair in the range meets the aim.">
+        <EmptyState title="No pair in the range meets the aim.">
           {rows.length > 0 ? 'The nearest outside it are below. ' : ''}
           Widen the range, drag the band, or change the aim.
-        </Sentence>
+        </EmptyState>
       )}
       {rows.length > 0 && (
         <div className={table.scroll} data-stale={search.answer.isStale || undefined}>
@@ -76,7 +76,9 @@ export function WaysTable({
                 <th scope="col">cost</th>
                 <th scope="col">tooth meets link, turns</th>
                 {columns.has('ripple') && <th scope="col">ripple</th>}
-                {columns.has('axle') && <th scope="col">{movesAxle ? 'axle moves' : 'adjuster moves'}</th>}
+                {columns.has('axle') && (
+                  <th scope="col">{movesAxle ? 'axle changedSprockets' : 'adjuster changedSprockets'}</th>
+                )}
                 <th scope="col">stock</th>
                 <th scope="col">below by</th>
               </tr>
@@ -138,7 +140,11 @@ function Way({ hit, bench, columns, fit }: WayProps) {
   const worstRipple = Math.max(...hit.loops.map((l) => l.ripplePercent ?? -1))
   const typed = hit.loops.some((l) => l.isTyped)
   return (
-    <tr data-on={isPicked || undefined} data-now={hit.moves === 'nothing' || undefined} onClick={pick}>
+    <tr
+      data-on={isPicked || undefined}
+      data-now={hit.changedSprockets === 'nothing' || undefined}
+      onClick={pick}
+    >
       <th scope="row">
         <button type="button" className={`num ${table.pick}`} aria-pressed={isPicked} onClick={pick}>
           {candidatePair(hit, bench)}
@@ -152,7 +158,7 @@ function Way({ hit, bench, columns, fit }: WayProps) {
       </th>
       <td className="num">{fixed(hit.finalRatio, 3)}</td>
       {columns.has('overall') && <td className="num">{fixed(hit.overallRatio, 3)}</td>}
-      <td>{hit.moves === 'nothing' ? 'as fitted' : `${signed(hit.changePercent, 1)} %`}</td>
+      <td>{hit.changedSprockets === 'nothing' ? 'as fitted' : `${signed(hit.changePercent, 1)} %`}</td>
       {columns.has('speed') && (
         <td className="num">{hit.aimShaftSpeedRpm === null ? '–' : rpm(hit.aimShaftSpeedRpm)}</td>
       )}

@@ -31,9 +31,11 @@ describe('what is said of a pair', () => {
     expect(isAtHand(candidate)).toBe(atHand)
   })
 
-  it('tells which wheel moves and how long it takes', () => {
-    expect(workText(candidateOf(16, 45, { moves: 'frontOnly', workMinutes: 25 }))).toBe('front · 25 min')
-    expect(workText(candidateOf(15, 45, { moves: 'nothing', workMinutes: 0 }))).toBe('as it is')
+  it('tells which wheel changedSprockets and how long it takes', () => {
+    expect(workText(candidateOf(16, 45, { changedSprockets: 'frontOnly', workMinutes: 25 }))).toBe(
+      'front · 25 min',
+    )
+    expect(workText(candidateOf(15, 45, { changedSprockets: 'nothing', workMinutes: 0 }))).toBe('as it is')
   })
 
   it('says when a price is not known, and nothing when nothing is to pay', () => {

@@ -49,7 +49,7 @@ export function supplyOf(supplies: Supply[]): SupplyWord {
 
 export const isAtHand = (candidate: RatioCandidate) => supplyWord(candidate).tone === 'ok'
 
-const MOVES_WORDS: Record<RatioCandidate['moves'], string> = {
+const MOVES_WORDS: Record<RatioCandidate['changedSprockets'], string> = {
   nothing: 'as it is',
   frontOnly: 'front',
   rearOnly: 'rear',
@@ -58,7 +58,9 @@ const MOVES_WORDS: Record<RatioCandidate['moves'], string> = {
 }
 
 export const workText = (c: RatioCandidate) =>
-  c.moves === 'nothing' ? MOVES_WORDS.nothing : `${MOVES_WORDS[c.moves]} · ${fixed(c.workMinutes, 0)} min`
+  c.changedSprockets === 'nothing'
+    ? MOVES_WORDS.nothing
+    : `${MOVES_WORDS[c.changedSprockets]} · ${fixed(c.workMinutes, 0)} min`
 
 export const moneyText = (c: RatioCandidate) =>
   c.money === null ? 'ask' : c.money === 0 ? '–' : money(c.money)

@@ -3,9 +3,9 @@ import type { SetReading } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useUnits } from '../quantities/units'
 import classes from './BayMode.module.css'
-import { HEARING_WORDS } from './Ear'
+import { QUALITY_WORDS } from './FrequencyMeter'
 import { PracticeReading } from './PracticeReading'
-import { useEar } from './useEar'
+import { useFrequencyMeter } from './useFrequencyMeter'
 import type { RoundDraft } from './useRound'
 import type { Setting } from './useSetting'
 
@@ -98,7 +98,7 @@ function Listening({
   position: number
   onRead: (reading: SetReading) => void
 }) {
-  const { hear, microphone } = useEar(setting.advice.data?.expected ?? null, position, onRead)
+  const { measuring, microphone } = useFrequencyMeter(setting.advice.data?.expected ?? null, position, onRead)
   const isOn = microphone.state === 'on'
   return (
     <div className={classes.listening}>
@@ -113,8 +113,8 @@ function Listening({
         {isOn ? 'Stop listening' : 'Listen'}
       </Button>
       <p aria-live="polite">
-        {hear.data && HEARING_WORDS[hear.data.hearing]}
-        {hear.error ? sentenceOf(hear.error) : null}
+        {measuring.data && QUALITY_WORDS[measuring.data.quality]}
+        {measuring.error ? sentenceOf(measuring.error) : null}
         {microphone.state === 'refused' && 'The microphone was refused: leave bay mode and read another way.'}
         {microphone.state === 'absent' && 'There is no microphone here: leave bay mode and read another way.'}
       </p>

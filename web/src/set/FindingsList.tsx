@@ -1,6 +1,6 @@
 import type { InstrumentFinding } from '../api/client'
 import { type Units, useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
+import { LabelledValue } from '../shell/LabelledValue'
 import table from '../shell/table.module.css'
 import { readingNumber, readingText } from './readings'
 import { METHOD_WORDS } from './words'
@@ -10,7 +10,7 @@ export function FindingsList({ findings }: { findings: InstrumentFinding[] }) {
   const units = useUnits()
   if (findings.length < 2 && !findings.some((f) => f.isOpen)) return null
   return findings.map((f) => (
-    <Figure
+    <LabelledValue
       key={f.method}
       name={`${METHOD_WORDS[f.method ?? 'pluck']}, ${f.round === 0 ? 'as found' : `round ${f.round}`}`}
     >
@@ -18,7 +18,7 @@ export function FindingsList({ findings }: { findings: InstrumentFinding[] }) {
         {f.isOpen ? 'outside, open' : f.isInside ? 'inside' : f.isSettled ? 'outside, settled' : 'no window'}
       </span>{' '}
       {findingText(f, units)}
-    </Figure>
+    </LabelledValue>
   ))
 }
 

@@ -2,10 +2,10 @@ import { SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import type { SetReading, SetRound } from '../api/client'
 import { Panel } from '../shell/Panel'
-import { Ear } from './Ear'
+import { FrequencyMeter } from './FrequencyMeter'
+import { GaugeCalibration } from './GaugeCalibration'
 import { PracticeReading } from './PracticeReading'
 import { SlipTest } from './SlipTest'
-import { TiePair } from './TiePair'
 import { TypedReading } from './TypedReading'
 import type { Setting } from './useSetting'
 import { positionWord } from './words'
@@ -60,7 +60,7 @@ export function Instruments({
         />
       )}
       {(instrument === 'microphone' || instrument === 'file') && (
-        <Ear
+        <FrequencyMeter
           isLive={instrument === 'microphone'}
           range={setting.advice.data?.expected ?? null}
           position={position}
@@ -79,7 +79,9 @@ export function Instruments({
         <TypedReading key={instrument} instrument={instrument} position={position} onRead={onRead} />
       )}
       {instrument === 'feel' && <SlipTest ways={setting.advice.data?.manual.byHand ?? []} />}
-      {(instrument === 'gauge' || instrument === 'feel') && <TiePair own={instrument} setting={setting} />}
+      {(instrument === 'gauge' || instrument === 'feel') && (
+        <GaugeCalibration own={instrument} setting={setting} />
+      )}
     </Panel>
   )
 }

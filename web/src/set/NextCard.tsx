@@ -2,7 +2,7 @@ import type { ReactNode } from 'react'
 import type { SetAdvice, SetRound } from '../api/client'
 import { figure } from '../quantities/format'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
+import { LabelledValue } from '../shell/LabelledValue'
 import { WhyButton } from '../shell/WhyButton'
 import classes from './NextCard.module.css'
 import { readingText } from './readings'
@@ -91,44 +91,48 @@ export function NextCard({
       )}
       <p className="cap">{windowLine(advice, units)}</p>
       {advice.overReading !== null && method && (
-        <Figure name="past the window by">{readingText(method, advice.overReading, units)}</Figure>
+        <LabelledValue name="past the window by">
+          {readingText(method, advice.overReading, units)}
+        </LabelledValue>
       )}
       {advice.stifferBy !== null && (
-        <Figure name="stiffer than supposed">{figure(advice.stifferBy, 2)} times; learned</Figure>
+        <LabelledValue name="stiffer than supposed">
+          {figure(advice.stifferBy, 2)} times; learned
+        </LabelledValue>
       )}
       {turns && text(advice.expectedLoosestReading) && (
-        <Figure name="expect at the loosest position">
+        <LabelledValue name="expect at the loosest position">
           {text(last?.loosestReading)} → {text(advice.expectedLoosestReading)}
-        </Figure>
+        </LabelledValue>
       )}
       {turns && advice.expectedGapMm !== null && last?.gapMm != null && (
-        <Figure name="expect of the gap">
+        <LabelledValue name="expect of the gap">
           {units.show('fine', last.gapMm)} → {units.show('fine', advice.expectedGapMm)}
-        </Figure>
+        </LabelledValue>
       )}
       {turns && setAt != null && (
-        <Figure name="the place that counts">{positionWord(setAt, positions)}</Figure>
+        <LabelledValue name="the place that counts">{positionWord(setAt, positions)}</LabelledValue>
       )}
       {turns && advice.reserve && (
-        <Figure name={reserveName ?? ''}>
+        <LabelledValue name={reserveName ?? ''}>
           {advice.reserve.isNearlyUsedUp && '▲ nearly used up: '}
           {reserve}
-        </Figure>
+        </LabelledValue>
       )}
       {advice.learnedRounds > 0 && advice.perStepReading !== null && method && (
-        <Figure
+        <LabelledValue
           name={`learned from ${advice.learnedRounds} ${advice.learnedRounds === 1 ? 'round' : 'rounds'}`}
         >
           {readingText(method, Math.abs(advice.perStepReading), units)}
           {advice.perStepGapMm !== null && ` and ${units.show('fine', Math.abs(advice.perStepGapMm))} of gap`}{' '}
           for {stepText(advice.setting)}
-        </Figure>
+        </LabelledValue>
       )}
       {advice.nutShiftReading !== null && method && advice.next !== 'done' && (
-        <Figure name={`tightening the ${advice.manual.lock} moves it by, as learned`}>
+        <LabelledValue name={`tightening the ${advice.manual.lock} moves it by, as learned`}>
           {advice.nutShiftReading > 0 ? '+' : '−'}
           {readingText(method, Math.abs(advice.nutShiftReading), units)}
-        </Figure>
+        </LabelledValue>
       )}
       {turns &&
         advice.moves.map((move) => (

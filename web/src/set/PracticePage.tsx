@@ -5,8 +5,8 @@ import { Outlet } from 'react-router'
 import { listPracticeMachines, type MachineCard } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useWorkbench } from '../machine/useWorkbench'
+import { EmptyState } from '../shell/EmptyState'
 import { PageTitle } from '../shell/PageTitle'
-import { Sentence } from '../shell/Sentence'
 import { UnitSwitch } from '../shell/UnitSwitch'
 
 /** A place to learn setting at, with no vehicle: drives that ship with the program and are never stored. */
@@ -19,8 +19,8 @@ export default function PracticePage() {
   const [chosen, setChosen] = useState(0)
   const card = machines.data?.[chosen]
   if (machines.error)
-    return <Sentence title="Practice can’t be opened.">{sentenceOf(machines.error)}</Sentence>
-  if (!machines.data || !card) return <Sentence title="Opening …" />
+    return <EmptyState title="Practice can’t be opened.">{sentenceOf(machines.error)}</EmptyState>
+  if (!machines.data || !card) return <EmptyState title="Opening …" />
   return (
     <>
       <PageTitle title="Practice" note="a simulated drive to learn on; nothing is stored">

@@ -4,7 +4,7 @@ import { pluckSound, readPractice, type SetReading, type SetRound } from '../api
 import { sentenceOf } from '../api/issues'
 import type { Setting } from './useSetting'
 
-/** Reads the simulated drive, at one place or all round, and lets it be heard. */
+/** Reads the simulated drive, at one place or all round, and lets it sound. */
 export function PracticeReading({
   setting,
   round,
@@ -33,8 +33,8 @@ export function PracticeReading({
       const here = answer.readings.find((r) => r.position === position)
       if (all) onReadings(answer.readings, answer.gapMm)
       else if (here) onRead(here)
-      const heard = all ? answer.readings[0] : here
-      if (heard?.method === 'pluck') void sound(heard.value)
+      const result = all ? answer.readings[0] : here
+      if (result?.method === 'pluck') void sound(result.value)
     },
   })
   return (

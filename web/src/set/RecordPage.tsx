@@ -5,12 +5,12 @@ import { useComputed, useSetJobs } from '../api/queries'
 import { useBench, type Workbench } from '../machine/useWorkbench'
 import { dayText, momentText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
+import { EmptyState } from '../shell/EmptyState'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
-import { Sentence } from '../shell/Sentence'
 import table from '../shell/table.module.css'
-import { Ends } from './Ends'
 import classes from './RecordPage.module.css'
+import { RoundSummary } from './RoundSummary'
 import { RoundsPanel } from './RoundsPanel'
 import { readingEnds, readingText } from './readings'
 import { setInput } from './useSetting'
@@ -22,15 +22,15 @@ export default function RecordPage() {
   const { jobId } = useParams()
   const jobs = useSetJobs(bench.card.machine.id)
   const job = jobs.data?.find((j) => j.id === Number(jobId))
-  if (!jobs.data) return <Sentence title="Opening the record …" />
+  if (!jobs.data) return <EmptyState title="Opening the record …" />
   if (!job)
     return (
-      <Sentence title="There is no such record.">
+      <EmptyState title="There is no such record.">
         It was removed, or belongs to another machine.{' '}
         <Button size="compact-sm" variant="default" component={Link} to="../set">
           Back to Set
         </Button>
-      </Sentence>
+      </EmptyState>
     )
   return <Record bench={bench} job={job} />
 }
@@ -70,7 +70,7 @@ function Record({ bench, job }: { bench: Workbench; job: SetJob }) {
       <div className={classes.columns}>
         <Summary job={job} lock={lock} />
         <Panel title="Window" note="as the drive is known today">
-          {advice && loop && <Ends advice={advice} medium={loop.medium} positions={4} />}
+          {advice && loop && <RoundSummary advice={advice} medium={loop.medium} positions={4} />}
         </Panel>
       </div>
       {advice && (
@@ -135,13 +135,17 @@ function Summary({ job, lock }: { job: SetJob; lock: string }) {
   const method = left?.readings[0]?.method
   return (
     <Panel title="As found, as left">
-      <Figure name="as found">{ends(job.rounds[0])}</Figure>
-      <Figure name="as left">{closing ? ends(left) : 'not closed'}</Figure>
-      {left?.gapMm != null && <Figure name="gap left">{units.show('fine', left.gapMm)}</Figure>}
-      {method && <Figure name="read">{METHOD_WORDS[method]}</Figure>}
-      {left?.temperatureC != null && <Figure name="temperature">{left.temperatureC} °C</Figure>}
-      {closing?.torqueNm != null && <Figure name={lock}>{units.show('torque', closing.torqueNm)}</Figure>}
-      {closing?.nextCheckOn && <Figure name="look again on">{dayText(closing.nextCheckOn)}</Figure>}
+      <LabelledValue name="as found">{ends(job.rounds[0])}</LabelledValue>
+      <LabelledValue name="as left">{closing ? ends(left) : 'not closed'}</LabelledValue>
+      {left?.gapMm != null && <LabelledValue name="gap left">{units.show('fine', left.gapMm)}</LabelledValue>}
+      {method && <LabelledValue name="read">{METHOD_WORDS[method]}</LabelledValue>}
+      {left?.temperatureC != null && <LabelledValue name="temperature">{left.temperatureC} °C</LabelledValue>}
+      {closing?.torqueNm != null && (
+        <LabelledValue name={lock}>{units.show('torque', closing.torqueNm)}</LabelledValue>
+      )}
+      {closing?.nextCheckOn && (
+        <LabelledValue name="look again on">{dayText(closing.nextCheckOn)}</LabelledValue>
+      )}
     </Panel>
   )
 }

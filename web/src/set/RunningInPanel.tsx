@@ -7,8 +7,8 @@ import { dayAfter, dayText } from '../quantities/days'
 import { fixed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
 import fields from '../shell/fields.module.css'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
 import { WhyButton } from '../shell/WhyButton'
@@ -131,14 +131,18 @@ export function RunningInPanel({
             </text>
           </svg>
           {told.expectedN !== null && (
-            <Figure name="left as read, on the day">{units.show('force', told.expectedN)}</Figure>
+            <LabelledValue name="left as read, on the day">
+              {units.show('force', told.expectedN)}
+            </LabelledValue>
           )}
-          <Figure name="set the loosest now to">
+          <LabelledValue name="set the loosest now to">
             {told.setNowN !== null && `${units.show('force', told.setNowN)}, `}
             {fixed(told.overPercent, 0)} % over
-          </Figure>
+          </LabelledValue>
           {told.expectedN === null && (
-            <Figure name="left on the day of what is there now">{fixed(told.leftPercent, 0)} %</Figure>
+            <LabelledValue name="left on the day of what is there now">
+              {fixed(told.leftPercent, 0)} %
+            </LabelledValue>
           )}
           {(told.isAboveWindow || told.isAboveBearing) && (
             <div role="alert">
@@ -152,22 +156,22 @@ export function RunningInPanel({
                   .join(' and ')}
                 {told.mostNowN !== null && `: ${units.show('force', told.mostNowN)} at most`}.
               </p>
-              <Figure name="fit later">
+              <LabelledValue name="fit later">
                 {told.fitWithinHours === null
                   ? 'no way: the window lies below what is wanted'
                   : `a new one ${hoursText(told.fitWithinHours)} before the day at most`}
-              </Figure>
-              <Figure name="or set again">
+              </LabelledValue>
+              <LabelledValue name="or set again">
                 {told.setAgainAfterHours === null
                   ? 'no way: there is no room above what is wanted'
                   : `set to the most now, and again after ${hoursText(told.setAgainAfterHours)}`}
-              </Figure>
+              </LabelledValue>
             </div>
           )}
-          <Figure name="look again after">
+          <LabelledValue name="look again after">
             {told.checkAfterHours === null ? 'the usual interval' : hoursText(told.checkAfterHours)}
-          </Figure>
-          <Figure name="level from">{hoursText(told.levelFromHours)} after fitting</Figure>
+          </LabelledValue>
+          <LabelledValue name="level from">{hoursText(told.levelFromHours)} after fitting</LabelledValue>
           {onLookAgain && told.checkAfterHours !== null && (
             <Button
               size="compact-sm"

@@ -2,7 +2,7 @@ import { Link } from 'react-router'
 import type { MachineCard, SetJob } from '../api/client'
 import { dayText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import { findingText } from './FindingsList'
 import { openOf } from './openReadings'
@@ -29,16 +29,18 @@ export function SetRecord({ job, card }: { job: SetJob; card: MachineCard }) {
         </Link>
       }
     >
-      <Figure name="as found">{ends(found)}</Figure>
-      <Figure name="as left">{ends(left)}</Figure>
-      {left?.gapMm != null && <Figure name="gap left">{units.show('fine', left.gapMm)}</Figure>}
-      <Figure name="rounds">{Math.max(0, job.rounds.length - 1)}</Figure>
-      {left?.temperatureC != null && <Figure name="temperature">{left.temperatureC} °C</Figure>}
+      <LabelledValue name="as found">{ends(found)}</LabelledValue>
+      <LabelledValue name="as left">{ends(left)}</LabelledValue>
+      {left?.gapMm != null && <LabelledValue name="gap left">{units.show('fine', left.gapMm)}</LabelledValue>}
+      <LabelledValue name="rounds">{Math.max(0, job.rounds.length - 1)}</LabelledValue>
+      {left?.temperatureC != null && <LabelledValue name="temperature">{left.temperatureC} °C</LabelledValue>}
       {closing?.torqueNm != null && (
-        <Figure name="final torque">{units.show('torque', closing.torqueNm)}</Figure>
+        <LabelledValue name="final torque">{units.show('torque', closing.torqueNm)}</LabelledValue>
       )}
-      {(closing?.who || job.who) && <Figure name="by">{closing?.who || job.who}</Figure>}
-      {closing?.nextCheckOn && <Figure name="look again on">{dayText(closing.nextCheckOn)}</Figure>}
+      {(closing?.who || job.who) && <LabelledValue name="by">{closing?.who || job.who}</LabelledValue>}
+      {closing?.nextCheckOn && (
+        <LabelledValue name="look again on">{dayText(closing.nextCheckOn)}</LabelledValue>
+      )}
       {closing?.reason && <p className="cap">Closed all the same: {closing.reason}</p>}
       {openOf(card, job).map((open) => (
         <p role="alert" key={open.finding.method} style={{ color: 'var(--watch)' }}>

@@ -7,21 +7,21 @@ import { useFit } from '../fit/useFit'
 import { reserveText } from '../fit/words'
 import { useBench } from '../machine/useWorkbench'
 import { type Units, useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
+import { EmptyState } from '../shell/EmptyState'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
-import { Sentence } from '../shell/Sentence'
 import { useShortcuts } from '../shell/shortcuts'
 import { WorkingDialog } from '../shell/WorkingDialog'
 import { BayMode } from './BayMode'
 import { BeforeVisit } from './BeforeVisit'
 import { CautionsFirst } from './CautionsFirst'
 import { ClosingPanel } from './ClosingPanel'
-import { Ends } from './Ends'
 import { Instruments } from './Instruments'
 import { NextCard } from './NextCard'
 import { NextChoices } from './NextChoices'
 import { ReadingRing } from './ReadingRing'
 import { RoundInHand } from './RoundInHand'
+import { RoundSummary } from './RoundSummary'
 import { RoundsPanel } from './RoundsPanel'
 import { readingEnds } from './readings'
 import { SetRecord } from './SetRecord'
@@ -48,7 +48,9 @@ export default function SetView() {
   if (setting && !round.round && setting.advice.data !== before) setBefore(setting.advice.data)
   if (!setting)
     return (
-      <Sentence title="This machine has no loop.">A direct drive has no chain or belt to be set.</Sentence>
+      <EmptyState title="This machine has no loop.">
+        A direct drive has no chain or belt to be set.
+      </EmptyState>
     )
   return (
     <Visit
@@ -149,7 +151,7 @@ function Visit({
             />
           )}
           {answer && (
-            <Ends
+            <RoundSummary
               advice={answer}
               medium={setting.loop.medium}
               positions={positions}
@@ -157,7 +159,9 @@ function Visit({
             />
           )}
           {fit?.answer.data?.reserve && answer?.setting.kind !== 'eccentric' && (
-            <Figure name="left on the adjuster, by Fit">{reserveText(fit.answer.data.reserve, units)}</Figure>
+            <LabelledValue name="left on the adjuster, by Fit">
+              {reserveText(fit.answer.data.reserve, units)}
+            </LabelledValue>
           )}
           {setting.otherSide && !setting.isPractice && (
             <SideMatchFigure bench={bench} setting={setting} other={setting.otherSide} />

@@ -13,7 +13,7 @@ import { TrackingPicture } from './TrackingPicture'
 import type { Setting } from './useSetting'
 import { WarmPanel } from './WarmPanel'
 
-const RedoPanel = lazy(() => import('../machine/RedoPanel'))
+const FollowUpPanel = lazy(() => import('../machine/FollowUpPanel'))
 
 /** What stands beside the rounds: how straight, cautions, how it is set, and what else bears on it. */
 export function SideColumn({
@@ -87,7 +87,7 @@ export function SideColumn({
       {answer && (answer.setting.kind === 'sprungArm' || fit?.layout?.mover?.kind === 'tensioner') && (
         <SprungArmPanel setting={draft ?? answer.setting} onSetting={onDraft} />
       )}
-      {bench.card.machine.id !== 0 && <RedoPanel bench={bench} />}
+      {bench.card.machine.id !== 0 && <FollowUpPanel bench={bench} />}
     </div>
   )
 }

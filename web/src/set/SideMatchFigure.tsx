@@ -5,7 +5,7 @@ import { useComputed } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
+import { LabelledValue } from '../shell/LabelledValue'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
@@ -37,7 +37,7 @@ export function SideMatchFigure({
   const told = input && !error ? data : undefined
   return (
     <>
-      <Figure name="the other side, last">{readingEnds(other, units)}</Figure>
+      <LabelledValue name="the other side, last">{readingEnds(other, units)}</LabelledValue>
       {told && (
         <p className="cap">
           <span className={table.tag} data-tone={told.matches ? 'ok' : 'watch'}>

@@ -5,8 +5,8 @@ import { issueFor } from '../api/issues'
 import { useComputed } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
 import { type Quantity, useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
 import fields from '../shell/fields.module.css'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
 import { WhyButton } from '../shell/WhyButton'
@@ -61,10 +61,10 @@ export function SprungArmPanel({
       <Refused error={answer.error} />
       {told && (
         <>
-          <Figure name="tension it holds">{units.show('force', told.tensionN)}</Figure>
-          <Figure name="on the idler">{units.show('force', told.idlerForceN)}</Figure>
+          <LabelledValue name="tension it holds">{units.show('force', told.tensionN)}</LabelledValue>
+          <LabelledValue name="on the idler">{units.show('force', told.idlerForceN)}</LabelledValue>
           {told.nPerMm !== null && (
-            <Figure name="a mm of its screw adds">{units.show('force', told.nPerMm)}</Figure>
+            <LabelledValue name="a mm of its screw adds">{units.show('force', told.nPerMm)}</LabelledValue>
           )}
           <Button
             size="compact-sm"

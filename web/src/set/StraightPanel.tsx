@@ -11,8 +11,8 @@ import { useComputed } from '../api/queries'
 import { figure, fixed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
 import fields from '../shell/fields.module.css'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
@@ -109,23 +109,23 @@ export function StraightPanel({
             {field('Edges apart', 'apart', 'alongString.apartMm')}
           </>
         )}
-        {hasTwoEnds && way !== 'line' && field('Ends of the axle apart', 'spacing', 'spacingMm')}
+        {hasTwoEnds && way !== 'line' && field('RoundSummary of the axle apart', 'spacing', 'spacingMm')}
         {centreMm === null && field('Shafts apart', 'centre', 'centreMm')}
       </div>
       <Refused error={answer.error} />
       {told && (
         <>
           {told.offsetMm !== null && (
-            <Figure name="offset">
+            <LabelledValue name="offset">
               {units.show('fine', told.offsetMm)}
               {told.offsetLimitMm !== null && ` of ${units.show('fine', told.offsetLimitMm)}`}
-            </Figure>
+            </LabelledValue>
           )}
           {told.angleDeg !== null && (
-            <Figure name="angle">
+            <LabelledValue name="angle">
               {figure(told.angleDeg, 2)}°
               {told.angleLimitDeg !== null && ` of ${fixed(told.angleLimitDeg, 2)}°`}
-            </Figure>
+            </LabelledValue>
           )}
           {told.isStraight !== null && (
             <p>

@@ -5,8 +5,8 @@ import { issueFor } from '../api/issues'
 import { useComputed } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
 import fields from '../shell/fields.module.css'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
 import { WhyButton } from '../shell/WhyButton'
@@ -86,8 +86,10 @@ export function WarmPanel({ advice, centreMm }: { advice: SetAdvice; centreMm: n
       <Refused error={answer.error} />
       {told && (
         <>
-          <Figure name="the case grows by">{units.show('fine', told.centreGrowthMm)}</Figure>
-          <Figure name="each run is pulled more by">{units.show('force', told.tensionRiseN)}</Figure>
+          <LabelledValue name="the case grows by">{units.show('fine', told.centreGrowthMm)}</LabelledValue>
+          <LabelledValue name="each run is pulled more by">
+            {units.show('force', told.tensionRiseN)}
+          </LabelledValue>
           <p className="cap">Set cold by so much less, and verify warm: it must never become tight there.</p>
         </>
       )}

@@ -6,7 +6,7 @@ const RATE = 8_000
 const BLOCK = 128
 
 /** Blocks of a sound given by its loudness over time. */
-function hear(loudness: (seconds: number) => number, seconds: number): Float32Array[] {
+function recorded(loudness: (seconds: number) => number, seconds: number): Float32Array[] {
   const plucks: Float32Array[] = []
   const ear = listenFor(RATE, (samples) => plucks.push(samples))
   for (let at = 0; at < seconds * RATE; at += BLOCK)
@@ -23,7 +23,7 @@ const pluck = (begins: number) => (t: number) => (t < begins ? 0 : Math.exp(-(t 
 
 describe('cutting plucks out of what the microphone hears', () => {
   it('hands on one pluck with the quiet before it', () => {
-    const [only, ...more] = hear((t) => 0.5 * pluck(1)(t), 4)
+    const [only, ...more] = recorded((t) => 0.5 * pluck(1)(t), 4)
     expect(more).toHaveLength(0)
     expect(only?.length).toBe(1.6 * RATE)
     const begins = only?.findIndex((s) => Math.abs(s) > 0.05) ?? -1
@@ -32,11 +32,11 @@ describe('cutting plucks out of what the microphone hears', () => {
   })
 
   it('hears each of two plucks', () =>
-    expect(hear((t) => 0.5 * (pluck(1)(t) + pluck(4)(t)), 7)).toHaveLength(2))
+    expect(recorded((t) => 0.5 * (pluck(1)(t) + pluck(4)(t)), 7)).toHaveLength(2))
 
   it('takes no steady hum and no whisper for a pluck', () => {
-    expect(hear(() => 0.2, 3).length).toBeLessThanOrEqual(1) // its beginning may be one, and the core refuses it
-    expect(hear((t) => 0.001 * pluck(1)(t), 3)).toHaveLength(0)
+    expect(recorded(() => 0.2, 3).length).toBeLessThanOrEqual(1) // its beginning may be one, and the core refuses it
+    expect(recorded((t) => 0.001 * pluck(1)(t), 3)).toHaveLength(0)
   })
 })
 

@@ -5,8 +5,8 @@ import { createBrowserRouter, Navigate, RouterProvider } from 'react-router'
 import { findMachine, listAims, listSetups } from '../api/client'
 import { UnitsProvider } from '../quantities/units'
 import { YardView } from '../yard/YardView'
-import { Lost } from './Lost'
-import { Sentence } from './Sentence'
+import { EmptyState } from './EmptyState'
+import { NotFound } from './NotFound'
 import { Shell } from './Shell'
 import { cssVariables, theme } from './theme'
 
@@ -26,8 +26,8 @@ const router = createBrowserRouter([
   {
     path: '/',
     element: <Shell />,
-    errorElement: <Lost />,
-    hydrateFallbackElement: <Sentence title="Opening …" />,
+    errorElement: <NotFound />,
+    hydrateFallbackElement: <EmptyState title="Opening …" />,
     children: [
       { index: true, element: <YardView /> },
       {
@@ -56,7 +56,7 @@ const router = createBrowserRouter([
           { path: 'ratio', lazy: { Component: async () => (await import('../ratio/RatioView')).default } },
         ],
       },
-      { path: '*', element: <Lost /> },
+      { path: '*', element: <NotFound /> },
     ],
   },
 ])

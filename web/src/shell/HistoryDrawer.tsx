@@ -5,8 +5,8 @@ import { sentenceOf } from '../api/issues'
 import { useChange, useChanges } from '../api/queries'
 import { momentText } from '../quantities/days'
 import { differences } from './differences'
+import { EmptyState } from './EmptyState'
 import classes from './HistoryDrawer.module.css'
-import { Sentence } from './Sentence'
 
 /** Every change: when, who, what, before and after; each can be undone. */
 export function HistoryDrawer({
@@ -34,9 +34,9 @@ export function HistoryDrawer({
       title={title}
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
-      {all?.length === 0 && <Sentence title="Nothing was changed yet." />}
+      {all?.length === 0 && <EmptyState title="Nothing was changed yet." />}
       {changes.error !== null && (
-        <Sentence title="The history can't be read.">{sentenceOf(changes.error)}</Sentence>
+        <EmptyState title="The history can't be read.">{sentenceOf(changes.error)}</EmptyState>
       )}
       <ol className={classes.list}>
         {all?.map((change) => (

@@ -2,10 +2,10 @@ import { useMantineColorScheme } from '@mantine/core'
 import { Suspense, useState } from 'react'
 import { Link, NavLink, Outlet } from 'react-router'
 import { useUnits } from '../quantities/units'
+import { EmptyState } from './EmptyState'
 import { FindBox } from './FindBox'
 import { HelpDialog } from './HelpDialog'
 import { PracticeIcon, StockIcon, YardIcon } from './icons'
-import { Sentence } from './Sentence'
 import classes from './Shell.module.css'
 import { StorageNotice } from './StorageNotice'
 import { useShortcuts } from './shortcuts'
@@ -58,7 +58,7 @@ export function Shell() {
       </nav>
       <main className={classes.main} id="main">
         <StorageNotice />
-        <Suspense fallback={<Sentence title="Opening …" />}>
+        <Suspense fallback={<EmptyState title="Opening …" />}>
           <Outlet />
         </Suspense>
       </main>

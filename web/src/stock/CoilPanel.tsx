@@ -5,8 +5,8 @@ import { useComputed } from '../api/queries'
 import { plain } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
-import { Figure } from '../shell/Figure'
 import fields from '../shell/fields.module.css'
+import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
 import { WhyButton } from '../shell/WhyButton'
@@ -72,12 +72,12 @@ export function CoilPanel() {
       )}
       {data && (
         <>
-          <Figure name="on the coil">{units.show('length', data.lengthMm)}</Figure>
-          <Figure name="turns">{plain(Number(data.turns.toFixed(1)))}</Figure>
+          <LabelledValue name="on the coil">{units.show('length', data.lengthMm)}</LabelledValue>
+          <LabelledValue name="turns">{plain(Number(data.turns.toFixed(1)))}</LabelledValue>
           {data.impliedThicknessMm !== null && (
-            <Figure name="thickness the turns ask for">
+            <LabelledValue name="thickness the turns ask for">
               {units.show('fine', data.impliedThicknessMm, 2)}
-            </Figure>
+            </LabelledValue>
           )}
           {data.agree === false && (
             <p style={{ color: 'var(--watch)', marginTop: 6 }}>

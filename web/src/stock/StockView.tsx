@@ -2,10 +2,10 @@ import { Button, Select, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { sentenceOf } from '../api/issues'
 import { useStock } from '../api/queries'
+import { EmptyState } from '../shell/EmptyState'
 import { HistoryDrawer } from '../shell/HistoryDrawer'
 import { PageTitle } from '../shell/PageTitle'
 import { Panel } from '../shell/Panel'
-import { Sentence } from '../shell/Sentence'
 import { useShortcuts } from '../shell/shortcuts'
 import table from '../shell/table.module.css'
 import { AddStockDialog } from './AddStockDialog'
@@ -64,14 +64,14 @@ export default function StockView() {
             </div>
           }
         >
-          {stock.isPending && <Sentence title="Reading the shelf …" />}
+          {stock.isPending && <EmptyState title="Reading the shelf …" />}
           {stock.error !== null && (
-            <Sentence title="The shelf can't be read.">{sentenceOf(stock.error)}</Sentence>
+            <EmptyState title="The shelf can't be read.">{sentenceOf(stock.error)}</EmptyState>
           )}
           {shown?.length === 0 && (
-            <Sentence title="No wheel is listed here.">
+            <EmptyState title="No wheel is listed here.">
               Add what lies on the shelf; the ratio search then prefers it.
-            </Sentence>
+            </EmptyState>
           )}
           {shown && shown.length > 0 && (
             <div className={table.scroll}>

@@ -2,9 +2,9 @@ import { Button, FileButton, Group, Switch } from '@mantine/core'
 import { lazy, Suspense, useState } from 'react'
 import { sentenceOf } from '../api/issues'
 import { useMachines } from '../api/queries'
+import { EmptyState } from '../shell/EmptyState'
 import { HistoryDrawer } from '../shell/HistoryDrawer'
 import { PageTitle } from '../shell/PageTitle'
-import { Sentence } from '../shell/Sentence'
 import { useShortcuts } from '../shell/shortcuts'
 import { MachineCardView } from './MachineCardView'
 import { useMachineFile } from './useMachineFile'
@@ -51,14 +51,14 @@ export function YardView() {
           <Button onClick={() => setAdding(true)}>Add a machine</Button>
         </Group>
       </PageTitle>
-      {machines.isPending && <Sentence title="Reading the yard …" />}
+      {machines.isPending && <EmptyState title="Reading the yard …" />}
       {machines.error !== null && (
-        <Sentence title="The yard can't be read.">{sentenceOf(machines.error)}</Sentence>
+        <EmptyState title="The yard can't be read.">{sentenceOf(machines.error)}</EmptyState>
       )}
       {shown?.length === 0 && (
-        <Sentence title="No machine stands here yet.">
+        <EmptyState title="No machine stands here yet.">
           Add one with its kind and tooth counts, or read one from a file.
-        </Sentence>
+        </EmptyState>
       )}
       <ul className={classes.cards}>
         {shown?.map((card) => (

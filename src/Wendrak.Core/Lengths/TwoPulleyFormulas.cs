@@ -1,0 +1,57 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wheels;
+
+namespace Wendrak.Core.Lengths;
+
+/// <summary>The two-wheel formulas of chains and belts under one hood; lengths in links, belt teeth or mm.</summary>
+internal sealed class TwoPulleyFormulas(Loop loop, double front, double rear)
+{
+    private readonly WheelOutline _front = WheelOutline.Of(loop, front);
+    private readonly WheelOutline _rear = WheelOutline.Of(loop, rear);
+
+    public Loop Loop => loop;
+    public double UnitMm { get; } = LoopLengths.UnitMm(loop);
+    public double? SmallTeeth => loop.IsToothed ? Math.Min(FrontLinks, RearLinks) : null;
+    private double FrontLinks { get; } = WheelSize.LinksRound(loop, front);
+    private double RearLinks { get; } = WheelSize.LinksRound(loop, rear);
+    public double FrontDiameterMm => 2 * _front.RunRadiusMm;
+    public double RearDiameterMm => 2 * _rear.RunRadiusMm;
+
+    /// <summary>Centre distance at which the rims, or the runs of a crossed belt, touch.</summary>
+    public double TouchingMm =>
+        Math.Max(
+            _front.OutsideRadiusMm + _rear.OutsideRadiusMm,
+            loop.Course == BeltArrangement.Crossed ? _front.RunRadiusMm + _rear.RunRadiusMm : 0
+        );
+
+    public double Length(double centreMm) =>
+        IsChain
+            ? ChainLength.Links(UnitMm, FrontLinks, RearLinks, centreMm)
+            : BeltLength.Mm(loop.Course, FrontDiameterMm, RearDiameterMm, centreMm) / UnitMm;
+
+    public LengthPieces HandbookPieces(double centreMm) =>
+        IsChain
+            ? ChainLength.HandbookPieces(UnitMm, FrontLinks, RearLinks, centreMm)
+            : BeltLength.HandbookPieces(loop.Course, FrontDiameterMm, RearDiameterMm, centreMm).In(UnitMm);
+
+    public double CentreMm(double length) =>
+        IsChain
+            ? ChainLength.CentreMm(UnitMm, FrontLinks, RearLinks, length)
+            : BeltLength.CentreMm(loop.Course, FrontDiameterMm, RearDiameterMm, length * UnitMm);
+
+    /// <summary>Whether a length goes round both wheels without their rims touching.</summary>
+    public bool Reaches(double length) => length > Length(Apart(TouchingMm));
+
+    public double SmallWrapDeg(double centreMm)
+    {
+        bool crossed = loop.Course == BeltArrangement.Crossed;
+        double across = crossed ? -(FrontDiameterMm + RearDiameterMm) : Math.Abs(RearDiameterMm - FrontDiameterMm);
+        return 180 - 2 * Math.Asin(across / (2 * centreMm)) * 180 / Math.PI;
+    }
+
+    // The formulas want wheels that do not quite touch.
+    private static double Apart(double touchingMm) => touchingMm + 1e-6;
+
+    private bool IsChain => loop.Medium == DriveElement.Chain;
+}

@@ -1,0 +1,88 @@
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { changeSetup, type FollowUpTask, redoAfter } from '../api/client'
+import { show } from '../testing'
+import { benchOf, cardOf, setupOf } from './bench.testing'
+import FollowUpPanel from './FollowUpPanel'
+
+vi.mock('../api/client', async (actual) => ({
+  ...(await actual<typeof import('../api/client')>()),
+  changeSetup: vi.fn(async (setup) => setup),
+  redoAfter: vi.fn(),
+}))
+afterEach(() => {
+  cleanup()
+  vi.clearAllMocks()
+})
+
+const item = (
+  task: FollowUpTask['task'],
+  station: FollowUpTask['station'],
+  part: Partial<FollowUpTask> = {},
+): FollowUpTask => ({
+  task,
+  station,
+  driveKey: 'drive',
+  loopKey: station === 'ratio' ? null : 'final',
+  because: ['rearWheel'],
+  ...part,
+})
+const open = [item('ratio', 'ratio'), item('length', 'fit'), item('reading', 'set')]
+const fittedBench = (redo: FollowUpTask[] | null) =>
+  benchOf({ card: { ...cardOf(), fitted: setupOf({ version: 4, redo }) } })
+const trialBench = () => {
+  const loops = [{ loopKey: 'final', frontSize: 15, rearSize: 43, links: 112 }]
+  return benchOf({ shown: { name: 'Trial B', loops, roadWheels: [], setup: undefined, isFitted: false } })
+}
+
+describe('what is to be done again', () => {
+  it('is ticked off one by one, and the others stay', async () => {
+    show(<FollowUpPanel bench={fittedBench(open)} />)
+    expect(screen.getByText('other rear wheel')).toBeTruthy() // once for all of them
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Whether the length still closes' }))
+    await waitFor(() => expect(changeSetup).toHaveBeenCalledTimes(1))
+    const stored = vi.mocked(changeSetup).mock.calls[0]?.[0]
+    expect(stored?.version).toBe(4)
+    expect(stored?.redo).toEqual([open[0], open[2]])
+  })
+
+  it('names the cause of each where they differ', () => {
+    show(
+      <FollowUpPanel
+        bench={fittedBench([...open, item('clearances', 'fit', { because: ['edge', 'roadWheel'] })])}
+      />,
+    )
+    expect(screen.getAllByText('other rear wheel')).toHaveLength(3)
+    expect(screen.getByText('other edge to clear, other road wheel or tyre')).toBeTruthy()
+  })
+
+  it('is not there when nothing is open', () => {
+    show(<FollowUpPanel bench={fittedBench(null)} />)
+    expect(screen.queryByRole('region')).toBeNull()
+    expect(redoAfter).not.toHaveBeenCalled()
+  })
+
+  it('is told before a trial goes on, with nothing to tick', async () => {
+    vi.mocked(redoAfter).mockResolvedValue(open)
+    show(<FollowUpPanel bench={trialBench()} />)
+    expect(await screen.findByRole('region', { name: 'Fitting this asks for' })).toBeTruthy()
+    expect(screen.queryByRole('checkbox')).toBeNull()
+    const asked = vi.mocked(redoAfter).mock.calls[0]?.[0]
+    expect(asked?.before.loops[0]?.rearSize).toBe(45)
+    expect(asked?.after.loops[0]?.rearSize).toBe(43)
+  })
+
+  it('names the loop where the machine has several', async () => {
+    const loops = ['left', 'right'].map((loopKey) => ({
+      ...(cardOf().summary.loops[0] as object),
+      loopKey,
+      name: 'belt',
+    }))
+    const card = cardOf({}, loops as ReturnType<typeof cardOf>['summary']['loops'])
+    const bench = benchOf({
+      card: { ...card, fitted: setupOf({ redo: [item('alignment', 'set', { loopKey: 'right' })] }) },
+    })
+    show(<FollowUpPanel bench={bench} />)
+    expect(screen.getByRole('checkbox', { name: 'Alignment of its wheels: belt (right)' })).toBeTruthy()
+  })
+})
