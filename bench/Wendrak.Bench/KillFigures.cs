@@ -20,7 +20,7 @@ internal static class KillFigures
                 await kills.WriteAndKillAsync();
             await kills.CheckAsync();
             Console.WriteLine(
-                $"killed {WhileWriting} times while edit: every one of {kills.Answered} acknowledged edits is there"
+                $"killed {WhileWriting} times while writing: every one of {kills.Answered} acknowledged edits is there"
             );
         }
         using (Started program = new())

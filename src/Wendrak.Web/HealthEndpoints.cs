@@ -4,7 +4,7 @@ using Wendrak.Store;
 namespace Wendrak.Web;
 
 /// <summary>How the data is.</summary>
-/// <param name="Status">“ok”, “nearlyFull”, or what is in the way of edit.</param>
+/// <param name="Status">“ok”, “nearlyFull”, or what is in the way of writing.</param>
 /// <param name="Message">What is the matter and what to do, in a sentence; null when all is well.</param>
 /// <param name="Writes">Whether what is sent is stored.</param>
 /// <param name="FreeMb">Left on the disk of the data, in millions of bytes.</param>

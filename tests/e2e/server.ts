@@ -87,7 +87,11 @@ export const test = base.extend<object, { ofFile: OfFile }>({
     ofFile.context ??= await browser.newContext({ baseURL })
     await use(ofFile.context)
     for (const page of ofFile.context.pages()) {
-      await page.evaluate(() => (localStorage.clear(), sessionStorage.clear())).catch(() => {})
+      const forget = () => {
+        localStorage.clear()
+        sessionStorage.clear()
+      }
+      await page.evaluate(forget).catch(() => {}) // a page that shows nothing keeps nothing
       await page.close()
     }
   },

@@ -3,7 +3,7 @@ import '@mantine/notifications/styles.css'
 import '@fontsource-variable/archivo/wdth.css'
 import './shell/tokens.css'
 import { createRoot } from 'react-dom/client'
-import { App } from './shell/App'
+import { App } from './app/App'
 
 const root = document.getElementById('root')
 if (!root) throw new Error('The page has no root element')

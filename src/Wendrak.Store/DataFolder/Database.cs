@@ -219,7 +219,7 @@ public sealed class Database : IDisposable
         }
     }
 
-    /// <summary>What is in the way of edit; what was and has passed is forgotten.</summary>
+    /// <summary>What is in the way of writing; what was and has passed is forgotten.</summary>
     public async Task<StorageTrouble?> TroubleNowAsync(CancellationToken ct)
     {
         try

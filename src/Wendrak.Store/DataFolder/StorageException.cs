@@ -61,10 +61,10 @@ public sealed class StorageException(StorageTrouble trouble, Exception? inner = 
             StorageTrouble.Full =>
                 "The disk is full: nothing can be stored. Make room; what you typed is kept here until then.",
             StorageTrouble.ReadOnly =>
-                "The data folder may only be read: nothing can be stored. Allow edit there; what you typed is kept here until then.",
+                "The data folder may only be read: nothing can be stored. Allow writing there; what you typed is kept here until then.",
             StorageTrouble.Gone =>
                 "The data file is not where it was. Put it back, or stop Wendrak and start it again; what you typed is kept here until then.",
-            StorageTrouble.Busy => "Something else is edit to the data for a long time. It is tried again.",
+            StorageTrouble.Busy => "Something else is writing to the data for a long time. It is tried again.",
             StorageTrouble.Damaged =>
                 "The data file is damaged. What can be read is shown and nothing is written over it: restore a backup, or save what is good with --rescue.",
             _ => "The disk does not take what is written. Look at the disk; what you typed is kept here until then.",

@@ -2586,7 +2586,7 @@ export interface components {
         GrooveVerdict: "seated" | "bottoms" | "standsProud" | "sitsDeep";
         /** @description How the data is. */
         Health: {
-            /** @description “ok”, “nearlyFull”, or what is in the way of edit. */
+            /** @description “ok”, “nearlyFull”, or what is in the way of writing. */
             status: string;
             /** @description What is the matter and what to do, in a sentence; null when all is well. */
             message: null | string;

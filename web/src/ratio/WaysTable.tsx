@@ -76,9 +76,7 @@ export function WaysTable({
                 <th scope="col">cost</th>
                 <th scope="col">tooth meets link, turns</th>
                 {columns.has('ripple') && <th scope="col">ripple</th>}
-                {columns.has('axle') && (
-                  <th scope="col">{movesAxle ? 'axle changedSprockets' : 'adjuster changedSprockets'}</th>
-                )}
+                {columns.has('axle') && <th scope="col">{movesAxle ? 'axle moves' : 'adjuster moves'}</th>}
                 <th scope="col">stock</th>
                 <th scope="col">below by</th>
               </tr>

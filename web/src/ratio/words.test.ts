@@ -1,15 +1,7 @@
 import { describe, expect, it } from 'vitest'
+import { breakText } from '../machine/supplyWords'
 import { candidateOf, pickOf } from './candidates.testing'
-import {
-  breakText,
-  isAtHand,
-  meetingText,
-  moneyText,
-  reasonText,
-  smallWheelText,
-  supplyWord,
-  workText,
-} from './words'
+import { isAtHand, meetingText, moneyText, reasonText, smallWheelText, supplyWord, workText } from './words'
 
 const supply = (
   availability: ReturnType<typeof pickOf>['front']['availability'],
@@ -31,7 +23,7 @@ describe('what is said of a pair', () => {
     expect(isAtHand(candidate)).toBe(atHand)
   })
 
-  it('tells which wheel changedSprockets and how long it takes', () => {
+  it('tells which wheel changes and how long it takes', () => {
     expect(workText(candidateOf(16, 45, { changedSprockets: 'frontOnly', workMinutes: 25 }))).toBe(
       'front · 25 min',
     )

@@ -1,55 +1,16 @@
 import type { LoopPick, RatioCandidate } from '../api/client'
+import { breakText, type SupplyWord, supplyOf } from '../machine/supplyWords'
 import type { Workbench } from '../machine/useWorkbench'
 import { isToothed, pairText } from '../machine/words'
 import { fixed, money, plain } from '../quantities/format'
-
-type Supply = LoopPick['front']
-type Break = LoopPick['breaks'][number]
-
-const AVAILABILITY_WORDS: Record<Supply['availability'], string> = {
-  fitted: 'fitted',
-  onShelf: 'on shelf',
-  toBuy: 'order',
-  notListed: 'ask supplier',
-  mountingNotSaid: 'if its mounting fits',
-  otherMounting: 'not in your mounting',
-  notObtainable: 'not obtainable',
-}
-
-/** Worst first: what stands in the way of having both wheels. */
-const WORST_FIRST: Supply['availability'][] = [
-  'notObtainable',
-  'otherMounting',
-  'mountingNotSaid',
-  'notListed',
-  'toBuy',
-  'onShelf',
-  'fitted',
-]
-
-export interface SupplyWord {
-  text: string
-  tone: 'ok' | 'neutral' | 'watch'
-}
 
 /** How the wheels that change can be had, in a word. */
 export const supplyWord = (candidate: RatioCandidate): SupplyWord =>
   supplyOf(candidate.loops.flatMap((l) => [l.front, l.rear]))
 
-export function supplyOf(supplies: Supply[]): SupplyWord {
-  const worst = WORST_FIRST.find((a) => supplies.some((s) => s.availability === a)) ?? 'fitted'
-  const tone =
-    worst === 'onShelf' || worst === 'fitted'
-      ? 'ok'
-      : worst === 'toBuy' || worst === 'notListed'
-        ? 'neutral'
-        : 'watch'
-  return { text: AVAILABILITY_WORDS[worst], tone }
-}
-
 export const isAtHand = (candidate: RatioCandidate) => supplyWord(candidate).tone === 'ok'
 
-const MOVES_WORDS: Record<RatioCandidate['changedSprockets'], string> = {
+const CHANGED_WORDS: Record<RatioCandidate['changedSprockets'], string> = {
   nothing: 'as it is',
   frontOnly: 'front',
   rearOnly: 'rear',
@@ -59,24 +20,11 @@ const MOVES_WORDS: Record<RatioCandidate['changedSprockets'], string> = {
 
 export const workText = (c: RatioCandidate) =>
   c.changedSprockets === 'nothing'
-    ? MOVES_WORDS.nothing
-    : `${MOVES_WORDS[c.changedSprockets]} · ${fixed(c.workMinutes, 0)} min`
+    ? CHANGED_WORDS.nothing
+    : `${CHANGED_WORDS[c.changedSprockets]} · ${fixed(c.workMinutes, 0)} min`
 
 export const moneyText = (c: RatioCandidate) =>
   c.money === null ? 'ask' : c.money === 0 ? '–' : money(c.money)
-
-export function breakText(what: Break, pick: Pick<LoopPick, 'frontSize' | 'rearSize'>): string {
-  switch (what) {
-    case 'rearTooLarge':
-      return `rear ${pick.rearSize} is larger than clears here`
-    case 'frontTooSmall':
-      return `front ${pick.frontSize} is smaller than this machine accepts`
-    case 'hubPrimaryTooLow':
-      return 'front over rear is below what the hub allows'
-    case 'loopRatioTooLarge':
-      return 'ratio of this loop is above the limit set'
-  }
-}
 
 const SMALL_WHEEL_WORDS: Record<LoopPick['smallWheel'], string> = {
   fine: '',

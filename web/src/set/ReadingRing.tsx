@@ -127,7 +127,7 @@ export function ReadingRing({
   )
 }
 
-/** RoundSummary of the window in the method's readings, the smaller first; null where there is none. */
+/** Ends of the window in the method's readings, the smaller first; null where there is none. */
 export function windowOf(advice: SetAdvice | undefined): [number, number] | null {
   const { windowLooseReading: loose, windowTightReading: tight } = advice ?? {}
   return loose == null || tight == null ? null : [Math.min(loose, tight), Math.max(loose, tight)]

@@ -109,7 +109,7 @@ export function StraightPanel({
             {field('Edges apart', 'apart', 'alongString.apartMm')}
           </>
         )}
-        {hasTwoEnds && way !== 'line' && field('RoundSummary of the axle apart', 'spacing', 'spacingMm')}
+        {hasTwoEnds && way !== 'line' && field('Ends of the axle apart', 'spacing', 'spacingMm')}
         {centreMm === null && field('Shafts apart', 'centre', 'centreMm')}
       </div>
       <Refused error={answer.error} />

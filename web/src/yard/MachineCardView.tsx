@@ -1,6 +1,7 @@
 import { Link } from 'react-router'
 import type { LoopSummary, MachineCard } from '../api/client'
 import { findingText } from '../machine/findings'
+import { MachineMenu } from '../machine/MachineMenu'
 import { driveText, isToothed, KIND_WORDS, pairText } from '../machine/words'
 import { dayText } from '../quantities/days'
 import { figure, plain } from '../quantities/format'
@@ -9,7 +10,6 @@ import { findingText as readingFindingText } from '../set/FindingsList'
 import { METHOD_WORDS } from '../set/words'
 import { LoopGlyph } from './LoopGlyph'
 import classes from './MachineCardView.module.css'
-import { MachineMenu } from './MachineMenu'
 
 const isAlike = (a: LoopSummary, b: LoopSummary) =>
   a.frontSize === b.frontSize && a.rearSize === b.rearSize && a.standard === b.standard

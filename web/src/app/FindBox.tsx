@@ -5,8 +5,10 @@ import { useNavigate } from 'react-router'
 import { listAims, listSetups } from '../api/client'
 import { useMachines } from '../api/queries'
 import classes from './FindBox.module.css'
+import { PLACES } from './places'
+import { STATIONS } from './stations'
 
-interface Place {
+interface Found {
   label: string
   hint: string
   to: string
@@ -26,7 +28,7 @@ export function FindBox({ onClose }: { onClose: () => void }) {
       .filter((p) => wanted.every((w) => `${p.label} ${p.hint}`.toLowerCase().includes(w)))
       .slice(0, MOST_SHOWN)
   }, [places, words])
-  const go = (place: Place | undefined) => {
+  const go = (place: Found | undefined) => {
     if (!place) return
     onClose()
     navigate(place.to)
@@ -76,7 +78,7 @@ export function FindBox({ onClose }: { onClose: () => void }) {
   )
 }
 
-function usePlaces(): Place[] {
+function usePlaces(): Found[] {
   const machines = useMachines().data ?? []
   const setups = useQueries({
     queries: machines.map(({ machine }) => ({
@@ -90,18 +92,10 @@ function usePlaces(): Place[] {
       queryFn: () => listAims(machine.id),
     })),
   })
-  const places: Place[] = [
-    { label: 'Yard', hint: 'all machines', to: '/' },
-    { label: 'Stock', hint: 'wheels on the shelf, gearbox sets', to: '/stock' },
-    { label: 'Practice', hint: 'setting a simulated drive, no vehicle', to: '/practice' },
-  ]
+  const places: Found[] = PLACES.map((p) => ({ label: p.name, hint: p.hint, to: p.path }))
   machines.forEach(({ machine }, i) => {
     const base = `/machines/${machine.id}`
-    places.push({ label: machine.name, hint: 'Ratio', to: `${base}/ratio` })
-    places.push({ label: machine.name, hint: 'Aim', to: `${base}/aim` })
-    places.push({ label: machine.name, hint: 'Fit', to: `${base}/fit` })
-    places.push({ label: machine.name, hint: 'Loads', to: `${base}/loads` })
-    places.push({ label: machine.name, hint: 'Set', to: `${base}/set` })
+    for (const s of STATIONS) places.push({ label: machine.name, hint: s.name, to: `${base}/${s.path}` })
     for (const setup of setups[i]?.data ?? [])
       if (setup.status === 'trial')
         places.push({

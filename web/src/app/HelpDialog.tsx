@@ -1,7 +1,7 @@
 import { Modal, Table, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { setWho, whoAmI } from '../api/client'
-import { SHORTCUTS } from './shortcuts'
+import { SHORTCUTS } from '../shell/shortcuts'
 
 export function HelpDialog({ onClose }: { onClose: () => void }) {
   const [name, setName] = useState(whoAmI)

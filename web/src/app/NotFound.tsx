@@ -1,5 +1,5 @@
 import { Link, useRouteError } from 'react-router'
-import { EmptyState } from './EmptyState'
+import { EmptyState } from '../shell/EmptyState'
 
 /** An address that leads nowhere, or a view that failed: says so and shows the way back. */
 export function NotFound() {

@@ -2,12 +2,12 @@ import { Outlet, useParams } from 'react-router'
 import type { Aim, MachineCard, Setup } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useAims, useMachine, useSetups } from '../api/queries'
+import { MachineBar } from '../machine/MachineBar'
+import { useWorkbench } from '../machine/useWorkbench'
 import { EmptyState } from '../shell/EmptyState'
-import { MachineBar } from './MachineBar'
 import { StationStrip } from './StationStrip'
-import { useWorkbench } from './useWorkbench'
 
-/** A machine's page: bar, run, and the station in view. */
+/** A machine's page: bar, strip, and the station in view. */
 export default function MachinePage() {
   const id = Number(useParams().machineId)
   const machine = useMachine(id)

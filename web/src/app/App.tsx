@@ -4,11 +4,12 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router'
 import { findMachine, listAims, listSetups } from '../api/client'
 import { UnitsProvider } from '../quantities/units'
+import { EmptyState } from '../shell/EmptyState'
+import { cssVariables, theme } from '../shell/theme'
 import { YardView } from '../yard/YardView'
-import { EmptyState } from './EmptyState'
 import { NotFound } from './NotFound'
 import { Shell } from './Shell'
-import { cssVariables, theme } from './theme'
+import { STATIONS } from './stations'
 
 // Another window may have changed things: look again when this one comes to the front.
 const queries = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: true } } })
@@ -42,18 +43,17 @@ const router = createBrowserRouter([
         path: 'machines/:machineId',
         loader: askAhead,
         shouldRevalidate: ({ currentParams, nextParams }) => currentParams.machineId !== nextParams.machineId,
-        lazy: { Component: async () => (await import('../machine/MachinePage')).default },
+        lazy: { Component: async () => (await import('./MachinePage')).default },
         children: [
           { index: true, element: <Navigate to="ratio" replace /> },
-          { path: 'aim', lazy: { Component: async () => (await import('../aim/AimView')).default } },
-          { path: 'fit', lazy: { Component: async () => (await import('../fit/FitView')).default } },
-          { path: 'loads', lazy: { Component: async () => (await import('../loads/LoadsView')).default } },
-          { path: 'set', lazy: { Component: async () => (await import('../set/SetView')).default } },
+          ...STATIONS.map((s) => ({
+            path: s.path,
+            lazy: { Component: async () => (await s.load()).default },
+          })),
           {
             path: 'set/:jobId',
             lazy: { Component: async () => (await import('../set/RecordPage')).default },
           },
-          { path: 'ratio', lazy: { Component: async () => (await import('../ratio/RatioView')).default } },
         ],
       },
       { path: '*', element: <NotFound /> },

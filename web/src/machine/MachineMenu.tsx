@@ -16,7 +16,7 @@ import { today } from '../quantities/days'
 import { MoreIcon } from '../shell/icons'
 import { UndoNotice } from '../shell/UndoNotice'
 
-const MachineEditor = lazy(() => import('../machine/MachineEditor'))
+const MachineEditor = lazy(() => import('./MachineEditor'))
 
 /** What can be done with a whole machine. */
 export function MachineMenu({ card }: { card: MachineCard }) {

@@ -2,13 +2,13 @@ import { useMantineColorScheme } from '@mantine/core'
 import { Suspense, useState } from 'react'
 import { Link, NavLink, Outlet } from 'react-router'
 import { useUnits } from '../quantities/units'
-import { EmptyState } from './EmptyState'
+import { EmptyState } from '../shell/EmptyState'
+import { useShortcuts } from '../shell/shortcuts'
 import { FindBox } from './FindBox'
 import { HelpDialog } from './HelpDialog'
-import { PracticeIcon, StockIcon, YardIcon } from './icons'
+import { PLACES } from './places'
 import classes from './Shell.module.css'
 import { StorageNotice } from './StorageNotice'
-import { useShortcuts } from './shortcuts'
 
 export function Shell() {
   const [isFinding, setFinding] = useState(false)
@@ -34,18 +34,12 @@ export function Shell() {
             <path d="M10 15.8L28.5 8M18 32.2L33.5 17.6" stroke="#6FC2AE" strokeWidth="2.5" />
           </svg>
         </Link>
-        <NavLink to="/" end className={classes.place}>
-          <YardIcon />
-          Yard
-        </NavLink>
-        <NavLink to="/stock" className={classes.place}>
-          <StockIcon />
-          Stock
-        </NavLink>
-        <NavLink to="/practice" className={classes.place}>
-          <PracticeIcon />
-          Practice
-        </NavLink>
+        {PLACES.map((p) => (
+          <NavLink key={p.path} to={p.path} end={p.path === '/'} className={classes.place}>
+            <p.icon />
+            {p.name}
+          </NavLink>
+        ))}
         <span className={classes.spring} />
         <button type="button" className={classes.place} onClick={() => setFinding(true)}>
           <kbd>/</kbd>

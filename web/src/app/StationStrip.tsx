@@ -1,0 +1,60 @@
+import { useEffect, useRef } from 'react'
+import { NavLink, useLocation, useNavigate } from 'react-router'
+import type { Station } from '../machine/station'
+import type { Workbench } from '../machine/useWorkbench'
+import { useShortcuts } from '../shell/shortcuts'
+import classes from './StationStrip.module.css'
+import { STATIONS } from './stations'
+
+/** The stations that exist, each with its headline figure at all times. */
+export function StationStrip({ bench }: { bench: Workbench }) {
+  const { pathname, search } = useLocation()
+  const navigate = useNavigate()
+  const strip = useRef<HTMLElement>(null)
+  // On a phone the strip is wider than the screen: where one is must be in view, also once the figures have come.
+  const station = pathname.split('/').at(-1)
+  useEffect(() => {
+    const element = strip.current
+    if (!element) return
+    const show = () => {
+      const here = element.querySelector<HTMLElement>(`a[href*="/${station}"]`)
+      if (here) element.scrollLeft = here.offsetLeft - element.clientWidth / 3
+    }
+    const figures = new ResizeObserver(show)
+    for (const link of element.children) figures.observe(link)
+    return () => figures.disconnect()
+  }, [station])
+  useShortcuts(
+    Object.fromEntries(
+      STATIONS.map((s) => [s.key, () => navigate({ pathname: s.path, search }, { relative: 'route' })]),
+    ),
+  )
+  return (
+    <nav className={classes.strip} aria-label="Stations" ref={strip}>
+      {STATIONS.map((s) => (
+        <StationLink key={s.key} station={s} bench={bench} search={search} />
+      ))}
+    </nav>
+  )
+}
+
+function StationLink({ station, bench, search }: { station: Station; bench: Workbench; search: string }) {
+  const { figure, note, tone, state } = station.useHeadline(bench)
+  return (
+    <NavLink
+      to={{ pathname: station.path, search }}
+      className={classes.station}
+      data-done={state === 'done' || undefined}
+      data-again={state === 'again' || undefined}
+    >
+      <span className={classes.number}>{state === 'again' ? '↻' : state === 'done' ? '✓' : station.key}</span>
+      <span>
+        <b>{station.name}</b>
+        <span className={`num ${classes.figure}`}>
+          {figure}
+          {note && <span className={tone === 'stop' ? classes.stop : classes.off}> {note}</span>}
+        </span>
+      </span>
+    </NavLink>
+  )
+}

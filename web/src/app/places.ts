@@ -1,0 +1,17 @@
+import type { ComponentType } from 'react'
+import { PracticeIcon, StockIcon, YardIcon } from '../shell/icons'
+
+export interface Place {
+  name: string
+  /** What is there, for Find. */
+  hint: string
+  path: string
+  icon: ComponentType
+}
+
+/** The places on the rail: rail and Find read them from here. */
+export const PLACES: Place[] = [
+  { name: 'Yard', hint: 'all machines', path: '/', icon: YardIcon },
+  { name: 'Stock', hint: 'wheels on the shelf, gearbox sets', path: '/stock', icon: StockIcon },
+  { name: 'Practice', hint: 'setting a simulated drive, no vehicle', path: '/practice', icon: PracticeIcon },
+]
