@@ -1,6 +1,5 @@
 using System.Diagnostics;
 using Wendrak.Core.Tension;
-using Wendrak.Core.Tests.Gearing;
 using Wendrak.Core.Tests.Tension;
 
 namespace Wendrak.Bench;

@@ -2,8 +2,7 @@ using Dapper;
 using Microsoft.Data.Sqlite;
 using Wendrak.Core.Records;
 using Wendrak.Store;
-using Wendrak.Store.Jobs;
-using Wendrak.Store.Records;
+using Wendrak.Store.Bodies;
 
 namespace Wendrak.Bench;
 

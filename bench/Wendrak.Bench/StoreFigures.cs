@@ -6,10 +6,9 @@ using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Store;
-using Wendrak.Store.Jobs;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
-using Wendrak.Store.Records;
 using Wendrak.Web.Tests;
 
 namespace Wendrak.Bench;

@@ -1,6 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Wendrak.Core.Records;
-using Wendrak.Store.Jobs;
+using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;
 

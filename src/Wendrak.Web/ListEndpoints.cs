@@ -1,6 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Wendrak.Core.Quantities;
-using Wendrak.Store.Records;
+using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;
 

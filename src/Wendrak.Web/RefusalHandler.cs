@@ -3,7 +3,7 @@ using System.Text.RegularExpressions;
 using Microsoft.AspNetCore.Diagnostics;
 using Wendrak.Core.Quantities;
 using Wendrak.Store;
-using Wendrak.Store.Ledger;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Records;
 
 namespace Wendrak.Web;

@@ -6,7 +6,6 @@ using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.ResponseCompression;
 using Wendrak.Store;
 using Wendrak.Store.Demo;
-using Wendrak.Store.Jobs;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 

@@ -158,7 +158,7 @@ public sealed class BackupTests : IDisposable
                 "added a photo",
                 async edit =>
                 {
-                    hash = await attachments.AddAsync(edit, new MemoryStream(picture), "image/jpeg", Now);
+                    hash = await attachments.AddAsync(edit.Session, new MemoryStream(picture), "image/jpeg", Now);
                     return true;
                 },
                 default

@@ -1,6 +1,6 @@
 using Microsoft.Data.Sqlite;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Demo;
-using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Tests;
 

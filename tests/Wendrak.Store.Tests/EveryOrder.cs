@@ -3,8 +3,10 @@ using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
+using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Tests;
 

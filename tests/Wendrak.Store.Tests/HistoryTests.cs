@@ -1,8 +1,10 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
+using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Tests;
 

@@ -2,8 +2,9 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Vocabulary;
-using Wendrak.Store.Ledger;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Machines;
+using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Tests;
 

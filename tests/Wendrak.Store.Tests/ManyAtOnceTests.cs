@@ -2,8 +2,8 @@ using System.Collections.Concurrent;
 using System.Diagnostics;
 using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
-using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
+using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Tests;
 

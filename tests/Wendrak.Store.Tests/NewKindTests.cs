@@ -1,4 +1,5 @@
 using Wendrak.Core.Quantities;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 using Wendrak.Store.Records;

@@ -2,6 +2,7 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Records;
 using Wendrak.Core.Vocabulary;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Machines;
 
 namespace Wendrak.Store.Tests;

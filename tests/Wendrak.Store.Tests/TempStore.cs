@@ -1,7 +1,6 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
 using Wendrak.Core.Vocabulary;
-using Wendrak.Store.Jobs;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 

@@ -6,8 +6,9 @@ using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.Logging;
 using Wendrak.Core.Quantities;
 using Wendrak.Store;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
-using Wendrak.Store.Records;
+using Wendrak.Store.Machines;
 
 namespace Wendrak.Web.Tests;
 

@@ -5,7 +5,7 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
-using Wendrak.Store.Jobs;
+using Wendrak.Store.Machines;
 
 namespace Wendrak.Web.Tests;
 

@@ -1,6 +1,6 @@
 using System.Security.Cryptography;
 using Dapper;
-using Wendrak.Store.Ledger;
+using Wendrak.Store.Bodies;
 
 namespace Wendrak.Store;
 
@@ -12,7 +12,7 @@ public sealed class Attachments(Database database)
     /// <summary>Stores a file; its row is part of the change being made.</summary>
     /// <param name="type">Media type, as “image/jpeg”.</param>
     /// <returns>The hash under which it is found.</returns>
-    public async Task<string> AddAsync(Edit edit, Stream content, string type, DateTimeOffset? takenAt)
+    public async Task<string> AddAsync(Session session, Stream content, string type, DateTimeOffset? takenAt)
     {
         string folder = Path.Combine(database.Folder, FolderName);
         Directory.CreateDirectory(folder);
@@ -34,8 +34,8 @@ public sealed class Attachments(Database database)
         const string sql = """
             INSERT INTO attachment (hash, type, taken_at) VALUES (@hash, @type, @taken) ON CONFLICT DO NOTHING
             """;
-        string? taken = takenAt is { } at ? Edit.Moment(at) : null;
-        await edit.Connection.ExecuteAsync(
+        string? taken = takenAt is { } at ? Moment.Text(at) : null;
+        await session.Connection.ExecuteAsync(
             sql,
             new
             {
@@ -43,7 +43,7 @@ public sealed class Attachments(Database database)
                 type,
                 taken,
             },
-            edit.Transaction
+            session.Transaction
         );
         return hash;
     }

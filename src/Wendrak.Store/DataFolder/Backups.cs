@@ -1,7 +1,7 @@
 using System.Globalization;
 using Dapper;
 using Microsoft.Data.Sqlite;
-using Wendrak.Store.Records;
+using Wendrak.Store.Bodies;
 
 namespace Wendrak.Store;
 

@@ -5,9 +5,7 @@ using DbUp.Engine;
 using DbUp.Engine.Output;
 using DbUp.Sqlite.Helpers;
 using Microsoft.Data.Sqlite;
-using Wendrak.Store.Jobs;
-using Wendrak.Store.Ledger;
-using Wendrak.Store.Records;
+using Wendrak.Store.Bodies;
 
 namespace Wendrak.Store;
 

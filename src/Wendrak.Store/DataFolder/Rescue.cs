@@ -1,6 +1,6 @@
 using Dapper;
 using Microsoft.Data.Sqlite;
-using Wendrak.Store.Records;
+using Wendrak.Store.Bodies;
 
 namespace Wendrak.Store;
 

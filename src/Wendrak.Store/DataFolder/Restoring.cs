@@ -1,7 +1,6 @@
 using Dapper;
 using Microsoft.Data.Sqlite;
-using Wendrak.Store.Ledger;
-using Wendrak.Store.Records;
+using Wendrak.Store.Bodies;
 
 namespace Wendrak.Store;
 
@@ -117,7 +116,7 @@ public sealed class Restoring(Database database, TimeProvider clock)
             new
             {
                 number,
-                at = Edit.Moment(now),
+                at = Moment.Text(now),
                 who = string.IsNullOrWhiteSpace(who) ? null : who,
             },
             transaction

@@ -1,6 +1,7 @@
 using System.Reflection;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 

@@ -1,5 +1,4 @@
 using Dapper;
-using Wendrak.Store.Ledger;
 
 namespace Wendrak.Store.Jobs;
 

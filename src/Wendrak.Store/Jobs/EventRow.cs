@@ -1,7 +1,7 @@
 using System.Globalization;
 using Dapper;
 using Wendrak.Core.Records;
-using Wendrak.Store.Ledger;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Jobs;

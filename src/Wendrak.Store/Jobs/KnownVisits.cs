@@ -1,7 +1,7 @@
 using System.Collections.Concurrent;
 using Dapper;
 using Wendrak.Core.Records;
-using Wendrak.Store.Ledger;
+using Wendrak.Store.Bodies;
 
 namespace Wendrak.Store.Jobs;
 
@@ -74,7 +74,7 @@ internal sealed class KnownVisits
         {
             return new(last, job, Visits.Of(job, rows));
         }
-        catch (Exception e) when (e is Records.DamagedException or Records.UnreadableBodyException)
+        catch (Exception e) when (e is DamagedException or UnreadableBodyException)
         {
             // Left out and told, as a damaged record is; not remembered as read.
             session.Damage.Add("visit", job.Id);

@@ -1,4 +1,5 @@
 using Dapper;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Ledger;

@@ -1,5 +1,5 @@
 using Dapper;
-using Wendrak.Store.Jobs;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Ledger;

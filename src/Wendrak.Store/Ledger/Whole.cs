@@ -1,3 +1,4 @@
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Ledger;

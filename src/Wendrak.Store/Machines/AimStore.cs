@@ -1,5 +1,6 @@
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Records;
 

@@ -1,6 +1,6 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
-using Wendrak.Store.Ledger;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Machines;

@@ -1,6 +1,6 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
-using Wendrak.Store.Jobs;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Records;
 

@@ -1,7 +1,7 @@
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
-using Wendrak.Store.Jobs;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Records;
 

@@ -1,7 +1,7 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
-using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Machines;
 

@@ -2,8 +2,8 @@ using System.Globalization;
 using System.IO.Compression;
 using System.Text.Json;
 using Wendrak.Core.Records;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
-using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Machines;
 

@@ -1,5 +1,5 @@
 using Dapper;
-using Wendrak.Store.Ledger;
+using Wendrak.Store.Bodies;
 
 namespace Wendrak.Store.Records;
 

@@ -1,4 +1,4 @@
-using Wendrak.Store.Ledger;
+using Wendrak.Store.Bodies;
 
 namespace Wendrak.Store.Records;
 

@@ -1,5 +1,5 @@
 using Wendrak.Core.Quantities;
-using Wendrak.Store.Ledger;
+using Wendrak.Store.Bodies;
 
 namespace Wendrak.Store.Records;
 

@@ -3,7 +3,6 @@ using Wendrak.Core.Loads;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Records;
 using Wendrak.Core.Tests.Fit;
-using Wendrak.Core.Tests.Gearing;
 using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Loads.OperatingPointKind;
 using static Wendrak.Core.Tests.Loads.LoadCases;

@@ -2,7 +2,6 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Records;
 using Wendrak.Core.Shafts;
-using Wendrak.Core.Tests.Gearing;
 using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tests.Records;

@@ -1,5 +1,4 @@
 using Wendrak.Core.Tension;
-using Wendrak.Core.Tests.Gearing;
 using Xunit.Abstractions;
 
 namespace Wendrak.Core.Tests.Tension;

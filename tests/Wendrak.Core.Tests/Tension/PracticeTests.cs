@@ -1,6 +1,5 @@
 using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
-using Wendrak.Core.Tests.Gearing;
 using Xunit.Abstractions;
 
 namespace Wendrak.Core.Tests.Tension;

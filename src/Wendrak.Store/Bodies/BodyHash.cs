@@ -2,7 +2,7 @@ using System.Globalization;
 using System.Security.Cryptography;
 using System.Text;
 
-namespace Wendrak.Store.Records;
+namespace Wendrak.Store.Bodies;
 
 /// <summary>SHA-256 of a body and of where it belongs: what the database's own check can't see is seen by it.</summary>
 internal static class BodyHash

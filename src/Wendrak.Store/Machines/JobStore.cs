@@ -2,10 +2,12 @@ using System.Globalization;
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
+using Wendrak.Store.Bodies;
+using Wendrak.Store.Jobs;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Records;
 
-namespace Wendrak.Store.Jobs;
+namespace Wendrak.Store.Machines;
 
 /// <summary>An event as somebody sends it.</summary>
 /// <param name="Key">Their own: sent twice with the same key it counts once.</param>
@@ -66,7 +68,7 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         foreach (JobEntry entry in SetVisit.ToEntries(visit))
         {
             string body = EventJson.Write(entry.Event);
-            (string, string?)? signed = begins ? null : (Edit.Moment(entry.At), entry.Actor);
+            (string, string?)? signed = begins ? null : (Moment.Text(entry.At), entry.Actor);
             await EventRow.AddAsync(
                 edit,
                 (job.Id, job.MachineId),

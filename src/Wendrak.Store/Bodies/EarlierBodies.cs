@@ -1,6 +1,6 @@
 using System.Text.Json.Nodes;
 
-namespace Wendrak.Store.Records;
+namespace Wendrak.Store.Bodies;
 
 /// <summary>
 /// Brings bodies of form 1 to form 2. Form 1 is what versions before the records wrote: fields that came later are

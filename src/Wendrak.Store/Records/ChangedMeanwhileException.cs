@@ -1,4 +1,4 @@
-namespace Wendrak.Store.Ledger;
+namespace Wendrak.Store.Records;
 
 /// <summary>Somebody else changed the same thing since it was read; both are there to choose from.</summary>
 /// <param name="thing">Kind of thing, e.g. “aim”.</param>

@@ -2,7 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using Wendrak.Core.Gearing;
 
-namespace Wendrak.Store.Records;
+namespace Wendrak.Store.Bodies;
 
 /// <summary>
 /// In the body of a machine a gearbox set is its number: it lives in a record of its own, so that a correction there

@@ -1,4 +1,4 @@
-namespace Wendrak.Store.Records;
+namespace Wendrak.Store.Bodies;
 
 /// <summary>All kinds of record that a store holds.</summary>
 public sealed class KindRegistry(IEnumerable<IStoredKind> kinds)

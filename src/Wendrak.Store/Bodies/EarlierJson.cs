@@ -1,7 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
 
-namespace Wendrak.Store;
+namespace Wendrak.Store.Bodies;
 
 /// <summary>JSON as earlier versions wrote it, in files and bodies: what they left out has its default. The demo data is of that form.</summary>
 internal static class EarlierJson

@@ -1,4 +1,4 @@
-namespace Wendrak.Store.Records;
+namespace Wendrak.Store.Bodies;
 
 /// <summary>Something stored is not what was written; the rest can still be read.</summary>
 /// <param name="kind">Kind of record, or of entry in the history.</param>

@@ -1,7 +1,7 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
 
-namespace Wendrak.Store.Records;
+namespace Wendrak.Store.Bodies;
 
 /// <summary>Every kind of record of this program.</summary>
 internal static class Kinds

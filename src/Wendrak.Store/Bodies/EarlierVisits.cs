@@ -1,10 +1,8 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Wendrak.Core.Records;
-using Wendrak.Store.Ledger;
-using Wendrak.Store.Records;
 
-namespace Wendrak.Store.Jobs;
+namespace Wendrak.Store.Bodies;
 
 /// <summary>Brings a visit that was one body over to events; the migration calls it as a function of SQL.</summary>
 internal static class EarlierVisits
@@ -23,7 +21,7 @@ internal static class EarlierVisits
                 new JsonObject
                 {
                     ["kind"] = EventJson.KindOf(written),
-                    ["at"] = Edit.Moment(entry.At),
+                    ["at"] = Moment.Text(entry.At),
                     ["actor"] = entry.Actor,
                     ["body"] = written,
                 }

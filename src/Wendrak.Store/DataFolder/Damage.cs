@@ -1,6 +1,6 @@
 using System.Collections.Concurrent;
 
-namespace Wendrak.Store.Ledger;
+namespace Wendrak.Store;
 
 /// <summary>What was found damaged while it was read.</summary>
 public sealed class Damage

@@ -1,4 +1,4 @@
-namespace Wendrak.Store.Records;
+namespace Wendrak.Store.Bodies;
 
 /// <summary>How one record holds another.</summary>
 public enum Hold

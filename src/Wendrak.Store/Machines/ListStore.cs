@@ -1,7 +1,8 @@
 using Wendrak.Core.Quantities;
 using Wendrak.Store.Ledger;
+using Wendrak.Store.Records;
 
-namespace Wendrak.Store.Records;
+namespace Wendrak.Store.Machines;
 
 /// <summary>Records that stand by themselves in a list: each is added, changed and removed on its own.</summary>
 /// <param name="check">Refuses what may not be stored.</param>

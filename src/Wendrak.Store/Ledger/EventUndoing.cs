@@ -1,8 +1,9 @@
 using Wendrak.Core.Records;
-using Wendrak.Store.Ledger;
+using Wendrak.Store.Bodies;
+using Wendrak.Store.Jobs;
 using Wendrak.Store.Records;
 
-namespace Wendrak.Store.Jobs;
+namespace Wendrak.Store.Ledger;
 
 /// <summary>Takes an event of a job back: by one more entry, never by taking it away.</summary>
 internal static class EventUndoing

@@ -1,21 +1,9 @@
 using System.Data.Common;
-using System.Globalization;
 using Dapper;
 using Microsoft.Data.Sqlite;
-using Wendrak.Store.Records;
+using Wendrak.Store.Bodies;
 
-namespace Wendrak.Store.Ledger;
-
-/// <summary>A connection with the transaction it is in; everything read in it is of one moment.</summary>
-public readonly record struct Session
-{
-    internal SqliteConnection Connection { get; }
-    internal DbTransaction Transaction { get; }
-    internal Damage Damage { get; }
-
-    internal Session(SqliteConnection connection, DbTransaction transaction, Damage damage) =>
-        (Connection, Transaction, Damage) = (connection, transaction, damage);
-}
+namespace Wendrak.Store.Records;
 
 /// <summary>One change being made: everything in it is stored together or not at all.</summary>
 public sealed class Edit
@@ -49,11 +37,8 @@ public sealed class Edit
     {
         (Session, _kinds) = (session, kinds);
         Actor = string.IsNullOrWhiteSpace(actor) ? null : actor.Trim()[..Math.Min(LongestActor, actor.Trim().Length)];
-        At = Moment(now);
+        At = Moment.Text(now);
     }
-
-    internal static string Moment(DateTimeOffset at) =>
-        at.ToUniversalTime().ToString("yyyy-MM-dd'T'HH:mm:ss.FFFFFFF'Z'", CultureInfo.InvariantCulture);
 
     internal IStoredKind KindOf(string name) =>
         _kinds.Find(name)

@@ -1,7 +1,7 @@
 using Dapper;
 using Microsoft.Data.Sqlite;
 
-namespace Wendrak.Store.Records;
+namespace Wendrak.Store.Bodies;
 
 /// <summary>A body that is not what was written.</summary>
 /// <param name="Table">record, change_item or job_event.</param>

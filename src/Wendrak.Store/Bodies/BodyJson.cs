@@ -3,7 +3,7 @@ using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using Wendrak.Core.Quantities;
 
-namespace Wendrak.Store.Records;
+namespace Wendrak.Store.Bodies;
 
 /// <summary>
 /// How bodies are written and read: strictly. An unknown member is refused, and so is a missing one, unless leaving it out

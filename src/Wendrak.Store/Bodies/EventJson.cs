@@ -1,8 +1,7 @@
 using System.Text.Json;
 using Wendrak.Core.Records;
-using Wendrak.Store.Records;
 
-namespace Wendrak.Store.Jobs;
+namespace Wendrak.Store.Bodies;
 
 /// <summary>How events are written in their rows.</summary>
 internal static class EventJson

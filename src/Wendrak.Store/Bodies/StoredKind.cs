@@ -2,7 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Wendrak.Core.Quantities;
 
-namespace Wendrak.Store.Records;
+namespace Wendrak.Store.Bodies;
 
 /// <summary>What the store must know of a kind of record, without knowing its type.</summary>
 public interface IStoredKind
