@@ -173,7 +173,7 @@ for (const [name, body] of [
     },
   ]),
   ...['Curlew', 'Dunlin'].map((name) => ['/api/set/advice', setOf(named(name))]),
-  ['/api/redo', { before: asBuilt, after: { ...asBuilt, loops: [{ ...curlew.fitted.loops[0], rearSize: 43 }] } }],
+  ['/api/follow-ups', { before: asBuilt, after: { ...asBuilt, loops: [{ ...curlew.fitted.loops[0], rearSize: 43 }] } }],
 ]) {
   const question = JSON.stringify(body)
   for (let i = 0; i < 400; i++) await call(name, question) // warm

@@ -35,7 +35,7 @@ public static class MachineEndpoints
         machines.MapPost("/", AddAsync).WithName("addMachine");
         machines.MapPut("/{id:long}", ChangeAsync).WithName("changeMachine");
         machines.MapDelete("/{id:long}", RemoveAsync).WithName("removeMachine");
-        machines.MapPost("/{id:long}/redo", RedoAfterAsync).WithName("redoAfterChange");
+        machines.MapPost("/{id:long}/follow-ups", FollowUpsAfterAsync).WithName("followUpsAfterChange");
         machines.MapPost("/{id:long}/copy", CopyAsync).WithName("copyMachine");
         machines
             .MapGet("/{id:long}/file", ToFileAsync)
@@ -98,12 +98,12 @@ public static class MachineEndpoints
         CancellationToken ct
     ) => await store.RemoveAsync(context.Who(), id, version, ct) ? TypedResults.NoContent() : TypedResults.NotFound();
 
-    private static async Task<Results<Ok<IReadOnlyList<FollowUpTask>>, NotFound>> RedoAfterAsync(
+    private static async Task<Results<Ok<IReadOnlyList<FollowUpTask>>, NotFound>> FollowUpsAfterAsync(
         long id,
         MachineSave save,
         MachineStore store
     ) =>
-        await store.RedoAfterAsync(new(save.Machine with { Id = id }, save.Fitted)) is { } items
+        await store.FollowUpsAfterAsync(new(save.Machine with { Id = id }, save.Fitted)) is { } items
             ? TypedResults.Ok(items)
             : TypedResults.NotFound();
 

@@ -107,7 +107,7 @@ public static class WendrakApp
         app.MapFit();
         app.MapLoads();
         app.MapSet();
-        app.MapRedo();
+        app.MapFollowUps();
         app.MapMachines();
         app.MapSetups();
         app.MapJobs();

@@ -50,7 +50,7 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
     public async Task What_a_change_would_ask_for_is_told_and_nothing_is_stored()
     {
         MachineCard card = await AddAsync("To be changed");
-        string path = $"/api/machines/{card.Machine.Id}/redo";
+        string path = $"/api/machines/{card.Machine.Id}/follow-ups";
         MachineSave other = new(card.Machine, [card.Fitted.Loops[0] with { RearSize = 42 }], card.Fitted.Version);
         FollowUpTask[] items = await ReadAsync<FollowUpTask[]>(await server.PostAsync(path, other));
         Assert.Contains(items, i => i.Because.Contains(ChangedPart.RearWheel));

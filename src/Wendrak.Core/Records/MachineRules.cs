@@ -104,7 +104,7 @@ public static class MachineRules
             .BetweenIfGiven(nameof(setup.FittedAtKm), setup.FittedAtKm, 0, FarthestKm, "km")
             .Include(DriveRules.CheckChoices(LoopsOf(machine), setup.Loops))
             .Include(RoadWheels.Check(setup.RoadWheels, machine.Drives))
-            .Include(CheckRedo(setup.Redo ?? []));
+            .Include(CheckFollowUps(setup.Redo ?? []));
         guard.ThrowIfAny();
     }
 
@@ -124,7 +124,7 @@ public static class MachineRules
             : FormattableString.Invariant($"until {on:yyyy-MM-dd}");
     }
 
-    private static Guard CheckRedo(IReadOnlyList<FollowUpTask> items)
+    private static Guard CheckFollowUps(IReadOnlyList<FollowUpTask> items)
     {
         const int most = 200;
         Guard guard = new();

@@ -54,7 +54,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
     /// <summary>What would have to be done again if a change meant other parts; nothing is stored.</summary>
     /// <returns>Null when there is no such machine.</returns>
     /// <exception cref="Core.Quantities.InvalidInputException">The store would refuse it.</exception>
-    public async Task<IReadOnlyList<FollowUpTask>?> RedoAfterAsync(MachineDraft draft)
+    public async Task<IReadOnlyList<FollowUpTask>?> FollowUpsAfterAsync(MachineDraft draft)
     {
         draft = draft with { Machine = MachineReconciling.ToDrives(draft.Machine) };
         MachineRules.Check(draft.Machine, draft.Fitted);

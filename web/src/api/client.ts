@@ -318,8 +318,8 @@ export const findMachine = (id: number) =>
 export const addMachine = (body: MachineSave) => answered(client.POST('/api/machines', { body }))
 export const changeMachine = (body: MachineSave) =>
   answered(client.PUT('/api/machines/{id}', { params: { path: { id: body.machine.id } }, body }))
-export const redoAfterChange = (body: Omit<MachineSave, 'change'>) =>
-  answered(client.POST('/api/machines/{id}/redo', { params: { path: { id: body.machine.id } }, body }))
+export const followUpsAfterChange = (body: Omit<MachineSave, 'change'>) =>
+  answered(client.POST('/api/machines/{id}/follow-ups', { params: { path: { id: body.machine.id } }, body }))
 export const removeMachine = ({ id, version }: Pick<Machine, 'id' | 'version'>) =>
   answered(client.DELETE('/api/machines/{id}', { params: { path: { id }, query: { version } } }))
 export const copyMachine = (id: number, name: string) =>
@@ -340,8 +340,8 @@ export const changeSetup = (body: Setup) =>
 export const fitSetup = (id: number, version: number) =>
   answered(client.POST('/api/setups/{id}/fit', { params: { path: { id } }, body: { version } }))
 
-export const redoAfter = (body: FollowUpInput, s: Signal = {}) =>
-  answered(client.POST('/api/redo', { body, ...s }))
+export const followUpsAfter = (body: FollowUpInput, s: Signal = {}) =>
+  answered(client.POST('/api/follow-ups', { body, ...s }))
 
 export const listAims = (id: number) =>
   answered(client.GET('/api/machines/{id}/aims', { params: { path: { id } } }))

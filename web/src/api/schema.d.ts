@@ -724,7 +724,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/redo": {
+    "/api/follow-ups": {
         parameters: {
             query?: never;
             header?: never;
@@ -733,7 +733,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["redoAfter"];
+        post: operations["followUpsAfter"];
         delete?: never;
         options?: never;
         head?: never;
@@ -772,7 +772,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/machines/{id}/redo": {
+    "/api/machines/{id}/follow-ups": {
         parameters: {
             query?: never;
             header?: never;
@@ -781,7 +781,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["redoAfterChange"];
+        post: operations["followUpsAfterChange"];
         delete?: never;
         options?: never;
         head?: never;
@@ -7602,7 +7602,7 @@ export interface operations {
             };
         };
     };
-    redoAfter: {
+    followUpsAfter: {
         parameters: {
             query?: never;
             header?: never;
@@ -7853,7 +7853,7 @@ export interface operations {
             };
         };
     };
-    redoAfterChange: {
+    followUpsAfterChange: {
         parameters: {
             query?: never;
             header?: never;

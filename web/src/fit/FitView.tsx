@@ -54,7 +54,7 @@ export default function FitView() {
       <BenchTools key={fit.loop.loopKey} bench={bench} fit={fit} />
     </Suspense>
   )
-  const redo = (
+  const followUps = (
     <Suspense>
       <FollowUpPanel bench={bench} />
     </Suspense>
@@ -67,7 +67,7 @@ export default function FitView() {
           <NoLayout bench={bench} fit={fit} />
         </div>
         <div className={work.column}>
-          {redo}
+          {followUps}
           {tools}
         </div>
       </div>
@@ -128,7 +128,7 @@ export default function FitView() {
         </Suspense>
       </div>
       <div className={work.column}>
-        {bench.shown.isFitted && redo}
+        {bench.shown.isFitted && followUps}
         {answer && <LoopPanel bench={bench} fit={fit} answer={answer} />}
         {answer && <ClearancePanel answer={answer} isStale={fit.answer.isStale} />}
         <SuspensionPanel fit={fit} />
@@ -143,7 +143,7 @@ export default function FitView() {
           </p>
           <SetupActions bench={bench} />
         </Panel>
-        {!bench.shown.isFitted && redo}
+        {!bench.shown.isFitted && followUps}
       </div>
       {isEditing && (
         <Suspense>

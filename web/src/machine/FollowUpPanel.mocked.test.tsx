@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { changeSetup, type FollowUpTask, redoAfter } from '../api/client'
+import { changeSetup, type FollowUpTask, followUpsAfter } from '../api/client'
 import { show } from '../testing'
 import { benchOf, cardOf, setupOf } from './bench.testing'
 import FollowUpPanel from './FollowUpPanel'
@@ -8,7 +8,7 @@ import FollowUpPanel from './FollowUpPanel'
 vi.mock('../api/client', async (actual) => ({
   ...(await actual<typeof import('../api/client')>()),
   changeSetup: vi.fn(async (setup) => setup),
-  redoAfter: vi.fn(),
+  followUpsAfter: vi.fn(),
 }))
 afterEach(() => {
   cleanup()
@@ -59,15 +59,15 @@ describe('what is to be done again', () => {
   it('is not there when nothing is open', () => {
     show(<FollowUpPanel bench={fittedBench(null)} />)
     expect(screen.queryByRole('region')).toBeNull()
-    expect(redoAfter).not.toHaveBeenCalled()
+    expect(followUpsAfter).not.toHaveBeenCalled()
   })
 
   it('is told before a trial goes on, with nothing to tick', async () => {
-    vi.mocked(redoAfter).mockResolvedValue(open)
+    vi.mocked(followUpsAfter).mockResolvedValue(open)
     show(<FollowUpPanel bench={trialBench()} />)
     expect(await screen.findByRole('region', { name: 'Fitting this asks for' })).toBeTruthy()
     expect(screen.queryByRole('checkbox')).toBeNull()
-    const asked = vi.mocked(redoAfter).mock.calls[0]?.[0]
+    const asked = vi.mocked(followUpsAfter).mock.calls[0]?.[0]
     expect(asked?.before.loops[0]?.rearSize).toBe(45)
     expect(asked?.after.loops[0]?.rearSize).toBe(43)
   })

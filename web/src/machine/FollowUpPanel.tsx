@@ -1,11 +1,11 @@
 import { Checkbox } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
-import { changeSetup, type FollowUpTask, redoAfter } from '../api/client'
+import { changeSetup, type FollowUpTask, followUpsAfter } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange, useComputed } from '../api/queries'
 import { Panel } from '../shell/Panel'
 import classes from './FollowUpPanel.module.css'
-import { becauseText, commonCause, redoKey, STATION_WORDS, taskText } from './followUpWords'
+import { becauseText, commonCause, followUpKey, STATION_WORDS, taskText } from './followUpWords'
 import type { Workbench } from './useWorkbench'
 
 /** What a change of parts asks for: open items of what is fitted, to tick off, or what the wheels in view would ask for. */
@@ -20,7 +20,7 @@ export default function FollowUpPanel({ bench }: { bench: Workbench }) {
           before: { ...drives, loops: card.fitted.loops, roadWheels: card.fitted.roadWheels },
           after: { ...drives, loops: shown.loops, roadWheels: shown.roadWheels },
         },
-    redoAfter,
+    followUpsAfter,
   )
   const tick = useChange(changeSetup)
   const open = card.fitted.redo ?? []
@@ -28,7 +28,7 @@ export default function FollowUpPanel({ bench }: { bench: Workbench }) {
   if (items.length === 0) return null
   const onDone = (item: FollowUpTask) =>
     tick.mutate(
-      { ...card.fitted, redo: open.filter((o) => redoKey(o) !== redoKey(item)) },
+      { ...card.fitted, redo: open.filter((o) => followUpKey(o) !== followUpKey(item)) },
       { onError: (error) => notifications.show({ color: 'red', message: sentenceOf(error) }) },
     )
   const cause = commonCause(items)
@@ -46,7 +46,7 @@ export default function FollowUpPanel({ bench }: { bench: Workbench }) {
             {items
               .filter((i) => i.station === station)
               .map((item) => (
-                <li key={redoKey(item)}>
+                <li key={followUpKey(item)}>
                   {shown.isFitted ? (
                     <Checkbox
                       size="sm"

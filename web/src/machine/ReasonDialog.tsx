@@ -1,6 +1,6 @@
 import { Button, Group, Modal } from '@mantine/core'
 import type { FollowUpTask, LoopSummary } from '../api/client'
-import { becauseText, redoKey, taskText } from './followUpWords'
+import { becauseText, followUpKey, taskText } from './followUpWords'
 
 /** Asks why a machine is another one than was stored: other parts ask for things to be done again, a correction does not. */
 export function ReasonDialog({
@@ -28,7 +28,7 @@ export function ReasonDialog({
       <p>If other parts are on the machine, or something stands elsewhere, this must be done again:</p>
       <ul>
         {items.map((item) => (
-          <li key={redoKey(item)}>
+          <li key={followUpKey(item)}>
             {taskText(item, loops)} <span className="cap">{becauseText(item)}</span>
           </li>
         ))}

@@ -45,7 +45,7 @@ export function taskText(item: FollowUpTask, loops: LoopSummary[]): string {
 
 export const becauseText = (item: FollowUpTask) => item.because.map((part) => PART_WORDS[part]).join(', ')
 
-export const redoKey = (item: FollowUpTask) => `${item.task}/${item.driveKey}/${item.loopKey}`
+export const followUpKey = (item: FollowUpTask) => `${item.task}/${item.driveKey}/${item.loopKey}`
 
 /** The one cause of all items; undefined where they differ. */
 export function commonCause(items: FollowUpTask[]): string | undefined {

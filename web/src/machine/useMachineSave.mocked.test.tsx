@@ -8,7 +8,7 @@ import { useMachineSave } from './useMachineSave'
 vi.mock('../api/client', async (original) => ({
   ...(await original<typeof api>()),
   changeMachine: vi.fn(),
-  redoAfterChange: vi.fn(),
+  followUpsAfterChange: vi.fn(),
 }))
 afterEach(cleanup)
 
@@ -41,7 +41,7 @@ it.each([
   ['setup', setupOf({ version: 7, loops: [] }), { ...body, fittedVersion: 7, change: 'otherParts' }],
 ])('keeps mine over a changed %s, and nothing else of it', async (thing, current, expected) => {
   const change = vi.mocked(api.changeMachine).mockReset()
-  vi.mocked(api.redoAfterChange).mockResolvedValue([])
+  vi.mocked(api.followUpsAfterChange).mockResolvedValue([])
   change.mockRejectedValueOnce(new api.ConflictError('Changed meanwhile.', thing, current))
   change.mockResolvedValueOnce({} as never)
   show(<Saver />)
@@ -59,7 +59,7 @@ it.each([
 ])('asks what a change is before it stores it: %s', async (answer, change) => {
   const stored = vi.mocked(api.changeMachine).mockReset()
   stored.mockResolvedValue({} as never)
-  vi.mocked(api.redoAfterChange).mockResolvedValue([item] as never)
+  vi.mocked(api.followUpsAfterChange).mockResolvedValue([item] as never)
   show(<Saver />)
   fireEvent.click(screen.getByRole('button', { name: 'Store' }))
   expect(await screen.findByText('other rear wheel')).toBeTruthy()
@@ -73,7 +73,7 @@ it('names what is refused before it asks anything', async () => {
   const refusal = new api.InvalidInputError([
     { field: 'machine.name', code: 'missing', message: 'Give it a name.', limit: null },
   ])
-  vi.mocked(api.redoAfterChange).mockRejectedValueOnce(refusal)
+  vi.mocked(api.followUpsAfterChange).mockRejectedValueOnce(refusal)
   show(<Saver />)
   fireEvent.click(screen.getByRole('button', { name: 'Store' }))
   expect(await screen.findByText('Give it a name.')).toBeTruthy()

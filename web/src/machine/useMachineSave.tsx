@@ -4,9 +4,9 @@ import {
   ConflictError,
   changeMachine,
   type FollowUpTask,
+  followUpsAfterChange,
   type MachineCard,
   type MachineSave,
-  redoAfterChange,
 } from '../api/client'
 import { retryLost, useChange } from '../api/queries'
 import { ConflictDialog } from '../shell/ConflictDialog'
@@ -28,7 +28,7 @@ export function useMachineSave(card: MachineCard, onDone: () => void) {
     mutate({ ...body, change })
   }
   const preview = useMutation<FollowUpTask[], Error, Whole>({
-    mutationFn: redoAfterChange,
+    mutationFn: followUpsAfterChange,
     retry: retryLost,
   })
   const store = (body: Whole) => {

@@ -5,7 +5,7 @@ using Wendrak.Core.Gearing;
 
 namespace Wendrak.Web.Tests;
 
-public sealed class RedoApiTests(WendrakServer server) : IClassFixture<WendrakServer>
+public sealed class FollowUpApiTests(WendrakServer server) : IClassFixture<WendrakServer>
 {
     private async Task<FollowUpInput> QuestionAsync(Func<LoopChoice, LoopChoice> change)
     {
@@ -18,7 +18,7 @@ public sealed class RedoApiTests(WendrakServer server) : IClassFixture<WendrakSe
     public async Task A_change_is_answered_with_its_stations()
     {
         FollowUpInput question = await QuestionAsync(c => c with { RearSize = c.RearSize - 2 });
-        HttpResponseMessage response = await server.PostAsync("/api/redo", question);
+        HttpResponseMessage response = await server.PostAsync("/api/follow-ups", question);
         JsonArray items = JsonNode.Parse(await response.Content.ReadAsStringAsync())!.AsArray();
         Assert.Equal(["ratio", "fit", "set"], items.Select(i => (string)i!["station"]!).Distinct());
         Assert.All(items, i => Assert.Equal("rearWheel", (string)i!["because"]![0]!));
@@ -28,7 +28,7 @@ public sealed class RedoApiTests(WendrakServer server) : IClassFixture<WendrakSe
     public async Task Wrong_wheels_are_named()
     {
         FollowUpInput question = await QuestionAsync(c => c with { RearSize = 0 });
-        HttpResponseMessage response = await server.PostAsync("/api/redo", question);
+        HttpResponseMessage response = await server.PostAsync("/api/follow-ups", question);
         Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
         Assert.Contains(
             "after.loops[0].rearSize",
