@@ -25,7 +25,7 @@ describe('what the loop must clear', () => {
     panel(gap('case'), gap('guard', { worstGapMm: -1, state: 'rubsWhenMoved' }))
     expect(row(/^case/)).toMatch(/tips of front.*7\.0\smm.*5\.5\smm.*clear/)
     expect(row(/^guard/)).toMatch(/7\.0\smm.*−1\.0\smm.*rubs when it moves/)
-    expect(screen.getByText(/finds its way out everywhere/)).toBeTruthy()
+    expect(screen.getByText(/can clear itself everywhere/)).toBeTruthy()
   })
 
   it('says where a chain that comes off would jam', () => {

@@ -59,7 +59,7 @@ export function ClearancePanel({ answer, isStale }: { answer: LoopFitResult; isS
       ))}
       {jams.length === 0 && answer.clearances.some((c) => c.chainJamClearance) && (
         <p className="cap" style={{ marginTop: 6 }}>
-          A chain that comes off finds its way out everywhere.
+          A chain that comes off can clear itself everywhere.
         </p>
       )}
     </Panel>

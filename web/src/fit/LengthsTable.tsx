@@ -30,7 +30,7 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
             <tr>
               <th scope="col">{UNIT_WORDS[fit.lengthUnit]}</th>
               <th scope="col">centre</th>
-              <th scope="col">where it sits on its way</th>
+              <th scope="col">position of the adjuster</th>
               <th scope="col">{hasGrowth ? 'growth left' : 'take-up left'}</th>
               {hasWheelbase && <th scope="col">wheelbase</th>}
             </tr>
@@ -93,7 +93,7 @@ function Bar({ length }: { length: FittingLength }) {
           <i style={{ left: `${used}%` }} className={classes.mark} />
         </>
       )}
-      <span className="visually-hidden">{isOn ? `${fixed(used, 0)} % used` : 'off its way'}</span>
+      <span className="visually-hidden">{isOn ? `${fixed(used, 0)} % used` : 'beyond the adjuster'}</span>
     </span>
   )
 }

@@ -88,7 +88,7 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
         <p style={{ color: 'var(--ok)', marginTop: 6 }}>✓ Wraps, tips and reserve are in order.</p>
       )}
       <p className="cap" style={{ marginTop: 8 }} hidden={bench.shown.isFitted}>
-        The wheelbase is told against as fitted.
+        The wheelbase is compared with as fitted.
       </p>
     </Panel>
   )

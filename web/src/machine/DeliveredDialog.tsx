@@ -40,7 +40,7 @@ export default function DeliveredDialog({
         }}
       >
         <p className="cap">
-          The wheels and the tyre it came with. The speedometer’s error is told against these, whatever is
+          The wheels and the tyre it came with. The speedometer’s error is given against these, whatever is
           fitted since.
         </p>
         {draft.loops.map((l, i) => {

@@ -82,7 +82,7 @@ function Wear({ pick }: { pick: RatioCandidate['loops'][number] }) {
       )}
       {pick.hunting && (
         <>
-          <dt>tooth meets link, turns</dt>
+          <dt>hunting tooth, turns</dt>
           <dd>{meetingText(pick)}</dd>
         </>
       )}

@@ -47,7 +47,7 @@ export function ComparisonPanel({
       ) : null}
       {comparison.data?.idleShaft && (
         <p role="note">
-          “{comparison.data.idleShaft}” drives nothing: what is told is the ratio of this stage alone. Put an
+          “{comparison.data.idleShaft}” drives nothing: what is shown is the ratio of this stage alone. Put an
           output on it under “Edit machine and drive”.
         </p>
       )}
@@ -136,7 +136,7 @@ function Figures({
     ],
     ['front over rear', (s) => (bench.drive.input.kind === 'rider' ? fixed(s.frontOverRear, 3) : null)],
     [
-      'way per wheel turn',
+      'distance per wheel turn',
       (s) => (s.circumferenceMm === null ? null : units.show('length', s.circumferenceMm)),
     ],
   ]

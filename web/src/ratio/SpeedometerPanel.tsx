@@ -87,7 +87,7 @@ export function SpeedometerPanel({
           onClick={() => setTyping(true)}
           data-no-print
         >
-          told against as delivered: {wheelsText(bench)}
+          compared with as delivered: {wheelsText(bench)}
         </Button>
       )}
       {isTyping && (

@@ -74,11 +74,11 @@ export function WaysTable({
                 {columns.has('output') && <th scope="col">output rpm at limit</th>}
                 <th scope="col">work here</th>
                 <th scope="col">cost</th>
-                <th scope="col">tooth meets link, turns</th>
+                <th scope="col">hunting tooth, turns</th>
                 {columns.has('ripple') && <th scope="col">ripple</th>}
                 {columns.has('axle') && <th scope="col">{movesAxle ? 'axle moves' : 'adjuster moves'}</th>}
                 <th scope="col">stock</th>
-                <th scope="col">below by</th>
+                <th scope="col">ranked by</th>
               </tr>
             </thead>
             <tbody>

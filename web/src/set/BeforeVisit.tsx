@@ -8,7 +8,7 @@ export function BeforeVisit({ setting, isPracticeOnly }: { setting: Setting; isP
     <Panel title="A simulated drive">
       <p>
         It has its own hidden stiffness, run-out, skew and nut, and no two are alike. Read it, turn what is
-        told, read it again, until it is tight enough and straight.
+        advised, read it again, until it is tight enough and straight.
       </p>
       <Button size="sm" mt="sm" onClick={setting.practise}>
         Begin with one as it was found

@@ -40,8 +40,8 @@ export function PracticeReading({
   return (
     <div style={{ marginTop: 6 }} data-no-print>
       <p className="cap">
-        A simulated drive with its own hidden stiffness, run-out, skew and nut. Turn what is told, then read
-        it.
+        A simulated drive with its own hidden stiffness, run-out, skew and nut. Turn what is advised, then
+        read it.
       </p>
       <Group gap="xs" mt={6}>
         <Button size="sm" loading={read.isPending} onClick={() => read.mutate(true)}>

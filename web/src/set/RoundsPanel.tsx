@@ -74,7 +74,7 @@ export function RoundsPanel({
         </table>
       </div>
       {rounds.some((r) => r.assumed?.length) && (
-        <p className="cap">* as told or as usual; nobody said that it was so</p>
+        <p className="cap">* assumed as usual; nobody said that it was so</p>
       )}
     </Panel>
   )

@@ -55,14 +55,14 @@ export function RunningInPanel({
           own: isOwn ? ({ inHz: true, ...own } as OwnReadings) : null,
         }
   const answer = useComputed('running-in', input, runIn)
-  const told = input && answer.data
-  const end = told?.curve.at(-1)?.hours ?? 1
+  const result = input && answer.data
+  const end = result?.curve.at(-1)?.hours ?? 1
   return (
     <Panel
       title="Running in"
       note="a new belt loses tension"
       isStale={answer.isStale}
-      aside={told && <WhyButton onClick={() => setWorking(true)} />}
+      aside={result && <WhyButton onClick={() => setWorking(true)} />}
     >
       <SegmentedControl
         size="xs"
@@ -112,16 +112,16 @@ export function RunningInPanel({
         </div>
       </details>
       <Refused error={answer.error} />
-      {told && (
+      {result && (
         <>
           <svg
             viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
             className={classes.wave}
             role="img"
-            aria-label={`Tension left, from all of it to ${fixed((told.curve.at(-1)?.fraction ?? 0) * 100, 0)} % after ${fixed(end / HOURS_A_DAY, 0)} days`}
+            aria-label={`Tension left, from all of it to ${fixed((result.curve.at(-1)?.fraction ?? 0) * 100, 0)} % after ${fixed(end / HOURS_A_DAY, 0)} days`}
           >
             <path
-              d={`M${told.curve.map((p) => `${(p.hours / end) * WIDTH} ${HEIGHT - 14 - p.fraction * (HEIGHT - 20)}`).join('L')}`}
+              d={`M${result.curve.map((p) => `${(p.hours / end) * WIDTH} ${HEIGHT - 14 - p.fraction * (HEIGHT - 20)}`).join('L')}`}
             />
             <text x={0} y={HEIGHT - 2}>
               fitted
@@ -130,57 +130,57 @@ export function RunningInPanel({
               {fixed(end / HOURS_A_DAY, 0)} days
             </text>
           </svg>
-          {told.expectedN !== null && (
+          {result.expectedN !== null && (
             <LabelledValue name="left as read, on the day">
-              {units.show('force', told.expectedN)}
+              {units.show('force', result.expectedN)}
             </LabelledValue>
           )}
           <LabelledValue name="set the loosest now to">
-            {told.setNowN !== null && `${units.show('force', told.setNowN)}, `}
-            {fixed(told.overPercent, 0)} % over
+            {result.setNowN !== null && `${units.show('force', result.setNowN)}, `}
+            {fixed(result.overPercent, 0)} % over
           </LabelledValue>
-          {told.expectedN === null && (
+          {result.expectedN === null && (
             <LabelledValue name="left on the day of what is there now">
-              {fixed(told.leftPercent, 0)} %
+              {fixed(result.leftPercent, 0)} %
             </LabelledValue>
           )}
-          {(told.isAboveWindow || told.isAboveBearing) && (
+          {(result.isAboveWindow || result.isAboveBearing) && (
             <div role="alert">
               <p style={{ color: 'var(--watch)' }}>
                 ▲ That is{' '}
                 {[
-                  told.isAboveWindow && 'tighter than its window allows',
-                  told.isAboveBearing && 'more than its shaft may carry',
+                  result.isAboveWindow && 'tighter than its window allows',
+                  result.isAboveBearing && 'more than its shaft may carry',
                 ]
                   .filter(Boolean)
                   .join(' and ')}
-                {told.mostNowN !== null && `: ${units.show('force', told.mostNowN)} at most`}.
+                {result.mostNowN !== null && `: ${units.show('force', result.mostNowN)} at most`}.
               </p>
               <LabelledValue name="fit later">
-                {told.fitWithinHours === null
+                {result.fitWithinHours === null
                   ? 'no way: the window lies below what is wanted'
-                  : `a new one ${hoursText(told.fitWithinHours)} before the day at most`}
+                  : `a new one ${hoursText(result.fitWithinHours)} before the day at most`}
               </LabelledValue>
               <LabelledValue name="or set again">
-                {told.setAgainAfterHours === null
+                {result.setAgainAfterHours === null
                   ? 'no way: there is no room above what is wanted'
-                  : `set to the most now, and again after ${hoursText(told.setAgainAfterHours)}`}
+                  : `set to the most now, and again after ${hoursText(result.setAgainAfterHours)}`}
               </LabelledValue>
             </div>
           )}
           <LabelledValue name="look again after">
-            {told.checkAfterHours === null ? 'the usual interval' : hoursText(told.checkAfterHours)}
+            {result.checkAfterHours === null ? 'the usual interval' : hoursText(result.checkAfterHours)}
           </LabelledValue>
-          <LabelledValue name="level from">{hoursText(told.levelFromHours)} after fitting</LabelledValue>
-          {onLookAgain && told.checkAfterHours !== null && (
+          <LabelledValue name="level from">{hoursText(result.levelFromHours)} after fitting</LabelledValue>
+          {onLookAgain && result.checkAfterHours !== null && (
             <Button
               size="compact-sm"
               variant="default"
               my={6}
-              onClick={() => onLookAgain(dayAfter(told.checkAfterHours ?? 0))}
+              onClick={() => onLookAgain(dayAfter(result.checkAfterHours ?? 0))}
               data-no-print
             >
-              Look again on {dayText(dayAfter(told.checkAfterHours ?? 0))}
+              Look again on {dayText(dayAfter(result.checkAfterHours ?? 0))}
             </Button>
           )}
           <p className="cap">
@@ -190,10 +190,10 @@ export function RunningInPanel({
           </p>
         </>
       )}
-      {isWorking && told && (
+      {isWorking && result && (
         <WorkingDialog
           title="Working: running in"
-          workings={told.workings}
+          workings={result.workings}
           onClose={() => setWorking(false)}
         />
       )}

@@ -34,31 +34,31 @@ export function SideMatchFigure({
         }
       : undefined
   const { data, error } = useComputed('side-match', input, matchSides)
-  const told = input && !error ? data : undefined
+  const result = input && !error ? data : undefined
   return (
     <>
       <LabelledValue name="the other side, last">{readingEnds(other, units)}</LabelledValue>
-      {told && (
+      {result && (
         <p className="cap">
-          <span className={table.tag} data-tone={told.matches ? 'ok' : 'watch'}>
-            {told.matches
+          <span className={table.tag} data-tone={result.matches ? 'ok' : 'watch'}>
+            {result.matches
               ? 'both alike'
-              : told.thisIsLooser
+              : result.thisIsLooser
                 ? '▲ this side is looser'
                 : '▲ this side is tighter'}
           </span>{' '}
           by{' '}
-          {told.unit === 'loopMm'
-            ? `${units.show('fine', Math.abs(told.difference))} of play`
-            : `${fixed(Math.abs(told.difference), 0)} %`}
+          {result.unit === 'loopMm'
+            ? `${units.show('fine', Math.abs(result.difference))} of play`
+            : `${fixed(Math.abs(result.difference), 0)} %`}
           ; left and right should match. <WhyButton onClick={() => setWorking(true)} />
         </p>
       )}
       {input && error ? <p className="cap">{sentenceOf(error)}</p> : null}
-      {isWorking && told && (
+      {isWorking && result && (
         <WorkingDialog
           title="Working: both sides"
-          workings={told.workings}
+          workings={result.workings}
           onClose={() => setWorking(false)}
         />
       )}

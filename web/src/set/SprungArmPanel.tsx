@@ -36,13 +36,13 @@ export function SprungArmPanel({
   const [isWorking, setWorking] = useState(false)
   const isWhole = NEEDED.every(([key]) => values[key] != null)
   const answer = useComputed('sprung-arm', isWhole ? (values as SprungArmInput) : undefined, balanceArm)
-  const told = isWhole ? answer.data : undefined
+  const result = isWhole ? answer.data : undefined
   return (
     <Panel
       title="Sprung arm"
       isStale={answer.isStale}
-      isEmpty={!told}
-      aside={told && <WhyButton onClick={() => setWorking(true)} />}
+      isEmpty={!result}
+      aside={result && <WhyButton onClick={() => setWorking(true)} />}
     >
       <div className={fields.fields}>
         {FIELDS.map(([key, label, quantity, unit]) => (
@@ -59,12 +59,12 @@ export function SprungArmPanel({
         ))}
       </div>
       <Refused error={answer.error} />
-      {told && (
+      {result && (
         <>
-          <LabelledValue name="tension it holds">{units.show('force', told.tensionN)}</LabelledValue>
-          <LabelledValue name="on the idler">{units.show('force', told.idlerForceN)}</LabelledValue>
-          {told.nPerMm !== null && (
-            <LabelledValue name="a mm of its screw adds">{units.show('force', told.nPerMm)}</LabelledValue>
+          <LabelledValue name="tension it holds">{units.show('force', result.tensionN)}</LabelledValue>
+          <LabelledValue name="on the idler">{units.show('force', result.idlerForceN)}</LabelledValue>
+          {result.nPerMm !== null && (
+            <LabelledValue name="a mm of its screw adds">{units.show('force', result.nPerMm)}</LabelledValue>
           )}
           <Button
             size="compact-sm"
@@ -77,10 +77,10 @@ export function SprungArmPanel({
           </Button>
         </>
       )}
-      {isWorking && told && (
+      {isWorking && result && (
         <WorkingDialog
           title="Working: sprung arm"
-          workings={told.workings}
+          workings={result.workings}
           onClose={() => setWorking(false)}
         />
       )}

@@ -58,7 +58,7 @@ export function StraightPanel({
   const [isWorking, setWorking] = useState(false)
   const input = inputOf(way, values, { kind, medium, centreMm, setting: advice.setting })
   const answer = useComputed('straightness', input, judgeStraightness)
-  const told = input && answer.data
+  const result = input && answer.data
   const field = (label: string, key: string, at: string) => (
     <QuantityField
       size="xs"
@@ -72,10 +72,10 @@ export function StraightPanel({
   return (
     <Panel
       title="How straight"
-      note={told?.source}
+      note={result?.source}
       isStale={answer.isStale}
-      isEmpty={!told}
-      aside={told && <WhyButton onClick={() => setWorking(true)} />}
+      isEmpty={!result}
+      aside={result && <WhyButton onClick={() => setWorking(true)} />}
     >
       <SegmentedControl
         size="xs"
@@ -113,53 +113,53 @@ export function StraightPanel({
         {centreMm === null && field('Shafts apart', 'centre', 'centreMm')}
       </div>
       <Refused error={answer.error} />
-      {told && (
+      {result && (
         <>
-          {told.offsetMm !== null && (
+          {result.offsetMm !== null && (
             <LabelledValue name="offset">
-              {units.show('fine', told.offsetMm)}
-              {told.offsetLimitMm !== null && ` of ${units.show('fine', told.offsetLimitMm)}`}
+              {units.show('fine', result.offsetMm)}
+              {result.offsetLimitMm !== null && ` of ${units.show('fine', result.offsetLimitMm)}`}
             </LabelledValue>
           )}
-          {told.angleDeg !== null && (
+          {result.angleDeg !== null && (
             <LabelledValue name="angle">
-              {figure(told.angleDeg, 2)}°
-              {told.angleLimitDeg !== null && ` of ${fixed(told.angleLimitDeg, 2)}°`}
+              {figure(result.angleDeg, 2)}°
+              {result.angleLimitDeg !== null && ` of ${fixed(result.angleLimitDeg, 2)}°`}
             </LabelledValue>
           )}
-          {told.isStraight !== null && (
+          {result.isStraight !== null && (
             <p>
-              <span className={table.tag} data-tone={told.isStraight ? 'ok' : 'stop'}>
-                {told.isStraight ? 'straight enough' : 'not straight'}
+              <span className={table.tag} data-tone={result.isStraight ? 'ok' : 'stop'}>
+                {result.isStraight ? 'straight enough' : 'not straight'}
               </span>
             </p>
           )}
-          {told.isStraight === false && told.move !== null && (
+          {result.isStraight === false && result.move !== null && (
             <p>
-              {moveText(told.move, advice.setting.kind, advice.manual.handles)}; no more than{' '}
+              {moveText(result.move, advice.setting.kind, advice.manual.handles)}; no more than{' '}
               {unitsText(advice.setting.kind, advice.setting.mostAtOnce)} at a time.
             </p>
           )}
-          {told.shiftMm !== null && told.shiftTo !== null && (
+          {result.shiftMm !== null && result.shiftTo !== null && (
             <p>
-              Rear wheel {units.show('fine', told.shiftMm)} {SHIFT_WORDS[told.shiftTo]}, or the front one as
-              much the other way: by its spacers or where it sits on its shaft.
+              Rear wheel {units.show('fine', result.shiftMm)} {SHIFT_WORDS[result.shiftTo]}, or the front one
+              as much the other way: by its spacers or where it sits on its shaft.
             </p>
           )}
-          {told.walksTo !== null && medium !== 'chain' && (
-            <p className="cap">As it stands the belt walks {told.walksTo}.</p>
+          {result.walksTo !== null && medium !== 'chain' && (
+            <p className="cap">As it stands the belt walks {result.walksTo}.</p>
           )}
-          {told.edgeLies === false && (
+          {result.edgeLies === false && (
             <p style={{ color: 'var(--watch)' }}>
               ▲ The straight-edge hardly lay on the front wheel: lay it on again.
             </p>
           )}
         </>
       )}
-      {isWorking && told && (
+      {isWorking && result && (
         <WorkingDialog
           title="Working: how straight"
-          workings={told.workings}
+          workings={result.workings}
           onClose={() => setWorking(false)}
         />
       )}

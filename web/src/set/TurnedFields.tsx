@@ -67,7 +67,7 @@ export function TurnedFields({
       </div>
       {isAssumed && (
         <p className="cap">
-          As it was told; say what was really turned.{' '}
+          As advised; say what was really turned.{' '}
           <Button size="compact-xs" variant="default" onClick={() => round.say('turned', {})} data-no-print>
             Just that
           </Button>

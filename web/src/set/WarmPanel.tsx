@@ -35,14 +35,14 @@ export function WarmPanel({ advice, centreMm }: { advice: SetAdvice; centreMm: n
           axialStiffnessN: stiffness,
         }
   const answer = useComputed('warmth', input, warm)
-  const told = input && answer.data
+  const result = input && answer.data
   return (
     <Panel
       title="Warm or cold"
       note="shafts in one case"
       isStale={answer.isStale}
-      isEmpty={!told}
-      aside={told && <WhyButton onClick={() => setWorking(true)} />}
+      isEmpty={!result}
+      aside={result && <WhyButton onClick={() => setWorking(true)} />}
     >
       <SegmentedControl
         size="xs"
@@ -84,19 +84,19 @@ export function WarmPanel({ advice, centreMm }: { advice: SetAdvice; centreMm: n
         />
       </div>
       <Refused error={answer.error} />
-      {told && (
+      {result && (
         <>
-          <LabelledValue name="the case grows by">{units.show('fine', told.centreGrowthMm)}</LabelledValue>
+          <LabelledValue name="the case grows by">{units.show('fine', result.centreGrowthMm)}</LabelledValue>
           <LabelledValue name="each run is pulled more by">
-            {units.show('force', told.tensionRiseN)}
+            {units.show('force', result.tensionRiseN)}
           </LabelledValue>
           <p className="cap">Set cold by so much less, and verify warm: it must never become tight there.</p>
         </>
       )}
-      {isWorking && told && (
+      {isWorking && result && (
         <WorkingDialog
           title="Working: warm or cold"
-          workings={told.workings}
+          workings={result.workings}
           onClose={() => setWorking(false)}
         />
       )}

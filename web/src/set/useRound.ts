@@ -41,8 +41,8 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
   // Given up here and gone from the store: what comes next is shown again, from wherever.
   if (isHere && local.round === null && stored === null) setLocal(null)
   const fresh = (): SetRound => ({
-    leftUnits: isFirst ? 0 : told(advice, 'left'),
-    rightUnits: isFirst ? 0 : told(advice, 'right'),
+    leftUnits: isFirst ? 0 : advised(advice, 'left'),
+    rightUnits: isFirst ? 0 : advised(advice, 'right'),
     // A drive is found as it runs: tight. After that it is nipped between rounds, until it is where it should be.
     lock: isFirst || advice?.next === 'tightenAndRead' ? 'torqued' : 'nipped',
     readings: [],
@@ -114,7 +114,7 @@ function useStoredInHand(visit: Visit | undefined, round: SetRound | null | unde
 }
 
 /** Units the advice asked for on one side; positive tightens. A single adjuster counts as the left one. */
-function told(advice: SetAdvice | undefined, side: 'left' | 'right'): number {
+function advised(advice: SetAdvice | undefined, side: 'left' | 'right'): number {
   const move = advice?.moves.find((m) => m.side === side || (m.side === null && side === 'left'))
   return move ? (move.tightens ? move.units : -move.units) : 0
 }

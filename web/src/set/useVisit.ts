@@ -44,7 +44,7 @@ export interface Visit {
   tick: (done: ClosingStep[]) => void
   keepRound: (round: SetRound, onKept: () => void) => void
   close: (closing: Closing, onKept: () => void) => void
-  /** Writes down what is in hand while readings come in: a refusal stands at its field and is not told again. */
+  /** Writes down what is in hand while readings come in: a refusal stands at its field and is not shown again. */
   keepInHand: (round: SetRound | null) => void
 }
 
@@ -63,7 +63,7 @@ export function useVisit(bench: Workbench): Visit | undefined {
   const ofLoop = (jobs.data ?? []).filter((j) => j.loopKey === loop.loopKey)
   const isPractice = practice !== null && practice.loopKey === loop.loopKey
   const job = isPractice ? practice : ofLoop.find((j) => j.closing === null)
-  const told = (error: Error) => notifications.show({ color: 'red', message: sentenceOf(error) })
+  const showError = (error: Error) => notifications.show({ color: 'red', message: sentenceOf(error) })
   const fresh: SetJob = {
     id: 0,
     version: 0,
@@ -79,13 +79,13 @@ export function useVisit(bench: Workbench): Visit | undefined {
     inHand: null,
     cautions: null,
   }
-  /** A practised visit is the page's alone; a stored one is told what happened. */
+  /** A practised visit is the page's alone; a stored one keeps what happened. */
   const happens = (step: VisitStep, onKept?: () => void) => {
     if (!job) return
     if (isPractice) {
       setPractice({ ...job, ...step.practised(job) })
       onKept?.()
-    } else record.loudly(job, step.events).then(onKept, told)
+    } else record.showingWait(job, step.events).then(onKept, showError)
   }
   return {
     loop,
@@ -94,7 +94,7 @@ export function useVisit(bench: Workbench): Visit | undefined {
     otherSide: (jobs.data ?? []).find((j) => mirrored(bench, loop).includes(j.loopKey)),
     closed: ofLoop.filter((j) => j.closing !== null),
     isPending: add.isPending || record.isPending,
-    begin: () => add.mutate(fresh, { onError: told }),
+    begin: () => add.mutate(fresh, { onError: showError }),
     practise: () => setPractice({ ...fresh, id: -1 - Math.floor(Math.random() * 1e6) }),
     leavePractice: () => setPractice(null),
     choose: (goal) => happens(goalChosen(goal)),
@@ -105,8 +105,8 @@ export function useVisit(bench: Workbench): Visit | undefined {
     close: (closing, onKept) => happens(closed(closing), onKept),
     keepInHand: (round) => {
       if (job && !isPractice)
-        record.quietly(job, roundInHand(round).events).catch((error) => {
-          if (!(error instanceof InvalidInputError)) told(error)
+        record.inBackground(job, roundInHand(round).events).catch((error) => {
+          if (!(error instanceof InvalidInputError)) showError(error)
         })
     },
   }
@@ -118,7 +118,7 @@ function useRecord() {
   const line = useRef<Promise<unknown>>(Promise.resolve())
   const newest = useRef<SetJob | undefined>(undefined)
   const [waiting, setWaiting] = useState(0)
-  const quietly = (job: SetJob, what: (base: SetJob) => JobEvent[]): Promise<void> => {
+  const inBackground = (job: SetJob, what: (base: SetJob) => JobEvent[]): Promise<void> => {
     const mine = line.current.then(async () => {
       const known = newest.current
       const base = known?.id === job.id && known.version > job.version ? known : job
@@ -128,15 +128,15 @@ function useRecord() {
     line.current = mine.catch(() => undefined)
     return mine
   }
-  const loudly = async (job: SetJob, what: (base: SetJob) => JobEvent[]) => {
+  const showingWait = async (job: SetJob, what: (base: SetJob) => JobEvent[]) => {
     setWaiting((n) => n + 1)
     try {
-      await quietly(job, what)
+      await inBackground(job, what)
     } finally {
       setWaiting((n) => n - 1)
     }
   }
-  return { quietly, loudly, isPending: waiting > 0 }
+  return { inBackground, showingWait, isPending: waiting > 0 }
 }
 
 /** Loops of the drives that mirror the one in view. */

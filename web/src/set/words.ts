@@ -226,7 +226,7 @@ export function nextText(advice: SetAdvice): string {
     case 'tieReading':
       return 'This reading is not tied to this loop yet. Tie it below by a pair, or read another way; as found and trend are kept.'
     case 'atItsEnd':
-      return 'The adjuster has less way left than this takes. Shorten the loop or replace it before going on.'
+      return 'The adjuster has less travel left than this takes. Shorten the loop or replace it before going on.'
   }
 }
 
