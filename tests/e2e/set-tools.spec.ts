@@ -163,7 +163,7 @@ test('straightness, running in, warmth and a sprung arm are told from what was m
   const straight = panel(page, 'How straight')
   await straight.getByLabel('Left, to the axle').fill('612')
   await straight.getByLabel('Right, to the axle').fill('613.5')
-  await straight.getByLabel('RoundSummary of the axle apart').fill('250')
+  await straight.getByLabel('Ends of the axle apart').fill('250')
   await expect(straight).toContainText('0.34°') // engineering.md j2
   await expect(straight).toContainText('not straight')
   await expect(straight).toContainText('Right adjuster 1 3/16 turn anticlockwise')

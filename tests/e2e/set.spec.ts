@@ -65,7 +65,7 @@ test('a visit begins as found, goes on after a break, and is closed with everyth
 })
 
 test('a round in hand goes on after the page was lost, on another device too', async ({ page, browser }) => {
-  const id = await chainMachine(page, 'NotFound half-way')
+  const id = await chainMachine(page, 'Lost half-way')
   await page.goto(`/machines/${id}/set`)
   await page.getByRole('button', { name: 'Begin as found' }).click()
   await play(page, 55, 52)

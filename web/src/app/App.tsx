@@ -48,7 +48,7 @@ const router = createBrowserRouter([
           { index: true, element: <Navigate to="ratio" replace /> },
           ...STATIONS.map((s) => ({
             path: s.path,
-            lazy: { Component: async () => (await s.load()).default },
+            lazy: async () => ({ Component: (await s.load()).default }),
           })),
           {
             path: 'set/:jobId',
