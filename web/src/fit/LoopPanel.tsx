@@ -64,7 +64,7 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
       )}
       <p className="cap" style={{ marginTop: 8 }}>
         {layout?.mover
-          ? `Tensioned by: ${MOVER_WORDS[layout.mover.kind]}, ${units.show('fine', answer.trackMm)} of way.${keepsWheelbase ? ' The wheelbase stays.' : ''}`
+          ? `Tensioned by: ${MOVER_WORDS[layout.mover.kind]}, ${units.show('fine', answer.trackMm)} of travel.${keepsWheelbase ? ' The wheelbase stays.' : ''}`
           : 'Nothing moves: the length must fit the centres.'}
         {fit.loop.wearLimitPercent !== null &&
           ` Replaced at ${plain(Number(fit.loop.wearLimitPercent.toFixed(2)))} % growth; the maker's figure wins.`}
