@@ -10,7 +10,8 @@ const chromium = execSync('command -v chromium-headless-shell', {
 export default defineConfig({
   testDir: '../tests/e2e',
   globalSetup: '../tests/e2e/build.ts',
-  timeout: 60_000,
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
   workers: 2,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {

@@ -50,7 +50,9 @@ async function readAll(page: Page, playMm: number, felt: string) {
       await reading.getByLabel('By hand it is').click()
       await page.getByRole('option', { name: felt, exact: true }).click()
     }
+    const stored = page.waitForResponse((r) => r.url().endsWith('/events'))
     await reading.getByRole('button', { name: 'Put it there' }).click()
+    await stored
   }
 }
 

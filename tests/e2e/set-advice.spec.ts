@@ -95,7 +95,9 @@ test('a slip test advises by itself, and a reading left outside stands until it 
   const feel = async (grade: string) => {
     await reading.getByLabel('By hand it is').click()
     await page.getByRole('option', { name: grade, exact: true }).click()
+    const stored = page.waitForResponse((r) => r.url().endsWith('/events'))
     await reading.getByRole('button', { name: 'Put it there' }).click()
+    await stored
   }
   await feel('loose')
   await expect(next(page)).toContainText(/1\/16 turn|1 click|1 shim/)
