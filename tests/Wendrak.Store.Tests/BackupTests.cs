@@ -114,6 +114,21 @@ public sealed class BackupTests : IDisposable
         await _store.AddMachineAsync("Goes on");
     }
 
+    [Fact]
+    public async Task A_copy_with_a_row_less_is_no_backup()
+    {
+        await _store.AddMachineAsync("Kept");
+        Backups.Made made = Backups.Make(_store.Database, Now);
+        using SqliteConnection copy = Backups.OpenAlone(made.File);
+        (string Table, long Count)[] rows = Backups.Rows(copy);
+        Backups.Verify(copy, rows);
+        using SqliteCommand less = copy.CreateCommand();
+        less.CommandText = "DELETE FROM number_given WHERE kind = 'machine'";
+        less.ExecuteNonQuery();
+        DataFileException refused = Assert.Throws<DataFileException>(() => Backups.Verify(copy, rows));
+        Assert.Contains("rows of number_given", refused.Message, StringComparison.Ordinal);
+    }
+
     [Theory]
     [InlineData("a letter", "not a Wendrak data file")]
     [InlineData("", "is empty")]

@@ -166,7 +166,9 @@ public sealed class ProcessTests : IDisposable
         int before = (await client.GetFromJsonAsync<StockItem[]>("/api/stock", Json.Options))!.Length;
         File.Delete(filler);
         // It is known at once, not only when somebody saves again.
-        Assert.Equal(HttpStatusCode.OK, (await client.GetAsync("/health")).StatusCode);
+        health = await client.GetAsync("/health");
+        Assert.Equal(HttpStatusCode.OK, health.StatusCode);
+        Assert.Contains("nearly full", await health.Content.ReadAsStringAsync(), StringComparison.Ordinal);
         Assert.True((await client.PostAsJsonAsync("/api/stock", Item(999), Json.Options)).IsSuccessStatusCode);
         Assert.Equal(before + 1, (await client.GetFromJsonAsync<StockItem[]>("/api/stock", Json.Options))!.Length);
     }

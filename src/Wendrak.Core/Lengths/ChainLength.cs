@@ -102,8 +102,8 @@ public static class ChainLength
     }
 
     internal static Guard Check(double pitchMm, double teeth1, double teeth2) =>
-        new Guard()
-            .Between("PitchMm", pitchMm, 1, 200, "mm")
+        SprocketSize
+            .CheckPitch(pitchMm)
             .Between("Teeth1", teeth1, Gearing.WheelSize.FewestChainTeeth, Gearing.WheelSize.MostTeeth, "teeth")
             .Between("Teeth2", teeth2, Gearing.WheelSize.FewestChainTeeth, Gearing.WheelSize.MostTeeth, "teeth");
 

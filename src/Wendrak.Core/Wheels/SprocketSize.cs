@@ -60,13 +60,13 @@ public static class SprocketSize
         int gapsPerLink = 1
     )
     {
-        new Guard()
-            .Between("PitchMm", pitchMm, 1, 200, "mm")
+        // A chain of double pitch has a link over every other gap.
+        CheckPitch(pitchMm)
             .Between(
                 "Teeth",
-                (double)teeth / gapsPerLink,
-                Gearing.WheelSize.FewestChainTeeth,
-                Gearing.WheelSize.MostTeeth,
+                teeth,
+                Gearing.WheelSize.FewestChainTeeth * gapsPerLink,
+                Gearing.WheelSize.MostTeeth * gapsPerLink,
                 "teeth"
             )
             .MoreThan(nameof(rollerDiameterMm), rollerDiameterMm, 0, "mm")
@@ -81,7 +81,7 @@ public static class SprocketSize
             .ThrowIfAny();
         double links = (double)teeth / gapsPerLink;
         double gapMm = pitchMm / gapsPerLink; // the teeth are those for a chain of this pitch
-        double pitchDiameter = 2 * SprocketSize.PitchRadiusMm(pitchMm, links);
+        double pitchDiameter = 2 * PitchRadiusMm(pitchMm, links);
         double cot = 1 / Math.Tan(Math.PI / links);
         double caliper = teeth % 2 == 0 ? pitchDiameter : pitchDiameter * Math.Cos(Math.PI / (2 * teeth));
         return new(
@@ -133,4 +133,6 @@ public static class SprocketSize
             ),
         ];
     }
+
+    internal static Guard CheckPitch(double pitchMm) => new Guard().Between("PitchMm", pitchMm, 1, 200, "mm");
 }

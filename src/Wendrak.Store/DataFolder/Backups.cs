@@ -134,7 +134,7 @@ public static class Backups
         if (found != "ok")
             throw new DataFileException($"The backup is not whole: {found}.");
         if (rows.Except(Rows(copy)).ToList() is [var (table, count), ..])
-            throw new DataFileException($"The backup is not whole: {count} rows of {table} are not in it.");
+            throw new DataFileException($"The backup is not whole: it does not hold the {count} rows of {table}.");
         if (copy.ExecuteScalar<long>("SELECT count(*) FROM sqlite_master WHERE name = 'record'") == 0)
             return; // of a version before the records
         if (BodyScan.Of(copy).ToList() is { Count: > 0 } damaged)

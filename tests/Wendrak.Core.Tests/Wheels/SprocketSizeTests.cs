@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Tests.Gearing;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Core.Wheels;
@@ -59,5 +60,9 @@ public sealed class SprocketSizeTests
         Refusals.Names("Loop.Standard", () => WheelOutline.Of(odd, 15));
         Refusals.Names("rollerDiameterMm", () => SprocketSize.Of(12.7, 17, 12.7, null));
         Refusals.Names("Teeth", () => SprocketSize.Of(12.7, 4, 7.92, null));
+        InvalidInputException few = Assert.Throws<InvalidInputException>(() =>
+            SprocketSize.Of(25.4, 9, 7.92, null, gapsPerLink: 2)
+        );
+        Assert.Equal(2 * WheelSize.FewestChainTeeth, Assert.Single(few.Issues).Limit);
     }
 }

@@ -2,6 +2,12 @@ import { Modal, Table, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { setWho, whoAmI } from '../api/client'
 import { SHORTCUTS } from '../shell/shortcuts'
+import { STATIONS } from './stations'
+
+const stations: [string, string] = [
+  STATIONS.map((s) => s.key).join('  '),
+  `stations of the machine: ${STATIONS.map((s) => s.name).join(', ')}`,
+]
 
 export function HelpDialog({ onClose }: { onClose: () => void }) {
   const [name, setName] = useState(whoAmI)
@@ -14,7 +20,7 @@ export function HelpDialog({ onClose }: { onClose: () => void }) {
     >
       <Table>
         <Table.Tbody>
-          {SHORTCUTS.map(([keys, what]) => (
+          {[stations, ...SHORTCUTS].map(([keys, what]) => (
             <Table.Tr key={keys}>
               <Table.Th scope="row" w={110}>
                 <kbd>{keys}</kbd>

@@ -30,7 +30,7 @@ export const MOVER_WORDS: Record<Mover['kind'], string> = {
 export const REASON_WORDS: Record<LoopFitResult['reason'], string> = {
   noneReaches: 'No length reaches: change the pair, or the slot.',
   onlyOne: 'the only length that reaches',
-  frontThird: 'starts in the front third of the slot and leaves room for elongation',
+  frontThird: 'starts in the front third of its travel and leaves room for elongation',
   leastChange: 'reaches with the least change',
   standardLength: 'a standard length, to be had from every maker; the others are made to order or by few',
   mostReserve: 'leaves the most to take up',

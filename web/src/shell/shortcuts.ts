@@ -28,9 +28,8 @@ export function useShortcuts(keys: Record<string, () => void>) {
   }, [])
 }
 
-/** The list behind “?”. */
+/** The list behind “?”, after the stations. */
 export const SHORTCUTS: [string, string][] = [
-  ['1  2  3  4  6', 'stations of the machine: Aim, Ratio, Fit, Loads, Set'],
   ['/', 'find a machine, a trial, an aim'],
   ['[  ]', 'one tooth fewer or more in front'],
   ['{  }', 'one tooth fewer or more behind'],
