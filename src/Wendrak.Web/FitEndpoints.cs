@@ -12,10 +12,6 @@ namespace Wendrak.Web;
 /// <param name="Kind">Of machine: says what is usually moved.</param>
 public sealed record StartingLayoutInput(Drive Drive, LoopChoice Choice, MachineKind Kind);
 
-/// <summary>The side view as files.</summary>
-/// <param name="Dxf">Release 12, mm.</param>
-public sealed record LoopDrawingFiles(string Svg, string Dxf);
-
 /// <param name="Code">As it stands on the belt.</param>
 /// <param name="Standard">Of the loop it is held against; null for none.</param>
 public sealed record BeltCodeInput(string Code, string? Standard = null);
@@ -77,9 +73,6 @@ public static class FitEndpoints
             .WithName("startMover");
     }
 
-    private static LoopDrawingFiles Drawing(LoopFitInput input)
-    {
-        LoopDrawing drawing = LoopDrawing.Of(LoopFit.Of(input).Path, input.Layout);
-        return new(SvgText.Of(drawing), DxfText.Of(drawing));
-    }
+    private static LoopDrawingFiles Drawing(LoopFitInput input) =>
+        LoopDrawingFiles.Of(LoopDrawing.Of(LoopFit.Of(input, false).Path, input.Layout));
 }

@@ -15,7 +15,7 @@ public sealed partial class RefusalHandler : IExceptionHandler
     {
         IResult? answer = exception switch
         {
-            InvalidInputException e => Invalid([.. e.Issues.Select(i => i with { Field = CamelPath(i.Field) })]),
+            InvalidInputException e => Invalid(e.Issues),
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Results.Problem(
                 statusCode: StatusCodes.Status413PayloadTooLarge,
                 detail: RequestLimits.Sentence(context)
@@ -114,8 +114,4 @@ public sealed partial class RefusalHandler : IExceptionHandler
         int colon = message.LastIndexOf(':');
         return colon < 0 ? "see the API description." : message[(colon + 1)..].Trim().TrimEnd('.') + ".";
     }
-
-    /// <summary>“Loops[0].FrontSize” as the wire spells it: “loops[0].frontSize”.</summary>
-    private static string CamelPath(string path) =>
-        string.Join('.', path.Split('.').Select(JsonNamingPolicy.CamelCase.ConvertName));
 }

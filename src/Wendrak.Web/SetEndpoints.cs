@@ -5,6 +5,7 @@ using Wendrak.Core.Evaluation;
 using Wendrak.Core.Frequency;
 using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
+using Wendrak.Store;
 
 namespace Wendrak.Web;
 
@@ -26,7 +27,10 @@ public static class SetEndpoints
             .WithName("balanceArm");
         set.MapPost("/practice", (PracticeInput input) => TypedResults.Ok(PracticeDrive.Read(input)))
             .WithName("readPractice");
-        set.MapGet("/practice-machines", () => TypedResults.Ok(PracticeMachines.All.Select(CardOf).ToList()))
+        set.MapGet(
+                "/practice-machines",
+                (TimeProvider clock) => TypedResults.Ok(PracticeMachines.All.Select(m => CardOf(m, clock)).ToList())
+            )
             .WithName("listPracticeMachines");
         set.MapPost("/listen", ListenAsync)
             .Accepts<Stream>("audio/wav")
@@ -36,22 +40,10 @@ public static class SetEndpoints
     }
 
     /// <summary>A machine that is not stored, as if it were.</summary>
-    private static MachineCard CardOf(MachineDraft draft)
+    private static MachineCard CardOf(MachineDraft draft, TimeProvider clock)
     {
-        Setup fitted = new(
-            0,
-            0,
-            0,
-            draft.Machine.Name,
-            SetupStatus.AsFitted,
-            draft.Fitted,
-            [],
-            DateOnly.FromDateTime(DateTime.Today),
-            null,
-            null,
-            null
-        );
-        return new(draft.Machine, fitted, MachineSummary.Of(draft.Machine, fitted, []));
+        StoredMachine machine = StoredMachine.Of(draft, clock.Today());
+        return new(machine.Machine, machine.Fitted, MachineSummary.Of(machine.Machine, machine.Fitted, []));
     }
 
     /// <summary>A recording as the body of the request, with the range that is expected where one is known.</summary>

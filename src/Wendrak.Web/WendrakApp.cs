@@ -2,8 +2,10 @@ using System.IO.Compression;
 using System.Net;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.ResponseCompression;
+using Wendrak.Core.Quantities;
 using Wendrak.Store;
 using Wendrak.Store.Demo;
 using Wendrak.Store.Ledger;
@@ -66,6 +68,7 @@ public static class WendrakApp
         services.AddSingleton<Undoing>();
         services.AddSingleton<JobStore>();
         services.AddSingleton<MachineStore>();
+        services.AddSingleton<MachineReader>();
         services.AddSingleton<MachineCards>();
         services.AddSingleton<MachineFiles>();
         services.AddSingleton<SetupStore>();
@@ -103,6 +106,7 @@ public static class WendrakApp
         app.UseResponseCompression();
         app.MapOpenApi("/openapi/{documentName}.json");
         app.MapHealth();
+        app.MapEvaluation();
         app.MapRatio();
         app.MapFit();
         app.MapLoads();
@@ -140,6 +144,16 @@ public static class Json
 {
     public static JsonSerializerOptions Options { get; } = Configure(new(JsonSerializerDefaults.Web));
 
+    /// <summary>“Loops[0].FrontSize” as the wire spells it: “loops[0].frontSize”.</summary>
+    private static void SpellFields(JsonTypeInfo type)
+    {
+        if (type.Type != typeof(InputIssue))
+            return;
+        JsonPropertyInfo field = type.Properties.First(p => p.Name == "field");
+        field.Get = issue =>
+            string.Join('.', ((InputIssue)issue).Field.Split('.').Select(JsonNamingPolicy.CamelCase.ConvertName));
+    }
+
     public static JsonSerializerOptions Configure(JsonSerializerOptions options)
     {
         options.NumberHandling = JsonNumberHandling.Strict;
@@ -147,6 +161,7 @@ public static class Json
         options.RespectNullableAnnotations = true;
         options.AllowOutOfOrderMetadataProperties = true;
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { SpellFields } };
         return options;
     }
 }

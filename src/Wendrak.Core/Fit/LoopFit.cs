@@ -29,7 +29,8 @@ public static class LoopFit
     private const int MostLengths = 40;
 
     /// <exception cref="InvalidInputException">Any part is refused, or the layout is impossible; the wheel is named.</exception>
-    public static LoopFitResult Of(LoopFitInput input)
+    /// <param name="explains">Whether the workings are told, too.</param>
+    public static LoopFitResult Of(LoopFitInput input, bool explains = true)
     {
         FittedLoop fitted = new(input);
         double? closing = fitted.Closing;
@@ -58,10 +59,13 @@ public static class LoopFit
             reason,
             clearances,
             FitFindings.Of(fitted, path, reserve),
-            [
-                .. FitWorkings.Of(fitted, path, input, reserve, travel),
-                .. ClearanceWorkings.Of(fitted.Layout, clearances),
-            ]
+            explains
+                ?
+                [
+                    .. FitWorkings.Of(fitted, path, input, reserve, travel),
+                    .. ClearanceWorkings.Of(fitted.Layout, clearances),
+                ]
+                : []
         );
     }
 

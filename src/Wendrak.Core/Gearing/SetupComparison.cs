@@ -83,7 +83,8 @@ public static class SetupComparison
     public const int MostOthers = 4;
 
     /// <exception cref="InvalidInputException">A drive, setup or aim is refused.</exception>
-    public static SetupComparisonResult Compare(SetupComparisonInput input)
+    /// <param name="explains">Whether the workings are told, too.</param>
+    public static SetupComparisonResult Compare(SetupComparisonInput input, bool explains = true)
     {
         DriveTrain fitted = new(input.Drive, input.Fitted.Loops);
         Check(input, fitted);
@@ -96,7 +97,7 @@ public static class SetupComparison
                 ? RatioBands.Of(fitted, input.LoopKeys, input.Fitted.RoadWheels, aim, input.Gears)
                 : null;
         int aimGear = bands?.AimGearIndex ?? fitted.Gears.Count - 1;
-        Comparer comparer = new(input, fitted, output, aimGear);
+        Comparer comparer = new(input, fitted, output, aimGear, explains);
         SetupFigures[] figures = [.. input.Others.Prepend(input.Fitted).Select(comparer.FiguresOf)];
         return new(figures, fitted.Gears[aimGear].Label, comparer.CadenceRpm, fitted.IdleShaft(chosen));
     }
@@ -136,7 +137,13 @@ public static class SetupComparison
     }
 
     /// <summary>Holds what all setups are compared with.</summary>
-    private sealed class Comparer(SetupComparisonInput input, DriveTrain fitted, DriveOutput output, int aimGear)
+    private sealed class Comparer(
+        SetupComparisonInput input,
+        DriveTrain fitted,
+        DriveOutput output,
+        int aimGear,
+        bool explains
+    )
     {
         private readonly double? _fittedCircumference = Circumference(output, input.Fitted.RoadWheels);
         private readonly double _fittedFinal = fitted.FinalRatio(input.LoopKeys);
@@ -173,17 +180,19 @@ public static class SetupComparison
                 speedometer,
                 needs,
                 [.. train.Gears.Select(g => Gear(train, g, u))],
-                SetupWorkings.Of(
-                    input,
-                    train,
-                    output,
-                    train.Gears[aimGear],
-                    rolling,
-                    final,
-                    _fittedFinal,
-                    wheelChange,
-                    speedometer
-                )
+                !explains
+                    ? []
+                    : SetupWorkings.Of(
+                        input,
+                        train,
+                        output,
+                        train.Gears[aimGear],
+                        rolling,
+                        final,
+                        _fittedFinal,
+                        wheelChange,
+                        speedometer
+                    )
             );
         }
 

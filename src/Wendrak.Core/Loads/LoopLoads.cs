@@ -95,7 +95,8 @@ public sealed record LoopLoadsResult(
 public static class LoopLoads
 {
     /// <exception cref="InvalidInputException">A part of the question is refused, or nothing tells how hard it is pulled.</exception>
-    public static LoopLoadsResult Of(LoadsInput input)
+    /// <param name="explains">Whether the workings are told, too.</param>
+    public static LoopLoadsResult Of(LoadsInput input, bool explains = true)
     {
         LoadedLoop loop = new(input);
         LoadCheck[] checks = LoadChecks.Of(loop);
@@ -131,7 +132,7 @@ public static class LoopLoads
             LoopEfficiency.Of(loop),
             friction,
             life,
-            LoadWorkings.Of(loop, points, checks, friction, life, chart)
+            explains ? LoadWorkings.Of(loop, points, checks, friction, life, chart) : []
         );
     }
 

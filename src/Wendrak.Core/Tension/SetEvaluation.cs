@@ -13,7 +13,8 @@ public static class SetEvaluation
     private const double WornSpreadMm = 8; // of play round the wheel: common practice, 8 to 10 mm
 
     /// <exception cref="InvalidInputException">A part of the question is refused.</exception>
-    public static SetAdvice Of(SetInput input)
+    /// <param name="explains">Whether the workings are told, too.</param>
+    public static SetAdvice Of(SetInput input, bool explains = true)
     {
         Check(input);
         SpanFacts span = SpanFinder.Of(input);
@@ -86,10 +87,13 @@ public static class SetEvaluation
             input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Of(newest, scale.In(newest), window)] : [],
             input.Rounds is [.., { Readings.Count: > 0 and < FewestPlaces }],
             [.. RoundConditions.Of(input.Rounds, TurnsToRoll)],
-            [
-                .. SetWorkings.Of(input, scale, window, advisor, last, reserve),
-                .. runs?.Explain() is { } ratio ? new[] { ratio } : [],
-            ]
+            explains
+                ?
+                [
+                    .. SetWorkings.Of(input, scale, window, advisor, last, reserve),
+                    .. runs?.Explain() is { } ratio ? new[] { ratio } : [],
+                ]
+                : []
         );
     }
 

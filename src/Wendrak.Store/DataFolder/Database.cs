@@ -45,6 +45,10 @@ public sealed class Database : IDisposable
     /// <summary>Of what this data is: another one once a backup was restored.</summary>
     public string DataId { get; private set; } = "";
 
+    /// <summary>How often something was put on the disk since the start: what was read before the last time may be old.</summary>
+    internal long Commits => Interlocked.Read(ref _commits);
+    private long _commits;
+
     /// <summary>Where a journal was put that lay beside the file and did not belong to it; null when there was none.</summary>
     public string? StrayJournal { get; private init; }
 
@@ -134,6 +138,7 @@ public sealed class Database : IDisposable
             T result = await write(new(connection, transaction, Damage));
             ct.ThrowIfCancellationRequested();
             await transaction.CommitAsync(CancellationToken.None);
+            Interlocked.Increment(ref _commits);
             Trouble = null;
             return result;
         }
@@ -165,6 +170,7 @@ public sealed class Database : IDisposable
             using SqliteConnection other = Backups.OpenAlone(with, SqliteOpenMode.ReadOnly);
             other.BackupDatabase(connection);
             DataId = ReadDataId();
+            Interlocked.Increment(ref _commits);
             Damage.Clear();
         }
         catch (SqliteException e) when (StorageException.Of(e) is { } trouble)

@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/evaluation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["evaluate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ratio/search": {
         parameters: {
             query?: never;
@@ -1337,6 +1353,10 @@ export interface components {
              */
             version: number;
         };
+        AimHeadline: {
+            state: components["schemas"]["StationState"];
+            target: null | components["schemas"]["AimTarget"];
+        };
         /** @description How near a remembered aim is. */
         AimMatch: {
             /** Format: int64 */
@@ -1565,6 +1585,13 @@ export interface components {
         BackupName: {
             name: string;
         };
+        /** @description Bands of the final ratio that a target asks for. */
+        BandsQuestion: {
+            /** @description As it is typed. */
+            target: components["schemas"]["AimTarget"];
+            /** @default false */
+            workings: boolean;
+        };
         /**
          * @description An open loop keeps the sense of rotation, a crossed one turns it round.
          * @enum {unknown}
@@ -1617,6 +1644,10 @@ export interface components {
             isNotched: null | boolean;
             /** @description The code written the standard's way. */
             code: string;
+        };
+        /** @description Stored setups against as fitted. */
+        BesideQuestion: {
+            setupIds: number[];
         };
         /** @description A gear in the ways riders speak of it. */
         BicycleGearFigures: {
@@ -1852,6 +1883,16 @@ export interface components {
             step: components["schemas"]["ClosingStep"];
             sentence: string;
         };
+        /** @description What a visit would be closed over. */
+        ClosingPart: {
+            /** Format: int64 */
+            visitId: number;
+            /**
+             * Format: double
+             * @description As it was measured; null where nobody did.
+             */
+            torqueNm: null | number;
+        };
         /** @description A visit as it would be closed. */
         ClosingQuestion: {
             /** @description With all rounds of the visit. */
@@ -1899,11 +1940,23 @@ export interface components {
             largestDisagreementPercent: number;
             workings: components["schemas"]["Working"][];
         };
+        /** @description Everything that closes on the adjuster; empty lists for whatever can be had. */
+        CombinationsQuestion: {
+            fronts: number[];
+            rears: number[];
+            lengths: number[];
+            layout?: null | components["schemas"]["LoopLayout"];
+        };
         /** @description A setup to be compared. */
         ComparedSetup: {
             name: string;
             loops: components["schemas"]["LoopChoice"][];
             roadWheels: components["schemas"]["RoadWheelChoice"][];
+        };
+        /** @description What is in view against as fitted. */
+        ComparisonQuestion: {
+            /** @default false */
+            workings: boolean;
         };
         /** @description What a route, a venue or a day was like; free words, compared as whole words when aims are matched. */
         Conditions: {
@@ -2132,6 +2185,13 @@ export interface components {
             roadWheels: components["schemas"]["RoadWheelChoice"][];
             layouts: null | components["schemas"]["LoopLayout"][];
         };
+        /** @description Every shaft with its speed. */
+        DrivesQuestion: {
+            /** Format: double */
+            inputSpeedRpm: number;
+            /** @default false */
+            workings: boolean;
+        };
         /**
          * @description How the loss of a chain or belt is looked at.
          * @enum {unknown}
@@ -2155,6 +2215,112 @@ export interface components {
             lowKm: null | number;
             /** Format: double */
             highKm: null | number;
+        };
+        /** @description Answers to EvaluationParts, under the same names; what was not asked is not there. */
+        EvaluationAnswer: {
+            headlines?: null | components["schemas"]["PartOfStationHeadlines"];
+            comparison?: null | components["schemas"]["PartOfSetupComparisonResult"];
+            sideBySide?: null | components["schemas"]["PartOfSetupComparisonResult"];
+            drives?: null | components["schemas"]["PartOfMachineDrivesResult"];
+            bands?: null | components["schemas"]["PartOfRatioBandsResult"];
+            nearestAims?: null | components["schemas"]["PartOfNearestAimResult"];
+            startingAim?: null | components["schemas"]["PartOfAimTarget"];
+            startingSearch?: null | components["schemas"]["PartOfIReadOnlyListOfLoopSearch"];
+            search?: null | components["schemas"]["PartOfRatioSearchResult"];
+            followUps?: null | components["schemas"]["PartOfIReadOnlyListOfFollowUpTask"];
+            fit?: null | components["schemas"]["PartOfLoopFitResult"];
+            pairFits?: null | components["schemas"]["PartOfIReadOnlyListOfPairFit"];
+            neighbours?: null | components["schemas"]["PartOfNeighbourPairsResult"];
+            combinations?: null | components["schemas"]["PartOfLoopCombinationsResult"];
+            pairsForMove?: null | components["schemas"]["PartOfIReadOnlyListOfPairForMove"];
+            fixedCentre?: null | components["schemas"]["PartOfFixedCentreResult"];
+            lengthForCentre?: null | components["schemas"]["PartOfLengthForCentreResult"];
+            suspension?: null | components["schemas"]["PartOfSuspensionPlayResult"];
+            rail?: null | components["schemas"]["PartOfRailResult"];
+            stackWorkings?: null | components["schemas"]["PartOfIReadOnlyListOfWorking"];
+            drawing?: null | components["schemas"]["PartOfLoopDrawingFiles"];
+            startingLayout?: null | components["schemas"]["PartOfLoopLayout"];
+            startingMover?: null | components["schemas"]["PartOfMover"];
+            loads?: null | components["schemas"]["PartOfLoopLoadsResult"];
+            mends?: null | components["schemas"]["PartOfIReadOnlyListOfCheckMends"];
+            loadsBeside?: null | components["schemas"]["PartOfIReadOnlyListOfLoadsColumn"];
+            shaftHub?: null | components["schemas"]["PartOfShaftHubCapacityResult"];
+            startingAlternative?: null | components["schemas"]["PartOfLoopAlternative"];
+            set?: null | components["schemas"]["PartOfSetAdvice"];
+            closing?: null | components["schemas"]["PartOfIReadOnlyListOfClosedDespite"];
+            sideMatch?: null | components["schemas"]["PartOfSideMatchAnswer"];
+            straightness?: null | components["schemas"]["PartOfStraightnessResult"];
+            warmth?: null | components["schemas"]["PartOfThermalTensionResult"];
+            runningIn?: null | components["schemas"]["PartOfRunningInResult"];
+            practice?: null | components["schemas"]["PartOfPracticeReading"];
+        };
+        /** @description What is asked of a machine at once: one member for each thing that can be known, null for what is not asked. */
+        EvaluationParts: {
+            headlines?: null | components["schemas"]["HeadlinesQuestion"];
+            comparison?: null | components["schemas"]["ComparisonQuestion"];
+            sideBySide?: null | components["schemas"]["BesideQuestion"];
+            drives?: null | components["schemas"]["DrivesQuestion"];
+            bands?: null | components["schemas"]["BandsQuestion"];
+            nearestAims?: null | components["schemas"]["NearestAimsQuestion"];
+            startingAim?: null | components["schemas"]["StartingAimQuestion"];
+            startingSearch?: null | components["schemas"]["StartingSearchQuestion"];
+            search?: null | components["schemas"]["SearchQuestion"];
+            followUps?: null | components["schemas"]["FollowUpsQuestion"];
+            fit?: null | components["schemas"]["FitQuestion"];
+            pairFits?: null | components["schemas"]["PairFitsQuestion"];
+            neighbours?: null | components["schemas"]["NeighboursQuestion"];
+            combinations?: null | components["schemas"]["CombinationsQuestion"];
+            pairsForMove?: null | components["schemas"]["PairsForMoveQuestion"];
+            fixedCentre?: null | components["schemas"]["FixedCentreQuestion"];
+            lengthForCentre?: null | components["schemas"]["LengthForCentreQuestion"];
+            suspension?: null | components["schemas"]["SuspensionQuestion"];
+            rail?: null | components["schemas"]["RailQuestion"];
+            stackWorkings?: null | components["schemas"]["StackWorkingsQuestion"];
+            drawing?: null | components["schemas"]["FitQuestion"];
+            startingLayout?: null | components["schemas"]["StartingLayoutQuestion"];
+            startingMover?: null | components["schemas"]["StartingMoverQuestion"];
+            loads?: null | components["schemas"]["LoadsQuestion"];
+            mends?: null | components["schemas"]["LoadsQuestion"];
+            loadsBeside?: null | components["schemas"]["LoadsBesideQuestion"];
+            shaftHub?: null | components["schemas"]["ShaftHubQuestion"];
+            startingAlternative?: null | components["schemas"]["StartingAlternativeQuestion"];
+            set?: null | components["schemas"]["SetQuestion"];
+            closing?: null | components["schemas"]["ClosingPart"];
+            sideMatch?: null | components["schemas"]["SetQuestion"];
+            straightness?: null | components["schemas"]["StraightnessQuestion"];
+            warmth?: null | components["schemas"]["WarmthQuestion"];
+            runningIn?: null | components["schemas"]["RunningInQuestion"];
+            practice?: null | components["schemas"]["PracticeQuestion"];
+        };
+        /** @description Everything a page wants to know of a machine, in one question. */
+        EvaluationQuestion: {
+            scope: components["schemas"]["EvaluationScope"];
+            parts: components["schemas"]["EvaluationParts"];
+            /**
+             * Format: int64
+             * @description A stored machine; null for one to practise on.
+             */
+            machineId?: null | number;
+            /** @description Name of a machine to practise on; null for a stored one. */
+            practiceMachine?: null | string;
+        };
+        /** @description What of a machine is looked at. Nothing of it is stored by asking. */
+        EvaluationScope: {
+            /** @description Loops being chosen, in running order: one, or two in series; none of a direct drive. */
+            loopKeys: string[];
+            /**
+             * Format: int64
+             * @description The stored setup in view; null for as fitted.
+             */
+            setupId?: null | number;
+            /** @description Wheels picked and not stored, on what is fitted; they go before a setup. */
+            picks?: null | components["schemas"]["PickedWheels"][];
+            /**
+             * Format: int64
+             * @description What is aimed for; null for nothing.
+             */
+            aimId?: null | number;
+            band?: null | components["schemas"]["RatioWindow"];
         };
         /** @description Range in which a drive is expected to sound, Hz. */
         ExpectedHz: {
@@ -2219,6 +2385,34 @@ export interface components {
          * @enum {unknown}
          */
         FitFindingKind: "tipsTouch" | "littleWrap" | "fewTeethInMesh" | "shortCentre" | "longCentre" | "fewTeethOnIdler" | "idlerOnTightRun" | "halfLink" | "offTheTrack" | "littleReserve";
+        FitHeadline: {
+            state: components["schemas"]["StationState"];
+            without: null | components["schemas"]["NoFigure"];
+            /**
+             * Format: double
+             * @description Null where none is counted.
+             */
+            length?: null | number;
+            unit?: null | components["schemas"]["LengthUnit"];
+            /** @default false */
+            isOffTheTrack: boolean;
+        };
+        /** @description How the loop in view fits. */
+        FitQuestion: {
+            /**
+             * Format: double
+             * @description Where the adjuster stands; null for where the length in view closes.
+             */
+            travelMm?: null | number;
+            /**
+             * @description Whether an odd number of links may be joined by a cranked link.
+             * @default false
+             */
+            halfLinks: boolean;
+            layout?: null | components["schemas"]["LoopLayout"];
+            /** @default false */
+            workings: boolean;
+        };
         /** @description A length, and where the mover stands with it. */
         FittingLength: {
             /** Format: double */
@@ -2305,6 +2499,17 @@ export interface components {
             centreMoveMm: null | number;
             isHalfLink: boolean;
         };
+        /** @description Pairs that close on fixed centres. */
+        FixedCentreQuestion: {
+            /**
+             * Format: double
+             * @description Null for the usual.
+             */
+            mostSlackMm?: null | number;
+            /** @default false */
+            halfLinks: boolean;
+            layout?: null | components["schemas"]["LoopLayout"];
+        };
         FixedCentreResult: {
             /**
              * Format: double
@@ -2334,6 +2539,8 @@ export interface components {
             /** @description Where it is done. */
             station: components["schemas"]["Station"];
         };
+        /** @description What has to be done again when what is in view goes on. */
+        FollowUpsQuestion: Record<string, never>;
         FractionLeft: {
             /** Format: double */
             hours: number;
@@ -2584,6 +2791,8 @@ export interface components {
         };
         /** @enum {unknown} */
         GrooveVerdict: "seated" | "bottoms" | "standsProud" | "sitsDeep";
+        /** @description What every station says in one line. */
+        HeadlinesQuestion: Record<string, never>;
         /** @description How the data is. */
         Health: {
             /** @description “ok”, “nearlyFull”, or what is in the way of writing. */
@@ -2881,6 +3090,16 @@ export interface components {
             centreMm: number;
             halfLinks: boolean;
         };
+        /** @description The length that a centre distance asks for. */
+        LengthForCentreQuestion: {
+            /**
+             * Format: double
+             * @description Null for where the wheels stand.
+             */
+            centreMm?: null | number;
+            /** @default false */
+            workings: boolean;
+        };
         LengthForCentreResult: {
             lengthUnit: components["schemas"]["LengthUnit"];
             /** Format: double */
@@ -2921,11 +3140,8 @@ export interface components {
          * @enum {unknown}
          */
         LengthReason: "noneReaches" | "onlyOne" | "frontThird" | "leastChange" | "standardLength" | "mostReserve";
-        /**
-         * @description What a loop's length is counted in.
-         * @enum {unknown}
-         */
-        LengthUnit: "links" | "beltTeeth" | "mm";
+        /** @enum {unknown} */
+        LengthUnit: "links" | "beltTeeth" | "mm" | null;
         /**
          * @description Which side of its limit a value must keep to.
          * @enum {unknown}
@@ -2964,7 +3180,7 @@ export interface components {
             unjudged: null | components["schemas"]["Unjudged"];
         };
         /** @enum {unknown} */
-        LoadCheckKind: "breakingLoad" | "breakingLoadWithShock" | "pinPressure" | "toothJumping" | "chainSpeed" | "ripple" | "oddTeeth" | "wrap" | "rating" | "galling" | "slip" | "beltCount" | "beltSpeed" | "lowBeltSpeed" | "longDistance" | "shortDistance" | "smallestFront" | "smallPulley" | "beltPull" | "teethInMesh" | "toothJump";
+        LoadCheckKind: "breakingLoad" | "breakingLoadWithShock" | "pinPressure" | "toothJumping" | "chainSpeed" | "ripple" | "oddTeeth" | "wrap" | "rating" | "galling" | "slip" | "beltCount" | "beltSpeed" | "lowBeltSpeed" | "longDistance" | "shortDistance" | "smallestFront" | "smallPulley" | "beltPull" | "teethInMesh" | "toothJump" | null;
         /** @description What drives a drive and what it moves. Everything that is null has a default, or is not counted. */
         LoadSource: {
             /** @description The drive it belongs to. */
@@ -3032,6 +3248,44 @@ export interface components {
             character?: null | components["schemas"]["LoadCharacter"];
             efficiency?: null | components["schemas"]["EfficiencySchool"];
         };
+        /** @description Loads as fitted, of trials, and of chains and belts of another kind in the loop's place. */
+        LoadsBesideQuestion: {
+            source?: null | components["schemas"]["LoadSource"];
+            strength?: null | components["schemas"]["LoopStrength"];
+            /** @description As they are being typed; null for those stored. */
+            alternatives?: null | components["schemas"]["LoopAlternative"][];
+        };
+        /** @description One of the loops laid side by side. */
+        LoadsColumn: {
+            name: string;
+            /**
+             * Format: int64
+             * @description Of a trial; null for as fitted and for an alternative.
+             */
+            setupId: null | number;
+            /**
+             * Format: int32
+             * @description Its place among the alternatives; null for none.
+             */
+            alternative: null | number;
+            loads: components["schemas"]["LoopLoadsResult"];
+        };
+        LoadsHeadline: {
+            state: components["schemas"]["StationState"];
+            without: null | components["schemas"]["NoFigure"];
+            /**
+             * @description False for what this program does not decide.
+             * @default true
+             */
+            isJudged: boolean;
+            verdict?: null | components["schemas"]["Verdict"];
+            worst?: null | components["schemas"]["LoadCheckKind"];
+            /**
+             * Format: double
+             * @description Null where none could be told.
+             */
+            smallestMargin?: null | number;
+        };
         /** @description A loop to be judged. */
         LoadsInput: {
             drive: components["schemas"]["Drive"];
@@ -3045,6 +3299,13 @@ export interface components {
             /** @description The chain or belt; names the loop. */
             strength: components["schemas"]["LoopStrength"];
             alternative?: null | components["schemas"]["LoopAlternative"];
+        };
+        /** @description Loads of the loop in view. */
+        LoadsQuestion: {
+            source?: null | components["schemas"]["LoadSource"];
+            strength?: null | components["schemas"]["LoopStrength"];
+            /** @default false */
+            workings: boolean;
         };
         /**
          * @description What was fast when a reading was taken.
@@ -3424,6 +3685,26 @@ export interface components {
             work: null | components["schemas"]["WorkCosts"];
             /** @description Pairs typed in by hand; they join whatever the ranges say. */
             typed: components["schemas"]["WheelPair"][];
+        };
+        /** @description What is changed of the search to begin with; null leaves it. */
+        LoopSearchChange: {
+            loopKey: string;
+            /** Format: double */
+            frontMin?: null | number;
+            /** Format: double */
+            frontMax?: null | number;
+            /** Format: double */
+            rearMin?: null | number;
+            /** Format: double */
+            rearMax?: null | number;
+            onShelfOnly?: null | boolean;
+            standardSizesOnly?: null | boolean;
+            /**
+             * Format: double
+             * @description Of the loop; null for any.
+             */
+            largestRatio?: null | number;
+            typed?: null | components["schemas"]["WheelPair"][];
         };
         /** @description What is asked once of how a loop is set. Everything that is null has a default, or is not judged. */
         LoopSetting: {
@@ -3875,6 +4156,12 @@ export interface components {
         NearestAimResult: {
             matches: components["schemas"]["AimMatch"][];
         };
+        /** @description Remembered aims of this drive most like one that is typed. */
+        NearestAimsQuestion: {
+            target: components["schemas"]["AimTarget"];
+            conditions: components["schemas"]["Conditions"];
+            wishes: components["schemas"]["Wishes"];
+        };
         /** @description A pair beside the one in view, with the length in view. */
         NeighbourPair: {
             /**
@@ -3897,6 +4184,12 @@ export interface components {
             /** @description Front by front, rears from small to large. */
             pairs: components["schemas"]["NeighbourPair"][];
         };
+        /** @description The pairs around the one in view. */
+        NeighboursQuestion: {
+            /** @default false */
+            halfLinks: boolean;
+            layout?: null | components["schemas"]["LoopLayout"];
+        };
         NewTrial: {
             name: string;
             loops: components["schemas"]["LoopChoice"][];
@@ -3908,6 +4201,8 @@ export interface components {
          * @enum {unknown}
          */
         NextStep: "readAsFound" | "giveWindow" | "turn" | "tightenAndRead" | "done" | "spreadTooWide" | "asNearAsAHand" | "looseOrBent" | "tieReading" | "atItsEnd" | "chooseTrackingEnd" | "saySuspension" | "letSpringSet" | "readAgain" | "springIsWrong";
+        /** @enum {unknown} */
+        NoFigure: "noLoop" | "notLaidOut" | "noPull" | "refused" | null;
         /** @description A loop that was left outside its window by one instrument, and not read inside by what counts since. */
         OpenReading: {
             loopKey: string;
@@ -4010,6 +4305,10 @@ export interface components {
             layout: components["schemas"]["LoopLayout"];
             pairs: components["schemas"]["WheelPair"][];
         };
+        /** @description Where the axle goes with pairs of the loop in view and the chain or belt that is on it. */
+        PairFitsQuestion: {
+            pairs: components["schemas"]["WheelPair"][];
+        };
         PairForMove: {
             /** Format: double */
             frontSize: number;
@@ -4039,6 +4338,229 @@ export interface components {
              * @description Along the track from where it stands as fitted; positive towards its end.
              */
             moveMm: number;
+        };
+        /** @description Pairs that make the wheel go by so much. */
+        PairsForMoveQuestion: {
+            /** Format: double */
+            moveMm: number;
+            layout?: null | components["schemas"]["LoopLayout"];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfAimTarget: {
+            answer: null | components["schemas"]["AimTarget"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfFixedCentreResult: {
+            answer: null | components["schemas"]["FixedCentreResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfIReadOnlyListOfCheckMends: {
+            answer: null | components["schemas"]["CheckMends"][];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfIReadOnlyListOfClosedDespite: {
+            answer: null | components["schemas"]["ClosedDespite"][];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfIReadOnlyListOfFollowUpTask: {
+            answer: null | components["schemas"]["FollowUpTask"][];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfIReadOnlyListOfLoadsColumn: {
+            answer: null | components["schemas"]["LoadsColumn"][];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfIReadOnlyListOfLoopSearch: {
+            answer: null | components["schemas"]["LoopSearch"][];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfIReadOnlyListOfPairFit: {
+            answer: null | components["schemas"]["PairFit"][];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfIReadOnlyListOfPairForMove: {
+            answer: null | components["schemas"]["PairForMove"][];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfIReadOnlyListOfWorking: {
+            answer: null | components["schemas"]["Working"][];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfLengthForCentreResult: {
+            answer: null | components["schemas"]["LengthForCentreResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfLoopAlternative: {
+            answer: null | components["schemas"]["LoopAlternative"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfLoopCombinationsResult: {
+            answer: null | components["schemas"]["LoopCombinationsResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfLoopDrawingFiles: {
+            answer: null | components["schemas"]["LoopDrawingFiles"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfLoopFitResult: {
+            answer: null | components["schemas"]["LoopFitResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfLoopLayout: {
+            answer: null | components["schemas"]["LoopLayout"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfLoopLoadsResult: {
+            answer: null | components["schemas"]["LoopLoadsResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfMachineDrivesResult: {
+            answer: null | components["schemas"]["MachineDrivesResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfMover: {
+            answer: null | components["schemas"]["Mover"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfNearestAimResult: {
+            answer: null | components["schemas"]["NearestAimResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfNeighbourPairsResult: {
+            answer: null | components["schemas"]["NeighbourPairsResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfPracticeReading: {
+            answer: null | components["schemas"]["PracticeReading"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfRailResult: {
+            answer: null | components["schemas"]["RailResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfRatioBandsResult: {
+            answer: null | components["schemas"]["RatioBandsResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfRatioSearchResult: {
+            answer: null | components["schemas"]["RatioSearchResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfRunningInResult: {
+            answer: null | components["schemas"]["RunningInResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfSetAdvice: {
+            answer: null | components["schemas"]["SetAdvice"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfSetupComparisonResult: {
+            answer: null | components["schemas"]["SetupComparisonResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfShaftHubCapacityResult: {
+            answer: null | components["schemas"]["ShaftHubCapacityResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfSideMatchAnswer: {
+            answer: null | components["schemas"]["SideMatchAnswer"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfStationHeadlines: {
+            answer: null | components["schemas"]["StationHeadlines"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfStraightnessResult: {
+            answer: null | components["schemas"]["StraightnessResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfSuspensionPlayResult: {
+            answer: null | components["schemas"]["SuspensionPlayResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfThermalTensionResult: {
+            answer: null | components["schemas"]["ThermalTensionResult"];
+            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description Wheels of one loop as they were picked. */
+        PickedWheels: {
+            loopKey: string;
+            /** Format: double */
+            frontSize: number;
+            /** Format: double */
+            rearSize: number;
+            /**
+             * Format: double
+             * @description Links, belt teeth, or mm of a belt without teeth; null keeps the length that is fitted.
+             */
+            length?: null | number;
         };
         /**
          * @description The three members of a simple planetary set that can be held, driven or taken off.
@@ -4117,6 +4639,17 @@ export interface components {
             /** @description Of the nut, now. */
             lock: components["schemas"]["LockState"];
         };
+        /** @description A reading of the simulated drive. */
+        PracticeQuestion: {
+            /**
+             * Format: int32
+             * @description Tells one practice drive from another.
+             */
+            seed: number;
+            set: components["schemas"]["SetQuestion"];
+            /** @description Of the nut, now. */
+            lock: components["schemas"]["LockState"];
+        };
         PracticeReading: {
             /** @description At four positions of the wheel, as a person would read them. */
             readings: components["schemas"]["Reading"][];
@@ -4125,6 +4658,12 @@ export interface components {
              * @description Null where none is read.
              */
             gapMm: null | number;
+        };
+        /** @description A visit that only the page knows, since it is practised. */
+        PractisedVisit: {
+            goal: components["schemas"]["SetGoal"];
+            rounds: components["schemas"]["SetRound"][];
+            gauge: components["schemas"]["CalibrationPair"][];
         };
         /** @description Tension at one place of the loop. */
         PullAt: {
@@ -4177,6 +4716,8 @@ export interface components {
             /** @description Whether they stand no farther apart than that; null where the offset is not known. */
             isInRow: null | boolean;
         };
+        /** @description The shafts of the drive from side to side. */
+        RailQuestion: Record<string, never>;
         RailResult: {
             /** @description Those of the drive. */
             shafts: components["schemas"]["RailShaft"][];
@@ -4313,6 +4854,19 @@ export interface components {
          * @enum {unknown}
          */
         RatioDirection: "same" | "shorter" | "taller";
+        RatioHeadline: {
+            state: components["schemas"]["StationState"];
+            without: null | components["schemas"]["NoFigure"];
+            /** Format: double */
+            finalRatio?: null | number;
+            /**
+             * Format: double
+             * @description Against as fitted; null of what is fitted.
+             */
+            changePercent?: null | number;
+            /** @description Null without an aim. */
+            meetsAim?: null | boolean;
+        };
         /**
          * @description What the hits are sorted by.
          * @enum {unknown}
@@ -4358,6 +4912,13 @@ export interface components {
             /** @description True when the work figures are the defaults. */
             usesDefaultWork: boolean;
             workings: components["schemas"]["Working"][];
+        };
+        /** @description From one final ratio to another. */
+        RatioWindow: {
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
         };
         /** @description Version of the thing as it was read, so that a change made meanwhile is noticed. */
         ReadVersion: {
@@ -4582,6 +5143,16 @@ export interface components {
             mostShaftLoadN?: null | number;
             own?: null | components["schemas"]["OwnReadings"];
         };
+        /** @description How the belt in view loses tension until a day. */
+        RunningInQuestion: {
+            cord: components["schemas"]["CordKind"];
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            untilHours: number;
+            set: components["schemas"]["SetQuestion"];
+            own?: null | components["schemas"]["OwnReadings"];
+        };
         RunningInResult: {
             /**
              * Format: double
@@ -4635,6 +5206,15 @@ export interface components {
             /** @description Part that is left over the hours since fitting. */
             curve: components["schemas"]["FractionLeft"][];
             workings: components["schemas"]["Working"][];
+        };
+        /** @description Pairs that meet the aim. */
+        SearchQuestion: {
+            changes: components["schemas"]["LoopSearchChange"][];
+            gears: number[];
+            ranking: components["schemas"]["RatioRanking"];
+            drag?: null | components["schemas"]["RatioWindow"];
+            /** @default false */
+            workings: boolean;
         };
         /** @description One gear of the drive that is searched. */
         SearchedGear: {
@@ -4793,10 +5373,26 @@ export interface components {
         };
         /**
          * @description What a round is for.
-         * @default both
          * @enum {unknown}
          */
         SetGoal: "both" | "tensionOnly" | "trackingOnly";
+        SetHeadline: {
+            state: components["schemas"]["StationState"];
+            without: null | components["schemas"]["NoFigure"];
+            method?: null | components["schemas"]["ReadingMethod"];
+            /**
+             * Format: double
+             * @description Of the last round that was read; null where none was.
+             */
+            lowest?: null | number;
+            /** Format: double */
+            highest?: null | number;
+            /**
+             * @description A visit is open.
+             * @default false
+             */
+            goesOn: boolean;
+        };
         SetInHand: {
             round: null | components["schemas"]["SetRound"];
             /** @description Of the closing list, in its order. */
@@ -4861,6 +5457,24 @@ export interface components {
             byHand: components["schemas"]["SlipTestWay"][];
             /** @description In the order of the hands. */
             closing: components["schemas"]["ClosingLine"][];
+        };
+        /** @description What the rounds of a visit tell, and what to do next. */
+        SetQuestion: {
+            /**
+             * Format: int64
+             * @description A stored visit, to whatever loop; null between visits to the loop in view.
+             */
+            visitId?: null | number;
+            practised?: null | components["schemas"]["PractisedVisit"];
+            round?: null | components["schemas"]["SetRound"];
+            /**
+             * @description True to leave out what is in hand.
+             * @default false
+             */
+            isKeptOnly: boolean;
+            setting?: null | components["schemas"]["LoopSetting"];
+            /** @default false */
+            workings: boolean;
         };
         /** @description Way that an adjuster has left to tighten. */
         SetReserve: {
@@ -5132,6 +5746,21 @@ export interface components {
             /** Format: double */
             lengthMm: number;
         };
+        /** @description Whether what joins a wheel to its shaft holds. */
+        ShaftHubQuestion: {
+            carrier: components["schemas"]["ShaftHubConnection"];
+            /**
+             * Format: double
+             * @description Null for the hardest that the loop asks of it.
+             */
+            torqueNm?: null | number;
+            /** Format: double */
+            yieldMpa?: null | number;
+            /** Format: double */
+            proofTorqueNm?: null | number;
+            source?: null | components["schemas"]["LoadSource"];
+            strength?: null | components["schemas"]["LoopStrength"];
+        };
         /** @description What the two runs of a loop put on a shaft. */
         ShaftLoadResult: {
             /** Format: double */
@@ -5182,6 +5811,12 @@ export interface components {
         ShiftTo: "edge" | "offEdge" | "line" | null;
         /** @enum {unknown} */
         Side: "left" | "right" | null;
+        /** @description The newest visit to the loop of the drive that mirrors this one. */
+        SideMatchAnswer: {
+            /** Format: int64 */
+            otherVisitId: number;
+            match: null | components["schemas"]["SideMatchResult"];
+        };
         /** @description The same loop on both sides of a machine, each with the rounds of its own visit. */
         SideMatchInput: {
             this: components["schemas"]["SetInput"];
@@ -5510,6 +6145,14 @@ export interface components {
             armMomentNm: number;
             workings: components["schemas"]["Working"][];
         };
+        /** @description How the rows of one stack of spacers came about. */
+        StackWorkingsQuestion: {
+            shaft: string;
+            /** @description The pieces of every gap, from left to right. */
+            gapsMm: number[][];
+            /** @description Whether a sprocket is put on the other way round, in their order. */
+            turned: boolean[];
+        };
         /** @description One ratio in a drive, from the shaft that drives it to the shaft that is driven. */
         Stage: components["schemas"]["StageFixedPair"] | components["schemas"]["StageGearbox"] | components["schemas"]["StageHubGear"] | components["schemas"]["StagePlanetaryStage"] | components["schemas"]["StageLoop"];
         /** @description Two wheels that nobody changes when gearing is chosen: a primary pair, a reduction gear. */
@@ -5635,6 +6278,14 @@ export interface components {
          * @enum {unknown}
          */
         StartingAimKind: "cruiseSpeed" | "topSpeed" | "speedAtCadence" | "outputSpeed" | "overallRatio" | "finalRatio" | "gainRatio";
+        /** @description A target of a kind to begin with. */
+        StartingAimQuestion: {
+            kind: components["schemas"]["StartingAimKind"];
+        };
+        /** @description A chain or belt of another kind to begin with. */
+        StartingAlternativeQuestion: {
+            medium: components["schemas"]["DriveElement"];
+        };
         /** @description A drive and the wheels of one of its loops, to begin that loop's layout from. */
         StartingLayoutInput: {
             drive: components["schemas"]["Drive"];
@@ -5642,6 +6293,8 @@ export interface components {
             /** @description Of machine: says what is usually moved. */
             kind: components["schemas"]["MachineKind"];
         };
+        /** @description A first layout of the loop in view. */
+        StartingLayoutQuestion: Record<string, never>;
         /** @description A loop that is laid out, and the kind of adjuster it is to have. */
         StartingMoverInput: {
             drive: components["schemas"]["Drive"];
@@ -5649,6 +6302,13 @@ export interface components {
             layout: components["schemas"]["LoopLayout"];
             kind: components["schemas"]["MoverKind"];
             /** @description What it moves; null for the wheel that kind usually moves. */
+            wheel?: null | string;
+        };
+        /** @description An adjuster of a kind to begin with. */
+        StartingMoverQuestion: {
+            layout: components["schemas"]["LoopLayout"];
+            kind: components["schemas"]["MoverKind"];
+            /** @description That it moves; null for the usual. */
             wheel?: null | string;
         };
         /** @description What wheels to look among first. */
@@ -5663,6 +6323,11 @@ export interface components {
             gears: number[];
             work: null | components["schemas"]["WorkCosts"];
             stock: components["schemas"]["StockWheel"][];
+        };
+        /** @description The wheels to begin a search with. */
+        StartingSearchQuestion: {
+            /** @description That count for the aim; empty for all. */
+            gears: number[];
         };
         /** @description Wheels that a new loop starts with until the owner gives the right ones. */
         StartingWheels: {
@@ -5682,6 +6347,19 @@ export interface components {
          * @enum {unknown}
          */
         Station: "aim" | "ratio" | "fit" | "loads" | "build" | "set" | "check";
+        /** @description One line for every station, for the wheels and loop in view. */
+        StationHeadlines: {
+            aim: components["schemas"]["AimHeadline"];
+            ratio: components["schemas"]["RatioHeadline"];
+            fit: components["schemas"]["FitHeadline"];
+            loads: components["schemas"]["LoadsHeadline"];
+            set: components["schemas"]["SetHeadline"];
+        };
+        /**
+         * @description How far a station is with what is in view.
+         * @enum {unknown}
+         */
+        StationState: "open" | "done" | "lookAgain";
         /** @description A wheel in the workshop's lists. */
         StockItem: {
             wheel: components["schemas"]["StockWheel"];
@@ -5785,6 +6463,25 @@ export interface components {
             lineOffsetMm?: null | number;
             alongString?: null | components["schemas"]["StringReading"];
         };
+        /** @description How straight the loop in view runs, by one kind of reading. */
+        StraightnessQuestion: {
+            /**
+             * Format: double
+             * @description Counts where the wheels' places are not known.
+             */
+            centreMm?: null | number;
+            /**
+             * Format: double
+             * @description Between both adjusters; null where nothing is to be turned.
+             */
+            spacingMm?: null | number;
+            edge?: null | components["schemas"]["StraightEdge"];
+            marks?: null | components["schemas"]["AxleMarks"];
+            /** Format: double */
+            lineOffsetMm?: null | number;
+            alongString?: null | components["schemas"]["StringReading"];
+            setting?: null | components["schemas"]["LoopSetting"];
+        };
         StraightnessResult: {
             /**
              * Format: double
@@ -5875,6 +6572,27 @@ export interface components {
             /** @description True when output shaft, pivot and axle come into line within the travel. */
             inLine: boolean;
             workings: components["schemas"]["Working"][];
+        };
+        /** @description Free play through the suspension travel. */
+        SuspensionQuestion: {
+            /**
+             * Format: double
+             * @description Where the adjuster stands; null for where the length in view closes.
+             */
+            travelMm?: null | number;
+            /**
+             * Format: double
+             * @description As set; null for the play that leaves enough.
+             */
+            playOnStandMm?: null | number;
+            /**
+             * Format: double
+             * @description Wanted at the tightest place; null for the usual.
+             */
+            leastPlayMm?: null | number;
+            layout?: null | components["schemas"]["LoopLayout"];
+            /** @default false */
+            workings: boolean;
         };
         /** @description The arm that carries the driven axle. */
         SwingArm: {
@@ -6019,7 +6737,21 @@ export interface components {
         /** @enum {unknown} */
         Unjudged: "inputMissing" | "tableSilent" | "ruleDoesNotHold" | "notDecidedHere" | null;
         /** @enum {unknown} */
-        Verdict: "fine" | "watch" | "stop" | "advice" | "notApplicable";
+        Verdict: "fine" | "watch" | "stop" | "advice" | "notApplicable" | null;
+        /** @description What warmth does to the belt in view. */
+        WarmthQuestion: {
+            case: components["schemas"]["CaseMetal"];
+            /** Format: double */
+            hotC: number;
+            /** Format: double */
+            coldC: number;
+            set: components["schemas"]["SetQuestion"];
+            /**
+             * Format: double
+             * @description Null for what is known of it.
+             */
+            axialStiffnessN?: null | number;
+        };
         /** @description What a wheel of a loop is to the geometry, mm. */
         WheelOutline: {
             /**
@@ -6192,6 +6924,46 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Health"];
                 };
+            };
+        };
+    };
+    evaluate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EvaluationQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EvaluationAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

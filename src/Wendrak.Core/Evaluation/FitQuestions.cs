@@ -1,0 +1,210 @@
+using Wendrak.Core.Drawing;
+using Wendrak.Core.Fit;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Loops;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Shafts;
+
+namespace Wendrak.Core.Evaluation;
+
+/// <summary>How the loop in view fits.</summary>
+/// <param name="TravelMm">Where the adjuster stands; null for where the length in view closes.</param>
+/// <param name="HalfLinks">Whether an odd number of links may be joined by a cranked link.</param>
+/// <param name="Layout">As it was dragged or typed, in the place of the stored one.</param>
+public sealed record FitQuestion(
+    double? TravelMm = null,
+    bool HalfLinks = false,
+    LoopLayout? Layout = null,
+    bool Workings = false
+);
+
+/// <summary>Where the axle goes with pairs of the loop in view and the chain or belt that is on it.</summary>
+public sealed record PairFitsQuestion(IReadOnlyList<WheelPair> Pairs);
+
+/// <summary>The pairs around the one in view.</summary>
+public sealed record NeighboursQuestion(bool HalfLinks = false, LoopLayout? Layout = null);
+
+/// <summary>Everything that closes on the adjuster; empty lists for whatever can be had.</summary>
+public sealed record CombinationsQuestion(
+    IReadOnlyList<int> Fronts,
+    IReadOnlyList<int> Rears,
+    IReadOnlyList<int> Lengths,
+    LoopLayout? Layout = null
+);
+
+/// <summary>Pairs that make the wheel go by so much.</summary>
+public sealed record PairsForMoveQuestion(double MoveMm, LoopLayout? Layout = null);
+
+/// <summary>Pairs that close on fixed centres.</summary>
+/// <param name="MostSlackMm">Null for the usual.</param>
+public sealed record FixedCentreQuestion(double? MostSlackMm = null, bool HalfLinks = false, LoopLayout? Layout = null);
+
+/// <summary>The length that a centre distance asks for.</summary>
+/// <param name="CentreMm">Null for where the wheels stand.</param>
+public sealed record LengthForCentreQuestion(double? CentreMm = null, bool Workings = false);
+
+/// <summary>Free play through the suspension travel.</summary>
+/// <param name="TravelMm">Where the adjuster stands; null for where the length in view closes.</param>
+/// <param name="PlayOnStandMm">As set; null for the play that leaves enough.</param>
+/// <param name="LeastPlayMm">Wanted at the tightest place; null for the usual.</param>
+public sealed record SuspensionQuestion(
+    double? TravelMm = null,
+    double? PlayOnStandMm = null,
+    double? LeastPlayMm = null,
+    LoopLayout? Layout = null,
+    bool Workings = false
+);
+
+/// <summary>The shafts of the drive from side to side.</summary>
+public sealed record RailQuestion;
+
+/// <summary>How the rows of one stack of spacers came about.</summary>
+/// <param name="GapsMm">The pieces of every gap, from left to right.</param>
+/// <param name="Turned">Whether a sprocket is put on the other way round, in their order.</param>
+public sealed record StackWorkingsQuestion(
+    string Shaft,
+    IReadOnlyList<IReadOnlyList<double>> GapsMm,
+    IReadOnlyList<bool> Turned
+);
+
+/// <summary>A first layout of the loop in view.</summary>
+public sealed record StartingLayoutQuestion;
+
+/// <summary>An adjuster of a kind to begin with.</summary>
+/// <param name="Wheel">That it moves; null for the usual.</param>
+public sealed record StartingMoverQuestion(LoopLayout Layout, MoverKind Kind, string? Wheel = null);
+
+/// <summary>Answers about places and lengths.</summary>
+internal static class FitAnswers
+{
+    public static LoopFitResult Fit(MachineInView view, FitQuestion asked) =>
+        asked is { TravelMm: null, HalfLinks: false, Layout: null, Workings: false }
+            ? view.Fit
+            : LoopFit.Of(InputOf(view, asked.Layout, asked.TravelMm, asked.HalfLinks), asked.Workings);
+
+    public static LoopDrawingFiles Drawing(MachineInView view, FitQuestion asked)
+    {
+        LoopFitInput input = InputOf(view, asked.Layout, asked.TravelMm, asked.HalfLinks);
+        return LoopDrawingFiles.Of(LoopDrawing.Of(LoopFit.Of(input, false).Path, input.Layout));
+    }
+
+    /// <summary>The question of the core, from what is stored, in view and drafted.</summary>
+    public static LoopFitInput InputOf(
+        MachineInView view,
+        LoopLayout? draft = null,
+        double? travelMm = null,
+        bool halfLinks = false
+    )
+    {
+        Loop loop = view.AnyLoop;
+        return new(
+            view.Drive,
+            view.ChoiceOf(loop),
+            view.FittedOf(loop),
+            LayoutOf(view, draft),
+            travelMm,
+            halfLinks,
+            Wear.ChainUse.WearLimitPercent(view.Machine.Kind, loop, view.FittedOf(loop))
+        );
+    }
+
+    private static LoopLayout LayoutOf(MachineInView view, LoopLayout? draft) =>
+        draft
+        ?? view.LayoutOf(view.AnyLoop)
+        ?? throw new InvalidInputException("Layout", "missing", "Say first where the wheels stand.");
+
+    public static IReadOnlyList<PairFit> Pairs(MachineInView view, PairFitsQuestion asked) =>
+        PairFits.Of(new(view.Drive, view.FittedOf(view.AnyLoop), LayoutOf(view, null), asked.Pairs));
+
+    public static NeighbourPairsResult Neighbours(MachineInView view, NeighboursQuestion asked) =>
+        NeighbourPairs.Of(InputOf(view, asked.Layout, halfLinks: asked.HalfLinks));
+
+    public static LoopCombinationsResult Combinations(MachineInView view, CombinationsQuestion asked) =>
+        LoopCombinations.Of(
+            new(
+                view.Drive,
+                view.FittedOf(view.AnyLoop),
+                LayoutOf(view, asked.Layout),
+                asked.Fronts,
+                asked.Rears,
+                asked.Lengths,
+                view.Wheels
+            )
+        );
+
+    public static IReadOnlyList<PairForMove> ForMove(MachineInView view, PairsForMoveQuestion asked) =>
+        PairsForMove.Of(new(view.Drive, view.FittedOf(view.AnyLoop), LayoutOf(view, asked.Layout), asked.MoveMm));
+
+    public static FixedCentreResult FixedCentres(MachineInView view, FixedCentreQuestion asked)
+    {
+        Loop loop = view.AnyLoop;
+        LoopSearch search = SearchAround.Fitted(loop, view.FittedOf(loop), null);
+        return FixedCentre.Pairs(
+            new(
+                view.Drive,
+                loop.Key,
+                LoopFit.Of(InputOf(view, asked.Layout), false).CentreMm,
+                (int)search.FrontMin,
+                (int)search.FrontMax,
+                (int)search.RearMin,
+                (int)search.RearMax,
+                asked.MostSlackMm,
+                asked.HalfLinks
+            )
+        );
+    }
+
+    public static LengthForCentreResult ForCentre(MachineInView view, LengthForCentreQuestion asked)
+    {
+        LengthForCentreResult result = LengthForCentre.Of(
+            new(view.Drive, view.ChoiceOf(view.AnyLoop), asked.CentreMm ?? view.Fit.CentreMm, false)
+        );
+        return asked.Workings ? result : result with { Workings = [] };
+    }
+
+    public static SuspensionPlayResult Suspension(MachineInView view, SuspensionQuestion asked)
+    {
+        SuspensionPlayResult result = SuspensionPlay.Of(
+            new(
+                view.Drive,
+                view.ChoiceOf(view.AnyLoop),
+                LayoutOf(view, asked.Layout),
+                asked.TravelMm,
+                asked.PlayOnStandMm,
+                asked.LeastPlayMm
+            )
+        );
+        return asked.Workings ? result : result with { Workings = [] };
+    }
+
+    public static RailResult SideToSide(MachineInView view) =>
+        Rail.Of(
+            new(
+                view.Drive,
+                view.OfDrive(view.Loops),
+                [.. (view.Machine.Layouts ?? []).Where(l => MachineInView.LoopOf(view.Drive, l.LoopKey) is not null)],
+                // One drawer for the whole machine: what another drive's shafts take is not there for these.
+                view.Machine.Shafts
+                    ?? [],
+                [.. view.Workshop.Spacers.Select(s => new BoredSpacers(s.ThicknessMm, s.BoreMm, s.Count))],
+                [.. view.Machine.Drives.Where(d => d.Key != view.Drive.Key)]
+            )
+        );
+
+    public static IReadOnlyList<Working> StackWorkings(MachineInView view, StackWorkingsQuestion asked) =>
+        SpacerWorkings.Of(
+            new(
+                view.Drive,
+                view.Machine.Shafts?.FirstOrDefault(s => s.DriveKey == view.Drive.Key && s.Shaft == asked.Shaft)
+                    ?? throw new InvalidInputException("Shaft", "unknown", "Name a shaft that was measured."),
+                asked.GapsMm,
+                asked.Turned
+            )
+        );
+
+    public static LoopLayout Starting(MachineInView view) =>
+        StartingLayout.Of(view.Drive, view.ChoiceOf(view.AnyLoop), view.Machine.Kind);
+
+    public static Mover StartingAdjuster(MachineInView view, StartingMoverQuestion asked) =>
+        StartingMover.Of(new(view.Drive, view.ChoiceOf(view.AnyLoop), asked.Layout, asked.Kind, asked.Wheel));
+}

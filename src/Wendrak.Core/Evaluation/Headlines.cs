@@ -1,0 +1,201 @@
+using Wendrak.Core.Fit;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Lengths;
+using Wendrak.Core.Loads;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
+using Wendrak.Core.Tension;
+
+namespace Wendrak.Core.Evaluation;
+
+/// <summary>What every station says in one line.</summary>
+public sealed record HeadlinesQuestion;
+
+/// <summary>How far a station is with what is in view.</summary>
+public enum StationState
+{
+    /// <summary>Something is still to be said or done.</summary>
+    Open,
+    Done,
+
+    /// <summary>A change of parts asks to look again, and nobody has said yet that it was done.</summary>
+    LookAgain,
+}
+
+/// <summary>Why a station has no figure.</summary>
+public enum NoFigure
+{
+    /// <summary>A direct drive.</summary>
+    NoLoop,
+
+    /// <summary>Nobody said where the wheels stand.</summary>
+    NotLaidOut,
+
+    /// <summary>Nobody said how hard it is pulled.</summary>
+    NoPull,
+
+    /// <summary>What is stored is refused; asking the station itself tells why.</summary>
+    Refused,
+}
+
+/// <param name="Target">Null where nothing is aimed for.</param>
+public sealed record AimHeadline(StationState State, AimTarget? Target);
+
+/// <param name="ChangePercent">Against as fitted; null of what is fitted.</param>
+/// <param name="MeetsAim">Null without an aim.</param>
+public sealed record RatioHeadline(
+    StationState State,
+    NoFigure? Without,
+    double? FinalRatio = null,
+    double? ChangePercent = null,
+    bool? MeetsAim = null
+);
+
+/// <param name="Length">Null where none is counted.</param>
+public sealed record FitHeadline(
+    StationState State,
+    NoFigure? Without,
+    double? Length = null,
+    LengthUnit? Unit = null,
+    bool IsOffTheTrack = false
+);
+
+/// <param name="IsJudged">False for what this program does not decide.</param>
+/// <param name="Worst">The check that is not fine; null where all are.</param>
+/// <param name="SmallestMargin">Null where none could be told.</param>
+public sealed record LoadsHeadline(
+    StationState State,
+    NoFigure? Without,
+    bool IsJudged = true,
+    Verdict? Verdict = null,
+    LoadCheckKind? Worst = null,
+    double? SmallestMargin = null
+);
+
+/// <param name="Lowest">Of the last round that was read; null where none was.</param>
+/// <param name="GoesOn">A visit is open.</param>
+public sealed record SetHeadline(
+    StationState State,
+    NoFigure? Without,
+    ReadingMethod? Method = null,
+    double? Lowest = null,
+    double? Highest = null,
+    bool GoesOn = false
+);
+
+/// <summary>One line for every station, for the wheels and loop in view.</summary>
+public sealed record StationHeadlines(
+    AimHeadline Aim,
+    RatioHeadline Ratio,
+    FitHeadline Fit,
+    LoadsHeadline Loads,
+    SetHeadline Set
+);
+
+/// <summary>Tells how far every station is.</summary>
+internal static class Headlines
+{
+    public static StationHeadlines Of(MachineInView view) =>
+        new(
+            new(view.Target is null ? StationState.Open : StationState.Done, view.Target),
+            Ratio(view),
+            Fit(view),
+            Loads(view),
+            Set(view)
+        );
+
+    private static RatioHeadline Ratio(MachineInView view)
+    {
+        SetupFigures figures;
+        try
+        {
+            figures = view.Comparison.Setups[^1];
+        }
+        catch (InvalidInputException)
+        {
+            return new(StateOf(view, Station.Ratio, false), NoFigure.Refused);
+        }
+        return new(
+            StateOf(view, Station.Ratio, figures.MeetsAim == true),
+            null,
+            figures.FinalRatio,
+            view.IsFitted ? null : figures.ChangePercent,
+            figures.MeetsAim
+        );
+    }
+
+    private static FitHeadline Fit(MachineInView view)
+    {
+        FitHeadline Without(NoFigure why) => new(StateOf(view, Station.Fit, false), why);
+        if (view.Loop is null)
+            return Without(NoFigure.NoLoop);
+        if (view.LayoutOf(view.Loop) is null)
+            return Without(NoFigure.NotLaidOut);
+        try
+        {
+            LoopFitResult fit = view.Fit;
+            bool isOff = fit.Findings.Any(f => f.Kind == FitFindingKind.OffTheTrack);
+            return new(
+                StateOf(view, Station.Fit, fit.ChosenLength is not null && !isOff),
+                null,
+                fit.ChosenLength,
+                fit.LengthUnit,
+                isOff
+            );
+        }
+        catch (InvalidInputException)
+        {
+            return Without(NoFigure.Refused);
+        }
+    }
+
+    private static LoadsHeadline Loads(MachineInView view)
+    {
+        if (view.Loop is null)
+            return new(StationState.Open, NoFigure.NoLoop);
+        if (!LoadAnswers.IsPullKnown(view))
+            return new(StationState.Open, NoFigure.NoPull);
+        try
+        {
+            LoopLoadsResult loads = view.Loads;
+            Verdict? verdict = loads.IsJudged ? loads.Verdict : null;
+            return new(
+                verdict == Verdict.Fine ? StationState.Done : StationState.Open,
+                null,
+                loads.IsJudged,
+                verdict,
+                verdict is Verdict.Stop or Verdict.Watch
+                    ? loads.Checks.First(c => c.Verdict == verdict && !c.IsAdvisory).Kind
+                    : null,
+                loads.Smallest?.Margin
+            );
+        }
+        catch (InvalidInputException)
+        {
+            return new(StationState.Open, NoFigure.Refused);
+        }
+    }
+
+    private static SetHeadline Set(MachineInView view)
+    {
+        if (view.Loop is null)
+            return new(StationState.Open, NoFigure.NoLoop);
+        SetJob? newest = view.Stored.Visits.FirstOrDefault(v => v.LoopKey == view.Loop.Key);
+        SetRound? read = newest?.Rounds.LastOrDefault(r => r.Readings.Count > 0);
+        ReadingMethod? method = read?.Readings[0].Method;
+        double[] values = [.. (read?.Readings ?? []).Where(r => r.Method == method).Select(r => r.Value)];
+        return new(
+            StateOf(view, Station.Set, newest?.Closing is not null),
+            null,
+            method,
+            values.Length == 0 ? null : values.Min(),
+            values.Length == 0 ? null : values.Max(),
+            newest is { Closing: null }
+        );
+    }
+
+    private static StationState StateOf(MachineInView view, Station station, bool isDone) =>
+        view.IsFitted && (view.Fitted.Redo ?? []).Any(t => t.Station == station) ? StationState.LookAgain
+        : isDone ? StationState.Done
+        : StationState.Open;
+}

@@ -1,0 +1,128 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Loads;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
+using Wendrak.Core.Vocabulary;
+
+namespace Wendrak.Core.Evaluation;
+
+/// <summary>Loads of the loop in view.</summary>
+/// <param name="Source">What pulls, as it is typed; null for what is stored.</param>
+/// <param name="Strength">The chain or belt, as it is typed; null for what is stored.</param>
+public sealed record LoadsQuestion(LoadSource? Source = null, LoopStrength? Strength = null, bool Workings = false);
+
+/// <summary>Loads as fitted, of trials, and of chains and belts of another kind in the loop's place.</summary>
+/// <param name="Alternatives">As they are being typed; null for those stored.</param>
+public sealed record LoadsBesideQuestion(
+    LoadSource? Source = null,
+    LoopStrength? Strength = null,
+    IReadOnlyList<LoopAlternative>? Alternatives = null
+);
+
+/// <summary>One of the loops laid side by side.</summary>
+/// <param name="SetupId">Of a trial; null for as fitted and for an alternative.</param>
+/// <param name="Alternative">Its place among the alternatives; null for none.</param>
+public sealed record LoadsColumn(string Name, long? SetupId, int? Alternative, LoopLoadsResult Loads);
+
+/// <summary>Whether what joins a wheel to its shaft holds.</summary>
+/// <param name="TorqueNm">Null for the hardest that the loop asks of it.</param>
+/// <param name="Source">What pulls, as it is typed; null for what is stored.</param>
+public sealed record ShaftHubQuestion(
+    ShaftHubConnection Carrier,
+    double? TorqueNm = null,
+    double? YieldMpa = null,
+    double? ProofTorqueNm = null,
+    LoadSource? Source = null,
+    LoopStrength? Strength = null
+);
+
+/// <summary>A chain or belt of another kind to begin with.</summary>
+public sealed record StartingAlternativeQuestion(DriveElement Medium);
+
+/// <summary>Answers about loads.</summary>
+internal static class LoadAnswers
+{
+    /// <summary>Beside as fitted.</summary>
+    private const int MostBeside = 4;
+
+    public static LoopLoadsResult Loads(MachineInView view, LoadsQuestion asked) =>
+        asked is { Source: null, Strength: null, Workings: false }
+            ? view.Loads
+            : LoopLoads.Of(InputOf(view, view.Loops, view.RoadWheels, asked.Source, asked.Strength), asked.Workings);
+
+    public static IReadOnlyList<CheckMends> Mends(MachineInView view, LoadsQuestion asked) =>
+        LoadMends.Of(InputOf(view, view.Loops, view.RoadWheels, asked.Source, asked.Strength));
+
+    public static IReadOnlyList<LoadsColumn> Beside(MachineInView view, LoadsBesideQuestion asked)
+    {
+        LoadsInput fitted = InputOf(view, view.Fitted.Loops, view.Fitted.RoadWheels, asked.Source, asked.Strength);
+        LoopAlternative[] others =
+        [
+            .. asked.Alternatives
+                ?? (view.Machine.Loads?.Alternatives ?? []).Where(a => a.Strength.LoopKey == view.AnyLoop.Key),
+        ];
+        IEnumerable<Setup> trials = view
+            .Stored.Setups.Where(s => s.Status == SetupStatus.Trial)
+            .Take(Math.Max(0, MostBeside - others.Length));
+        return
+        [
+            new("as fitted", null, null, LoopLoads.Of(fitted, false)),
+            .. trials.Select(s => new LoadsColumn(
+                s.Name,
+                s.Id,
+                null,
+                LoopLoads.Of(InputOf(view, s.Loops, s.RoadWheels, asked.Source, asked.Strength), false)
+            )),
+            .. others.Select(
+                (a, i) => new LoadsColumn(a.Name, null, i, LoopLoads.Of(fitted with { Alternative = a }, false))
+            ),
+        ];
+    }
+
+    public static ShaftHubCapacityResult ShaftHub(MachineInView view, ShaftHubQuestion asked)
+    {
+        LoadSource source = asked.Source ?? SourceOf(view);
+        return ShaftHubCapacity.Of(
+            new(
+                asked.Carrier,
+                asked.TorqueNm ?? Loads(view, new(asked.Source, asked.Strength)).HardestTorqueNm,
+                asked.YieldMpa,
+                asked.ProofTorqueNm,
+                source.LiftsOrFlies
+            )
+        );
+    }
+
+    public static LoopAlternative Starting(MachineInView view, StartingAlternativeQuestion asked) =>
+        LoopAlternative.Start(new(view.Drive, view.FittedOf(view.AnyLoop), asked.Medium));
+
+    /// <summary>Whether somebody said how hard it is pulled: without that there are no loads.</summary>
+    public static bool IsPullKnown(MachineInView view) =>
+        LoadSource.TellsPull(view.Machine.Loads?.Sources.FirstOrDefault(s => s.DriveKey == view.Drive.Key), view.Drive);
+
+    private static LoadSource SourceOf(MachineInView view) =>
+        view.Machine.Loads?.Sources.FirstOrDefault(s => s.DriveKey == view.Drive.Key) ?? new(view.Drive.Key);
+
+    /// <summary>The question of the core about what is in view, as it is stored.</summary>
+    public static LoadsInput InputOf(MachineInView view) => InputOf(view, view.Loops, view.RoadWheels, null, null);
+
+    private static LoadsInput InputOf(
+        MachineInView view,
+        IReadOnlyList<LoopChoice> loops,
+        IReadOnlyList<RoadWheelChoice> roadWheels,
+        LoadSource? source,
+        LoopStrength? strength
+    )
+    {
+        Loop loop = view.AnyLoop;
+        return new(
+            view.Drive,
+            view.Machine.Kind,
+            view.OfDrive(loops),
+            roadWheels,
+            view.LayoutOf(loop),
+            source ?? SourceOf(view),
+            strength ?? view.Machine.Loads?.Strengths.FirstOrDefault(s => s.LoopKey == loop.Key) ?? new(loop.Key)
+        );
+    }
+}

@@ -1,0 +1,72 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Evaluation;
+
+/// <summary>The one place a page asks: one machine, what of it is in view, and what is wanted of it.</summary>
+public static class MachineEvaluation
+{
+    /// <param name="workshop">May be left out where <see cref="EvaluationParts.NeedsWorkshop"/> is false.</param>
+    /// <returns>Only what was asked. What can't be told is refused in its own part and keeps nothing else back.</returns>
+    /// <exception cref="InvalidInputException">The scope names something that the machine has not.</exception>
+    public static EvaluationAnswer Of(
+        StoredMachine stored,
+        Workshop? workshop,
+        EvaluationScope scope,
+        EvaluationParts parts
+    )
+    {
+        MachineInView view = new(stored, scope, workshop);
+        Part<T>? Tell<TAsked, T>(TAsked? asked, Func<MachineInView, TAsked, T> tell)
+            where TAsked : class => asked is null ? null : Asked(view, asked, tell);
+        return new()
+        {
+            Headlines = Tell(parts.Headlines, (v, _) => Evaluation.Headlines.Of(v)),
+            Comparison = Tell(parts.Comparison, RatioAnswers.Comparison),
+            SideBySide = Tell(parts.SideBySide, RatioAnswers.SideBySide),
+            Drives = Tell(parts.Drives, RatioAnswers.Drives),
+            Bands = Tell(parts.Bands, RatioAnswers.Bands),
+            NearestAims = Tell(parts.NearestAims, RatioAnswers.NearestAims),
+            StartingAim = Tell(parts.StartingAim, RatioAnswers.Starting),
+            StartingSearch = Tell(parts.StartingSearch, RatioAnswers.StartingSearches),
+            Search = Tell(parts.Search, RatioAnswers.Search),
+            FollowUps = Tell(parts.FollowUps, (v, _) => RatioAnswers.FollowUpsOf(v)),
+            Fit = Tell(parts.Fit, FitAnswers.Fit),
+            PairFits = Tell(parts.PairFits, FitAnswers.Pairs),
+            Neighbours = Tell(parts.Neighbours, FitAnswers.Neighbours),
+            Combinations = Tell(parts.Combinations, FitAnswers.Combinations),
+            PairsForMove = Tell(parts.PairsForMove, FitAnswers.ForMove),
+            FixedCentre = Tell(parts.FixedCentre, FitAnswers.FixedCentres),
+            LengthForCentre = Tell(parts.LengthForCentre, FitAnswers.ForCentre),
+            Suspension = Tell(parts.Suspension, FitAnswers.Suspension),
+            Rail = Tell(parts.Rail, (v, _) => FitAnswers.SideToSide(v)),
+            StackWorkings = Tell(parts.StackWorkings, FitAnswers.StackWorkings),
+            Drawing = Tell(parts.Drawing, FitAnswers.Drawing),
+            StartingLayout = Tell(parts.StartingLayout, (v, _) => FitAnswers.Starting(v)),
+            StartingMover = Tell(parts.StartingMover, FitAnswers.StartingAdjuster),
+            Loads = Tell(parts.Loads, LoadAnswers.Loads),
+            Mends = Tell(parts.Mends, LoadAnswers.Mends),
+            LoadsBeside = Tell(parts.LoadsBeside, LoadAnswers.Beside),
+            ShaftHub = Tell(parts.ShaftHub, LoadAnswers.ShaftHub),
+            StartingAlternative = Tell(parts.StartingAlternative, LoadAnswers.Starting),
+            Set = Tell(parts.Set, SetAnswers.Set),
+            Closing = Tell(parts.Closing, SetAnswers.Closing),
+            SideMatch = Tell(parts.SideMatch, SetAnswers.SideMatch)!,
+            Straightness = Tell(parts.Straightness, SetAnswers.Straight),
+            Warmth = Tell(parts.Warmth, SetAnswers.Warmth),
+            RunningIn = Tell(parts.RunningIn, SetAnswers.RunIn),
+            Practice = Tell(parts.Practice, SetAnswers.Practice),
+        };
+    }
+
+    private static Part<T> Asked<TAsked, T>(MachineInView view, TAsked asked, Func<MachineInView, TAsked, T> tell)
+    {
+        try
+        {
+            return new(tell(view, asked));
+        }
+        catch (InvalidInputException e)
+        {
+            return new(default, e.Issues);
+        }
+    }
+}

@@ -1,0 +1,244 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Records;
+
+namespace Wendrak.Core.Evaluation;
+
+/// <summary>What is in view against as fitted.</summary>
+public sealed record ComparisonQuestion(bool Workings = false);
+
+/// <summary>Stored setups against as fitted.</summary>
+public sealed record BesideQuestion(IReadOnlyList<long> SetupIds);
+
+/// <summary>Every shaft with its speed.</summary>
+public sealed record DrivesQuestion(double InputSpeedRpm, bool Workings = false);
+
+/// <summary>Bands of the final ratio that a target asks for.</summary>
+/// <param name="Target">As it is typed.</param>
+public sealed record BandsQuestion(AimTarget Target, bool Workings = false);
+
+/// <summary>Remembered aims of this drive most like one that is typed.</summary>
+public sealed record NearestAimsQuestion(AimTarget Target, Conditions Conditions, Wishes Wishes);
+
+/// <summary>A target of a kind to begin with.</summary>
+public sealed record StartingAimQuestion(StartingAimKind Kind);
+
+/// <summary>The wheels to begin a search with.</summary>
+/// <param name="Gears">That count for the aim; empty for all.</param>
+public sealed record StartingSearchQuestion(IReadOnlyList<int> Gears);
+
+/// <summary>What is changed of the search to begin with; null leaves it.</summary>
+/// <param name="LargestRatio">Of the loop; null for any.</param>
+public sealed record LoopSearchChange(
+    string LoopKey,
+    double? FrontMin = null,
+    double? FrontMax = null,
+    double? RearMin = null,
+    double? RearMax = null,
+    bool? OnShelfOnly = null,
+    bool? StandardSizesOnly = null,
+    double? LargestRatio = null,
+    IReadOnlyList<WheelPair>? Typed = null
+)
+{
+    internal LoopSearch On(LoopSearch begun) =>
+        begun with
+        {
+            FrontMin = FrontMin ?? begun.FrontMin,
+            FrontMax = FrontMax ?? begun.FrontMax,
+            RearMin = RearMin ?? begun.RearMin,
+            RearMax = RearMax ?? begun.RearMax,
+            OnShelfOnly = OnShelfOnly ?? begun.OnShelfOnly,
+            StandardSizesOnly = StandardSizesOnly ?? begun.StandardSizesOnly,
+            LargestRatio = LargestRatio ?? begun.LargestRatio,
+            Typed = Typed ?? begun.Typed,
+        };
+}
+
+/// <summary>Pairs that meet the aim.</summary>
+/// <param name="Drag">A band while it is being dragged, in the place of the aim.</param>
+public sealed record SearchQuestion(
+    IReadOnlyList<LoopSearchChange> Changes,
+    IReadOnlyList<int> Gears,
+    RatioRanking Ranking,
+    RatioWindow? Drag = null,
+    bool Workings = false
+);
+
+/// <summary>What has to be done again when what is in view goes on.</summary>
+public sealed record FollowUpsQuestion;
+
+/// <summary>Answers about ratio and aim.</summary>
+internal static class RatioAnswers
+{
+    public static SetupComparisonResult Comparison(MachineInView view, ComparisonQuestion asked) =>
+        asked.Workings ? Compare(view, true) : view.Comparison;
+
+    /// <summary>What is in view against as fitted.</summary>
+    public static SetupComparisonResult Compare(MachineInView view, bool explains = false) =>
+        SetupComparison.Compare(
+            InputOf(view, view.IsFitted ? [] : [new(view.Name, view.Loops, view.RoadWheels)]),
+            explains
+        );
+
+    public static SetupComparisonResult SideBySide(MachineInView view, BesideQuestion asked) =>
+        SetupComparison.Compare(
+            InputOf(
+                view,
+                [
+                    .. view
+                        .Stored.Setups.Where(s => asked.SetupIds.Contains(s.Id))
+                        .Select(s => new ComparedSetup(s.Name, s.Loops, s.RoadWheels)),
+                ]
+            ),
+            false
+        );
+
+    private static SetupComparisonInput InputOf(MachineInView view, IReadOnlyList<ComparedSetup> others)
+    {
+        // A trial may change more loops than the one being chosen: all that differ are spoken of together.
+        IEnumerable<string> differing = others
+            .SelectMany(s => s.Loops)
+            .Where(l =>
+                view.Fitted.Loops.FirstOrDefault(f => f.LoopKey == l.LoopKey) is { } before
+                && (before.FrontSize, before.RearSize) != (l.FrontSize, l.RearSize)
+            )
+            .Select(l => l.LoopKey);
+        Setup? delivered = view.Stored.Setups.FirstOrDefault(s => s.Status == SetupStatus.AsDelivered);
+        return new(
+            view.Drive,
+            [
+                .. view
+                    .Scope.LoopKeys.Concat(differing)
+                    .Distinct()
+                    .Where(key => MachineInView.LoopOf(view.Drive, key) is not null),
+            ],
+            new("as fitted", view.Fitted.Loops, view.Fitted.RoadWheels),
+            others,
+            view.Target,
+            [],
+            delivered is null ? null : new(delivered.Name, delivered.Loops, delivered.RoadWheels)
+        );
+    }
+
+    public static MachineDrivesResult Drives(MachineInView view, DrivesQuestion asked)
+    {
+        MachineDrivesResult result = MachineDrives.Evaluate(
+            new(view.Machine.Drives, view.Loops, view.RoadWheels, asked.InputSpeedRpm)
+        );
+        return asked.Workings ? result : result with { Workings = [] };
+    }
+
+    public static RatioBandsResult Bands(MachineInView view, BandsQuestion asked)
+    {
+        _ = view.AnyLoop;
+        RatioBandsResult result = RatioBands.Of(
+            new DriveTrain(view.Drive, view.Fitted.Loops),
+            view.Scope.LoopKeys,
+            view.Fitted.RoadWheels,
+            asked.Target,
+            []
+        );
+        return asked.Workings ? result : result with { Workings = [] };
+    }
+
+    public static NearestAimResult NearestAims(MachineInView view, NearestAimsQuestion asked) =>
+        NearestAim.Of(
+            new(
+                view.Drive,
+                view.Fitted.Loops,
+                view.Fitted.RoadWheels,
+                view.AnyLoop.Key,
+                asked.Target,
+                asked.Conditions,
+                asked.Wishes,
+                [
+                    .. view
+                        .Stored.Aims.Where(a => a.Id != view.Scope.AimId && a.DriveKey == view.Drive.Key)
+                        .Select(a => new RememberedAim(a.Id, a.Name, a.Target, a.Conditions, a.Wishes, a.Outcomes)),
+                ]
+            )
+        );
+
+    public static AimTarget Starting(MachineInView view, StartingAimQuestion asked) =>
+        StartingAim.Of(new(view.Drive, view.Fitted.Loops, view.Fitted.RoadWheels, view.Scope.LoopKeys, asked.Kind));
+
+    public static IReadOnlyList<LoopSearch> StartingSearches(MachineInView view, StartingSearchQuestion asked) =>
+        StartingSearch.Of(
+            new(
+                view.Drive,
+                view.Fitted.Loops,
+                view.Fitted.RoadWheels,
+                view.Scope.LoopKeys,
+                view.Target,
+                asked.Gears,
+                view.Machine.Work,
+                view.Wheels
+            )
+        );
+
+    public static RatioSearchResult Search(MachineInView view, SearchQuestion asked)
+    {
+        RatioSearchResult result = RatioSearch.Run(
+            new(
+                view.Drive,
+                view.Fitted.Loops,
+                view.Fitted.RoadWheels,
+                [.. Begun(view, asked).Select(s => WithTrials(view, Changed(s, asked.Changes)))],
+                asked.Drag?.AsAim() ?? view.Target,
+                asked.Gears,
+                asked.Ranking,
+                view.Wheels
+            )
+        );
+        return asked.Workings ? result : result with { Workings = [] };
+    }
+
+    /// <summary>Wide enough for what the shelf offers and the aim can reach; where the aim is refused the search itself says so.</summary>
+    private static IReadOnlyList<LoopSearch> Begun(MachineInView view, SearchQuestion asked)
+    {
+        try
+        {
+            return StartingSearches(view, new(asked.Gears));
+        }
+        catch (Quantities.InvalidInputException)
+        {
+            return
+            [
+                .. view
+                    .Scope.LoopKeys.Select(key => MachineInView.LoopOf(view.Drive, key))
+                    .OfType<Loop>()
+                    .Select(l => SearchAround.Fitted(l, view.FittedOf(l), view.Machine.Work)),
+            ];
+        }
+    }
+
+    private static LoopSearch Changed(LoopSearch begun, IReadOnlyList<LoopSearchChange> changes) =>
+        changes.FirstOrDefault(c => c.LoopKey == begun.LoopKey)?.On(begun) ?? begun;
+
+    /// <summary>Pairs of stored trials outside the ranges: they stay on the scale all the same.</summary>
+    private static LoopSearch WithTrials(MachineInView view, LoopSearch search)
+    {
+        IEnumerable<WheelPair> beyond = view
+            .Stored.Setups.Where(s => s.Status == SetupStatus.Trial)
+            .SelectMany(s => s.Loops)
+            .Where(c => c.LoopKey == search.LoopKey)
+            .Select(c => new WheelPair(c.FrontSize, c.RearSize))
+            .Where(p =>
+                p.FrontSize < search.FrontMin
+                || p.FrontSize > search.FrontMax
+                || p.RearSize < search.RearMin
+                || p.RearSize > search.RearMax
+            );
+        return search with { Typed = [.. search.Typed.Union(beyond)] };
+    }
+
+    public static IReadOnlyList<FollowUpTask> FollowUpsOf(MachineInView view) =>
+        view.IsFitted
+            ? []
+            : FollowUps.After(
+                new(
+                    DrivesAsBuilt.Of(view.Machine, view.Fitted),
+                    new(view.Machine.Drives, view.Loops, view.RoadWheels, view.Machine.Layouts)
+                )
+            );
+}

@@ -1,0 +1,74 @@
+using System.Collections.Concurrent;
+using Wendrak.Core.Evaluation;
+using Wendrak.Core.Records;
+using Wendrak.Store.Bodies;
+using Wendrak.Store.Records;
+
+namespace Wendrak.Store.Machines;
+
+/// <summary>
+/// Machines with all that hangs on them, and the workshop, to be asked about. What was read is kept until something is
+/// written: somebody who drags a tooth asks many times about the same machine.
+/// </summary>
+public sealed class MachineReader(Database database, JobStore jobs)
+{
+    private const int MostKept = 50;
+    private readonly MachineRepository _machines = new();
+    private readonly SetupRepository _setups = new();
+    private readonly Repository<Aim> _aims = new(Kinds.Aim);
+    private readonly Repository<StockItem> _wheels = new(Kinds.StockItem);
+    private readonly Repository<StockSpacer> _spacers = new(Kinds.StockSpacer);
+    private Kept _kept = new(-1);
+
+    /// <returns>Null when there is no such machine.</returns>
+    /// <exception cref="StorageException">The file can't be read.</exception>
+    public async Task<StoredMachine?> FindAsync(long id)
+    {
+        Kept kept = Current();
+        if (kept.Machines.TryGetValue(id, out StoredMachine? known))
+            return known;
+        StoredMachine? read = await database.ReadAsync(async session =>
+        {
+            if (await _machines.FindAsync(session, id) is not { } machine)
+                return null;
+            IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(session, id);
+            return new StoredMachine(
+                machine,
+                setups.First(s => s.Status == SetupStatus.AsFitted),
+                setups,
+                await _aims.ListOfMachineAsync(session, id),
+                await jobs.ListAsync(session, id)
+            );
+        });
+        if (read is not null && kept.Machines.Count < MostKept)
+            kept.Machines[id] = read;
+        return read;
+    }
+
+    /// <exception cref="StorageException">The file can't be read.</exception>
+    public async Task<Workshop> WorkshopAsync()
+    {
+        Kept kept = Current();
+        return kept.Workshop ??= await database.ReadAsync(async session => new Workshop(
+            await _wheels.ListAsync(session),
+            await _spacers.ListAsync(session)
+        ));
+    }
+
+    /// <summary>
+    /// What was read since the last commit. The count is taken before anything is read: what is read later and kept under it
+    /// may be newer than it says, never older.
+    /// </summary>
+    private Kept Current()
+    {
+        long commits = database.Commits;
+        return _kept.Commits == commits ? _kept : _kept = new(commits);
+    }
+
+    private sealed class Kept(long commits)
+    {
+        public long Commits { get; } = commits;
+        public ConcurrentDictionary<long, StoredMachine> Machines { get; } = [];
+        public Workshop? Workshop { get; set; }
+    }
+}
