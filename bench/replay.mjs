@@ -31,12 +31,14 @@ async function note(title) {
   for (let i = 0; i < 40; i++) {
     await page.waitForLoadState('networkidle')
     await sleep(150)
-    const now = await page.evaluate(() =>
-      [
-        ...[...document.body.children].filter((e) => !e.querySelector('.mantine-Notification-root')).map((e) => e.innerText ?? ''),
-        ...[...document.querySelectorAll('input')].map((f) => `${f.getAttribute('aria-label') ?? f.labels?.[0]?.innerText}: ${f.value} ${f.placeholder}`),
-      ].join('\n'),
-    )
+    const now = await page.evaluate(() => {
+      // A toast goes by itself, sooner or later.
+      for (const toast of document.querySelectorAll('.mantine-Notification-root')) toast.style.display = 'none'
+      return [
+        document.body.innerText,
+        ...[...document.querySelectorAll('input')].map((f) => `${f.getAttribute('aria-label') ?? f.labels?.[0]?.innerText}: ${f.value}`),
+      ].join('\n')
+    })
     if (now === before && !/Computing …|Opening …|\n…\n/.test(now)) break
     before = now
   }

@@ -16,7 +16,7 @@ export default defineConfig({
         test: {
           name: 'shared',
           include: ['src/**/*.test.{ts,tsx}'],
-          exclude: ['src/**/*.mocked.test.tsx'],
+          exclude: ['src/**/*.mocked.test.{ts,tsx}'],
           isolate: false,
           maxWorkers: 1,
         },
@@ -24,7 +24,7 @@ export default defineConfig({
       {
         extends: true,
         // What puts something else in the place of a module needs a load of its own.
-        test: { name: 'mocked', include: ['src/**/*.mocked.test.tsx'] },
+        test: { name: 'mocked', include: ['src/**/*.mocked.test.{ts,tsx}'] },
       },
     ],
   },

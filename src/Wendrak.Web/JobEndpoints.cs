@@ -1,8 +1,18 @@
 using Microsoft.AspNetCore.Http.HttpResults;
+using Wendrak.Core.Evaluation;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;
+
+/// <summary>What happened at a visit, with what is to be known once it is written down.</summary>
+/// <param name="Ask">Answered from what is stored then; null where nothing is asked.</param>
+public sealed record VisitEvents(IReadOnlyList<SentEvent> Events, EvaluationQuestion? Ask = null);
+
+/// <param name="Visit">As it stands after the events.</param>
+/// <param name="Evaluation">Null where nothing was asked, or what was asked names something that is not there.</param>
+public sealed record VisitAfter(SetJob Visit, EvaluationAnswer? Evaluation);
 
 public static class JobEndpoints
 {
@@ -29,16 +39,30 @@ public static class JobEndpoints
             ? TypedResults.Ok(added)
             : TypedResults.NotFound();
 
-    private static async Task<Results<Ok<SetJob>, NotFound>> AppendAsync(
+    private static async Task<Results<Ok<VisitAfter>, NotFound>> AppendAsync(
         long id,
-        IReadOnlyList<SentEvent> events,
+        VisitEvents happened,
         JobStore store,
+        MachineReader machines,
+        TimeProvider clock,
         HttpContext context,
         CancellationToken ct
-    ) =>
-        await store.AppendAsync(context.Who(), id, events, ct) is { } visit
-            ? TypedResults.Ok(visit)
-            : TypedResults.NotFound();
+    )
+    {
+        if (await store.AppendAsync(context.Who(), id, happened.Events, ct) is not { } visit)
+            return TypedResults.NotFound();
+        EvaluationAnswer? answer = null;
+        try
+        {
+            if (happened.Ask is { } ask)
+                answer = await EvaluationEndpoints.EvaluateAsync(ask, machines, clock);
+        }
+        catch (InvalidInputException)
+        {
+            // What happened is written down; a question that can't be answered must not say otherwise.
+        }
+        return TypedResults.Ok(new VisitAfter(visit, answer));
+    }
 
     private static async Task<Results<NoContent, NotFound>> RemoveAsync(
         long id,

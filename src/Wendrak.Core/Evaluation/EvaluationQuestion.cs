@@ -27,7 +27,6 @@ public sealed record EvaluationParts
     public FollowUpsQuestion? FollowUps { get; init; }
 
     public FitQuestion? Fit { get; init; }
-    public PairFitsQuestion? PairFits { get; init; }
     public NeighboursQuestion? Neighbours { get; init; }
     public CombinationsQuestion? Combinations { get; init; }
     public PairsForMoveQuestion? PairsForMove { get; init; }
@@ -60,7 +59,10 @@ public sealed record EvaluationParts
 }
 
 /// <summary>What was known, or why not: one of both.</summary>
-/// <param name="Refused">Fields by their path in the question of this part, in <c>Scope</c>, or in the stored <c>Machine</c>.</param>
+/// <param name="Refused">
+/// Fields by their path in the question of this part, or from <c>Scope</c> on. What was left out of the question and is wrong as
+/// it is stored is named where it would stand there.
+/// </param>
 public sealed record Part<T>(T? Answer, IReadOnlyList<InputIssue>? Refused = null);
 
 /// <summary>Answers to <see cref="EvaluationParts"/>, under the same names; what was not asked is not there.</summary>
@@ -91,16 +93,13 @@ public sealed record EvaluationAnswer
     public Part<IReadOnlyList<LoopSearch>>? StartingSearch { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
-    public Part<RatioSearchResult>? Search { get; init; }
+    public Part<SearchAnswer>? Search { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<IReadOnlyList<FollowUpTask>>? FollowUps { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<LoopFitResult>? Fit { get; init; }
-
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
-    public Part<IReadOnlyList<PairFit>>? PairFits { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<NeighbourPairsResult>? Neighbours { get; init; }

@@ -18,9 +18,6 @@ public sealed record FitQuestion(
     bool Workings = false
 );
 
-/// <summary>Where the axle goes with pairs of the loop in view and the chain or belt that is on it.</summary>
-public sealed record PairFitsQuestion(IReadOnlyList<WheelPair> Pairs);
-
 /// <summary>The pairs around the one in view.</summary>
 public sealed record NeighboursQuestion(bool HalfLinks = false, LoopLayout? Layout = null);
 
@@ -112,9 +109,6 @@ internal static class FitAnswers
         draft
         ?? view.LayoutOf(view.AnyLoop)
         ?? throw new InvalidInputException("Layout", "missing", "Say first where the wheels stand.");
-
-    public static IReadOnlyList<PairFit> Pairs(MachineInView view, PairFitsQuestion asked) =>
-        PairFits.Of(new(view.Drive, view.FittedOf(view.AnyLoop), LayoutOf(view, null), asked.Pairs));
 
     public static NeighbourPairsResult Neighbours(MachineInView view, NeighboursQuestion asked) =>
         NeighbourPairs.Of(InputOf(view, asked.Layout, halfLinks: asked.HalfLinks));

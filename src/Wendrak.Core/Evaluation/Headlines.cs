@@ -55,22 +55,28 @@ public sealed record RatioHeadline(
 public sealed record FitHeadline(
     StationState State,
     NoFigure? Without,
-    double? Length = null,
-    LengthUnit? Unit = null,
+    LengthInUnit? Length = null,
     bool IsOffTheTrack = false
 );
 
+/// <summary>Of a chain or belt as it is counted.</summary>
+public sealed record LengthInUnit(double Value, LengthUnit Unit);
+
 /// <param name="IsJudged">False for what this program does not decide.</param>
+/// <param name="Verdict">Not applicable where it is not known or not judged.</param>
 /// <param name="Worst">The check that is not fine; null where all are.</param>
 /// <param name="SmallestMargin">Null where none could be told.</param>
 public sealed record LoadsHeadline(
     StationState State,
     NoFigure? Without,
     bool IsJudged = true,
-    Verdict? Verdict = null,
-    LoadCheckKind? Worst = null,
+    Verdict Verdict = Verdict.NotApplicable,
+    WorstCheck? Worst = null,
     double? SmallestMargin = null
 );
+
+/// <summary>What decides.</summary>
+public sealed record WorstCheck(LoadCheckKind Kind);
 
 /// <param name="Lowest">Of the last round that was read; null where none was.</param>
 /// <param name="GoesOn">A visit is open.</param>
@@ -138,8 +144,7 @@ internal static class Headlines
             return new(
                 StateOf(view, Station.Fit, fit.ChosenLength is not null && !isOff),
                 null,
-                fit.ChosenLength,
-                fit.LengthUnit,
+                fit.ChosenLength is double length ? new(length, fit.LengthUnit) : null,
                 isOff
             );
         }
@@ -158,14 +163,14 @@ internal static class Headlines
         try
         {
             LoopLoadsResult loads = view.Loads;
-            Verdict? verdict = loads.IsJudged ? loads.Verdict : null;
+            Verdict verdict = loads.IsJudged ? loads.Verdict : Verdict.NotApplicable;
             return new(
                 verdict == Verdict.Fine ? StationState.Done : StationState.Open,
                 null,
                 loads.IsJudged,
                 verdict,
                 verdict is Verdict.Stop or Verdict.Watch
-                    ? loads.Checks.First(c => c.Verdict == verdict && !c.IsAdvisory).Kind
+                    ? new(loads.Checks.First(c => c.Verdict == verdict && !c.IsAdvisory).Kind)
                     : null,
                 loads.Smallest?.Margin
             );

@@ -73,10 +73,29 @@ internal static class LoadAnswers
                 null,
                 LoopLoads.Of(InputOf(view, s.Loops, s.RoadWheels, asked.Source, asked.Strength), false)
             )),
-            .. others.Select(
-                (a, i) => new LoadsColumn(a.Name, null, i, LoopLoads.Of(fitted with { Alternative = a }, false))
-            ),
+            .. others.Select((a, i) => new LoadsColumn(a.Name, null, i, InPlace(fitted with { Alternative = a }, i))),
         ];
+    }
+
+    private static LoopLoadsResult InPlace(LoadsInput input, int index)
+    {
+        try
+        {
+            return LoopLoads.Of(input, false);
+        }
+        catch (InvalidInputException e)
+        {
+            // Which of them is wrong is known here only.
+            string at = $"{nameof(LoadsBesideQuestion.Alternatives)}[{index}].";
+            throw new InvalidInputException([
+                .. e.Issues.Select(i =>
+                    i with
+                    {
+                        Field = i.Field.Replace("Alternative.", at, StringComparison.Ordinal),
+                    }
+                ),
+            ]);
+        }
     }
 
     public static ShaftHubCapacityResult ShaftHub(MachineInView view, ShaftHubQuestion asked)

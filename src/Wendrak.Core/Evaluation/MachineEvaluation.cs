@@ -16,22 +16,25 @@ public static class MachineEvaluation
     )
     {
         MachineInView view = new(stored, scope, workshop);
-        Part<T>? Tell<TAsked, T>(TAsked? asked, Func<MachineInView, TAsked, T> tell)
-            where TAsked : class => asked is null ? null : Asked(view, asked, tell);
+        Part<T>? Tell<TAsked, T>(
+            TAsked? asked,
+            Func<MachineInView, TAsked, T> tell,
+            Func<MachineInView, TAsked, (string From, string To)>? path = null
+        )
+            where TAsked : class => asked is null ? null : Asked(view, asked, tell, path);
         return new()
         {
             Headlines = Tell(parts.Headlines, (v, _) => Evaluation.Headlines.Of(v)),
             Comparison = Tell(parts.Comparison, RatioAnswers.Comparison),
             SideBySide = Tell(parts.SideBySide, RatioAnswers.SideBySide),
             Drives = Tell(parts.Drives, RatioAnswers.Drives),
-            Bands = Tell(parts.Bands, RatioAnswers.Bands),
+            Bands = Tell(parts.Bands, RatioAnswers.Bands, (_, _) => ("Aim", nameof(BandsQuestion.Target))),
             NearestAims = Tell(parts.NearestAims, RatioAnswers.NearestAims),
             StartingAim = Tell(parts.StartingAim, RatioAnswers.Starting),
             StartingSearch = Tell(parts.StartingSearch, RatioAnswers.StartingSearches),
-            Search = Tell(parts.Search, RatioAnswers.Search),
+            Search = Tell(parts.Search, RatioAnswers.Search, (_, _) => ("Search", nameof(SearchQuestion.Changes))),
             FollowUps = Tell(parts.FollowUps, (v, _) => RatioAnswers.FollowUpsOf(v)),
             Fit = Tell(parts.Fit, FitAnswers.Fit),
-            PairFits = Tell(parts.PairFits, FitAnswers.Pairs),
             Neighbours = Tell(parts.Neighbours, FitAnswers.Neighbours),
             Combinations = Tell(parts.Combinations, FitAnswers.Combinations),
             PairsForMove = Tell(parts.PairsForMove, FitAnswers.ForMove),
@@ -48,7 +51,7 @@ public static class MachineEvaluation
             LoadsBeside = Tell(parts.LoadsBeside, LoadAnswers.Beside),
             ShaftHub = Tell(parts.ShaftHub, LoadAnswers.ShaftHub),
             StartingAlternative = Tell(parts.StartingAlternative, LoadAnswers.Starting),
-            Set = Tell(parts.Set, SetAnswers.Set),
+            Set = Tell(parts.Set, SetAnswers.Set, SetAnswers.InHandPath),
             Closing = Tell(parts.Closing, SetAnswers.Closing),
             SideMatch = Tell(parts.SideMatch, SetAnswers.SideMatch)!,
             Straightness = Tell(parts.Straightness, SetAnswers.Straight),
@@ -58,7 +61,12 @@ public static class MachineEvaluation
         };
     }
 
-    private static Part<T> Asked<TAsked, T>(MachineInView view, TAsked asked, Func<MachineInView, TAsked, T> tell)
+    private static Part<T> Asked<TAsked, T>(
+        MachineInView view,
+        TAsked asked,
+        Func<MachineInView, TAsked, T> tell,
+        Func<MachineInView, TAsked, (string From, string To)>? path
+    )
     {
         try
         {
@@ -66,7 +74,16 @@ public static class MachineEvaluation
         }
         catch (InvalidInputException e)
         {
-            return new(default, e.Issues);
+            return new(default, path is null ? e.Issues : [.. e.Issues.Select(i => Placed(i, path(view, asked)))]);
         }
     }
+
+    /// <summary>An issue at the member of the question that the field came from.</summary>
+    private static InputIssue Placed(InputIssue issue, (string From, string To) path) =>
+        issue.Field.StartsWith(path.From, StringComparison.Ordinal)
+            ? issue with
+            {
+                Field = path.To + issue.Field[path.From.Length..],
+            }
+            : issue;
 }

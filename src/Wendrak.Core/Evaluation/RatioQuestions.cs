@@ -1,4 +1,6 @@
+using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 
 namespace Wendrak.Core.Evaluation;
@@ -56,13 +58,21 @@ public sealed record LoopSearchChange(
 
 /// <summary>Pairs that meet the aim.</summary>
 /// <param name="Drag">A band while it is being dragged, in the place of the aim.</param>
+/// <param name="Rows">Of how many pairs, the first of the list, it is told where the axle goes; at most <see cref="PairFits.MostPairs"/>.</param>
 public sealed record SearchQuestion(
     IReadOnlyList<LoopSearchChange> Changes,
     IReadOnlyList<int> Gears,
     RatioRanking Ranking,
+    int Rows,
     RatioWindow? Drag = null,
     bool Workings = false
 );
+
+/// <param name="Fits">
+/// Where the axle goes with the first pairs of the list and the chain or belt that is on it; empty where that is not known, or
+/// two loops are chosen together.
+/// </param>
+public sealed record SearchAnswer(RatioSearchResult Found, IReadOnlyList<PairFit> Fits);
 
 /// <summary>What has to be done again when what is in view goes on.</summary>
 public sealed record FollowUpsQuestion;
@@ -176,8 +186,9 @@ internal static class RatioAnswers
             )
         );
 
-    public static RatioSearchResult Search(MachineInView view, SearchQuestion asked)
+    public static SearchAnswer Search(MachineInView view, SearchQuestion asked)
     {
+        new Guard().Between(nameof(asked.Rows), asked.Rows, 0, PairFits.MostPairs, "pairs").ThrowIfAny();
         RatioSearchResult result = RatioSearch.Run(
             new(
                 view.Drive,
@@ -190,8 +201,25 @@ internal static class RatioAnswers
                 view.Wheels
             )
         );
-        return asked.Workings ? result : result with { Workings = [] };
+        return new(asked.Workings ? result : result with { Workings = [] }, FitsOf(view, result, asked.Rows));
     }
+
+    private static IReadOnlyList<PairFit> FitsOf(MachineInView view, RatioSearchResult found, int rows) =>
+        view.Scope.LoopKeys.Count == 1 && view.LayoutOf(view.AnyLoop) is { Mover: not null } layout
+            ? PairFits.Of(
+                new(
+                    view.Drive,
+                    view.FittedOf(view.AnyLoop),
+                    layout,
+                    [
+                        .. (found.Hits.Count > 0 ? found.Hits : found.Nearest)
+                            .Take(rows)
+                            .SelectMany(c => c.Loops)
+                            .Select(p => new WheelPair(p.FrontSize, p.RearSize)),
+                    ]
+                )
+            )
+            : [];
 
     /// <summary>Wide enough for what the shelf offers and the aim can reach; where the aim is refused the search itself says so.</summary>
     private static IReadOnlyList<LoopSearch> Begun(MachineInView view, SearchQuestion asked)
@@ -200,7 +228,7 @@ internal static class RatioAnswers
         {
             return StartingSearches(view, new(asked.Gears));
         }
-        catch (Quantities.InvalidInputException)
+        catch (InvalidInputException)
         {
             return
             [

@@ -77,6 +77,13 @@ internal static class SetAnswers
     public static SetAdvice Set(MachineInView view, SetQuestion asked) =>
         SetEvaluation.Of(InputOf(view, asked), asked.Workings);
 
+    /// <summary>The round in hand stands after those kept.</summary>
+    public static (string From, string To) InHandPath(MachineInView view, SetQuestion asked)
+    {
+        int kept = asked.Practised?.Rounds.Count ?? (asked.VisitId is long id ? view.VisitOf(id).Rounds.Count : 0);
+        return ($"Rounds[{kept}]", nameof(SetQuestion.Round));
+    }
+
     public static IReadOnlyList<ClosedDespite> Closing(MachineInView view, ClosingPart asked)
     {
         SetJob visit = view.VisitOf(asked.VisitId);

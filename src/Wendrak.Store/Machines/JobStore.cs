@@ -90,7 +90,7 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         for (int i = 0; i < sent.Count; i++)
             guard.That(
                 sent[i].Key.Length is > 0 and <= LongestKey,
-                $"[{i}].Key",
+                $"Events[{i}].Key",
                 "length",
                 $"Give 1 to {LongestKey} characters.",
                 LongestKey

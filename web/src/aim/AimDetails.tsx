@@ -1,9 +1,10 @@
 import { Button, Group, TextInput } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import type { ReactNode } from 'react'
-import { type Aim, calculateRatioBands, changeAim, removeAim } from '../api/client'
+import { type Aim, changeAim, removeAim } from '../api/client'
+import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor, sentenceOf } from '../api/issues'
-import { useChange, useComputed } from '../api/queries'
+import { useChange } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import work from '../machine/work.module.css'
 import { ConflictDialog } from '../shell/ConflictDialog'
@@ -21,21 +22,8 @@ import { WishFields } from './WishFields'
 export function AimDetails({ bench, stored, list }: { bench: Workbench; stored: Aim; list: ReactNode }) {
   const { draft, setDraft, error, isDirty, conflict, keepMine, takeTheirs } = useStored(stored, changeAim)
   const remove = useChange(() => removeAim(stored.id, stored.version))
-  const { fitted } = bench.card
-  const bands = useComputed(
-    'bands',
-    bench.loops.length === 0
-      ? undefined
-      : {
-          drive: bench.drive,
-          loops: fitted.loops,
-          roadWheels: fitted.roadWheels,
-          loopKeys: bench.loops.map((l) => l.loopKey),
-          aim: draft.target,
-          gears: [],
-        },
-    calculateRatioBands,
-  )
+  const target = useDebouncedDraft(draft.target)
+  const bands = useEvaluation(bench.asFitted, 'bands', bench.loops.length === 0 ? undefined : { target })
   const state = error ? 'not stored yet' : isDirty ? 'storing …' : 'stored'
   const onRemove = () =>
     remove.mutate(undefined, {

@@ -1,9 +1,10 @@
 import { Button } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
-import { type Aim, addAim, startAim } from '../api/client'
+import { type Aim, addAim } from '../api/client'
+import { askFor } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
-import { startingAim, useBench, type Workbench } from '../machine/useWorkbench'
+import { useBench, type Workbench } from '../machine/useWorkbench'
 import work from '../machine/work.module.css'
 import { EmptyState } from '../shell/EmptyState'
 import { Panel } from '../shell/Panel'
@@ -57,7 +58,7 @@ const newAim = async (bench: Workbench): Promise<Aim> => ({
   machineId: bench.card.machine.id,
   name: `Aim ${bench.aims.length + 1}`,
   driveKey: bench.drive.key,
-  target: await startAim(startingAim(bench, 'finalRatio')),
+  target: await askFor(bench.asFitted, 'startingAim', { kind: 'finalRatio' }),
   conditions: { surface: null, weather: null, load: null },
   wishes: { littleUpkeep: 0, quiet: 0, range: 0, carryingLoads: 0, response: 0, lowCost: 0 },
   note: null,

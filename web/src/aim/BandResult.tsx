@@ -1,15 +1,22 @@
 import { useState } from 'react'
 import { Link, useLocation } from 'react-router'
 import type { RatioBandsResult } from '../api/client'
+import type { Question } from '../api/evaluation'
 import type { Computed } from '../api/queries'
+import { PartWorking } from '../machine/PartWorking'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed, gearName } from '../quantities/format'
 import { WhyButton } from '../shell/WhyButton'
-import { WorkingDialog } from '../shell/WorkingDialog'
 import classes from './BandResult.module.css'
 
 /** The ratios an aim asks for, in the gears that count. */
-export function BandResult({ bench, bands }: { bench: Workbench; bands: Computed<RatioBandsResult> }) {
+export function BandResult({
+  bench,
+  bands,
+}: {
+  bench: Workbench
+  bands: Computed<RatioBandsResult, Question<'bands'>>
+}) {
   const [isWorking, setWorking] = useState(false)
   const { search } = useLocation()
   if (bench.loops.length === 0)
@@ -29,14 +36,17 @@ export function BandResult({ bench, bands }: { bench: Workbench; bands: Computed
       ))}
       {bands.isStale && <span className="cap">for the earlier values</span>}
       <span className={classes.spring} />
-      {bands.data.workings.length > 0 && <WhyButton onClick={() => setWorking(true)} />}
+      <WhyButton onClick={() => setWorking(true)} />
       <Link to={{ pathname: '../ratio', search }} relative="path" data-no-print>
         choose the wheels
       </Link>
-      {isWorking && (
-        <WorkingDialog
+      {isWorking && bands.of && (
+        <PartWorking
           title="From aim to ratio"
-          workings={bands.data.workings}
+          bench={bench}
+          part="bands"
+          question={bands.of}
+          of={(answer) => answer.workings}
           onClose={() => setWorking(false)}
         />
       )}

@@ -1,15 +1,14 @@
 import { Button, Select } from '@mantine/core'
 import { lazy, Suspense, useState } from 'react'
-import { evaluateDrives } from '../api/client'
+import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
-import { useComputed } from '../api/queries'
 import { findingText } from '../machine/findings'
+import { PartWorking } from '../machine/PartWorking'
 import type { Workbench } from '../machine/useWorkbench'
 import { gearName, rpm } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { Panel } from '../shell/Panel'
 import { WhyButton } from '../shell/WhyButton'
-import { WorkingDialog } from '../shell/WorkingDialog'
 import classes from './DrivePanel.module.css'
 import { DriveTree } from './DriveTree'
 
@@ -22,17 +21,11 @@ export function DrivePanel({ bench }: { bench: Workbench }) {
   const [gearIndex, setGearIndex] = useState(gears.length - 1)
   const [isEditing, setEditing] = useState(false)
   const [isWorking, setWorking] = useState(false)
-  const state = useComputed(
+  const inputSpeedRpm = useDebouncedDraft(speed)
+  const state = useEvaluation(
+    bench.subject,
     'drives',
-    speed === undefined
-      ? undefined
-      : {
-          drives: card.machine.drives,
-          loops: shown.loops,
-          roadWheels: shown.roadWheels,
-          inputSpeedRpm: speed,
-        },
-    evaluateDrives,
+    inputSpeedRpm === undefined ? undefined : { inputSpeedRpm },
   )
   const gear = Math.min(gearIndex, gears.length - 1)
   return (
@@ -86,10 +79,13 @@ export function DrivePanel({ bench }: { bench: Workbench }) {
           ▲ {findingText(finding)}
         </p>
       ))}
-      {isWorking && state.data && (
-        <WorkingDialog
+      {isWorking && state.of && (
+        <PartWorking
           title="Overall ratio"
-          workings={state.data.workings}
+          bench={bench}
+          part="drives"
+          question={state.of}
+          of={(answer) => answer.workings}
           onClose={() => setWorking(false)}
         />
       )}

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
-import { type Aim, findNearestAim } from '../api/client'
-import { useComputed } from '../api/queries'
+import type { Aim } from '../api/client'
+import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import type { Workbench } from '../machine/useWorkbench'
 import { isToothed, pairText } from '../machine/words'
 import { signed } from '../quantities/format'
@@ -13,29 +13,11 @@ const MOST_SHOWN = 2
 export function NearestAims({ bench, aim }: { bench: Workbench; aim: Aim }) {
   const remembered = bench.aims.filter((a) => a.id !== aim.id && a.driveKey === aim.driveKey)
   const loop = bench.loops.at(-1)
-  const { fitted } = bench.card
-  const nearest = useComputed(
-    'nearest-aim',
-    remembered.length === 0 || !loop
-      ? undefined
-      : {
-          drive: bench.drive,
-          loops: fitted.loops,
-          roadWheels: fitted.roadWheels,
-          loopKey: loop.loopKey,
-          target: aim.target,
-          conditions: aim.conditions,
-          wishes: aim.wishes,
-          remembered: remembered.map(({ id, name, target, conditions, wishes, outcomes }) => ({
-            id,
-            name,
-            target,
-            conditions,
-            wishes,
-            outcomes,
-          })),
-        },
-    findNearestAim,
+  const { target, conditions, wishes } = useDebouncedDraft(aim)
+  const nearest = useEvaluation(
+    bench.asFitted,
+    'nearestAims',
+    remembered.length === 0 || !loop ? undefined : { target, conditions, wishes },
   )
   const matches = nearest.data?.matches.slice(0, MOST_SHOWN)
   if (!loop || !matches || matches.length === 0) return null

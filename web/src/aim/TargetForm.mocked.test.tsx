@@ -3,14 +3,19 @@ import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import * as api from '../api/client'
+import { askFor } from '../api/evaluation'
 import { benchOf, driveOf, setupOf } from '../machine/bench.testing'
 import type { Workbench } from '../machine/useWorkbench'
 import { show } from '../testing'
 import { TargetForm } from './TargetForm'
 
-vi.mock('../api/client', async (original) => ({ ...(await original<typeof api>()), startAim: vi.fn() }))
+vi.mock('../api/evaluation', async (original) => ({
+  ...(await original<typeof import('../api/evaluation')>()),
+  askFor: vi.fn(),
+}))
+const asked = vi.mocked(askFor as (...question: unknown[]) => Promise<unknown>)
 beforeEach(() => {
-  vi.mocked(api.startAim).mockReset()
+  asked.mockReset()
 })
 afterEach(cleanup)
 
@@ -55,29 +60,18 @@ describe('the form of a target', () => {
   })
 
   it('asks the core for the first figures of another kind', async () => {
-    vi.mocked(api.startAim).mockResolvedValue({ kind: 'finalRatio', low: 2.91, high: 3.09 })
+    asked.mockResolvedValue({ kind: 'finalRatio', low: 2.91, high: 3.09 })
     const bench = benchOf({ gears: ['1', '2'] })
     showForm(cruise, bench)
     await choose('Aim at', 'final ratio')
-    expect(api.startAim).toHaveBeenCalledWith(
-      {
-        drive: bench.drive,
-        loops: bench.card.fitted.loops,
-        roadWheels: [],
-        loopKeys: ['final'],
-        kind: 'finalRatio',
-      },
-      expect.anything(),
-    )
+    expect(asked).toHaveBeenCalledWith(bench.asFitted, 'startingAim', { kind: 'finalRatio' })
     await vi.waitFor(() => expect(target).toEqual({ kind: 'finalRatio', low: 2.91, high: 3.09 }))
     expect((screen.getByLabelText('Shortest') as HTMLInputElement).value).toBe('3.09')
     expect(screen.queryByRole('combobox', { name: 'Gear' })).toBeNull() // a final ratio is the same in every gear
   })
 
   it('keeps the old target when the core refuses to start the new one', async () => {
-    vi.mocked(api.startAim).mockImplementation(() =>
-      Promise.reject(new Error('The program answered with error 500.')),
-    )
+    asked.mockImplementation(() => Promise.reject(new Error('The program answered with error 500.')))
     showForm()
     await choose('Aim at', 'speed of the output')
     expect((await screen.findByRole('alert')).textContent).toContain('error 500')
@@ -91,7 +85,7 @@ describe('the form of a target', () => {
     expect(target).toMatchObject({ kind: 'matchSetup', setupId: 1, tolerancePercent: 2 })
     await choose('Setup', 'Trial B')
     expect(target).toMatchObject({ setupId: 5, setupName: 'Trial B', loops: other.loops })
-    expect(api.startAim).not.toHaveBeenCalled()
+    expect(asked).not.toHaveBeenCalled()
   })
 
   it('offers a rider cadence, and an engine none', async () => {
@@ -110,7 +104,7 @@ describe('the form of a target', () => {
       new api.InvalidInputError([
         { field, code: 'between', message: 'Give 1 to 600 km/h.' },
       ] as unknown as api.InputIssue[])
-    showForm(cruise, {}, issue('aim.speedKmh'))
+    showForm(cruise, {}, issue('target.speedKmh'))
     expect(screen.getByLabelText('Speed').getAttribute('aria-invalid')).toBe('true')
     expect(screen.queryByRole('alert')).toBeNull()
     cleanup()

@@ -1,9 +1,10 @@
 import { Group, Select } from '@mantine/core'
 import { useMutation } from '@tanstack/react-query'
-import { type AimTarget, startAim } from '../api/client'
+import type { AimTarget } from '../api/client'
+import { askFor, type Question } from '../api/evaluation'
 import { issueFor, sentenceOf } from '../api/issues'
 import { TARGET_WORDS, type TargetKind } from '../machine/targets'
-import { startingAim, type Workbench } from '../machine/useWorkbench'
+import type { Workbench } from '../machine/useWorkbench'
 import { gearName } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import type { Quantity } from '../quantities/units'
@@ -64,13 +65,15 @@ const MATCH_TOLERANCE_PERCENT = 2
 export function TargetForm({ bench, target, onChange, error }: Props) {
   const kinds = kindsFor(bench).map((value) => ({ value, label: TARGET_WORDS[value] }))
   const values = target as unknown as Record<string, number | null> // fields differ by kind; FIELDS names them
-  const issue = (key: string) => issueFor(error, `target.${key}`) ?? issueFor(error, `aim.${key}`)
+  const issue = (key: string) => issueFor(error, `target.${key}`)
   const named = FIELDS[target.kind].some((f) => issue(f.key)) || issue('gearIndex')
-  const start = useMutation({ mutationFn: startAim })
+  const start = useMutation({
+    mutationFn: (kind: Question<'startingAim'>['kind']) => askFor(bench.asFitted, 'startingAim', { kind }),
+  })
   const begin = (kind: TargetKind) =>
     kind === 'matchSetup'
       ? onChange(matching(bench, bench.card.fitted.id, MATCH_TOLERANCE_PERCENT))
-      : start.mutate(startingAim(bench, kind), { onSuccess: onChange })
+      : start.mutate(kind, { onSuccess: onChange })
   return (
     <>
       <Group align="start" mt="sm" gap="sm">

@@ -36,6 +36,15 @@ export type RatioBandsInput = Schemas['RatioBandsInput']
 export type RatioBandsResult = Schemas['RatioBandsResult']
 export type RatioRanking = Schemas['RatioRanking']
 export type LoopPick = Schemas['LoopPick']
+export type Evaluation = Schemas['EvaluationAnswer']
+export type EvaluationParts = Schemas['EvaluationParts']
+export type EvaluationScope = Schemas['EvaluationScope']
+export type LoadsHeadline = Schemas['LoadsHeadline']
+export type StationHeadlines = Schemas['StationHeadlines']
+export type StationState = Schemas['StationState']
+export type LoopSearchChange = Schemas['LoopSearchChange']
+export type LoadsColumn = Schemas['LoadsColumn']
+export type SetQuestion = Schemas['SetQuestion']
 export type SetupComparisonInput = Schemas['SetupComparisonInput']
 export type SetupComparisonResult = Schemas['SetupComparisonResult']
 export type SetupFigures = Schemas['SetupFigures']
@@ -200,6 +209,9 @@ function refusal(problem: unknown, status: number): Error {
 
 type Signal = { signal?: AbortSignal }
 
+export const evaluate = (body: Schemas['EvaluationQuestion'], s: Signal = {}): Promise<Evaluation> =>
+  answered(client.POST('/api/evaluation', { body, ...s }))
+
 export const searchRatios = (body: RatioSearchInput, s: Signal = {}) =>
   answered(client.POST('/api/ratio/search', { body, ...s }))
 export const calculateRatioBands = (body: RatioBandsInput, s: Signal = {}) =>
@@ -270,8 +282,8 @@ export const addSetJob = ({ machineId, ...job }: SetJob) =>
       body: { machineId, ...job },
     }),
   )
-export const addJobEvents = ({ id, events }: { id: number; events: SentEvent[] }) =>
-  answered(client.POST('/api/jobs/{id}/events', { params: { path: { id } }, body: events }))
+export const addJobEvents = ({ id, ...body }: Schemas['VisitEvents'] & { id: number }) =>
+  answered(client.POST('/api/jobs/{id}/events', { params: { path: { id } }, body }))
 
 /** Hears a recording: a WAV file as it is. */
 export async function listen(

@@ -92,24 +92,24 @@ export function useComputed<I, R>(
 }
 
 /** The newest answer there was: a refused input has none of its own. */
-function useLastGood<R>(data: R | undefined): R | undefined {
+export function useLastGood<R>(data: R | undefined): R | undefined {
   const [last, setLast] = useState(data)
   if (data !== undefined && data !== last) setLast(data)
   return data ?? last
 }
 
-const AGAIN_MS = 3_000
+/** Where something can't be stored for now, nothing was: it is tried again until it can. */
+export const AGAIN = {
+  retry: (_: number, error: Error) => error instanceof api.StorageError && error.mayPass,
+  retryDelay: 3_000,
+}
 
-/**
- * A change of something stored; everything that may show it is read again. Where it can't be stored for now, nothing was:
- * it is tried again until it can.
- */
+/** A change of something stored; everything that may show it is read again. */
 export function useChange<V, R>(change: (value: V) => Promise<R>) {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: change,
-    retry: (_, error) => error instanceof api.StorageError && error.mayPass,
-    retryDelay: AGAIN_MS,
+    ...AGAIN,
     onSettled: () => cache.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'computed' }),
   })
 }

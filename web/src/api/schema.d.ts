@@ -2226,10 +2226,9 @@ export interface components {
             nearestAims?: null | components["schemas"]["PartOfNearestAimResult"];
             startingAim?: null | components["schemas"]["PartOfAimTarget"];
             startingSearch?: null | components["schemas"]["PartOfIReadOnlyListOfLoopSearch"];
-            search?: null | components["schemas"]["PartOfRatioSearchResult"];
+            search?: null | components["schemas"]["PartOfSearchAnswer"];
             followUps?: null | components["schemas"]["PartOfIReadOnlyListOfFollowUpTask"];
             fit?: null | components["schemas"]["PartOfLoopFitResult"];
-            pairFits?: null | components["schemas"]["PartOfIReadOnlyListOfPairFit"];
             neighbours?: null | components["schemas"]["PartOfNeighbourPairsResult"];
             combinations?: null | components["schemas"]["PartOfLoopCombinationsResult"];
             pairsForMove?: null | components["schemas"]["PartOfIReadOnlyListOfPairForMove"];
@@ -2267,7 +2266,6 @@ export interface components {
             search?: null | components["schemas"]["SearchQuestion"];
             followUps?: null | components["schemas"]["FollowUpsQuestion"];
             fit?: null | components["schemas"]["FitQuestion"];
-            pairFits?: null | components["schemas"]["PairFitsQuestion"];
             neighbours?: null | components["schemas"]["NeighboursQuestion"];
             combinations?: null | components["schemas"]["CombinationsQuestion"];
             pairsForMove?: null | components["schemas"]["PairsForMoveQuestion"];
@@ -2388,12 +2386,7 @@ export interface components {
         FitHeadline: {
             state: components["schemas"]["StationState"];
             without: null | components["schemas"]["NoFigure"];
-            /**
-             * Format: double
-             * @description Null where none is counted.
-             */
-            length?: null | number;
-            unit?: null | components["schemas"]["LengthUnit"];
+            length?: null | components["schemas"]["LengthInUnit"];
             /** @default false */
             isOffTheTrack: boolean;
         };
@@ -3115,6 +3108,12 @@ export interface components {
             nearest: components["schemas"]["LengthAtCentre"][];
             workings: components["schemas"]["Working"][];
         };
+        /** @description Of a chain or belt as it is counted. */
+        LengthInUnit: {
+            /** Format: double */
+            value: number;
+            unit: components["schemas"]["LengthUnit"];
+        };
         /** @description The handbooks' short form of a length in its three pieces, in links, belt teeth or mm. */
         LengthPieces: {
             /**
@@ -3140,8 +3139,11 @@ export interface components {
          * @enum {unknown}
          */
         LengthReason: "noneReaches" | "onlyOne" | "frontThird" | "leastChange" | "standardLength" | "mostReserve";
-        /** @enum {unknown} */
-        LengthUnit: "links" | "beltTeeth" | "mm" | null;
+        /**
+         * @description What a loop's length is counted in.
+         * @enum {unknown}
+         */
+        LengthUnit: "links" | "beltTeeth" | "mm";
         /**
          * @description Which side of its limit a value must keep to.
          * @enum {unknown}
@@ -3180,7 +3182,7 @@ export interface components {
             unjudged: null | components["schemas"]["Unjudged"];
         };
         /** @enum {unknown} */
-        LoadCheckKind: "breakingLoad" | "breakingLoadWithShock" | "pinPressure" | "toothJumping" | "chainSpeed" | "ripple" | "oddTeeth" | "wrap" | "rating" | "galling" | "slip" | "beltCount" | "beltSpeed" | "lowBeltSpeed" | "longDistance" | "shortDistance" | "smallestFront" | "smallPulley" | "beltPull" | "teethInMesh" | "toothJump" | null;
+        LoadCheckKind: "breakingLoad" | "breakingLoadWithShock" | "pinPressure" | "toothJumping" | "chainSpeed" | "ripple" | "oddTeeth" | "wrap" | "rating" | "galling" | "slip" | "beltCount" | "beltSpeed" | "lowBeltSpeed" | "longDistance" | "shortDistance" | "smallestFront" | "smallPulley" | "beltPull" | "teethInMesh" | "toothJump";
         /** @description What drives a drive and what it moves. Everything that is null has a default, or is not counted. */
         LoadSource: {
             /** @description The drive it belongs to. */
@@ -3278,8 +3280,9 @@ export interface components {
              * @default true
              */
             isJudged: boolean;
-            verdict?: null | components["schemas"]["Verdict"];
-            worst?: null | components["schemas"]["LoadCheckKind"];
+            /** @description Not applicable where it is not known or not judged. */
+            verdict?: components["schemas"]["Verdict"];
+            worst?: null | components["schemas"]["WorstCheck"];
             /**
              * Format: double
              * @description Null where none could be told.
@@ -4305,10 +4308,6 @@ export interface components {
             layout: components["schemas"]["LoopLayout"];
             pairs: components["schemas"]["WheelPair"][];
         };
-        /** @description Where the axle goes with pairs of the loop in view and the chain or belt that is on it. */
-        PairFitsQuestion: {
-            pairs: components["schemas"]["WheelPair"][];
-        };
         PairForMove: {
             /** Format: double */
             frontSize: number;
@@ -4348,205 +4347,298 @@ export interface components {
         /** @description What was known, or why not: one of both. */
         PartOfAimTarget: {
             answer: null | components["schemas"]["AimTarget"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfFixedCentreResult: {
             answer: null | components["schemas"]["FixedCentreResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfIReadOnlyListOfCheckMends: {
             answer: null | components["schemas"]["CheckMends"][];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfIReadOnlyListOfClosedDespite: {
             answer: null | components["schemas"]["ClosedDespite"][];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfIReadOnlyListOfFollowUpTask: {
             answer: null | components["schemas"]["FollowUpTask"][];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfIReadOnlyListOfLoadsColumn: {
             answer: null | components["schemas"]["LoadsColumn"][];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfIReadOnlyListOfLoopSearch: {
             answer: null | components["schemas"]["LoopSearch"][];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
-            refused?: null | components["schemas"]["InputIssue"][];
-        };
-        /** @description What was known, or why not: one of both. */
-        PartOfIReadOnlyListOfPairFit: {
-            answer: null | components["schemas"]["PairFit"][];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfIReadOnlyListOfPairForMove: {
             answer: null | components["schemas"]["PairForMove"][];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfIReadOnlyListOfWorking: {
             answer: null | components["schemas"]["Working"][];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfLengthForCentreResult: {
             answer: null | components["schemas"]["LengthForCentreResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfLoopAlternative: {
             answer: null | components["schemas"]["LoopAlternative"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfLoopCombinationsResult: {
             answer: null | components["schemas"]["LoopCombinationsResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfLoopDrawingFiles: {
             answer: null | components["schemas"]["LoopDrawingFiles"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfLoopFitResult: {
             answer: null | components["schemas"]["LoopFitResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfLoopLayout: {
             answer: null | components["schemas"]["LoopLayout"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfLoopLoadsResult: {
             answer: null | components["schemas"]["LoopLoadsResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfMachineDrivesResult: {
             answer: null | components["schemas"]["MachineDrivesResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfMover: {
             answer: null | components["schemas"]["Mover"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfNearestAimResult: {
             answer: null | components["schemas"]["NearestAimResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfNeighbourPairsResult: {
             answer: null | components["schemas"]["NeighbourPairsResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfPracticeReading: {
             answer: null | components["schemas"]["PracticeReading"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfRailResult: {
             answer: null | components["schemas"]["RailResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfRatioBandsResult: {
             answer: null | components["schemas"]["RatioBandsResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
-            refused?: null | components["schemas"]["InputIssue"][];
-        };
-        /** @description What was known, or why not: one of both. */
-        PartOfRatioSearchResult: {
-            answer: null | components["schemas"]["RatioSearchResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfRunningInResult: {
             answer: null | components["schemas"]["RunningInResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfSearchAnswer: {
+            answer: null | components["schemas"]["SearchAnswer"];
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfSetAdvice: {
             answer: null | components["schemas"]["SetAdvice"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfSetupComparisonResult: {
             answer: null | components["schemas"]["SetupComparisonResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfShaftHubCapacityResult: {
             answer: null | components["schemas"]["ShaftHubCapacityResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfSideMatchAnswer: {
             answer: null | components["schemas"]["SideMatchAnswer"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfStationHeadlines: {
             answer: null | components["schemas"]["StationHeadlines"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfStraightnessResult: {
             answer: null | components["schemas"]["StraightnessResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfSuspensionPlayResult: {
             answer: null | components["schemas"]["SuspensionPlayResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfThermalTensionResult: {
             answer: null | components["schemas"]["ThermalTensionResult"];
-            /** @description Fields by their path in the question of this part, in `Scope`, or in the stored `Machine`. */
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description Wheels of one loop as they were picked. */
@@ -5207,11 +5299,24 @@ export interface components {
             curve: components["schemas"]["FractionLeft"][];
             workings: components["schemas"]["Working"][];
         };
+        SearchAnswer: {
+            found: components["schemas"]["RatioSearchResult"];
+            /**
+             * @description Where the axle goes with the first pairs of the list and the chain or belt that is on it; empty where that is not known, or
+             *     two loops are chosen together.
+             */
+            fits: components["schemas"]["PairFit"][];
+        };
         /** @description Pairs that meet the aim. */
         SearchQuestion: {
             changes: components["schemas"]["LoopSearchChange"][];
             gears: number[];
             ranking: components["schemas"]["RatioRanking"];
+            /**
+             * Format: int32
+             * @description Of how many pairs, the first of the list, it is told where the axle goes; at most int PairFits.MostPairs.
+             */
+            rows: number;
             drag?: null | components["schemas"]["RatioWindow"];
             /** @default false */
             workings: boolean;
@@ -6736,8 +6841,21 @@ export interface components {
         };
         /** @enum {unknown} */
         Unjudged: "inputMissing" | "tableSilent" | "ruleDoesNotHold" | "notDecidedHere" | null;
-        /** @enum {unknown} */
-        Verdict: "fine" | "watch" | "stop" | "advice" | "notApplicable" | null;
+        /**
+         * @default notApplicable
+         * @enum {unknown}
+         */
+        Verdict: "fine" | "watch" | "stop" | "advice" | "notApplicable";
+        VisitAfter: {
+            /** @description As it stands after the events. */
+            visit: components["schemas"]["SetJob"];
+            evaluation: null | components["schemas"]["EvaluationAnswer"];
+        };
+        /** @description What happened at a visit, with what is to be known once it is written down. */
+        VisitEvents: {
+            events: components["schemas"]["SentEvent"][];
+            ask?: null | components["schemas"]["EvaluationQuestion"];
+        };
         /** @description What warmth does to the belt in view. */
         WarmthQuestion: {
             case: components["schemas"]["CaseMetal"];
@@ -6852,6 +6970,10 @@ export interface components {
              * @default false
              */
             isDefault: boolean;
+        };
+        /** @description What decides. */
+        WorstCheck: {
+            kind: components["schemas"]["LoadCheckKind"];
         };
         /** @description One wheel of a traced loop. */
         WrappedWheel: {
@@ -9209,7 +9331,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SentEvent"][];
+                "application/json": components["schemas"]["VisitEvents"];
             };
         };
         responses: {
@@ -9219,7 +9341,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SetJob"];
+                    "application/json": components["schemas"]["VisitAfter"];
                 };
             };
             /** @description Bad Request */

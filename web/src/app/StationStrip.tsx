@@ -1,7 +1,8 @@
 import { useEffect, useRef } from 'react'
 import { NavLink, useLocation, useNavigate } from 'react-router'
-import type { Station } from '../machine/station'
+import type { Headline, Station } from '../machine/station'
 import type { Workbench } from '../machine/useWorkbench'
+import { useUnits } from '../quantities/units'
 import { useShortcuts } from '../shell/shortcuts'
 import classes from './StationStrip.module.css'
 import { STATIONS } from './stations'
@@ -39,15 +40,21 @@ export function StationStrip({ bench }: { bench: Workbench }) {
 }
 
 function StationLink({ station, bench, search }: { station: Station; bench: Workbench; search: string }) {
-  const { figure, note, tone, state } = station.useHeadline(bench)
+  const units = useUnits()
+  const { data, error } = bench.headlines
+  const { figure, note, tone, state }: Headline = data
+    ? station.headline(data, bench, units)
+    : { figure: error ? 'not to be computed' : '…', state: 'open' }
   return (
     <NavLink
       to={{ pathname: station.path, search }}
       className={classes.station}
       data-done={state === 'done' || undefined}
-      data-again={state === 'again' || undefined}
+      data-again={state === 'lookAgain' || undefined}
     >
-      <span className={classes.number}>{state === 'again' ? '↻' : state === 'done' ? '✓' : station.key}</span>
+      <span className={classes.number}>
+        {state === 'lookAgain' ? '↻' : state === 'done' ? '✓' : station.key}
+      </span>
       <span>
         <b>{station.name}</b>
         <span className={`num ${classes.figure}`}>

@@ -1,7 +1,6 @@
 import { TextInput } from '@mantine/core'
 import { useState } from 'react'
-import { findCombinations } from '../api/client'
-import { useComputed, useStock } from '../api/queries'
+import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { breakText, supplyOf } from '../machine/supplyWords'
 import type { Workbench } from '../machine/useWorkbench'
 import { pairText } from '../machine/words'
@@ -21,28 +20,20 @@ const FIRST_ROWS = 14
 /** Every front, rear and length that can be had and that closes on the adjuster. */
 export default function CombinationsPanel({ bench, fit }: { bench: Workbench; fit: Fit }) {
   const units = useUnits()
-  const stock = useStock().data
   const [fronts, setFronts] = useState('')
   const [rears, setRears] = useState('')
   const [lengths, setLengths] = useState('')
   const [isAll, setAll] = useState(false)
-  const { layout } = fit
-  const [f, r, l] = [parseCounts(fronts), parseCounts(rears), parseCounts(lengths)]
-  const fitted = bench.card.fitted.loops.find((c) => c.loopKey === fit.loop.loopKey)
-  const answer = useComputed(
+  const [typedFronts, typedRears, typedLengths] = useDebouncedDraft([fronts, rears, lengths])
+  const [f, r, l] = [
+    parseCounts(typedFronts ?? ''),
+    parseCounts(typedRears ?? ''),
+    parseCounts(typedLengths ?? ''),
+  ]
+  const answer = useEvaluation(
+    bench.asFitted,
     'combinations',
-    layout && fitted && stock && f && r && l
-      ? {
-          drive: bench.drive,
-          fitted,
-          layout,
-          fronts: f,
-          rears: r,
-          lengths: l,
-          stock: stock.map((s) => s.wheel),
-        }
-      : undefined,
-    findCombinations,
+    f && r && l ? { fronts: f, rears: r, lengths: l, layout: fit.question?.layout ?? null } : undefined,
   )
   const found = answer.data
   const unit = UNIT_WORDS[fit.loop.medium === 'chain' ? 'links' : 'beltTeeth']

@@ -1,8 +1,10 @@
 import { Button, Group, Switch } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { lazy, Suspense, useDeferredValue, useState } from 'react'
-import { drawLoop, type LoopLayout } from '../api/client'
+import type { LoopLayout } from '../api/client'
+import { askFor } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
+import { PartWorking } from '../machine/PartWorking'
 import { SetupActions } from '../machine/SetupActions'
 import { useBench, type Workbench } from '../machine/useWorkbench'
 import { isToothed } from '../machine/words'
@@ -13,7 +15,6 @@ import { EmptyState } from '../shell/EmptyState'
 import { Panel } from '../shell/Panel'
 import { saveAs } from '../shell/saveAs'
 import { WhyButton } from '../shell/WhyButton'
-import { WorkingDialog } from '../shell/WorkingDialog'
 import { ClearancePanel } from './ClearancePanel'
 import { FixedCentrePanel } from './FixedCentrePanel'
 import { LengthsTable } from './LengthsTable'
@@ -131,7 +132,7 @@ export default function FitView() {
         {bench.shown.isFitted && followUps}
         {answer && <LoopPanel bench={bench} fit={fit} answer={answer} />}
         {answer && <ClearancePanel answer={answer} isStale={fit.answer.isStale} />}
-        <SuspensionPanel fit={fit} />
+        <SuspensionPanel bench={bench} fit={fit} />
         {tools}
         <Panel title="These wheels">
           <p>
@@ -181,8 +182,8 @@ function Picture({
   const stored = layoutOf(bench, fit.loop)
   const save = async (kind: 'svg' | 'dxf') => {
     try {
-      if (!fit.input) return
-      const files = await drawLoop(fit.input)
+      if (!fit.question) return
+      const files = await askFor(bench.subject, 'drawing', fit.question)
       const name = `${bench.card.machine.name} ${fit.loop.name}.${kind}`
       saveAs(name, files[kind], kind === 'svg' ? 'image/svg+xml' : 'image/vnd.dxf')
     } catch (error) {
@@ -258,8 +259,15 @@ function Picture({
           </p>
         </>
       )}
-      {isWorking && answer && (
-        <WorkingDialog title="Working: fit" workings={answer.workings} onClose={() => setWorking(false)} />
+      {isWorking && fit.question && (
+        <PartWorking
+          title="Working: fit"
+          bench={bench}
+          part="fit"
+          question={fit.question}
+          of={(told) => told.workings}
+          onClose={() => setWorking(false)}
+        />
       )}
     </Panel>
   )

@@ -1,8 +1,8 @@
 import { Group, Switch } from '@mantine/core'
 import { useState } from 'react'
-import { findFixedCentrePairs, type LoopFitResult } from '../api/client'
+import type { LoopFitResult } from '../api/client'
+import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
-import { useComputed } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { pairText } from '../machine/words'
 import { fixed, plain, signed } from '../quantities/format'
@@ -29,22 +29,12 @@ export function FixedCentrePanel({
   const units = useUnits()
   const [slack, setSlack] = useState<number>()
   const [halfLinks, setHalfLinks] = useState(false)
-  const { search, loopKey } = fit.loop
-  const pairs = useComputed(
-    'fixed-centre',
-    {
-      drive: bench.drive,
-      loopKey,
-      centreMm: answer.centreMm,
-      frontMin: search.frontMin,
-      frontMax: search.frontMax,
-      rearMin: search.rearMin,
-      rearMax: search.rearMax,
-      mostSlackMm: slack ?? null,
-      halfLinks,
-    },
-    findFixedCentrePairs,
-  )
+  const { loopKey } = fit.loop
+  const pairs = useEvaluation(bench.subject, 'fixedCentre', {
+    mostSlackMm: useDebouncedDraft(slack) ?? null,
+    halfLinks,
+    layout: fit.question?.layout ?? null,
+  })
   const rows = pairs.data?.pairs ?? []
   return (
     <Panel

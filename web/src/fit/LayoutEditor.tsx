@@ -1,7 +1,8 @@
 import { Button, Group, Modal, Select } from '@mantine/core'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
-import { type LoopLayout, type Mover, startMover } from '../api/client'
+import type { LoopLayout, Mover } from '../api/client'
+import { askFor } from '../api/evaluation'
 import { issueFor, sentenceOf } from '../api/issues'
 import editor from '../machine/MachineEditor.module.css'
 import { useMachineSave } from '../machine/useMachineSave'
@@ -41,7 +42,7 @@ export default function LayoutEditor({
   // Where a way begins and which way it tightens is the core's to say.
   const start = useMutation({
     mutationFn: ({ kind, wheel = null }: { kind: Mover['kind']; wheel?: string | null }) =>
-      startMover({ drive: bench.drive, choice: fit.choice, layout: draft, kind, wheel }),
+      askFor(bench.subject, 'startingMover', { layout: draft, kind, wheel }),
     onSuccess: (mover) => setDraft((now) => ({ ...now, mover })),
   })
   return (

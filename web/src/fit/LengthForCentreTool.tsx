@@ -1,7 +1,7 @@
 import { useState } from 'react'
-import { findLengthForCentre } from '../api/client'
+import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor } from '../api/issues'
-import { useComputed } from '../api/queries'
+import { PartWorking } from '../machine/PartWorking'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed, plain, signed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
@@ -11,7 +11,6 @@ import { Outdated } from '../shell/Outdated'
 import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
-import { WorkingDialog } from '../shell/WorkingDialog'
 import type { Fit } from './useFit'
 import { lengthText, UNIT_WORDS } from './words'
 
@@ -21,12 +20,11 @@ export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit
   const [centre, setCentre] = useState<number>()
   const [isWorking, setWorking] = useState(false)
   const wanted = centre ?? fit.answer.data?.centreMm
-  const { data, of, error, isStale } = useComputed(
-    'length-for-centre',
-    wanted === undefined
-      ? undefined
-      : { drive: bench.drive, choice: fit.choice, centreMm: wanted, halfLinks: false },
-    findLengthForCentre,
+  const centreMm = useDebouncedDraft(wanted)
+  const { data, of, error, isStale } = useEvaluation(
+    bench.subject,
+    'lengthForCentre',
+    centreMm === undefined ? undefined : { centreMm },
   )
   return (
     <>
@@ -96,10 +94,13 @@ export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit
           )}
         </Outdated>
       )}
-      {isWorking && data && (
-        <WorkingDialog
+      {isWorking && of && (
+        <PartWorking
           title="Working: length for a centre"
-          workings={data.workings}
+          bench={bench}
+          part="lengthForCentre"
+          question={of}
+          of={(told) => told.workings}
           onClose={() => setWorking(false)}
         />
       )}

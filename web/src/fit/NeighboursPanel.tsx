@@ -1,23 +1,22 @@
-import { fitNeighbours } from '../api/client'
-import { useComputed } from '../api/queries'
+import { useEvaluation } from '../api/evaluation'
 import type { Workbench } from '../machine/useWorkbench'
+import { pairKey } from '../machine/words'
 import { fixed, plain, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import classes from './NeighboursPanel.module.css'
 import { PairsForMove } from './PairsForMove'
-import { type Fit, pairKey } from './useFit'
+import type { Fit } from './useFit'
 import { moveText } from './words'
 
 /** Both sides of an odd change: the pairs around the one in view, with the same chain or belt. */
 export default function NeighboursPanel({ bench, fit }: { bench: Workbench; fit: Fit }) {
   const units = useUnits()
-  const { data, isStale } = useComputed(
+  const { data, isStale } = useEvaluation(
+    bench.subject,
     'neighbours',
-    // Where the mover is dragged to changes nothing here.
-    fit.input && { ...fit.input, travelMm: null },
-    fitNeighbours,
+    fit.question && { halfLinks: fit.question.halfLinks, layout: fit.question.layout },
   )
   const length = fit.choice.links ?? fit.choice.lengthMm
   if (!data || length === null || length === undefined) return null

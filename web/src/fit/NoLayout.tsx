@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core'
-import { changeMachine, startLayout } from '../api/client'
+import { changeMachine } from '../api/client'
+import { askFor } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
@@ -10,7 +11,7 @@ import type { Fit } from './useFit'
 export function NoLayout({ bench, fit }: { bench: Workbench; fit: Fit }) {
   const { machine, fitted } = bench.card
   const start = useChange(async () => {
-    const layout = await startLayout({ drive: bench.drive, choice: fit.choice, kind: machine.kind })
+    const layout = await askFor(bench.subject, 'startingLayout', {})
     return changeMachine({
       machine: { ...machine, layouts: [...(machine.layouts ?? []), layout] },
       fitted: fitted.loops,

@@ -1,7 +1,6 @@
 import { useState } from 'react'
-import { findPairsForMove } from '../api/client'
+import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor } from '../api/issues'
-import { useComputed } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { pairText } from '../machine/words'
 import { signed } from '../quantities/format'
@@ -16,13 +15,11 @@ import type { Fit } from './useFit'
 export function PairsForMove({ bench, fit }: { bench: Workbench; fit: Fit }) {
   const units = useUnits()
   const [move, setMove] = useState<number>()
-  const fitted = bench.card.fitted.loops.find((c) => c.loopKey === fit.loop.loopKey)
-  const { data, of, error, isStale } = useComputed(
-    'pairs-for-move',
-    move === undefined || !fitted || !fit.layout
-      ? undefined
-      : { drive: bench.drive, fitted, layout: fit.layout, moveMm: move },
-    findPairsForMove,
+  const moveMm = useDebouncedDraft(move)
+  const { data, of, error, isStale } = useEvaluation(
+    bench.asFitted,
+    'pairsForMove',
+    moveMm === undefined ? undefined : { moveMm, layout: fit.question?.layout ?? null },
   )
   const decimals = units.system === 'inch' ? 3 : 1
   return (

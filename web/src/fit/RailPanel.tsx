@@ -1,14 +1,7 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { lazy, Suspense, useState } from 'react'
-import {
-  type Drive,
-  explainSpacers,
-  type FilledShaft,
-  layRail,
-  type RailShaft,
-  type ShaftWidths,
-} from '../api/client'
-import { useComputed, useSpacers } from '../api/queries'
+import type { FilledShaft, RailShaft, ShaftWidths } from '../api/client'
+import { useEvaluation } from '../api/evaluation'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed, plain, signed } from '../quantities/format'
 import { type Units, useUnits } from '../quantities/units'
@@ -30,7 +23,6 @@ export default function RailPanel({ bench }: { bench: Workbench }) {
   const units = useUnits()
   const { machine } = bench.card
   const { drive } = bench
-  const spacers = useSpacers().data
   const [shaft, setShaft] = useState<string>()
   const [wayIndex, setWay] = useState(0)
   const [edited, setEdited] = useState<string>()
@@ -38,21 +30,7 @@ export default function RailPanel({ bench }: { bench: Workbench }) {
   const decimals = decimalsOf(units)
   const loops = drive.stages.filter((s) => s.kind === 'loop')
   const measured = (machine.shafts ?? []).filter((s) => s.driveKey === drive.key)
-  const rail = useComputed(
-    'rail',
-    spacers && measured.length > 0
-      ? {
-          drive,
-          loops: bench.shown.loops.filter((c) => loops.some((l) => l.key === c.loopKey)),
-          layouts: (machine.layouts ?? []).filter((l) => loops.some((s) => s.key === l.loopKey)),
-          // One drawer for the whole machine: what another drive's shafts take is not there for these.
-          shafts: machine.shafts ?? [],
-          otherDrives: machine.drives.filter((d) => d.key !== drive.key),
-          spacers: spacers.map(({ thicknessMm, boreMm, count }) => ({ thicknessMm, boreMm, count })),
-        }
-      : undefined,
-    layRail,
-  )
+  const rail = useEvaluation(bench.subject, 'rail', measured.length > 0 ? {} : undefined)
   const names = [...new Set(loops.flatMap((l) => [l.drivingShaft, l.drivenShaft]))]
   const chosen = shaft !== undefined && names.includes(shaft) ? shaft : (measured[0]?.shaft ?? names[0])
   const inView = rail.data?.shafts.find((s) => s.widths.shaft === chosen)
@@ -127,7 +105,7 @@ export default function RailPanel({ bench }: { bench: Workbench }) {
         </Suspense>
       )}
       {isWorking && way && inView && (
-        <StackWorking drive={drive} shaft={inView.widths} way={way} onClose={() => setWorking(false)} />
+        <StackWorking bench={bench} shaft={inView.widths} way={way} onClose={() => setWorking(false)} />
       )}
     </Panel>
   )
@@ -135,27 +113,29 @@ export default function RailPanel({ bench }: { bench: Workbench }) {
 
 /** How the rows of one stack came about. */
 function StackWorking({
-  drive,
+  bench,
   shaft,
   way,
   onClose,
 }: {
-  drive: Drive
+  bench: Workbench
   shaft: ShaftWidths
   way: FilledShaft
   onClose: () => void
 }) {
-  const workings = useComputed(
-    'spacer-workings',
-    {
-      drive,
-      shaft,
-      gapsMm: way.gaps.map((g) => g.piecesMm),
-      turned: way.sprockets.map((s) => s.isTurned),
-    },
-    explainSpacers,
+  const workings = useEvaluation(bench.asFitted, 'stackWorkings', {
+    shaft: shaft.shaft,
+    gapsMm: way.gaps.map((g) => g.piecesMm),
+    turned: way.sprockets.map((s) => s.isTurned),
+  })
+  return (
+    <WorkingDialog
+      title={`Working: ${shaft.shaft}`}
+      workings={workings.data}
+      error={workings.error}
+      onClose={onClose}
+    />
   )
-  return <WorkingDialog title={`Working: ${shaft.shaft}`} workings={workings.data ?? []} onClose={onClose} />
 }
 
 /** The stacks that do it, best first; or what is missing for one. */

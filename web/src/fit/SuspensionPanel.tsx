@@ -1,40 +1,35 @@
 import { useElementSize } from '@mantine/hooks'
 import { useState } from 'react'
-import { calculateSuspensionPlay, type SuspensionPlayResult } from '../api/client'
+import type { SuspensionPlayResult } from '../api/client'
+import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
-import { useComputed } from '../api/queries'
+import { PartWorking } from '../machine/PartWorking'
+import type { Workbench } from '../machine/useWorkbench'
 import { fixed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import { WhyButton } from '../shell/WhyButton'
-import { WorkingDialog } from '../shell/WorkingDialog'
 import classes from './SuspensionPanel.module.css'
 import type { Fit } from './useFit'
 
 /** Free play while the suspension moves: the curve, the tightest place, and what to set on the stand. */
-export function SuspensionPanel({ fit }: { fit: Fit }) {
+export function SuspensionPanel({ bench, fit }: { bench: Workbench; fit: Fit }) {
   const units = useUnits()
   const [least, setLeast] = useState<number>()
   const [set, setSet] = useState<number>()
   const [isWorking, setWorking] = useState(false)
-  const { input } = fit
-  const answer = useComputed(
-    'suspension',
-    input?.layout.swingArm
-      ? {
-          drive: input.drive,
-          choice: input.choice,
-          layout: input.layout,
-          travelMm: input.travelMm,
-          playOnStandMm: set ?? null,
-          leastPlayMm: least ?? null,
-        }
-      : undefined,
-    calculateSuspensionPlay,
-  )
+  const [playOnStandMm, leastPlayMm] = useDebouncedDraft([set ?? null, least ?? null] as const)
+  const hasArm = fit.layout?.swingArm != null
+  const question = {
+    travelMm: fit.question?.travelMm ?? null,
+    playOnStandMm,
+    leastPlayMm,
+    layout: fit.question?.layout ?? null,
+  }
+  const answer = useEvaluation(bench.subject, 'suspension', hasArm ? question : undefined)
   const play = answer.data
-  if (!input?.layout.swingArm) return null
+  if (!hasArm) return null
   const mm = (value: number) => units.show('fine', value)
   return (
     <Panel
@@ -85,9 +80,12 @@ export function SuspensionPanel({ fit }: { fit: Fit }) {
         </p>
       )}
       {isWorking && play && (
-        <WorkingDialog
+        <PartWorking
           title="Working: suspension"
-          workings={play.workings}
+          bench={bench}
+          part="suspension"
+          question={question}
+          of={(told) => told.workings}
           onClose={() => setWorking(false)}
         />
       )}

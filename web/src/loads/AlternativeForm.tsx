@@ -18,6 +18,7 @@ export function AlternativeForm({
   stored,
   answer,
   refusal,
+  at,
   onChange,
   onDone,
 }: {
@@ -27,6 +28,8 @@ export function AlternativeForm({
   stored: LoopAlternative | undefined
   answer: LoopLoadsResult | undefined
   refusal: unknown
+  /** Where it stands in what was asked. */
+  at: string
   onChange: (alternative: LoopAlternative) => void
   onDone: () => void
 }) {
@@ -55,7 +58,7 @@ export function AlternativeForm({
       unit="teeth"
       value={alternative[key]}
       onChange={(value) => value !== undefined && set({ [key]: value })}
-      error={issueFor(refusal, `alternative.${key}`)}
+      error={issueFor(refusal, `${at}.${key}`)}
     />
   )
   return (
@@ -67,7 +70,7 @@ export function AlternativeForm({
           label="Name"
           value={alternative.name}
           onChange={(event) => set({ name: event.currentTarget.value })}
-          error={issueFor(refusal, 'alternative.name')}
+          error={issueFor(refusal, `${at}.name`)}
         />
         {standards && (
           <Select
@@ -77,7 +80,7 @@ export function AlternativeForm({
             data={standards}
             value={alternative.standard}
             onChange={(standard) => standard && set({ standard })}
-            error={issueFor(refusal, 'alternative.standard')}
+            error={issueFor(refusal, `${at}.standard`)}
           />
         )}
         {size('Front', 'frontSize')}
@@ -88,7 +91,7 @@ export function AlternativeForm({
         strength={alternative.strength}
         assumed={answer?.assumed}
         refusal={refusal}
-        at="alternative.strength"
+        at={`${at}.strength`}
         onChange={(part) => set({ strength: { ...alternative.strength, ...part } })}
       />
       <DraftBar

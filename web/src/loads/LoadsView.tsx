@@ -1,10 +1,11 @@
 import { SegmentedControl } from '@mantine/core'
-import { useDeferredValue, useState } from 'react'
-import { type LoopLoadsResult, mendLoads, type PointLoads } from '../api/client'
+import { useState } from 'react'
+import type { LoopLoadsResult, PointLoads } from '../api/client'
+import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
-import { useComputed } from '../api/queries'
 import { LoopChoiceBar } from '../fit/LoopChoiceBar'
 import { useFit } from '../fit/useFit'
+import { PartWorking } from '../machine/PartWorking'
 import { SetupActions } from '../machine/SetupActions'
 import { useBench } from '../machine/useWorkbench'
 import { isToothed } from '../machine/words'
@@ -14,7 +15,6 @@ import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
 import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
-import { WorkingDialog } from '../shell/WorkingDialog'
 import { EfficiencyPanel } from './EfficiencyPanel'
 import { FrictionPanel } from './FrictionPanel'
 import { LifePanel } from './LifePanel'
@@ -39,10 +39,9 @@ export default function LoadsView() {
   // What was typed belongs to the loop and the stored state it was typed over.
   const of = JSON.stringify([bench.loops.at(-1)?.loopKey, bench.card.machine.loads])
   const draft = tried?.of === of ? tried.parts : null
-  const loads = useLoads(bench, useDeferredValue(draft))
+  const loads = useLoads(bench, useDebouncedDraft(draft))
   const fit = useFit(bench)
-  const isAsked = draft !== null || loads?.loop.isPullKnown === true
-  const mends = useComputed('mends', isAsked ? loads?.input : undefined, mendLoads)
+  const mends = useEvaluation(bench.subject, 'mends', loads?.isAsked ? loads.question : undefined)
   if (!loads)
     return (
       <EmptyState title="This machine has no loop.">
@@ -105,7 +104,7 @@ export default function LoadsView() {
           />
         )}
         {answer?.chart && <RatingPanel answer={answer} chart={answer.chart} />}
-        {isAsked && <TrialsPanel bench={bench} loads={loads} />}
+        {loads.isAsked && <TrialsPanel bench={bench} loads={loads} />}
         {answer && <ShaftHubPanel bench={bench} loads={loads} answer={answer} />}
       </div>
       <div className={work.column}>
@@ -144,7 +143,14 @@ export default function LoadsView() {
         </Panel>
       </div>
       {isWorking && answer && (
-        <WorkingDialog title="Working: loads" workings={answer.workings} onClose={() => setWorking(false)} />
+        <PartWorking
+          title="Working: loads"
+          bench={bench}
+          part="loads"
+          question={loads.question}
+          of={(told) => told.workings}
+          onClose={() => setWorking(false)}
+        />
       )}
     </div>
   )

@@ -1,8 +1,8 @@
 import { Select } from '@mantine/core'
 import { useState } from 'react'
-import { carryTorque, type LoopJoint, type LoopLoadsResult, type ShaftHubCapacityInput } from '../api/client'
+import type { LoopJoint, LoopLoadsResult, ShaftHubCapacityInput } from '../api/client'
+import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor } from '../api/issues'
-import { useComputed } from '../api/queries'
 import { DraftBar } from '../machine/DraftBar'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed } from '../quantities/format'
@@ -97,16 +97,18 @@ export function ShaftHubPanel({
         proofTorqueNm: typed.proofTorqueNm ?? null,
       }
     : undefined
-  const answer = useComputed(
-    'shaft-hub-capacity',
-    joint && {
-      carrier: joint.carrier,
-      torqueNm: otherTorqueNm ?? torqueNm,
-      yieldMpa: joint.yieldMpa,
-      proofTorqueNm: joint.proofTorqueNm,
-      liftsOrFlies: loads.parts.source.liftsOrFlies,
-    },
-    carryTorque,
+  const answer = useEvaluation(
+    bench.subject,
+    'shaftHub',
+    useDebouncedDraft(
+      joint && {
+        carrier: joint.carrier,
+        torqueNm: otherTorqueNm ?? null,
+        yieldMpa: joint.yieldMpa,
+        proofTorqueNm: joint.proofTorqueNm,
+        ...loads.question,
+      },
+    ),
   )
   const result = known ? answer.data : undefined
   return (

@@ -2,16 +2,9 @@ import { Select } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
-import {
-  type AlternativeStart,
-  type LoadsInput,
-  type LoopAlternative,
-  type LoopSummary,
-  loadLoop,
-  startAlternative,
-} from '../api/client'
+import type { LoadsColumn, LoopAlternative, LoopSummary } from '../api/client'
+import { askFor, useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
-import { useComputed } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { MEDIUM_WORDS } from '../machine/words'
 import { useUnits } from '../quantities/units'
@@ -19,12 +12,9 @@ import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import { AlternativeForm } from './AlternativeForm'
 import { FIGURES } from './figures'
-import { type Loads, loadsInput } from './useLoads'
+import type { Loads } from './useLoads'
 
-const MOST_BESIDE = 4
-
-const loadAll = (inputs: LoadsInput[], s: { signal: AbortSignal }) =>
-  Promise.all(inputs.map((i) => loadLoop(i, s)))
+const MOST_ALTERNATIVES = 3
 
 /** An alternative in the form: one that is stored, by its place, or a new one. */
 interface Draft {
@@ -35,10 +25,10 @@ interface Draft {
 /** As fitted and up to four beside it: trials with the same chain or belt, and chains or belts of another kind. */
 export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }) {
   const units = useUnits()
-  const { card, drive } = bench
+  const { card } = bench
   const [draft, setDraft] = useState<Draft | null>(null)
   const start = useMutation({
-    mutationFn: (asked: AlternativeStart) => startAlternative(asked),
+    mutationFn: (medium: LoopSummary['medium']) => askFor(bench.asFitted, 'startingAlternative', { medium }),
     onSuccess: (alternative) => setDraft({ place: null, alternative }),
     onError: (error) => notifications.show({ color: 'red', message: sentenceOf(error) }),
   })
@@ -50,34 +40,17 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
       ? [...stored, draft.alternative]
       : stored.map((a, i) => (i === draft.place ? draft.alternative : a))
     : stored
-  const trials = bench.trials.slice(0, Math.max(0, MOST_BESIDE - beside.length))
-  const asFitted = loadsInput(card, drive, card.fitted, loads.parts)
-  const columns = [
-    { key: 'fitted', name: 'as fitted', input: asFitted, place: null },
-    ...trials.map((s) => ({
-      key: `trial ${s.id}`,
-      name: s.name,
-      input: loadsInput(card, drive, s, loads.parts),
-      place: null,
-    })),
-    ...beside.map((alternative, place) => ({
-      key: `other ${place}`,
-      name: alternative.name || MEDIUM_WORDS[alternative.medium],
-      input: { ...asFitted, alternative },
-      place,
-    })),
-  ]
-  const answer = useComputed(
-    'trial-loads',
-    columns.length > 1 ? columns.map((c) => c.input) : undefined,
-    loadAll,
-  )
-  // Answers of an earlier list of columns do not belong to this one's heads.
-  const results = answer.data?.length === columns.length ? answer.data : undefined
-  const begin = (medium: LoopSummary['medium']) => {
-    const choice = card.fitted.loops.find((c) => c.loopKey === loads.loop.loopKey)
-    if (choice) start.mutate({ drive, choice, medium })
-  }
+  const answer = useEvaluation(bench.asFitted, 'loadsBeside', {
+    source: loads.question.source,
+    strength: loads.question.strength,
+    alternatives: useDebouncedDraft(draft ? beside : null),
+  })
+  const columns = answer.data && answer.data.length > 1 ? answer.data : undefined
+  const at = draft?.place ?? stored.length
+  /** Nobody has named it yet: then it is what it is. */
+  const nameOf = ({ name, alternative }: LoadsColumn) =>
+    name || MEDIUM_WORDS[beside[alternative ?? 0]?.medium ?? 'chain']
+  const begin = (medium: LoopSummary['medium']) => start.mutate(medium)
   return (
     <Panel title="Side by side" isStale={answer.isStale}>
       {answer.error ? (
@@ -85,7 +58,7 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
           {sentenceOf(answer.error)}
         </p>
       ) : null}
-      {results && (
+      {columns && (
         <div className={table.scroll}>
           <table className={`${table.table} ${table.heads}`}>
             <thead>
@@ -94,19 +67,22 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
                   <span className="visually-hidden">figure</span>
                 </th>
                 {columns.map((c) => (
-                  <th scope="col" key={c.key}>
-                    {c.place !== null && stored[c.place] ? (
+                  <th scope="col" key={keyOf(c)}>
+                    {c.alternative != null && stored[c.alternative] ? (
                       <button
                         type="button"
                         className={table.pick}
                         onClick={() =>
-                          setDraft({ place: c.place, alternative: stored[c.place ?? 0] as LoopAlternative })
+                          setDraft({
+                            place: c.alternative ?? null,
+                            alternative: stored[c.alternative ?? 0] as LoopAlternative,
+                          })
                         }
                       >
-                        {c.name}
+                        {nameOf(c)}
                       </button>
                     ) : (
-                      c.name
+                      nameOf(c)
                     )}
                   </th>
                 ))}
@@ -116,9 +92,9 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
               {FIGURES.map(([name, tell]) => (
                 <tr key={name}>
                   <th scope="row">{name}</th>
-                  {results.map((r, i) => (
-                    <td key={columns[i]?.key} className="num">
-                      {tell(r, units)}
+                  {columns.map((c) => (
+                    <td key={keyOf(c)} className="num">
+                      {tell(c.loads, units)}
                     </td>
                   ))}
                 </tr>
@@ -132,13 +108,14 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
           bench={bench}
           alternative={draft.alternative}
           stored={draft.place === null ? undefined : stored[draft.place]}
-          answer={results?.at(draft.place === null ? -1 : draft.place - stored.length)}
+          answer={columns?.find((c) => c.alternative === at)?.loads}
+          at={`alternatives[${at}]`}
           refusal={answer.error}
           onChange={(alternative) => setDraft({ ...draft, alternative })}
           onDone={() => setDraft(null)}
         />
       ) : (
-        beside.length < MOST_BESIDE - 1 && (
+        beside.length < MOST_ALTERNATIVES && (
           <div data-no-print>
             <Select
               size="xs"
@@ -155,3 +132,5 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
     </Panel>
   )
 }
+
+const keyOf = ({ setupId, alternative }: LoadsColumn) => `${setupId ?? ''} ${alternative ?? ''}`

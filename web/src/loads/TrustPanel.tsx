@@ -1,15 +1,15 @@
 import { Select } from '@mantine/core'
 import { useState } from 'react'
-import { type LoopLoadsResult, loadLoop } from '../api/client'
+import type { LoopLoadsResult } from '../api/client'
+import { useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
-import { useComputed, useMachines } from '../api/queries'
+import { useMachines } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import { FIGURES } from './figures'
 import { KnownChainFields } from './KnownChainFields'
-import { loadsInput, partsOf } from './useLoads'
 
 const TYPED = 'typed'
 
@@ -24,13 +24,14 @@ export function TrustPanel({ bench, answer }: { bench: Workbench; answer: LoopLo
       card.summary.loops.map((loop) => ({ card, loop, value: `${card.machine.id}~${loop.loopKey}` })),
     )
   const other = others.find((o) => o.value === chosen)
-  const drive = other?.card.machine.drives.find((d) => d.key === other.loop.driveKey)
-  const known = useComputed(
-    'trusted-loads',
-    other &&
-      drive &&
-      loadsInput(other.card, drive, other.card.fitted, partsOf(other.card, drive, other.loop)),
-    loadLoop,
+  const known = useEvaluation(
+    {
+      machineId: other?.card.machine.id ?? null,
+      practiceMachine: null,
+      scope: { loopKeys: other ? [other.loop.loopKey] : [] },
+    },
+    'loads',
+    other && {},
   )
   const theirs = known.data
   const isChain = bench.loops.at(-1)?.medium === 'chain'

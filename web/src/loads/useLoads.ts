@@ -1,15 +1,14 @@
-import {
-  type Drive,
-  type LoadSource,
-  type LoadsInput,
-  type LoopLoadsResult,
-  type LoopStrength,
-  type LoopSummary,
-  loadLoop,
-  type MachineCard,
+import type {
+  Drive,
+  LoadSource,
+  LoopLoadsResult,
+  LoopStrength,
+  LoopSummary,
+  MachineCard,
 } from '../api/client'
-import { type Computed, useComputed } from '../api/queries'
-import type { Shown, Workbench } from '../machine/useWorkbench'
+import { type Question, useEvaluation } from '../api/evaluation'
+import type { Computed } from '../api/queries'
+import type { Workbench } from '../machine/useWorkbench'
 
 type StoredLoads = NonNullable<MachineCard['machine']['loads']>
 
@@ -22,7 +21,9 @@ export interface LoadParts {
 export interface Loads {
   loop: LoopSummary
   parts: LoadParts
-  input: LoadsInput
+  question: Question<'loads'>
+  /** False where nobody has said how hard it is pulled: then there is nothing to ask for. */
+  isAsked: boolean
   answer: Computed<LoopLoadsResult>
 }
 
@@ -30,14 +31,12 @@ export interface Loads {
  * The loads of the loop in view.
  * @param draft What is being tried and not stored yet, in place of the stored parts.
  */
-export function useLoads(bench: Workbench, draft: LoadParts | null = null): Loads | undefined {
+export function useLoads(bench: Workbench, draft: LoadParts | null): Loads | undefined {
   const loop = bench.loops.at(-1)
-  const parts = loop && (draft ?? partsOf(bench.card, bench.drive, loop))
-  const input = loop && parts && loadsInput(bench.card, bench.drive, bench.shown, parts)
-  // Nobody has said how hard it is pulled: then there is nothing to ask for.
-  const isKnown = draft !== null || loop?.isPullKnown === true
-  const answer = useComputed('loads', isKnown ? input : undefined, loadLoop)
-  return loop && parts && input && { loop, parts, input, answer }
+  const question = { source: draft?.source ?? null, strength: draft?.strength ?? null }
+  const isAsked = draft !== null || loop?.isPullKnown === true
+  const answer = useEvaluation(bench.subject, 'loads', isAsked ? question : undefined)
+  return loop && { loop, parts: draft ?? partsOf(bench.card, bench.drive, loop), question, isAsked, answer }
 }
 
 /** What is stored of a machine's loads, with some of it changed. */
@@ -53,7 +52,7 @@ export const loadsWith = (
 })
 
 /** As stored, or nothing known. */
-export function partsOf({ machine }: MachineCard, drive: Drive, loop: LoopSummary): LoadParts {
+function partsOf({ machine }: MachineCard, drive: Drive, loop: LoopSummary): LoadParts {
   return {
     source: machine.loads?.sources.find((s) => s.driveKey === drive.key) ?? {
       driveKey: drive.key,
@@ -64,22 +63,5 @@ export function partsOf({ machine }: MachineCard, drive: Drive, loop: LoopSummar
       strands: 1,
       extraHalfTurns: 0,
     },
-  }
-}
-
-export function loadsInput(
-  { machine }: MachineCard,
-  drive: Drive,
-  shown: Pick<Shown, 'loops' | 'roadWheels'>,
-  { source, strength }: LoadParts,
-): LoadsInput {
-  return {
-    drive,
-    kind: machine.kind,
-    loops: shown.loops.filter((c) => drive.stages.some((s) => s.key === c.loopKey)),
-    roadWheels: shown.roadWheels,
-    layout: machine.layouts?.find((l) => l.loopKey === strength.loopKey) ?? null,
-    source,
-    strength,
   }
 }

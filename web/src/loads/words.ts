@@ -1,6 +1,7 @@
 import type {
   LoadCheck,
   LoadSource,
+  LoadsHeadline,
   LoopLoadsResult,
   LoopStrength,
   Mend,
@@ -197,15 +198,15 @@ export function mendText(mend: Mend, check: LoadCheck, units: Units, teeth: bool
 export const worst = ({ checks, verdict }: LoopLoadsResult): LoadCheck | undefined =>
   verdict === 'stop' || verdict === 'watch' ? checks.find((c) => c.verdict === verdict) : undefined
 
-/** “speed ripple: stop”, “margin ×1.4”: the headline of the station. */
-export function headline(answer: LoopLoadsResult): string {
-  if (!answer.isJudged) return 'not decided here'
-  const row = worst(answer)
-  if (row) return CHECK_WORDS[row.kind].toLowerCase()
-  const least = smallestMargin(answer)
-  return least === undefined ? 'no margin known' : `margin ${least}`
+/** “speed ripple”, “margin ×1.4”: the headline of the station. */
+export function headline({ isJudged, worst: check, smallestMargin: margin }: LoadsHeadline): string {
+  if (!isJudged) return 'not decided here'
+  if (check) return CHECK_WORDS[check.kind].toLowerCase()
+  return margin == null ? 'no margin known' : `margin ${marginText(margin)}`
 }
+
+const marginText = (margin: number) => `×${figure(margin, 3)}`
 
 /** “×1.4”; undefined where no check could be told. */
 export const smallestMargin = ({ smallest }: LoopLoadsResult): string | undefined =>
-  smallest?.margin == null ? undefined : `×${figure(smallest.margin, 3)}`
+  smallest?.margin == null ? undefined : marginText(smallest.margin)

@@ -1,6 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
-import { afterEach, describe, expect, it, vi } from 'vitest'
-import { changeSetup, type FollowUpTask, followUpsAfter } from '../api/client'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { changeSetup, type FollowUpTask } from '../api/client'
+import { useEvaluation } from '../api/evaluation'
 import { show } from '../testing'
 import { benchOf, cardOf, setupOf } from './bench.testing'
 import FollowUpPanel from './FollowUpPanel'
@@ -8,8 +9,14 @@ import FollowUpPanel from './FollowUpPanel'
 vi.mock('../api/client', async (actual) => ({
   ...(await actual<typeof import('../api/client')>()),
   changeSetup: vi.fn(async (setup) => setup),
-  followUpsAfter: vi.fn(),
 }))
+vi.mock('../api/evaluation', () => ({ useEvaluation: vi.fn() }))
+/** What the core says of the wheels in view; undefined where they are what is fitted. */
+const preview = (data?: FollowUpTask[]) =>
+  vi
+    .mocked(useEvaluation as (...asked: unknown[]) => unknown)
+    .mockReturnValue({ data, error: null, isStale: false })
+beforeEach(() => void preview())
 afterEach(() => {
   cleanup()
   vi.clearAllMocks()
@@ -59,17 +66,15 @@ describe('what is to be done again', () => {
   it('is not there when nothing is open', () => {
     show(<FollowUpPanel bench={fittedBench(null)} />)
     expect(screen.queryByRole('region')).toBeNull()
-    expect(followUpsAfter).not.toHaveBeenCalled()
+    expect(useEvaluation).toHaveBeenCalledWith(expect.anything(), 'followUps', undefined)
   })
 
   it('is told before a trial goes on, with nothing to tick', async () => {
-    vi.mocked(followUpsAfter).mockResolvedValue(open)
+    preview(open)
     show(<FollowUpPanel bench={trialBench()} />)
     expect(await screen.findByRole('region', { name: 'Fitting this asks for' })).toBeTruthy()
     expect(screen.queryByRole('checkbox')).toBeNull()
-    const asked = vi.mocked(followUpsAfter).mock.calls[0]?.[0]
-    expect(asked?.before.loops[0]?.rearSize).toBe(45)
-    expect(asked?.after.loops[0]?.rearSize).toBe(43)
+    expect(useEvaluation).toHaveBeenCalledWith(expect.anything(), 'followUps', {})
   })
 
   it('names the loop where the machine has several', async () => {

@@ -1,8 +1,9 @@
 import { Checkbox } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
-import { changeSetup, type FollowUpTask, followUpsAfter } from '../api/client'
+import { changeSetup, type FollowUpTask } from '../api/client'
+import { useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
-import { useChange, useComputed } from '../api/queries'
+import { useChange } from '../api/queries'
 import { Panel } from '../shell/Panel'
 import classes from './FollowUpPanel.module.css'
 import { becauseText, commonCause, followUpKey, STATION_WORDS, taskText } from './followUpWords'
@@ -11,17 +12,7 @@ import type { Workbench } from './useWorkbench'
 /** What a change of parts asks for: open items of what is fitted, to tick off, or what the wheels in view would ask for. */
 export default function FollowUpPanel({ bench }: { bench: Workbench }) {
   const { shown, card } = bench
-  const drives = { drives: card.machine.drives, layouts: card.machine.layouts ?? null }
-  const preview = useComputed(
-    'redo',
-    shown.isFitted
-      ? undefined
-      : {
-          before: { ...drives, loops: card.fitted.loops, roadWheels: card.fitted.roadWheels },
-          after: { ...drives, loops: shown.loops, roadWheels: shown.roadWheels },
-        },
-    followUpsAfter,
-  )
+  const preview = useEvaluation(bench.subject, 'followUps', shown.isFitted ? undefined : {})
   const tick = useChange(changeSetup)
   const open = card.fitted.redo ?? []
   const items = shown.isFitted ? open : (preview.data ?? [])

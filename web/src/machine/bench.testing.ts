@@ -1,5 +1,8 @@
 import type { Drive, LoopSummary, Machine, MachineCard, Setup } from '../api/client'
+import type { Subject } from '../api/evaluation'
 import type { Workbench } from './useWorkbench'
+
+export const SUBJECT: Subject = { machineId: 7, practiceMachine: null, scope: { loopKeys: ['final'] } }
 
 /** A motorcycle's workbench as the page hands it to its views, for tests of what they do with it. */
 
@@ -126,7 +129,9 @@ export function benchOf(part: Partial<Workbench> = {}): Workbench {
       setup: card.fitted,
       isFitted: true,
     },
-    comparison: { data: undefined, of: undefined, error: null, isStale: false },
+    subject: SUBJECT,
+    asFitted: SUBJECT,
+    headlines: { data: undefined, of: undefined, error: null, isStale: false },
     set: () => {},
     pick: () => {},
     ...part,

@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react'
-import type { FollowUpTask } from '../api/client'
+import type { StationHeadlines, StationState } from '../api/client'
+import type { Units } from '../quantities/units'
 import type { Workbench } from './useWorkbench'
 
 /** What a station says of itself in the strip, at all times. */
@@ -8,7 +9,7 @@ export interface Headline {
   /** Beside the figure: what is off, or goes on. */
   note?: string
   tone?: 'watch' | 'stop'
-  state?: 'done' | 'again'
+  state: StationState
 }
 
 /** A station of a machine's page; `app/stations.ts` lists them all. */
@@ -17,10 +18,18 @@ export interface Station {
   key: string
   name: string
   path: string
-  useHeadline: (bench: Workbench) => Headline
+  /** Words for what the core says of it. */
+  headline: (of: StationHeadlines, bench: Workbench, units: Units) => Headline
   load: () => Promise<{ default: ComponentType }>
 }
 
-/** A change of parts reopened it, and nobody has said yet that it was looked at again. */
-export const isReopened = (bench: Workbench, station: FollowUpTask['station']): boolean =>
-  bench.shown.isFitted && (bench.card.fitted.redo ?? []).some((i) => i.station === station)
+/** Why a station has no figure, in words. */
+export const WITHOUT_WORDS = {
+  noLoop: 'no loop',
+  notLaidOut: 'not laid out',
+  noPull: 'no torque yet',
+} as const
+
+/** Beside the figure: what there is of it, with what a change of parts asks for. */
+export const noteOf = (state: StationState, ...notes: (string | false | undefined)[]): string | undefined =>
+  [...notes, state === 'lookAgain' && 'look again'].filter(Boolean).join(', ') || undefined

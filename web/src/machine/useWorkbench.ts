@@ -1,20 +1,18 @@
 import { useMemo } from 'react'
 import { useOutletContext } from 'react-router'
-import {
-  type Aim,
-  type AimTarget,
-  compareSetups,
-  type Drive,
-  type LoopChoice,
-  type LoopSummary,
-  type MachineCard,
-  type RoadWheelChoice,
-  type Setup,
-  type SetupComparisonInput,
-  type SetupComparisonResult,
-  type StartingAimInput,
+import type {
+  Aim,
+  AimTarget,
+  Drive,
+  LoopChoice,
+  LoopSummary,
+  MachineCard,
+  RoadWheelChoice,
+  Setup,
+  StationHeadlines,
 } from '../api/client'
-import { type Computed, useComputed } from '../api/queries'
+import { type Subject, useEvaluation } from '../api/evaluation'
+import type { Computed } from '../api/queries'
 import { useAddress } from './useAddress'
 import { isToothed } from './words'
 
@@ -47,7 +45,12 @@ export interface Workbench {
   target: AimTarget | undefined
   isDragged: boolean
   shown: Shown
-  comparison: Computed<SetupComparisonResult>
+  /** What is asked about: this machine, with what is in view. */
+  subject: Subject
+  /** The same with what is fitted, whatever is in view. */
+  asFitted: Subject
+  /** One line of every station. */
+  headlines: Computed<StationHeadlines>
   set: (changes: Partial<Record<WorkbenchParam, string | null>>) => void
   /** Wheels, and a length where one was chosen: links, belt teeth, or mm of a belt without teeth. */
   pick: (choices: PickedWheels[]) => void
@@ -70,11 +73,18 @@ export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): W
   const band = parseBand(params.get('band'))
   const aimOfDrive = aim && aim.driveKey === drive.key ? aim : undefined
   const target: AimTarget | undefined = band ? { kind: 'finalRatio', ...band } : aimOfDrive?.target
-  const comparison = useComputed(
-    'compare',
-    comparisonInput(card, setups, drive, loops, shown, target),
-    compareSetups,
-  )
+  const subject: Subject = {
+    ...(card.machine.id === 0
+      ? { machineId: null, practiceMachine: card.machine.name }
+      : { machineId: card.machine.id, practiceMachine: null }),
+    scope: {
+      loopKeys: loops.map((l) => l.loopKey),
+      setupId: shown.isFitted ? null : (shown.setup?.id ?? null),
+      picks: shown.isFitted || shown.setup ? null : picksOf(card, params.get('pick')),
+      aimId: aim?.id ?? null,
+      band: band ?? null,
+    },
+  }
   return {
     card,
     setups,
@@ -87,7 +97,9 @@ export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): W
     target,
     isDragged: band !== undefined,
     shown,
-    comparison,
+    subject,
+    asFitted: { ...subject, scope: { ...subject.scope, setupId: null, picks: null } },
+    headlines: useEvaluation(subject, 'headlines', {}),
     set,
     pick: (choices) =>
       set({
@@ -121,10 +133,10 @@ function shownOf(
   pickParam: string | null,
 ): Shown {
   const { fitted } = card
-  if (pickParam) {
-    const picked = pickParam.split('!').map((part) => part.split('~'))
+  const picks = picksOf(card, pickParam)
+  if (picks.length > 0) {
     const loops = fitted.loops.map((loop) => {
-      const pick = picked.find(([key]) => key === loop.loopKey)
+      const pick = picks.find((p) => p.loopKey === loop.loopKey)
       return pick ? withPick(loop, pick, card) : loop
     })
     const isFitted = loops.every((l) =>
@@ -145,11 +157,22 @@ function shownOf(
   }
 }
 
-function withPick(loop: LoopChoice, [, front, rear, length]: string[], card: MachineCard): LoopChoice {
-  const wheels = { ...loop, frontSize: Number(front), rearSize: Number(rear) }
-  if (length === undefined) return wheels
+/** Wheels that stand in the address; what is no pair of this machine is passed over. */
+const picksOf = (card: MachineCard, param: string | null): PickedWheels[] =>
+  (param ? param.split('!') : []).flatMap((text) => {
+    const [loopKey = '', front, rear, length] = text.split('~')
+    const [frontSize, rearSize] = [Number(front), Number(rear)]
+    const isPair = frontSize > 0 && rearSize > 0 && Number.isFinite(frontSize + rearSize)
+    return isPair && card.fitted.loops.some((l) => l.loopKey === loopKey)
+      ? [{ loopKey, frontSize, rearSize, length: Number(length) || undefined }]
+      : []
+  })
+
+function withPick(loop: LoopChoice, pick: PickedWheels, card: MachineCard): LoopChoice {
+  const wheels = { ...loop, frontSize: pick.frontSize, rearSize: pick.rearSize }
+  if (pick.length === undefined) return wheels
   const medium = card.summary.loops.find((l) => l.loopKey === loop.loopKey)?.medium ?? 'chain'
-  return isToothed(medium) ? { ...wheels, links: Number(length) } : { ...wheels, lengthMm: Number(length) }
+  return isToothed(medium) ? { ...wheels, links: pick.length } : { ...wheels, lengthMm: pick.length }
 }
 
 /** Same wheels and same length. */
@@ -163,48 +186,3 @@ function parseBand(param: string | null): { low: number; high: number } | undefi
   const [low, high] = (param ?? '').split('~').map(Number)
   return low && high && low <= high ? { low, high } : undefined
 }
-
-export function comparisonInput(
-  card: MachineCard,
-  setups: Setup[],
-  drive: Drive,
-  loops: LoopSummary[],
-  shown:
-    | Pick<Shown, 'name' | 'loops' | 'roadWheels' | 'isFitted'>
-    | Pick<Shown, 'name' | 'loops' | 'roadWheels' | 'isFitted'>[],
-  target: AimTarget | undefined,
-): SetupComparisonInput {
-  const { fitted } = card
-  const delivered = setups.find((s) => s.status === 'asDelivered')
-  const others = (Array.isArray(shown) ? shown : [shown]).filter((s) => !s.isFitted)
-  // A trial may change more loops than the one being chosen: all that differ are spoken of together.
-  const differing = others.flatMap((s) =>
-    s.loops.filter((l) => {
-      const before = fitted.loops.find((f) => f.loopKey === l.loopKey)
-      return before && (before.frontSize !== l.frontSize || before.rearSize !== l.rearSize)
-    }),
-  )
-  const own = new Set(card.summary.loops.filter((l) => l.driveKey === drive.key).map((l) => l.loopKey))
-  return {
-    drive,
-    loopKeys: [...new Set([...loops.map((l) => l.loopKey), ...differing.map((l) => l.loopKey)])].filter((k) =>
-      own.has(k),
-    ),
-    fitted: { name: 'as fitted', loops: fitted.loops, roadWheels: fitted.roadWheels },
-    others: others.map(({ name, loops, roadWheels }) => ({ name, loops, roadWheels })),
-    aim: target ?? null,
-    gears: [],
-    delivered: delivered
-      ? { name: delivered.name, loops: delivered.loops, roadWheels: delivered.roadWheels }
-      : null,
-  }
-}
-
-/** A first target of a kind is the core's to say, from what is fitted. */
-export const startingAim = (bench: Workbench, kind: StartingAimInput['kind']): StartingAimInput => ({
-  drive: bench.drive,
-  loops: bench.card.fitted.loops,
-  roadWheels: bench.card.fitted.roadWheels,
-  loopKeys: bench.loops.map((l) => l.loopKey),
-  kind,
-})

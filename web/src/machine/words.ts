@@ -28,6 +28,9 @@ export const sizeUnit = (medium: LoopSummary['medium']) => (isToothed(medium) ? 
 export const pairText = (front: number, rear: number, toothed = true) =>
   toothed ? `${plain(front)} / ${plain(rear)}` : `⌀${plain(front)} / ⌀${plain(rear)}`
 
+/** Tells one pair of wheels from another. */
+export const pairKey = (pair: { frontSize: number; rearSize: number }) => `${pair.frontSize}/${pair.rearSize}`
+
 /** “chain 520 · toothed belt 8M”, each standard once. */
 export const driveText = (loops: LoopSummary[]) =>
   [...new Set(loops.map((l) => `${MEDIUM_WORDS[l.medium]} ${l.standard}`))].join(' · ') || 'direct drive'

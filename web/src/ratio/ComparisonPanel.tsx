@@ -1,6 +1,8 @@
 import { useState } from 'react'
 import type { SetupFigures } from '../api/client'
+import { useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
+import { PartWorking } from '../machine/PartWorking'
 import { SetupActions } from '../machine/SetupActions'
 import type { Workbench } from '../machine/useWorkbench'
 import { isToothed, pairText } from '../machine/words'
@@ -9,7 +11,6 @@ import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
-import { WorkingDialog } from '../shell/WorkingDialog'
 import { Feel } from './Feel'
 import { SpeedLadder } from './SpeedLadder'
 import { SpeedometerPanel } from './SpeedometerPanel'
@@ -26,7 +27,8 @@ export function ComparisonPanel({
   onSideBySide: () => void
 }) {
   const [isWorking, setWorking] = useState(false)
-  const { comparison, shown } = bench
+  const { shown } = bench
+  const comparison = useEvaluation(bench.subject, 'comparison', {})
   const setups = comparison.data?.setups
   const fitted = setups?.[0]
   const view = shown.isFitted ? undefined : setups?.[1]
@@ -67,9 +69,12 @@ export function ComparisonPanel({
       {shown.isFitted && <p className="cap">Click a pair on the scale to see what it would change.</p>}
       <SetupActions bench={bench} onSideBySide={onSideBySide} />
       {isWorking && setups && (
-        <WorkingDialog
+        <PartWorking
           title={`Working: ${shown.name}`}
-          workings={(view ?? fitted)?.workings ?? []}
+          bench={bench}
+          part="comparison"
+          question={{}}
+          of={(answer) => answer.setups.at(-1)?.workings ?? []}
           onClose={() => setWorking(false)}
         />
       )}

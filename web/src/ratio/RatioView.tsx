@@ -1,6 +1,7 @@
 import { Button, SegmentedControl, Select } from '@mantine/core'
 import { lazy, Suspense, useState } from 'react'
 import type { RatioRanking } from '../api/client'
+import { useEvaluation } from '../api/evaluation'
 import { rangeText, targetText } from '../machine/targets'
 import { useBench } from '../machine/useWorkbench'
 import work from '../machine/work.module.css'
@@ -56,7 +57,6 @@ export default function RatioView() {
   const answer = search.answer.data
   const count = answer?.hitCount ?? 0
   const inView = search.all.find((c) => isSame(c, bench.shown.loops))
-  const workings = [...(answer?.workings ?? []), ...(bench.comparison.data?.setups.at(-1)?.workings ?? [])]
   return (
     <div className={work.work}>
       <div className={work.column}>
@@ -141,7 +141,7 @@ export default function RatioView() {
           <FollowUpPanel bench={bench} />
         </Suspense>
       </div>
-      {isWorking && <WorkingDialog title="Working" workings={workings} onClose={() => setWorking(false)} />}
+      {isWorking && <RatioWorking bench={bench} search={search} onClose={() => setWorking(false)} />}
       <Suspense>{isSideBySide && <SideBySide bench={bench} onClose={() => setSideBySide(false)} />}</Suspense>
     </div>
   )
@@ -235,5 +235,24 @@ function LoopChoiceField({ bench }: { bench: ReturnType<typeof useBench> }) {
       value={bench.loops.map((l) => l.loopKey).join('!')}
       onChange={(value) => bench.set({ loops: value, pick: null, band: null })}
     />
+  )
+}
+
+/** How the ways were found, and what the wheels in view come to. */
+function RatioWorking({
+  bench,
+  search,
+  onClose,
+}: {
+  bench: ReturnType<typeof useBench>
+  search: ReturnType<typeof useRatioSearch>
+  onClose: () => void
+}) {
+  const ways = useEvaluation(bench.asFitted, 'search', { ...search.question, workings: true })
+  const wheels = useEvaluation(bench.subject, 'comparison', { workings: true })
+  const workings = ways.data &&
+    wheels.data && [...ways.data.found.workings, ...(wheels.data.setups.at(-1)?.workings ?? [])]
+  return (
+    <WorkingDialog title="Working" workings={workings} error={ways.error ?? wheels.error} onClose={onClose} />
   )
 }

@@ -4,7 +4,7 @@ import type { LoopSearch } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import type { Workbench } from '../machine/useWorkbench'
 import { sizeUnit } from '../machine/words'
-import { gearName } from '../quantities/format'
+import { gearName, plain } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import classes from './SearchControls.module.css'
 import type { SearchState } from './useRatioSearch'
@@ -24,11 +24,10 @@ export function SearchControls({ bench, search }: { bench: Workbench; search: Se
             w={unit ? 74 : 52}
             aria-label={label}
             unit={unit}
-            value={s[key]}
-            onChange={(value) =>
-              search.setSearch(i, { [key]: value ?? null } as unknown as Partial<LoopSearch>)
-            }
-            error={issueFor(error, `search[${i}].${key}`) !== undefined}
+            placeholder={plain(search.begun[i]?.[key] ?? 0)}
+            value={search.changes[i]?.[key] === null ? undefined : s[key]}
+            onChange={(value) => search.setSearch(i, { [key]: value ?? null })}
+            error={issueFor(error, `changes[${i}].${key}`) !== undefined}
           />
         )
         return (
@@ -50,11 +49,11 @@ export function SearchControls({ bench, search }: { bench: Workbench; search: Se
                 placeholder="largest ratio"
                 value={s.largestRatio ?? undefined}
                 onChange={(value) => search.setSearch(i, { largestRatio: value ?? null })}
-                error={issueFor(error, `search[${i}].largestRatio`)}
+                error={issueFor(error, `changes[${i}].largestRatio`)}
               />
             )}
             <TypedPair
-              error={issueFor(error, `search[${i}].typed`, true)}
+              error={issueFor(error, `changes[${i}].typed`, true)}
               onAdd={(pair) => {
                 search.setSearch(i, { typed: [...s.typed, pair] })
                 // It is what somebody wants to see: taken into view, and compared with what is fitted.

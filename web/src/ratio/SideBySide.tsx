@@ -1,9 +1,9 @@
 import { Chip, Group, Modal } from '@mantine/core'
 import { useState } from 'react'
-import { compareSetups, type SetupFigures } from '../api/client'
+import type { SetupFigures } from '../api/client'
+import { useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
-import { useComputed } from '../api/queries'
-import { comparisonInput, type Workbench } from '../machine/useWorkbench'
+import type { Workbench } from '../machine/useWorkbench'
 import { isToothed, pairText } from '../machine/words'
 import { figure, fixed, gearName, rpm, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
@@ -18,18 +18,7 @@ export default function SideBySide({ bench, onClose }: { bench: Workbench; onClo
   const candidates = bench.setups.filter((s) => s.status === 'trial' || s.status === 'former')
   const [ids, setIds] = useState(() => candidates.slice(-MOST).map((s) => String(s.id)))
   const chosen = candidates.filter((s) => ids.includes(String(s.id)))
-  const comparison = useComputed(
-    'side-by-side',
-    comparisonInput(
-      bench.card,
-      bench.setups,
-      bench.drive,
-      bench.loops,
-      chosen.map((s) => ({ name: s.name, loops: s.loops, roadWheels: s.roadWheels, isFitted: false })),
-      bench.target,
-    ),
-    compareSetups,
-  )
+  const comparison = useEvaluation(bench.asFitted, 'sideBySide', { setupIds: chosen.map((s) => s.id) })
   const setups = comparison.data?.setups ?? []
   return (
     <Modal

@@ -34,7 +34,13 @@ function searchOf(hits: RatioCandidate[], part: Partial<RatioSearchResult> = {})
     workings: [],
     ...part,
   }
-  return { answer: { data, error: null, isStale: false }, all: hits } as unknown as SearchState
+  return {
+    answer: { data, error: null, isStale: false },
+    all: hits,
+    fits: new Map(),
+    isAll: false,
+    setAll: () => {},
+  } as unknown as SearchState
 }
 const showWays = (search: SearchState, bench: Partial<Workbench> = {}, isOverall = false) =>
   show(<WaysTable bench={benchOf(bench)} search={search} isOverall={isOverall} />)
@@ -81,9 +87,14 @@ describe('the ways into the band', () => {
   })
 
   it('shows the first dozen, and all of them when asked', () => {
-    showWays(searchOf(Array.from({ length: 20 }, (_, i) => candidateOf(15, 40 + i))))
+    const setAll = vi.fn()
+    const search = { ...searchOf(Array.from({ length: 20 }, (_, i) => candidateOf(15, 40 + i))), setAll }
+    showWays(search)
     expect(screen.getAllByRole('row')).toHaveLength(1 + 12)
     fireEvent.click(screen.getByRole('button', { name: 'Show all 20' }))
+    expect(setAll).toHaveBeenCalledWith(true)
+    cleanup()
+    showWays({ ...search, isAll: true })
     expect(screen.getAllByRole('row')).toHaveLength(1 + 20)
     expect(screen.queryByRole('button', { name: /Show all/ })).toBeNull()
   })

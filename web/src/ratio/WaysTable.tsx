@@ -1,18 +1,16 @@
 import { Button } from '@mantine/core'
-import { useState } from 'react'
 import type { PairFit, RatioCandidate } from '../api/client'
-import { layoutOf, pairKey, usePairFits } from '../fit/useFit'
+import { layoutOf } from '../fit/useFit'
 import { moveText } from '../fit/words'
 import type { Workbench } from '../machine/useWorkbench'
+import { pairKey } from '../machine/words'
 import { fixed, gearName, plain, rpm, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
 import table from '../shell/table.module.css'
-import { isSame, type SearchState } from './useRatioSearch'
+import { FIRST_ROWS, isSame, type SearchState } from './useRatioSearch'
 import classes from './WaysTable.module.css'
 import { candidatePair, meetingText, moneyText, reasonText, remarksOf, supplyWord, workText } from './words'
-
-const FIRST_ROWS = 12
 
 /** The hits, best first by the chosen order, each with what it brings and why it stands there. */
 export function WaysTable({
@@ -26,9 +24,8 @@ export function WaysTable({
   isOverall: boolean
 }) {
   const units = useUnits()
-  const [isAll, setAll] = useState(false)
   const answer = search.answer.data
-  const fits = usePairFits(bench, answer ? (answer.hits.length > 0 ? answer.hits : answer.nearest) : [])
+  const { fits, isAll, setAll } = search
   if (!answer) return null
   const loop = bench.loops[0]
   const movesAxle = loop && layoutOf(bench, loop)?.mover?.wheel === 'rear'

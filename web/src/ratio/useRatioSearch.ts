@@ -1,16 +1,17 @@
 import { useLocalStorage } from '@mantine/hooks'
 import { useState } from 'react'
-import {
-  type LoopSearch,
-  type RatioCandidate,
-  type RatioRanking,
-  type RatioSearchInput,
-  type RatioSearchResult,
-  searchRatios,
-  startSearch,
+import type {
+  LoopSearch,
+  LoopSearchChange,
+  PairFit,
+  RatioCandidate,
+  RatioRanking,
+  RatioSearchResult,
 } from '../api/client'
-import { type Computed, useComputed, useStock } from '../api/queries'
+import { type Question, useEvaluation } from '../api/evaluation'
+import type { Computed } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
+import { pairKey } from '../machine/words'
 
 export interface Band {
   low: number
@@ -18,8 +19,13 @@ export interface Band {
 }
 
 export interface SearchState {
+  /** As the core begins it, loop by loop. */
+  begun: LoopSearch[]
+  /** The same with what was typed. */
   searches: LoopSearch[]
-  setSearch: (index: number, change: Partial<LoopSearch>) => void
+  /** What was typed; null where a field was emptied. */
+  changes: Partial<LoopSearchChange>[]
+  setSearch: (index: number, change: Partial<LoopSearchChange>) => void
   resetSearch: () => void
   ranking: RatioRanking
   setRanking: (ranking: RatioRanking) => void
@@ -28,32 +34,28 @@ export interface SearchState {
   /** A band while it is being dragged; it asks without being kept. */
   drag: Band | undefined
   setDrag: (band: Band | undefined) => void
+  question: Question<'search'>
   answer: Computed<RatioSearchResult>
+  /** Where the axle goes with the pairs of the list; empty until that is known. */
+  fits: Map<string, PairFit>
   /** Hits and others together. */
   all: RatioCandidate[]
+  /** Whether the list shows all of them. */
+  isAll: boolean
+  setAll: (isAll: boolean) => void
 }
 
 interface KeptSearch {
-  changes: Record<string, Partial<LoopSearch>>
+  changes: Record<string, Partial<LoopSearchChange>>
   ranking: RatioRanking
   gears: number[]
 }
 
 const NOTHING_KEPT: KeptSearch = { changes: {}, ranking: 'leastWork', gears: [] }
 
-/** Pairs of stored trials outside the ranges: they stay on the scale all the same. */
-const trialsBeyond = (bench: Workbench, search: LoopSearch): LoopSearch['typed'] =>
-  bench.trials
-    .flatMap((trial) => trial.loops.filter((c) => c.loopKey === search.loopKey))
-    .map(({ frontSize, rearSize }) => ({ frontSize, rearSize }))
-    .filter(
-      ({ frontSize, rearSize }) =>
-        (frontSize < search.frontMin ||
-          frontSize > search.frontMax ||
-          rearSize < search.rearMin ||
-          rearSize > search.rearMax) &&
-        !search.typed.some((t) => t.frontSize === frontSize && t.rearSize === rearSize),
-    )
+/** Rows of the list before somebody asks for all. */
+export const FIRST_ROWS = 12
+const MOST_ROWS = 500
 
 /** The question of the Ratio station, and its answer from the core. */
 export function useRatioSearch(bench: Workbench): SearchState {
@@ -66,47 +68,26 @@ export function useRatioSearch(bench: Workbench): SearchState {
   const { changes, ranking, gears } = kept
   const keep = (part: Partial<KeptSearch>) => setKept({ ...kept, ...part })
   const [drag, setDrag] = useState<Band>()
-  const stock = useStock().data
-  const { fitted, machine } = bench.card
-  // Wide enough for what the shelf offers and the aim can reach; where the aim is refused the search itself says so.
-  const start = useComputed(
-    'start-search',
-    bench.loops.length === 0 || !stock
-      ? undefined
-      : {
-          drive: bench.drive,
-          fitted: fitted.loops,
-          roadWheels: fitted.roadWheels,
-          loopKeys: bench.loops.map((l) => l.loopKey),
-          aim: bench.target ?? null,
-          gears,
-          work: machine.work,
-          stock: stock.map((s) => s.wheel),
-        },
-    startSearch,
+  const [isAll, setAll] = useState(false)
+  const start = useEvaluation(
+    bench.asFitted,
+    'startingSearch',
+    bench.loops.length === 0 ? undefined : { gears },
   )
-  const isStarted = start.data !== undefined || Boolean(start.error)
-  const searches = bench.loops.map((l) => {
-    const begun = start.data?.find((s) => s.loopKey === l.loopKey) ?? l.search
-    const search = { ...begun, ...changes[l.loopKey] }
-    return { ...search, typed: [...search.typed, ...trialsBeyond(bench, search)] }
-  })
-  const input: RatioSearchInput | undefined =
-    searches.length === 0 || !stock || !isStarted
-      ? undefined
-      : {
-          drive: bench.drive,
-          fitted: fitted.loops,
-          roadWheels: fitted.roadWheels,
-          search: searches,
-          aim: drag ? { kind: 'finalRatio', ...drag } : (bench.target ?? null),
-          gears,
-          ranking,
-          stock: stock.map((s) => s.wheel),
-        }
-  const answer = useComputed('search', input, searchRatios)
+  const begun = bench.loops.map((l) => start.data?.find((s) => s.loopKey === l.loopKey) ?? l.search)
+  const searches = begun.map((s) => ({ ...s, ...said(changes[s.loopKey] ?? {}) }) as LoopSearch)
+  const question: Question<'search'> = {
+    changes: bench.loops.map((l) => ({ loopKey: l.loopKey, ...changes[l.loopKey] })),
+    gears,
+    ranking,
+    drag: drag ?? null,
+    rows: isAll ? MOST_ROWS : FIRST_ROWS,
+  }
+  const answer = useEvaluation(bench.asFitted, 'search', bench.loops.length === 0 ? undefined : question)
   return {
+    begun,
     searches,
+    changes: begun.map((s) => changes[s.loopKey] ?? {}),
     setSearch: (index, change) => {
       const key = bench.loops[index]?.loopKey
       if (key) keep({ changes: { ...changes, [key]: { ...changes[key], ...change } } })
@@ -118,10 +99,18 @@ export function useRatioSearch(bench: Workbench): SearchState {
     setGears: (next) => keep({ gears: next }),
     drag,
     setDrag,
-    answer,
-    all: answer.data ? [...answer.data.hits, ...answer.data.others] : [],
+    question,
+    answer: { ...answer, data: answer.data?.found },
+    fits: new Map((answer.data?.fits ?? []).map((f) => [pairKey(f), f])),
+    all: answer.data ? [...answer.data.found.hits, ...answer.data.found.others] : [],
+    isAll,
+    setAll,
   }
 }
+
+/** An emptied field says nothing. */
+const said = (change: Partial<LoopSearchChange>) =>
+  Object.fromEntries(Object.entries(change).filter(([, value]) => value !== null))
 
 /** Whether these are the wheels in view. */
 export const isSame = (

@@ -1,7 +1,8 @@
 import { Checkbox, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react'
-import { askClosing, type SetAdvice, type SetInput, type SetJob, whoAmI } from '../api/client'
-import { useComputed } from '../api/queries'
+import { type SetAdvice, type SetJob, whoAmI } from '../api/client'
+import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
+import type { Workbench } from '../machine/useWorkbench'
 import { DayField } from '../quantities/DayField'
 import { today } from '../quantities/days'
 import { QuantityField } from '../quantities/QuantityField'
@@ -14,8 +15,8 @@ type ClosingStep = NonNullable<SetJob['closing']>['done'][number]
 
 /** The end of a visit: everything tight in its order, then the last reading, taken so. */
 export function ClosingPanel({
+  bench,
   job,
-  input,
   closing,
   lock,
   done: stored,
@@ -28,9 +29,8 @@ export function ClosingPanel({
   onNextCheck,
   onClose,
 }: {
+  bench: Workbench
   job: SetJob
-  /** What the advisor was asked. */
-  input: SetInput
   /** The list of this adjuster, in the order of the hands; the core refuses another one. */
   closing: SetAdvice['manual']['closing']
   /** What holds it: “axle nut”. */
@@ -56,16 +56,11 @@ export function ClosingPanel({
   const [reason, setReason] = useState('')
   const steps = closing.map(({ step }) => step)
   const isRead = lastReading !== null && !isReading
-  const open = useComputed(
-    'set-closing',
-    isRead
-      ? {
-          input: { ...input, rounds: job.rounds },
-          cautionsConfirmed: job.cautions != null,
-          torqueNm: torque ?? null,
-        }
-      : undefined,
-    askClosing,
+  const torqueTyped = useDebouncedDraft(torque)
+  const open = useEvaluation(
+    bench.asFitted,
+    'closing',
+    isRead ? { visitId: job.id, torqueNm: torqueTyped ?? null } : undefined,
   )
   const despite = (isRead && open.data) || []
   const missing = isReading

@@ -1,7 +1,9 @@
 import { Button, Group } from '@mantine/core'
 import { useMutation } from '@tanstack/react-query'
-import { pluckSound, readPractice, type SetReading, type SetRound } from '../api/client'
+import { pluckSound, type SetReading, type SetRound } from '../api/client'
+import { askFor } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
+import { useBench } from '../machine/useWorkbench'
 import type { Setting } from './useSetting'
 
 /** Reads the simulated drive, at one place or all round, and lets it sound. */
@@ -19,13 +21,13 @@ export function PracticeReading({
   onReadings: (readings: SetReading[], gapMm: number | null) => void
   onRead: (reading: SetReading) => void
 }) {
+  const bench = useBench()
   const read = useMutation({
     mutationFn: async (_all: boolean) => {
-      const { job, input } = setting
-      const made = (job?.rounds ?? []).map((r) => ({ ...r, readings: [] }))
-      return readPractice({
+      const { job, question } = setting
+      return askFor(bench.asFitted, 'practice', {
         seed: Math.abs(job?.id ?? 1),
-        loop: { ...input, rounds: [...made, { ...round, readings: [] }] },
+        set: { ...question, round },
         lock: round.lock,
       })
     },

@@ -1,7 +1,8 @@
 import { Button, Group } from '@mantine/core'
 import { Link, useParams } from 'react-router'
-import { adviseSetting, type SetJob, type SetRound } from '../api/client'
-import { useComputed, useSetJobs } from '../api/queries'
+import type { SetJob, SetRound } from '../api/client'
+import { useEvaluation } from '../api/evaluation'
+import { useSetJobs } from '../api/queries'
 import { useBench, type Workbench } from '../machine/useWorkbench'
 import { dayText, momentText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
@@ -13,7 +14,6 @@ import classes from './RecordPage.module.css'
 import { RoundSummary } from './RoundSummary'
 import { RoundsPanel } from './RoundsPanel'
 import { readingEnds, readingText } from './readings'
-import { setInput } from './useSetting'
 import { DESPITE_WORDS, lockWord, METHOD_WORDS, positionWord, RUN_WORDS } from './words'
 
 /** The record that a visit leaves behind, on a page of its own, to be printed. */
@@ -37,13 +37,8 @@ export default function RecordPage() {
 
 function Record({ bench, job }: { bench: Workbench; job: SetJob }) {
   const { card } = bench
-  const drive = card.machine.drives.find((d) => d.stages.some((s) => s.key === job.loopKey)) ?? bench.drive
   const loop = card.summary.loops.find((l) => l.loopKey === job.loopKey)
-  const { data: advice } = useComputed(
-    'set-advice',
-    setInput({ card, drive }, job, null, job.rounds, job),
-    adviseSetting,
-  )
+  const { data: advice } = useEvaluation(bench.asFitted, 'set', { visitId: job.id, isKeptOnly: true })
   const { closing } = job
   const lock = advice?.manual.lock ?? 'nut or clamp'
   return (

@@ -29,8 +29,8 @@ export function RoundInHand({
   const inHand = round.round
   const { now } = round
   const answer = setting.advice.data
-  const how = answer?.setting ?? setting.input.setting
-  const at = `rounds[${setting.job?.rounds.length ?? 0}]`
+  const how = answer?.setting ?? setting.loop.setting
+  const at = 'round'
   const isChain = setting.loop.medium === 'chain'
   const lock = answer?.manual.lock ?? 'nut or clamp'
   const isRead = now.readings.length > 0 || now.gapMm != null

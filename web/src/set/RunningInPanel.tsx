@@ -1,8 +1,9 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
-import { type RunningInInput, runIn, type SetAdvice } from '../api/client'
+import type { RunningInInput, SetQuestion } from '../api/client'
+import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor } from '../api/issues'
-import { useComputed } from '../api/queries'
+import type { Workbench } from '../machine/useWorkbench'
 import { dayAfter, dayText } from '../quantities/days'
 import { fixed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
@@ -21,11 +22,13 @@ const HOURS_A_DAY = 24
 
 /** How a new belt loses tension, and what to set today for the day it is needed. */
 export function RunningInPanel({
-  advice,
+  bench,
+  question,
   fittedOn,
   onLookAgain,
 }: {
-  advice: SetAdvice
+  bench: Workbench
+  question: SetQuestion
   /** Day the belt went on; null where nobody noted it. */
   fittedOn: string | null
   /** Puts the day into the closing list; undefined outside a visit. */
@@ -37,24 +40,19 @@ export function RunningInPanel({
   const [until, setUntil] = useState<number | undefined>(7)
   const [isWorking, setWorking] = useState(false)
   const [own, setOwn] = useState<Partial<OwnReadings>>({})
-  // Without newtons, as with no window or no mass, it is told as a share.
-  const isInNewton = advice.unit === 'newton'
-  const wanted = isInNewton ? advice.aim : null
   const isOwn = OWN_FIELDS.every(([key]) => own[key] !== undefined)
-  const input: RunningInInput | undefined =
+  const input = useDebouncedDraft(
     days === undefined || until === undefined
       ? undefined
       : {
           cord,
           hours: days * HOURS_A_DAY,
           untilHours: until * HOURS_A_DAY,
-          wantedN: wanted,
-          nowN: isInNewton ? (advice.rounds.at(-1)?.loosest ?? null) : null,
-          mostN: isInNewton ? (advice.window?.high ?? null) : null,
-          mostShaftLoadN: advice.setting.mostShaftLoadN ?? null,
+          set: question,
           own: isOwn ? ({ inHz: true, ...own } as OwnReadings) : null,
-        }
-  const answer = useComputed('running-in', input, runIn)
+        },
+  )
+  const answer = useEvaluation(bench.asFitted, 'runningIn', input)
   const result = input && answer.data
   const end = result?.curve.at(-1)?.hours ?? 1
   return (

@@ -5,13 +5,13 @@ import { sentenceOf } from '../api/issues'
 import { LoopChoiceBar } from '../fit/LoopChoiceBar'
 import { useFit } from '../fit/useFit'
 import { reserveText } from '../fit/words'
+import { PartWorking } from '../machine/PartWorking'
 import { useBench } from '../machine/useWorkbench'
 import { type Units, useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
 import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import { useShortcuts } from '../shell/shortcuts'
-import { WorkingDialog } from '../shell/WorkingDialog'
 import { BayMode } from './BayMode'
 import { BeforeVisit } from './BeforeVisit'
 import { CautionsFirst } from './CautionsFirst'
@@ -163,9 +163,7 @@ function Visit({
               {reserveText(fit.answer.data.reserve, units)}
             </LabelledValue>
           )}
-          {setting.otherSide && !setting.isPractice && (
-            <SideMatchFigure bench={bench} setting={setting} other={setting.otherSide} />
-          )}
+          {!setting.isPractice && <SideMatchFigure bench={bench} setting={setting} />}
         </Panel>
         {job && records}
       </div>
@@ -266,8 +264,8 @@ function Visit({
             )}
             {answer && !setting.isPractice && rounds.length > 0 && (
               <ClosingPanel
+                bench={bench}
                 job={job}
-                input={setting.input}
                 closing={answer.manual.closing}
                 lock={answer.manual.lock}
                 done={job.inHand?.done ?? []}
@@ -295,7 +293,14 @@ function Visit({
         onLookAgain={setNextCheckOn}
       />
       {isWorking && answer && (
-        <WorkingDialog title="Working: set" workings={answer.workings} onClose={() => setWorking(false)} />
+        <PartWorking
+          title="Working: set"
+          bench={bench}
+          part="set"
+          question={setting.question}
+          of={(told) => told.workings}
+          onClose={() => setWorking(false)}
+        />
       )}
       {isBay && (
         <BayMode

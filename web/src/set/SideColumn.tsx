@@ -48,9 +48,10 @@ export function SideColumn({
       )}
       {answer && (
         <StraightPanel
-          kind={bench.card.machine.kind}
+          bench={bench}
           medium={setting.loop.medium}
-          centreMm={fit?.answer.data?.centreMm ?? null}
+          isLaidOut={fit?.layout !== undefined}
+          setting={setting.question.setting ?? null}
           advice={answer}
         />
       )}
@@ -65,7 +66,7 @@ export function SideColumn({
       {/* Refused or not: where a figure of it is wrong it is mended here. */}
       <SettingFields
         bench={bench}
-        asked={answer?.setting ?? setting.input.setting}
+        asked={answer?.setting ?? setting.loop.setting}
         span={answer?.span}
         lock={answer?.manual.lock ?? 'nut or clamp'}
         hasSuspension={answer?.manual.hasSuspension ?? false}
@@ -76,13 +77,14 @@ export function SideColumn({
       />
       {!isChain && answer && (
         <RunningInPanel
-          advice={answer}
+          bench={bench}
+          question={setting.question}
           fittedOn={bench.card.fitted.fittedOn ?? null}
           onLookAgain={job && !setting.isPractice ? onLookAgain : undefined}
         />
       )}
-      {!isChain && answer && fit?.answer.data && (
-        <WarmPanel advice={answer} centreMm={fit.answer.data.centreMm} />
+      {!isChain && answer && fit?.layout && (
+        <WarmPanel bench={bench} question={setting.question} advice={answer} />
       )}
       {answer && (answer.setting.kind === 'sprungArm' || fit?.layout?.mover?.kind === 'tensioner') && (
         <SprungArmPanel setting={draft ?? answer.setting} onSetting={onDraft} />

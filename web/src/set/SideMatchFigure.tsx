@@ -1,7 +1,6 @@
 import { useState } from 'react'
-import { matchSides, type SetJob, type SideMatchInput } from '../api/client'
+import { useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
-import { useComputed } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
@@ -10,31 +9,16 @@ import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
 import { readingEnds } from './readings'
-import { type Setting, setInput } from './useSetting'
+import type { Setting } from './useSetting'
 
 /** The loop of the drive that mirrors this one, and whether both are alike. */
-export function SideMatchFigure({
-  bench,
-  setting,
-  other,
-}: {
-  bench: Workbench
-  setting: Setting
-  other: SetJob
-}) {
+export function SideMatchFigure({ bench, setting }: { bench: Workbench; setting: Setting }) {
   const units = useUnits()
   const [isWorking, setWorking] = useState(false)
-  const isRead = (rounds: { readings: unknown[] }[]) => rounds.some((r) => r.readings.length > 0)
-  const drive = bench.card.machine.drives.find((d) => d.stages.some((s) => s.key === other.loopKey))
-  const input: SideMatchInput | undefined =
-    drive && isRead(setting.input.rounds) && isRead(other.rounds)
-      ? {
-          this: setting.input,
-          other: setInput({ card: bench.card, drive }, other, null, other.rounds, other),
-        }
-      : undefined
-  const { data, error } = useComputed('side-match', input, matchSides)
-  const result = input && !error ? data : undefined
+  const { data, error, isStale } = useEvaluation(bench.asFitted, 'sideMatch', setting.question)
+  const other = setting.jobs.find((j) => j.id === data?.otherVisitId)
+  const result = isStale ? undefined : data?.match
+  if (!other) return null
   return (
     <>
       <LabelledValue name="the other side, last">{readingEnds(other, units)}</LabelledValue>
@@ -54,7 +38,7 @@ export function SideMatchFigure({
           ; left and right should match. <WhyButton onClick={() => setWorking(true)} />
         </p>
       )}
-      {input && error ? <p className="cap">{sentenceOf(error)}</p> : null}
+      {error ? <p className="cap">{sentenceOf(error)}</p> : null}
       {isWorking && result && (
         <WorkingDialog
           title="Working: both sides"

@@ -1,13 +1,9 @@
 import { SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
-import {
-  judgeStraightness,
-  type SetAdvice,
-  type StraightnessInput,
-  type StraightnessResult,
-} from '../api/client'
+import type { LoopSetting, LoopSummary, SetAdvice, StraightnessResult } from '../api/client'
+import { type Question, useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor } from '../api/issues'
-import { useComputed } from '../api/queries'
+import type { Workbench } from '../machine/useWorkbench'
 import { figure, fixed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
@@ -37,15 +33,18 @@ const SHIFT_WORDS: Record<NonNullable<StraightnessResult['shiftTo']>, string> = 
 
 /** How straight it runs, by what people have: marks, a straight-edge, the line, a string. */
 export function StraightPanel({
-  kind,
+  bench,
   medium,
-  centreMm,
+  isLaidOut,
+  setting,
   advice,
 }: {
-  kind: StraightnessInput['kind']
-  medium: StraightnessInput['medium']
-  /** Between both shafts; null where nothing was laid out. */
-  centreMm: number | null
+  bench: Workbench
+  medium: LoopSummary['medium']
+  /** Then the distance of both shafts is known. */
+  isLaidOut: boolean
+  /** How it is set, as it is being typed; null for as it is stored. */
+  setting: LoopSetting | null
   advice: SetAdvice
 }) {
   const units = useUnits()
@@ -56,8 +55,8 @@ export function StraightPanel({
   const way = chosen && ways.includes(chosen) ? chosen : (ways[0] ?? 'edge')
   const [values, setValues] = useState<Record<string, number | undefined>>({})
   const [isWorking, setWorking] = useState(false)
-  const input = inputOf(way, values, { kind, medium, centreMm, setting: advice.setting })
-  const answer = useComputed('straightness', input, judgeStraightness)
+  const input = useDebouncedDraft(questionOf(way, values, isLaidOut, setting))
+  const answer = useEvaluation(bench.asFitted, 'straightness', input)
   const result = input && answer.data
   const field = (label: string, key: string, at: string) => (
     <QuantityField
@@ -110,7 +109,7 @@ export function StraightPanel({
           </>
         )}
         {hasTwoEnds && way !== 'line' && field('Ends of the axle apart', 'spacing', 'spacingMm')}
-        {centreMm === null && field('Shafts apart', 'centre', 'centreMm')}
+        {!isLaidOut && field('Shafts apart', 'centre', 'centreMm')}
       </div>
       <Refused error={answer.error} />
       {result && (
@@ -167,19 +166,14 @@ export function StraightPanel({
   )
 }
 
-function inputOf(
+function questionOf(
   way: Way,
   v: Record<string, number | undefined>,
-  known: {
-    kind: StraightnessInput['kind']
-    medium: StraightnessInput['medium']
-    centreMm: number | null
-    setting: SetAdvice['setting']
-  },
-): StraightnessInput | undefined {
-  const centreMm = known.centreMm ?? v.centre
-  if (centreMm === undefined) return undefined
-  const base = { ...known, centreMm, spacingMm: v.spacing ?? null }
+  isLaidOut: boolean,
+  setting: LoopSetting | null,
+): Question<'straightness'> | undefined {
+  if (!isLaidOut && v.centre === undefined) return undefined
+  const base = { centreMm: v.centre ?? null, spacingMm: v.spacing ?? null, setting }
   // One width alone says nothing of the difference.
   const rims =
     v.rimFront === undefined || v.rimRear === undefined

@@ -1,8 +1,9 @@
 import { SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
-import { type SetAdvice, type ThermalTensionInput, warm } from '../api/client'
+import type { SetAdvice, SetQuestion, ThermalTensionInput } from '../api/client'
+import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor } from '../api/issues'
-import { useComputed } from '../api/queries'
+import type { Workbench } from '../machine/useWorkbench'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import fields from '../shell/fields.module.css'
@@ -13,7 +14,15 @@ import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
 
 /** What warmth does to a belt on fixed centres: a case grows, the belt hardly does. */
-export function WarmPanel({ advice, centreMm }: { advice: SetAdvice; centreMm: number }) {
+export function WarmPanel({
+  bench,
+  question,
+  advice,
+}: {
+  bench: Workbench
+  question: SetQuestion
+  advice: SetAdvice
+}) {
   const units = useUnits()
   const [made, setMade] = useState<ThermalTensionInput['case']>('aluminium')
   const [hotC, setHot] = useState<number | undefined>()
@@ -22,19 +31,13 @@ export function WarmPanel({ advice, centreMm }: { advice: SetAdvice; centreMm: n
   const [isWorking, setWorking] = useState(false)
   const { span } = advice
   const stiffness = stiffN ?? span.axialStiffnessN
-  const input: ThermalTensionInput | undefined =
-    hotC === undefined || coldC === undefined || stiffness == null || span.loopLengthMm === null
+  const isKnown = stiffness != null && span.loopLengthMm !== null
+  const input = useDebouncedDraft(
+    hotC === undefined || coldC === undefined || !isKnown
       ? undefined
-      : {
-          case: made,
-          centreMm,
-          hotC,
-          coldC,
-          cosRun: span.cosRun,
-          beltLengthMm: span.loopLengthMm,
-          axialStiffnessN: stiffness,
-        }
-  const answer = useComputed('warmth', input, warm)
+      : { case: made, hotC, coldC, set: question, axialStiffnessN: stiffN ?? null },
+  )
+  const answer = useEvaluation(bench.asFitted, 'warmth', input)
   const result = input && answer.data
   return (
     <Panel

@@ -29,8 +29,10 @@ export function readingEnds(job: Pick<SetJob, 'rounds'>, units: Units): string {
   const method = round?.readings[0]?.method ?? null
   const values = (round?.readings ?? []).filter((r) => r.method === method).map((r) => r.value)
   if (values.length === 0) return 'not read yet'
-  const [low, high] = [Math.min(...values), Math.max(...values)]
-  return low === high
+  return endsText(method, Math.min(...values), Math.max(...values), units)
+}
+
+export const endsText = (method: ReadingMethod | null, low: number, high: number, units: Units): string =>
+  low === high
     ? readingText(method, low, units)
     : `${readingNumber(method, low, units)} to ${readingText(method, high, units)}`
-}

@@ -24,6 +24,8 @@ interface Local {
   jobId: number
   kept: number
   round: SetRound | null
+  /** It was read, not typed at: stored at once. */
+  isRead: boolean
 }
 
 /**
@@ -60,24 +62,28 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
     assumed: !isFirst && (advice?.moves.length ?? 0) > 0 ? ['turned', 'lock'] : ['lock'],
     learnAnew: false,
   })
-  const update = (next: (now: SetRound) => SetRound | null) =>
+  const update = (next: (now: SetRound) => SetRound | null, isRead = false) =>
     job &&
     setLocal((was) => ({
       jobId: job.id,
       kept,
       round: next((was?.jobId === job.id && was.kept === kept ? was.round : stored) ?? fresh()),
+      isRead,
     }))
-  const settle = useStoredInHand(visit, isHere ? local.round : undefined)
+  const settle = useStoredInHand(visit, isHere ? local : undefined)
   return {
     round,
     now: round ?? fresh(),
     read: (reading) =>
-      update((now) => ({
-        ...now,
-        readings: [...now.readings.filter((r) => r.position !== reading.position), reading].sort(
-          (a, b) => a.position - b.position,
-        ),
-      })),
+      update(
+        (now) => ({
+          ...now,
+          readings: [...now.readings.filter((r) => r.position !== reading.position), reading].sort(
+            (a, b) => a.position - b.position,
+          ),
+        }),
+        true,
+      ),
     change: (part) => update((now) => ({ ...now, ...part })),
     say: (what, part) =>
       update((now) => ({ ...now, ...part, assumed: (now.assumed ?? []).filter((a) => a !== what) })),
@@ -100,14 +106,18 @@ const together = (here: SetRound | null, stored: SetRound | null): SetRound | nu
     ].sort((a, b) => a.position - b.position),
   }
 
-/** Stores what is in hand a moment after it changed, unless told not to; `undefined` while nothing was changed here. */
-function useStoredInHand(visit: Visit | undefined, round: SetRound | null | undefined) {
+/**
+ * Stores what is in hand: a reading at once, what is typed at it a moment after the last key, unless told not to; `undefined`
+ * while nothing was changed here.
+ */
+function useStoredInHand(visit: Visit | undefined, local: Local | undefined) {
+  const round = local?.round
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const keep = visit?.keepInHand
   // biome-ignore lint/correctness/useExhaustiveDependencies: only a changed round is stored anew
   useEffect(() => {
     if (!round) return
-    timer.current = setTimeout(() => keep?.(round), KEEP_AFTER_MS)
+    timer.current = setTimeout(() => keep?.(round), local?.isRead ? 0 : KEEP_AFTER_MS)
     return () => clearTimeout(timer.current)
   }, [round])
   return () => clearTimeout(timer.current)

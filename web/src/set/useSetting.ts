@@ -1,19 +1,13 @@
-import {
-  adviseSetting,
-  type LoopSetting,
-  type LoopSummary,
-  type SetAdvice,
-  type SetInput,
-  type SetJob,
-  type SetRound,
-} from '../api/client'
-import { type Computed, useComputed } from '../api/queries'
+import type { LoopSetting, SetAdvice, SetQuestion, SetRound } from '../api/client'
+import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
+import { type Computed, useStorageTrouble } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import type { Visit } from './useVisit'
+import { roundInHand } from './visitSteps'
 
 /** A visit with what it should be told next. */
 export interface Setting extends Visit {
-  input: SetInput
+  question: SetQuestion
   advice: Computed<SetAdvice>
 }
 
@@ -27,35 +21,23 @@ export function useSetting(
   draft: LoopSetting | null,
   round: SetRound | null,
 ): Setting | undefined {
-  const kept = visit?.job?.rounds ?? []
-  const input = visit && setInput(bench, visit.loop, draft, round ? [...kept, round] : kept, visit.job)
-  const advice = useComputed('set-advice', input, adviseSetting)
-  return visit && input && { ...visit, input, advice }
+  const isFull = useStorageTrouble() !== undefined
+  const setting = useDebouncedDraft(draft)
+  const question: SetQuestion = {
+    ...(visit?.isPractice && visit.job
+      ? { practised: { goal: visit.job.goal, rounds: visit.job.rounds, gauge: visit.job.gauge }, round }
+      : { visitId: visit?.job?.id ?? null, round: visit && isOnlyHere(visit, round, isFull) ? round : null }),
+    setting,
+    isKeptOnly: false,
+    workings: false,
+  }
+  const advice = useEvaluation(bench.asFitted, 'set', visit && question)
+  return visit && { ...visit, question, advice }
 }
 
-export function setInput(
-  { card, drive }: Pick<Workbench, 'card' | 'drive'>,
-  loop: Pick<LoopSummary, 'loopKey'>,
-  draft: LoopSetting | null,
-  rounds: SetRound[],
-  job: Pick<SetJob, 'goal' | 'gauge'> | undefined,
-): SetInput {
-  const { machine, fitted, summary } = card
-  // Of a loop that is not there any more only its key is known; the core then says so.
-  const setting =
-    summary.loops.find((l) => l.loopKey === loop.loopKey)?.setting ??
-    ({ loopKey: loop.loopKey } as LoopSetting)
-  return {
-    drive,
-    kind: machine.kind,
-    loops: fitted.loops.filter((c) => drive.stages.some((s) => s.key === c.loopKey)),
-    roadWheels: fitted.roadWheels,
-    layout: machine.layouts?.find((l) => l.loopKey === loop.loopKey) ?? null,
-    source: machine.loads?.sources.find((s) => s.driveKey === drive.key) ?? null,
-    strength: machine.loads?.strengths.find((s) => s.loopKey === loop.loopKey) ?? null,
-    setting: draft ?? setting,
-    rounds,
-    goal: job?.goal ?? 'both',
-    gauge: job?.gauge ?? null,
-  }
-}
+/** What is in hand is stored as it is read, and the advice comes along with that; only what can't be stored is sent as it is. */
+const isOnlyHere = ({ job, unstored }: Visit, round: SetRound | null, isFull: boolean) =>
+  job !== undefined &&
+  round !== null &&
+  (isFull || round === unstored) &&
+  roundInHand(round).events(job).length > 0

@@ -1,4 +1,5 @@
 import { notifications } from '@mantine/notifications'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
 import {
   addJobEvents,
@@ -6,12 +7,14 @@ import {
   InvalidInputError,
   type JobEvent,
   type LoopSummary,
+  type SentEvent,
   type SetJob,
   type SetRound,
   whoAmI,
 } from '../api/client'
+import { inView, type PartName } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
-import { useChange, useSetJobs } from '../api/queries'
+import { AGAIN, useChange, useSetJobs } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { today } from '../quantities/days'
 import {
@@ -30,10 +33,12 @@ export interface Visit {
   /** The visit that goes on, stored or only practised; undefined between visits. */
   job: SetJob | undefined
   isPractice: boolean
-  /** The newest visit to the loop of a drive that mirrors this one: both should match. */
-  otherSide: SetJob | undefined
+  /** All visits to this machine, newest first. */
+  jobs: SetJob[]
   /** Closed visits to this loop, newest first. */
   closed: SetJob[]
+  /** What was in hand when it could not be stored last; null where all was. */
+  unstored: SetRound | null
   isPending: boolean
   begin: () => void
   practise: () => void
@@ -57,7 +62,8 @@ export function useVisit(bench: Workbench): Visit | undefined {
   const loop = bench.loops.at(-1)
   const jobs = useSetJobs(machine.id)
   const add = useChange(addSetJob)
-  const record = useRecord()
+  const record = useRecord(bench)
+  const [unstored, setUnstored] = useState<SetRound | null>(null)
   const [practice, setPractice] = useState<SetJob | null>(null)
   if (!loop) return undefined
   const ofLoop = (jobs.data ?? []).filter((j) => j.loopKey === loop.loopKey)
@@ -91,8 +97,9 @@ export function useVisit(bench: Workbench): Visit | undefined {
     loop,
     job,
     isPractice,
-    otherSide: (jobs.data ?? []).find((j) => mirrored(bench, loop).includes(j.loopKey)),
+    jobs: jobs.data ?? [],
     closed: ofLoop.filter((j) => j.closing !== null),
+    unstored,
     isPending: add.isPending || record.isPending,
     begin: () => add.mutate(fresh, { onError: showError }),
     practise: () => setPractice({ ...fresh, id: -1 - Math.floor(Math.random() * 1e6) }),
@@ -106,15 +113,44 @@ export function useVisit(bench: Workbench): Visit | undefined {
     keepInHand: (round) => {
       if (job && !isPractice)
         record.inBackground(job, roundInHand(round).events).catch((error) => {
+          setUnstored(round)
           if (!(error instanceof InvalidInputError)) showError(error)
         })
     },
   }
 }
 
-/** Writes down what happens one after the other, each as the one before left the visit. */
-function useRecord() {
-  const send = useChange(addJobEvents)
+/** What of a page hangs on what is read at a visit. */
+const OF_A_VISIT: PartName[] = ['headlines', 'set', 'closing', 'sideMatch', 'runningIn', 'warmth']
+
+/**
+ * Writes down what happens one after the other, each as the one before left the visit. What is in view of it is asked along
+ * with it: a reading is one request.
+ */
+function useRecord({ asFitted, card }: Workbench) {
+  const cache = useQueryClient()
+  const send = useMutation({
+    mutationFn: async (happened: { id: number; events: SentEvent[] }) => {
+      const { ask, takeIn } = inView(cache, asFitted, OF_A_VISIT)
+      const { visit, evaluation } = await addJobEvents({ ...happened, ask })
+      cache.setQueryData<SetJob[]>(['set-jobs', card.machine.id], (jobs) =>
+        jobs?.map((j) => (j.id === visit.id ? visit : j)),
+      )
+      takeIn(evaluation)
+      return visit
+    },
+    ...AGAIN,
+    onSettled: (_, error, { events }) => {
+      // A reading in hand changes nothing that stands elsewhere on this page.
+      const isOfRounds = events.some(
+        ({ event }) => event.kind === 'roundKept' || event.kind === 'visitClosed',
+      )
+      return cache.invalidateQueries({
+        predicate: ({ queryKey: [kind] }) => !['computed', 'evaluation', 'set-jobs'].includes(String(kind)),
+        refetchType: error || isOfRounds ? 'active' : 'none',
+      })
+    },
+  })
   const line = useRef<Promise<unknown>>(Promise.resolve())
   const newest = useRef<SetJob | undefined>(undefined)
   const [waiting, setWaiting] = useState(0)
@@ -137,13 +173,4 @@ function useRecord() {
     }
   }
   return { inBackground, showingWait, isPending: waiting > 0 }
-}
-
-/** Loops of the drives that mirror the one in view. */
-function mirrored({ card, drive }: Workbench, loop: LoopSummary): string[] {
-  const place = drive.stages.findIndex((s) => s.key === loop.loopKey)
-  return card.machine.drives
-    .filter((d) => d.key !== drive.key && (d.mirrors === drive.key || drive.mirrors === d.key))
-    .map((d) => d.stages[place]?.key)
-    .filter((key) => key !== undefined)
 }

@@ -1,5 +1,6 @@
 import { Modal } from '@mantine/core'
 import type { Working } from '../api/client'
+import { sentenceOf } from '../api/issues'
 import { figure, plain } from '../quantities/format'
 import classes from './WorkingDialog.module.css'
 
@@ -7,15 +8,20 @@ import classes from './WorkingDialog.module.css'
 export function WorkingDialog({
   title,
   workings,
+  error = null,
   onClose,
 }: {
   title: string
-  workings: Working[]
+  /** Undefined while they are on the way. */
+  workings: Working[] | undefined
+  error?: unknown
   onClose: () => void
 }) {
   return (
     <Modal opened onClose={onClose} title={title} size="lg" closeButtonProps={{ 'aria-label': 'Close' }}>
-      {workings.map((working) => (
+      {workings === undefined && !error && <p className="cap">Computing …</p>}
+      {error ? <p role="alert">{sentenceOf(error)}</p> : null}
+      {workings?.map((working) => (
         <section key={working.title} className={classes.working} aria-label={working.title}>
           <h3>{working.title}</h3>
           <p className={classes.formula}>{working.formula}</p>
