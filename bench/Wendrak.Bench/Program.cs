@@ -31,6 +31,16 @@ if (args is ["orders"])
     await KillFigures.PrintOrdersAsync();
     return;
 }
+if (args is ["evaluation"])
+{
+    await EvaluationFigures.PrintAsync();
+    return;
+}
+if (args is [EvaluationFigures.EchoServer, "--port", var port])
+{
+    await EvaluationFigures.EchoAsync(int.Parse(port, System.Globalization.CultureInfo.InvariantCulture));
+    return;
+}
 BenchmarkSwitcher
     .FromTypes([
         typeof(RatioSearchBench),

@@ -1,4 +1,4 @@
-using Microsoft.AspNetCore.Http.HttpResults;
+using System.Text.Json;
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
@@ -20,16 +20,50 @@ public sealed record EvaluationQuestion(
 public static class EvaluationEndpoints
 {
     public static void MapEvaluation(this IEndpointRouteBuilder app) =>
-        app.MapComputing("/api", "Evaluation").MapPost("/evaluation", AnswerAsync).WithName("evaluate");
+        app.MapComputing("/api", "Evaluation")
+            .MapPost("/evaluation", AnswerAsync)
+            .Accepts<EvaluationQuestion>("application/json")
+            .Produces<EvaluationAnswer>()
+            .Produces(StatusCodes.Status404NotFound)
+            .WithName("evaluate");
 
-    private static async Task<Results<Ok<EvaluationAnswer>, NotFound>> AnswerAsync(
-        EvaluationQuestion question,
+    private static async Task<IResult> AnswerAsync(
+        HttpContext context,
         MachineReader machines,
-        TimeProvider clock
-    ) =>
-        await EvaluateAsync(question, machines, clock) is { } answer
-            ? TypedResults.Ok(answer)
-            : TypedResults.NotFound();
+        KnownAnswers known,
+        TimeProvider clock,
+        CancellationToken ct
+    )
+    {
+        if (!context.Request.HasJsonContentType())
+            return TypedResults.StatusCode(StatusCodes.Status415UnsupportedMediaType);
+        using StreamReader reader = new(context.Request.Body);
+        string asked = await reader.ReadToEndAsync(ct);
+        if (known.Find(asked) is { } before)
+            return TypedResults.Bytes(before, "application/json; charset=utf-8");
+        long commits = known.Commits;
+        EvaluationQuestion question = Read(asked);
+        InputDoor.Check(question);
+        if (await EvaluateAsync(question, machines, clock) is not { } answer)
+            return TypedResults.NotFound();
+        byte[] bytes = JsonSerializer.SerializeToUtf8Bytes(answer, Json.Options);
+        known.Keep(commits, asked, bytes);
+        return TypedResults.Bytes(bytes, "application/json; charset=utf-8");
+    }
+
+    /// <exception cref="BadHttpRequestException">It is not the JSON that is asked for; where reading stopped is told.</exception>
+    private static EvaluationQuestion Read(string asked)
+    {
+        try
+        {
+            return JsonSerializer.Deserialize<EvaluationQuestion>(asked, Json.Options)
+                ?? throw new JsonException("null");
+        }
+        catch (JsonException e)
+        {
+            throw new BadHttpRequestException("This is no question.", e);
+        }
+    }
 
     /// <returns>Null when there is no such machine.</returns>
     /// <exception cref="InvalidInputException">The question names something that is not there, or no machine.</exception>

@@ -69,6 +69,7 @@ public static class WendrakApp
         services.AddSingleton<JobStore>();
         services.AddSingleton<MachineStore>();
         services.AddSingleton<MachineReader>();
+        services.AddSingleton<KnownAnswers>();
         services.AddSingleton<MachineCards>();
         services.AddSingleton<MachineFiles>();
         services.AddSingleton<SetupStore>();

@@ -26,9 +26,9 @@ internal static class ChangedParts
         // What is measured for the first time has not moved.
         if (input.Before.LayoutOf(loop.Key) is { } stood && input.After.LayoutOf(loop.Key) is { } stands)
         {
-            if (!Same(PlacesOf(stood), PlacesOf(stands)))
+            if (!ReferenceEquals(stood, stands) && !Same(PlacesOf(stood), PlacesOf(stands)))
                 yield return ChangedPart.Place;
-            if (!Same(stood.Limits ?? [], stands.Limits ?? []))
+            if (!ReferenceEquals(stood, stands) && !Same(stood.Limits ?? [], stands.Limits ?? []))
                 yield return ChangedPart.Edge;
         }
         HashSet<string> turned = DriveShafts.TurnedWith(drive, loop.DrivenShaft);
@@ -60,7 +60,7 @@ internal static class ChangedParts
 
     /// <summary>Whether a pair, gearbox or gear hub beside the loops is another one.</summary>
     public static bool IsGearingOther(Drive drive, Drive? old) =>
-        old is not null && !Same(GearingOf(drive), GearingOf(old));
+        old is not null && !ReferenceEquals(drive, old) && !Same(GearingOf(drive), GearingOf(old));
 
     /// <summary>What turns what by how much, without names.</summary>
     private static Stage[] GearingOf(Drive drive) =>

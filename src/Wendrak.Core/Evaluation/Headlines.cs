@@ -139,12 +139,11 @@ internal static class Headlines
             return Without(NoFigure.NotLaidOut);
         try
         {
-            LoopFitResult fit = view.Fit;
-            bool isOff = fit.Findings.Any(f => f.Kind == FitFindingKind.OffTheTrack);
+            (_, double? length, LengthUnit unit, bool isOff) = view.Laid;
             return new(
-                StateOf(view, Station.Fit, fit.ChosenLength is not null && !isOff),
+                StateOf(view, Station.Fit, length is not null && !isOff),
                 null,
-                fit.ChosenLength is double length ? new(length, fit.LengthUnit) : null,
+                length is double l ? new(l, unit) : null,
                 isOff
             );
         }
@@ -162,17 +161,18 @@ internal static class Headlines
             return new(StationState.Open, NoFigure.NoPull);
         try
         {
-            LoopLoadsResult loads = view.Loads;
-            Verdict verdict = loads.IsJudged ? loads.Verdict : Verdict.NotApplicable;
+            LoadCheck[] checks = LoadChecks.Of(view.Loaded);
+            bool isJudged = view.Loaded.Input.Source.IsJudged;
+            Verdict verdict = isJudged ? LoadChecks.VerdictOf(checks) : Verdict.NotApplicable;
             return new(
                 verdict == Verdict.Fine ? StationState.Done : StationState.Open,
                 null,
-                loads.IsJudged,
+                isJudged,
                 verdict,
                 verdict is Verdict.Stop or Verdict.Watch
-                    ? new(loads.Checks.First(c => c.Verdict == verdict && !c.IsAdvisory).Kind)
+                    ? new(checks.First(c => c.Verdict == verdict && !c.IsAdvisory).Kind)
                     : null,
-                loads.Smallest?.Margin
+                LoadChecks.SmallestMargin(checks)?.Margin
             );
         }
         catch (InvalidInputException)

@@ -122,8 +122,12 @@ internal static class LoadAnswers
     private static LoadSource SourceOf(MachineInView view) =>
         view.Machine.Loads?.Sources.FirstOrDefault(s => s.DriveKey == view.Drive.Key) ?? new(view.Drive.Key);
 
-    /// <summary>The question of the core about what is in view, as it is stored.</summary>
-    public static LoadsInput InputOf(MachineInView view) => InputOf(view, view.Loops, view.RoadWheels, null, null);
+    /// <summary>What is in view, as its loads are stored; a loop that is laid for its fit is not laid again.</summary>
+    public static LoadedLoop LoadedOf(MachineInView view) =>
+        new(
+            InputOf(view, view.Loops, view.RoadWheels, null, null),
+            view.LayoutOf(view.AnyLoop) is null ? null : view.Laid.Path
+        );
 
     private static LoadsInput InputOf(
         MachineInView view,

@@ -24,7 +24,6 @@ public static class MachineEvaluation
             where TAsked : class => asked is null ? null : Asked(view, asked, tell, path);
         return new()
         {
-            Headlines = Tell(parts.Headlines, (v, _) => Evaluation.Headlines.Of(v)),
             Comparison = Tell(parts.Comparison, RatioAnswers.Comparison),
             SideBySide = Tell(parts.SideBySide, RatioAnswers.SideBySide),
             Drives = Tell(parts.Drives, RatioAnswers.Drives),
@@ -58,6 +57,8 @@ public static class MachineEvaluation
             Warmth = Tell(parts.Warmth, SetAnswers.Warmth),
             RunningIn = Tell(parts.RunningIn, SetAnswers.RunIn),
             Practice = Tell(parts.Practice, SetAnswers.Practice),
+            // Last: what was told in full before is not worked out again for its line.
+            Headlines = Tell(parts.Headlines, (v, _) => Evaluation.Headlines.Of(v)),
         };
     }
 

@@ -13,6 +13,8 @@ internal sealed class MachineInView
     private readonly Lazy<SetupComparisonResult> _comparison;
     private readonly Lazy<LoopFitResult> _fit;
     private readonly Lazy<LoopLoadsResult> _loads;
+    private readonly Lazy<LaidLoop> _laid;
+    private readonly Lazy<LoadedLoop> _loaded;
 
     /// <exception cref="InvalidInputException">A loop, a setup or an aim of the scope is not the machine's.</exception>
     public MachineInView(StoredMachine stored, EvaluationScope scope, Workshop? workshop)
@@ -30,7 +32,9 @@ internal sealed class MachineInView
         Target = scope.Band?.AsAim() ?? Aim?.Target;
         _comparison = new(() => RatioAnswers.Compare(this));
         _fit = new(() => LoopFit.Of(FitAnswers.InputOf(this), false));
-        _loads = new(() => LoopLoads.Of(LoadAnswers.InputOf(this), false));
+        _laid = new(() => LoopFit.Lay(FitAnswers.InputOf(this)));
+        _loaded = new(() => LoadAnswers.LoadedOf(this));
+        _loads = new(() => LoopLoads.Of(Loaded, false));
     }
 
     /// <summary>What is in view against as fitted, without workings; told once however often it is asked for.</summary>
@@ -44,6 +48,14 @@ internal sealed class MachineInView
     /// <summary>The same of the loop's loads as stored.</summary>
     /// <exception cref="InvalidInputException">They can't be told.</exception>
     public LoopLoadsResult Loads => _loads.Value;
+
+    /// <summary>The loop laid as stored.</summary>
+    /// <exception cref="InvalidInputException">It can't be laid.</exception>
+    public LaidLoop Laid => _laid.Value;
+
+    /// <summary>The loop as it is pulled.</summary>
+    /// <exception cref="InvalidInputException">What is stored is refused, or nothing tells how hard it is pulled.</exception>
+    public LoadedLoop Loaded => _loaded.Value;
 
     public StoredMachine Stored { get; }
     public EvaluationScope Scope { get; }

@@ -141,14 +141,14 @@ internal static class RatioAnswers
     public static RatioBandsResult Bands(MachineInView view, BandsQuestion asked)
     {
         _ = view.AnyLoop;
-        RatioBandsResult result = RatioBands.Of(
+        return RatioBands.Of(
             new DriveTrain(view.Drive, view.Fitted.Loops),
             view.Scope.LoopKeys,
             view.Fitted.RoadWheels,
             asked.Target,
-            []
+            [],
+            asked.Workings
         );
-        return asked.Workings ? result : result with { Workings = [] };
     }
 
     public static NearestAimResult NearestAims(MachineInView view, NearestAimsQuestion asked) =>

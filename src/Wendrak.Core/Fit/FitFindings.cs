@@ -92,9 +92,8 @@ internal static class FitFindings
             );
         if (fitted.Range is not { } range)
             return;
-        FittingLength here = fitted.LengthOf(length);
         double mm = length * fitted.UnitMm;
-        if (!here.Fits)
+        if (fitted.IsOnTrack == false)
             findings.Add(
                 new(FitFindingKind.OffTheTrack, null, mm, mm > range.MostMm ? range.MostMm : range.LeastMm, "geometry")
             );

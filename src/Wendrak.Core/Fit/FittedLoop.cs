@@ -91,8 +91,8 @@ internal sealed class FittedLoop
 
     public FittingLength LengthOf(double length)
     {
-        double? travel = TravelFor(_wheels, length);
-        bool fits = travel is double t && t >= -ToleranceMm && t <= TrackMm + ToleranceMm;
+        double? travel = length == ChosenLength ? Closing : TravelFor(_wheels, length);
+        bool fits = travel is double t && IsOn(t);
         double? reserve = travel is null ? null : (Range?.MostMm / (length * UnitMm) - 1) * 100;
         return new(
             length,
@@ -126,6 +126,15 @@ internal sealed class FittedLoop
                 mover.Track is LineTrack ? Math.Max(BeyondUnits * UnitMm, BeyondTracks * TrackMm) : 0
             )
             : null;
+
+    /// <summary>Whether the length in view closes on the track; null where none is counted, or nothing moves.</summary>
+    public bool? IsOnTrack =>
+        ChosenLength is null || Layout.Mover is null ? null
+        : Closing is double travel && IsOn(travel) ? true
+        : Range is null ? null
+        : false;
+
+    private bool IsOn(double travelMm) => travelMm >= -ToleranceMm && travelMm <= TrackMm + ToleranceMm;
 
     private double? TravelOfChosen() => ChosenLength is double length ? TravelFor(_wheels, length) : null;
 

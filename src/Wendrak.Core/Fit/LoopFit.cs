@@ -22,6 +22,9 @@ public sealed record LoopFitInput(
     double? WearLimitPercent
 );
 
+/// <param name="Length">Null where none is counted.</param>
+internal sealed record LaidLoop(LoopPath Path, double? Length, LengthUnit Unit, bool IsOffTheTrack);
+
 /// <summary>Fits chains and belts: which length closes where.</summary>
 public static class LoopFit
 {
@@ -69,9 +72,18 @@ public static class LoopFit
         );
     }
 
-    /// <summary>The path alone, with the mover where it is told to stand or where the length in view closes.</summary>
+    /// <summary>The loop laid, and no more: with the mover where the length in view closes.</summary>
     /// <exception cref="InvalidInputException">Any part is refused, or the layout is impossible; the wheel is named.</exception>
-    internal static LoopPath PathOf(LoopFitInput input) => Laid(new(input), input.TravelMm).Path;
+    internal static LaidLoop Lay(LoopFitInput input)
+    {
+        FittedLoop fitted = new(input);
+        return new(
+            Laid(fitted, input.TravelMm).Path,
+            fitted.ChosenLength,
+            fitted.LengthUnit,
+            fitted.IsOnTrack == false
+        );
+    }
 
     private static (LoopPath Path, double TravelMm) Laid(FittedLoop fitted, double? travelMm)
     {

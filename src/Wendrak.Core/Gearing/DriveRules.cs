@@ -15,7 +15,10 @@ public static class DriveRules
     private const double HighestSpeedRpm = 100_000;
 
     /// <summary>Everything wrong with a drive, field by field; empty when it can be computed.</summary>
-    public static Guard Check(Drive drive)
+    public static Guard Check(Drive drive) => DriveFacts.AreKnown(drive) ? new() : Find(drive);
+
+    /// <summary>Looks for it, whatever was found before.</summary>
+    internal static Guard Find(Drive drive)
     {
         Guard guard = new();
         guard

@@ -6,42 +6,27 @@ namespace Wendrak.Core.Gearing;
 public sealed class DriveTrain
 {
     private readonly Dictionary<string, LoopChoice> _choices;
-    private readonly Dictionary<string, int> _stageDriving = [];
+    private readonly DriveFacts _facts;
 
     public Drive Drive { get; }
-    public IReadOnlyList<DriveGear> Gears { get; }
+    public IReadOnlyList<DriveGear> Gears => _facts.Gears;
 
     /// <param name="drive">The drive; it is checked here.</param>
     /// <param name="choices">Wheels of every loop of the drive; those of other drives are passed over.</param>
     /// <exception cref="InvalidInputException">The drive or a choice is refused; every issue is named.</exception>
     public DriveTrain(Drive drive, IReadOnlyList<LoopChoice> choices)
     {
-        DriveRules.Check(drive).ThrowIfAny();
-        Loop[] loops = [.. drive.Stages.OfType<Loop>()];
-        HashSet<string> own = [.. loops.Select(l => l.Key)];
-        LoopChoice[] ownChoices = [.. choices.Where(c => own.Contains(c.LoopKey))];
-        DriveRules.CheckChoices(loops, ownChoices).ThrowIfAny();
+        _facts = DriveFacts.Of(drive);
+        LoopChoice[] own = [.. choices.Where(c => _facts.LoopKeys.Contains(c.LoopKey))];
+        DriveRules.CheckChoices(_facts.Loops, own).ThrowIfAny();
         Drive = drive;
-        Gears = DriveGears.Of(drive);
-        _choices = ownChoices.ToDictionary(c => c.LoopKey);
-        for (int s = 0; s < drive.Stages.Count; s++)
-            _stageDriving[drive.Stages[s].DrivenShaft] = s;
+        _choices = own.ToDictionary(c => c.LoopKey);
     }
 
     public LoopChoice ChoiceOf(string loopKey) => _choices[loopKey];
 
     /// <summary>Stages between the input and a shaft, in running order; empty for the input shaft itself.</summary>
-    public IReadOnlyList<int> PathTo(string shaft)
-    {
-        List<int> path = [];
-        while (_stageDriving.TryGetValue(shaft, out int s))
-        {
-            path.Add(s);
-            shaft = Drive.Stages[s].DrivingShaft;
-        }
-        path.Reverse();
-        return path;
-    }
+    public IReadOnlyList<int> PathTo(string shaft) => _facts.PathTo(shaft);
 
     /// <summary>Signed overall reduction to a shaft: input turns per turn of it, negative when it turns round.</summary>
     /// <param name="without">Loops left out, as if they had ratio 1: what is left is fixed while they are chosen.</param>

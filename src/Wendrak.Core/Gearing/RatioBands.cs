@@ -30,6 +30,7 @@ public static class RatioBands
     /// <param name="train">The drive with its present wheels.</param>
     /// <param name="loopKeys">Loops whose product is the final ratio to be found.</param>
     /// <param name="gears">Gears the person lets count; empty for all.</param>
+    /// <param name="explains">Whether the workings are told, too.</param>
     /// <exception cref="InvalidInputException">The target is refused, or needs a road wheel size that is not known.</exception>
     /// <remarks>
     /// Other gears than the aim's count only where the drive says that its gears are interchangeable; an overall
@@ -40,7 +41,8 @@ public static class RatioBands
         IReadOnlyList<string> loopKeys,
         IReadOnlyList<RoadWheelChoice> roadWheels,
         AimTarget target,
-        IReadOnlyList<int> gears
+        IReadOnlyList<int> gears,
+        bool explains = true
     )
     {
         new Guard("Aim.").Include(AimRules.Check(target, train.Gears.Count)).ThrowIfAny();
@@ -63,7 +65,7 @@ public static class RatioBands
                     t.GearIndex,
                     t.ShaftSpeedLowRpm / t.OutputSpeedRpm,
                     t.ShaftSpeedHighRpm / t.OutputSpeedRpm,
-                    OutputWorking(t)
+                    () => OutputWorking(t)
                 );
             case OverallRatio t:
                 return Overall(t.GearIndex, t.Low, t.High, null);
@@ -97,7 +99,7 @@ public static class RatioBands
                 aimGear,
                 RoadSpeed.Reduction(kmh, lowRpm, u),
                 RoadSpeed.Reduction(kmh, highRpm, u),
-                SpeedWorking(kmh, lowRpm, highRpm, u)
+                () => SpeedWorking(kmh, lowRpm, highRpm, u)
             );
         }
 
@@ -111,17 +113,19 @@ public static class RatioBands
                     "Give the crank length first: a gain ratio is way of the bicycle per way of the pedal."
                 );
             double direct = Circumference(output, roadWheels) / (2 * Math.PI) / crank;
-            return Overall(t.GearIndex, direct / t.High, direct / t.Low, GainWorking(t, direct, crank));
+            return Overall(t.GearIndex, direct / t.High, direct / t.Low, () => GainWorking(t, direct, crank));
         }
 
-        RatioBandsResult Overall(int? aimGear, double low, double high, Working? working)
+        RatioBandsResult Overall(int? aimGear, double low, double high, Func<Working>? working)
         {
             IEnumerable<int> counting = Counting(train.Drive, train.Gears.Count, aimGear, gears);
             RatioBand[] bands = [.. counting.Select(g => Band(train.Gears[g], low, high))];
             int gear = aimGear ?? bands[^1].GearIndex;
             RatioBand own = bands.FirstOrDefault(b => b.GearIndex == gear) ?? bands[^1];
+            if (!explains)
+                return new(bands, gear, []);
             Working share = ShareWorking(own, Fixed(train.Gears[own.GearIndex]));
-            return new(bands, gear, working is null ? [share] : [working, share]);
+            return new(bands, gear, working is null ? [share] : [working(), share]);
         }
 
         RatioBandsResult Match(MatchSetup t)
@@ -132,7 +136,7 @@ public static class RatioBands
             double same = Math.Abs(other.Reduction(output.Shaft, other.Gears[last])) * wheels;
             double factor = EitherWay(t.TolerancePercent);
             RatioBand band = Band(gear, same / factor, same * factor);
-            return new([band], last, [MatchWorking(t, same, wheels)]);
+            return new([band], last, explains ? [MatchWorking(t, same, wheels)] : []);
         }
     }
 

@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Gearing;
@@ -52,7 +53,12 @@ public static class RollingCircumference
     /// U = π·D·k, k the rolling factor of the kind of tyre; a roll-out overrides everything. Sources: ETRTO
     /// coefficients (from memory) for motorcycles, common practice for bicycles and solid wheels.
     /// </remarks>
-    public static RollingResult Of(RoadWheel wheel)
+    public static RollingResult Of(RoadWheel wheel) => Known.GetValue(wheel, Find);
+
+    // A size is read from its marking; a wheel is never changed, only replaced.
+    private static readonly ConditionalWeakTable<RoadWheel, RollingResult> Known = [];
+
+    private static RollingResult Find(RoadWheel wheel)
     {
         Check(wheel).ThrowIfAny();
         SizeReading? reading = string.IsNullOrWhiteSpace(wheel.Size) ? null : RoadWheelSize.Parse(wheel.Size);

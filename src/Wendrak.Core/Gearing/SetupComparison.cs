@@ -94,7 +94,7 @@ public static class SetupComparison
         input = input with { LoopKeys = [.. input.LoopKeys.Distinct().Where(way.Contains)] };
         RatioBandsResult? bands =
             input.Aim is { } aim && input.LoopKeys.Count > 0
-                ? RatioBands.Of(fitted, input.LoopKeys, input.Fitted.RoadWheels, aim, input.Gears)
+                ? RatioBands.Of(fitted, input.LoopKeys, input.Fitted.RoadWheels, aim, input.Gears, false)
                 : null;
         int aimGear = bands?.AimGearIndex ?? fitted.Gears.Count - 1;
         Comparer comparer = new(input, fitted, output, aimGear, explains);
@@ -147,6 +147,12 @@ public static class SetupComparison
     {
         private readonly double? _fittedCircumference = Circumference(output, input.Fitted.RoadWheels);
         private readonly double _fittedFinal = fitted.FinalRatio(input.LoopKeys);
+        private readonly int[]? _fittedNumbers = NumbersOf(fitted.Gears);
+        private readonly double[] _fittedPerMm = ReductionsPerMm(
+            fitted,
+            output,
+            Circumference(output, input.Fitted.RoadWheels)
+        );
 
         public double? CadenceRpm { get; } =
             input.Drive.Input.Kind == InputKind.Rider ? StartingAim.MiddleRpm(input.Drive.Input, input.Aim) : null;
@@ -214,21 +220,19 @@ public static class SetupComparison
             );
         }
 
+        private static double[] ReductionsPerMm(DriveTrain train, DriveOutput output, double? u) =>
+            [.. train.Gears.Select(g => Math.Abs(train.Reduction(output.Shaft, g)) / (u ?? 1))];
+
         /// <summary>Null where gears have no single number, as of a crank box before a hub.</summary>
         private static int[]? NumbersOf(IReadOnlyList<DriveGear> gears) =>
             gears.All(g => int.TryParse(g.Label, CultureInfo.InvariantCulture, out _))
                 ? [.. gears.Select(g => int.Parse(g.Label, CultureInfo.InvariantCulture))]
                 : null;
 
-        private FeelsLikeResult? FeelsLikeFitted(double overall, double? u)
-        {
-            double perMm = u ?? 1;
-            double fittedPerMm = _fittedCircumference ?? 1;
-            if (u is null != _fittedCircumference is null)
-                return null;
-            double[] old = [.. fitted.Gears.Select(g => Math.Abs(fitted.Reduction(output.Shaft, g)) / fittedPerMm)];
-            return FeelsLike.Of(old, overall / perMm, NumbersOf(fitted.Gears));
-        }
+        private FeelsLikeResult? FeelsLikeFitted(double overall, double? u) =>
+            u is null == _fittedCircumference is null
+                ? FeelsLike.Of(_fittedPerMm, overall / (u ?? 1), _fittedNumbers)
+                : null;
 
         private double? RearTeethLike(DriveTrain train)
         {
@@ -256,7 +260,7 @@ public static class SetupComparison
         {
             if (input.Aim is not { } aim || input.LoopKeys.Count == 0)
                 return null;
-            RatioBandsResult own = RatioBands.Of(train, input.LoopKeys, setup.RoadWheels, aim, input.Gears);
+            RatioBandsResult own = RatioBands.Of(train, input.LoopKeys, setup.RoadWheels, aim, input.Gears, false);
             return own.Bands.Any(b => final >= b.FinalLow && final <= b.FinalHigh);
         }
     }

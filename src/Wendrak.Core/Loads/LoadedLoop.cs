@@ -36,7 +36,8 @@ internal sealed class LoadedLoop
     public IReadOnlyList<OperatingPoint> Points { get; }
 
     /// <exception cref="Quantities.InvalidInputException">A part of the question is refused.</exception>
-    public LoadedLoop(LoadsInput asked)
+    /// <param name="path">Of this very loop, where it was laid already.</param>
+    public LoadedLoop(LoadsInput asked, LoopPath? path = null)
     {
         LoadsInput input = asked.Alternative?.In(asked) ?? asked;
         Input = input;
@@ -47,8 +48,7 @@ internal sealed class LoadedLoop
         new Quantities.Guard("Strength.").Include(input.Strength.Check(Loop)).ThrowIfAny();
         Strength = UncountedInputs.Counted(input.Strength, Loop.Medium);
         Choice = train.ChoiceOf(Loop.Key);
-        LoopLayout layout = input.Layout ?? StartingLayout.Of(input.Drive, Choice);
-        Path = LoopFit.PathOf(new(input.Drive, Choice, Choice, layout, null, false, null));
+        Path = path ?? Lay(input, Choice);
         int rear = 0;
         while (Path.Wheels[rear].Name != LoopLayout.RearName)
             rear++;
@@ -59,6 +59,12 @@ internal sealed class LoadedLoop
         (Points, IsForked) = (points.Of(FrontDiameterMm), points.IsForked);
         Uncounted = [.. UncountedInputs.Of(input, Loop.Medium, points)];
         UsualShock = ShockFactors.Of(Loop, input.Drive, input.Kind, input.Source);
+    }
+
+    private static LoopPath Lay(LoadsInput input, LoopChoice choice)
+    {
+        LoopLayout layout = input.Layout ?? StartingLayout.Of(input.Drive, choice);
+        return LoopFit.Lay(new(input.Drive, choice, choice, layout, null, false, null)).Path;
     }
 
     /// <summary>The same wheels and operating points with another chain or belt: only that is checked again.</summary>

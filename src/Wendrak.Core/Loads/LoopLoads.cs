@@ -96,9 +96,11 @@ public static class LoopLoads
 {
     /// <exception cref="InvalidInputException">A part of the question is refused, or nothing tells how hard it is pulled.</exception>
     /// <param name="explains">Whether the workings are told, too.</param>
-    public static LoopLoadsResult Of(LoadsInput input, bool explains = true)
+    public static LoopLoadsResult Of(LoadsInput input, bool explains = true) => Of(new LoadedLoop(input), explains);
+
+    internal static LoopLoadsResult Of(LoadedLoop loop, bool explains)
     {
-        LoadedLoop loop = new(input);
+        LoadsInput input = loop.Input;
         LoadCheck[] checks = LoadChecks.Of(loop);
         RunTensions[] runs = [.. loop.Points.Select(p => RunTensions.Of(loop, p))];
         PointLoads[] points = [.. loop.Points.Zip(runs, (p, r) => At(loop, p, r))];

@@ -79,7 +79,7 @@ public static class Rail
     {
         LoopChoice choice = input.Loops.First(c => c.LoopKey == loop.Key);
         LoopFitInput question = new(input.Drive, choice, choice, input.Layouts[at], null, false, null);
-        LoopPath path = Named("Layout", $"Layouts[{at}]", () => LoopFit.PathOf(question));
+        LoopPath path = Named("Layout", $"Layouts[{at}]", () => LoopFit.Lay(question).Path);
         Point front = path.Wheels[0].Centre;
         Point by = places.TryGetValue(loop.DrivingShaft, out Point? known) ? known - front : new(0, 0);
         LoopPath moved = new(

@@ -46,7 +46,7 @@ internal static class SpanFinder
             LoopChoice choice =
                 input.Loops.FirstOrDefault(c => c.LoopKey == input.Setting.LoopKey)
                 ?? throw new InvalidInputException("Loops", "missing", "Give the wheels of the loop.");
-            return LoopFit.PathOf(new(input.Drive, choice, choice, input.Layout, null, false, null));
+            return LoopFit.Lay(new(input.Drive, choice, choice, input.Layout, null, false, null)).Path;
         }
         catch (InvalidInputException)
         {

@@ -46,7 +46,7 @@ public sealed class Database : IDisposable
     public string DataId { get; private set; } = "";
 
     /// <summary>How often something was put on the disk since the start: what was read before the last time may be old.</summary>
-    internal long Commits => Interlocked.Read(ref _commits);
+    public long Commits => Interlocked.Read(ref _commits);
     private long _commits;
 
     /// <summary>Where a journal was put that lay beside the file and did not belong to it; null when there was none.</summary>
