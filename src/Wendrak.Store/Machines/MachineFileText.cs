@@ -27,12 +27,25 @@ public static partial class MachineFileText
         text.AdvanceTo(start.Buffer.Start);
         MachineFile? file = isNewest
             ? await JsonSerializer.DeserializeAsync<MachineFile>(text, BodyJson.Numbered, ct)
-            : Read(await JsonNode.ParseAsync(text.AsStream(), cancellationToken: ct));
+            : ReadNode(await JsonNode.ParseAsync(text.AsStream(), cancellationToken: ct));
         return file ?? throw new JsonException("null");
     }
 
     public static Task WriteAsync(PipeWriter text, MachineFile file, CancellationToken ct) =>
         JsonSerializer.SerializeAsync(text, file, BodyJson.Numbered, ct);
+
+    private static MachineFile? ReadNode(JsonNode? file)
+    {
+        try
+        {
+            return Read(file);
+        }
+        catch (InvalidOperationException e)
+        {
+            // Half a letter, as “\ud800” alone is: the reader of nodes finds it only when it looks at the text.
+            throw new JsonException(e.Message, e);
+        }
+    }
 
     private static MachineFile? Read(JsonNode? file)
     {
