@@ -145,10 +145,11 @@ const settle = (answers: Evaluation, wanted: Waiting[]) => {
 
 const TYPING_MS = 200
 
-/** A draft a moment after the last key: what is being typed is not asked letter by letter. */
+/** A draft a moment after the last key: what is being typed is not asked letter by letter. One that begins is there at once. */
 export function useDebouncedDraft<T>(draft: T): T {
   // By what it holds: a draft is put together anew with every drawing.
   const text = JSON.stringify(draft)
   const [settled] = useDebouncedValue(text, TYPING_MS)
-  return settled === text || settled === undefined ? draft : (JSON.parse(settled) as T)
+  const isBegun = settled !== undefined && settled !== 'null'
+  return settled === text || !isBegun ? draft : (JSON.parse(settled) as T)
 }

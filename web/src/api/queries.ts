@@ -1,4 +1,5 @@
 import {
+  type QueryClient,
   skipToken,
   useInfiniteQuery,
   useMutation,
@@ -104,12 +105,23 @@ export const AGAIN = {
   retryDelay: 3_000,
 }
 
+/** Reads again what is shown; what is on its way was read before the change, and its answer would pass for a new one. */
+export async function readAgain(
+  cache: QueryClient,
+  concerns: (kind: unknown) => boolean,
+  refetchType: 'active' | 'none' = 'active',
+) {
+  const predicate = ({ queryKey }: { queryKey: readonly unknown[] }) => concerns(queryKey[0])
+  if (refetchType === 'active') await cache.cancelQueries({ predicate })
+  return cache.invalidateQueries({ predicate, refetchType })
+}
+
 /** A change of something stored; everything that may show it is read again. */
 export function useChange<V, R>(change: (value: V) => Promise<R>) {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: change,
     ...AGAIN,
-    onSettled: () => cache.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'computed' }),
+    onSettled: () => readAgain(cache, (kind) => kind !== 'computed'),
   })
 }

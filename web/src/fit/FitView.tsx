@@ -259,12 +259,12 @@ function Picture({
           </p>
         </>
       )}
-      {isWorking && fit.question && (
+      {isWorking && fit.answer.of && (
         <PartWorking
           title="Working: fit"
           bench={bench}
           part="fit"
-          question={fit.question}
+          question={fit.answer.of}
           of={(told) => told.workings}
           onClose={() => setWorking(false)}
         />

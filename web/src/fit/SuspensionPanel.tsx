@@ -79,12 +79,12 @@ export function SuspensionPanel({ bench, fit }: { bench: Workbench; fit: Fit }) 
           way: it takes bearings and seals with it.
         </p>
       )}
-      {isWorking && play && (
+      {isWorking && answer.of && (
         <PartWorking
           title="Working: suspension"
           bench={bench}
           part="suspension"
-          question={question}
+          question={answer.of}
           of={(told) => told.workings}
           onClose={() => setWorking(false)}
         />

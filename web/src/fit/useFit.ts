@@ -9,7 +9,7 @@ export interface Fit {
   /** Undefined until somebody has said where the wheels stand. */
   layout: LoopLayout | undefined
   question: Question<'fit'> | undefined
-  answer: Computed<LoopFitResult>
+  answer: Computed<LoopFitResult, Question<'fit'>>
 }
 
 /**

@@ -142,12 +142,12 @@ export default function LoadsView() {
           {bench.shown.isFitted && <p>as fitted</p>}
         </Panel>
       </div>
-      {isWorking && answer && (
+      {isWorking && loads.answer.of && (
         <PartWorking
           title="Working: loads"
           bench={bench}
           part="loads"
-          question={loads.question}
+          question={loads.answer.of}
           of={(told) => told.workings}
           onClose={() => setWorking(false)}
         />

@@ -24,7 +24,7 @@ export interface Loads {
   question: Question<'loads'>
   /** False where nobody has said how hard it is pulled: then there is nothing to ask for. */
   isAsked: boolean
-  answer: Computed<LoopLoadsResult>
+  answer: Computed<LoopLoadsResult, Question<'loads'>>
 }
 
 /**

@@ -292,12 +292,12 @@ function Visit({
         onConfirm={confirm}
         onLookAgain={setNextCheckOn}
       />
-      {isWorking && answer && (
+      {isWorking && advice.of && (
         <PartWorking
           title="Working: set"
           bench={bench}
           part="set"
-          question={setting.question}
+          question={advice.of}
           of={(told) => told.workings}
           onClose={() => setWorking(false)}
         />

@@ -1,5 +1,5 @@
 import type { LoopSetting, SetAdvice, SetQuestion, SetRound } from '../api/client'
-import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
+import { type Question, useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { type Computed, useStorageTrouble } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import type { Visit } from './useVisit'
@@ -8,7 +8,7 @@ import { roundInHand } from './visitSteps'
 /** A visit with what it should be told next. */
 export interface Setting extends Visit {
   question: SetQuestion
-  advice: Computed<SetAdvice>
+  advice: Computed<SetAdvice, Question<'set'>>
 }
 
 /**
@@ -36,8 +36,5 @@ export function useSetting(
 }
 
 /** What is in hand is stored as it is read, and the advice comes along with that; only what can't be stored is sent as it is. */
-const isOnlyHere = ({ job, unstored }: Visit, round: SetRound | null, isFull: boolean) =>
-  job !== undefined &&
-  round !== null &&
-  (isFull || round === unstored) &&
-  roundInHand(round).events(job).length > 0
+const isOnlyHere = ({ job, isUnstored }: Visit, round: SetRound | null, isFull: boolean) =>
+  job !== undefined && round !== null && (isFull || isUnstored) && roundInHand(round).events(job).length > 0

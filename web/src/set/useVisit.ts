@@ -14,7 +14,7 @@ import {
 } from '../api/client'
 import { inView, type PartName } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
-import { AGAIN, useChange, useSetJobs } from '../api/queries'
+import { AGAIN, readAgain, useChange, useSetJobs } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { today } from '../quantities/days'
 import {
@@ -37,8 +37,8 @@ export interface Visit {
   jobs: SetJob[]
   /** Closed visits to this loop, newest first. */
   closed: SetJob[]
-  /** What was in hand when it could not be stored last; null where all was. */
-  unstored: SetRound | null
+  /** What is in hand could not be stored as it is. */
+  isUnstored: boolean
   isPending: boolean
   begin: () => void
   practise: () => void
@@ -63,7 +63,7 @@ export function useVisit(bench: Workbench): Visit | undefined {
   const jobs = useSetJobs(machine.id)
   const add = useChange(addSetJob)
   const record = useRecord(bench)
-  const [unstored, setUnstored] = useState<SetRound | null>(null)
+  const [isUnstored, setUnstored] = useState(false)
   const [practice, setPractice] = useState<SetJob | null>(null)
   if (!loop) return undefined
   const ofLoop = (jobs.data ?? []).filter((j) => j.loopKey === loop.loopKey)
@@ -99,7 +99,7 @@ export function useVisit(bench: Workbench): Visit | undefined {
     isPractice,
     jobs: jobs.data ?? [],
     closed: ofLoop.filter((j) => j.closing !== null),
-    unstored,
+    isUnstored,
     isPending: add.isPending || record.isPending,
     begin: () => add.mutate(fresh, { onError: showError }),
     practise: () => setPractice({ ...fresh, id: -1 - Math.floor(Math.random() * 1e6) }),
@@ -112,10 +112,13 @@ export function useVisit(bench: Workbench): Visit | undefined {
     close: (closing, onKept) => happens(closed(closing), onKept),
     keepInHand: (round) => {
       if (job && !isPractice)
-        record.inBackground(job, roundInHand(round).events).catch((error) => {
-          setUnstored(round)
-          if (!(error instanceof InvalidInputError)) showError(error)
-        })
+        record.inBackground(job, roundInHand(round).events).then(
+          () => setUnstored(false),
+          (error) => {
+            setUnstored(true)
+            if (!(error instanceof InvalidInputError)) showError(error)
+          },
+        )
     },
   }
 }
@@ -145,10 +148,11 @@ function useRecord({ asFitted, card }: Workbench) {
       const isOfRounds = events.some(
         ({ event }) => event.kind === 'roundKept' || event.kind === 'visitClosed',
       )
-      return cache.invalidateQueries({
-        predicate: ({ queryKey: [kind] }) => !['computed', 'evaluation', 'set-jobs'].includes(String(kind)),
-        refetchType: error || isOfRounds ? 'active' : 'none',
-      })
+      return readAgain(
+        cache,
+        (kind) => !['computed', 'evaluation', 'set-jobs'].includes(String(kind)),
+        error || isOfRounds ? 'active' : 'none',
+      )
     },
   })
   const line = useRef<Promise<unknown>>(Promise.resolve())
