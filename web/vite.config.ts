@@ -1,8 +1,9 @@
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vitest/config'
+import { pack } from './pack'
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [react(), pack()],
   build: { target: 'es2023', sourcemap: false },
   server: { proxy: { '/api': 'http://127.0.0.1:5210' } },
   test: {

@@ -16,6 +16,7 @@ public static class FrontEnd
         StaticFileOptions options = new()
         {
             FileProvider = files,
+            ContentTypeProvider = new PackedFiles.ContentTypes(),
             OnPrepareResponse = context =>
                 context.Context.Response.Headers.CacheControl = context.Context.Request.Path.StartsWithSegments(
                     "/assets"
@@ -23,6 +24,7 @@ public static class FrontEnd
                     ? "public, max-age=31536000, immutable"
                     : "no-cache",
         };
+        app.UsePackedFiles(files);
         app.UseStaticFiles(options);
         // An unknown API address stays a 404; addresses of the page's own views come back as the page.
         app.MapFallback("/api/{**rest}", () => Results.NotFound());

@@ -1,10 +1,8 @@
-using System.IO.Compression;
 using System.Net;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.Http.Json;
-using Microsoft.AspNetCore.ResponseCompression;
 using Wendrak.Core.Quantities;
 using Wendrak.Store;
 using Wendrak.Store.Demo;
@@ -85,15 +83,6 @@ public static class WendrakApp
         services.AddExceptionHandler<RefusalHandler>();
         services.AddProblemDetails(o => o.CustomizeProblemDetails = RequestLimits.Explain);
         services.AddOpenApi("v1", OpenApiShape.Configure);
-        services.AddResponseCompression(o =>
-        {
-            o.EnableForHttps = true;
-            o.Providers.Add<BrotliCompressionProvider>();
-            o.Providers.Add<GzipCompressionProvider>();
-            // The page's files only. An answer crosses no wire here: packing 50 kB took longer than computing them.
-            o.MimeTypes = ["text/html", "text/css", "text/javascript", "application/javascript", "image/svg+xml"];
-        });
-        services.Configure<BrotliCompressionProviderOptions>(o => o.Level = CompressionLevel.Fastest);
     }
 
     private static void Map(WebApplication app)
@@ -104,7 +93,6 @@ public static class WendrakApp
         app.UseStatusCodePages();
         app.UseMiddleware<Utf8Only>();
         app.UseMiddleware<SameDataOnly>();
-        app.UseResponseCompression();
         app.MapOpenApi("/openapi/{documentName}.json");
         app.MapHealth();
         app.MapEvaluation();
