@@ -41,8 +41,8 @@ public sealed class RatioApiTests(WendrakServer server) : IClassFixture<WendrakS
     [InlineData("\"speedKmh\":90", "\"speedKmh\":0", "aim.speedKmh", 0.1)]
     [InlineData("\"shaftSpeedHighRpm\":5330", "\"shaftSpeedHighRpm\":100", "aim.shaftSpeedHighRpm", 5020)]
     [InlineData("\"gearIndex\":5", "\"gearIndex\":6", "aim.gearIndex", 5)]
-    [InlineData("[2.643,1.857,1.409,1.16,0.962,0.846]", "[]", "stages[1].set.reductions", 1)]
-    [InlineData("\"driverTeeth\":28", "\"driverTeeth\":0", "stages[0].driverTeeth", 5)]
+    [InlineData("[2.643,1.857,1.409,1.16,0.962,0.846]", "[]", "drive.stages[1].set.reductions", 1)]
+    [InlineData("\"driverTeeth\":28", "\"driverTeeth\":0", "drive.stages[0].driverTeeth", 5)]
     public async Task A_value_out_of_bounds_is_refused_with_field_and_bound(
         string from,
         string to,

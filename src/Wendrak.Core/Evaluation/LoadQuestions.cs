@@ -77,26 +77,13 @@ internal static class LoadAnswers
         ];
     }
 
-    private static LoopLoadsResult InPlace(LoadsInput input, int index)
-    {
-        try
-        {
-            return LoopLoads.Of(input, false);
-        }
-        catch (InvalidInputException e)
-        {
-            // Which of them is wrong is known here only.
-            string at = $"{nameof(LoadsBesideQuestion.Alternatives)}[{index}].";
-            throw new InvalidInputException([
-                .. e.Issues.Select(i =>
-                    i with
-                    {
-                        Field = i.Field.Replace("Alternative.", at, StringComparison.Ordinal),
-                    }
-                ),
-            ]);
-        }
-    }
+    /// <summary>Which of them is wrong is known here only.</summary>
+    private static LoopLoadsResult InPlace(LoadsInput input, int index) =>
+        Refusal.Renamed(
+            "Alternative.",
+            $"{nameof(LoadsBesideQuestion.Alternatives)}[{index}].",
+            () => LoopLoads.Of(input, false)
+        );
 
     public static ShaftHubCapacityResult ShaftHub(MachineInView view, ShaftHubQuestion asked)
     {

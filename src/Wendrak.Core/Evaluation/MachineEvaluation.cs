@@ -75,16 +75,11 @@ public static class MachineEvaluation
         }
         catch (InvalidInputException e)
         {
-            return new(default, path is null ? e.Issues : [.. e.Issues.Select(i => Placed(i, path(view, asked)))]);
+            return new(default, path is null ? e.Issues : Placed(e.Issues, path(view, asked)));
         }
     }
 
-    /// <summary>An issue at the member of the question that the field came from.</summary>
-    private static InputIssue Placed(InputIssue issue, (string From, string To) path) =>
-        issue.Field.StartsWith(path.From, StringComparison.Ordinal)
-            ? issue with
-            {
-                Field = path.To + issue.Field[path.From.Length..],
-            }
-            : issue;
+    /// <summary>Issues at the member of the question that their fields came from.</summary>
+    private static InputIssue[] Placed(IReadOnlyList<InputIssue> issues, (string From, string To) path) =>
+        [.. issues.Select(i => Refusal.At(i, path.From, path.To))];
 }

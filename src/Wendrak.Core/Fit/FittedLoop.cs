@@ -66,6 +66,15 @@ internal sealed class FittedLoop
         );
     }
 
+    /// <summary>The loop with what is fitted in view.</summary>
+    /// <exception cref="InvalidInputException">A part is refused; what is fitted by the name of <c>Fitted</c>.</exception>
+    public static FittedLoop OfFitted(Drive drive, LoopChoice fitted, LoopLayout layout) =>
+        Refusal.Renamed(
+            "Choice.",
+            "Fitted.",
+            () => new FittedLoop(new(drive, fitted, fitted, layout, null, false, null))
+        );
+
     /// <summary>The same question with other wheels; what does not depend on them is not computed again.</summary>
     private FittedLoop(FittedLoop like, LoopChoice choice)
     {

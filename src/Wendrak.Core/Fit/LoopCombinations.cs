@@ -68,7 +68,7 @@ public static class LoopCombinations
     /// <exception cref="InvalidInputException">A part of the question is refused, or nothing moves on the loop.</exception>
     public static LoopCombinationsResult Of(LoopCombinationsInput input)
     {
-        FittedLoop like = new(new(input.Drive, input.Fitted, input.Fitted, input.Layout, null, false, null));
+        FittedLoop like = FittedLoop.OfFitted(input.Drive, input.Fitted, input.Layout);
         int[] fronts = Sizes(input.Fronts, input, like.Loop, WheelSide.Front);
         int[] rears = Sizes(input.Rears, input, like.Loop, WheelSide.Rear);
         Check(input, like, (long)fronts.Length * rears.Length);

@@ -26,8 +26,14 @@ public static class PairFits
     public static IReadOnlyList<PairFit> Of(PairFitsInput input)
     {
         new Guard().Count(nameof(input.Pairs), input.Pairs.Count, 0, MostPairs, "pairs").ThrowIfAny();
-        FittedLoop fitted = new(new(input.Drive, input.Fitted, input.Fitted, input.Layout, null, false, null));
-        return [.. input.Pairs.Select(pair => Of(fitted, fitted.Closing, pair))];
+        FittedLoop fitted = FittedLoop.OfFitted(input.Drive, input.Fitted, input.Layout);
+        return
+        [
+            .. input.Pairs.Select(
+                (pair, i) =>
+                    Refusal.Renamed("Choice.", $"{nameof(input.Pairs)}[{i}].", () => Of(fitted, fitted.Closing, pair))
+            ),
+        ];
     }
 
     /// <param name="like">The loop with any wheels, and the length in question.</param>

@@ -29,7 +29,7 @@ public static class PairsForMove
     /// <exception cref="InvalidInputException">A part of the question is refused.</exception>
     public static IReadOnlyList<PairForMove> Of(PairsForMoveInput input)
     {
-        FittedLoop fitted = new(new(input.Drive, input.Fitted, input.Fitted, input.Layout, null, false, null));
+        FittedLoop fitted = FittedLoop.OfFitted(input.Drive, input.Fitted, input.Layout);
         new Guard()
             .Between(nameof(input.MoveMm), input.MoveMm, -MostMoveMm, MostMoveMm, "mm")
             .That(

@@ -16,16 +16,14 @@ internal sealed class DriveFacts
     /// <exception cref="InvalidInputException">The drive is refused; every issue is named.</exception>
     private DriveFacts(Drive drive)
     {
-        DriveRules.Find(drive).ThrowIfAny();
+        new Guard($"{nameof(Drive)}.").Include(DriveRules.Find(drive)).ThrowIfAny();
         Loops = [.. drive.Stages.OfType<Loop>()];
         LoopKeys = Loops.Select(l => l.Key).ToHashSet();
         Gears = DriveGears.Of(drive);
         _paths[drive.Input.Shaft] = [];
-        // A stage may stand in the list before the one that drives it.
-        while (drive.Stages.Any(s => _paths.ContainsKey(s.DrivingShaft) && !_paths.ContainsKey(s.DrivenShaft)))
-            for (int i = 0; i < drive.Stages.Count; i++)
-                if (_paths.TryGetValue(drive.Stages[i].DrivingShaft, out int[]? way))
-                    _paths.TryAdd(drive.Stages[i].DrivenShaft, [.. way, i]);
+        // In order: a stage starts on a shaft that is driven already.
+        for (int i = 0; i < drive.Stages.Count; i++)
+            _paths[drive.Stages[i].DrivenShaft] = [.. _paths[drive.Stages[i].DrivingShaft], i];
     }
 
     public IReadOnlyList<Loop> Loops { get; }

@@ -17,6 +17,9 @@ public static class DriveRules
     /// <summary>Everything wrong with a drive, field by field; empty when it can be computed.</summary>
     public static Guard Check(Drive drive) => DriveFacts.AreKnown(drive) ? new() : Find(drive);
 
+    /// <exception cref="InvalidInputException">The drive is refused; every issue is named.</exception>
+    internal static void Require(Drive drive) => new Guard($"{nameof(Drive)}.").Include(Check(drive)).ThrowIfAny();
+
     /// <summary>Looks for it, whatever was found before.</summary>
     internal static Guard Find(Drive drive)
     {
@@ -38,7 +41,16 @@ public static class DriveRules
     }
 
     /// <summary>Refuses loop choices that are missing, doubled, or no wheels.</summary>
-    public static Guard CheckChoices(IEnumerable<Loop> loops, IReadOnlyList<LoopChoice> choices)
+    /// <param name="at">Where the choices stand in the input.</param>
+    /// <param name="areOthersPassedOver">Whether choices of other loops are for another drive, and none of this one's matter.</param>
+    /// <param name="mayBeLeftOut">Whether a loop that is not named stays as it is.</param>
+    public static Guard CheckChoices(
+        IEnumerable<Loop> loops,
+        IReadOnlyList<LoopChoice> choices,
+        string at = "Loops",
+        bool areOthersPassedOver = false,
+        bool mayBeLeftOut = false
+    )
     {
         Guard guard = new();
         Dictionary<string, Loop> byKey = [];
@@ -48,22 +60,24 @@ public static class DriveRules
         for (int i = 0; i < choices.Count; i++)
         {
             LoopChoice choice = choices[i];
-            string at = $"Loops[{i}].";
-            guard.That(seen.Add(choice.LoopKey), at + nameof(choice.LoopKey), "double", "Name each loop once.");
+            string here = $"{at}[{i}].";
+            if (areOthersPassedOver && !byKey.ContainsKey(choice.LoopKey))
+                continue;
+            guard.That(seen.Add(choice.LoopKey), here + nameof(choice.LoopKey), "double", "Name each loop once.");
             if (!byKey.TryGetValue(choice.LoopKey, out Loop? loop))
             {
                 guard.That(
                     false,
-                    at + nameof(choice.LoopKey),
+                    here + nameof(choice.LoopKey),
                     "unknown",
                     $"Give one of this machine's loops: {string.Join(", ", byKey.Keys)}."
                 );
                 continue;
             }
-            guard.CheckChoice(at, choice, loop);
+            guard.CheckChoice(here, choice, loop);
         }
-        foreach (string key in byKey.Keys.Where(k => !seen.Contains(k)))
-            guard.That(false, "Loops", "missing", $"Give the wheels of loop “{key}”.");
+        foreach (string key in byKey.Keys.Where(k => !mayBeLeftOut && !seen.Contains(k)))
+            guard.That(false, at, "missing", $"Give the wheels of loop “{key}”.");
         return guard;
     }
 

@@ -14,13 +14,13 @@ public sealed class DriveTrain
     /// <param name="drive">The drive; it is checked here.</param>
     /// <param name="choices">Wheels of every loop of the drive; those of other drives are passed over.</param>
     /// <exception cref="InvalidInputException">The drive or a choice is refused; every issue is named.</exception>
-    public DriveTrain(Drive drive, IReadOnlyList<LoopChoice> choices)
+    /// <param name="at">Where the choices stand in the input, for the refusal.</param>
+    public DriveTrain(Drive drive, IReadOnlyList<LoopChoice> choices, string at = "Loops")
     {
         _facts = DriveFacts.Of(drive);
-        LoopChoice[] own = [.. choices.Where(c => _facts.LoopKeys.Contains(c.LoopKey))];
-        DriveRules.CheckChoices(_facts.Loops, own).ThrowIfAny();
+        DriveRules.CheckChoices(_facts.Loops, choices, at, areOthersPassedOver: true).ThrowIfAny();
         Drive = drive;
-        _choices = own.ToDictionary(c => c.LoopKey);
+        _choices = choices.Where(c => _facts.LoopKeys.Contains(c.LoopKey)).ToDictionary(c => c.LoopKey);
     }
 
     public LoopChoice ChoiceOf(string loopKey) => _choices[loopKey];

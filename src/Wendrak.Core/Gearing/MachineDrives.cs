@@ -93,11 +93,12 @@ public static class MachineDrives
     }
 
     /// <summary>Everything wrong with a machine's drives and the wheels on them.</summary>
-    public static Guard Check(IReadOnlyList<Drive> drives, IReadOnlyList<LoopChoice> loops)
+    /// <param name="at">Where the wheels stand in the input.</param>
+    public static Guard Check(IReadOnlyList<Drive> drives, IReadOnlyList<LoopChoice> loops, string at = "Loops")
     {
         Guard guard = CheckDrives(drives);
         if (!guard.HasIssues)
-            guard.Include(DriveRules.CheckChoices(drives.SelectMany(d => d.Stages).OfType<Loop>(), loops));
+            guard.Include(DriveRules.CheckChoices(drives.SelectMany(d => d.Stages).OfType<Loop>(), loops, at));
         return guard;
     }
 

@@ -130,7 +130,7 @@ public static class RatioBands
 
         RatioBandsResult Match(MatchSetup t)
         {
-            DriveTrain other = new(train.Drive, t.Loops);
+            DriveTrain other = new(train.Drive, t.Loops, "Aim.Loops");
             DriveGear gear = train.Gears[last];
             double wheels = Circumference(output, roadWheels) / Circumference(output, t.RoadWheels);
             double same = Math.Abs(other.Reduction(output.Shaft, other.Gears[last])) * wheels;

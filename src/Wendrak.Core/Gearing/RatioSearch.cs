@@ -27,7 +27,7 @@ public static class RatioSearch
             .OneOf(nameof(input.Ranking), input.Ranking)
             .Count(nameof(input.Stock), input.Stock.Count, 0, 5_000, "wheels")
             .ThrowIfAny();
-        DriveTrain train = new(input.Drive, input.Fitted);
+        DriveTrain train = new(input.Drive, input.Fitted, nameof(input.Fitted));
         CheckSeries(train, input.Search);
         int mostPairs = input.Search.Count == 1 ? MostPairs : MostPairsOfTwo;
         LoopCandidates[] loops =

@@ -86,7 +86,7 @@ public static class SetupComparison
     /// <param name="explains">Whether the workings are told, too.</param>
     public static SetupComparisonResult Compare(SetupComparisonInput input, bool explains = true)
     {
-        DriveTrain fitted = new(input.Drive, input.Fitted.Loops);
+        DriveTrain fitted = new(input.Drive, input.Fitted.Loops, "Fitted.Loops");
         Check(input, fitted);
         string? chosen = input.LoopKeys is [string first, ..] ? first : null;
         DriveOutput output = fitted.ReferenceOutput(chosen);
@@ -113,26 +113,13 @@ public static class SetupComparison
                 "unknown",
                 "Give a loop of this drive."
             );
+        Loop[] loops = [.. fitted.Drive.Stages.OfType<Loop>()];
         for (int i = 0; i < input.Others.Count; i++)
-        {
-            Guard inner = new($"{nameof(input.Others)}[{i}].");
-            IEnumerable<Loop> loops = fitted.Drive.Stages.OfType<Loop>();
-            HashSet<string> keys = [.. loops.Select(l => l.Key)];
-            inner.Include(
-                DriveRules.CheckChoices(loops, [.. input.Others[i].Loops.Where(c => keys.Contains(c.LoopKey))])
-            );
-            guard.Include(inner);
-        }
-        if (input.Delivered is { } delivered)
-        {
-            Loop[] own = [.. fitted.Drive.Stages.OfType<Loop>()];
-            HashSet<string> keys = [.. own.Select(l => l.Key)];
             guard.Include(
-                new Guard($"{nameof(input.Delivered)}.").Include(
-                    DriveRules.CheckChoices(own, [.. delivered.Loops.Where(c => keys.Contains(c.LoopKey))])
-                )
+                DriveRules.CheckChoices(loops, input.Others[i].Loops, $"{nameof(input.Others)}[{i}].Loops", true)
             );
-        }
+        if (input.Delivered is { } delivered)
+            guard.Include(DriveRules.CheckChoices(loops, delivered.Loops, $"{nameof(input.Delivered)}.Loops", true));
         guard.ThrowIfAny();
     }
 

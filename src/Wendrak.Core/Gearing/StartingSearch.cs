@@ -29,7 +29,7 @@ public static class StartingSearch
     /// <exception cref="InvalidInputException">The drive, its wheels, the aim or a loop is refused.</exception>
     public static IReadOnlyList<LoopSearch> Of(StartingSearchInput input)
     {
-        DriveTrain train = new(input.Drive, input.Fitted);
+        DriveTrain train = new(input.Drive, input.Fitted, nameof(input.Fitted));
         Guard guard = new();
         for (int i = 0; i < input.LoopKeys.Count; i++)
             guard.That(

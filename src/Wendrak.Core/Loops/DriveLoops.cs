@@ -10,7 +10,7 @@ internal static class DriveLoops
     /// <exception cref="InvalidInputException">The drive is refused, or has no such loop.</exception>
     public static Loop Find(Drive drive, string key, string field)
     {
-        DriveRules.Check(drive).ThrowIfAny();
+        DriveRules.Require(drive);
         return drive.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == key)
             ?? throw new InvalidInputException(field, "unknown", "Give a loop of this drive.");
     }

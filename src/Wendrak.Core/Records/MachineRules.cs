@@ -23,7 +23,7 @@ public static class MachineRules
             .BetweenIfGiven(nameof(machine.OdometerKm), machine.OdometerKm, 0, FarthestKm, "km");
         if (machine.Work is { } work)
             guard.Include(new Guard("Work.").Include(WorkCosts.Check(work)));
-        guard.Include(MachineDrives.Check(machine.Drives, fitted));
+        guard.Include(MachineDrives.Check(machine.Drives, fitted, "Fitted"));
         guard.Include(CheckLayouts(machine));
         guard.Include(CheckShafts(machine));
         if (machine.Loads is { } loads)
@@ -93,6 +93,11 @@ public static class MachineRules
         }
         return guard;
     }
+
+    /// <summary>Refuses wheels of a trial that are no wheels of the machine; loops it does not name stay as they are.</summary>
+    /// <exception cref="InvalidInputException">Every issue is named.</exception>
+    public static void CheckTrial(IReadOnlyList<LoopChoice> loops, Machine machine) =>
+        DriveRules.CheckChoices(LoopsOf(machine), loops, mayBeLeftOut: true).ThrowIfAny();
 
     public static void Check(Setup setup, Machine machine)
     {

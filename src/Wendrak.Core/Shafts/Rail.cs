@@ -55,7 +55,7 @@ public static class Rail
     /// <exception cref="InvalidInputException">A part of the question is refused, or a layout is impossible.</exception>
     public static RailResult Of(RailInput input)
     {
-        DriveRules.Check(input.Drive).ThrowIfAny();
+        DriveRules.Require(input.Drive);
         DriveRules.CheckChoices([.. input.Drive.Stages.OfType<Loop>()], input.Loops).ThrowIfAny();
         CheckSpacers(input.Spacers);
         Dictionary<string, Point> places = [];
@@ -79,7 +79,7 @@ public static class Rail
     {
         LoopChoice choice = input.Loops.First(c => c.LoopKey == loop.Key);
         LoopFitInput question = new(input.Drive, choice, choice, input.Layouts[at], null, false, null);
-        LoopPath path = Named("Layout", $"Layouts[{at}]", () => LoopFit.Lay(question).Path);
+        LoopPath path = Refusal.Renamed("Layout.", $"Layouts[{at}].", () => LoopFit.Lay(question).Path);
         Point front = path.Wheels[0].Centre;
         Point by = places.TryGetValue(loop.DrivingShaft, out Point? known) ? known - front : new(0, 0);
         LoopPath moved = new(
@@ -116,7 +116,7 @@ public static class Rail
         return SpacerDrawer.Fill(
             [.. input.Shafts.Select(s => new ShaftToFill(drives.First(d => d.Key == s.DriveKey), s))],
             input.Spacers,
-            (at, ask) => Named("Shaft", $"Shafts[{at}]", ask)
+            (at, ask) => Refusal.Renamed("Shaft.", $"Shafts[{at}].", ask)
         );
     }
 
@@ -130,28 +130,6 @@ public static class Rail
                     .Include(ShaftWidths.CheckDiameter(nameof(BoredSpacers.BoreMm), spacers[i].BoreMm))
             );
         guard.ThrowIfAny();
-    }
-
-    /// <summary>A refusal of one part of the rail names which one.</summary>
-    private static T Named<T>(string part, string here, Func<T> ask)
-    {
-        try
-        {
-            return ask();
-        }
-        catch (InvalidInputException refused)
-        {
-            throw new InvalidInputException([
-                .. refused.Issues.Select(i =>
-                    i.Field.StartsWith(part + ".", StringComparison.Ordinal)
-                        ? i with
-                        {
-                            Field = here + i.Field[part.Length..],
-                        }
-                        : i
-                ),
-            ]);
-        }
     }
 
     private static RailLoop Row(Loop loop, LoopPath path, RailShaft[] shafts)

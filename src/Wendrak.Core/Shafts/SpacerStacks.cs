@@ -204,7 +204,7 @@ public static class SpacerStacks
 
     private static void Check(SpacerStacksInput input)
     {
-        DriveRules.Check(input.Drive).ThrowIfAny();
+        DriveRules.Require(input.Drive);
         Guard guard = new();
         guard
             .Include(new Guard("Shaft.").Include(ShaftWidths.Check(input.Shaft, input.Drive)))

@@ -77,7 +77,7 @@ public static class SpacerWorkings
 
     private static void Check(SpacerWorkingsInput input)
     {
-        DriveRules.Check(input.Drive).ThrowIfAny();
+        DriveRules.Require(input.Drive);
         int sprockets = input.Shaft.Sprockets.Count;
         Guard guard = new();
         guard

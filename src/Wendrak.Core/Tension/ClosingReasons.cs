@@ -28,7 +28,7 @@ public static class ClosingReasons
     /// <exception cref="Quantities.InvalidInputException">A part of the question is refused.</exception>
     public static IReadOnlyList<ClosedDespite> Of(ClosingQuestion asked)
     {
-        SetAdvice advice = SetEvaluation.Of(asked.Input);
+        SetAdvice advice = Quantities.Refusal.Under(nameof(asked.Input), () => SetEvaluation.Of(asked.Input, false));
         List<ClosedDespite> despite = [];
         if (advice.Findings.Any(f => f.IsOpen))
             despite.Add(ClosedDespite.OutsideWindow);

@@ -38,8 +38,14 @@ public static class PracticeDrive
     public static PracticeReading Read(PracticeInput input)
     {
         SetInput loop = input.Loop;
-        SpanFacts span = SpanFinder.Of(loop);
-        TightnessScale scale = new(loop.Loop.Medium == DriveElement.Chain, span);
+        (SpanFacts span, TightnessScale scale) = Refusal.Under(
+            nameof(input.Loop),
+            () =>
+            {
+                SpanFacts facts = SpanFinder.Of(loop);
+                return (facts, new TightnessScale(loop.Loop.Medium == DriveElement.Chain, facts));
+            }
+        );
         TensionWindow window =
             WindowFinder.Of(loop, scale).Window
             ?? throw new InvalidInputException(

@@ -76,7 +76,7 @@ public static class SideMatch
 
     private static Side Told(SetInput input, string name)
     {
-        SetAdvice advice = SetEvaluation.Of(input);
+        SetAdvice advice = Refusal.Under(name, () => SetEvaluation.Of(input, false));
         RoundResult? read = advice.Rounds.LastOrDefault(r => r.Loosest is not null);
         if (read is not { Loosest: double low, Tightest: double high })
             throw new InvalidInputException($"{name}.Rounds", "missing", "Read both sides first.");

@@ -27,6 +27,7 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
                 if (machine is null)
                     return null;
                 edit.MachineId = machineId;
+                MachineRules.CheckTrial(trial.Loops, machine);
                 Setup fitted = await _setups.FittedAsync(edit.Session, machineId);
                 Setup setup = new(
                     0,

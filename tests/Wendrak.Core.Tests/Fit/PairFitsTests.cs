@@ -77,7 +77,7 @@ public sealed class PairFitsTests
     [Fact]
     public void Wrong_pairs_and_too_many_are_refused()
     {
-        Refusals.Names("Choice.FrontSize", () => Of(Fits.Slot(628, 668), new WheelPair(0, 43)));
+        Refusals.Names("Pairs[0].FrontSize", () => Of(Fits.Slot(628, 668), new WheelPair(0, 43)));
         WheelPair[] many = [.. Enumerable.Repeat(new WheelPair(15, 43), PairFits.MostPairs + 1)];
         Refusals.Names("Pairs", () => Of(Fits.Slot(628, 668), many));
     }

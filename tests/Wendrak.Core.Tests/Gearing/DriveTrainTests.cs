@@ -17,8 +17,8 @@ public sealed class DriveTrainTests
         DriveTrain train = new(Box(2.6, 0, 1.4, 1.1), Drives.Pair(15, 45));
         Assert.Equal(["1", "3", "4"], train.Gears.Select(g => g.Label));
         Assert.Equal(3 * 1.4, Math.Abs(train.Reduction("axle", train.Gears[1])), 1e-12);
-        Refusals.Names("Stages[0].Set.Reductions", () => _ = new DriveTrain(Box(0, 0), Drives.Pair(15, 45)));
-        Refusals.Names("Stages[0].Set.Reductions[1]", () => _ = new DriveTrain(Box(2, -1), Drives.Pair(15, 45)));
+        Refusals.Names("Drive.Stages[0].Set.Reductions", () => _ = new DriveTrain(Box(0, 0), Drives.Pair(15, 45)));
+        Refusals.Names("Drive.Stages[0].Set.Reductions[1]", () => _ = new DriveTrain(Box(2, -1), Drives.Pair(15, 45)));
     }
 
     [Fact]
@@ -125,14 +125,14 @@ public sealed class DriveTrainTests
     [Fact]
     public void A_stage_must_start_on_a_shaft_that_is_driven_already() =>
         Refusals.Names(
-            "Stages[0].DrivingShaft",
+            "Drive.Stages[0].DrivingShaft",
             () => _ = new DriveTrain(Drives.WithStages([Drives.Chain("final", "nowhere", "out")]), Drives.Pair(15, 45))
         );
 
     [Fact]
     public void A_shaft_has_one_source() =>
         Refusals.Names(
-            "Stages[1].DrivenShaft",
+            "Drive.Stages[1].DrivenShaft",
             () =>
                 _ = new DriveTrain(
                     Drives.WithStages([Drives.Chain("a", "in", "out"), Drives.Chain("b", "in", "out")]),
@@ -143,7 +143,7 @@ public sealed class DriveTrainTests
     [Fact]
     public void An_empty_gear_list_is_refused() =>
         Refusals.Names(
-            "Stages[0].Set.Reductions",
+            "Drive.Stages[0].Set.Reductions",
             () =>
                 _ = new DriveTrain(
                     Drives.WithStages([new Gearbox("box", "box", "in", "out", new(1, 1, "none", [], true, null))]),
@@ -156,6 +156,6 @@ public sealed class DriveTrainTests
     {
         Drive drive = Drives.WithStages([new FixedPair("a", "", "in", "out", 0, -1, Meshing.Chain)]);
         string[] fields = [.. Refusals.Of(() => _ = new DriveTrain(drive, [])).Select(i => i.Field)];
-        Assert.Equal(["Stages[0].Name", "Stages[0].DriverTeeth", "Stages[0].DrivenTeeth"], fields);
+        Assert.Equal(["Drive.Stages[0].Name", "Drive.Stages[0].DriverTeeth", "Drive.Stages[0].DrivenTeeth"], fields);
     }
 }

@@ -7,11 +7,13 @@ using System.Text.Json.Nodes;
 namespace Wendrak.Web.Tests.Fuzz;
 
 /// <summary>What one made-up request got.</summary>
+/// <param name="Body">As it was sent; null where none was.</param>
 /// <param name="Told">Body of the answer.</param>
 /// <param name="Fault">Null where the answer was one that may be given.</param>
 public sealed record FuzzAnswer(
     ApiOperation Operation,
     string Request,
+    string? Body,
     HttpStatusCode Status,
     double Ms,
     string Told,
@@ -58,13 +60,14 @@ public sealed class ApiFuzzer
             HttpResponseMessage response = await _client.SendAsync(request, late.Token);
             string told = await response.Content.ReadAsStringAsync(late.Token);
             double ms = Stopwatch.GetElapsedTime(started).TotalMilliseconds;
-            return new(operation, name, response.StatusCode, ms, told, FaultOf(response, told));
+            return new(operation, name, body, response.StatusCode, ms, told, FaultOf(response, told));
         }
         catch (OperationCanceledException)
         {
             return new(
                 operation,
                 name,
+                body,
                 HttpStatusCode.RequestTimeout,
                 Patience.TotalMilliseconds,
                 "",

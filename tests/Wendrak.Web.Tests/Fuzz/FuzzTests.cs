@@ -1,4 +1,6 @@
 using System.Net;
+using System.Text.Json;
+using System.Text.Json.Nodes;
 using Xunit.Abstractions;
 
 namespace Wendrak.Web.Tests.Fuzz;
@@ -23,10 +25,34 @@ public sealed class FuzzTests(WendrakServer server, ITestOutputHelper output) : 
         // Enough of them went deep: a fuzzer that is always refused at the door tries nothing.
         Assert.True(answers.Count(a => a.Status == HttpStatusCode.OK) > Requests / 8);
         Assert.True(answers.Count(a => a.Status == HttpStatusCode.BadRequest) > Requests / 8);
+        string[] astray =
+        [
+            .. answers
+                .Where(a => a.Status == HttpStatusCode.BadRequest && JsonOf(a.Body) is not null)
+                .SelectMany(a =>
+                    SentPaths.Astray(JsonOf(a.Body), JsonNode.Parse(a.Told)!).Select(p => $"{a.Operation.Path}: {p}")
+                )
+                .Distinct()
+                .Order(),
+        ];
+        Assert.True(astray.Length == 0, "refused by a path that was not sent:\n" + string.Join("\n", astray));
         FuzzAnswer[] faults = [.. answers.Where(a => a.Fault is not null)];
         Assert.True(
             faults.Length == 0,
             $"{faults.Length}: " + string.Join("\n", faults.Take(12).Select(f => $"{f.Fault}\n   {f.Request}"))
         );
+    }
+
+    /// <summary>Null for what is no JSON.</summary>
+    private static JsonNode? JsonOf(string? body)
+    {
+        try
+        {
+            return body is null ? null : JsonNode.Parse(body);
+        }
+        catch (JsonException)
+        {
+            return null;
+        }
     }
 }

@@ -36,7 +36,7 @@ export default function AddMachineDialog({ onClose }: { onClose: () => void }) {
       unit={unit}
       value={choice?.[key] ?? undefined}
       onChange={(value) => setChanged({ ...changed, [key]: value })}
-      error={issueFor(add.error, `loops[0].${key}`)}
+      error={issueFor(add.error, `fitted[0].${key}`)}
     />
   )
   return (

@@ -1,0 +1,40 @@
+namespace Wendrak.Core.Quantities;
+
+/// <summary>Names what is refused of a part of an input where that part stands in the whole.</summary>
+internal static class Refusal
+{
+    /// <param name="path">Of the part, e.g. “Input”.</param>
+    /// <exception cref="InvalidInputException">As the part was refused, with the path before every field.</exception>
+    public static T Under<T>(string path, Func<T> work)
+    {
+        try
+        {
+            return work();
+        }
+        catch (InvalidInputException e)
+        {
+            throw new InvalidInputException([.. e.Issues.Select(i => i with { Field = $"{path}.{i.Field}" })]);
+        }
+    }
+
+    /// <exception cref="InvalidInputException">As it was refused, with another beginning of the fields that begin so.</exception>
+    public static T Renamed<T>(string from, string to, Func<T> work)
+    {
+        try
+        {
+            return work();
+        }
+        catch (InvalidInputException e)
+        {
+            throw new InvalidInputException([.. e.Issues.Select(i => At(i, from, to))]);
+        }
+    }
+
+    public static InputIssue At(InputIssue issue, string from, string to) =>
+        issue.Field.StartsWith(from, StringComparison.Ordinal)
+            ? issue with
+            {
+                Field = to + issue.Field[from.Length..],
+            }
+            : issue;
+}
