@@ -88,7 +88,7 @@ public sealed class LoadsStoredTests : IDisposable
             _store.Machines.ChangeAsync("Ann", draft, stored.Fitted.Version, default)
         );
         Assert.Equal(
-            ["Loads.Sources[0].PeakTorqueNm", "Loads.Strengths[0].BreakingLoadN"],
+            ["Machine.Loads.Sources[0].PeakTorqueNm", "Machine.Loads.Strengths[0].BreakingLoadN"],
             refused.Issues.Select(i => i.Field)
         );
         Assert.Equal(Loads.Sources, (await LoadsOfAsync(stored.Machine.Id))!.Sources);

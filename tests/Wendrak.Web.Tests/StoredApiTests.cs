@@ -73,7 +73,7 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
                 Machine = card.Machine with { Name = "" },
             }
         );
-        Assert.Contains("\"name\"", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        Assert.Contains("\"machine.name\"", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
     }
 
     [Fact]
@@ -175,7 +175,7 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
             new MachineSave(draft.Machine, draft.Fitted, 0)
         );
         Refused refused = (await response.Content.ReadFromJsonAsync<Refused>(Json.Options))!;
-        Assert.Equal("name", Assert.Single(refused.Issues).Field);
+        Assert.Equal("machine.name", Assert.Single(refused.Issues).Field);
     }
 
     [Fact]

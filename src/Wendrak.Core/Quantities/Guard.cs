@@ -22,19 +22,31 @@ public sealed class Guard(string prefix = "")
     {
         // NaN fails every comparison: test for what is wanted, not for what is wrong.
         bool acceptable = value >= min && double.IsFinite(value);
-        return acceptable ? this : Add(field, "too_small", $"Give {Figure(min)}{Unit(unit)} or more.", min);
+        return acceptable
+            ? this
+            : Add(field, "too_small", $"Give {Figure(min)}{Unit(unit)} or more.", min, new(min, null, unit));
     }
 
     public Guard AtMost(string field, double value, double max, string unit)
     {
         bool acceptable = value <= max && double.IsFinite(value);
-        return acceptable ? this : Add(field, "too_large", $"Give {Figure(max)}{Unit(unit)} or less.", max);
+        return acceptable
+            ? this
+            : Add(field, "too_large", $"Give {Figure(max)}{Unit(unit)} or less.", max, new(null, max, unit));
     }
 
     public Guard MoreThan(string field, double value, double bound, string unit)
     {
         bool acceptable = value > bound && double.IsFinite(value);
-        return acceptable ? this : Add(field, "too_small", $"Give more than {Figure(bound)}{Unit(unit)}.", bound);
+        return acceptable
+            ? this
+            : Add(
+                field,
+                "too_small",
+                $"Give more than {Figure(bound)}{Unit(unit)}.",
+                bound,
+                new(bound, null, unit, true)
+            );
     }
 
     public Guard Between(string field, double value, double min, double max, string unit)
@@ -43,7 +55,7 @@ public sealed class Guard(string prefix = "")
             return this;
         bool low = value < min;
         string message = $"Give {Figure(min)} to {Figure(max)}{Unit(unit)}.";
-        return Add(field, low ? "too_small" : "too_large", message, low ? min : max);
+        return Add(field, low ? "too_small" : "too_large", message, low ? min : max, new(min, max, unit));
     }
 
     public Guard BetweenIfGiven(string field, double? value, double min, double max, string unit) =>
@@ -99,9 +111,9 @@ public sealed class Guard(string prefix = "")
             throw new InvalidInputException(_issues);
     }
 
-    private Guard Add(string field, string code, string message, double? limit = null)
+    private Guard Add(string field, string code, string message, double? limit = null, InputBounds? bounds = null)
     {
-        _issues.Add(new(prefix + field, code, message, limit));
+        _issues.Add(new(prefix + field, code, message, limit, bounds));
         return this;
     }
 

@@ -5,7 +5,8 @@ internal static class Refusal
 {
     /// <param name="path">Of the part, e.g. “Input”.</param>
     /// <exception cref="InvalidInputException">As the part was refused, with the path before every field.</exception>
-    public static T Under<T>(string path, Func<T> work)
+    /// <param name="but">Fields that begin so stand beside the part; null for none.</param>
+    public static T Under<T>(string path, Func<T> work, string? but = null)
     {
         try
         {
@@ -13,7 +14,16 @@ internal static class Refusal
         }
         catch (InvalidInputException e)
         {
-            throw new InvalidInputException([.. e.Issues.Select(i => i with { Field = $"{path}.{i.Field}" })]);
+            throw new InvalidInputException([
+                .. e.Issues.Select(i =>
+                    but is not null && i.Field.StartsWith(but, StringComparison.Ordinal)
+                        ? i
+                        : i with
+                        {
+                            Field = $"{path}.{i.Field}",
+                        }
+                ),
+            ]);
         }
     }
 

@@ -12,6 +12,18 @@ public static class MachineRules
     private const double FarthestKm = 10_000_000;
 
     /// <summary>Refuses a machine that could not be computed with, or whose wheels do not fit its loops.</summary>
+    /// <exception cref="InvalidInputException">Every issue is named, by its path in the draft.</exception>
+    public static void Check(MachineDraft draft) =>
+        Refusal.Under(
+            nameof(draft.Machine),
+            () =>
+            {
+                Check(draft.Machine, draft.Fitted);
+                return true;
+            },
+            but: nameof(draft.Fitted)
+        );
+
     /// <exception cref="InvalidInputException">Every issue is named.</exception>
     public static void Check(Machine machine, IReadOnlyList<LoopChoice> fitted)
     {

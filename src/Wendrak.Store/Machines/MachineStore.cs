@@ -47,7 +47,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
     /// <summary>Adds a machine with the wheels that are on it.</summary>
     public Task<FittedMachine> AddAsync(string? who, MachineDraft draft, CancellationToken ct)
     {
-        MachineRules.Check(draft.Machine, draft.Fitted);
+        MachineRules.Check(draft);
         return log.CommitAsync(who, $"added {draft.Machine.Name}", edit => AddAsync(edit, draft, []), ct);
     }
 
@@ -57,7 +57,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
     public async Task<IReadOnlyList<FollowUpTask>?> FollowUpsAfterAsync(MachineDraft draft)
     {
         draft = draft with { Machine = MachineReconciling.ToDrives(draft.Machine) };
-        MachineRules.Check(draft.Machine, draft.Fitted);
+        MachineRules.Check(draft);
         if (await FindAsync(draft.Machine.Id) is not { } now)
             return null;
         Setup next = now.Fitted with
@@ -80,7 +80,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
     )
     {
         draft = draft with { Machine = MachineReconciling.ToDrives(draft.Machine) };
-        MachineRules.Check(draft.Machine, draft.Fitted);
+        MachineRules.Check(draft);
         return log.CommitAsync(
             who,
             $"changed {draft.Machine.Name}",

@@ -37,6 +37,12 @@ public sealed class ApiFuzzer
         return new(api, await KnownParts.ReadAsync(api, client), client);
     }
 
+    /// <summary>Whether the body of an operation may have a member of that name.</summary>
+    public bool MayHold(ApiOperation operation, string member) =>
+        operation.Body is { } body
+        && _api.Resolve(body) is var schema
+        && (schema["properties"] is not JsonObject members || members.ContainsKey(member));
+
     public int Operations => _api.Operations.Count;
 
     /// <summary>One request; the same one for the same seed.</summary>

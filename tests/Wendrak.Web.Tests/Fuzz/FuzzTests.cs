@@ -30,7 +30,9 @@ public sealed class FuzzTests(WendrakServer server, ITestOutputHelper output) : 
             .. answers
                 .Where(a => a.Status == HttpStatusCode.BadRequest && JsonOf(a.Body) is not null)
                 .SelectMany(a =>
-                    SentPaths.Astray(JsonOf(a.Body), JsonNode.Parse(a.Told)!).Select(p => $"{a.Operation.Path}: {p}")
+                    SentPaths
+                        .Astray(JsonOf(a.Body), JsonNode.Parse(a.Told)!, m => fuzzer.MayHold(a.Operation, m))
+                        .Select(p => $"{a.Operation.Path}: {p}")
                 )
                 .Distinct()
                 .Order(),

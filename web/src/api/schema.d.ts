@@ -2853,6 +2853,25 @@ export interface components {
             side: components["schemas"]["RunSide"];
             run: components["schemas"]["LoopRun"];
         };
+        InputBounds: {
+            /**
+             * Format: double
+             * @description Null for no least.
+             */
+            low: null | number;
+            /**
+             * Format: double
+             * @description Null for no most.
+             */
+            high: null | number;
+            /** @description As it is stored: “mm”, “km/h”. */
+            unit: string;
+            /**
+             * @description True where it must be more than the low bound.
+             * @default false
+             */
+            isLowOpen: boolean;
+        };
         /** @description One thing wrong with one field, as data that a screen can place, word and translate. */
         InputIssue: {
             /** @description Path of the field in the input record, e.g. `Loops[0].FrontSize`. */
@@ -2866,6 +2885,7 @@ export interface components {
              * @description The bound that was broken, where there is one.
              */
             limit?: null | number;
+            bounds?: null | components["schemas"]["InputBounds"];
         };
         /**
          * @description What turns the first shaft of a drive.

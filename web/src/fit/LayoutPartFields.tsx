@@ -1,4 +1,5 @@
 import { Button, Checkbox, Select, TextInput } from '@mantine/core'
+import type { ReactNode } from 'react'
 import type { ClearanceLimit, Idler, SwingArm } from '../api/client'
 import editor from '../machine/MachineEditor.module.css'
 import { QuantityField } from '../quantities/QuantityField'
@@ -12,7 +13,7 @@ export function LimitFields({
   onRemove,
 }: {
   limit: ClearanceLimit
-  issue: (field: string) => string | undefined
+  issue: (field: string) => ReactNode
   onChange: (limit: ClearanceLimit) => void
   onRemove: () => void
 }) {
@@ -74,7 +75,7 @@ export function ArmFields({
   start,
 }: {
   arm: SwingArm | null
-  issue: (field: string) => string | undefined
+  issue: (field: string) => ReactNode
   onChange: (arm: SwingArm | null) => void
   start: () => SwingArm
 }) {
@@ -126,7 +127,7 @@ export function IdlerFields({
   idler: Idler
   moves: boolean
   toothed: boolean
-  issue: (field: string) => string | undefined
+  issue: (field: string) => ReactNode
   onChange: (idler: Idler) => void
   onRemove: () => void
 }) {

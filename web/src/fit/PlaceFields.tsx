@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import type { Point, Track } from '../api/client'
 import editor from '../machine/MachineEditor.module.css'
 import { QuantityField } from '../quantities/QuantityField'
@@ -11,7 +12,7 @@ export function PlaceFields({
 }: {
   label: string
   value: Point
-  issue: (axis: 'xMm' | 'yMm') => string | undefined
+  issue: (axis: 'xMm' | 'yMm') => ReactNode
   onChange: (value: Point) => void
 }) {
   return (
@@ -39,7 +40,7 @@ export function TrackFields({
   onChange,
 }: {
   track: Track
-  issue: (field: string) => string | undefined
+  issue: (field: string) => ReactNode
   onChange: (track: Track) => void
 }) {
   if (track.kind === 'line')

@@ -1,4 +1,5 @@
 import { Select } from '@mantine/core'
+import type { ReactNode } from 'react'
 import type { AdjusterStep } from '../api/client'
 import editor from '../machine/MachineEditor.module.css'
 import { QuantityField } from '../quantities/QuantityField'
@@ -13,7 +14,7 @@ export function StepFields({
   onChange,
 }: {
   step: AdjusterStep | null
-  issue: (field: string) => string | undefined
+  issue: (field: string) => ReactNode
   onChange: (step: AdjusterStep | null) => void
 }) {
   return (

@@ -8,6 +8,7 @@ import {
   type MachineCard,
   type MachineSave,
 } from '../api/client'
+import { within } from '../api/issues'
 import { retryLost, useChange } from '../api/queries'
 import { ConflictDialog } from '../shell/ConflictDialog'
 import { ReasonDialog } from './ReasonDialog'
@@ -66,5 +67,10 @@ export function useMachineSave(card: MachineCard, onDone: () => void) {
       onBack={() => setAsked(null)}
     />
   )
-  return { store, error, isPending: save.isPending || preview.isPending, dialog: dialog || reason }
+  return {
+    store,
+    error: within(error, 'machine'),
+    isPending: save.isPending || preview.isPending,
+    dialog: dialog || reason,
+  }
 }

@@ -1,5 +1,5 @@
 import { Button, Checkbox, Chip, Group, Popover, Switch } from '@mantine/core'
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import type { LoopSearch } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import type { Workbench } from '../machine/useWorkbench'
@@ -101,7 +101,13 @@ export function SearchControls({ bench, search }: { bench: Workbench; search: Se
 }
 
 /** A pair that is not in the range joins by hand. */
-function TypedPair({ onAdd, error }: { onAdd: (pair: LoopSearch['typed'][number]) => void; error?: string }) {
+function TypedPair({
+  onAdd,
+  error,
+}: {
+  onAdd: (pair: LoopSearch['typed'][number]) => void
+  error?: ReactNode
+}) {
   const [front, setFront] = useState<number>()
   const [rear, setRear] = useState<number>()
   const [isOpen, setOpen] = useState(false)

@@ -52,7 +52,7 @@ export default function AddMachineDialog({ onClose }: { onClose: () => void }) {
           label="Name"
           value={name}
           onChange={(event) => setName(event.currentTarget.value)}
-          error={issueFor(add.error, 'name')}
+          error={issueFor(add.error, 'machine.name')}
         />
         <Group grow align="start" mt="sm">
           <Select
@@ -69,7 +69,7 @@ export default function AddMachineDialog({ onClose }: { onClose: () => void }) {
             quantity="distance"
             value={km}
             onChange={setKm}
-            error={issueFor(add.error, 'odometerKm')}
+            error={issueFor(add.error, 'machine.odometerKm')}
           />
         </Group>
         {loop && choice && (
@@ -90,7 +90,7 @@ export default function AddMachineDialog({ onClose }: { onClose: () => void }) {
             </p>
           </>
         )}
-        {add.error && !issueFor(add.error, 'name') && (
+        {add.error && !issueFor(add.error, 'machine.name') && (
           <p role="alert" style={{ color: 'var(--stop)' }}>
             {sentenceOf(add.error)}
           </p>
