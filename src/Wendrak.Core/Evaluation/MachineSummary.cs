@@ -11,7 +11,7 @@ namespace Wendrak.Core.Evaluation;
 /// <param name="FrontOverRear">The ratio the bicycle way round.</param>
 /// <param name="LoopsBefore">Keys of the loops between the input and this one: it can be chosen together with these.</param>
 /// <param name="Search">The wheels worth trying around what is fitted, to start a search from.</param>
-/// <param name="WearLimitPercent">Growth at which the chain is replaced; null for belts.</param>
+/// <param name="WearLimitPercent">Elongation at which the chain is replaced; null for belts.</param>
 /// <param name="IsPullKnown">Whether somebody said how hard it is pulled: without that its loads can't be asked for.</param>
 /// <param name="Setting">How it is set: as it was asked, else by what moves it.</param>
 public sealed record LoopSummary(

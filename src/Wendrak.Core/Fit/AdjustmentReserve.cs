@@ -5,13 +5,13 @@ namespace Wendrak.Core.Fit;
 /// <summary>How much adjustment is left, one figure for every kind of adjuster.</summary>
 /// <param name="LeftMm">Travel from where the mover stands to where the path is longest.</param>
 /// <param name="LeftPercent">Of the whole track.</param>
-/// <param name="GrowthPercent">Growth of the loop, against the path as it is, that this takes up.</param>
+/// <param name="ElongationPercent">Elongation of the loop, against the path as it is, that this takes up.</param>
 /// <param name="Steps">In the adjuster's own steps, whole ones of clicks and shims; null where no step was given.</param>
 /// <param name="IsNearlyUsedUp">Less than a tenth of the track is left.</param>
 public sealed record AdjustmentReserve(
     double LeftMm,
     double LeftPercent,
-    double GrowthPercent,
+    double ElongationPercent,
     double? Steps,
     AdjusterStep? Step,
     bool IsNearlyUsedUp

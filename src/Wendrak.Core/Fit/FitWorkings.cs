@@ -125,14 +125,14 @@ internal static class FitWorkings
 
     private static Working Reserve(FittedLoop fitted, double length, double reserve, double? limit) =>
         new(
-            "Growth that can still be taken up",
+            "Elongation that can still be taken up",
             "reserve = L_end / (X · u) − 1",
             [
                 new("L_end", "longest path on the track", fitted.Range!.Value.MostMm, "mm"),
                 new("X", "length in view", length, UnitWord(fitted)),
                 new("u", "length of one", fitted.UnitMm, "mm"),
             ],
-            new("reserve", "growth", reserve, "%"),
+            new("reserve", "elongation", reserve, "%"),
             "plane geometry",
             limit is double percent
                 ? FormattableString.Invariant(

@@ -11,7 +11,7 @@ namespace Wendrak.Core.Fit;
 /// <param name="Fitted">Wheels and links on the machine: the wheelbase is told against these.</param>
 /// <param name="TravelMm">Where the mover stands; null for where the length in view closes.</param>
 /// <param name="HalfLinks">Whether an odd number of links may be joined by a cranked link.</param>
-/// <param name="WearLimitPercent">Growth at which the chain is replaced; null to leave that out.</param>
+/// <param name="WearLimitPercent">Elongation at which the chain is replaced; null to leave that out.</param>
 public sealed record LoopFitInput(
     Drive Drive,
     LoopChoice Choice,
@@ -153,7 +153,7 @@ public static class LoopFit
         double? wearLimit
     )
     {
-        // Common practice: a new chain sits in the front third, so that there is room to take up its growth.
+        // Common practice: a new chain sits in the front third, so that there is room to take up its elongation.
         const double frontThird = 100 / 3.0;
         FittingLength[] fit = [.. lengths.Where(l => l.Fits)];
         if (fit.Length == 0)

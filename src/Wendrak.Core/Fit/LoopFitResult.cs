@@ -13,7 +13,7 @@ public enum LengthReason
     /// <summary>The only one that reaches.</summary>
     OnlyOne,
 
-    /// <summary>Starts in the front third of the track: room for growth.</summary>
+    /// <summary>Starts in the front third of the track: room for elongation.</summary>
     FrontThird,
 
     /// <summary>Of those that last, changes the wheelbase least.</summary>
@@ -29,7 +29,7 @@ public enum LengthReason
 /// <summary>A length, and where the mover stands with it.</summary>
 /// <param name="TravelMm">From the start of the track; beyond its ends where it does not fit; null where nothing closes it.</param>
 /// <param name="TravelUsedPercent">Of the track; null where nothing closes it.</param>
-/// <param name="ReservePercent">Growth the track can still take up from there; negative beyond its end.</param>
+/// <param name="ReservePercent">Elongation the track can still take up from there; negative beyond its end.</param>
 /// <param name="ReachesWearLimit">True when the track outlasts the chain; null without a limit.</param>
 /// <param name="WheelbaseChangeMm">Against as fitted; null where the mover carries no road wheel or that is not known.</param>
 /// <param name="IsStandard">Whether it is of the standard's series; null where no table tells, as for chains.</param>

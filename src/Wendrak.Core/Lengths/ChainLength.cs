@@ -79,26 +79,26 @@ public static class ChainLength
         return pitchMm / 4 * (-a + Math.Sqrt(root));
     }
 
-    /// <summary>How far the axle goes back to take up the growth of a chain, mm, to first order.</summary>
+    /// <summary>How far the axle goes back to take up the elongation of a chain, mm, to first order.</summary>
     /// <remarks>ΔC = g·X·p/(2·cos α): both runs become longer by ΔC·cos α. Source: geometry.</remarks>
-    /// <param name="growthPercent">Growth of the chain, percent.</param>
-    public static double GrowthTravelMm(
+    /// <param name="elongationPercent">Elongation of the chain, percent.</param>
+    public static double ElongationTravelMm(
         double pitchMm,
         double teeth1,
         double teeth2,
         double links,
         double centreMm,
-        double growthPercent
+        double elongationPercent
     )
     {
         Check(pitchMm, teeth1, teeth2)
             .MoreThan("CentreMm", centreMm, SmallestCentreMm(pitchMm, teeth1, teeth2), "mm")
             .Between("Links", links, 10, 10_000, "links")
-            .Between("GrowthPercent", growthPercent, 0, 10, "%")
+            .Between("ElongationPercent", elongationPercent, 0, 10, "%")
             .ThrowIfAny();
         double sin =
             (SprocketSize.PitchRadiusMm(pitchMm, teeth2) - SprocketSize.PitchRadiusMm(pitchMm, teeth1)) / centreMm;
-        return growthPercent / 100 * links * pitchMm / (2 * Math.Sqrt(1 - sin * sin));
+        return elongationPercent / 100 * links * pitchMm / (2 * Math.Sqrt(1 - sin * sin));
     }
 
     internal static Guard Check(double pitchMm, double teeth1, double teeth2) =>

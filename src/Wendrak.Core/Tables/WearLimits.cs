@@ -16,7 +16,7 @@ public sealed record WearLimit
 /// <summary>How far parts may wear before they are replaced.</summary>
 public static class WearLimits
 {
-    private const string Growth = "chain elongation";
+    private const string Elongation = "chain elongation";
 
     // A longer pitch rides up a large sprocket and jumps: 200/N percent. Source: Machinery's Handbook, ACA.
     private const double LargeSprocketPercent = 200;
@@ -26,13 +26,13 @@ public static class WearLimits
     /// <summary>Hollow of a V-pulley's flank under a straight edge at which the pulley is replaced, mm.</summary>
     public static double GrooveHollowMm => All.First(l => l.Item == "groove wear at gauge").Limit!.Value;
 
-    /// <summary>Growth at which a chain is replaced, percent.</summary>
+    /// <summary>Elongation at which a chain is replaced, percent.</summary>
     /// <param name="use">A use of the table.</param>
     /// <param name="largestTeeth">Teeth of the largest sprocket on it.</param>
     /// <exception cref="InvalidOperationException">The table has no such use.</exception>
-    public static double ChainGrowthPercent(string use, double largestTeeth)
+    public static double ChainElongationPercent(string use, double largestTeeth)
     {
-        WearLimit limit = All.First(l => l.Use == use && l.Item == Growth && l.Limit is not null);
+        WearLimit limit = All.First(l => l.Use == use && l.Item == Elongation && l.Limit is not null);
         return Math.Min(limit.Limit!.Value, LargeSprocketPercent / largestTeeth);
     }
 }

@@ -7,7 +7,7 @@ namespace Wendrak.Core.Wear;
 /// <summary>Which use of the wear table a machine's chain falls under.</summary>
 public static class ChainUse
 {
-    /// <summary>Growth at which this chain is replaced, percent; null for belts. A maker's figure wins over it.</summary>
+    /// <summary>Elongation at which this chain is replaced, percent; null for belts. A maker's figure wins over it.</summary>
     public static double? WearLimitPercent(MachineKind kind, Loop loop, LoopChoice choice)
     {
         if (loop.Medium != DriveElement.Chain)
@@ -19,7 +19,7 @@ public static class ChainUse
             MachineKind.Robot => "robot",
             _ => "industrial adjustable",
         };
-        return WearLimits.ChainGrowthPercent(
+        return WearLimits.ChainElongationPercent(
             use,
             WheelSize.LinksRound(loop, Math.Max(choice.FrontSize, choice.RearSize))
         );

@@ -9,7 +9,7 @@ namespace Wendrak.Core.Wear;
 /// to 30 times as much: fitted to the 15 000 to 40 000 km that people report of sealed-ring chains (common practice). An
 /// engineering estimate, no standard.
 /// </remarks>
-/// <param name="LimitPercent">Growth at which it is replaced; the maker's figure wins.</param>
+/// <param name="LimitPercent">Elongation at which it is replaced; the maker's figure wins.</param>
 /// <param name="LowKm">At the cruise speed; null where nothing rolls.</param>
 public sealed record ElongationLife(
     double LimitPercent,
@@ -20,7 +20,7 @@ public sealed record ElongationLife(
 )
 {
     private const double RatedHours = 15_000;
-    private const double RatedGrowthPercent = 3;
+    private const double RatedElongationPercent = 3;
 
     // Least and most part of the rated life.
     private static readonly (double Low, double High) Indoors = (0.5, 1.5);
@@ -28,7 +28,7 @@ public sealed record ElongationLife(
 
     /// <param name="pressureMpa">In the pins, cruising.</param>
     /// <param name="allowedMpa">For 15 000 h, clean and oiled.</param>
-    /// <param name="limitPercent">Growth at which it is replaced.</param>
+    /// <param name="limitPercent">Elongation at which it is replaced.</param>
     /// <param name="isVehicle">In the open, on the road.</param>
     /// <param name="kmh">At the cruise; null where nothing rolls.</param>
     internal static ElongationLife Estimate(
@@ -39,7 +39,7 @@ public sealed record ElongationLife(
         double? kmh
     )
     {
-        double hours = RatedHours * allowedMpa / pressureMpa * limitPercent / RatedGrowthPercent;
+        double hours = RatedHours * allowedMpa / pressureMpa * limitPercent / RatedElongationPercent;
         (double low, double high) = isVehicle ? OnTheRoad : Indoors;
         return new(limitPercent, low * hours, high * hours, low * hours * kmh, high * hours * kmh);
     }
@@ -51,7 +51,7 @@ public sealed record ElongationLife(
             [
                 new("p", "pressure in the pins, cruising", pressureMpa, "N/mm²"),
                 new("p_allowed", "for 15 000 h, clean and oiled", allowedMpa, "N/mm²"),
-                new("limit", "growth at which it is replaced", LimitPercent, "%"),
+                new("limit", "elongation at which it is replaced", LimitPercent, "%"),
                 new("from", "with dirt and neglect", LowHours, "h"),
             ],
             new("h", "with care", HighHours, "h"),

@@ -19,7 +19,7 @@ public sealed class AdjustmentReserveTests
         AdjustmentReserve reserve = LoopFit.Of(Motorcycle(Stepped(null), 15, 44, 112)).Reserve!;
         Published.AgreesWithin(0.01, 24.286, reserve.LeftMm, "engineering.md d5");
         Published.AgreesWithin(0.01, 69.388, reserve.LeftPercent, "engineering.md d5");
-        Published.AgreesWithin(0.01, 2.71506, reserve.GrowthPercent, "engineering.md d5");
+        Published.AgreesWithin(0.01, 2.71506, reserve.ElongationPercent, "engineering.md d5");
         Assert.Null(reserve.Steps);
         Assert.False(reserve.IsNearlyUsedUp);
     }
@@ -53,7 +53,7 @@ public sealed class AdjustmentReserveTests
         Assert.Equal(8 * Math.PI / 2, begin.LeftMm, 0.05);
         AdjustmentReserve top = LoopFit.Of(input with { TravelMm = 8 * Math.PI / 2 }).Reserve!;
         Assert.Equal(0, top.LeftMm, 0.05);
-        Assert.Equal(0, top.GrowthPercent, 1e-4);
+        Assert.Equal(0, top.ElongationPercent, 1e-4);
         Assert.True(top.IsNearlyUsedUp);
     }
 

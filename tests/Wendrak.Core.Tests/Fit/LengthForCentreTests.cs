@@ -63,11 +63,11 @@ public sealed class LengthForCentreTests
     [Fact]
     public void Growth_moves_the_axle_as_the_check_row_says()
     {
-        double travel = ChainLength.GrowthTravelMm(15.875, 15, 44, 112, 650, 1);
+        double travel = ChainLength.ElongationTravelMm(15.875, 15, 44, 112, 650, 1);
         Published.AgreesWithin(0.01, 8.94674, travel, "engineering.md d6");
         double exact = ChainLength.CentreMm(15.875, 15, 44, 113.12) - ChainLength.CentreMm(15.875, 15, 44, 112);
         Assert.Equal(exact, travel, 0.01);
-        Refusals.Names("GrowthPercent", () => ChainLength.GrowthTravelMm(15.875, 15, 44, 112, 650, -1));
+        Refusals.Names("ElongationPercent", () => ChainLength.ElongationTravelMm(15.875, 15, 44, 112, 650, -1));
     }
 
     [Fact]

@@ -41,7 +41,7 @@ public sealed class LoopFitTests
 
     /// <summary>Growth g·X·p needs dC = g·X·p/(2·cos α) to first order.</summary>
     [Fact]
-    public void Reserve_is_the_growth_that_brings_the_axle_to_the_end()
+    public void Reserve_is_the_elongation_that_brings_the_axle_to_the_end()
     {
         FittingLength own = LoopFit.Of(Motorcycle(Slot(640, 675), 15, 44, 112)).Lengths.Single(l => l.Length == 112);
         double grownPitch = 15.875 * (1 + own.ReservePercent!.Value / 100);

@@ -84,10 +84,10 @@ public sealed class SectionDTests(WendrakServer server) : IClassFixture<WendrakS
 
     /// <summary>A hundredth longer, the same chain closes as much further back: to first order, as the row is.</summary>
     [Fact]
-    public async Task D6_growth()
+    public async Task D6_elongation()
     {
         JsonNode told = await FitAsync("520", new("final", 15, 44, 112), Slot(640, 675));
-        double reservePercent = (double)told["reserve"]!["growthPercent"]!;
+        double reservePercent = (double)told["reserve"]!["elongationPercent"]!;
         double leftMm = (double)told["reserve"]!["leftMm"]!;
         Agrees("d6", 0.2, 8.94674, JsonValue.Create(leftMm / reservePercent));
     }

@@ -1319,9 +1319,9 @@ export interface components {
             leftPercent: number;
             /**
              * Format: double
-             * @description Growth of the loop, against the path as it is, that this takes up.
+             * @description Elongation of the loop, against the path as it is, that this takes up.
              */
-            growthPercent: number;
+            elongationPercent: number;
             /**
              * Format: double
              * @description In the adjuster's own steps, whole ones of clicks and shims; null where no step was given.
@@ -2201,7 +2201,7 @@ export interface components {
         ElongationLife: {
             /**
              * Format: double
-             * @description Growth at which it is replaced; the maker's figure wins.
+             * @description Elongation at which it is replaced; the maker's figure wins.
              */
             limitPercent: number;
             /** Format: double */
@@ -2425,7 +2425,7 @@ export interface components {
             fits: boolean;
             /**
              * Format: double
-             * @description Growth the track can still take up from there; negative beyond its end.
+             * @description Elongation the track can still take up from there; negative beyond its end.
              */
             reservePercent: null | number;
             /** @description True when the track outlasts the chain; null without a limit. */
@@ -3495,7 +3495,7 @@ export interface components {
             halfLinks: boolean;
             /**
              * Format: double
-             * @description Growth at which the chain is replaced; null to leave that out.
+             * @description Elongation at which the chain is replaced; null to leave that out.
              */
             wearLimitPercent: null | number;
         };
@@ -3966,7 +3966,7 @@ export interface components {
             search: components["schemas"]["LoopSearch"];
             /**
              * Format: double
-             * @description Growth at which the chain is replaced; null for belts.
+             * @description Elongation at which the chain is replaced; null for belts.
              */
             wearLimitPercent: null | number;
             /** @description Whether somebody said how hard it is pulled: without that its loads can't be asked for. */

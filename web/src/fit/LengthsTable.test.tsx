@@ -47,7 +47,7 @@ describe('the lengths that reach', () => {
     expect(screen.getByText(/130\sl?\w*: a standard length/)).toBeTruthy()
   })
 
-  it('tells place, growth and wheelbase of each, and why one is the best', () => {
+  it('tells place, elongation and wheelbase of each, and why one is the best', () => {
     show(<LengthsTable fit={fitOf([length(110), length(112)])} onPick={() => {}} />)
     expect(row(110)).toMatch(/best.*639\.0.*28 % used.*3\.3 %.*−7\.4/)
     expect(row(112)).not.toContain('best')

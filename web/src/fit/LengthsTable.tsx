@@ -20,7 +20,7 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
       </EmptyState>
     )
   const isMixed = fit.lengths.some((l) => l.isStandard === false)
-  const hasGrowth = fit.lengthUnit === 'links'
+  const hasElongation = fit.lengthUnit === 'links'
   const hasWheelbase = fit.lengths.some((l) => l.wheelbaseChangeMm !== null)
   return (
     <>
@@ -31,7 +31,7 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
               <th scope="col">{UNIT_WORDS[fit.lengthUnit]}</th>
               <th scope="col">centre</th>
               <th scope="col">position of the adjuster</th>
-              <th scope="col">{hasGrowth ? 'growth left' : 'take-up left'}</th>
+              <th scope="col">{hasElongation ? 'elongation left' : 'take-up left'}</th>
               {hasWheelbase && <th scope="col">wheelbase</th>}
             </tr>
           </thead>
@@ -105,12 +105,12 @@ function Left({ length }: { length: FittingLength }) {
         off the slot
       </span>
     )
-  const growth = `${fixed(length.reservePercent ?? 0, 1)} %`
+  const elongation = `${fixed(length.reservePercent ?? 0, 1)} %`
   return length.reachesWearLimit === false ? (
     <span className={table.tag} data-tone="watch">
-      {growth}, not enough
+      {elongation}, not enough
     </span>
   ) : (
-    <span className="num">{growth}</span>
+    <span className="num">{elongation}</span>
   )
 }

@@ -67,7 +67,7 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
           ? `Tensioned by: ${MOVER_WORDS[layout.mover.kind]}, ${units.show('fine', answer.trackMm)} of travel.${keepsWheelbase ? ' The wheelbase stays.' : ''}`
           : 'Nothing moves: the length must fit the centres.'}
         {fit.loop.wearLimitPercent !== null &&
-          ` Replaced at ${plain(Number(fit.loop.wearLimitPercent.toFixed(2)))} % growth; the maker's figure wins.`}
+          ` Replaced at ${plain(Number(fit.loop.wearLimitPercent.toFixed(2)))} % elongation; the maker's figure wins.`}
       </p>
       {answer.centreAdvice && (
         <p className="cap">

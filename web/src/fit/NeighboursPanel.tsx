@@ -25,7 +25,7 @@ export default function NeighboursPanel({ bench, fit }: { bench: Workbench; fit:
   return (
     <Panel
       title="The pairs around this one"
-      note={`with the same ${plain(length)} ${fit.loop.medium === 'chain' ? 'links' : fit.choice.links ? 'teeth' : 'mm'}: where the mover goes`}
+      note={`with the same ${plain(length)} ${fit.loop.medium === 'chain' ? 'links' : fit.choice.links ? 'teeth' : 'mm'}: where the adjuster goes`}
       isStale={isStale}
     >
       <div className={table.scroll}>

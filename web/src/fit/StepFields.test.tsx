@@ -27,7 +27,7 @@ describe('what the adjuster is set by', () => {
 
 describe('adjustment left', () => {
   const units = { show: (_: string, mm: number) => `${mm} mm` } as Parameters<typeof reserveText>[1]
-  const left = { leftMm: 20, leftPercent: 50, growthPercent: 3, isNearlyUsedUp: false }
+  const left = { leftMm: 20, leftPercent: 50, elongationPercent: 3, isNearlyUsedUp: false }
   it('is told in percent, way and the steps of the adjuster', () => {
     expect(reserveText({ ...left, steps: null, step: null }, units)).toBe('50 % · 20 mm')
     expect(reserveText({ ...left, steps: 16.04, step: { kind: 'turn', travelMm: 1.25 } }, units)).toMatch(

@@ -2,13 +2,14 @@ import { useElementSize } from '@mantine/hooks'
 import { useState } from 'react'
 import type { SuspensionPlayResult } from '../api/client'
 import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
-import { sentenceOf } from '../api/issues'
+import { issueFor } from '../api/issues'
 import { PartWorking } from '../machine/PartWorking'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
+import { Refused } from '../shell/Refused'
 import { WhyButton } from '../shell/WhyButton'
 import classes from './SuspensionPanel.module.css'
 import type { Fit } from './useFit'
@@ -46,6 +47,7 @@ export function SuspensionPanel({ bench, fit }: { bench: Workbench; fit: Fit }) 
           quantity="fine"
           value={least}
           onChange={setLeast}
+          error={issueFor(answer.error, 'leastPlayMm')}
         />
         <QuantityField
           size="xs"
@@ -54,13 +56,10 @@ export function SuspensionPanel({ bench, fit }: { bench: Workbench; fit: Fit }) 
           quantity="fine"
           value={set}
           onChange={setSet}
+          error={issueFor(answer.error, 'playOnStandMm')}
         />
       </div>
-      {answer.error ? (
-        <p role="alert" style={{ color: 'var(--stop)' }}>
-          {sentenceOf(answer.error)}
-        </p>
-      ) : null}
+      <Refused error={answer.error} fields={['leastPlayMm', 'playOnStandMm']} />
       {play && (
         <p style={{ marginTop: 8 }}>
           Set <b className="num">{mm(play.neededOnStandMm)}</b> on the stand so that{' '}

@@ -12,7 +12,7 @@ export function LifePanel({ life }: { life: NonNullable<LoopLoadsResult['life']>
   return (
     <Panel title="Will it last" note="a wide guess, and meant so">
       {life.lowKm !== null && life.highKm !== null && (
-        <LabelledValue name={`until ${figure(life.limitPercent, 2)} % growth`}>
+        <LabelledValue name={`until ${figure(life.limitPercent, 2)} % elongation`}>
           {rough(units.toShown('distance', life.lowKm))} to {rough(units.toShown('distance', life.highKm))}{' '}
           {units.unitOf('distance')}
         </LabelledValue>
@@ -21,8 +21,8 @@ export function LifePanel({ life }: { life: NonNullable<LoopLoadsResult['life']>
         {rough(life.lowHours)} to {rough(life.highHours)} h
       </LabelledValue>
       <p className="cap" style={{ marginTop: 6 }}>
-        From dirt and neglect to care. Estimated from the pressure in the pins; growth that is measured says
-        more.
+        From dirt and neglect to care. Estimated from the pressure in the pins; elongation that is measured
+        says more.
       </p>
     </Panel>
   )

@@ -17,7 +17,7 @@ describe('life until the chain has grown', () => {
     show(
       <LifePanel life={{ limitPercent: 1, lowHours: 181, highHours: 678, lowKm: 16_290, highKm: 61_020 }} />,
     )
-    expect(told(/^until/)).toBe('until 1.0 % growth16 000 to 61 000 km')
+    expect(told(/^until/)).toBe('until 1.0 % elongation16 000 to 61 000 km')
     expect(told(/^hours/)).toBe('hours of cruising180 to 680 h')
   })
 
