@@ -19,7 +19,7 @@ public sealed record FitQuestion(
 );
 
 /// <summary>The pairs around the one in view.</summary>
-public sealed record NeighboursQuestion(bool HalfLinks = false, LoopLayout? Layout = null);
+public sealed record NeighboursQuestion(LoopLayout? Layout = null);
 
 /// <summary>Everything that closes on the adjuster; empty lists for whatever can be had.</summary>
 public sealed record CombinationsQuestion(
@@ -111,7 +111,7 @@ internal static class FitAnswers
         ?? throw new InvalidInputException("Layout", "missing", "Say first where the wheels stand.");
 
     public static NeighbourPairsResult Neighbours(MachineInView view, NeighboursQuestion asked) =>
-        NeighbourPairs.Of(InputOf(view, asked.Layout, halfLinks: asked.HalfLinks));
+        NeighbourPairs.Of(InputOf(view, asked.Layout));
 
     public static LoopCombinationsResult Combinations(MachineInView view, CombinationsQuestion asked) =>
         LoopCombinations.Of(

@@ -34,7 +34,7 @@ public sealed record ClosingPart(long VisitId, double? TorqueNm);
 public sealed record SideMatchAnswer(long OtherVisitId, SideMatchResult? Match);
 
 /// <summary>How straight the loop in view runs, by one kind of reading.</summary>
-/// <param name="CentreMm">Counts where the wheels' places are not known.</param>
+/// <param name="CentreMm">Between both shafts; null for where the wheels stand.</param>
 /// <param name="SpacingMm">Between both adjusters; null where nothing is to be turned.</param>
 /// <param name="Setting">How the loop is set, as it is typed; null for what is stored.</param>
 public sealed record StraightnessQuestion(
@@ -110,8 +110,8 @@ internal static class SetAnswers
             new(
                 view.Machine.Kind,
                 loop.Medium,
-                CentreOf(view)
-                    ?? asked.CentreMm
+                asked.CentreMm
+                    ?? CentreOf(view)
                     ?? throw new InvalidInputException("CentreMm", "missing", "Give the distance of both shafts."),
                 asked.SpacingMm,
                 InputOf(view, new(Setting: asked.Setting)).Setting,

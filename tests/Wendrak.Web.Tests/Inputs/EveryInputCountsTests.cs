@@ -1,5 +1,6 @@
 using System.Net;
 using System.Text;
+using System.Text.Json;
 using System.Text.Json.Nodes;
 using Wendrak.Web.Tests.Fuzz;
 
@@ -11,7 +12,7 @@ namespace Wendrak.Web.Tests.Inputs;
 /// </summary>
 public sealed class EveryInputCountsTests(WendrakServer server) : IClassFixture<WendrakServer>
 {
-    private const int Questions = 6; // of each call, from what is stored
+    private const int Questions = 8; // of each call, from what is stored
     private const int Tries = 40;
     private static readonly string[] Computing =
     [
@@ -20,6 +21,7 @@ public sealed class EveryInputCountsTests(WendrakServer server) : IClassFixture<
         "/api/loads/",
         "/api/set/",
         "/api/follow-ups",
+        "/api/evaluation",
     ];
 
     /// <summary>What may be given and needn't count, and why.</summary>
@@ -83,6 +85,19 @@ public sealed class EveryInputCountsTests(WendrakServer server) : IClassFixture<
             {
                 (HttpStatusCode status, string told) = await AskAsync(path, body.ToJsonString());
                 Assert.True(status == HttpStatusCode.OK, $"{path}: {told}");
+                yield return body;
+            }
+        if (call.Path == "/api/evaluation")
+            foreach (
+                EvaluationQuestion question in EvaluationQuestions.All(
+                    await server.GetAsync<MachineCard[]>("/api/machines")
+                )
+            )
+            {
+                JsonNode body = JsonSerializer.SerializeToNode(question, Json.Options)!;
+                (HttpStatusCode status, string told) = await AskAsync(call.Path, body.ToJsonString());
+                Assert.True(status == HttpStatusCode.OK, told);
+                Assert.DoesNotContain("\"refused\":[", told, StringComparison.Ordinal);
                 yield return body;
             }
         KnownParts parts = await KnownParts.ReadAsync(api, server.Client);

@@ -4209,8 +4209,6 @@ export interface components {
         };
         /** @description The pairs around the one in view. */
         NeighboursQuestion: {
-            /** @default false */
-            halfLinks: boolean;
             layout?: null | components["schemas"]["LoopLayout"];
         };
         NewTrial: {
@@ -6592,7 +6590,7 @@ export interface components {
         StraightnessQuestion: {
             /**
              * Format: double
-             * @description Counts where the wheels' places are not known.
+             * @description Between both shafts; null for where the wheels stand.
              */
             centreMm?: null | number;
             /**

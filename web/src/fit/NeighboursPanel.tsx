@@ -16,7 +16,7 @@ export default function NeighboursPanel({ bench, fit }: { bench: Workbench; fit:
   const { data, isStale } = useEvaluation(
     bench.subject,
     'neighbours',
-    fit.question && { halfLinks: fit.question.halfLinks, layout: fit.question.layout },
+    fit.question && { layout: fit.question.layout },
   )
   const length = fit.choice.links ?? fit.choice.lengthMm
   if (!data || length === null || length === undefined) return null
