@@ -6,7 +6,6 @@ export type Machine = Schemas['Machine']
 export type MachineCard = Schemas['MachineCard']
 export type MachineSave = Schemas['MachineSave']
 export type MachineKind = Schemas['MachineKind']
-export type MachineDraft = Schemas['MachineDraft']
 export type Drive = Schemas['Drive']
 export type Stage = Schemas['Stage']
 export type Loop = Schemas['StageLoop']
@@ -28,11 +27,8 @@ export type StartingWheels = Schemas['StartingWheels']
 export type Designations = Schemas['Designations']
 export type Working = Schemas['Working']
 export type InputIssue = Schemas['InputIssue']
-export type RatioSearchInput = Schemas['RatioSearchInput']
 export type RatioSearchResult = Schemas['RatioSearchResult']
 export type RatioCandidate = Schemas['RatioCandidate']
-export type RatioBand = Schemas['RatioBand']
-export type RatioBandsInput = Schemas['RatioBandsInput']
 export type RatioBandsResult = Schemas['RatioBandsResult']
 export type RatioRanking = Schemas['RatioRanking']
 export type LoopPick = Schemas['LoopPick']
@@ -45,18 +41,9 @@ export type StationState = Schemas['StationState']
 export type LoopSearchChange = Schemas['LoopSearchChange']
 export type LoadsColumn = Schemas['LoadsColumn']
 export type SetQuestion = Schemas['SetQuestion']
-export type SetupComparisonInput = Schemas['SetupComparisonInput']
-export type SetupComparisonResult = Schemas['SetupComparisonResult']
 export type SetupFigures = Schemas['SetupFigures']
-export type GearFigures = Schemas['GearFigures']
-export type MachineDrivesInput = Schemas['MachineDrivesInput']
 export type MachineDrivesResult = Schemas['MachineDrivesResult']
 export type DriveFinding = Schemas['DriveFinding']
-export type RollingResult = Schemas['RollingResult']
-export type NearestAimInput = Schemas['NearestAimInput']
-export type NearestAimResult = Schemas['NearestAimResult']
-export type StartingAimInput = Schemas['StartingAimInput']
-export type LoopFitInput = Schemas['LoopFitInput']
 export type LoopFitResult = Schemas['LoopFitResult']
 export type LoopLayout = Schemas['LoopLayout']
 export type SuspensionPlayResult = Schemas['SuspensionPlayResult']
@@ -80,13 +67,11 @@ export type SprocketOnShaft = Schemas['SprocketOnShaft']
 export type FilledShaft = Schemas['FilledShaft']
 export type RailResult = Schemas['RailResult']
 export type RailShaft = Schemas['RailShaft']
-export type NeighbourPair = Schemas['NeighbourPair']
 export type BeltCodeReading = Schemas['BeltCodeReading']
 export type CutBeltInput = Schemas['CutBeltInput']
 export type GrooveResult = Schemas['GrooveResult']
 export type ShaftHubCapacityInput = Schemas['ShaftHubCapacityInput']
 export type KnownChainInput = Schemas['KnownChainInput']
-export type LoadsInput = Schemas['LoadsInput']
 export type LoopLoadsResult = Schemas['LoopLoadsResult']
 export type AssumedLoads = Schemas['AssumedLoads']
 export type LoadCheck = Schemas['LoadCheck']
@@ -96,11 +81,9 @@ export type PointLoads = Schemas['PointLoads']
 export type OperatingPoint = Schemas['OperatingPoint']
 export type LoadSource = Schemas['LoadSource']
 export type LoopAlternative = Schemas['LoopAlternative']
-export type AlternativeStart = Schemas['LoopAlternativeStart']
 export type LoopStrength = Schemas['LoopStrength']
 export type ChainOiling = Schemas['ChainOiling']
 export type RatingTent = Schemas['RatingTent']
-export type SetInput = Schemas['SetInput']
 export type SetAdvice = Schemas['SetAdvice']
 export type SetJob = Schemas['SetJob']
 export type SentEvent = Schemas['SentEvent']
@@ -110,10 +93,7 @@ export type SetReading = Schemas['Reading']
 export type RoundResult = Schemas['RoundResult']
 export type LoopSetting = Schemas['LoopSetting']
 export type AdjusterMove = Schemas['AdjusterMove']
-export type SideMatchInput = Schemas['SideMatchInput']
-export type SideMatchResult = Schemas['SideMatchResult']
 export type StraightnessResult = Schemas['StraightnessResult']
-export type StraightnessInput = Schemas['StraightnessInput']
 export type ThermalTensionInput = Schemas['ThermalTensionInput']
 export type SprungArmInput = Schemas['SprungArmInput']
 export type RunningInInput = Schemas['RunningInInput']
@@ -123,9 +103,7 @@ export type UncountedInput = Schemas['UncountedInput']
 export type InstrumentFinding = Schemas['InstrumentFinding']
 export type OpenReading = Schemas['OpenReading']
 export type FrequencyReading = Schemas['FrequencyReading']
-export type PracticeInput = Schemas['PracticeInput']
 export type RestorePreview = Schemas['RestorePreview']
-export type FollowUpInput = Schemas['FollowUpInput']
 export type FollowUpTask = Schemas['FollowUpTask']
 export type NewTrial = Schemas['NewTrial']
 
@@ -212,67 +190,16 @@ type Signal = { signal?: AbortSignal }
 export const evaluate = (body: Schemas['EvaluationQuestion'], s: Signal = {}): Promise<Evaluation> =>
   answered(client.POST('/api/evaluation', { body, ...s }))
 
-export const searchRatios = (body: RatioSearchInput, s: Signal = {}) =>
-  answered(client.POST('/api/ratio/search', { body, ...s }))
-export const calculateRatioBands = (body: RatioBandsInput, s: Signal = {}) =>
-  answered(client.POST('/api/ratio/bands', { body, ...s }))
-export const compareSetups = (body: SetupComparisonInput, s: Signal = {}) =>
-  answered(client.POST('/api/ratio/compare', { body, ...s }))
-export const evaluateDrives = (body: MachineDrivesInput, s: Signal = {}) =>
-  answered(client.POST('/api/ratio/drives', { body, ...s }))
 export const readRoadWheel = (body: RoadWheel, s: Signal = {}) =>
   answered(client.POST('/api/ratio/road-wheel', { body, ...s }))
-export const findNearestAim = (body: NearestAimInput, s: Signal = {}) =>
-  answered(client.POST('/api/ratio/nearest-aim', { body, ...s }))
 
-export const startSearch = (body: Schemas['StartingSearchInput'], s: Signal = {}) =>
-  answered(client.POST('/api/ratio/starting-search', { body, ...s }))
-export const startAim = (body: StartingAimInput): Promise<AimTarget> =>
-  answered(client.POST('/api/ratio/starting-aim', { body }))
-
-export const fitLoop = (body: LoopFitInput, s: Signal = {}) =>
-  answered(client.POST('/api/fit/loop', { body, ...s }))
-export const fitPairs = (body: Schemas['PairFitsInput'], s: Signal = {}) =>
-  answered(client.POST('/api/fit/pairs', { body, ...s }))
-export const calculateSuspensionPlay = (body: Schemas['SuspensionPlayInput'], s: Signal = {}) =>
-  answered(client.POST('/api/fit/suspension', { body, ...s }))
-export const findFixedCentrePairs = (body: Schemas['FixedCentreInput'], s: Signal = {}) =>
-  answered(client.POST('/api/fit/fixed-centre', { body, ...s }))
-export const fitNeighbours = (body: LoopFitInput, s: Signal = {}) =>
-  answered(client.POST('/api/fit/neighbours', { body, ...s }))
-export const findCombinations = (body: Schemas['LoopCombinationsInput'], s: Signal = {}) =>
-  answered(client.POST('/api/fit/combinations', { body, ...s }))
-export const findPairsForMove = (body: Schemas['PairsForMoveInput'], s: Signal = {}) =>
-  answered(client.POST('/api/fit/pairs-for-move', { body, ...s }))
-export const findLengthForCentre = (body: Schemas['LengthForCentreInput'], s: Signal = {}) =>
-  answered(client.POST('/api/fit/length-for-centre', { body, ...s }))
-export const startMover = (body: Schemas['StartingMoverInput'], s: Signal = {}) =>
-  answered(client.POST('/api/fit/starting-mover', { body, ...s }))
-export const explainSpacers = (body: Schemas['SpacerWorkingsInput'], s: Signal = {}) =>
-  answered(client.POST('/api/fit/spacer-workings', { body, ...s }))
-export const loadLoop = (body: LoadsInput, s: Signal = {}) =>
-  answered(client.POST('/api/loads/loop', { body, ...s }))
-export const carryTorque = (body: ShaftHubCapacityInput, s: Signal = {}) =>
-  answered(client.POST('/api/loads/shaft-hub-capacity', { body, ...s }))
 export const loadKnownChain = (body: KnownChainInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/known-chain', { body, ...s }))
-export const askClosing = (body: Schemas['ClosingQuestion'], s: Signal = {}) =>
-  answered(client.POST('/api/set/closing', { body, ...s }))
-export const adviseSetting = (body: SetInput, s: Signal = {}) =>
-  answered(client.POST('/api/set/advice', { body, ...s }))
-export const matchSides = (body: SideMatchInput, s: Signal = {}) =>
-  answered(client.POST('/api/set/match', { body, ...s }))
 export const listPracticeMachines = () => answered(client.GET('/api/set/practice-machines'))
-export const judgeStraightness = (body: StraightnessInput, s: Signal = {}) =>
-  answered(client.POST('/api/set/straightness', { body, ...s }))
-export const runIn = (body: RunningInInput, s: Signal = {}) =>
-  answered(client.POST('/api/set/running-in', { body, ...s }))
 export const warm = (body: Schemas['ThermalTensionInput'], s: Signal = {}) =>
   answered(client.POST('/api/set/warmth', { body, ...s }))
 export const balanceArm = (body: Schemas['SprungArmInput'], s: Signal = {}) =>
   answered(client.POST('/api/set/sprung-arm', { body, ...s }))
-export const readPractice = (body: PracticeInput, s: Signal = {}) =>
-  answered(client.POST('/api/set/practice', { body, ...s }))
 export const listSetJobs = (id: number) =>
   answered(client.GET('/api/machines/{id}/set-jobs', { params: { path: { id } } }))
 export const addSetJob = ({ machineId, ...job }: SetJob) =>
@@ -304,12 +231,6 @@ export async function listen(
 /** The sound of a span at a frequency, as a WAV file. */
 export const pluckSound = async (hz: number): Promise<ArrayBuffer> =>
   (await fetch(`/api/set/pluck?hz=${hz}`)).arrayBuffer()
-export const startAlternative = (body: AlternativeStart, s: Signal = {}) =>
-  answered(client.POST('/api/loads/alternative', { body, ...s }))
-export const mendLoads = (body: LoadsInput, s: Signal = {}) =>
-  answered(client.POST('/api/loads/mends', { body, ...s }))
-export const layRail = (body: Schemas['RailInput'], s: Signal = {}) =>
-  answered(client.POST('/api/fit/rail', { body, ...s }))
 export const readBeltCode = (body: Schemas['BeltCodeInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/belt-code', { body, ...s }))
 export const cutBelt = (body: Schemas['CutBeltInput'], s: Signal = {}) =>
@@ -320,9 +241,6 @@ export const measureCoil = (body: Schemas['CoilInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/coil', { body, ...s }))
 export const measureSprocket = (body: Schemas['SprocketInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/sprocket', { body, ...s }))
-export const drawLoop = (body: LoopFitInput) => answered(client.POST('/api/fit/drawing', { body }))
-export const startLayout = (body: Schemas['StartingLayoutInput']) =>
-  answered(client.POST('/api/fit/starting-layout', { body }))
 
 export const listMachines = () => answered(client.GET('/api/machines'))
 export const findMachine = (id: number) =>
@@ -351,9 +269,6 @@ export const changeSetup = (body: Setup) =>
   answered(client.PUT('/api/setups/{id}', { params: { path: { id: body.id } }, body }))
 export const fitSetup = (id: number, version: number) =>
   answered(client.POST('/api/setups/{id}/fit', { params: { path: { id } }, body: { version } }))
-
-export const followUpsAfter = (body: FollowUpInput, s: Signal = {}) =>
-  answered(client.POST('/api/follow-ups', { body, ...s }))
 
 export const listAims = (id: number) =>
   answered(client.GET('/api/machines/{id}/aims', { params: { path: { id } } }))
