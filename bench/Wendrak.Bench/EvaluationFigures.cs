@@ -179,6 +179,7 @@ internal static class EvaluationFigures
                                         source = new
                                         {
                                             driveKey = drive,
+                                            peakTorqueNm = 60,
                                             massKg,
                                             liftsOrFlies = false,
                                         },
