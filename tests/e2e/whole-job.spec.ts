@@ -10,6 +10,8 @@ test('a mechanic chooses a sprocket pair with the mouse', async ({ page }) => {
 
   await page.getByRole('link', { name: /^1?✓? ?Aim/ }).click()
   await page.getByRole('button', { name: 'New aim' }).click()
+  // It stands where the one before it stood, once it is stored.
+  await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue(/^Aim \d/)
   await page.getByRole('textbox', { name: 'Name' }).fill('Ferry road')
   await page.getByRole('combobox', { name: 'Aim at' }).click()
   await page.getByRole('option', { name: 'cruise at a speed' }).click()

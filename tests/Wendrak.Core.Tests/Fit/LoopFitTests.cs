@@ -182,7 +182,7 @@ public sealed class LoopFitTests
         Assert.Equal(fit.ExactLength, Result("Length of the loop"), 1e-9);
         Assert.Equal(fit.Path.Wheels[0].WrapDeg, Result("Wrap of front"), 1e-9);
         double reserve = fit.Lengths.Single(l => l.Length == 110).ReservePercent!.Value;
-        Assert.Equal(reserve, Result("Growth that can still be taken up"), 1e-9);
+        Assert.Equal(reserve, Result("Elongation that can still be taken up"), 1e-9);
         Assert.Equal(fit.ExactLength, Result("The handbooks' short form, beside it"), 0.01);
         Assert.All(fit.Workings, w => Assert.All(new[] { w.Formula, w.Source, w.Limits }, Assert.NotEmpty));
     }

@@ -48,7 +48,12 @@ export default function AimView() {
         </div>
       </div>
     )
-  return <AimDetails key={bench.aim.id} bench={bench} stored={bench.aim} list={list} />
+  // Until the new one stands here, nothing is typed into the one before it.
+  return (
+    <div inert={add.isPending} style={{ display: 'contents' }}>
+      <AimDetails key={bench.aim.id} bench={bench} stored={bench.aim} list={list} />
+    </div>
+  )
 }
 
 /** Begins around what is fitted, so that it is met until the person says otherwise. */
