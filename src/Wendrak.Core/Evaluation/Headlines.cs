@@ -1,4 +1,3 @@
-using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Lengths;
 using Wendrak.Core.Loads;

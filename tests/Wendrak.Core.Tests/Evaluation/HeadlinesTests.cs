@@ -4,7 +4,6 @@ using Wendrak.Core.Lengths;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
-using Wendrak.Core.Tests.Gearing;
 
 namespace Wendrak.Core.Tests.Evaluation;
 

@@ -1,9 +1,7 @@
-using Wendrak.Core.Alignment;
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Loops;
-using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
 
