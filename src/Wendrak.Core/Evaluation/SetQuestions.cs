@@ -77,11 +77,12 @@ internal static class SetAnswers
     public static SetAdvice Set(MachineInView view, SetQuestion asked) =>
         SetEvaluation.Of(InputOf(view, asked), asked.Workings);
 
-    /// <summary>The round in hand stands after those kept.</summary>
+    /// <summary>The round in hand stands after those kept; of a visit that is not there none is.</summary>
     public static (string From, string To) InHandPath(MachineInView view, SetQuestion asked)
     {
-        int kept = asked.Practised?.Rounds.Count ?? (asked.VisitId is long id ? view.VisitOf(id).Rounds.Count : 0);
-        return ($"Rounds[{kept}]", nameof(SetQuestion.Round));
+        IReadOnlyList<SetRound>? kept =
+            asked.Practised?.Rounds ?? view.Stored.Visits.FirstOrDefault(v => v.Id == asked.VisitId)?.Rounds;
+        return ($"Rounds[{kept?.Count ?? 0}]", nameof(SetQuestion.Round));
     }
 
     public static IReadOnlyList<ClosedDespite> Closing(MachineInView view, ClosingPart asked)

@@ -34,7 +34,8 @@ public sealed class MachineReader(Database database, JobStore jobs)
             IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(session, id);
             return new StoredMachine(
                 machine,
-                setups.First(s => s.Status == SetupStatus.AsFitted),
+                // Not found where it is damaged: asked for by itself it says so.
+                setups.FirstOrDefault(s => s.Status == SetupStatus.AsFitted) ?? await _setups.FittedAsync(session, id),
                 setups,
                 await _aims.ListOfMachineAsync(session, id),
                 await jobs.ListAsync(session, id)

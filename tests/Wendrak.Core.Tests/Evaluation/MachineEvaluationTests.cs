@@ -118,6 +118,14 @@ public sealed class MachineEvaluationTests
     }
 
     [Fact]
+    public void A_visit_that_was_removed_meanwhile_keeps_no_other_part_back()
+    {
+        EvaluationAnswer answer = Benches.Motorcycle().Ask(new() { Set = new(99), Headlines = new() });
+        Assert.Equal("VisitId", Assert.Single(answer.Set!.Refused!).Field);
+        Assert.NotNull(answer.Headlines!.Answer);
+    }
+
+    [Fact]
     public void A_refusal_names_the_member_of_the_question()
     {
         StoredMachine stored = Benches.Motorcycle() with { Visits = [Benches.Visit(3, "final", 40, 42)] };

@@ -1,6 +1,7 @@
+import { act, renderHook } from '@testing-library/react'
 import { afterEach, expect, it, vi } from 'vitest'
 import { type Evaluation, evaluate, InvalidInputError } from './client'
-import { askFor, type Subject } from './evaluation'
+import { askFor, type Subject, useDebouncedDraft } from './evaluation'
 
 const subject: Subject = { machineId: 7, practiceMachine: null, scope: { loopKeys: ['final'] } }
 vi.mock('./client', async (actual) => ({ ...(await actual<typeof import('./client')>()), evaluate: vi.fn() }))
@@ -49,4 +50,21 @@ it('does not send what nobody waits for any more', async () => {
   gone.abort()
   await askFor(subject, 'fit', { travelMm: 2 })
   expect(sent().map((s) => s.parts)).toEqual([{ fit: { travelMm: 2 } }])
+})
+
+it('waits with what is typed, begins a draft at once, and lets go of one that is given up', () => {
+  vi.useFakeTimers()
+  const { result, rerender } = renderHook(({ draft }) => useDebouncedDraft(draft), {
+    initialProps: { draft: null as { massKg: number } | null },
+  })
+  rerender({ draft: { massKg: 2 } })
+  expect(result.current).toEqual({ massKg: 2 })
+  act(() => vi.advanceTimersByTime(1000))
+  rerender({ draft: { massKg: 25 } })
+  expect(result.current).toEqual({ massKg: 2 })
+  act(() => vi.advanceTimersByTime(1000))
+  expect(result.current).toEqual({ massKg: 25 })
+  rerender({ draft: null })
+  expect(result.current).toBeNull()
+  vi.useRealTimers()
 })

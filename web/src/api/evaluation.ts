@@ -145,11 +145,14 @@ const settle = (answers: Evaluation, wanted: Waiting[]) => {
 
 const TYPING_MS = 200
 
-/** A draft a moment after the last key: what is being typed is not asked letter by letter. One that begins is there at once. */
+/**
+ * A draft a moment after the last key: what is being typed is not asked letter by letter. One that begins is there at once, and
+ * one that is given up is gone at once: what was typed of one loop must not be asked of the next.
+ */
 export function useDebouncedDraft<T>(draft: T): T {
   // By what it holds: a draft is put together anew with every drawing.
   const text = JSON.stringify(draft)
   const [settled] = useDebouncedValue(text, TYPING_MS)
   const isBegun = settled !== undefined && settled !== 'null'
-  return settled === text || !isBegun ? draft : (JSON.parse(settled) as T)
+  return draft == null || settled === text || !isBegun ? draft : (JSON.parse(settled) as T)
 }
