@@ -7,7 +7,7 @@ using Wendrak.Core.Records;
 
 namespace Wendrak.Web.Tests;
 
-/// <summary>The program as a process of its own: started, stopped and killed as a person would.</summary>
+/// <summary>The program as a process of its own: started and stopped as a person would.</summary>
 public sealed class ProcessTests : IDisposable
 {
     private readonly Started _program = new();
@@ -16,42 +16,6 @@ public sealed class ProcessTests : IDisposable
 
     private static StockItem Item(int number) =>
         new(0, 0, new("520", WheelSide.Front, 15, $"number {number}", 1, 1, true), null);
-
-    [Fact]
-    public async Task Killed_twenty_times_while_it_writes_it_has_lost_nothing_that_was_answered()
-    {
-        Kills kills = new(_program);
-        for (int kill = 0; kill < 20; kill++)
-            await kills.WriteAndKillAsync();
-        await kills.CheckAsync();
-    }
-
-    [Fact]
-    public async Task Killed_twenty_times_while_it_starts_and_brings_old_data_up_to_date_everything_is_there()
-    {
-        Kills kills = new(_program);
-        for (int kill = 0; kill < 20; kill++)
-            await kills.StartAndKillAsync(TimeSpan.FromMilliseconds(60 + (kill * 37)));
-        int port = LoopbackServer.FreePort();
-        using HttpClient client = await Started.WhenUpAsync(_program.Start(port), port);
-        MachineCard[] cards = (await client.GetFromJsonAsync<MachineCard[]>("/api/machines", Json.Options))!;
-        Assert.Equal(9, cards.Length);
-    }
-
-    [Fact]
-    public async Task Killed_while_it_fills_the_demo_data_it_begins_anew()
-    {
-        int port = LoopbackServer.FreePort();
-        Process process = _program.Start(port);
-        string unfinished = Path.Combine(_program.Folder, "data", "unfinished");
-        while (!Directory.Exists(unfinished) && !process.HasExited)
-            await Task.Delay(1);
-        process.Kill();
-        await process.WaitForExitAsync();
-        using HttpClient client = await Started.WhenUpAsync(_program.Start(port), port);
-        MachineCard[] cards = (await client.GetFromJsonAsync<MachineCard[]>("/api/machines", Json.Options))!;
-        Assert.Equal(7, cards.Length);
-    }
 
     [Fact]
     public async Task Fresh_puts_the_old_data_aside_and_shows_the_demo_again()

@@ -52,3 +52,27 @@ export const readAims = async (page: Page, id: number) =>
   (await page.request.get(`/api/machines/${id}/aims`)).json()
 export const readSetups = async (page: Page, id: number) =>
   (await page.request.get(`/api/machines/${id}/setups`)).json()
+
+/** The station by a press on the strip, with all its answers there: without a new load of the page. */
+export async function openStation(page: Page, name: string) {
+  const isIdle = untilIdle(page)
+  const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name })
+  await link.click()
+  await expect(link).toHaveAttribute('aria-current', 'page')
+  await isIdle
+}
+
+/** Resolves when nothing was asked of the server for a while. */
+async function untilIdle(page: Page) {
+  const idleMs = 250 // longer than a draft waits before it is asked about
+  const under = new Set<object>()
+  let last = Date.now()
+  const begins = (request: object) => under.add(request)
+  const ends = (request: object) => {
+    under.delete(request)
+    last = Date.now()
+  }
+  page.on('request', begins).on('requestfinished', ends).on('requestfailed', ends)
+  await expect.poll(() => under.size === 0 && Date.now() - last > idleMs, { intervals: [50] }).toBe(true)
+  page.off('request', begins).off('requestfinished', ends).off('requestfailed', ends)
+}

@@ -1,4 +1,4 @@
-import { panel } from './bench'
+import { openStation, panel } from './bench'
 import { expect, type Page, test } from './server'
 import { next } from './visits'
 
@@ -62,16 +62,13 @@ for (const kind of KINDS)
   }) => {
     const id = await added(page, kind)
     const refused = refusals(page)
-    for (const station of ['aim', 'ratio', 'fit', 'loads', 'set']) {
-      await page.goto(`/machines/${id}/${station}`)
-      await page.waitForLoadState('networkidle')
-    }
-    await page.goto(`/machines/${id}/fit`)
+    await page.goto(`/machines/${id}/aim`)
+    for (const station of ['Ratio', 'Loads', 'Set', 'Fit']) await openStation(page, station)
     await page.getByRole('button', { name: 'Lay it out' }).click()
     await expect(panel(page, 'Side view, to scale')).toBeVisible()
     await expect(page.getByText(/no length reaches|can.t be laid/i)).toHaveCount(0)
     await expect(page.locator('tr[data-on]').first()).not.toContainText('off the slot')
-    await page.goto(`/machines/${id}/set`)
+    await openStation(page, 'Set')
     await page.getByRole('button', { name: 'Begin as found' }).click()
     await readAll(page, 20, 'loose')
     await page.getByRole('button', { name: 'Keep as found' }).click()
@@ -89,9 +86,6 @@ for (const kind of KINDS)
     await closing.getByRole('button', { name: 'Close the visit' }).click()
     await expect(panel(page, /^Set on/)).toBeVisible()
     if (!HAS_AXLE_NUT.has(kind)) await expect(page.getByRole('main')).not.toContainText(AXLE_WORDS)
-    for (const station of ['loads', 'fit', 'ratio', 'aim']) {
-      await page.goto(`/machines/${id}/${station}`)
-      await page.waitForLoadState('networkidle')
-    }
+    for (const station of ['Loads', 'Fit', 'Ratio', 'Aim']) await openStation(page, station)
     expect(refused).toEqual([])
   })
