@@ -21,7 +21,7 @@ internal static class AdvisorFigures
             int[] rounds = [.. runs.Select(r => r.Rounds).Order()];
             int done = runs.Count(r => r.End == NextStep.Done);
             int near = runs.Count(r => r.End == NextStep.AsNearAsAHand);
-            double past = runs.Max(r => r.OverByUnits) / loop.Setting.Step;
+            double past = runs.Max(r => r.OverByUnits) / loop.Setting.Adjuster.Step;
             Console.WriteLine(
                 $"{name, -30}{runs.Count(r => r.IsInside), 6}{done, 6}{near, 6}{Drives - done - near, 7}"
                     + $"{runs.Count(r => r.IsDeadEnd), 6}{rounds[Drives / 2], 8}{rounds[Drives * 95 / 100], 6}"

@@ -58,7 +58,7 @@ public class LoadsBench
             new(0, 0),
             new(-620, 0),
             [],
-            new(MoverKind.Axle, LoopLayout.RearName, new LineTrack(new(-620, 0), new(-700, 0)))
+            new(LoopLayout.RearName, new LineTrack(new(-620, 0), new(-700, 0)))
         );
         LoadSource source = new("drive", PeakTorqueNm: 40, PeakTorqueRpm: 6_500, PeakPowerKw: 35, BrakingTorqueNm: 10);
         return new(

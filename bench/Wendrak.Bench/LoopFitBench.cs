@@ -45,7 +45,7 @@ public class LoopFitBench
             new(0, 0),
             new(-from, 0),
             [],
-            new(MoverKind.Axle, LoopLayout.RearName, new LineTrack(new(-from, 0), new(-to, 0)))
+            new(LoopLayout.RearName, new LineTrack(new(-from, 0), new(-to, 0)))
         );
 
     private static Drive DriveOf(InputKind kind, DriveElement medium, string standard) =>

@@ -69,8 +69,8 @@ public static class FitEndpoints
                 (StartingLayoutInput input) => TypedResults.Ok(StartingLayout.Of(input.Drive, input.Choice, input.Kind))
             )
             .WithName("startLayout");
-        fit.MapPost("/starting-mover", (StartingMoverInput input) => TypedResults.Ok(StartingMover.Of(input)))
-            .WithName("startMover");
+        fit.MapPost("/starting-adjuster", (StartingAdjusterInput input) => TypedResults.Ok(StartingAdjuster.Of(input)))
+            .WithName("startAdjuster");
     }
 
     private static LoopDrawingFiles Drawing(LoopFitInput input) =>

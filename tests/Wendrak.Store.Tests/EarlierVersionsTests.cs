@@ -1,7 +1,9 @@
 using System.IO.Compression;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Wendrak.Core.Loops;
 using Wendrak.Core.Records;
+using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
@@ -41,7 +43,7 @@ public sealed class EarlierVersionsTests : IDisposable
         {
             long id = card!["machine"]!["id"]!.GetValue<long>();
             FittedMachine read = (await store.Machines.FindAsync(id))!;
-            Holds(card["machine"]!, read.Machine);
+            Holds(WithOneAdjuster(card["machine"]!), read.Machine);
             Holds(card["fitted"]!, read.Fitted);
             Holds(held["setups"]![$"{id}"]!, await store.Setups.ListAsync(id));
             Holds(held["aims"]![$"{id}"]!, await store.Aims.ListAsync(id));
@@ -91,7 +93,7 @@ public sealed class EarlierVersionsTests : IDisposable
         MachineFile file = await FileText.ReadAsync(text);
         FittedMachine read = await store.Files.ReadAsync("Ann", file, default);
         JsonObject written = JsonNode.Parse(text)!.AsObject();
-        Holds(written["machine"]!, read.Machine);
+        Holds(WithOneAdjuster(written["machine"]!), read.Machine);
         Assert.Equal(written["setups"]!.AsArray().Count, (await store.Setups.ListAsync(read.Machine.Id)).Count);
         Assert.Equal(written["aims"]!.AsArray().Count, (await store.Aims.ListAsync(read.Machine.Id)).Count);
         Assert.Equal(written["setJobs"]?.AsArray().Count ?? 0, (await store.Jobs.ListAsync(read.Machine.Id)).Count);
@@ -124,6 +126,78 @@ public sealed class EarlierVersionsTests : IDisposable
 
     /// <summary>What an earlier version said is said still; what is said beside it now was not known then.</summary>
     private static void Holds<T>(JsonNode held, T now) => Holds(held, JsonNode.Parse(EarlierJson.ToJson(now)), "");
+
+    /// <summary>
+    /// Since form 3 of a machine, what its layouts and its settings both said of an adjuster stands once. Its kind is tried by
+    /// itself: where the two disagreed it is another one now.
+    /// </summary>
+    private static JsonNode WithOneAdjuster(JsonNode machine)
+    {
+        JsonNode now = machine.DeepClone();
+        foreach (JsonObject layout in Objects(now["layouts"]))
+        {
+            if (layout["mover"] is JsonObject mover)
+                layout["moving"] = new JsonObject
+                {
+                    ["wheel"] = mover["wheel"]!.DeepClone(),
+                    ["track"] = mover["track"]!.DeepClone(),
+                };
+            layout.Remove("mover");
+        }
+        foreach (JsonObject setting in Objects(now["settings"]))
+        {
+            JsonObject adjuster = [];
+            foreach (
+                string name in (string[])
+                    ["mmPerUnit", "leftClockwiseTightens", "rightClockwiseTightens", "seenFrom", "eccentricDeg"]
+            )
+                adjuster[name] = setting[name]?.DeepClone();
+            foreach (
+                string name in (string[])
+                    [.. adjuster.Select(a => a.Key), "kind", "smallestStep", "eccentricMm", .. WorkedOut]
+            )
+                setting.Remove(name);
+            setting["adjuster"] = adjuster;
+        }
+        // Loops that were laid out and never asked about have a setting now.
+        if (Objects(now["settings"]).Count() < Objects(now["layouts"]).Count(l => l["moving"] is not null))
+            now.AsObject().Remove("settings");
+        return now;
+    }
+
+    private static readonly string[] WorkedOut =
+    [
+        "step",
+        "mostAtOnce",
+        "eccentricOffset",
+        "eccentricStart",
+        "turns",
+        "setsItself",
+        "hasTwoEnds",
+    ];
+
+    private static IEnumerable<JsonObject> Objects(JsonNode? list) => (list as JsonArray ?? []).OfType<JsonObject>();
+
+    /// <summary>Where layout and setting named two adjusters, the wheel that was laid out has the say.</summary>
+    [Fact]
+    public async Task Of_two_adjusters_that_disagreed_the_one_laid_out_is_kept()
+    {
+        using TempStore store = Open("9-two-adjusters.zip", out _);
+        async Task<Adjuster> AdjusterOf(long id) =>
+            Assert.Single((await store.Machines.FindAsync(id))!.Machine.Settings!).Adjuster;
+        // A motor on its slide was typed, and an axle in its slots laid out.
+        Adjuster moped = await AdjusterOf(2);
+        Assert.Equal(new(AdjusterKind.TwoEnds, 1.25, SeenFrom: WrenchView.Behind), moped);
+        // An eccentric 9 mm off its middle was typed, and one of 8 mm laid out.
+        Adjuster bicycle = await AdjusterOf(3);
+        Assert.Equal(new(AdjusterKind.Eccentric, 1.25, LeftClockwiseTightens: false, EccentricDeg: 70), bicycle);
+        // Nobody had been asked: what was laid out is stored now, with what it was counted in.
+        Assert.Equal(AdjusterKind.SlidingMotor, (await AdjusterOf(4)).Kind);
+        Machine board = (await store.Machines.FindAsync(6))!.Machine;
+        Assert.All(board.Settings!, s => Assert.Equal(new(AdjusterKind.Shims, 0.5), s.Adjuster));
+        // Between fixed centres nothing is stored: nothing moves there.
+        Assert.Null((await store.Machines.FindAsync(5))!.Machine.Settings);
+    }
 
     private static void Holds(JsonNode? held, JsonNode? now, string at)
     {

@@ -82,7 +82,7 @@ public sealed class RoundTripTests : IDisposable
             new(1.25, 2.5),
             new(-640, 3),
             [new("tensioner", new(-300, -70), 12, true, RunSide.Back, LoopRun.Slack)],
-            new(MoverKind.Eccentric, "tensioner", track)
+            new("tensioner", track)
         );
 
     [Fact]

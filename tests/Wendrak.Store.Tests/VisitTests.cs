@@ -1,6 +1,7 @@
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
@@ -217,7 +218,7 @@ public sealed class VisitTests : IDisposable
         SetJob visit = await BegunAsync();
         await HappensAsync(visit, "Ann", new RoundNoted(Loop, Found), Play(52), Kept, Play(40));
         FittedMachine stored = (await _store.Machines.FindAsync(visit.MachineId))!;
-        LoopSetting[] settings = [new(Loop, MmPerUnit: 1.5, Bias: 0.2)];
+        LoopSetting[] settings = [new(Loop, new(AdjusterKind.TwoEnds, MmPerUnit: 1.5), Bias: 0.2)];
         MachineDraft draft = new(stored.Machine with { Settings = settings }, stored.Fitted.Loops);
         await _store.Machines.ChangeAsync("Ann", draft, stored.Fitted.Version, default);
         MachineFile file = (await _store.Files.WriteAsync(visit.MachineId))!;

@@ -22,7 +22,7 @@ public sealed class SetApiTests(WendrakServer server) : IClassFixture<WendrakSer
             null,
             null,
             null,
-            new(q.Fitted[0].LoopKey, SpanMm: 580, Suspension: RearSuspension.SwingArm),
+            new(q.Fitted[0].LoopKey, new(AdjusterKind.TwoEnds), SpanMm: 580, Suspension: RearSuspension.SwingArm),
             rounds
         );
     }

@@ -26,7 +26,15 @@ export async function chainMachine(page: Page, name: string, setting: object = {
     data: {
       machine: {
         ...card.machine,
-        settings: [{ loopKey: 'final', spanMm: 600, suspension: 'swingArm', ...setting }],
+        settings: [
+          {
+            loopKey: 'final',
+            adjuster: { kind: 'twoEnds' },
+            spanMm: 600,
+            suspension: 'swingArm',
+            ...setting,
+          },
+        ],
       },
       fitted: card.fitted.loops,
       fittedVersion: card.fitted.version,

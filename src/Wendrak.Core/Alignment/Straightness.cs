@@ -149,9 +149,9 @@ public static class Straightness
     /// <summary>The nearest a hand can make; null where it would be none.</summary>
     private static AdjusterMove? MoveOf(LoopSetting setting, double backMm)
     {
-        double units = Math.Round(backMm / setting.MmPerUnit / setting.Step) * setting.Step;
-        return setting.HasTwoEnds && units != 0
-            ? AdjusterMove.Of(setting, Side.Right, units, units * setting.MmPerUnit)
+        double units = Math.Round(backMm / setting.Adjuster.TravelMm / setting.Adjuster.Step) * setting.Adjuster.Step;
+        return setting.Adjuster.HasTwoEnds && units != 0
+            ? AdjusterMove.Of(setting, Side.Right, units, units * setting.Adjuster.TravelMm)
             : null;
     }
 
@@ -162,28 +162,18 @@ public static class Straightness
         return line is null && square is null ? null : line != false && square != false;
     }
 
+    private static readonly AlignmentRow VBelts = new("industrial", "classical or narrow V-belt");
+
     private static AlignmentLimit? LimitOf(StraightnessInput input)
     {
-        bool isMotorcycle = input.Kind is MachineKind.Motorcycle or MachineKind.Moped or MachineKind.LoadCarrier;
-        return (input.Medium, input.Kind) switch
+        AlignmentRow? row = input.Medium switch
         {
-            (DriveElement.Chain, MachineKind.Bicycle) => AlignmentLimits.Of(
-                "bicycle",
-                "single speed or hub gear chain"
-            ),
-            (DriveElement.Chain, MachineKind.Robot) => AlignmentLimits.Of("robot", "chain"),
-            (DriveElement.Chain, _) => AlignmentLimits.Of(isMotorcycle ? "motorcycle" : "industrial", "roller chain"),
-            (DriveElement.ToothedBelt, MachineKind.Bicycle) => AlignmentLimits.Of("bicycle", "belt"),
-            (DriveElement.ToothedBelt, MachineKind.Robot or MachineKind.KickBoard) => AlignmentLimits.Of(
-                "robot",
-                "synchronous belt"
-            ),
-            (DriveElement.ToothedBelt, _) => isMotorcycle
-                ? AlignmentLimits.Of("motorcycle", "synchronous belt final")
-                : AlignmentLimits.Of("industrial", "synchronous belt"),
-            (DriveElement.VBelt, _) => AlignmentLimits.Of("industrial", "classical or narrow V-belt"),
+            DriveElement.Chain => MachineKinds.Of(input.Kind).ChainAlignment,
+            DriveElement.ToothedBelt => MachineKinds.Of(input.Kind).BeltAlignment,
+            DriveElement.VBelt => VBelts,
             _ => null,
         };
+        return row is null ? null : AlignmentLimits.Of(row.Use, row.Drive);
     }
 
     private static IEnumerable<Working> Explain(

@@ -54,7 +54,7 @@ public sealed record LoopDrawing(
             lines.Add(Mark(wheel.Centre, new(CentreMarkMm, 0)));
             lines.Add(Mark(wheel.Centre, new(0, CentreMarkMm)));
         }
-        switch (layout.Mover?.Track)
+        switch (layout.Moving?.Track)
         {
             case LineTrack line:
                 lines.Add(new(DrawingLayer.Track, line.From, line.To));

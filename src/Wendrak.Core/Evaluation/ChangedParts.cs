@@ -74,13 +74,7 @@ internal static class ChangedParts
     private static (DriveElement, string, BeltArrangement) KindOf(Loop loop) =>
         (loop.Medium, loop.Standard, loop.Course);
 
-    // What an adjuster is counted in moves nothing.
-    private static LoopLayout PlacesOf(LoopLayout layout) =>
-        layout with
-        {
-            Limits = null,
-            Mover = layout.Mover is { } mover ? mover with { Step = null } : null,
-        };
+    private static LoopLayout PlacesOf(LoopLayout layout) => layout with { Limits = null };
 
     // Records compare their lists by reference; what they hold is what counts.
     private static bool Same<T>(T a, T b) => JsonSerializer.Serialize(a) == JsonSerializer.Serialize(b);

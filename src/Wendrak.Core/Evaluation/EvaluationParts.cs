@@ -37,7 +37,7 @@ public sealed record EvaluationParts
     public StackWorkingsQuestion? StackWorkings { get; init; }
     public FitQuestion? Drawing { get; init; }
     public StartingLayoutQuestion? StartingLayout { get; init; }
-    public StartingMoverQuestion? StartingMover { get; init; }
+    public StartingAdjusterQuestion? StartingAdjuster { get; init; }
 
     public LoadsQuestion? Loads { get; init; }
     public LoadsQuestion? Mends { get; init; }
@@ -132,7 +132,7 @@ public sealed record EvaluationAnswer
     public Part<LoopLayout>? StartingLayout { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
-    public Part<Mover>? StartingMover { get; init; }
+    public Part<AdjusterOnLayout>? StartingAdjuster { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<LoopLoadsResult>? Loads { get; init; }

@@ -4,6 +4,8 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Shafts;
+using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Evaluation;
 
@@ -67,9 +69,16 @@ public sealed record StackWorkingsQuestion(
 /// <summary>A first layout of the loop in view.</summary>
 public sealed record StartingLayoutQuestion;
 
-/// <summary>An adjuster of a kind to begin with.</summary>
+/// <summary>An adjuster of another kind to begin with.</summary>
+/// <param name="Now">As it is drafted; null for what is stored.</param>
+/// <param name="Layout">That it is to move a wheel of; null where it is only said what is turned.</param>
 /// <param name="Wheel">That it moves; null for the usual.</param>
-public sealed record StartingMoverQuestion(LoopLayout Layout, MoverKind Kind, string? Wheel = null);
+public sealed record StartingAdjusterQuestion(
+    AdjusterKind Kind,
+    Adjuster? Now = null,
+    LoopLayout? Layout = null,
+    string? Wheel = null
+);
 
 /// <summary>Answers about places and lengths.</summary>
 internal static class FitAnswers
@@ -101,7 +110,8 @@ internal static class FitAnswers
             LayoutOf(view, draft),
             travelMm,
             halfLinks,
-            Wear.ChainUse.WearLimitPercent(view.Machine.Kind, loop, view.FittedOf(loop))
+            Wear.ChainUse.WearLimitPercent(view.Machine.Kind, loop, view.FittedOf(loop)),
+            view.SettingOf(loop).Adjuster
         );
     }
 
@@ -199,6 +209,11 @@ internal static class FitAnswers
     public static LoopLayout Starting(MachineInView view) =>
         StartingLayout.Of(view.Drive, view.ChoiceOf(view.AnyLoop), view.Machine.Kind);
 
-    public static Mover StartingAdjuster(MachineInView view, StartingMoverQuestion asked) =>
-        StartingMover.Of(new(view.Drive, view.ChoiceOf(view.AnyLoop), asked.Layout, asked.Kind, asked.Wheel));
+    public static AdjusterOnLayout AdjusterFor(MachineInView view, StartingAdjusterQuestion asked)
+    {
+        Adjuster now = asked.Now ?? view.SettingOf(view.AnyLoop).Adjuster;
+        return asked.Layout is { } layout
+            ? StartingAdjuster.Of(new(view.Drive, view.ChoiceOf(view.AnyLoop), layout, asked.Kind, asked.Wheel, now))
+            : new(now.As(asked.Kind), null);
+    }
 }

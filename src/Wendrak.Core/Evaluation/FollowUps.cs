@@ -155,7 +155,7 @@ public static class FollowUps
     private static bool Applies(FollowUpKind task, LoopLayout? layout) =>
         task switch
         {
-            FollowUpKind.Slot => layout is null || layout.Mover is not null,
+            FollowUpKind.Slot => layout is null || layout.Moving is not null,
             FollowUpKind.SuspensionPlay => layout?.SwingArm is not null,
             _ => true,
         };

@@ -44,7 +44,7 @@ public static class MachineEvaluation
             StackWorkings = Tell(parts.StackWorkings, FitAnswers.StackWorkings),
             Drawing = Tell(parts.Drawing, FitAnswers.Drawing),
             StartingLayout = Tell(parts.StartingLayout, (v, _) => FitAnswers.Starting(v)),
-            StartingMover = Tell(parts.StartingMover, FitAnswers.StartingAdjuster),
+            StartingAdjuster = Tell(parts.StartingAdjuster, FitAnswers.AdjusterFor),
             Loads = Tell(parts.Loads, LoadAnswers.Loads),
             Mends = Tell(parts.Mends, LoadAnswers.Mends),
             LoadsBeside = Tell(parts.LoadsBeside, LoadAnswers.Beside),

@@ -4,6 +4,7 @@ using Wendrak.Core.Loads;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
+using Wendrak.Core.Tension;
 
 namespace Wendrak.Core.Evaluation;
 
@@ -95,6 +96,9 @@ internal sealed class MachineInView
     public LoopChoice FittedOf(Loop loop) => Fitted.Loops.First(c => c.LoopKey == loop.Key);
 
     public LoopLayout? LayoutOf(Loop loop) => Machine.Layouts?.FirstOrDefault(l => l.LoopKey == loop.Key);
+
+    public LoopSetting SettingOf(Loop loop) =>
+        StartingSetting.StoredOr(Machine.Settings, loop.Key, LayoutOf(loop), Machine.Kind);
 
     /// <summary>Wheels of this drive's loops alone.</summary>
     public IReadOnlyList<LoopChoice> OfDrive(IReadOnlyList<LoopChoice> loops) =>

@@ -100,12 +100,12 @@ public sealed record MachineSummary(
                     machine.Loads?.Sources.FirstOrDefault(s => s.DriveKey == train.Drive.Key),
                     train.Drive
                 ),
-                machine.Settings?.FirstOrDefault(s => s.LoopKey == loop.Key)
-                    ?? StartingSetting.Of(
-                        loop.Key,
-                        machine.Layouts?.FirstOrDefault(l => l.LoopKey == loop.Key),
-                        machine.Kind
-                    )
+                StartingSetting.StoredOr(
+                    machine.Settings,
+                    loop.Key,
+                    machine.Layouts?.FirstOrDefault(l => l.LoopKey == loop.Key),
+                    machine.Kind
+                )
             );
         }
     }

@@ -205,7 +205,7 @@ internal static class RatioAnswers
     }
 
     private static IReadOnlyList<PairFit> FitsOf(MachineInView view, RatioSearchResult found, int rows) =>
-        view.Scope.LoopKeys.Count == 1 && view.LayoutOf(view.AnyLoop) is { Mover: not null } layout
+        view.Scope.LoopKeys.Count == 1 && view.LayoutOf(view.AnyLoop) is { Moving: not null } layout
             ? PairFits.Of(
                 new(
                     view.Drive,

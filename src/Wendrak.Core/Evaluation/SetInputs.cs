@@ -29,8 +29,7 @@ internal static class SetInputs
             layout,
             machine.Loads?.Sources.FirstOrDefault(s => s.DriveKey == drive.Key),
             machine.Loads?.Strengths.FirstOrDefault(s => s.LoopKey == job.LoopKey),
-            machine.Settings?.FirstOrDefault(s => s.LoopKey == job.LoopKey)
-                ?? StartingSetting.Of(job.LoopKey, layout, machine.Kind),
+            StartingSetting.StoredOr(machine.Settings, job.LoopKey, layout, machine.Kind),
             job.Rounds,
             job.Goal,
             job.Gauge

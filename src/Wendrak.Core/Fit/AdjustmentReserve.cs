@@ -3,7 +3,7 @@ using Wendrak.Core.Loops;
 namespace Wendrak.Core.Fit;
 
 /// <summary>How much adjustment is left, one figure for every kind of adjuster.</summary>
-/// <param name="LeftMm">Travel from where the mover stands to where the path is longest.</param>
+/// <param name="LeftMm">Travel from where the moving wheel stands to where the path is longest.</param>
 /// <param name="LeftPercent">Of the whole track.</param>
 /// <param name="ElongationPercent">Elongation of the loop, against the path as it is, that this takes up.</param>
 /// <param name="Steps">In the adjuster's own steps, whole ones of clicks and shims; null where no step was given.</param>
@@ -26,7 +26,7 @@ public sealed record AdjustmentReserve(
     /// <returns>Null with fixed centres.</returns>
     internal static AdjustmentReserve? Of(FittedLoop fitted, LoopPath path, double travelMm)
     {
-        if (fitted.Layout.Mover is not { } mover || fitted.Range is not { } range)
+        if (fitted.Range is not { } range)
             return null;
         double left = Math.Abs(range.TightestAtMm - travelMm);
         double percent = left / fitted.TrackMm * 100;
@@ -34,8 +34,8 @@ public sealed record AdjustmentReserve(
             left,
             percent,
             (range.MostMm / path.LengthMm - 1) * 100,
-            mover.Step is { } step ? StepsIn(left, step) : null,
-            mover.Step,
+            fitted.Counted is { } step ? StepsIn(left, step) : null,
+            fitted.Counted,
             percent < LeastSharePercent
         );
     }

@@ -21,7 +21,7 @@ internal static class FitWorkings
         if (path.Wheels.Count == 2 && fitted.Loop.Course == BeltArrangement.Open)
             workings.Add(ShortForm(fitted, path));
         workings.AddRange(path.Wheels.Select(w => Wrap(w)));
-        if (fitted.ChosenLength is double length && fitted.Layout.Mover is not null)
+        if (fitted.ChosenLength is double length && fitted.Layout.Moving is not null)
         {
             FittingLength here = fitted.LengthOf(length);
             if (here.ReservePercent is double reserve)
@@ -34,7 +34,7 @@ internal static class FitWorkings
 
     private static Working Left(FittedLoop fitted, AdjustmentReserve reserve, double travelMm)
     {
-        AdjusterStep? step = fitted.Layout.Mover!.Step;
+        AdjusterStep? step = fitted.Counted;
         List<WorkingValue> values =
         [
             new("t_end", "travel at the longest path", fitted.Range!.Value.TightestAtMm, "mm"),

@@ -40,6 +40,9 @@ internal sealed class FittedLoop
     /// <summary>Travel at which the length in view closes, mm; looked for when it is first asked.</summary>
     public double? Closing => _closing.Value;
 
+    /// <summary>What the adjuster is counted in; null where nobody said, or nothing is.</summary>
+    public AdjusterStep? Counted => _input.Adjuster?.Counted;
+
     public LengthUnit LengthUnit => LoopLengths.UnitOf(Loop);
 
     public FittedLoop(LoopFitInput input)
@@ -49,16 +52,17 @@ internal sealed class FittedLoop
         CheckChoice("Choice.", input.Choice);
         CheckChoice("Fitted.", input.Fitted);
         new Guard("Layout.").Include(LoopLayout.Check(input.Layout, Loop)).ThrowIfAny();
-        TrackMm = Layout.Mover?.Track.LengthMm ?? 0;
+        TrackMm = Layout.Moving?.Track.LengthMm ?? 0;
         new Guard()
             .BetweenIfGiven(nameof(input.TravelMm), input.TravelMm, 0, TrackMm, "mm")
             .BetweenIfGiven(nameof(input.WearLimitPercent), input.WearLimitPercent, 0.1, 10, "%")
+            .Include(new Guard("Adjuster.").Include(input.Adjuster?.Check(null) ?? new()))
             .ThrowIfAny();
         UnitMm = LoopLengths.UnitMm(Loop);
         _wheels = Layout.WheelsFor(Loop, Choice, 0);
-        _moving = Array.FindIndex(_wheels, w => w.Name == Layout.Mover?.Wheel);
+        _moving = Array.FindIndex(_wheels, w => w.Name == Layout.Moving?.Wheel);
         RearIndex = Array.FindIndex(_wheels, w => w.Name == LoopLayout.RearName);
-        MovesRoadWheel = Layout.Mover?.Wheel == LoopLayout.RearName && IsRoadAxle();
+        MovesRoadWheel = Layout.Moving?.Wheel == LoopLayout.RearName && IsRoadAxle();
         _range = new(RangeOnTrack);
         _closing = new(TravelOfChosen);
         _fittedTravel = new(() =>
@@ -124,21 +128,21 @@ internal sealed class FittedLoop
     public const double ToleranceMm = 1e-3;
 
     private double? TravelFor(LoopWheel[] wheels, double length) =>
-        Layout.Mover is { } mover
+        Layout.Moving is { } moving
             ? LoopClosing.TravelMm(
                 wheels,
                 _moving,
-                mover.Track,
+                moving.Track,
                 Layout.Turning,
                 Loop.Course,
                 length * UnitMm,
-                mover.Track is LineTrack ? Math.Max(BeyondUnits * UnitMm, BeyondTracks * TrackMm) : 0
+                moving.Track is LineTrack ? Math.Max(BeyondUnits * UnitMm, BeyondTracks * TrackMm) : 0
             )
             : null;
 
     /// <summary>Whether the length in view closes on the track; null where none is counted, or nothing moves.</summary>
     public bool? IsOnTrack =>
-        ChosenLength is null || Layout.Mover is null ? null
+        ChosenLength is null || Layout.Moving is null ? null
         : Closing is double travel && IsOn(travel) ? true
         : Range is null ? null
         : false;
@@ -157,7 +161,7 @@ internal sealed class FittedLoop
     private double Forward(double travelMm)
     {
         double towardsFront = Math.Sign(Layout.Front.XMm - Layout.Rear.XMm);
-        return towardsFront * Layout.Mover!.Track.At(travelMm).XMm;
+        return towardsFront * Layout.Moving!.Track.At(travelMm).XMm;
     }
 
     /// <summary>True when the driven shaft turns a road wheel without another loop between.</summary>
@@ -169,14 +173,14 @@ internal sealed class FittedLoop
 
     private TrackRange? RangeOnTrack()
     {
-        if (Layout.Mover is not { } mover)
+        if (Layout.Moving is not { } moving)
             return null;
         LoopWheel[] placed = [.. _wheels];
         double LengthAt(double travelMm)
         {
-            placed[_moving] = placed[_moving] with { Centre = mover.Track.At(travelMm) };
+            placed[_moving] = placed[_moving] with { Centre = moving.Track.At(travelMm) };
             return LoopTracing.Length(placed, Layout.Turning, Loop.Course);
         }
-        return TrackRange.Of(LengthAt, TrackMm, LoopClosing.IsConvex(_wheels, mover.Track, Loop.Course));
+        return TrackRange.Of(LengthAt, TrackMm, LoopClosing.IsConvex(_wheels, moving.Track, Loop.Course));
     }
 }

@@ -181,8 +181,8 @@ public static class LoopCombinations
                 "Give a chain or a toothed belt: other belts are cut or chosen by length."
             )
             .That(
-                input.Layout.Mover is not null,
-                "Layout.Mover",
+                input.Layout.Moving is not null,
+                "Layout.Moving",
                 "missing",
                 "Give what moves: between fixed centres look for pairs with little slack."
             )

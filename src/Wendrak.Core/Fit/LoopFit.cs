@@ -19,7 +19,8 @@ public sealed record LoopFitInput(
     LoopLayout Layout,
     double? TravelMm,
     bool HalfLinks,
-    double? WearLimitPercent
+    double? WearLimitPercent,
+    Adjuster? Adjuster = null
 );
 
 /// <param name="Length">Null where none is counted.</param>

@@ -2,6 +2,7 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Lengths;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Fit;
@@ -27,16 +28,16 @@ public static class StartingLayout
         // Short drives have less room in front: there the wheels would touch.
         Point near = new(-Math.Max(centre - RoomMm, Math.Ceiling(wheels.TouchingMm)), 0);
         Point far = new(-(centre + RoomMm), 0);
-        Mover axle = new(MoverKind.Axle, LoopLayout.RearName, new LineTrack(near, far));
+        MovingWheel axle = new(LoopLayout.RearName, new LineTrack(near, far));
         LoopLayout layout = new(loop.Key, Turning.Clockwise, new(0, 0), new(-centre, 0), [], axle);
-        if (kind is not MachineKind of || !SlidesItsMotor(of))
+        if (kind is not MachineKind of || new Adjuster(MachineKinds.Of(of).Adjuster).UsualWheel(layout) == axle.Wheel)
             return layout;
-        LoopLayout still = layout with { Mover = null };
-        return still with { Mover = StartingMover.Of(new(drive, choice, still, MoverKind.Motor)) };
+        LoopLayout still = layout with { Moving = null };
+        return still with
+        {
+            Moving = StartingAdjuster.Of(new(drive, choice, still, MachineKinds.Of(of).Adjuster)).Moving,
+        };
     }
-
-    /// <summary>Boards and winches are tensioned by their motor on its slide; most others by an axle. Common practice.</summary>
-    internal static bool SlidesItsMotor(MachineKind kind) => kind is MachineKind.KickBoard or MachineKind.Winch;
 
     private static double CentreMm(TwoPulleyFormulas wheels, LoopChoice choice)
     {

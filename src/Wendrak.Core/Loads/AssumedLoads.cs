@@ -57,10 +57,10 @@ public sealed record AssumedLoads(
             installedN,
             loop.Loop.Medium == DriveElement.VBelt ? FrictionBeltChecks.LengthFactor(loop) : null,
             loop.IsForked ? 1 : null,
-            vehicle is not null && LoadDefaults.DrivesAllWheels(loop.Input.Kind)
+            vehicle is not null && MachineKinds.Of(loop.Input.Kind).DrivesAllWheels
                 ? loop.Input.Source.MassKg ?? vehicle.MassWithRiderKg
                 : null,
-            isChain ? LoadDefaults.School(loop.Input.Kind) : null
+            isChain ? MachineKinds.Of(loop.Input.Kind).Lubrication : null
         );
     }
 }

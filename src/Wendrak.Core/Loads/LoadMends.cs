@@ -130,19 +130,8 @@ public static class LoadMends
         return loop;
     }
 
-    /// <summary>Teeth that may find room in front, and millimetres of a pulley.</summary>
-    /// <remarks>
-    /// Under the cover of an engine or motor there is room for two more, rarely for more; elsewhere a larger wheel is a matter
-    /// of ordering it. Common practice; edges that were measured are looked at besides.
-    /// </remarks>
-    private static int MostTeethMore(LoadedLoop loop) =>
-        loop.Input.Kind
-            is MachineKind.Motorcycle
-                or MachineKind.Moped
-                or MachineKind.LoadCarrier
-                or MachineKind.KickBoard
-            ? 2
-            : 8;
+    /// <summary>Teeth that may find room in front, and millimetres of a pulley; edges that were measured are looked at besides.</summary>
+    private static int MostTeethMore(LoadedLoop loop) => MachineKinds.Of(loop.Input.Kind).MostTeethMoreInFront;
 
     /// <summary>Whether chains or belts can lie side by side: on vehicles there is one, on its own wheels.</summary>
     private static bool TakesStrands(LoadedLoop loop) =>

@@ -86,18 +86,7 @@ public static class LoadDefaults
 
     /// <summary>Typical figures of such a machine; null for those that push nothing along a road.</summary>
     public static VehicleClass? ClassOf(MachineKind kind) =>
-        kind switch
-        {
-            MachineKind.Motorcycle => VehicleClasses.Find("motorcycle naked"),
-            MachineKind.Moped or MachineKind.LoadCarrier => VehicleClasses.Find("moped and light motorcycle"),
-            MachineKind.Bicycle => VehicleClasses.Find("cargo bike"),
-            MachineKind.Robot => VehicleClasses.Find("robot competition 55 kg"),
-            MachineKind.KickBoard => VehicleClasses.Find("e-board"),
-            _ => null,
-        };
-
-    /// <summary>Robots mostly do: then all of their mass gives grip. Common practice.</summary>
-    internal static bool DrivesAllWheels(MachineKind kind) => kind == MachineKind.Robot;
+        MachineKinds.Of(kind).VehicleClass is string name ? VehicleClasses.Find(name) : null;
 
     /// <summary>Part of the power that a stage passes on. Common practice: gears 0.98, chain 0.97, hub gears 0.95 (memory).</summary>
     public static double EfficiencyOf(Stage stage, EfficiencySchool? school = null) =>
@@ -109,10 +98,4 @@ public static class LoadDefaults
             HubGear => 0.95,
             _ => 0.98,
         };
-
-    /// <summary>Sealed rings are what motorcycles run on; everything else wants its joints oiled. Common practice.</summary>
-    public static LubricationSchool School(MachineKind kind) =>
-        kind is MachineKind.Motorcycle or MachineKind.Moped
-            ? LubricationSchool.SealedRing
-            : LubricationSchool.Industrial;
 }

@@ -2,6 +2,7 @@ using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Lengths;
 using Wendrak.Core.Loops;
+using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Loads;
@@ -102,7 +103,7 @@ internal sealed class LoadedLoop
 
     public double ShockFactor => Strength.ShockFactor ?? UsualShock.Factor;
 
-    public LubricationSchool School => Strength.School ?? LoadDefaults.School(Input.Kind);
+    public LubricationSchool School => Strength.School ?? MachineKinds.Of(Input.Kind).Lubrication;
 
     /// <summary>The greatest power that is more than a moment's pull, where one is known: ratings are for all day.</summary>
     public OperatingPoint Lasting =>

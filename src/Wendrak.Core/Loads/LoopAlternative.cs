@@ -82,7 +82,7 @@ public sealed record LoopAlternative(
         layout with
         {
             Idlers = [],
-            Mover = layout.Mover is { } mover && layout.Idlers.Any(i => i.Name == mover.Wheel) ? null : layout.Mover,
+            Moving = layout.MovesIdler ? null : layout.Moving,
             Limits = null,
         };
 

@@ -5,16 +5,6 @@ using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Loads;
 
-/// <summary>Which practice a chain is oiled by.</summary>
-public enum LubricationSchool
-{
-    /// <summary>Grease sealed in the joint; oil outside for rollers, rings and against rust.</summary>
-    SealedRing,
-
-    /// <summary>Fresh oil in the joint, by the class of its speed.</summary>
-    Industrial,
-}
-
 /// <summary>The chain or belt of one loop. Everything that is null comes from the tables, or is not judged.</summary>
 /// <param name="Standard">Another size than the loop's own, to see what it would do; null for its own.</param>
 /// <param name="BreakingLoadN">Of one strand; the maker's figure wins over the standard's least.</param>

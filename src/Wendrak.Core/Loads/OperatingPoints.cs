@@ -219,7 +219,7 @@ internal sealed class OperatingPoints
     /// <summary>Null for vehicles driven by their rear wheel, whose load shifts as they push.</summary>
     private double? DrivenMassKg =>
         _source.DrivenMassKg
-        ?? (LoadDefaults.DrivesAllWheels(_kind) ? _source.MassKg ?? _class?.MassWithRiderKg : null);
+        ?? (MachineKinds.Of(_kind).DrivesAllWheels ? _source.MassKg ?? _class?.MassWithRiderKg : null);
 
     private double Resisted(double speedMS, double radiusM, DriveGear gear) =>
         FrontTorque(

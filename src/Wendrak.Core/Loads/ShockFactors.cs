@@ -37,18 +37,9 @@ internal static class ShockFactors
     {
         if (drive.Input.Kind == InputKind.Rider)
             return "bicycle muscle";
-        return kind switch
-        {
-            MachineKind.Motorcycle or MachineKind.Moped or MachineKind.LoadCarrier => drive.Input.Kind
-                == InputKind.Motor
-            && source.BrakingTorqueNm is not null
-                ? "e-motorcycle with regeneration"
-                : "motorcycle",
-            MachineKind.Bicycle => "motorcycle", // a motor before the loop hits it as hard as on a motorcycle
-            MachineKind.KickBoard => "e-board",
-            MachineKind.Robot => "robot",
-            _ => null,
-        };
+        MachineKindRow row = MachineKinds.Of(kind);
+        bool regenerates = drive.Input.Kind == InputKind.Motor && source.BrakingTorqueNm is not null;
+        return regenerates && row.ShockWithRegeneration is not null ? row.ShockWithRegeneration : row.Shock;
     }
 
     private static ServiceFactor Industrial(DriveElement medium, InputKind driver, LoadCharacter character) =>

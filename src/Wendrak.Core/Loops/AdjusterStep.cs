@@ -1,5 +1,3 @@
-using Wendrak.Core.Quantities;
-
 namespace Wendrak.Core.Loops;
 
 public enum AdjusterStepKind
@@ -16,8 +14,4 @@ public enum AdjusterStepKind
 
 /// <summary>What a person does at the adjuster, and how far that moves the wheel.</summary>
 /// <param name="TravelMm">Along the track: the pitch of the screw, the way of one click, the thickness of a shim.</param>
-public sealed record AdjusterStep(AdjusterStepKind Kind, double TravelMm)
-{
-    internal Guard Check() =>
-        new Guard().OneOf(nameof(Kind), Kind).Between(nameof(TravelMm), TravelMm, 0.01, 100, "mm");
-}
+public sealed record AdjusterStep(AdjusterStepKind Kind, double TravelMm);

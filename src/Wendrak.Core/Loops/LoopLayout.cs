@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Vocabulary;
@@ -19,35 +20,15 @@ public enum LoopRun
 /// <param name="Size">Teeth of a toothed idler, else diameter where the loop lies, mm.</param>
 public sealed record Idler(string Name, Point Centre, double Size, bool IsToothed, RunSide Side, LoopRun Run);
 
-/// <summary>What is moved to tension the loop.</summary>
-public enum MoverKind
-{
-    /// <summary>The driven axle in its slots.</summary>
-    Axle,
-
-    /// <summary>Both arms of the axle by the same adjusters.</summary>
-    BothArms,
-
-    /// <summary>Engine or motor on slides or a hinge.</summary>
-    Motor,
-
-    /// <summary>An eccentric carrier.</summary>
-    Eccentric,
-
-    /// <summary>An idler that is set or sprung.</summary>
-    Tensioner,
-}
-
-/// <summary>The member that moves, and along what.</summary>
+/// <summary>The wheel that the adjuster moves, and along what.</summary>
 /// <param name="Wheel">“front”, “rear”, or the name of an idler.</param>
-/// <param name="Step">What it is set by; null where nobody counts it.</param>
-public sealed record Mover(MoverKind Kind, string Wheel, Track Track, AdjusterStep? Step = null);
+public sealed record MovingWheel(string Wheel, Track Track);
 
 /// <summary>Where the wheels of one loop stand, in a side view of the machine's own choice.</summary>
 /// <param name="Turning">Which way the loop runs in this view when the machine goes forward.</param>
-/// <param name="Front">Centre of the driving wheel. The mover's track has the say where this is what moves.</param>
+/// <param name="Front">Centre of the driving wheel. The track has the say where this is what moves.</param>
 /// <param name="Idlers">In running order, those of the slack run first.</param>
-/// <param name="Mover">Null for fixed centres.</param>
+/// <param name="Moving">Null for fixed centres.</param>
 /// <param name="Limits">Edges around the loop that it must clear.</param>
 /// <param name="SwingArm">Arm that carries the driven axle; null for a rigid one.</param>
 public sealed record LoopLayout(
@@ -56,7 +37,7 @@ public sealed record LoopLayout(
     Point Front,
     Point Rear,
     IReadOnlyList<Idler> Idlers,
-    Mover? Mover,
+    MovingWheel? Moving,
     SwingArm? SwingArm = null,
     IReadOnlyList<ClearanceLimit>? Limits = null
 )
@@ -65,12 +46,15 @@ public sealed record LoopLayout(
     public const string RearName = "rear";
     private const int MostLimits = 20;
 
+    [JsonIgnore]
+    public bool MovesIdler => Idlers.Any(i => i.Name == Moving?.Wheel);
+
     /// <summary>Wheels in running order: front, idlers of the slack run, rear, idlers of the tight run.</summary>
-    /// <param name="travelMm">Travel of the mover from the start of its track; no matter where nothing moves.</param>
+    /// <param name="travelMm">Travel of the moving wheel from the start of its track; no matter where nothing moves.</param>
     internal LoopWheel[] WheelsFor(Loop loop, LoopChoice choice, double travelMm)
     {
         double? pitch = loop.IsToothed ? WheelOutline.PitchMm(loop) : null;
-        Point At(string name, Point rest) => Mover?.Wheel == name ? Mover.Track.At(travelMm) : rest;
+        Point At(string name, Point rest) => Moving?.Wheel == name ? Moving.Track.At(travelMm) : rest;
         LoopWheel Guide(Idler idler) =>
             new(
                 idler.Name,
@@ -127,18 +111,16 @@ public sealed record LoopLayout(
                     .Between(nameof(arm.DroopMm), arm.DroopMm, 0, 1_000, "mm")
                     .Between(nameof(arm.BumpMm), arm.BumpMm, 0, 1_000, "mm")
             );
-        if (layout.Mover is { } mover)
+        if (layout.Moving is { } moving)
             guard.Include(
-                new Guard($"{nameof(layout.Mover)}.")
-                    .OneOf(nameof(mover.Kind), mover.Kind)
+                new Guard($"{nameof(layout.Moving)}.")
                     .That(
-                        names.Contains(mover.Wheel),
-                        nameof(mover.Wheel),
+                        names.Contains(moving.Wheel),
+                        nameof(moving.Wheel),
                         "unknown",
                         $"Give one of: {string.Join(", ", names)}."
                     )
-                    .Include(new Guard("Track.").Include(mover.Track.Check()))
-                    .Include(new Guard("Step.").Include(mover.Step?.Check() ?? new Guard()))
+                    .Include(new Guard("Track.").Include(moving.Track.Check()))
             );
         return guard;
     }

@@ -60,7 +60,11 @@ public static class MachineRules
                 "Give each loop of this machine once."
             );
             if (loop is not null)
-                guard.Include(new Guard(at).Include(settings[i].Check(loop)));
+                guard.Include(
+                    new Guard(at).Include(
+                        settings[i].Check(loop, machine.Layouts?.FirstOrDefault(l => l.LoopKey == loop.Key))
+                    )
+                );
         }
         return guard;
     }

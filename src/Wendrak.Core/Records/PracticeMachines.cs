@@ -1,5 +1,6 @@
 using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Loops;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
 
@@ -21,7 +22,7 @@ public static class PracticeMachines
             StartingMachines.For(MachineKind.Moped),
             new(
                 Key,
-                MmPerUnit: 1.25,
+                new(AdjusterKind.TwoEnds, MmPerUnit: 1.25),
                 BeltSide: Side.Left,
                 GapSide: Side.Left,
                 MakerMethod: ReadingMethod.Pluck,
@@ -35,7 +36,13 @@ public static class PracticeMachines
         Laid(
             "Chain, two screws",
             StartingMachines.For(MachineKind.Motorcycle),
-            new(Key, MmPerUnit: 1.25, BeltSide: Side.Left, FinalTorqueNm: 90, Suspension: RearSuspension.SwingArm)
+            new(
+                Key,
+                new(AdjusterKind.TwoEnds, MmPerUnit: 1.25),
+                BeltSide: Side.Left,
+                FinalTorqueNm: 90,
+                Suspension: RearSuspension.SwingArm
+            )
         );
 
     private static MachineDraft Eccentric() =>
@@ -44,9 +51,7 @@ public static class PracticeMachines
             StartingMachines.For(MachineKind.Moped),
             new(
                 Key,
-                AdjusterKind.Eccentric,
-                EccentricMm: 5,
-                EccentricDeg: 60,
+                new(AdjusterKind.Eccentric, EccentricDeg: 60),
                 MakerMethod: ReadingMethod.Pluck,
                 MakerLow: 60,
                 MakerHigh: 72
@@ -56,15 +61,24 @@ public static class PracticeMachines
     private static MachineDraft Laid(string name, MachineDraft draft, LoopSetting setting)
     {
         Machine machine = draft.Machine;
+        Drive drive = machine.Drives[0];
+        LoopLayout layout = StartingLayout.Of(drive, draft.Fitted[0]);
+        AdjusterKind kind = setting.Adjuster.Kind;
         return draft with
         {
             Machine = machine with
             {
                 Name = name,
-                Layouts = [StartingLayout.Of(machine.Drives[0], draft.Fitted[0])],
+                Layouts =
+                [
+                    layout with
+                    {
+                        Moving = StartingAdjuster.Of(new(drive, draft.Fitted[0], layout, kind)).Moving,
+                    },
+                ],
                 Settings = [setting],
                 Loads =
-                    machine.Drives[0].Stages.OfType<Loop>().Single().Medium == DriveElement.Chain
+                    drive.Stages.OfType<Loop>().Single().Medium == DriveElement.Chain
                         ? null
                         : new([], [new(Key, WidthMm: BeltWidthMm)]),
             },

@@ -29,18 +29,20 @@ public sealed record AdjusterMove(
     /// <param name="mm">Way of that end.</param>
     internal static AdjusterMove Of(LoopSetting setting, Side? side, double units, double mm)
     {
-        bool isEccentric = setting.Kind == AdjusterKind.Eccentric;
+        bool isEccentric = setting.Adjuster.IsEccentric;
         bool clockwiseTightens =
-            side == Vocabulary.Side.Right ? setting.RightClockwiseTightens : setting.LeftClockwiseTightens;
+            side == Vocabulary.Side.Right
+                ? setting.Adjuster.RightClockwiseTightens
+                : setting.Adjuster.LeftClockwiseTightens;
         double amount = Math.Abs(units);
         return new(
             side,
             amount,
             units > 0,
-            setting.Turns ? clockwiseTightens == units > 0 : null,
+            setting.Adjuster.Turns ? clockwiseTightens == units > 0 : null,
             mm,
-            setting.Turns && !isEccentric ? amount * Flat : null,
-            setting.Turns && !isEccentric ? amount * Hours : null,
+            setting.Adjuster.Turns && !isEccentric ? amount * Flat : null,
+            setting.Adjuster.Turns && !isEccentric ? amount * Hours : null,
             isEccentric ? amount * DegreesInATurn : null
         );
     }

@@ -13,21 +13,21 @@ internal sealed class AdjusterTravel(LoopSetting setting)
     /// <param name="standing">Turns, clicks or shims done since as found; positive tightens.</param>
     /// <param name="units">To be done from there.</param>
     public double Mm(double standing, double units) =>
-        setting.Kind == AdjusterKind.Eccentric
-            ? setting.EccentricOffset * (Cos(AngleDeg(standing)) - Cos(AngleDeg(standing + units)))
-            : units * setting.MmPerUnit;
+        setting.Adjuster.IsEccentric
+            ? setting.Adjuster.EccentricOffset * (Cos(AngleDeg(standing)) - Cos(AngleDeg(standing + units)))
+            : units * setting.Adjuster.TravelMm;
 
     /// <summary>Whether an eccentric would still be between its loosest and its tightest place; anything else has no such end.</summary>
     public bool IsWithin(double standing) =>
-        setting.Kind != AdjusterKind.Eccentric || AngleDeg(standing) is >= 0 and <= TightestDeg;
+        !setting.Adjuster.IsEccentric || AngleDeg(standing) is >= 0 and <= TightestDeg;
 
     /// <summary>Way that an eccentric has left, mm; null for anything else.</summary>
     public double? LeftMm(double standing) =>
-        setting.Kind == AdjusterKind.Eccentric
-            ? setting.EccentricOffset * (1 + Cos(Math.Clamp(AngleDeg(standing), 0, TightestDeg)))
+        setting.Adjuster.IsEccentric
+            ? setting.Adjuster.EccentricOffset * (1 + Cos(Math.Clamp(AngleDeg(standing), 0, TightestDeg)))
             : null;
 
-    private double AngleDeg(double standing) => setting.EccentricStart + Degrees * standing;
+    private double AngleDeg(double standing) => setting.Adjuster.EccentricStart + Degrees * standing;
 
     private static double Cos(double degrees) => Math.Cos(degrees * Math.PI / 180);
 }

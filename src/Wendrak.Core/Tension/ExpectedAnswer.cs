@@ -31,7 +31,7 @@ internal static class ExpectedAnswer
     )
     {
         SpanFacts span = scale.Span;
-        if (setting.Kind == AdjusterKind.SprungArm)
+        if (setting.Adjuster.Kind == AdjusterKind.SprungArm)
             return setting.Arm is { RateNPerMm: double rate } arm && scale.Unit == TightnessUnit.Newton
                 ? (rate * SprungArm.PerSpringN(arm), SpringShare, true)
                 : Unknown(setting, tightness);
@@ -47,7 +47,7 @@ internal static class ExpectedAnswer
     }
 
     private static (double Slope, double Share, bool IsKnown) Unknown(LoopSetting setting, double? tightness) =>
-        (UnknownPerTurn * Math.Max(Math.Abs(tightness ?? 1), 1e-6) / setting.MmPerUnit, UnknownShare, false);
+        (UnknownPerTurn * Math.Max(Math.Abs(tightness ?? 1), 1e-6) / setting.Adjuster.TravelMm, UnknownShare, false);
 
     /// <summary>Gap in mm for each mm that the right end is further back.</summary>
     /// <remarks>Right end back: the shafts are closer on the left and the belt walks left: a gap on the left narrows.</remarks>

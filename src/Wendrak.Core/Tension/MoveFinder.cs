@@ -30,8 +30,8 @@ internal sealed class MoveFinder(
 
     /// <summary>Way of the axle's middle from where it stands, and how much further the right end goes than the left, mm.</summary>
     public (double MeanMm, double SkewMm) Moved(double left, double right) =>
-        setting.HasTwoEnds
-            ? ((left + right) / 2 * setting.MmPerUnit, (right - left) * setting.MmPerUnit)
+        setting.Adjuster.HasTwoEnds
+            ? ((left + right) / 2 * setting.Adjuster.TravelMm, (right - left) * setting.Adjuster.TravelMm)
             : (_travel.Mm(_standing, left), 0);
 
     /// <summary>The smallest step of one end, where nothing is known yet of how the gap answers.</summary>
@@ -41,20 +41,20 @@ internal sealed class MoveFinder(
         int skew = Math.Sign(wanted * gap.Slope);
         // Both tighten or both loosen it: what also mends the tension, else the right end, which most people turn for tracking.
         bool tightens = TightensForTrack(last) ?? true;
-        return (skew > 0) == tightens ? (0, skew * setting.Step) : (-skew * setting.Step, 0);
+        return (skew > 0) == tightens ? (0, skew * setting.Adjuster.Step) : (-skew * setting.Adjuster.Step, 0);
     }
 
     /// <summary>Of all moves a hand can make, the one that comes nearest without going past the window.</summary>
     public (double Left, double Right) Best(RoundResult last, int tightening)
     {
-        int most = (int)Math.Floor(setting.MostAtOnce / setting.Step + 1e-9);
+        int most = (int)Math.Floor(setting.Adjuster.MostAtOnce / setting.Adjuster.Step + 1e-9);
         bool? tightensForTrack = goal == SetGoal.TrackingOnly ? TightensForTrack(last) : null;
         (double Left, double Right) best = (0, 0);
         double bestCost = Cost(last, 0, 0, tightening);
         for (int l = -most; l <= most; l++)
         for (int r = -most; r <= most; r++)
         {
-            (double left, double right) = (l * setting.Step, r * setting.Step);
+            (double left, double right) = (l * setting.Adjuster.Step, r * setting.Adjuster.Step);
             if (!IsAllowed(l, r, last, tightensForTrack) || !_travel.IsWithin(_standing + left))
                 continue;
             double cost = Cost(last, left, right, tightening);
@@ -67,7 +67,7 @@ internal sealed class MoveFinder(
     /// <summary>Both ends go alike, so that the axle stays as square as it is, unless a gap tells which one must go further.</summary>
     private bool IsAllowed(int left, int right, RoundResult last, bool? tightensForTrack)
     {
-        if (!setting.HasTwoEnds)
+        if (!setting.Adjuster.HasTwoEnds)
             return right == 0;
         if (!WantsGap || last.GapMm is null)
             return left == right;
@@ -91,7 +91,7 @@ internal sealed class MoveFinder(
 
     /// <summary>Whether it is known which end is turned for the gap alone; else somebody must be asked.</summary>
     public bool KnowsEnd(RoundResult last) =>
-        !setting.HasTwoEnds
+        !setting.Adjuster.HasTwoEnds
         || IsTensionKnownRight(last)
         || TightensForTrack(last) is not null
         || setting.TrackingEnd is not null;
@@ -137,5 +137,5 @@ internal sealed class MoveFinder(
         return cost;
     }
 
-    private bool IsSmallest(double units) => Math.Abs(units) <= setting.Step * (1 + 1e-9);
+    private bool IsSmallest(double units) => Math.Abs(units) <= setting.Adjuster.Step * (1 + 1e-9);
 }

@@ -74,7 +74,7 @@ internal sealed class NextStepFinder
             Gap.Forget();
             return;
         }
-        if (_setting.SetsItself)
+        if (_setting.Adjuster.SetsItself)
             return; // a spring that is let go changes it with no turn at all
         int tightened = Torqued(after) - Torqued(before);
         Tightness? change = Change(before, after);
@@ -114,7 +114,9 @@ internal sealed class NextStepFinder
         bool isTorqued = _rounds[^1].Lock == LockState.Torqued;
         if (IsTight(last, isTorqued) && IsTracked(last, isTorqued))
             return (isTorqued ? NextStep.Done : NextStep.TightenAndRead, 0, 0);
-        if (_setting.SetsItself)
+        if (_setting.Adjuster.IsFixed)
+            return (NextStep.NothingMoves, 0, 0);
+        if (_setting.Adjuster.SetsItself)
             return (_rounds.Count > 1 ? NextStep.SpringIsWrong : NextStep.LetSpringSet, 0, 0);
         if (_moves.WantsTension && last.SureSpread is double spread && _window?.IsTooNarrowFor(_scale, spread) == true)
             return (NextStep.SpreadTooWide, 0, 0);
@@ -147,10 +149,10 @@ internal sealed class NextStepFinder
         if (wayOfTension != 0 && Tension.Rounds == 0 && mean * wayOfTension <= 0)
             return (
                 NextStep.Turn,
-                wayOfTension * _setting.Step,
-                _setting.HasTwoEnds ? wayOfTension * _setting.Step : 0
+                wayOfTension * _setting.Adjuster.Step,
+                _setting.Adjuster.HasTwoEnds ? wayOfTension * _setting.Adjuster.Step : 0
             );
-        if (wantsTrack && wayOfTension == 0 && Gap.Rounds == 0 && skew == 0 && _setting.HasTwoEnds)
+        if (wantsTrack && wayOfTension == 0 && Gap.Rounds == 0 && skew == 0 && _setting.Adjuster.HasTwoEnds)
             (left, right) = _moves.TrialOfGap(last);
         return left == 0 && right == 0 ? (NextStep.AsNearAsAHand, 0, 0) : (NextStep.Turn, left, right);
     }
@@ -164,7 +166,11 @@ internal sealed class NextStepFinder
         // What was turned for the gap may be made good; a step of tension that went too far is none to be undone.
         if (_rounds.Count > 1 && before * way < 0 && skew == 0 && !_rounds[^1].LearnAnew)
             return (NextStep.AsNearAsAHand, 0, 0);
-        return (NextStep.Turn, way * _setting.Step, _setting.HasTwoEnds ? way * _setting.Step : 0);
+        return (
+            NextStep.Turn,
+            way * _setting.Adjuster.Step,
+            _setting.Adjuster.HasTwoEnds ? way * _setting.Adjuster.Step : 0
+        );
     }
 
     /// <summary>+1 where it must be tightened, −1 where loosened, 0 where tension is fine or not asked for.</summary>

@@ -95,7 +95,7 @@ public static class PracticeDrive
             _slope = slope * Math.Exp(values.Normal(isChain ? 0.05 : 0.3));
             // Of a gauge nothing is known: a turn may be a tenth of its window or three of them.
             if (scale.Unit == TightnessUnit.Gauge)
-                _slope = width / setting.MmPerUnit * Math.Exp(Math.Log(0.1) + values.Next() * Math.Log(30));
+                _slope = width / setting.Adjuster.TravelMm * Math.Exp(Math.Log(0.1) + values.Next() * Math.Log(30));
             _runOut = width * (0.05 + 0.2 * values.Next());
             _phase = 2 * Math.PI * values.Next();
             _nut = values.Normal(isChain ? 0.1 * width : 0.02 * middle);
@@ -117,14 +117,14 @@ public static class PracticeDrive
 
         /// <summary>What one unit of the adjuster does from where it stands.</summary>
         public double SlopePerUnit(IReadOnlyList<SetRound> rounds) =>
-            _slope * _travel.Mm(rounds.Sum(r => r.LeftUnits), _setting.Step) / _setting.Step;
+            _slope * _travel.Mm(rounds.Sum(r => r.LeftUnits), _setting.Adjuster.Step) / _setting.Adjuster.Step;
 
         public PracticeReading Read(IReadOnlyList<SetRound> rounds, LockState locked)
         {
             SeededValues noise = SeededValues.For(_seed, rounds.Count, (int)locked);
             double middle = Middle(rounds, locked);
             Reading[] readings = [.. Enumerable.Range(0, Positions).Select(k => ReadAt(k, middle, noise))];
-            double skew = rounds.Sum(r => r.RightUnits - r.LeftUnits) * _setting.MmPerUnit;
+            double skew = rounds.Sum(r => r.RightUnits - r.LeftUnits) * _setting.Adjuster.TravelMm;
             double gap = _gapStart + _gapSlope * skew + (locked == LockState.Torqued ? _gapNut : 0);
             double read = Math.Max(0, gap + noise.Normal(0.1));
             return new(readings, _setting.GapSide is null ? null : Math.Round(read, 1));
@@ -144,12 +144,14 @@ public static class PracticeDrive
 
         public double Gap(IReadOnlyList<SetRound> rounds, LockState locked) =>
             _gapStart
-            + _gapSlope * rounds.Sum(r => r.RightUnits - r.LeftUnits) * _setting.MmPerUnit
+            + _gapSlope * rounds.Sum(r => r.RightUnits - r.LeftUnits) * _setting.Adjuster.TravelMm
             + (locked == LockState.Torqued ? _gapNut : 0);
 
         private double Middle(IReadOnlyList<SetRound> rounds, LockState locked)
         {
-            double moved = rounds.Sum(r => _setting.HasTwoEnds ? (r.LeftUnits + r.RightUnits) / 2 : r.LeftUnits);
+            double moved = rounds.Sum(r =>
+                _setting.Adjuster.HasTwoEnds ? (r.LeftUnits + r.RightUnits) / 2 : r.LeftUnits
+            );
             return _start + _slope * _travel.Mm(0, moved) + (locked == LockState.Torqued ? _nut : 0);
         }
 

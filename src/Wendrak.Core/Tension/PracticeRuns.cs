@@ -119,8 +119,8 @@ public static class PracticeRuns
             for (int l = -steps; l <= steps; l++)
             for (int r = -steps; r <= steps; r++)
                 if (
-                    (loop.Setting.HasTwoEnds || r == 0)
-                    && Stands(rounds, l * loop.Setting.Step, r * loop.Setting.Step, -Reading)
+                    (loop.Setting.Adjuster.HasTwoEnds || r == 0)
+                    && Stands(rounds, l * loop.Setting.Adjuster.Step, r * loop.Setting.Adjuster.Step, -Reading)
                 )
                     return true;
             return false;

@@ -52,6 +52,9 @@ public enum NextStep
 
     /// <summary>The spring was let go and does not bring it inside: too weak, too strong, or it sticks.</summary>
     SpringIsWrong,
+
+    /// <summary>Nothing moves here: only another length or other wheels bring it nearer.</summary>
+    NothingMoves,
 }
 
 /// <summary>What a round is for.</summary>
@@ -63,6 +66,8 @@ public enum SetGoal
 }
 
 /// <param name="Setting">As it was counted with, its defaults filled in.</param>
+/// <param name="EccentricByFitMm">How far an eccentric is off its middle where it was laid out; null elsewhere.</param>
+/// <param name="IsByIdler">Whether an idler tensions it, on an arm or on its slide.</param>
 /// <param name="Unit">What tightness is counted in here.</param>
 /// <param name="Span">Of the run that is read.</param>
 /// <param name="Window">Null where nothing tells where it should lie.</param>
@@ -95,6 +100,8 @@ public enum SetGoal
 public sealed record SetAdvice(
     NextStep Next,
     LoopSetting Setting,
+    double? EccentricByFitMm,
+    bool IsByIdler,
     TightnessUnit Unit,
     SpanFacts Span,
     TensionWindow? Window,

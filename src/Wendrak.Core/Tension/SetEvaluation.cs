@@ -17,6 +17,8 @@ public static class SetEvaluation
     public static SetAdvice Of(SetInput input, bool explains = true)
     {
         Check(input);
+        LoopSetting asked = input.Setting;
+        input = input.OnLayout();
         SpanFacts span = SpanFinder.Of(input);
         CheckAgainst(input, span);
         bool usesGauge = input.Rounds.SelectMany(r => r.Readings).LastOrDefault()?.Method == ReadingMethod.Gauge;
@@ -24,7 +26,7 @@ public static class SetEvaluation
         (TensionWindow? window, bool needsSuspension) = WindowFinder.Of(input, scale);
         NextStepFinder advisor = new(input.Setting, scale, window, input.Goal, input.Rounds);
         // A spring gives way to a wheel that runs out: what goes round then tells nothing of how far.
-        double runOutPer = input.Setting.Kind == AdjusterKind.SprungArm ? 0 : advisor.Tension.Slope;
+        double runOutPer = input.Setting.Adjuster.Kind == AdjusterKind.SprungArm ? 0 : advisor.Tension.Slope;
         RoundResult[] rounds = [.. input.Rounds.Select((r, i) => RoundResult.Of(i, r, scale, window, runOutPer))];
         RoundResult? last = rounds.LastOrDefault();
         (NextStep next, double left, double right) = advisor.Next(last);
@@ -46,10 +48,13 @@ public static class SetEvaluation
         SetReserve? reserve = SetReserve.Of(input, advisor, (last?.Loosest + last?.Tightest) / 2, mean);
         double change = advisor.Tension.Predict(mean, 0);
         FrictionRuns? runs = RunsAt(input, scale, last?.Loosest);
-        double perStep = advisor.Tension.Slope * advisor.Moved(input.Setting.Step, input.Setting.Step).MeanMm;
+        double perStep =
+            advisor.Tension.Slope * advisor.Moved(input.Setting.Adjuster.Step, input.Setting.Adjuster.Step).MeanMm;
         return new(
             next,
-            input.Setting,
+            asked,
+            asked.Adjuster.EccentricMm is null ? input.Setting.Adjuster.EccentricMm : null,
+            asked.Adjuster.Kind == AdjusterKind.SprungArm || input.Layout?.MovesIdler == true,
             scale.Unit,
             span,
             window,
@@ -76,10 +81,12 @@ public static class SetEvaluation
                 : null,
             runs,
             InstrumentFinding.AllOf(input, span),
-            SetManual.Of(input.Kind, input.Drive.Input.Kind, input.Loop.Medium, input.Setting.Kind),
+            SetManual.Of(input.Kind, input.Drive.Input.Kind, input.Loop.Medium, input.Setting.Adjuster.Kind),
             WalksTo(input.Setting, last?.GapMm),
             Shown(last?.Loosest + perStep) - Shown(last?.Loosest),
-            input.Setting.GapSide is null ? null : advisor.Gap.Slope * input.Setting.MmPerUnit * input.Setting.Step,
+            input.Setting.GapSide is null
+                ? null
+                : advisor.Gap.Slope * input.Setting.Adjuster.TravelMm * input.Setting.Adjuster.Step,
             advisor.Tension.Shift,
             advisor.Tension.Shift == 0 ? null : Shown(last?.Loosest + advisor.Tension.Shift) - Shown(last?.Loosest),
             advisor.Tension.Rounds,
@@ -162,7 +169,7 @@ public static class SetEvaluation
     {
         Guard guard = new();
         guard
-            .Include(new Guard("Setting.").Include(input.Setting.Check(input.Loop)))
+            .Include(new Guard("Setting.").Include(input.Setting.Check(input.Loop, input.Layout)))
             .OneOf(nameof(input.Goal), input.Goal)
             .Include(SetRound.Check(input.Rounds));
         for (int i = 0; i < (input.Gauge?.Count ?? 0); i++)
@@ -184,23 +191,23 @@ public static class SetEvaluation
     /// <param name="mm">Way of a single adjuster.</param>
     private static IEnumerable<AdjusterMove> MovesOf(LoopSetting setting, double left, double right, double mm)
     {
-        if (!setting.HasTwoEnds)
+        if (!setting.Adjuster.HasTwoEnds)
         {
             if (left != 0)
                 yield return AdjusterMove.Of(setting, null, left, mm);
             yield break;
         }
         if (left != 0)
-            yield return AdjusterMove.Of(setting, Side.Left, left, left * setting.MmPerUnit);
+            yield return AdjusterMove.Of(setting, Side.Left, left, left * setting.Adjuster.TravelMm);
         if (right != 0)
-            yield return AdjusterMove.Of(setting, Side.Right, right, right * setting.MmPerUnit);
+            yield return AdjusterMove.Of(setting, Side.Right, right, right * setting.Adjuster.TravelMm);
     }
 
     /// <summary>Parts to look at. Source: common practice.</summary>
     private static IEnumerable<string> Suspects(NextStep next, RoundResult? last, SetInput input)
     {
         bool isChain = input.Loop.Medium == DriveElement.Chain;
-        bool hasAxle = input.Setting.HasTwoEnds;
+        bool hasAxle = input.Setting.Adjuster.HasTwoEnds;
         if (next == NextStep.LooseOrBent)
         {
             yield return hasAxle

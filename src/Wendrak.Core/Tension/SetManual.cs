@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
@@ -33,6 +34,7 @@ public sealed record SetManual(
     /// <summary>Words, cautions and closing list for a drive and its adjuster. Source: common practice; the maker's manual wins.</summary>
     public static SetManual Of(MachineKind kind, InputKind input, DriveElement medium, AdjusterKind adjuster)
     {
+        MachineKindRow machine = MachineKinds.Of(kind);
         AdjusterWords words = Words[adjuster];
         string locks = words.Lock;
         string loop = medium == DriveElement.Chain ? "chain" : "belt";
@@ -43,13 +45,13 @@ public sealed record SetManual(
             words.Loosen,
             words.Procedure ?? [],
             [
-                $"{Held(kind)}, {Still(input)}.",
+                $"{machine.Held}, {Still(input)}.",
                 $"Turn it by hand only. A moving {loop} takes fingers.",
                 $"Nip the {locks} between rounds: tightening moves the reading, so the last one comes after the final torque.",
                 .. words.Caution is { } caution ? new[] { caution } : [],
             ],
-            DefersOf(kind),
-            medium == DriveElement.Chain && WindowFinder.IsMotorcycleLike(kind),
+            "The maker's own manual wins where it differs. " + machine.Defers,
+            medium == DriveElement.Chain && machine.HasSuspension,
             SlipTest.WaysFor(medium),
             [
                 new(ClosingStep.FinalTorque, Capital($"{locks} at {(words.IsMany ? "their" : "its")} torque")),
@@ -58,7 +60,7 @@ public sealed record SetManual(
                 new(ClosingStep.Guards, "Guards back on"),
                 new(
                     ClosingStep.TurnsFreely,
-                    HasRoadBrake(kind)
+                    machine.HasRoadBrake
                         ? "Wheel turned by hand: free, nothing rubs, the brake works"
                         : "Turned by hand: free, nothing rubs"
                 ),
@@ -157,30 +159,15 @@ public sealed record SetManual(
                 "Read.",
             ]
         ),
+        [AdjusterKind.FixedCentres] = new(
+            "bolts of both shafts",
+            true,
+            "place of a shaft",
+            "Leave the bolts fast: nothing moves here",
+            "Bearings and their plates fast",
+            "Caps and screws in"
+        ),
     };
-
-    private static string DefersOf(MachineKind kind) =>
-        "The maker's own manual wins where it differs. "
-        + kind switch
-        {
-            MachineKind.Winch => "Hoists, and whatever hangs over people, are for licensed people and their rules.",
-            MachineKind.Robot or MachineKind.Other =>
-                "Machines that start by themselves are made safe by local rules before hands go in.",
-            MachineKind.KickBoard or MachineKind.Bicycle =>
-                "Brakes and steering are for a workshop; what the road asks is local law.",
-            _ => "Brakes and steering are for a licensed workshop; what the road asks is local law.",
-        };
-
-    private static string Held(MachineKind kind) =>
-        kind switch
-        {
-            MachineKind.Bicycle => "Wheel clear of the ground and the bicycle held fast",
-            MachineKind.Robot => "Wheels clear of the ground and the robot held fast",
-            MachineKind.KickBoard => "Board on its back or its wheels clear of the ground",
-            MachineKind.Winch => "Load off, and the drum held",
-            MachineKind.Other => "Load off, and what is driven held",
-            _ => "Wheel clear of the ground, vehicle chocked",
-        };
 
     private static string Still(InputKind input) =>
         input switch
@@ -189,9 +176,6 @@ public sealed record SetManual(
             InputKind.Motor => "motor isolated and battery off",
             _ => "nobody at the pedals",
         };
-
-    private static bool HasRoadBrake(MachineKind kind) =>
-        kind is MachineKind.Motorcycle or MachineKind.Moped or MachineKind.Bicycle or MachineKind.LoadCarrier;
 
     private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

@@ -2,6 +2,7 @@ using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
 
@@ -41,13 +42,13 @@ public sealed record SetReserve(
         if (advisor.WayLeftMm is double measured)
             return Told(setting, measured, moveMm, fitted?.TrackMm, ReserveOrigin.Measured);
         if (advisor.EccentricLeftMm is double left)
-            return Told(setting, left, moveMm, 2 * setting.EccentricOffset, ReserveOrigin.Eccentric);
+            return Told(setting, left, moveMm, 2 * setting.Adjuster.EccentricOffset, ReserveOrigin.Eccentric);
         bool isStraight = advisor.Unit is TightnessUnit.Newton or TightnessUnit.LoopMm;
         if (
             fitted is not { Closing: double closing, Range: { } range }
             || tightness is not double t
             || !isStraight
-            || setting.Kind == AdjusterKind.SprungArm
+            || setting.Adjuster.Kind == AdjusterKind.SprungArm
         )
             return null;
         // From where the loop is just taut: a slack chain stands before that place, a tight belt beyond it.
@@ -64,12 +65,12 @@ public sealed record SetReserve(
     )
     {
         double after = nowMm - moveMm;
-        double units = after / setting.MmPerUnit;
+        double units = after / setting.Adjuster.TravelMm;
         return new(
             nowMm,
             after,
-            setting.Kind == AdjusterKind.Eccentric ? null
-                : setting.Turns ? units
+            setting.Adjuster.IsEccentric ? null
+                : setting.Adjuster.Turns ? units
                 : Math.Floor(units + 1e-6),
             wholeMm is > 0 ? after < LeastShare * wholeMm : null,
             origin
@@ -82,8 +83,7 @@ public sealed record SetReserve(
         LoopChoice? choice = input.Loops.FirstOrDefault(c => c.LoopKey == input.Setting.LoopKey);
         if (
             choice is null
-            || input.Layout
-                is not { Mover.Kind: MoverKind.Axle or MoverKind.BothArms or MoverKind.Motor, Mover.Track: LineTrack }
+            || input.Layout is not { Moving: { Wheel: LoopLayout.FrontName or LoopLayout.RearName, Track: LineTrack } }
         )
             return null;
         try

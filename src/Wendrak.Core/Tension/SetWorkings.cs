@@ -173,9 +173,15 @@ internal static class SetWorkings
             [
                 new("k₀", "expected for each mm of axle", advisor.ExpectedSlope, UnitOf(advisor.Unit) + "/mm", true),
                 new("rounds", "that taught something", advisor.Tension.Rounds, ""),
-                setting.Kind == AdjusterKind.Eccentric
-                    ? new("e", "offset of the eccentric", setting.EccentricOffset, "mm", setting.EccentricMm is null)
-                    : new("P", "way of a turn or click", setting.MmPerUnit, "mm"),
+                setting.Adjuster.IsEccentric
+                    ? new(
+                        "e",
+                        "offset of the eccentric",
+                        setting.Adjuster.EccentricOffset,
+                        "mm",
+                        setting.Adjuster.EccentricMm is null
+                    )
+                    : new("P", "way of a turn or click", setting.Adjuster.TravelMm, "mm"),
                 new("nut", "shift when tightened, as learned", advisor.Tension.Shift, UnitOf(advisor.Unit)),
             ],
             new("k", "learned", advisor.Tension.Slope, UnitOf(advisor.Unit) + "/mm"),

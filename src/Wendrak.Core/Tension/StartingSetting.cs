@@ -1,46 +1,37 @@
-using Wendrak.Core.Fit;
 using Wendrak.Core.Loops;
+using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
 
-/// <summary>How a loop is set as long as nobody was asked: by what Fit says moves it.</summary>
+/// <summary>How a loop is set as long as nobody was asked: by what Fit says moves, and by what is usual for the kind of machine.</summary>
 public static class StartingSetting
 {
-    /// <param name="layout">Null where nothing was laid out: then by what is usual for the kind of machine.</param>
+    /// <summary>What somebody said of the loop, else what it begins with.</summary>
+    public static LoopSetting StoredOr(
+        IReadOnlyList<LoopSetting>? stored,
+        string loopKey,
+        LoopLayout? layout,
+        MachineKind kind
+    ) => stored?.FirstOrDefault(s => s.LoopKey == loopKey) ?? Of(loopKey, layout, kind);
+
+    /// <param name="layout">Null where nothing was laid out.</param>
     public static LoopSetting Of(string loopKey, LoopLayout? layout, MachineKind kind)
     {
-        LoopSetting usual = new(loopKey, UsualKind(kind));
-        if (layout?.Mover is not { } mover)
-            return usual;
-        return usual with
-        {
-            Kind = KindOf(mover, usual.Kind),
-            MmPerUnit = mover.Step?.TravelMm ?? usual.MmPerUnit,
-            EccentricMm = mover is { Kind: MoverKind.Eccentric, Track: ArcTrack arc } ? arc.RadiusMm : null,
-        };
+        AdjusterKind usual = MachineKinds.Of(kind).Adjuster;
+        return new(loopKey, new(layout is null ? usual : KindOf(layout, usual)));
     }
 
-    /// <summary>Boards and winches slide their motor; a robot has one screw or none. Common practice.</summary>
-    private static AdjusterKind UsualKind(MachineKind kind) =>
-        kind switch
-        {
-            _ when StartingLayout.SlidesItsMotor(kind) => AdjusterKind.SlidingMotor,
-            MachineKind.Robot or MachineKind.Other => AdjusterKind.OneScrew,
-            _ => AdjusterKind.TwoEnds,
-        };
-
     /// <summary>A driven shaft that moves is an axle with two ends on a vehicle, a bearing on one screw elsewhere.</summary>
-    private static AdjusterKind KindOf(Mover mover, AdjusterKind usual) =>
-        (mover.Kind, mover.Step?.Kind) switch
+    private static AdjusterKind KindOf(LoopLayout layout, AdjusterKind usual) =>
+        layout.Moving switch
         {
-            (MoverKind.Eccentric, _) => AdjusterKind.Eccentric,
-            (_, AdjusterStepKind.Shim) => AdjusterKind.Shims,
-            (MoverKind.Axle or MoverKind.BothArms, AdjusterStepKind.Click) => AdjusterKind.Cam,
-            (MoverKind.Axle or MoverKind.BothArms, _) => usual == AdjusterKind.OneScrew
+            null => AdjusterKind.FixedCentres,
+            { Wheel: LoopLayout.RearName, Track: ArcTrack } => AdjusterKind.Eccentric,
+            { Wheel: LoopLayout.RearName } => usual == AdjusterKind.OneScrew
                 ? AdjusterKind.OneScrew
                 : AdjusterKind.TwoEnds,
-            (MoverKind.Motor, _) => AdjusterKind.SlidingMotor,
+            { Wheel: LoopLayout.FrontName } => AdjusterKind.SlidingMotor,
             _ => AdjusterKind.OneScrew,
         };
 }

@@ -45,10 +45,7 @@ internal static class WindowFinder
 
     /// <summary>A chain behind a swinging arm needs more play than one on a rigid axle: not said is not “rigid”.</summary>
     private static bool WantsSuspension(SetInput input, TightnessScale scale) =>
-        scale.Unit == TightnessUnit.LoopMm && IsMotorcycleLike(input.Kind) && SuspensionOf(input) is null;
-
-    public static bool IsMotorcycleLike(MachineKind kind) =>
-        kind is MachineKind.Motorcycle or MachineKind.Moped or MachineKind.LoadCarrier;
+        scale.Unit == TightnessUnit.LoopMm && MachineKinds.Of(input.Kind).HasSuspension && SuspensionOf(input) is null;
 
     /// <summary>As it was laid out, else as somebody said.</summary>
     private static RearSuspension? SuspensionOf(SetInput input) =>
@@ -113,9 +110,9 @@ internal static class WindowFinder
     {
         if (input.Loop.Medium == DriveElement.Chain)
             return OfPlay(input, scale);
-        if (input.Kind != MachineKind.Bicycle || scale.Unit != TightnessUnit.Newton)
+        if (scale.Unit != TightnessUnit.Newton || MachineKinds.Of(input.Kind).BeltTension is not string use)
             return null;
-        TensionTarget row = TensionTargets.Of("bicycle belt", "span tension");
+        TensionTarget row = TensionTargets.Of(use, "span tension");
         return new(row.Low, row.High, WindowOrigin.Practice, $"{row.Use}: {row.Certainty}; the maker's figure wins");
     }
 
@@ -137,14 +134,14 @@ internal static class WindowFinder
     }
 
     private static string UseOf(SetInput input) =>
-        input.Kind switch
+        MachineKinds.Of(input.Kind) switch
         {
-            _ when IsMotorcycleLike(input.Kind) => SuspensionOf(input) == RearSuspension.Rigid
-                ? "motorcycle without rear suspension"
-            : WheelOutline.PitchMm(input.Loop) < SmallChainPitchMm ? "motorcycle small (12.7 mm pitch)"
-            : "motorcycle road",
-            MachineKind.Bicycle => "bicycle single speed or hub gear",
-            MachineKind.Robot or MachineKind.KickBoard => "robot",
+            { ChainPlay: string own } => own,
+            { HasSuspension: true } when SuspensionOf(input) == RearSuspension.Rigid =>
+                "motorcycle without rear suspension",
+            { HasSuspension: true } => WheelOutline.PitchMm(input.Loop) < SmallChainPitchMm
+                ? "motorcycle small (12.7 mm pitch)"
+                : "motorcycle road",
             _ => IsSteep(input.Layout) ? "industrial vertical chain" : "industrial horizontal chain",
         };
 

@@ -12,15 +12,8 @@ public static class ChainUse
     {
         if (loop.Medium != DriveElement.Chain)
             return null;
-        string use = kind switch
-        {
-            MachineKind.Motorcycle or MachineKind.Moped => "motorcycle sealed-ring",
-            MachineKind.Bicycle => "bicycle single speed or hub gear",
-            MachineKind.Robot => "robot",
-            _ => "industrial adjustable",
-        };
         return WearLimits.ChainElongationPercent(
-            use,
+            MachineKinds.Of(kind).ChainWear,
             WheelSize.LinksRound(loop, Math.Max(choice.FrontSize, choice.RearSize))
         );
     }

@@ -77,7 +77,7 @@ internal static class EarlierBodies
         return visit;
     }
 
-    private static IEnumerable<JsonObject> Each(JsonObject of, string list) =>
+    internal static IEnumerable<JsonObject> Each(JsonObject of, string list) =>
         of[list] is JsonArray array ? array.OfType<JsonObject>() : [];
 
     private static JsonObject Without(JsonObject body, params string[] names)

@@ -25,7 +25,7 @@ internal static class Kinds
                 m.Drives.SelectMany(d => d.Stages)
                     .OfType<Gearbox>()
                     .Select(g => new Reference(Hold.Needs, "gearbox_set", g.Set.Id)),
-            Upcasters = [EarlierBodies.Machine],
+            Upcasters = [EarlierBodies.Machine, OneAdjuster.Machine],
             Json = BodyJson.With(isNumbered: false, new GearboxSetNumber()),
         };
 

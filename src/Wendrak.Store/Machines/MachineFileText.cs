@@ -51,12 +51,18 @@ public static partial class MachineFileText
     {
         if (file is not JsonObject members)
             throw new JsonException("A machine file is a JSON object.");
-        if (members["formatVersion"] is not JsonValue version || !version.TryGetValue(out int number) || number != 1)
+        if (
+            members["formatVersion"] is not JsonValue version
+            || !version.TryGetValue(out int number)
+            || number is not (1 or 2)
+        )
             return members.Deserialize<MachineFile>(BodyJson.Numbered);
-        foreach (JsonObject visit in (members["setJobs"] as JsonArray ?? []).OfType<JsonObject>())
+        foreach (JsonObject visit in number == 1 ? EarlierBodies.Each(members, "setJobs") : [])
             EarlierBodies.Visit(visit);
+        if (members["machine"] is JsonObject machine)
+            OneAdjuster.Machine(machine);
         members["formatVersion"] = MachineFile.NewestVersion;
-        return members.Deserialize<MachineFile>(EarlierJson.Json);
+        return members.Deserialize<MachineFile>(number == 1 ? EarlierJson.Json : BodyJson.Numbered);
     }
 
     [GeneratedRegex(@"""formatVersion""\s*:\s*(\d+)", RegexOptions.CultureInvariant)]

@@ -50,7 +50,7 @@ public sealed class AlignmentTests
     private static StraightnessInput Measured(
         MachineKind kind = MachineKind.Motorcycle,
         DriveElement medium = DriveElement.ToothedBelt
-    ) => new(kind, medium, 560, 250, new("final", RightClockwiseTightens: false));
+    ) => new(kind, medium, 560, 250, new("final", new(AdjusterKind.TwoEnds, RightClockwiseTightens: false)));
 
     /// <summary>Table alignment_limits.csv, common practice: 1 mm and 0.2° of a motorcycle's belt, 2 mm/m of industrial chain.</summary>
     [Fact]

@@ -87,10 +87,7 @@ public sealed class DrawingTests
     {
         foreach (double swing in new[] { 30.0, -30 })
         {
-            LoopLayout layout = Slot(640, 660) with
-            {
-                Mover = new(MoverKind.Eccentric, "rear", new ArcTrack(new(-640, 0), 8, 170, swing)),
-            };
+            LoopLayout layout = Slot(640, 660) with { Moving = new("rear", new ArcTrack(new(-640, 0), 8, 170, swing)) };
             (_, LoopDrawing drawing) = Drawn(layout);
             DrawnArc track = drawing.Arcs.Single(a => a.Layer == DrawingLayer.Track);
             Assert.Equal(30, (track.EndDeg - track.StartDeg + 360) % 360, 1e-9);

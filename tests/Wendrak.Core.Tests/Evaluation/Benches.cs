@@ -80,7 +80,7 @@ internal static class Benches
         string[] keys = ["left first", "left last", "right first", "right last"];
         Machine machine = new(7, 1, "Pipit", MachineKind.Robot, null, null, null, [left, right], null)
         {
-            Settings = [.. keys.Select(k => new LoopSetting(k, SpanMm: 400))],
+            Settings = [.. keys.Select(k => new LoopSetting(k, new(AdjusterKind.TwoEnds), SpanMm: 400))],
         };
         return Of(machine, [.. keys.Select(k => new LoopChoice(k, 15, 45, 100))], more);
     }

@@ -110,7 +110,7 @@ public sealed class MachineEvaluationTests
     public void One_part_refused_keeps_no_other_back()
     {
         StoredMachine stored = Benches.Motorcycle();
-        LoopLayout off = stored.Machine.Layouts![0] with { Rear = new(1, 1), Mover = null };
+        LoopLayout off = stored.Machine.Layouts![0] with { Rear = new(1, 1), Moving = null };
         EvaluationAnswer answer = stored.Ask(new() { Fit = new(Layout: off), Comparison = new() });
         Assert.Null(answer.Fit!.Answer);
         Assert.StartsWith("Layout.", Assert.Single(answer.Fit.Refused!).Field, StringComparison.Ordinal);

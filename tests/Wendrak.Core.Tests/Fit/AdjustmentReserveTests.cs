@@ -1,22 +1,23 @@
 using Wendrak.Core.Fit;
 using Wendrak.Core.Loops;
+using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Tests.Fit.Fits;
 
 namespace Wendrak.Core.Tests.Fit;
 
 public sealed class AdjustmentReserveTests
 {
-    private static LoopLayout Stepped(AdjusterStep? step) =>
-        Slot(640, 675) with
+    private static LoopFitInput Counted(AdjusterKind kind, double? mmPerUnit) =>
+        Motorcycle(Slot(640, 675), 15, 44, 112) with
         {
-            Mover = new(MoverKind.Axle, LoopLayout.RearName, new LineTrack(new(-640, 0), new(-675, 0)), step),
+            Adjuster = new(kind, mmPerUnit),
         };
 
     /// <summary>engineering.md d5: the axle at 650.714 mm in a slot that ends at 675 mm has 24.286 mm to go.</summary>
     [Fact]
     public void What_is_left_of_a_slot_agrees_with_the_check_row()
     {
-        AdjustmentReserve reserve = LoopFit.Of(Motorcycle(Stepped(null), 15, 44, 112)).Reserve!;
+        AdjustmentReserve reserve = LoopFit.Of(Counted(AdjusterKind.TwoEnds, null)).Reserve!;
         Published.AgreesWithin(0.01, 24.286, reserve.LeftMm, "engineering.md d5");
         Published.AgreesWithin(0.01, 69.388, reserve.LeftPercent, "engineering.md d5");
         Published.AgreesWithin(0.01, 2.71506, reserve.ElongationPercent, "engineering.md d5");
@@ -25,14 +26,19 @@ public sealed class AdjustmentReserveTests
     }
 
     [Theory]
-    [InlineData(AdjusterStepKind.Turn, 1.25, 19.43)]
-    [InlineData(AdjusterStepKind.Click, 2.5, 9)]
-    [InlineData(AdjusterStepKind.Shim, 24.2855, 1)]
-    [InlineData(AdjusterStepKind.Shim, 24.3, 0)]
-    public void It_is_counted_in_the_steps_of_the_adjuster(AdjusterStepKind kind, double travel, double steps)
+    [InlineData(AdjusterKind.TwoEnds, AdjusterStepKind.Turn, 1.25, 19.43)]
+    [InlineData(AdjusterKind.Cam, AdjusterStepKind.Click, 2.5, 9)]
+    [InlineData(AdjusterKind.Shims, AdjusterStepKind.Shim, 24.2855, 1)]
+    [InlineData(AdjusterKind.Shims, AdjusterStepKind.Shim, 24.3, 0)]
+    public void It_is_counted_in_the_steps_of_the_adjuster(
+        AdjusterKind kind,
+        AdjusterStepKind counted,
+        double travel,
+        double steps
+    )
     {
-        AdjustmentReserve reserve = LoopFit.Of(Motorcycle(Stepped(new(kind, travel)), 15, 44, 112)).Reserve!;
-        Assert.Equal(kind, reserve.Step!.Kind);
+        AdjustmentReserve reserve = LoopFit.Of(Counted(kind, travel)).Reserve!;
+        Assert.Equal((counted, travel), (reserve.Step!.Kind, reserve.Step.TravelMm));
         Assert.Equal(steps, reserve.Steps!.Value, 0.005);
     }
 
@@ -45,7 +51,7 @@ public sealed class AdjustmentReserveTests
     {
         LoopLayout layout = Slot(640, 675) with
         {
-            Mover = new(MoverKind.Eccentric, LoopLayout.RearName, new ArcTrack(new(-650, 0), 8, start, swing)),
+            Moving = new(LoopLayout.RearName, new ArcTrack(new(-650, 0), 8, start, swing)),
         };
         LoopFitInput input = Motorcycle(layout, 15, 45, 112);
         AdjustmentReserve begin = LoopFit.Of(input with { TravelMm = 0 }).Reserve!;
@@ -75,17 +81,19 @@ public sealed class AdjustmentReserveTests
     [Fact]
     public void Fixed_centres_have_none_and_a_wrong_step_is_named()
     {
-        Assert.Null(LoopFit.Of(Motorcycle(Slot(640, 675) with { Mover = null }, 15, 44, 112)).Reserve);
+        Assert.Null(LoopFit.Of(Motorcycle(Slot(640, 675) with { Moving = null }, 15, 44, 112)).Reserve);
         foreach (double travel in new[] { 0, -1, double.NaN, 101 })
-            Refusals.Names(
-                "Layout.Mover.Step.TravelMm",
-                () => LoopFit.Of(Motorcycle(Stepped(new(AdjusterStepKind.Click, travel)), 15, 44, 112))
-            );
-        Refusals.Names(
-            "Layout.Mover.Step.Kind",
-            () => LoopFit.Of(Motorcycle(Stepped(new((AdjusterStepKind)9, 1)), 15, 44, 112))
-        );
+            Refusals.Names("Adjuster.MmPerUnit", () => LoopFit.Of(Counted(AdjusterKind.Cam, travel)));
+        Refusals.Names("Adjuster.Kind", () => LoopFit.Of(Counted((AdjusterKind)99, 1)));
     }
+
+    /// <summary>A way that is not the same with every turn is not counted in turns.</summary>
+    [Theory]
+    [InlineData(AdjusterKind.Eccentric)]
+    [InlineData(AdjusterKind.SpringSlide)]
+    [InlineData(AdjusterKind.SprungArm)]
+    public void What_is_not_counted_has_no_steps(AdjusterKind kind) =>
+        Assert.Null(LoopFit.Of(Counted(kind, 1.25)).Reserve!.Step);
 
     /// <summary>8M belts of 100, 110, 120 … teeth are of the series; others are made, but not by all.</summary>
     [Fact]

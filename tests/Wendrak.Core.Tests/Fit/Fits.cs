@@ -16,7 +16,7 @@ internal static class Fits
             new(0, 0),
             new(-fromMm, 0),
             idlers,
-            new(MoverKind.Axle, LoopLayout.RearName, new LineTrack(new(-fromMm, 0), new(-toMm, 0)))
+            new(LoopLayout.RearName, new LineTrack(new(-fromMm, 0), new(-toMm, 0)))
         );
 
     /// <summary>A toothed belt of 8 mm pitch.</summary>

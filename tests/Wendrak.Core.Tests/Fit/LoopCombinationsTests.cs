@@ -141,6 +141,6 @@ public sealed class LoopCombinationsTests
         Refused("Rears[0]", Input([]) with { Rears = [2] });
         Refused("Fronts[0]", Input([]) with { Fronts = [9999] });
         Refused("Lengths[0]", Input([0]));
-        Refused("Layout.Mover", Input([]) with { Layout = Fits.Slot(446, 464) with { Mover = null } });
+        Refused("Layout.Moving", Input([]) with { Layout = Fits.Slot(446, 464) with { Moving = null } });
     }
 }

@@ -60,7 +60,7 @@ public sealed class LoopFitTests
         Assert.Equal(here - fitted, axle.Lengths.Single(l => l.Length == 112).WheelbaseChangeMm!.Value, 1e-4);
         LoopLayout slides = Slot(628, 668) with
         {
-            Mover = new(MoverKind.Motor, LoopLayout.FrontName, new LineTrack(new(-20, 0), new(20, 0))),
+            Moving = new(LoopLayout.FrontName, new LineTrack(new(-20, 0), new(20, 0))),
         };
         LoopFitResult engine = LoopFit.Of(Motorcycle(slides, 15, 43, 110));
         Assert.All(engine.Lengths, l => Assert.Null(l.WheelbaseChangeMm));
@@ -147,7 +147,7 @@ public sealed class LoopFitTests
         Idler tensioner = new("tensioner", new(-300, -70), 12, true, RunSide.Inside, LoopRun.Slack);
         LoopLayout layout = Slot(640, 641, tensioner) with
         {
-            Mover = new(MoverKind.Tensioner, "tensioner", new LineTrack(new(-300, -80), new(-300, -130))),
+            Moving = new("tensioner", new LineTrack(new(-300, -80), new(-300, -130))),
         };
         LoopFitResult fit = LoopFit.Of(Motorcycle(layout, 15, 45, 112));
         Assert.True(fit.Lengths.Single(l => l.Length == 112).Fits);
@@ -156,7 +156,7 @@ public sealed class LoopFitTests
         LoopLayout onTop = layout with
         {
             Idlers = [tensioner with { Run = LoopRun.Tight, Centre = new(-300, 130) }],
-            Mover = null,
+            Moving = null,
         };
         Assert.Contains(
             LoopFit.Of(Motorcycle(onTop, 15, 45, 112)).Findings,
@@ -167,7 +167,7 @@ public sealed class LoopFitTests
     [Fact]
     public void Fixed_centres_have_a_length_and_its_slack_but_no_list()
     {
-        LoopFitResult fit = LoopFit.Of(Motorcycle(Slot(640, 641) with { Mover = null }, 15, 45, 112));
+        LoopFitResult fit = LoopFit.Of(Motorcycle(Slot(640, 641) with { Moving = null }, 15, 45, 112));
         Assert.Empty(fit.Lengths);
         Assert.Equal(111.196, fit.ExactLength, 0.01);
         Assert.Equal((112 - fit.ExactLength) * 15.875, fit.FreePlay!.ExcessMm, 1e-6);
@@ -216,14 +216,14 @@ public sealed class LoopFitTests
         Refused("TravelMm", Motorcycle(slot, 15, 45, 112) with { TravelMm = 41 });
         Refused("TravelMm", Motorcycle(slot, 15, 45, 112) with { TravelMm = double.NaN });
         Refused("WearLimitPercent", Motorcycle(slot, 15, 45, 112) with { WearLimitPercent = 0 });
-        Refused("Layout.Mover.Track.To", Motorcycle(Slot(640, 640), 15, 45, 112));
+        Refused("Layout.Moving.Track.To", Motorcycle(Slot(640, 640), 15, 45, 112));
         Refused("Layout.Front.XMm", Motorcycle(slot with { Front = new(double.NaN, 0) }, 15, 45, 112));
         Idler free = new("idler", new(-300, -300), 40, false, RunSide.Back, LoopRun.Slack);
         Refused("Layout.idler", Motorcycle(Slot(628, 668, free), 15, 45, 112));
         Refused("Layout.Idlers[0].Name", Motorcycle(Slot(628, 668, free with { Name = "rear" }), 15, 45, 112));
         Refused("Layout.Idlers[0].Size", Motorcycle(Slot(628, 668, free with { Size = 0 }), 15, 45, 112));
-        LoopLayout noWheel = slot with { Mover = slot.Mover! with { Wheel = "idler" } };
-        Refused("Layout.Mover.Wheel", Motorcycle(noWheel, 15, 45, 112));
+        LoopLayout noWheel = slot with { Moving = slot.Moving! with { Wheel = "idler" } };
+        Refused("Layout.Moving.Wheel", Motorcycle(noWheel, 15, 45, 112));
     }
 
     /// <summary>A slot with its ends given the other way round is the same slot, travelled from its other end.</summary>

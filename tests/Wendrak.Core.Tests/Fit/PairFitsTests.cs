@@ -61,7 +61,7 @@ public sealed class PairFitsTests
     [Fact]
     public void Fixed_centres_and_an_uncounted_chain_say_nothing()
     {
-        Assert.Null(Of(Fits.Slot(640, 655) with { Mover = null }, new WheelPair(15, 43))[0].LengthChange);
+        Assert.Null(Of(Fits.Slot(640, 655) with { Moving = null }, new WheelPair(15, 43))[0].LengthChange);
         PairFitsInput uncounted = new(
             Drives.Motorcycle(),
             Fitted with

@@ -4,6 +4,7 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Vocabulary;
 using Wendrak.Core.Wear;
 using Wendrak.Core.Wheels;
 using static Wendrak.Core.Loads.LoadCheckKind;

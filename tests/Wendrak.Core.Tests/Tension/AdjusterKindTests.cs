@@ -77,7 +77,11 @@ public sealed class AdjusterKindTests
     private static SetInput EccentricInput(double at)
     {
         SetInput input = Chain(Played(0, 60, 58, 58, 60));
-        return input with { Setting = new("final", AdjusterKind.Eccentric, EccentricMm: 8, EccentricDeg: at) };
+        return input with
+        {
+            Layout = input.Layout! with { Moving = new(LoopLayout.RearName, new ArcTrack(new(-660, 0), 8, 0, 180)) },
+            Setting = new("final", new(AdjusterKind.Eccentric, EccentricDeg: at)),
+        };
     }
 
     private static SetAdvice Eccentric(double at) => SetEvaluation.Of(EccentricInput(at));
@@ -91,11 +95,11 @@ public sealed class AdjusterKindTests
         SetAdvice advice = SetEvaluation.Of(
             input with
             {
+                Layout = WithIdler(input.Layout!),
                 Setting = input.Setting with
                 {
-                    Kind = AdjusterKind.SprungArm,
+                    Adjuster = new(AdjusterKind.SprungArm, MmPerUnit: 1),
                     GapSide = null,
-                    MmPerUnit = 1,
                     Arm = arm,
                 },
             }
@@ -116,14 +120,26 @@ public sealed class AdjusterKindTests
                 SetEvaluation.Of(
                     input with
                     {
-                        Setting = input.Setting with { Kind = AdjusterKind.SprungArm, Arm = arm with { WrapDeg = 0 } },
+                        Layout = WithIdler(input.Layout!),
+                        Setting = input.Setting with
+                        {
+                            Adjuster = new(AdjusterKind.SprungArm),
+                            Arm = arm with { WrapDeg = 0 },
+                        },
                     }
                 )
         );
         SetInput chain = Chain();
         Refusals.Names(
-            "Setting.Kind",
-            () => SetEvaluation.Of(chain with { Setting = chain.Setting with { Kind = AdjusterKind.SprungArm } })
+            "Setting.Adjuster.Kind",
+            () =>
+                SetEvaluation.Of(
+                    chain with
+                    {
+                        Layout = null,
+                        Setting = chain.Setting with { Adjuster = new(AdjusterKind.SprungArm) },
+                    }
+                )
         );
     }
 
@@ -131,12 +147,7 @@ public sealed class AdjusterKindTests
     public void A_motor_on_its_slide_has_one_adjuster()
     {
         SetInput input = Belt(Plucked(0, 0, null, 55, 56, 57, 56));
-        SetAdvice advice = SetEvaluation.Of(
-            input with
-            {
-                Setting = input.Setting with { Kind = AdjusterKind.SlidingMotor },
-            }
-        );
+        SetAdvice advice = SetEvaluation.Of(On(input, AdjusterKind.SlidingMotor, LoopLayout.FrontName));
         Assert.Null(advice.Moves.Single().Side);
         Assert.True(advice.Moves.Single().Flats > 0);
     }
@@ -178,45 +189,91 @@ public sealed class AdjusterKindTests
         Assert.Null(SetEvaluation.Of(input with { Layout = null }).Reserve);
     }
 
-    /// <summary>Nobody was asked: what Fit says moves the loop is what it is set by.</summary>
+    /// <summary>Nobody was asked: what Fit says moves the loop is what it is set by, else what is usual for such a machine.</summary>
     [Theory]
-    [InlineData(MoverKind.Axle, AdjusterStepKind.Turn, AdjusterKind.TwoEnds)]
-    [InlineData(MoverKind.BothArms, AdjusterStepKind.Click, AdjusterKind.Cam)]
-    [InlineData(MoverKind.Motor, AdjusterStepKind.Turn, AdjusterKind.SlidingMotor)]
-    [InlineData(MoverKind.Motor, AdjusterStepKind.Shim, AdjusterKind.Shims)]
-    [InlineData(MoverKind.Tensioner, AdjusterStepKind.Turn, AdjusterKind.OneScrew)]
-    public void It_begins_with_what_fit_moves(MoverKind mover, AdjusterStepKind step, AdjusterKind kind)
+    [InlineData(MachineKind.Moped, AdjusterKind.TwoEnds, AdjusterKind.TwoEnds, AdjusterKind.SlidingMotor)]
+    [InlineData(MachineKind.Robot, AdjusterKind.OneScrew, AdjusterKind.OneScrew, AdjusterKind.SlidingMotor)]
+    [InlineData(MachineKind.KickBoard, AdjusterKind.SlidingMotor, AdjusterKind.TwoEnds, AdjusterKind.SlidingMotor)]
+    public void It_begins_with_what_fit_moves(
+        MachineKind machine,
+        AdjusterKind unlaid,
+        AdjusterKind rear,
+        AdjusterKind front
+    )
     {
-        LoopLayout slot = Fits.Slot(400, 430);
-        LoopSetting setting = StartingSetting.Of(
-            "final",
-            slot with
-            {
-                Mover = slot.Mover! with { Kind = mover, Step = new(step, 0.8) },
-            },
-            MachineKind.Moped
-        );
-        Assert.Equal((kind, 0.8), (setting.Kind, setting.MmPerUnit));
-        Assert.Equal(AdjusterKind.TwoEnds, StartingSetting.Of("final", null, MachineKind.Moped).Kind);
-        // A driven shaft of a robot is a bearing on one screw, laid out or not.
-        LoopLayout bearing = slot with
-        {
-            Mover = slot.Mover! with { Kind = MoverKind.Axle },
-        };
-        Assert.Equal(AdjusterKind.OneScrew, StartingSetting.Of("final", null, MachineKind.Robot).Kind);
-        Assert.Equal(AdjusterKind.OneScrew, StartingSetting.Of("final", bearing, MachineKind.Robot).Kind);
-        // A board has no axle in slots: its motor slides.
-        Assert.Equal(AdjusterKind.SlidingMotor, StartingSetting.Of("final", null, MachineKind.KickBoard).Kind);
+        AdjusterKind KindOf(LoopLayout? layout) => StartingSetting.Of("final", layout, machine).Adjuster.Kind;
+        LoopLayout slot = WithIdler(Fits.Slot(400, 430));
+        Track line = slot.Moving!.Track;
+        Assert.Equal(unlaid, KindOf(null));
+        Assert.Equal(rear, KindOf(slot with { Moving = new(LoopLayout.RearName, line) }));
+        Assert.Equal(front, KindOf(slot with { Moving = new(LoopLayout.FrontName, line) }));
+        Assert.Equal(AdjusterKind.OneScrew, KindOf(slot with { Moving = new("idler", line) }));
+        Assert.Equal(AdjusterKind.FixedCentres, KindOf(slot with { Moving = null }));
+        ArcTrack arc = new(new(-410, 0), 7, 90, 180);
+        Assert.Equal(AdjusterKind.Eccentric, KindOf(slot with { Moving = new(LoopLayout.RearName, arc) }));
     }
 
+    /// <summary>Its offset stands in one place: in the layout where there is one.</summary>
     [Fact]
-    public void An_eccentric_begins_with_the_radius_it_was_laid_out_with()
+    public void An_eccentric_is_as_far_off_its_middle_as_it_was_laid_out()
     {
-        LoopLayout layout = Fits.Slot(400, 430) with
-        {
-            Mover = new(MoverKind.Eccentric, LoopLayout.RearName, new ArcTrack(new(-410, 0), 7, 90, 180)),
-        };
-        LoopSetting setting = StartingSetting.Of("final", layout, MachineKind.Motorcycle);
-        Assert.Equal((AdjusterKind.Eccentric, 7.0), (setting.Kind, setting.EccentricMm));
+        SetInput input = EccentricInput(60);
+        Working answer = SetEvaluation.Of(input).Workings.Single(w => w.Title == "How this machine answers");
+        Assert.Equal(8, answer.Values.Single(v => v.Symbol == "e").Value);
+        LoopSetting typed = input.Setting with { Adjuster = input.Setting.Adjuster with { EccentricMm = 6 } };
+        Refusals.Names("Setting.Adjuster.EccentricMm", () => SetEvaluation.Of(input with { Setting = typed }));
+        SetAdvice unlaid = SetEvaluation.Of(input with { Layout = null, Setting = typed with { SpanMm = 600 } });
+        answer = unlaid.Workings.Single(w => w.Title == "How this machine answers");
+        Assert.Equal(6, answer.Values.Single(v => v.Symbol == "e").Value);
     }
+
+    /// <summary>What Fit moves and what Set turns are one adjuster: another wheel, or a slot for an eccentric, is refused.</summary>
+    [Theory]
+    [InlineData(AdjusterKind.TwoEnds, LoopLayout.FrontName)]
+    [InlineData(AdjusterKind.Cam, LoopLayout.FrontName)]
+    [InlineData(AdjusterKind.SlidingMotor, LoopLayout.RearName)]
+    [InlineData(AdjusterKind.SpringSlide, LoopLayout.RearName)]
+    [InlineData(AdjusterKind.SprungArm, LoopLayout.RearName)]
+    [InlineData(AdjusterKind.Eccentric, LoopLayout.RearName)]
+    [InlineData(AdjusterKind.FixedCentres, LoopLayout.RearName)]
+    [InlineData(AdjusterKind.OneScrew, null)]
+    public void One_that_moves_another_wheel_than_is_laid_out_is_refused(AdjusterKind kind, string? moves)
+    {
+        SetInput belt = Belt();
+        Refusals.Names(
+            "Setting.Adjuster.Kind",
+            () =>
+                SetEvaluation.Of(
+                    belt with
+                    {
+                        Layout = belt.Layout! with
+                        {
+                            Moving = moves is null ? null : new(moves, belt.Layout.Moving!.Track),
+                        },
+                        Setting = belt.Setting with { Adjuster = new(kind), GapSide = null },
+                    }
+                )
+        );
+    }
+
+    /// <summary>Between fixed centres nothing is to be turned, whatever is read.</summary>
+    [Fact]
+    public void Between_fixed_centres_it_is_read_and_nothing_is_turned()
+    {
+        SetInput input = On(Belt(Plucked(0, 0, null, 55, 55, 55, 55)), AdjusterKind.FixedCentres, null);
+        SetAdvice loose = SetEvaluation.Of(input);
+        Assert.Equal(NextStep.NothingMoves, loose.Next);
+        Assert.Empty(loose.Moves);
+        Assert.Equal(
+            NextStep.TightenAndRead,
+            SetEvaluation.Of(input with { Rounds = [Plucked(0, 0, null, 68, 69, 69, 68)] }).Next
+        );
+    }
+
+    private static LoopLayout WithIdler(LoopLayout layout) =>
+        layout with
+        {
+            Idlers = [new("idler", new(-200, -60), 30, false, RunSide.Back, LoopRun.Slack)],
+            Moving = new("idler", new LineTrack(new(-200, -60), new(-200, -50))),
+        };
 }

@@ -1,3 +1,4 @@
+using Wendrak.Core.Loops;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Tests.Tension.SetCases;
@@ -58,7 +59,7 @@ public sealed class AnswerTests
             }
         );
         Assert.Equal(NextStep.Turn, told.Next);
-        Assert.Equal([belt.Setting.Step, belt.Setting.Step], told.Moves.Select(m => m.Units));
+        Assert.Equal([belt.Setting.Adjuster.Step, belt.Setting.Adjuster.Step], told.Moves.Select(m => m.Units));
     }
 
     /// <summary>Tracking alone: slack is tightened, tight is loosened, else the end that people use, else they are asked.</summary>
@@ -122,7 +123,7 @@ public sealed class AnswerTests
     public void A_spring_loaded_slide_is_let_go_and_read()
     {
         SetInput belt = Belt();
-        SetInput sprung = belt with { Setting = belt.Setting with { Kind = AdjusterKind.SpringSlide, GapSide = null } };
+        SetInput sprung = On(belt, AdjusterKind.SpringSlide, LoopLayout.FrontName);
         SetAdvice found = SetEvaluation.Of(sprung with { Rounds = [Plucked(0, 0, null, AsFound)] });
         Assert.Equal(NextStep.LetSpringSet, found.Next);
         Assert.Empty(found.Moves);

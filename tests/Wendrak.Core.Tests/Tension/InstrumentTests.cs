@@ -22,7 +22,7 @@ public sealed class InstrumentTests(ITestOutputHelper output)
         );
         int[] dead = [.. runs.Select((r, seed) => (r, seed)).Where(x => x.r.IsDeadEnd).Select(x => x.seed)];
         Assert.True(dead.Length == 0, $"dead ends: {string.Join(", ", dead.Select(s => $"{s} {runs[s].End}"))}");
-        Assert.True(runs.Max(r => r.OverByUnits) <= loop.Setting.Step * (1 + 1e-9));
+        Assert.True(runs.Max(r => r.OverByUnits) <= loop.Setting.Adjuster.Step * (1 + 1e-9));
         Assert.True(runs.Count(r => r.End == NextStep.Done) >= 0.9 * Drives);
         Assert.True(
             runs.Count(r => r.End == NextStep.Done && r.IsInside) >= 0.9 * runs.Count(r => r.End == NextStep.Done)

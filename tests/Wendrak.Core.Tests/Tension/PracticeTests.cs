@@ -1,5 +1,6 @@
 using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
 using Xunit.Abstractions;
 
 namespace Wendrak.Core.Tests.Tension;
@@ -55,7 +56,7 @@ public sealed class PracticeTests(ITestOutputHelper output)
             foreach (var end in runs.GroupBy(r => r.End))
                 output.WriteLine($"  {end.Key}: {end.Count()}");
             Assert.True(inside >= 0.9 * seeds, $"{machine.Name}: {inside} of {seeds}");
-            Assert.True(runs.Max(r => r.OverByUnits) <= loop.Setting.Step, machine.Name);
+            Assert.True(runs.Max(r => r.OverByUnits) <= loop.Setting.Adjuster.Step, machine.Name);
         }
     }
 
@@ -78,7 +79,15 @@ public sealed class PracticeTests(ITestOutputHelper output)
             "Loop.Setting.MakerLow",
             () =>
                 PracticeDrive.Read(
-                    new(1, SetCases.Belt() with { Setting = new("final"), Strength = null }, LockState.Nipped)
+                    new(
+                        1,
+                        SetCases.Belt() with
+                        {
+                            Setting = new("final", new(AdjusterKind.TwoEnds)),
+                            Strength = null,
+                        },
+                        LockState.Nipped
+                    )
                 )
         );
 }

@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Loops;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Tests.Fit;
 using Wendrak.Core.Tests.Gearing;
@@ -23,7 +24,7 @@ internal static class SetCases
             new("final", WidthMm: 20),
             new(
                 "final",
-                MmPerUnit: 1.5,
+                new(AdjusterKind.TwoEnds, MmPerUnit: 1.5),
                 GapSide: Side.Left,
                 MakerMethod: ReadingMethod.Pluck,
                 MakerLow: 64,
@@ -46,7 +47,7 @@ internal static class SetCases
             },
             null,
             null,
-            new("final"),
+            new("final", new(AdjusterKind.TwoEnds)),
             rounds
         );
 
@@ -57,4 +58,15 @@ internal static class SetCases
 
     public static SetRound Played(double turns, params double[] play) =>
         new(turns, turns, LockState.Nipped, [.. play.Select((p, i) => new Reading(ReadingMethod.FreePlay, p, i))]);
+
+    /// <summary>The same with another adjuster, and the wheel it moves laid out.</summary>
+    public static SetInput On(SetInput input, AdjusterKind kind, string? moves) =>
+        input with
+        {
+            Layout = input.Layout! with
+            {
+                Moving = moves is null ? null : new(moves, new LineTrack(new(0, 0), new(20, 0))),
+            },
+            Setting = input.Setting with { Adjuster = new(kind), GapSide = null },
+        };
 }

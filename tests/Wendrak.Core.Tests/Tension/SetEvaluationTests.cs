@@ -47,8 +47,11 @@ public sealed class SetEvaluationTests
                         {
                             Setting = input.Setting with
                             {
-                                LeftClockwiseTightens = left,
-                                RightClockwiseTightens = right,
+                                Adjuster = input.Setting.Adjuster with
+                                {
+                                    LeftClockwiseTightens = left,
+                                    RightClockwiseTightens = right,
+                                },
                             },
                         }
                     )
@@ -250,7 +253,7 @@ public sealed class SetEvaluationTests
         SetRound felt = new(0, 0, LockState.Nipped, [new(ReadingMethod.Feel, 1)]);
         SetAdvice alone = SetEvaluation.Of(Belt(felt));
         Assert.Null(alone.Rounds[0].Loosest);
-        Assert.All(alone.Moves, m => Assert.Equal(alone.Setting.Step, m.Units));
+        Assert.All(alone.Moves, m => Assert.Equal(alone.Setting.Adjuster.Step, m.Units));
         SetAdvice tied = SetEvaluation.Of(
             Belt(felt) with
             {
@@ -299,7 +302,7 @@ public sealed class SetEvaluationTests
                     input with
                     {
                         Drive = input.Drive with { Stages = [loop] },
-                        Setting = new("final", MassKgPerM: 0.1),
+                        Setting = new("final", new(AdjusterKind.TwoEnds), MassKgPerM: 0.1),
                         Source = new("drive", PullN: 100),
                     }
                 )
@@ -347,17 +350,27 @@ public sealed class SetEvaluationTests
         Refusals.Names("Rounds[0].Readings[0].Value", () => SetEvaluation.Of(Belt(Plucked(0, 0, 1, -3))));
         Refusals.Names("Rounds[0].GapMm", () => SetEvaluation.Of(Belt(Plucked(0, 0, 80, 50))));
         Refusals.Names(
-            "Setting.MmPerUnit",
-            () => SetEvaluation.Of(Belt() with { Setting = new("final", MmPerUnit: 0) })
+            "Setting.Adjuster.MmPerUnit",
+            () => SetEvaluation.Of(Belt() with { Setting = new("final", new(AdjusterKind.TwoEnds, MmPerUnit: 0)) })
         );
         Refusals.Names(
-            "Setting.SmallestStep",
-            () => SetEvaluation.Of(Belt() with { Setting = new("final", SmallestStep: 0.75) })
+            "Setting.Adjuster.SmallestStep",
+            () =>
+                SetEvaluation.Of(Belt() with { Setting = new("final", new(AdjusterKind.TwoEnds, SmallestStep: 0.75)) })
         );
-        Refusals.Names("Setting.LoopKey", () => SetEvaluation.Of(Belt() with { Setting = new("none") }));
+        Refusals.Names(
+            "Setting.LoopKey",
+            () => SetEvaluation.Of(Belt() with { Setting = new("none", new(AdjusterKind.TwoEnds)) })
+        );
         Refusals.Names(
             "Setting.MakerMethod",
-            () => SetEvaluation.Of(Belt() with { Setting = new("final", MakerMethod: ReadingMethod.FreePlay) })
+            () =>
+                SetEvaluation.Of(
+                    Belt() with
+                    {
+                        Setting = new("final", new(AdjusterKind.TwoEnds), MakerMethod: ReadingMethod.FreePlay),
+                    }
+                )
         );
         Refusals.Names(
             "Gauge[0].Known",

@@ -83,7 +83,7 @@ internal static class EvaluationQuestions
                 LengthForCentre = new(640, true),
                 Suspension = new(12, 40, 10, layout, true),
                 Drawing = new(12, true, layout),
-                StartingMover = new(layout, MoverKind.Eccentric, "rear"),
+                StartingAdjuster = new(AdjusterKind.Eccentric, new(AdjusterKind.Cam, MmPerUnit: 2), layout, "rear"),
             },
             card.Machine.Id
         );

@@ -29,15 +29,19 @@ public sealed class EveryInputCountsTests(WendrakServer server) : IClassFixture<
     {
         ["GearboxSet.id"] = "names a set",
         ["GearboxSet.version"] = "names what was read of it",
-        ["LoopSetting.eccentricOffset"] = "worked out of the others, as are those below",
-        ["LoopSetting.eccentricStart"] = "worked out",
+        ["Adjuster.eccentricOffset"] = "worked out of the others, as are those below",
+        ["Adjuster.eccentricStart"] = "worked out",
         ["LoopSetting.gapHigh"] = "worked out",
         ["LoopSetting.gapLow"] = "worked out",
-        ["LoopSetting.hasTwoEnds"] = "worked out",
-        ["LoopSetting.mostAtOnce"] = "worked out",
-        ["LoopSetting.setsItself"] = "worked out",
-        ["LoopSetting.step"] = "worked out",
-        ["LoopSetting.turns"] = "worked out",
+        ["Adjuster.hasTwoEnds"] = "worked out",
+        ["Adjuster.mostAtOnce"] = "worked out",
+        ["Adjuster.setsItself"] = "worked out",
+        ["Adjuster.step"] = "worked out",
+        ["Adjuster.turns"] = "worked out",
+        ["Adjuster.isCounted"] = "worked out",
+        ["Adjuster.isEccentric"] = "worked out",
+        ["Adjuster.isFixed"] = "worked out",
+        ["Adjuster.travelMm"] = "worked out",
     };
 
     [Fact]

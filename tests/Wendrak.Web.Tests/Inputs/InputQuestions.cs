@@ -204,7 +204,7 @@ internal static class InputQuestions
                 },
                 new("drive", 60),
                 new("final", WidthMm: 30, ForceAt1PercentN: 20_000),
-                new("final", AdjusterKind.TwoEnds)
+                new("final", new(AdjusterKind.TwoEnds))
                 {
                     MassKgPerM = 0.2,
                     MakerMethod = ReadingMethod.Push,
@@ -231,7 +231,7 @@ internal static class InputQuestions
             },
             null,
             null,
-            new("final", AdjusterKind.TwoEnds),
+            new("final", new(AdjusterKind.TwoEnds)),
             [new(0, 0, LockState.Torqued, [new(ReadingMethod.FreePlay, 40)], OnStand: false)]
         );
 

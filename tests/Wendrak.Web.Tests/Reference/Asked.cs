@@ -79,6 +79,6 @@ internal static class Asked
     public static LoopLayout Slot(double fromMm, double toMm) =>
         Apart(fromMm) with
         {
-            Mover = new(MoverKind.Axle, LoopLayout.RearName, new LineTrack(new(-fromMm, 0), new(-toMm, 0))),
+            Moving = new(LoopLayout.RearName, new LineTrack(new(-fromMm, 0), new(-toMm, 0))),
         };
 }

@@ -81,7 +81,7 @@ public sealed class SectionFTests(WendrakServer server) : IClassFixture<WendrakS
             new(0, 0),
             new(500, 0),
             [Roller("tensioner", 260, 130, 30, RunSide.Back, LoopRun.Tight)],
-            new(MoverKind.Tensioner, "tensioner", new LineTrack(new(260, 130), new(260, 40)))
+            new("tensioner", new LineTrack(new(260, 130), new(260, 40)))
         );
         double travel = (double)(await FitAsync(120, 240, layout, 1_590))["closingTravelMm"]!;
         Agrees("f3", 0.01, 72.8003, JsonValue.Create(travel));

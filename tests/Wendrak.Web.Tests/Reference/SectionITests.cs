@@ -43,7 +43,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     {
         JsonNode told = await AdviceAsync(
             DriveElement.ToothedBelt,
-            new("final", SpanMm: 440, MassKgPerM: 0.25),
+            new("final", new(AdjusterKind.TwoEnds), SpanMm: 440, MassKgPerM: 0.25),
             Read(ReadingMethod.Pluck, null, 55)
         );
         Agrees("i1", 0.1, 585.64, told["rounds"]![0]!["loosest"]);
@@ -57,6 +57,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
             DriveElement.ToothedBelt,
             new(
                 "final",
+                new(AdjusterKind.TwoEnds),
                 SpanMm: 600,
                 MassKgPerM: 0.12,
                 MakerMethod: ReadingMethod.Pluck,
@@ -76,7 +77,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
         // Without stiffness the simple form: 25 N push 400 N on 480 mm by 7.5 mm.
         JsonNode told = await AdviceAsync(
             DriveElement.ToothedBelt,
-            new("final", SpanMm: 480, MassKgPerM: 0.12),
+            new("final", new(AdjusterKind.TwoEnds), SpanMm: 480, MassKgPerM: 0.12),
             Read(ReadingMethod.Push, 25, 7.5)
         );
         Agrees("i3", 0.1, 400, told["rounds"]![0]!["loosest"]);
@@ -87,7 +88,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     {
         JsonNode told = await AdviceAsync(
             DriveElement.Chain,
-            new("final", SpanMm: 600, Suspension: RearSuspension.SwingArm),
+            new("final", new(AdjusterKind.TwoEnds), SpanMm: 600, Suspension: RearSuspension.SwingArm),
             Read(ReadingMethod.FreePlay, null, 45)
         );
         Agrees("i4", 0.1, -1.68513, told["rounds"]![0]!["tightest"]);
@@ -103,7 +104,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
         SetRound after = Read(ReadingMethod.Pluck, null, 46) with { LeftUnits = 1.5, RightUnits = 1.5 };
         JsonNode told = await AdviceAsync(
             DriveElement.ToothedBelt,
-            new("final", AdjusterKind.TwoEnds, MmPerUnit: 1),
+            new("final", new(AdjusterKind.TwoEnds, MmPerUnit: 1)),
             Read(ReadingMethod.Pluck, null, 38),
             after
         );
@@ -123,7 +124,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
             Slot(450, 530),
             null,
             new("final", WidthMm: 20, ForceAt1PercentN: 1_000),
-            new("final", AdjusterKind.TwoEnds, MmPerUnit: 1, MassKgPerM: 0.14),
+            new("final", new(AdjusterKind.TwoEnds, MmPerUnit: 1), MassKgPerM: 0.14),
             []
         );
         JsonNode told = await Of(server, "/api/set/advice", question);
@@ -137,7 +138,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     {
         JsonNode told = await AdviceAsync(
             DriveElement.Chain,
-            new("final", SpanMm: 600, Suspension: RearSuspension.SwingArm),
+            new("final", new(AdjusterKind.TwoEnds), SpanMm: 600, Suspension: RearSuspension.SwingArm),
             Read(ReadingMethod.FreePlay, null, 34, 31, 27, 30)
         );
         JsonNode round = told["rounds"]![0]!;

@@ -41,7 +41,7 @@ public sealed class SectionJTests(WendrakServer server) : IClassFixture<WendrakS
                 DriveElement.ToothedBelt,
                 600,
                 250,
-                new LoopSetting("final", MmPerUnit: 1.25),
+                new LoopSetting("final", new(AdjusterKind.TwoEnds, MmPerUnit: 1.25)),
                 null,
                 new(612, 613.5),
                 null

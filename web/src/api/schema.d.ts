@@ -468,7 +468,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/fit/starting-mover": {
+    "/api/fit/starting-adjuster": {
         parameters: {
             query?: never;
             header?: never;
@@ -477,7 +477,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["startMover"];
+        post: operations["startAdjuster"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1257,11 +1257,74 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * @description What a loop is tensioned by. Which wheel it moves and along what is the layout's to say; the two must fit together.
+         *     Everything that is null has a default.
+         */
+        Adjuster: {
+            kind: components["schemas"]["AdjusterKind"];
+            /**
+             * Format: double
+             * @description Travel of the wheel for one turn (the pitch of a thread), click or shim.
+             */
+            mmPerUnit?: null | number;
+            /**
+             * Format: double
+             * @description Part of a turn, or clicks, that a hand can make.
+             */
+            smallestStep?: null | number;
+            /**
+             * @description Seen from where the wrench stands; also of the only adjuster.
+             * @default true
+             */
+            leftClockwiseTightens: boolean;
+            /** @default true */
+            rightClockwiseTightens: boolean;
+            seenFrom?: null | components["schemas"]["WrenchView"];
+            /**
+             * Format: double
+             * @description From the middle of an eccentric to the axle; the layout's own where it is laid out.
+             */
+            eccentricMm?: null | number;
+            /**
+             * Format: double
+             * @description How far an eccentric stands from its loosest place, as found.
+             */
+            eccentricDeg?: null | number;
+            /**
+             * Format: double
+             * @description Travel for one turn, click or shim, mm; as usual where nobody said.
+             */
+            travelMm: number;
+            /**
+             * Format: double
+             * @description Smallest step: a click or shim can't be parted.
+             */
+            step: number;
+            /**
+             * Format: double
+             * @description Never more than half a turn at once, an eighth of an eccentric, or one click or shim.
+             */
+            mostAtOnce: number;
+            /** Format: double */
+            eccentricOffset: number;
+            /** Format: double */
+            eccentricStart: number;
+            /** @description Whether it is turned; a click or shim is counted. */
+            turns: boolean;
+            /** @description Whether a spring finds the tension by itself: then nothing is counted, it is let go and nipped. */
+            setsItself: boolean;
+            hasTwoEnds: boolean;
+            isEccentric: boolean;
+            /** @description Whether nothing can be set. */
+            isFixed: boolean;
+            /** @description Whether it moves its wheel by as much with every turn, click or shim, so that they can be counted out. */
+            isCounted: boolean;
+        };
+        /**
          * @description What a loop is tensioned by.
-         * @default twoEnds
          * @enum {unknown}
          */
-        AdjusterKind: "twoEnds" | "oneScrew" | "slidingMotor" | "eccentric" | "cam" | "shims" | "sprungArm" | "springSlide";
+        AdjusterKind: "twoEnds" | "oneScrew" | "slidingMotor" | "eccentric" | "cam" | "shims" | "sprungArm" | "springSlide" | "fixedCentres";
         /** @description What to do at one adjuster. */
         AdjusterMove: {
             side: null | components["schemas"]["Side"];
@@ -1294,6 +1357,11 @@ export interface components {
              */
             degrees: null | number;
         };
+        /** @description An adjuster with the wheel it moves. */
+        AdjusterOnLayout: {
+            adjuster: components["schemas"]["Adjuster"];
+            moving: null | components["schemas"]["MovingWheel"];
+        };
         /** @description What a person does at the adjuster, and how far that moves the wheel. */
         AdjusterStep: {
             kind: components["schemas"]["AdjusterStepKind"];
@@ -1309,7 +1377,7 @@ export interface components {
         AdjustmentReserve: {
             /**
              * Format: double
-             * @description Travel from where the mover stands to where the path is longest.
+             * @description Travel from where the moving wheel stands to where the path is longest.
              */
             leftMm: number;
             /**
@@ -2239,7 +2307,7 @@ export interface components {
             stackWorkings?: null | components["schemas"]["PartOfIReadOnlyListOfWorking"];
             drawing?: null | components["schemas"]["PartOfLoopDrawingFiles"];
             startingLayout?: null | components["schemas"]["PartOfLoopLayout"];
-            startingMover?: null | components["schemas"]["PartOfMover"];
+            startingAdjuster?: null | components["schemas"]["PartOfAdjusterOnLayout"];
             loads?: null | components["schemas"]["PartOfLoopLoadsResult"];
             mends?: null | components["schemas"]["PartOfIReadOnlyListOfCheckMends"];
             loadsBeside?: null | components["schemas"]["PartOfIReadOnlyListOfLoadsColumn"];
@@ -2276,7 +2344,7 @@ export interface components {
             stackWorkings?: null | components["schemas"]["StackWorkingsQuestion"];
             drawing?: null | components["schemas"]["FitQuestion"];
             startingLayout?: null | components["schemas"]["StartingLayoutQuestion"];
-            startingMover?: null | components["schemas"]["StartingMoverQuestion"];
+            startingAdjuster?: null | components["schemas"]["StartingAdjusterQuestion"];
             loads?: null | components["schemas"]["LoadsQuestion"];
             mends?: null | components["schemas"]["LoadsQuestion"];
             loadsBeside?: null | components["schemas"]["LoadsBesideQuestion"];
@@ -3498,6 +3566,7 @@ export interface components {
              * @description Elongation at which the chain is replaced; null to leave that out.
              */
             wearLimitPercent: null | number;
+            adjuster?: null | components["schemas"]["Adjuster"];
         };
         /** @description How a loop fits. */
         LoopFitResult: {
@@ -3572,12 +3641,12 @@ export interface components {
             loopKey: string;
             /** @description Which way the loop runs in this view when the machine goes forward. */
             turning: components["schemas"]["Turning"];
-            /** @description Centre of the driving wheel. The mover's track has the say where this is what moves. */
+            /** @description Centre of the driving wheel. The track has the say where this is what moves. */
             front: components["schemas"]["Point"];
             rear: components["schemas"]["Point"];
             /** @description In running order, those of the slack run first. */
             idlers: components["schemas"]["Idler"][];
-            mover: null | components["schemas"]["Mover"];
+            moving: null | components["schemas"]["MovingWheel"];
             swingArm?: null | components["schemas"]["SwingArm"];
             /** @description Edges around the loop that it must clear. */
             limits?: null | components["schemas"]["ClearanceLimit"][];
@@ -3732,25 +3801,8 @@ export interface components {
         /** @description What is asked once of how a loop is set. Everything that is null has a default, or is not judged. */
         LoopSetting: {
             loopKey: string;
-            kind: components["schemas"]["AdjusterKind"];
-            /**
-             * Format: double
-             * @description Way of the axle for one turn (the pitch of a thread), click or shim.
-             * @default 1.25
-             */
-            mmPerUnit: number;
-            /**
-             * Format: double
-             * @description Part of a turn, or clicks, that a hand can make; 1/16 turn where nobody said.
-             */
-            smallestStep?: null | number;
-            /**
-             * @description Seen from where the wrench stands.
-             * @default true
-             */
-            leftClockwiseTightens: boolean;
-            /** @default true */
-            rightClockwiseTightens: boolean;
+            /** @description What it is tensioned by. */
+            adjuster: components["schemas"]["Adjuster"];
             gapSide?: null | components["schemas"]["Side"];
             /**
              * Format: double
@@ -3795,40 +3847,10 @@ export interface components {
              * @description Of the axle nut, by the vehicle's maker.
              */
             finalTorqueNm?: null | number;
-            seenFrom?: null | components["schemas"]["WrenchView"];
             beltSide?: null | components["schemas"]["Side"];
-            /**
-             * Format: double
-             * @description From the middle of an eccentric to the axle; 10 where nobody said.
-             */
-            eccentricMm?: null | number;
-            /**
-             * Format: double
-             * @description How far an eccentric stands from its loosest place, as found; 90 where nobody said.
-             */
-            eccentricDeg?: null | number;
             arm?: null | components["schemas"]["SprungArmInput"];
             suspension?: null | components["schemas"]["RearSuspension"];
             trackingEnd?: null | components["schemas"]["Side"];
-            /**
-             * Format: double
-             * @description A click or shim can't be parted.
-             */
-            step: number;
-            /**
-             * Format: double
-             * @description Never more than half a turn at once, an eighth of an eccentric, or one click or shim.
-             */
-            mostAtOnce: number;
-            /** Format: double */
-            eccentricOffset: number;
-            /** Format: double */
-            eccentricStart: number;
-            /** @description Whether it is turned; a click or shim is counted. */
-            turns: boolean;
-            /** @description Whether a spring finds the tension by itself: then nothing is counted, it is let go and nipped. */
-            setsItself: boolean;
-            hasTwoEnds: boolean;
             /** Format: double */
             gapLow: number;
             /** Format: double */
@@ -4058,7 +4080,7 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description 2; a larger number was written by a newer program and is refused.
+             * @description 3; a larger number was written by a newer program and is refused.
              */
             formatVersion: number;
             machine: components["schemas"]["Machine"];
@@ -4152,19 +4174,12 @@ export interface components {
             /** @description Shaft that takes the last of that thickness; null where none does. */
             takenBy: null | string;
         };
-        /** @description The member that moves, and along what. */
-        Mover: {
-            kind: components["schemas"]["MoverKind"];
+        /** @description The wheel that the adjuster moves, and along what. */
+        MovingWheel: {
             /** @description “front”, “rear”, or the name of an idler. */
             wheel: string;
             track: components["schemas"]["Track"];
-            step?: null | components["schemas"]["AdjusterStep"];
         };
-        /**
-         * @description What is moved to tension the loop.
-         * @enum {unknown}
-         */
-        MoverKind: "axle" | "bothArms" | "motor" | "eccentric" | "tensioner";
         /** @description A new aim beside the remembered ones of the same drive. */
         NearestAimInput: {
             drive: components["schemas"]["Drive"];
@@ -4221,7 +4236,7 @@ export interface components {
          * @description What is to be done next.
          * @enum {unknown}
          */
-        NextStep: "readAsFound" | "giveWindow" | "turn" | "tightenAndRead" | "done" | "spreadTooWide" | "asNearAsAHand" | "looseOrBent" | "tieReading" | "atItsEnd" | "chooseTrackingEnd" | "saySuspension" | "letSpringSet" | "readAgain" | "springIsWrong";
+        NextStep: "readAsFound" | "giveWindow" | "turn" | "tightenAndRead" | "done" | "spreadTooWide" | "asNearAsAHand" | "looseOrBent" | "tieReading" | "atItsEnd" | "chooseTrackingEnd" | "saySuspension" | "letSpringSet" | "readAgain" | "springIsWrong" | "nothingMoves";
         /** @enum {unknown} */
         NoFigure: "noLoop" | "notLaidOut" | "noPull" | "refused" | null;
         /** @description A loop that was left outside its window by one instrument, and not read inside by what counts since. */
@@ -4361,6 +4376,15 @@ export interface components {
             /** Format: double */
             moveMm: number;
             layout?: null | components["schemas"]["LoopLayout"];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfAdjusterOnLayout: {
+            answer: null | components["schemas"]["AdjusterOnLayout"];
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
+            refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
         PartOfAimTarget: {
@@ -4509,15 +4533,6 @@ export interface components {
         /** @description What was known, or why not: one of both. */
         PartOfMachineDrivesResult: {
             answer: null | components["schemas"]["MachineDrivesResult"];
-            /**
-             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
-             *     it is stored is named where it would stand there.
-             */
-            refused?: null | components["schemas"]["InputIssue"][];
-        };
-        /** @description What was known, or why not: one of both. */
-        PartOfMover: {
-            answer: null | components["schemas"]["Mover"];
             /**
              * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
              *     it is stored is named where it would stand there.
@@ -5378,6 +5393,13 @@ export interface components {
             next: components["schemas"]["NextStep"];
             /** @description As it was counted with, its defaults filled in. */
             setting: components["schemas"]["LoopSetting"];
+            /**
+             * Format: double
+             * @description How far an eccentric is off its middle where it was laid out; null elsewhere.
+             */
+            eccentricByFitMm: null | number;
+            /** @description Whether an idler tensions it, on an arm or on its slide. */
+            isByIdler: boolean;
             /** @description What tightness is counted in here. */
             unit: components["schemas"]["TightnessUnit"];
             /** @description Of the run that is read. */
@@ -6387,6 +6409,24 @@ export interface components {
             /** @description Name of the shaft power leaves on; every shaft is driven by one stage only. */
             drivenShaft: string;
         };
+        /** @description A loop that is laid out, and the kind of adjuster it is to have. */
+        StartingAdjusterInput: {
+            drive: components["schemas"]["Drive"];
+            choice: components["schemas"]["LoopChoice"];
+            layout: components["schemas"]["LoopLayout"];
+            kind: components["schemas"]["AdjusterKind"];
+            /** @description What it moves; null for the wheel that kind usually moves. */
+            wheel?: null | string;
+            now?: null | components["schemas"]["Adjuster"];
+        };
+        /** @description An adjuster of another kind to begin with. */
+        StartingAdjusterQuestion: {
+            kind: components["schemas"]["AdjusterKind"];
+            now?: null | components["schemas"]["Adjuster"];
+            layout?: null | components["schemas"]["LoopLayout"];
+            /** @description That it moves; null for the usual. */
+            wheel?: null | string;
+        };
         /** @description A drive as fitted, to begin an aim from. */
         StartingAimInput: {
             drive: components["schemas"]["Drive"];
@@ -6418,22 +6458,6 @@ export interface components {
         };
         /** @description A first layout of the loop in view. */
         StartingLayoutQuestion: Record<string, never>;
-        /** @description A loop that is laid out, and the kind of adjuster it is to have. */
-        StartingMoverInput: {
-            drive: components["schemas"]["Drive"];
-            choice: components["schemas"]["LoopChoice"];
-            layout: components["schemas"]["LoopLayout"];
-            kind: components["schemas"]["MoverKind"];
-            /** @description What it moves; null for the wheel that kind usually moves. */
-            wheel?: null | string;
-        };
-        /** @description An adjuster of a kind to begin with. */
-        StartingMoverQuestion: {
-            layout: components["schemas"]["LoopLayout"];
-            kind: components["schemas"]["MoverKind"];
-            /** @description That it moves; null for the usual. */
-            wheel?: null | string;
-        };
         /** @description What wheels to look among first. */
         StartingSearchInput: {
             drive: components["schemas"]["Drive"];
@@ -7965,7 +7989,7 @@ export interface operations {
             };
         };
     };
-    startMover: {
+    startAdjuster: {
         parameters: {
             query?: never;
             header?: never;
@@ -7974,7 +7998,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["StartingMoverInput"];
+                "application/json": components["schemas"]["StartingAdjusterInput"];
             };
         };
         responses: {
@@ -7984,7 +8008,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Mover"];
+                    "application/json": components["schemas"]["AdjusterOnLayout"];
                 };
             };
             /** @description Bad Request */

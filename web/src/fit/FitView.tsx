@@ -85,10 +85,10 @@ export default function FitView() {
           onPlace={(layout) => setMoved(layout === null ? null : { of, layout })}
           onEdit={() => setEditing(true)}
         />
-        {answer && !fit.layout.mover && isToothed(fit.loop.medium) && (
+        {answer && !fit.layout.moving && isToothed(fit.loop.medium) && (
           <FixedCentrePanel bench={bench} fit={fit} answer={answer} />
         )}
-        {answer && (fit.layout.mover || !isToothed(fit.loop.medium)) && (
+        {answer && (fit.layout.moving || !isToothed(fit.loop.medium)) && (
           <Panel
             title={`${fit.loop.medium === 'chain' ? 'Chain' : 'Belt'} lengths that reach`}
             note={lengthsNote(fit)}
@@ -121,10 +121,13 @@ export default function FitView() {
           </Panel>
         )}
         <Suspense>
-          {answer && fit.layout.mover && <NeighboursPanel bench={bench} fit={fit} />}
-          {answer && fit.layout.mover && bench.drive.input.kind === 'rider' && isToothed(fit.loop.medium) && (
-            <CombinationsPanel key={fit.loop.loopKey} bench={bench} fit={fit} />
-          )}
+          {answer && fit.layout.moving && <NeighboursPanel bench={bench} fit={fit} />}
+          {answer &&
+            fit.layout.moving &&
+            bench.drive.input.kind === 'rider' &&
+            isToothed(fit.loop.medium) && (
+              <CombinationsPanel key={fit.loop.loopKey} bench={bench} fit={fit} />
+            )}
           <RailPanel key={bench.drive.key} bench={bench} />
         </Suspense>
       </div>
@@ -194,7 +197,7 @@ function Picture({
     <Panel
       title="Side view, to scale"
       note={
-        fit.layout?.mover
+        fit.layout?.moving
           ? `drag what is ringed · arrow keys move it ${plain(units.toShown('fine', units.keyStepMm))} ${units.unitOf('fine')}`
           : 'fixed centres · drag what is ringed'
       }

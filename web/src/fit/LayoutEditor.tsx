@@ -1,24 +1,19 @@
 import { Button, Group, Modal, Select } from '@mantine/core'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
-import type { LoopLayout, Mover } from '../api/client'
+import type { Adjuster, LoopLayout } from '../api/client'
 import { askFor } from '../api/evaluation'
 import { issueFor, sentenceOf } from '../api/issues'
+import { ADJUSTER_CHOICES } from '../machine/adjusters'
 import editor from '../machine/MachineEditor.module.css'
 import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
 import { isToothed } from '../machine/words'
+import { QuantityField } from '../quantities/QuantityField'
 import { ArmFields, IdlerFields, LimitFields } from './LayoutPartFields'
-import { FIXED, newIdler, newLimit } from './newLayoutParts'
+import { newIdler, newLimit } from './newLayoutParts'
 import { PlaceFields, TrackFields } from './PlaceFields'
-import { StepFields } from './StepFields'
 import type { Fit } from './useFit'
-import { MOVER_WORDS } from './words'
-
-const MOVERS = [
-  ...Object.entries(MOVER_WORDS).map(([value, label]) => ({ value, label })),
-  { value: FIXED, label: 'nothing: fixed centres' },
-]
 
 /** Exact entry of where the wheels stand; the picture follows when it is stored. */
 export default function LayoutEditor({
@@ -33,17 +28,28 @@ export default function LayoutEditor({
   onClose: () => void
 }) {
   const [draft, setDraft] = useState(layout)
+  const [adjuster, setAdjuster] = useState(fit.loop.setting.adjuster)
   const { machine, fitted } = bench.card
+  // One that nobody has said anything of goes on being as usual.
+  const setting =
+    adjuster === fit.loop.setting.adjuster && draft.moving === layout.moving
+      ? undefined
+      : { ...fit.loop.setting, adjuster }
+  const others = (machine.settings ?? []).filter((s) => s.loopKey !== layout.loopKey)
   const index = (machine.layouts ?? []).findIndex((l) => l.loopKey === layout.loopKey)
   const { store, error, isPending, dialog } = useMachineSave(bench.card, onClose)
   const at = `layouts[${index}]`
   const issue = (field: string) => issueFor(error, `${at}.${field}`)
-  const moves = draft.mover?.wheel
+  const ofAdjuster = (field: string) => issueFor(error, `settings[${others.length}].adjuster.${field}`)
+  const moves = draft.moving?.wheel
   // Where a way begins and which way it tightens is the core's to say.
   const start = useMutation({
-    mutationFn: ({ kind, wheel = null }: { kind: Mover['kind']; wheel?: string | null }) =>
-      askFor(bench.subject, 'startingMover', { layout: draft, kind, wheel }),
-    onSuccess: (mover) => setDraft((now) => ({ ...now, mover })),
+    mutationFn: ({ kind, wheel = null }: { kind: Adjuster['kind']; wheel?: string | null }) =>
+      askFor(bench.subject, 'startingAdjuster', { kind, now: adjuster, layout: draft, wheel }),
+    onSuccess: (other) => {
+      setAdjuster(other.adjuster)
+      setDraft((now) => ({ ...now, moving: other.moving }))
+    },
   })
   return (
     <Modal
@@ -61,6 +67,7 @@ export default function LayoutEditor({
             machine: {
               ...machine,
               layouts: machine.layouts?.map((l, i) => (i === index ? draft : l)) ?? null,
+              settings: setting ? [...others, setting] : (machine.settings ?? null),
             },
             fitted: fitted.loops,
             fittedVersion: fitted.version,
@@ -82,21 +89,29 @@ export default function LayoutEditor({
           />
           <Select
             label="Tensioned by"
-            data={MOVERS}
-            value={draft.mover?.kind ?? FIXED}
-            onChange={(kind) => {
-              if (kind === FIXED) setDraft({ ...draft, mover: null })
-              else if (kind !== null) start.mutate({ kind: kind as Mover['kind'] })
-            }}
-            error={start.error ? sentenceOf(start.error) : undefined}
+            data={ADJUSTER_CHOICES}
+            allowDeselect={false}
+            value={adjuster.kind}
+            onChange={(kind) => kind && start.mutate({ kind: kind as Adjuster['kind'] })}
+            error={start.error ? sentenceOf(start.error) : ofAdjuster('kind')}
           />
-          {draft.mover && (
+          {draft.moving && (
             <Select
               label="Wheel that moves"
               data={['front', 'rear', ...draft.idlers.map((i) => i.name)]}
-              value={draft.mover.wheel}
-              onChange={(wheel) => draft.mover && wheel && start.mutate({ kind: draft.mover.kind, wheel })}
-              error={issue('mover.wheel')}
+              allowDeselect={false}
+              value={draft.moving.wheel}
+              onChange={(wheel) => wheel && start.mutate({ kind: adjuster.kind, wheel })}
+              error={issue('moving.wheel')}
+            />
+          )}
+          {adjuster.isCounted && (
+            <QuantityField
+              label={adjuster.turns ? 'Thread pitch' : 'One moves it by'}
+              quantity="fine"
+              value={adjuster.mmPerUnit ?? undefined}
+              onChange={(value) => setAdjuster({ ...adjuster, mmPerUnit: value ?? null })}
+              error={ofAdjuster('mmPerUnit')}
             />
           )}
         </div>
@@ -118,19 +133,12 @@ export default function LayoutEditor({
             />
           )}
         </div>
-        {draft.mover && (
-          <>
-            <TrackFields
-              track={draft.mover.track}
-              issue={(field) => issue(`mover.track.${field}`)}
-              onChange={(track) => draft.mover && setDraft({ ...draft, mover: { ...draft.mover, track } })}
-            />
-            <StepFields
-              step={draft.mover.step ?? null}
-              issue={(field) => issue(`mover.step.${field}`)}
-              onChange={(step) => draft.mover && setDraft({ ...draft, mover: { ...draft.mover, step } })}
-            />
-          </>
+        {draft.moving && (
+          <TrackFields
+            track={draft.moving.track}
+            issue={(field) => issue(`moving.track.${field}`)}
+            onChange={(track) => draft.moving && setDraft({ ...draft, moving: { ...draft.moving, track } })}
+          />
         )}
         {draft.idlers.map((idler, i) => (
           <IdlerFields
@@ -144,17 +152,14 @@ export default function LayoutEditor({
               setDraft({
                 ...draft,
                 idlers: draft.idlers.map((o, k) => (k === i ? next : o)),
-                mover:
-                  draft.mover && moves === idler.name ? { ...draft.mover, wheel: next.name } : draft.mover,
+                moving:
+                  draft.moving && moves === idler.name ? { ...draft.moving, wheel: next.name } : draft.moving,
               })
             }
-            onRemove={() =>
-              setDraft({
-                ...draft,
-                idlers: draft.idlers.filter((_, k) => k !== i),
-                mover: moves === idler.name ? null : draft.mover,
-              })
-            }
+            onRemove={() => {
+              setDraft({ ...draft, idlers: draft.idlers.filter((_, k) => k !== i) })
+              if (moves === idler.name) start.mutate({ kind: 'fixedCentres' })
+            }}
           />
         ))}
         {(draft.limits ?? []).map((limit, i) => (

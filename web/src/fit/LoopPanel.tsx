@@ -1,4 +1,5 @@
 import type { LoopFitResult } from '../api/client'
+import { ADJUSTER_WORDS } from '../machine/adjusters'
 import type { Workbench } from '../machine/useWorkbench'
 import { isToothed, MEDIUM_WORDS } from '../machine/words'
 import { fixed, plain } from '../quantities/format'
@@ -7,7 +8,7 @@ import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import type { Fit } from './useFit'
-import { findingText, MOVER_WORDS, reserveText } from './words'
+import { findingText, reserveText } from './words'
 
 /** What the loop runs over, what moves, and what to look at. */
 export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; answer: LoopFitResult }) {
@@ -63,8 +64,8 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
         </LabelledValue>
       )}
       <p className="cap" style={{ marginTop: 8 }}>
-        {layout?.mover
-          ? `Tensioned by: ${MOVER_WORDS[layout.mover.kind]}, ${units.show('fine', answer.trackMm)} of travel.${keepsWheelbase ? ' The wheelbase stays.' : ''}`
+        {layout?.moving
+          ? `Tensioned by: ${ADJUSTER_WORDS[fit.loop.setting.adjuster.kind]}, ${units.show('fine', answer.trackMm)} of travel.${keepsWheelbase ? ' The wheelbase stays.' : ''}`
           : 'Nothing moves: the length must fit the centres.'}
         {fit.loop.wearLimitPercent !== null &&
           ` Replaced at ${plain(Number(fit.loop.wearLimitPercent.toFixed(2)))} % elongation; the maker's figure wins.`}

@@ -33,7 +33,7 @@ export function PlaceFields({
   )
 }
 
-/** The way of a mover: a slot, or a swing about a pivot. */
+/** The way of what moves: a slot, or a swing about a pivot. */
 export function TrackFields({
   track,
   issue,

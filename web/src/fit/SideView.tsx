@@ -36,7 +36,7 @@ export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel, on
   // While something is dragged the picture holds still: it would run away from under the finger.
   const [held, setHeld] = useState<View | null>(null)
   const view = held ?? fitted
-  const moving = fit.path.wheels.find((w) => w.name === layout.mover?.wheel)
+  const moving = fit.path.wheels.find((w) => w.name === layout.moving?.wheel)
   const zoom = (factor: number) =>
     setCamera((c) => ({ zoom: c.zoom * factor, dx: c.dx * factor, dy: c.dy * factor }))
   const pan = useDrag((dx, dy, from: Camera) => setCamera({ ...from, dx: from.dx + dx, dy: from.dy + dy }))
@@ -52,7 +52,7 @@ export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel, on
       >
         <Limits layout={layout} view={view} />
         <Arm layout={layout} fit={fit} view={view} />
-        {layout.mover && <Way layout={layout} view={view} />}
+        {layout.moving && <Way layout={layout} view={view} />}
         {fit.path.wheels.map((w) => (
           <Wheel key={w.name} wheel={w} teeth={teethOf(w.name)} isChain={isChain} view={view} />
         ))}
@@ -69,7 +69,7 @@ export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel, on
         ))}
         <CentreDimension fit={fit} view={view} />
       </svg>
-      {moving && layout.mover && (
+      {moving && layout.moving && (
         <TravelHandle fit={fit} layout={layout} wheel={moving} view={view} onTravel={onTravel} />
       )}
       {placesOf(layout).map((place) => (

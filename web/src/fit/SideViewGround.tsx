@@ -3,7 +3,7 @@ import { useUnits } from '../quantities/units'
 import classes from './SideView.module.css'
 import { trackEnds, type View } from './view'
 
-/** What stands around the loop in the side view: edges, arm, the mover's way, the dimension. */
+/** What stands around the loop in the side view: edges, arm, the adjuster’s travel, the dimension. */
 
 /** Edges that the loop must clear. */
 export function Limits({ layout, view }: { layout: LoopLayout; view: View }) {
@@ -37,8 +37,8 @@ export function Arm({ layout, fit, view }: { layout: LoopLayout; fit: LoopFitRes
 }
 
 export function Way({ layout, view }: { layout: LoopLayout; view: View }) {
-  if (!layout.mover) return null
-  const { track } = layout.mover
+  if (!layout.moving) return null
+  const { track } = layout.moving
   const [from, to] = trackEnds(track).map(view.toScreen) as [
     { x: number; y: number },
     { x: number; y: number },

@@ -25,9 +25,9 @@ export function TravelHandle({
   const move = (travel: number) => onTravel(Math.min(fit.trackMm, Math.max(0, Number(travel.toFixed(3)))))
   const pointed = (event: React.PointerEvent) => {
     const box = frame.current?.parentElement?.getBoundingClientRect()
-    if (!box || !layout.mover) return
+    if (!box || !layout.moving) return
     const p = view.toWorld(event.clientX - box.left, event.clientY - box.top)
-    move(nearestTravel(layout.mover.track, p, fit.trackMm))
+    move(nearestTravel(layout.moving.track, p, fit.trackMm))
   }
   return (
     <div
@@ -51,7 +51,7 @@ export function TravelHandle({
       }}
       onKeyDown={(event) => {
         // Left on the screen is towards the end of the way that lies left.
-        const ends = layout.mover ? trackEnds(layout.mover.track) : undefined
+        const ends = layout.moving ? trackEnds(layout.moving.track) : undefined
         const towards = ends && ends[1].xMm < ends[0].xMm ? -1 : 1
         const steps = {
           ArrowLeft: -towards,

@@ -16,8 +16,7 @@ const layout: LoopLayout = {
   front: { xMm: 0, yMm: 0 },
   rear: { xMm: -600, yMm: 0 },
   idlers: [idler('guide'), idler('tensioner')],
-  mover: {
-    kind: 'tensioner',
+  moving: {
     wheel: 'tensioner',
     track: { kind: 'arc', pivot: { xMm: -250, yMm: 0 }, radiusMm: 60, startDeg: 40, swingDeg: 30 },
   },
@@ -32,7 +31,12 @@ describe('what can be dragged freely', () => {
   })
 
   it('is both axles where nothing moves', () => {
-    expect(names({ ...layout, mover: null, swingArm: null })).toEqual(['guide', 'tensioner', 'front', 'rear'])
+    expect(names({ ...layout, moving: null, swingArm: null })).toEqual([
+      'guide',
+      'tensioner',
+      'front',
+      'rear',
+    ])
   })
 
   it.each(['guide', 'arm pivot', 'adjuster pivot'])('moves %s and nothing else', (name) => {
@@ -46,7 +50,7 @@ describe('what can be dragged freely', () => {
   })
 
   it.each(['front', 'rear'] as const)('moves the %s axle of fixed centres', (name) => {
-    const fixed = { ...layout, mover: null }
+    const fixed = { ...layout, moving: null }
     expect(
       placesOf(fixed)
         .find((p) => p.name === name)

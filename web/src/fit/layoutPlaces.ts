@@ -13,9 +13,9 @@ export interface LayoutPlace {
  * A wheel that is moved by the adjuster keeps to its way, and the axle of a slot is measured, not dragged off it.
  */
 export function placesOf(layout: LoopLayout): LayoutPlace[] {
-  const { mover, swingArm } = layout
+  const { moving, swingArm } = layout
   const places: LayoutPlace[] = layout.idlers
-    .filter((idler) => idler.name !== mover?.wheel)
+    .filter((idler) => idler.name !== moving?.wheel)
     .map((idler) => ({
       name: idler.name,
       at: idler.centre,
@@ -30,15 +30,15 @@ export function placesOf(layout: LoopLayout): LayoutPlace[] {
       at: swingArm.pivot,
       with: (pivot) => ({ ...layout, swingArm: { ...swingArm, pivot } }),
     })
-  if (mover?.track.kind === 'arc') {
-    const { track } = mover
+  if (moving?.track.kind === 'arc') {
+    const { track } = moving
     places.push({
       name: 'adjuster pivot',
       at: track.pivot,
-      with: (pivot) => ({ ...layout, mover: { ...mover, track: { ...track, pivot } } }),
+      with: (pivot) => ({ ...layout, moving: { ...moving, track: { ...track, pivot } } }),
     })
   }
-  if (!mover)
+  if (!moving)
     places.push(
       { name: 'front', at: layout.front, with: (front) => ({ ...layout, front }) },
       { name: 'rear', at: layout.rear, with: (rear) => ({ ...layout, rear }) },

@@ -3,9 +3,6 @@ import type { Fit } from './useFit'
 
 /** Starting values of a part of a layout that a person adds; each is corrected in the form. */
 
-/** What stands for fixed centres in the choice of a mover. */
-export const FIXED = 'fixed'
-
 export function newIdler(draft: LoopLayout, fit: Fit): Idler {
   const taken = draft.idlers.map((i) => i.name)
   let name = 'idler'

@@ -40,7 +40,7 @@ const wheel = (name: string, xMm: number, r: number) => ({
 const fit = {
   path: { wheels: [wheel('front', 0, 40), wheel('rear', -640, 110)] },
 } as unknown as LoopFitResult
-const layout = { mover: { kind: 'axle', wheel: 'rear', track: line } } as unknown as LoopLayout
+const layout = { moving: { wheel: 'rear', track: line } } as unknown as LoopLayout
 
 describe('the view', () => {
   it('holds the whole loop and its slot, to one scale, y up', () => {

@@ -29,7 +29,7 @@ export function viewOf(
   camera: Camera,
 ): View {
   const boxes = fit.path.wheels.map((w) => ({ centre: w.centre, r: w.outline.outsideRadiusMm }))
-  const ends = layout.mover ? trackEnds(layout.mover.track).map((centre) => ({ centre, r: 0 })) : []
+  const ends = layout.moving ? trackEnds(layout.moving.track).map((centre) => ({ centre, r: 0 })) : []
   const all = [...boxes, ...ends]
   const left = Math.min(...all.map((b) => b.centre.xMm - b.r))
   const right = Math.max(...all.map((b) => b.centre.xMm + b.r))
@@ -56,7 +56,7 @@ export function viewOf(
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180
 
-/** Both ends of a mover's way, for drawing it. */
+/** Both ends of the moving wheel’s way, for drawing it. */
 export function trackEnds(track: Track): [Point, Point] {
   if (track.kind === 'line') return [track.from, track.to]
   const on = (degrees: number): Point => ({

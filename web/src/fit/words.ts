@@ -5,7 +5,6 @@ import type {
   FitFinding,
   LoopFitResult,
   LoopSummary,
-  Mover,
   PairFit,
 } from '../api/client'
 import { fixed, plain, signed } from '../quantities/format'
@@ -17,14 +16,6 @@ export const UNIT_WORDS: Record<LoopFitResult['lengthUnit'], string> = {
   links: 'links',
   beltTeeth: 'teeth',
   mm: 'mm',
-}
-
-export const MOVER_WORDS: Record<Mover['kind'], string> = {
-  axle: 'axle in its slots',
-  bothArms: 'both arms alike',
-  motor: 'engine or motor slides',
-  eccentric: 'eccentric',
-  tensioner: 'tensioner',
 }
 
 export const REASON_WORDS: Record<LoopFitResult['reason'], string> = {

@@ -20,7 +20,7 @@ export function PullPicture({
   const units = useUnits()
   const { ref, width } = useElementSize()
   const w = width || 330
-  const view = viewOf(fit, { ...layout, mover: null }, w, HEIGHT, FITTED)
+  const view = viewOf(fit, { ...layout, moving: null }, w, HEIGHT, FITTED)
   const rear = fit.path.wheels.findIndex((wheel) => wheel.name === 'rear')
   const isReversed = loads.point.isReversed
   const most = loads.tightN || 1

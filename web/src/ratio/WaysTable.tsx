@@ -28,7 +28,7 @@ export function WaysTable({
   const { fits, isAll, setAll } = search
   if (!answer) return null
   const loop = bench.loops[0]
-  const movesAxle = loop && layoutOf(bench, loop)?.mover?.wheel === 'rear'
+  const movesAxle = loop && layoutOf(bench, loop)?.moving?.wheel === 'rear'
   if (answer.bands.length === 0)
     return (
       <EmptyState title="Without an aim every pair is as good as another.">

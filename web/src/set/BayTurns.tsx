@@ -7,7 +7,7 @@ import { turnedText } from './words'
 
 /** What was turned before this reading, by steps of a hand on a clock's face. */
 export function BayTurns({ setting, round }: { setting: Setting; round: RoundDraft }) {
-  const how = setting.advice.data?.setting
+  const how = setting.advice.data?.setting.adjuster
   if (!how) return null
   const sides = how.hasTwoEnds
     ? ([

@@ -55,10 +55,10 @@ export function NextCard({
   const roll = rollText(advice, positions)
   const first = firstText(advice, inHand, positions, round === 0)
   const isReading = inHand !== null && inHand.readings.length > 0
-  const { seenFrom } = advice.setting
+  const { seenFrom } = advice.setting.adjuster
   const setAt = last?.setAt
   const [reserveName, reserve] = advice.reserve
-    ? reserveWords(advice.reserve, advice.setting.kind, units)
+    ? reserveWords(advice.reserve, advice.setting.adjuster.kind, units)
     : []
   return (
     <section
@@ -125,7 +125,7 @@ export function NextCard({
         >
           {readingText(method, Math.abs(advice.perStepReading), units)}
           {advice.perStepGapMm !== null && ` and ${units.show('fine', Math.abs(advice.perStepGapMm))} of gap`}{' '}
-          for {stepText(advice.setting)}
+          for {stepText(advice.setting.adjuster)}
         </LabelledValue>
       )}
       {advice.nutShiftReading !== null && method && advice.next !== 'done' && (
@@ -138,7 +138,7 @@ export function NextCard({
         advice.moves.map((move) => (
           <p className="cap" key={String(move.side)}>
             {move.side ?? 'adjuster'}: {units.show('fine', Math.abs(move.mm))} of{' '}
-            {MOVED_WORDS[advice.setting.kind]}
+            {MOVED_WORDS[advice.setting.adjuster.kind]}
             {move.flats !== null && `, ${figure(move.flats, 2)} flats of a nut`}
             {move.clockHours !== null && `, ${figure(move.clockHours, 2)} hours of a clock`}
             {move.clockwise !== null && seenFrom && `, seen ${SEEN_WORDS[seenFrom]}`}

@@ -69,7 +69,12 @@ function Record({ bench, job }: { bench: Workbench; job: SetJob }) {
         </Panel>
       </div>
       {advice && (
-        <RoundsPanel rounds={job.rounds} results={advice.rounds} setting={advice.setting} lock={lock} />
+        <RoundsPanel
+          rounds={job.rounds}
+          results={advice.rounds}
+          adjuster={advice.setting.adjuster}
+          lock={lock}
+        />
       )}
       <Panel title="Readings and how they were taken">
         <div className={table.scroll}>

@@ -40,7 +40,7 @@ export function RoundInHand({
       title={isFirst ? 'As found' : `Round ${setting.job?.rounds.length}`}
       note={inHand ? (now.learnAnew ? 'being read · learns anew' : 'being read') : 'not read yet'}
     >
-      {!isFirst && <TurnedFields how={how} round={round} refusal={refusal} at={at} />}
+      {!isFirst && <TurnedFields how={how.adjuster} round={round} refusal={refusal} at={at} />}
       <Group gap="xs" mt={8} data-no-print>
         <span className="cap">
           {capital(lock)} {now.assumed?.includes('lock') ? '(assumed)' : ''}

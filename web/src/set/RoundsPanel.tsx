@@ -1,4 +1,4 @@
-import type { LoopSetting, RoundResult, SetRound } from '../api/client'
+import type { Adjuster, RoundResult, SetRound } from '../api/client'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
@@ -12,12 +12,12 @@ const mark = (round: SetRound, part: 'turned' | 'lock') => (round.assumed?.inclu
 export function RoundsPanel({
   rounds,
   results,
-  setting: { hasTwoEnds, kind },
+  adjuster: { hasTwoEnds, kind },
   lock,
 }: {
   rounds: SetRound[]
   results: RoundResult[]
-  setting: Pick<LoopSetting, 'hasTwoEnds' | 'kind'>
+  adjuster: Pick<Adjuster, 'hasTwoEnds' | 'kind'>
   /** What holds it: “axle nut”. */
   lock: string
 }) {

@@ -158,7 +158,7 @@ function Visit({
               onWorking={() => setWorking(true)}
             />
           )}
-          {fit?.answer.data?.reserve && answer?.setting.kind !== 'eccentric' && (
+          {fit?.answer.data?.reserve && !answer?.setting.adjuster.isEccentric && (
             <LabelledValue name="left on the adjuster, by Fit">
               {reserveText(fit.answer.data.reserve, units)}
             </LabelledValue>
@@ -258,7 +258,7 @@ function Visit({
               <RoundsPanel
                 rounds={rounds}
                 results={answer.rounds}
-                setting={answer.setting}
+                adjuster={answer.setting.adjuster}
                 lock={answer.manual.lock}
               />
             )}

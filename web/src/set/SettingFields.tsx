@@ -1,6 +1,9 @@
 import { Select, Slider } from '@mantine/core'
-import type { LoopSetting, SetAdvice } from '../api/client'
+import { useMutation } from '@tanstack/react-query'
+import type { Adjuster, LoopSetting, SetAdvice } from '../api/client'
+import { askFor } from '../api/evaluation'
 import { issueFor } from '../api/issues'
+import { ADJUSTER_CHOICES } from '../machine/adjusters'
 import { DraftBar } from '../machine/DraftBar'
 import type { Workbench } from '../machine/useWorkbench'
 import { figure } from '../quantities/format'
@@ -9,17 +12,16 @@ import { type Quantity, useUnits } from '../quantities/units'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
 import type { ReadingMethod } from './readings'
-import { capital, DEGREES_IN_A_TURN, KIND_WORDS, METHOD_WORDS, SEEN_WORDS, SUSPENSION_WORDS } from './words'
+import { capital, DEGREES_IN_A_TURN, METHOD_WORDS, SEEN_WORDS, SUSPENSION_WORDS } from './words'
 
-type Numbers = {
-  [K in keyof LoopSetting]-?: LoopSetting[K] extends number | null | undefined ? K : never
-}[keyof LoopSetting]
+type Numbers<T> = { [K in keyof T]-?: T[K] extends number | null | undefined ? K : never }[keyof T]
 
 /** What is asked once of how this loop is set. */
 export function SettingFields({
   bench,
   asked,
   span,
+  eccentricByFitMm,
   lock,
   hasSuspension,
   isChain,
@@ -32,6 +34,7 @@ export function SettingFields({
   asked: LoopSetting
   /** Undefined while nothing can be counted. */
   span: SetAdvice['span'] | undefined
+  eccentricByFitMm: number | null
   /** What holds it: “axle nut”. */
   lock: string
   /** Whether it matters here how the driven axle is carried. */
@@ -44,8 +47,24 @@ export function SettingFields({
   const units = useUnits()
   const { machine } = bench.card
   const setting = draft ?? asked
+  const { adjuster } = setting
   const set = (part: Partial<LoopSetting>) => onDraft({ ...setting, ...part })
-  const field = (label: string, key: Numbers, quantity?: Quantity, unit?: string, placeholder?: number) => (
+  const setAdjuster = (part: Partial<Adjuster>) => set({ adjuster: { ...adjuster, ...part } })
+  // What of it still holds for another kind is the core's to say.
+  const change = useMutation({
+    mutationFn: (kind: Adjuster['kind']) =>
+      askFor(bench.subject, 'startingAdjuster', { kind, now: adjuster, layout: null, wheel: null }),
+    onSuccess: (other) => set({ adjuster: other.adjuster }),
+  })
+  const number = (
+    label: string,
+    at: string,
+    value: number | null | undefined,
+    onChange: (value: number | null) => void,
+    quantity?: Quantity,
+    unit?: string,
+    placeholder?: number,
+  ) => (
     <QuantityField
       size="xs"
       label={label}
@@ -56,13 +75,35 @@ export function SettingFields({
           ? ''
           : figure(quantity ? units.toShown(quantity, placeholder) : placeholder, 3)
       }
-      value={setting[key] ?? undefined}
-      onChange={(value) => set({ [key]: value ?? null })}
-      error={issueFor(refusal, `setting.${key}`)}
+      value={value ?? undefined}
+      onChange={(typed) => onChange(typed ?? null)}
+      error={issueFor(refusal, `setting.${at}`)}
     />
   )
-  const { turns } = asked
-  const isEccentric = setting.kind === 'eccentric'
+  const field = (
+    label: string,
+    key: Numbers<LoopSetting>,
+    quantity?: Quantity,
+    unit?: string,
+    placeholder?: number,
+  ) => number(label, key, setting[key], (value) => set({ [key]: value }), quantity, unit, placeholder)
+  const ofAdjuster = (
+    label: string,
+    key: Numbers<Adjuster>,
+    quantity?: Quantity,
+    unit?: string,
+    placeholder?: number,
+  ) =>
+    number(
+      label,
+      `adjuster.${key}`,
+      adjuster[key],
+      (value) => setAdjuster({ [key]: value }),
+      quantity,
+      unit,
+      placeholder,
+    )
+  const { turns, isEccentric, hasTwoEnds } = adjuster
   const stepFactor = isEccentric ? DEGREES_IN_A_TURN : 1
   const sense = (label: string, key: 'leftClockwiseTightens' | 'rightClockwiseTightens') => (
     <Select
@@ -73,8 +114,8 @@ export function SettingFields({
         { value: 'no', label: 'loosens' },
       ]}
       allowDeselect={false}
-      value={setting[key] ? 'yes' : 'no'}
-      onChange={(value) => set({ [key]: value === 'yes' })}
+      value={adjuster[key] ? 'yes' : 'no'}
+      onChange={(value) => setAdjuster({ [key]: value === 'yes' })}
     />
   )
   const methods: ReadingMethod[] = isChain ? ['freePlay', 'gauge'] : ['pluck', 'push', 'gauge']
@@ -84,39 +125,46 @@ export function SettingFields({
         <Select
           size="xs"
           label="Set by"
-          data={Object.entries(KIND_WORDS).map(([value, label]) => ({ value, label }))}
+          data={ADJUSTER_CHOICES}
           allowDeselect={false}
-          value={setting.kind}
-          // What a hand can make there is another amount with every kind.
-          onChange={(value) => set({ kind: value as LoopSetting['kind'], smallestStep: null })}
-          error={issueFor(refusal, 'setting.kind')}
+          value={adjuster.kind}
+          onChange={(value) => value && change.mutate(value as Adjuster['kind'])}
+          error={issueFor(refusal, 'setting.adjuster.kind')}
         />
-        {!isEccentric && !asked.setsItself && (
-          <QuantityField
-            size="xs"
-            label={turns ? 'Thread pitch' : 'One moves it by'}
-            quantity="fine"
-            value={setting.mmPerUnit}
-            onChange={(value) => value !== undefined && set({ mmPerUnit: value })}
-            error={issueFor(refusal, 'setting.mmPerUnit')}
-          />
-        )}
-        {isEccentric && field('Axle off its middle', 'eccentricMm', 'fine', undefined, asked.eccentricOffset)}
+        {adjuster.isCounted &&
+          ofAdjuster(
+            turns ? 'Thread pitch' : 'One moves it by',
+            'mmPerUnit',
+            'fine',
+            undefined,
+            asked.adjuster.travelMm,
+          )}
         {isEccentric &&
-          field('From its loosest, as found', 'eccentricDeg', undefined, '°', asked.eccentricStart)}
-        {!asked.setsItself && (
+          eccentricByFitMm === null &&
+          ofAdjuster('Axle off its middle', 'eccentricMm', 'fine', undefined, asked.adjuster.eccentricOffset)}
+        {isEccentric &&
+          ofAdjuster(
+            'From its loosest, as found',
+            'eccentricDeg',
+            undefined,
+            '°',
+            asked.adjuster.eccentricStart,
+          )}
+        {(adjuster.isCounted || isEccentric) && (
           <QuantityField
             size="xs"
             label="Smallest step"
             unit={isEccentric ? '°' : turns ? 'turn' : ''}
-            placeholder={figure(asked.step * stepFactor, 3)}
-            value={setting.smallestStep == null ? undefined : setting.smallestStep * stepFactor}
-            onChange={(value) => set({ smallestStep: value === undefined ? null : value / stepFactor })}
-            error={issueFor(refusal, 'setting.smallestStep')}
+            placeholder={figure(adjuster.step * stepFactor, 3)}
+            value={adjuster.smallestStep == null ? undefined : adjuster.smallestStep * stepFactor}
+            onChange={(value) =>
+              setAdjuster({ smallestStep: value === undefined ? null : value / stepFactor })
+            }
+            error={issueFor(refusal, 'setting.adjuster.smallestStep')}
           />
         )}
-        {turns && sense(setting.hasTwoEnds ? 'Left, clockwise' : 'Clockwise', 'leftClockwiseTightens')}
-        {turns && setting.hasTwoEnds && sense('Right, clockwise', 'rightClockwiseTightens')}
+        {turns && sense(hasTwoEnds ? 'Left, clockwise' : 'Clockwise', 'leftClockwiseTightens')}
+        {turns && hasTwoEnds && sense('Right, clockwise', 'rightClockwiseTightens')}
         {turns && (
           <Select
             size="xs"
@@ -126,11 +174,11 @@ export function SettingFields({
               ...Object.entries(SEEN_WORDS).map(([value, label]) => ({ value, label })),
             ]}
             allowDeselect={false}
-            value={setting.seenFrom ?? ''}
-            onChange={(value) => set({ seenFrom: (value || null) as LoopSetting['seenFrom'] })}
+            value={adjuster.seenFrom ?? ''}
+            onChange={(value) => setAdjuster({ seenFrom: (value || null) as Adjuster['seenFrom'] })}
           />
         )}
-        {setting.hasTwoEnds && (
+        {hasTwoEnds && (
           <Select
             size="xs"
             label={isChain ? 'Chain runs on the' : 'Belt runs on the'}
@@ -157,7 +205,7 @@ export function SettingFields({
             onChange={(value) => set({ suspension: (value || null) as LoopSetting['suspension'] })}
           />
         )}
-        {setting.hasTwoEnds && setting.gapSide && (
+        {hasTwoEnds && setting.gapSide && (
           <Select
             size="xs"
             label="For tracking is turned"
@@ -171,7 +219,7 @@ export function SettingFields({
             onChange={(value) => set({ trackingEnd: (value || null) as LoopSetting['trackingEnd'] })}
           />
         )}
-        {setting.hasTwoEnds && !isChain && (
+        {hasTwoEnds && !isChain && (
           <Select
             size="xs"
             label="Gap is read at its"
@@ -217,9 +265,11 @@ export function SettingFields({
       </div>
       {turns && (
         <p className="cap">
-          {setting.hasTwoEnds && 'Left and right in the direction of travel. '}
+          {hasTwoEnds && 'Left and right in the direction of travel. '}
           {setting.gapSide && 'The gap is between the belt’s edge and the flange or rim beside it. '}
-          {isEccentric && 'Its loosest place is 0°, its tightest 180°.'}
+          {isEccentric && 'Its loosest place is 0°, its tightest 180°. '}
+          {eccentricByFitMm !== null &&
+            `By Fit the axle is ${units.show('fine', eccentricByFitMm)} off its middle.`}
         </p>
       )}
       <p className="cap" id="bias">

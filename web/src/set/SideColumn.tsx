@@ -41,7 +41,7 @@ export function SideColumn({
   const isChain = setting.loop.medium === 'chain'
   return (
     <div className={classes.column}>
-      {answer?.setting.hasTwoEnds && (
+      {answer?.setting.adjuster.hasTwoEnds && (
         <Panel title="Tracking">
           <TrackingPicture advice={answer} gapMm={gapMm} />
         </Panel>
@@ -68,6 +68,7 @@ export function SideColumn({
         bench={bench}
         asked={answer?.setting ?? setting.loop.setting}
         span={answer?.span}
+        eccentricByFitMm={answer?.eccentricByFitMm ?? null}
         lock={answer?.manual.lock ?? 'nut or clamp'}
         hasSuspension={answer?.manual.hasSuspension ?? false}
         isChain={isChain}
@@ -86,9 +87,7 @@ export function SideColumn({
       {!isChain && answer && fit?.layout && (
         <WarmPanel bench={bench} question={setting.question} advice={answer} />
       )}
-      {answer && (answer.setting.kind === 'sprungArm' || fit?.layout?.mover?.kind === 'tensioner') && (
-        <SprungArmPanel setting={draft ?? answer.setting} onSetting={onDraft} />
-      )}
+      {answer?.isByIdler && <SprungArmPanel setting={draft ?? answer.setting} onSetting={onDraft} />}
       {bench.card.machine.id !== 0 && <FollowUpPanel bench={bench} />}
     </div>
   )

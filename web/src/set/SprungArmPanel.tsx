@@ -70,7 +70,13 @@ export function SprungArmPanel({
             size="compact-sm"
             variant="default"
             mt={6}
-            onClick={() => onSetting({ ...setting, kind: 'sprungArm', arm: values as SprungArmInput })}
+            onClick={() =>
+              onSetting({
+                ...setting,
+                adjuster: { ...setting.adjuster, kind: 'sprungArm' },
+                arm: values as SprungArmInput,
+              })
+            }
             data-no-print
           >
             Set by this arm

@@ -48,7 +48,7 @@ export function StraightPanel({
   advice: SetAdvice
 }) {
   const units = useUnits()
-  const { hasTwoEnds } = advice.setting
+  const { hasTwoEnds } = advice.setting.adjuster
   // Only an axle with two ends has both its arms measured.
   const ways = (Object.keys(WAYS) as Way[]).filter((w) => hasTwoEnds || w !== 'marks')
   const [chosen, setWay] = useState<Way>()
@@ -135,8 +135,8 @@ export function StraightPanel({
           )}
           {result.isStraight === false && result.move !== null && (
             <p>
-              {moveText(result.move, advice.setting.kind, advice.manual.handles)}; no more than{' '}
-              {unitsText(advice.setting.kind, advice.setting.mostAtOnce)} at a time.
+              {moveText(result.move, advice.setting.adjuster.kind, advice.manual.handles)}; no more than{' '}
+              {unitsText(advice.setting.adjuster.kind, advice.setting.adjuster.mostAtOnce)} at a time.
             </p>
           )}
           {result.shiftMm !== null && result.shiftTo !== null && (

@@ -20,7 +20,7 @@ export function TrackingPicture({ advice, gapMm }: { advice: SetAdvice; gapMm: n
   const units = useUnits()
   const { setting } = advice
   const move = (side: 'left' | 'right') => advice.moves.find((m) => m.side === side)
-  const holds = setting.hasTwoEnds && advice.moves.length > 0
+  const holds = setting.adjuster.hasTwoEnds && advice.moves.length > 0
   const isLeft = setting.gapSide !== 'right'
   const belt = (setting.beltSide ?? setting.gapSide) === 'right' ? 202 : 118
   const walks = advice.gapWalksTo

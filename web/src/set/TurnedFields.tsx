@@ -1,5 +1,5 @@
 import { Button, Group } from '@mantine/core'
-import type { LoopSetting } from '../api/client'
+import type { Adjuster } from '../api/client'
 import { issueFor } from '../api/issues'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
@@ -8,7 +8,7 @@ import { TurnDial } from './TurnDial'
 import type { RoundDraft } from './useRound'
 import { DEGREES_IN_A_TURN, turnedText } from './words'
 
-const UNITS: Partial<Record<LoopSetting['kind'], string>> = { cam: 'clicks', shims: 'shims', eccentric: '°' }
+const UNITS: Partial<Record<Adjuster['kind'], string>> = { cam: 'clicks', shims: 'shims', eccentric: '°' }
 
 /** What was really turned before the reading: as it was told until somebody says so, or says otherwise. */
 export function TurnedFields({
@@ -17,16 +17,16 @@ export function TurnedFields({
   refusal,
   at,
 }: {
-  how: LoopSetting
+  how: Adjuster
   round: RoundDraft
   refusal: unknown
   /** Where the round stands in what is asked. */
   at: string
 }) {
-  if (how.setsItself) return null
+  if (how.setsItself || how.isFixed) return null
   const { now } = round
   const isAssumed = now.assumed?.includes('turned')
-  const factor = how.kind === 'eccentric' ? DEGREES_IN_A_TURN : 1
+  const factor = how.isEccentric ? DEGREES_IN_A_TURN : 1
   const sides = how.hasTwoEnds
     ? ([
         ['leftUnits', 'left', 'Left, turned', how.leftClockwiseTightens],

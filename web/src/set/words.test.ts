@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { AdjusterMove, LoopSetting, SetAdvice, SetRound } from '../api/client'
+import type { Adjuster, AdjusterMove, SetAdvice, SetRound } from '../api/client'
 import { unitsOf } from '../quantities/units'
 import { readingEnds, readingText } from './readings'
 import {
@@ -33,7 +33,7 @@ const advice = (part: object) =>
     turnsToRoll: 4,
     rounds: [],
     isPartial: false,
-    setting: { kind: 'twoEnds', hasTwoEnds: true },
+    setting: { adjuster: { kind: 'twoEnds', hasTwoEnds: true } },
     manual: { lock: 'axle nut', locksAreMany: false, handles: 'adjuster', loosen: 'Loosen the axle nut' },
     ...part,
   }) as unknown as SetAdvice
@@ -73,8 +73,8 @@ describe('what comes next', () => {
     expect(moveText(move({ side: null }), 'slidingMotor', 'screw of the slide')).toBe(
       'Screw of the slide 1/16 turn clockwise',
     )
-    expect(stepText({ kind: 'eccentric', step: 1 / 180 } as LoopSetting)).toBe('2.0°')
-    expect(stepText({ kind: 'twoEnds', step: 1 / 16 } as LoopSetting)).toBe('1/16 turn')
+    expect(stepText({ kind: 'eccentric', step: 1 / 180 } as Adjuster)).toBe('2.0°')
+    expect(stepText({ kind: 'twoEnds', step: 1 / 16 } as Adjuster)).toBe('1/16 turn')
   })
 
   it('says why it stops outside the window', () => {
@@ -83,7 +83,7 @@ describe('what comes next', () => {
         advice({
           next: 'asNearAsAHand',
           rounds: [{ isInside }],
-          setting: { kind: 'shims', step: 1, hasTwoEnds: false },
+          setting: { adjuster: { kind: 'shims', step: 1, hasTwoEnds: false } },
         }),
       )
     expect(stopped(true)).toContain('As near as a hand can get')

@@ -1,4 +1,5 @@
 import type {
+  Adjuster,
   AdjusterMove,
   ClosedDespite,
   LoopSetting,
@@ -33,19 +34,8 @@ export const LOCK_CHOICES = Object.entries(LOCKS).map(([value, label]) => ({ val
 
 export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
-export const KIND_WORDS: Record<LoopSetting['kind'], string> = {
-  twoEnds: 'a screw at either end',
-  oneScrew: 'one screw',
-  slidingMotor: 'a motor on its slide',
-  eccentric: 'an eccentric',
-  cam: 'cams with clicks',
-  shims: 'shims',
-  sprungArm: 'a sprung arm',
-  springSlide: 'a motor on a sprung slide',
-}
-
 /** What moves when it is turned. */
-export const MOVED_WORDS: Record<LoopSetting['kind'], string> = {
+export const MOVED_WORDS: Record<Adjuster['kind'], string> = {
   twoEnds: 'axle',
   oneScrew: 'travel',
   slidingMotor: 'motor',
@@ -54,6 +44,7 @@ export const MOVED_WORDS: Record<LoopSetting['kind'], string> = {
   shims: 'travel',
   sprungArm: 'spring',
   springSlide: 'motor',
+  fixedCentres: 'shaft',
 }
 
 /** Why the last round is hard to compare with the one before it. */
@@ -79,7 +70,7 @@ export const SUSPENSION_WORDS: Record<NonNullable<LoopSetting['suspension']>, st
 }
 
 /** From where clockwise is meant. */
-export const SEEN_WORDS: Record<NonNullable<LoopSetting['seenFrom']>, string> = {
+export const SEEN_WORDS: Record<NonNullable<Adjuster['seenFrom']>, string> = {
   behind: 'from behind',
   ahead: 'from ahead',
   outside: 'from its own side',
@@ -110,7 +101,7 @@ export function turnText(turns: number): string {
   return [whole || '', part].filter(Boolean).join(' ')
 }
 
-export const unitWord = (kind: LoopSetting['kind'], amount: number): string =>
+export const unitWord = (kind: Adjuster['kind'], amount: number): string =>
   kind === 'cam'
     ? amount === 1
       ? 'click'
@@ -122,10 +113,10 @@ export const unitWord = (kind: LoopSetting['kind'], amount: number): string =>
       : 'turn'
 
 /** What a hand can make at least: “1/16 turn”, “2°”, “1 click”. */
-export const stepText = ({ kind, step }: LoopSetting): string => unitsText(kind, step)
+export const stepText = ({ kind, step }: Adjuster): string => unitsText(kind, step)
 
 /** “1/2 turn”, “2 clicks”, “45°”. */
-export const unitsText = (kind: LoopSetting['kind'], units: number): string =>
+export const unitsText = (kind: Adjuster['kind'], units: number): string =>
   kind === 'eccentric'
     ? `${figure(units * DEGREES_IN_A_TURN, 2)}°`
     : `${turnText(units)} ${unitWord(kind, units)}`
@@ -139,7 +130,7 @@ const RESERVE_WORDS: Record<NonNullable<SetAdvice['reserve']>['origin'], string>
 /** What the adjuster has left after a move: “left after that”, and how much of it. */
 export function reserveWords(
   reserve: NonNullable<SetAdvice['reserve']>,
-  kind: LoopSetting['kind'],
+  kind: Adjuster['kind'],
   units: Units,
 ): [name: string, text: string] {
   const text = units.show('fine', reserve.afterMm)
@@ -152,13 +143,13 @@ export function reserveWords(
 }
 
 /** “1/16 turn”, “6°” of an eccentric, “2 clicks”. */
-export const amountText = (move: AdjusterMove, kind: LoopSetting['kind']): string =>
+export const amountText = (move: AdjusterMove, kind: Adjuster['kind']): string =>
   move.degrees === null
     ? `${turnText(move.units)} ${unitWord(kind, move.units)}`
     : `${figure(move.degrees, 2)}°`
 
 /** “hold”, “+3/16”, “−2 clicks”: what was done before a round; positive tightens. */
-export function turnedText(units: number, kind: LoopSetting['kind']): string {
+export function turnedText(units: number, kind: Adjuster['kind']): string {
   if (units === 0) return 'hold'
   const amount = Math.abs(units)
   const text = kind === 'eccentric' ? `${figure(amount * DEGREES_IN_A_TURN, 2)}°` : turnText(amount)
@@ -169,7 +160,7 @@ export function turnedText(units: number, kind: LoopSetting['kind']): string {
  * “Right adjuster 1/16 turn clockwise”.
  * @param sole What a single adjuster is called here.
  */
-export function moveText(move: AdjusterMove, kind: LoopSetting['kind'], sole: string): string {
+export function moveText(move: AdjusterMove, kind: Adjuster['kind'], sole: string): string {
   const who = move.side === null ? capital(sole) : move.side === 'left' ? 'Left adjuster' : 'Right adjuster'
   const way =
     move.clockwise === null
@@ -199,10 +190,11 @@ export function nextText(advice: SetAdvice): string {
     case 'chooseTrackingEnd':
       return 'Either end would bring the gap right, and tension was not read. Which one do you turn for tracking?'
     case 'turn': {
-      const sides = advice.moves.map((m) => moveText(m, setting.kind, manual.handles))
+      const sides = advice.moves.map((m) => moveText(m, setting.adjuster.kind, manual.handles))
       const left = advice.moves.some((m) => m.side === 'left')
       const right = advice.moves.some((m) => m.side === 'right')
-      const rest = setting.hasTwoEnds && left !== right ? `, ${left ? 'right' : 'left'} untouched` : ''
+      const rest =
+        setting.adjuster.hasTwoEnds && left !== right ? `, ${left ? 'right' : 'left'} untouched` : ''
       return `${sides.join(', ').replace(/, R/, ', r')}${rest}.`
     }
     case 'letSpringSet':
@@ -215,7 +207,7 @@ export function nextText(advice: SetAdvice): string {
       return 'Looser here than tight there: no setting brings both into the window.'
     case 'asNearAsAHand':
       return advice.rounds.at(-1)?.isInside === false
-        ? `Not inside, but ${stepText(setting)} more may go past the window. Only a smaller step helps: say below what a hand can make, or take a thinner shim.`
+        ? `Not inside, but ${stepText(setting.adjuster)} more may go past the window. Only a smaller step helps: say below what a hand can make, or take a thinner shim.`
         : 'As near as a hand can get: the smallest step would not bring it nearer.'
     case 'looseOrBent':
       return 'It does not answer as it can: something is loose or bent. Stop turning and look.'
@@ -225,6 +217,8 @@ export function nextText(advice: SetAdvice): string {
       return 'That is more than a fifth of the run: no push and no play can be. Read it anew.'
     case 'tieReading':
       return 'This reading is not tied to this loop yet. Tie it below by a pair, or read another way; as found and trend are kept.'
+    case 'nothingMoves':
+      return 'Not inside, and nothing moves here: only another length or other wheels bring it nearer, see Fit.'
     case 'atItsEnd':
       return 'The adjuster has less travel left than this takes. Shorten the loop or replace it before going on.'
   }

@@ -7,16 +7,22 @@ namespace Wendrak.Core.Fit;
 
 /// <summary>A loop that is laid out, and the kind of adjuster it is to have.</summary>
 /// <param name="Wheel">What it moves; null for the wheel that kind usually moves.</param>
-public sealed record StartingMoverInput(
+/// <param name="Now">What is known of the adjuster; null for nothing.</param>
+public sealed record StartingAdjusterInput(
     Drive Drive,
     LoopChoice Choice,
     LoopLayout Layout,
-    MoverKind Kind,
-    string? Wheel = null
+    AdjusterKind Kind,
+    string? Wheel = null,
+    Adjuster? Now = null
 );
 
+/// <summary>An adjuster with the wheel it moves.</summary>
+/// <param name="Moving">Null for fixed centres.</param>
+public sealed record AdjusterOnLayout(Adjuster Adjuster, MovingWheel? Moving);
+
 /// <summary>An adjuster to begin with, around where its wheel stands; the owner then measures and corrects it.</summary>
-public static class StartingMover
+public static class StartingAdjuster
 {
     // Room to either side; common practice: a slot takes up about one pitch each way.
     private const double RoomMm = 20;
@@ -28,29 +34,22 @@ public static class StartingMover
     /// Its track starts where the loop is slackest and ends where it is tightest, so that a travel means the same for every kind.
     /// A track that the same wheel has already, and that is of the right shape, is kept.
     /// </summary>
-    /// <exception cref="InvalidInputException">A part is refused, or a tensioner is asked for where there is no idler.</exception>
-    public static Mover Of(StartingMoverInput input)
+    /// <exception cref="InvalidInputException">A part is refused, or a spring is to hold an idler where there is none.</exception>
+    public static AdjusterOnLayout Of(StartingAdjusterInput input)
     {
-        (Drive drive, LoopChoice choice, LoopLayout layout, MoverKind kind, _) = input;
-        new Guard().OneOf(nameof(input.Kind), kind).ThrowIfAny();
-        string wheel =
-            input.Wheel
-            ?? kind switch
-            {
-                MoverKind.Motor => LoopLayout.FrontName,
-                MoverKind.Tensioner => layout.Idlers is [var first, ..]
-                    ? first.Name
-                    : throw new InvalidInputException(
-                        "Layout.Idlers",
-                        "missing",
-                        "Add the idler first that is to tension the loop."
-                    ),
-                _ => LoopLayout.RearName,
-            };
-        bool isArc = kind == MoverKind.Eccentric;
-        if (layout.Mover is { } now && now.Wheel == wheel && now.Track is ArcTrack == isArc)
-            return new(kind, wheel, now.Track, now.Step);
-        LoopLayout still = layout with { Mover = null };
+        new Guard().OneOf(nameof(input.Kind), input.Kind).ThrowIfAny();
+        Adjuster adjuster = (input.Now ?? new(input.Kind)).As(input.Kind);
+        return new(adjuster, MovingBy(adjuster, input));
+    }
+
+    private static MovingWheel? MovingBy(Adjuster adjuster, StartingAdjusterInput input)
+    {
+        (Drive drive, LoopChoice choice, LoopLayout layout, _, _, _) = input;
+        if ((adjuster.IsFixed ? null : input.Wheel ?? adjuster.UsualWheel(layout)) is not string wheel)
+            return null;
+        if (layout.Moving is { } now && now.Wheel == wheel && now.Track is ArcTrack == adjuster.IsEccentric)
+            return now;
+        LoopLayout still = layout with { Moving = null };
         FittedLoop loop = new(new(drive, choice, choice, still, null, false, null));
         LoopWheel[] wheels = still.WheelsFor(loop.Loop, choice, 0);
         int at = Array.FindIndex(wheels, w => w.Name == wheel);
@@ -64,9 +63,9 @@ public static class StartingMover
             .ThrowIfAny();
         Point tighter = Tighter(wheels, at, still.Turning, loop.Loop.Course);
         Point here = wheels[at].Centre;
-        return isArc
-            ? new(kind, wheel, new ArcTrack(here, EccentricMm, DegreesOf(-1.0 * tighter), 180))
-            : new(kind, wheel, new LineTrack(here - RoomMm * tighter, here + RoomMm * tighter));
+        return adjuster.IsEccentric
+            ? new(wheel, new ArcTrack(here, EccentricMm, DegreesOf(-1.0 * tighter), 180))
+            : new(wheel, new LineTrack(here - RoomMm * tighter, here + RoomMm * tighter));
     }
 
     /// <summary>Direction in which the wheel tightens the loop most, of length 1: the slope of the path's length.</summary>
