@@ -153,7 +153,7 @@ test('how it is set is asked once, moves the window while it is typed, and is st
   await how.getByRole('button', { name: 'Store' }).click()
   await expect(how.getByRole('status')).toHaveCount(0)
   const { machine } = await (await page.request.get(`/api/machines/${id}`)).json()
-  expect(machine.settings[0]).toMatchObject({ leftClockwiseTightens: false, spanMm: 600 })
+  expect(machine.settings[0]).toMatchObject({ adjuster: { leftClockwiseTightens: false }, spanMm: 600 })
 })
 
 test('straightness, running in, warmth and a sprung arm are told from what was measured', async ({

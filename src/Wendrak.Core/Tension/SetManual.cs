@@ -47,7 +47,12 @@ public sealed record SetManual(
             [
                 $"{machine.Held}, {Still(input)}.",
                 $"Turn it by hand only. A moving {loop} takes fingers.",
-                $"Nip the {locks} between rounds: tightening moves the reading, so the last one comes after the final torque.",
+                .. adjuster == AdjusterKind.FixedCentres
+                    ? Array.Empty<string>()
+                    :
+                    [
+                        $"Nip the {locks} between rounds: tightening moves the reading, so the last one comes after the final torque.",
+                    ],
                 .. words.Caution is { } caution ? new[] { caution } : [],
             ],
             "The maker's own manual wins where it differs. " + machine.Defers,

@@ -86,4 +86,17 @@ public sealed class SetManualTests
         Assert.Contains(slip.Steps, s => s.Contains("backwards", StringComparison.Ordinal));
         Assert.Empty(SetManual.Of(MachineKind.Moped, InputKind.Motor, DriveElement.Chain, AdjusterKind.TwoEnds).ByHand);
     }
+
+    /// <summary>Between fixed centres nothing is nipped between rounds: there is nothing to move.</summary>
+    [Fact]
+    public void Nothing_is_nipped_where_nothing_moves()
+    {
+        static bool Nips(AdjusterKind kind) =>
+            Board(kind).Cautions.Any(c => c.StartsWith("Nip", StringComparison.Ordinal));
+        Assert.False(Nips(AdjusterKind.FixedCentres));
+        Assert.All(
+            Enum.GetValues<AdjusterKind>().Except([AdjusterKind.FixedCentres]),
+            kind => Assert.True(Nips(kind), $"{kind}")
+        );
+    }
 }

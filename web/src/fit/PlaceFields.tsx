@@ -33,7 +33,7 @@ export function PlaceFields({
   )
 }
 
-/** The way of what moves: a slot, or a swing about a pivot. */
+/** The travel of what moves: a slot, or a swing about a pivot. */
 export function TrackFields({
   track,
   issue,
@@ -47,13 +47,13 @@ export function TrackFields({
     return (
       <div className={editor.row}>
         <PlaceFields
-          label="Way from"
+          label="Travel from"
           value={track.from}
           issue={(axis) => issue(`from.${axis}`)}
           onChange={(from) => onChange({ ...track, from })}
         />
         <PlaceFields
-          label="Way to"
+          label="Travel to"
           value={track.to}
           issue={(axis) => issue(`to.${axis}`) ?? (axis === 'xMm' ? issue('to') : undefined)}
           onChange={(to) => onChange({ ...track, to })}

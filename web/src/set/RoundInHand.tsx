@@ -105,14 +105,16 @@ export function RoundInHand({
           onChange={(value) => round.change({ loadKg: value ?? null })}
           error={issueFor(refusal, `${at}.loadKg`)}
         />
-        <QuantityField
-          size="xs"
-          label="Left on adjuster"
-          quantity="fine"
-          value={now.wayLeftMm ?? undefined}
-          onChange={(value) => round.change({ wayLeftMm: value ?? null })}
-          error={issueFor(refusal, `${at}.wayLeftMm`)}
-        />
+        {!how.adjuster.isFixed && (
+          <QuantityField
+            size="xs"
+            label="Left on adjuster"
+            quantity="fine"
+            value={now.wayLeftMm ?? undefined}
+            onChange={(value) => round.change({ wayLeftMm: value ?? null })}
+            error={issueFor(refusal, `${at}.wayLeftMm`)}
+          />
+        )}
         <Select
           size="xs"
           label="It stands"
