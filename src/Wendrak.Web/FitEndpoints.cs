@@ -2,6 +2,7 @@ using Wendrak.Core.Drawing;
 using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Lengths;
+using Wendrak.Core.Loops;
 using Wendrak.Core.Shafts;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Core.Wheels;
@@ -69,6 +70,8 @@ public static class FitEndpoints
                 (StartingLayoutInput input) => TypedResults.Ok(StartingLayout.Of(input.Drive, input.Choice, input.Kind))
             )
             .WithName("startLayout");
+        fit.MapPost("/starting-parts", (StartingPartsInput input) => TypedResults.Ok(StartingParts.At(input)))
+            .WithName("startParts");
         fit.MapPost("/starting-adjuster", (StartingAdjusterInput input) => TypedResults.Ok(StartingAdjuster.Of(input)))
             .WithName("startAdjuster");
     }

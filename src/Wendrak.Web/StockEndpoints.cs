@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Loads;
 using Wendrak.Core.Records;
 using Wendrak.Core.Tables;
 
@@ -12,6 +13,9 @@ public sealed record Designations(
     IReadOnlyList<string> VBelts,
     IReadOnlyList<HubGearPattern> HubGears,
     IReadOnlyList<StartingWheels> StartingWheels,
+    IReadOnlyList<Stage> StartingStages,
+    Drive StartingDrive,
+    int MostAlternatives,
     WorkCosts DefaultWork
 );
 
@@ -38,6 +42,9 @@ public static class StockEndpoints
             [.. VSections.All.Select(s => s.Section)],
             HubGears.All,
             StartingWheels.All,
+            StartingStages.All,
+            StartingStages.Drive,
+            LoopAlternative.MostOfALoop,
             WorkCosts.Default
         );
 }

@@ -37,6 +37,10 @@ internal static class InputQuestions
             )
         );
         yield return Of(
+            "/api/fit/starting-parts",
+            new StartingPartsInput(DriveElement.Chain, new(0, 0), new(-640, 10))
+        );
+        yield return Of(
             "/api/fit/loop",
             new LoopFitInput(
                 DriveOf(null, Chain("520")),

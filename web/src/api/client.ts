@@ -59,6 +59,7 @@ export type WrappedWheel = Schemas['WrappedWheel']
 export type Point = Schemas['Point']
 export type Track = Schemas['Track']
 export type Adjuster = Schemas['Adjuster']
+export type StartingParts = Schemas['StartingParts']
 export type Idler = Schemas['Idler']
 export type LoopJoint = Schemas['LoopJoint']
 export type StockSpacer = Schemas['StockSpacer']
@@ -195,6 +196,8 @@ export const readRoadWheel = (body: RoadWheel, s: Signal = {}) =>
 
 export const loadKnownChain = (body: KnownChainInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/known-chain', { body, ...s }))
+export const startParts = (body: Schemas['StartingPartsInput'], s: Signal = {}) =>
+  answered(client.POST('/api/fit/starting-parts', { body, ...s }))
 export const listPracticeMachines = () => answered(client.GET('/api/set/practice-machines'))
 export const warm = (body: Schemas['ThermalTensionInput'], s: Signal = {}) =>
   answered(client.POST('/api/set/warmth', { body, ...s }))

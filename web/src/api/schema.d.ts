@@ -468,6 +468,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fit/starting-parts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startParts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fit/starting-adjuster": {
         parameters: {
             query?: never;
@@ -2161,6 +2177,10 @@ export interface components {
             vBelts: string[];
             hubGears: components["schemas"]["HubGearPattern"][];
             startingWheels: components["schemas"]["StartingWheels"][];
+            startingStages: components["schemas"]["Stage"][];
+            startingDrive: components["schemas"]["Drive"];
+            /** Format: int32 */
+            mostAlternatives: number;
             defaultWork: components["schemas"]["WorkCosts"];
         };
         /**
@@ -6458,6 +6478,31 @@ export interface components {
         };
         /** @description A first layout of the loop in view. */
         StartingLayoutQuestion: Record<string, never>;
+        /** @description Parts to begin with that somebody adds to a layout and then measures. Judgement: near where such a part usually is. */
+        StartingParts: {
+            /** @description Between the axles, on the back of the slack run; toothed for a chain. */
+            idler: components["schemas"]["Idler"];
+            /**
+             * Format: double
+             * @description Of one with teeth.
+             */
+            idlerTeeth: number;
+            /**
+             * Format: double
+             * @description Diameter of one without.
+             */
+            idlerMm: number;
+            /** @description Before the front wheel, upright. */
+            edge: components["schemas"]["ClearanceLimit"];
+            /** @description Its pivot a little behind the front wheel; hangs and comes up as much as a small motorcycle's. */
+            arm: components["schemas"]["SwingArm"];
+        };
+        /** @description What runs over a loop, and where its two axles stand. */
+        StartingPartsInput: {
+            medium: components["schemas"]["DriveElement"];
+            front: components["schemas"]["Point"];
+            rear: components["schemas"]["Point"];
+        };
         /** @description What wheels to look among first. */
         StartingSearchInput: {
             drive: components["schemas"]["Drive"];
@@ -7976,6 +8021,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LoopLayout"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    startParts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartingPartsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StartingParts"];
                 };
             };
             /** @description Bad Request */

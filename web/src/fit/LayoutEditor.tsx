@@ -1,17 +1,18 @@
 import { Button, Group, Modal, Select } from '@mantine/core'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
-import type { Adjuster, LoopLayout } from '../api/client'
+import { type Adjuster, type LoopLayout, startParts } from '../api/client'
 import { askFor } from '../api/evaluation'
 import { issueFor, sentenceOf } from '../api/issues'
+import { useComputed } from '../api/queries'
 import { ADJUSTER_CHOICES } from '../machine/adjusters'
 import editor from '../machine/MachineEditor.module.css'
+import { freshName } from '../machine/newParts'
 import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
 import { isToothed } from '../machine/words'
 import { QuantityField } from '../quantities/QuantityField'
 import { ArmFields, IdlerFields, LimitFields } from './LayoutPartFields'
-import { newIdler, newLimit } from './newLayoutParts'
 import { PlaceFields, TrackFields } from './PlaceFields'
 import type { Fit } from './useFit'
 
@@ -51,6 +52,12 @@ export default function LayoutEditor({
       setDraft((now) => ({ ...now, moving: other.moving }))
     },
   })
+  const { medium } = fit.loop
+  const parts = useComputed(
+    'starting-parts',
+    { medium, front: draft.front, rear: draft.rear },
+    startParts,
+  ).data
   return (
     <Modal
       opened
@@ -147,6 +154,7 @@ export default function LayoutEditor({
             idler={idler}
             moves={moves === idler.name}
             toothed={isToothed(fit.loop.medium)}
+            parts={parts}
             issue={(field) => issue(`idlers[${i}].${field}`)}
             onChange={(next) =>
               setDraft({
@@ -178,24 +186,22 @@ export default function LayoutEditor({
           arm={draft.swingArm ?? null}
           issue={(field) => issue(`swingArm.${field}`)}
           onChange={(swingArm) => setDraft({ ...draft, swingArm })}
-          start={() => ({
-            pivot: { xMm: Math.round(draft.front.xMm * 0.88 + draft.rear.xMm * 0.12), yMm: draft.front.yMm },
-            droopMm: 30,
-            bumpMm: 100,
-          })}
+          start={parts?.arm}
         />
         <Group mt="sm">
           <Button
             size="compact-sm"
             variant="default"
-            onClick={() => setDraft({ ...draft, idlers: [...draft.idlers, newIdler(draft, fit)] })}
+            disabled={!parts}
+            onClick={() => parts && setDraft({ ...draft, idlers: withFresh(draft.idlers, parts.idler) })}
           >
             Add an idler or a tensioner
           </Button>
           <Button
             size="compact-sm"
             variant="default"
-            onClick={() => setDraft({ ...draft, limits: [...(draft.limits ?? []), newLimit(draft)] })}
+            disabled={!parts}
+            onClick={() => parts && setDraft({ ...draft, limits: withFresh(draft.limits ?? [], parts.edge) })}
           >
             Add an edge to clear
           </Button>
@@ -218,3 +224,15 @@ export default function LayoutEditor({
     </Modal>
   )
 }
+
+/** One more, by a name that none of them has. */
+const withFresh = <T extends { name: string }>(all: T[], part: T): T[] => [
+  ...all,
+  {
+    ...part,
+    name: freshName(
+      all.map((p) => p.name),
+      part.name,
+    ),
+  },
+]

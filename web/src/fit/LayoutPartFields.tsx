@@ -1,6 +1,6 @@
 import { Button, Checkbox, Select, TextInput } from '@mantine/core'
 import type { ReactNode } from 'react'
-import type { ClearanceLimit, Idler, SwingArm } from '../api/client'
+import type { ClearanceLimit, Idler, StartingParts, SwingArm } from '../api/client'
 import editor from '../machine/MachineEditor.module.css'
 import { QuantityField } from '../quantities/QuantityField'
 import { PlaceFields } from './PlaceFields'
@@ -77,7 +77,8 @@ export function ArmFields({
   arm: SwingArm | null
   issue: (field: string) => ReactNode
   onChange: (arm: SwingArm | null) => void
-  start: () => SwingArm
+  /** Undefined until it is known. */
+  start: SwingArm | undefined
 }) {
   const travel = (key: 'droopMm' | 'bumpMm', label: string) =>
     arm && (
@@ -97,7 +98,8 @@ export function ArmFields({
         mt="sm"
         label="the rear axle swings on an arm"
         checked={arm !== null}
-        onChange={(event) => onChange(event.currentTarget.checked ? start() : null)}
+        disabled={!arm && !start}
+        onChange={(event) => onChange(event.currentTarget.checked ? (start ?? null) : null)}
       />
       {arm && (
         <div className={editor.row}>
@@ -120,6 +122,7 @@ export function IdlerFields({
   idler,
   moves,
   toothed,
+  parts,
   issue,
   onChange,
   onRemove,
@@ -127,6 +130,8 @@ export function IdlerFields({
   idler: Idler
   moves: boolean
   toothed: boolean
+  /** What one with teeth or without begins with; undefined until it is known. */
+  parts: StartingParts | undefined
   issue: (field: string) => ReactNode
   onChange: (idler: Idler) => void
   onRemove: () => void
@@ -187,7 +192,7 @@ export function IdlerFields({
             onChange({
               ...idler,
               isToothed: event.currentTarget.checked,
-              size: event.currentTarget.checked ? 11 : 40,
+              size: (event.currentTarget.checked ? parts?.idlerTeeth : parts?.idlerMm) ?? idler.size,
             })
           }
           error={issue('isToothed')}

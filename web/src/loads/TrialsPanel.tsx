@@ -5,6 +5,7 @@ import { useState } from 'react'
 import type { LoadsColumn, LoopAlternative, LoopSummary } from '../api/client'
 import { askFor, useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
+import { useDesignations } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { MEDIUM_WORDS } from '../machine/words'
 import { useUnits } from '../quantities/units'
@@ -13,8 +14,6 @@ import table from '../shell/table.module.css'
 import { AlternativeForm } from './AlternativeForm'
 import { FIGURES } from './figures'
 import type { Loads } from './useLoads'
-
-const MOST_ALTERNATIVES = 3
 
 /** An alternative in the form: one that is stored, by its place, or a new one. */
 interface Draft {
@@ -32,6 +31,7 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
     onSuccess: (alternative) => setDraft({ place: null, alternative }),
     onError: (error) => notifications.show({ color: 'red', message: sentenceOf(error) }),
   })
+  const most = useDesignations().data?.mostAlternatives ?? 0
   const stored = (card.machine.loads?.alternatives ?? []).filter(
     (a) => a.strength.loopKey === loads.loop.loopKey,
   )
@@ -115,7 +115,7 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
           onDone={() => setDraft(null)}
         />
       ) : (
-        beside.length < MOST_ALTERNATIVES && (
+        beside.length < most && (
           <div data-no-print>
             <Select
               size="xs"

@@ -1,6 +1,7 @@
 import { Button, Checkbox, Menu, Select, TextInput } from '@mantine/core'
 import type { Drive, LoopChoice, Stage } from '../api/client'
 import { issueFor } from '../api/issues'
+import { useDesignations } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
 import classes from './MachineEditor.module.css'
 import { newStage, STAGE_WORDS } from './newParts'
@@ -47,6 +48,11 @@ export function DriveForm({
     onChange({ ...drive, stages: drive.stages.map((s, k) => (k === i ? stage : s)) })
   const shafts = [input.shaft, ...drive.stages.map((s) => s.drivenShaft)]
   const keys = [drive, ...others].flatMap((d) => d.stages.map((s) => s.key))
+  const starts = useDesignations().data?.startingStages
+  const added = (kind: Stage['kind'], add: (stage: Stage) => void) => {
+    const start = starts?.find((s) => s.kind === kind)
+    if (start) add(newStage(start, drive, keys))
+  }
   const geared = drive.stages.some((s) => s.kind === 'gearbox' || s.kind === 'hubGear')
   return (
     <fieldset className={classes.drive}>
@@ -155,7 +161,7 @@ export function DriveForm({
           }
           onChoice={onFitted}
           onRemove={() => onChange(without(drive, i))}
-          onInsert={(kind) => onChange(insertedBefore(drive, i, newStage(kind, drive, keys)))}
+          onInsert={(kind) => added(kind, (stage) => onChange(insertedBefore(drive, i, stage)))}
           moves={[
             { label: 'Earlier', why: i === 0 ? 'It is the first.' : whyNotSwapped(drive, i - 1), at: i - 1 },
             { label: 'Later', why: whyNotSwapped(drive, i), at: i },
@@ -191,7 +197,9 @@ export function DriveForm({
             {(Object.keys(STAGE_WORDS) as Stage['kind'][]).map((kind) => (
               <Menu.Item
                 key={kind}
-                onClick={() => onChange({ ...drive, stages: [...drive.stages, newStage(kind, drive, keys)] })}
+                onClick={() =>
+                  added(kind, (stage) => onChange({ ...drive, stages: [...drive.stages, stage] }))
+                }
               >
                 {STAGE_WORDS[kind]}
               </Menu.Item>

@@ -17,7 +17,8 @@ const KINDS = Object.entries(KIND_WORDS).map(([value, label]) => ({ value, label
 export default function MachineEditor({ card, onClose }: { card: MachineCard; onClose: () => void }) {
   const [machine, setMachine] = useState(card.machine)
   const [fitted, setFitted] = useState<LoopChoice[]>(card.fitted.loops)
-  const wheels = wheelsOf(machine.drives, fitted, useDesignations().data?.startingWheels ?? [])
+  const known = useDesignations().data
+  const wheels = wheelsOf(machine.drives, fitted, known?.startingWheels ?? [])
   const { store, error, isPending, dialog } = useMachineSave(card, onClose)
   const body = {
     machine,
@@ -94,7 +95,14 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
           mt="sm"
           size="compact-sm"
           variant="default"
-          onClick={() => setMachine({ ...machine, drives: [...machine.drives, newDrive(machine.drives)] })}
+          disabled={!known}
+          onClick={() =>
+            known &&
+            setMachine({
+              ...machine,
+              drives: [...machine.drives, newDrive(known.startingDrive, machine.drives)],
+            })
+          }
         >
           Add a drive
         </Button>

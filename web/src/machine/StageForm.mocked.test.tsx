@@ -4,8 +4,7 @@ import { useState } from 'react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import * as api from '../api/client'
 import { show } from '../testing'
-import { benchOf, driveOf } from './bench.testing'
-import { newStage } from './newParts'
+import { benchOf, driveOf, GEARBOX, PAIR, PLANETARY } from './bench.testing'
 import { StageForm } from './StageForm'
 
 vi.mock('../api/client', async (original) => ({
@@ -25,6 +24,9 @@ beforeEach(() => {
       { medium: 'chain', standard: '520', frontSize: 15, rearSize: 45 },
       { medium: 'vBelt', standard: 'A', frontSize: 100, rearSize: 250 },
     ],
+    startingStages: [PAIR, GEARBOX, PLANETARY],
+    startingDrive: driveOf(),
+    mostAlternatives: 3,
     defaultWork: {
       frontMinutes: 25,
       frontMoney: 0,
@@ -65,7 +67,6 @@ function Form({ start, error = null }: { start: api.Stage; error?: unknown }) {
   )
 }
 const chain = driveOf().stages[0] as api.Stage
-const start = (kind: api.Stage['kind']) => newStage(kind, driveOf(), [])
 const choose = async (label: string, option: string) => {
   await userEvent.click(await screen.findByRole('combobox', { name: label }))
   await userEvent.click(await screen.findByRole('option', { name: option }))
@@ -118,7 +119,7 @@ describe('a stage in the editor', () => {
   })
 
   it('reads the ratios of a new gearbox set as they are typed, and keeps the last good ones', () => {
-    show(<Form start={start('gearbox')} />)
+    show(<Form start={GEARBOX} />)
     const field = screen.getByLabelText('Ratios, first gear first')
     fireEvent.change(field, { target: { value: '2.5 37/14' } })
     expect(stage).toMatchObject({ set: { reductions: [2.5, 2.642857] } })
@@ -128,7 +129,7 @@ describe('a stage in the editor', () => {
   })
 
   it('takes a shared gearbox set as it is', async () => {
-    show(<Form start={start('gearbox')} />)
+    show(<Form start={GEARBOX} />)
     await choose('Gearbox set', 'shared five')
     expect(stage).toMatchObject({ set: { id: 3, version: 2, reductions: [3, 2, 1.5, 1.2, 1] } })
     expect(screen.queryByLabelText('Ratios, first gear first')).toBeNull()
@@ -138,12 +139,12 @@ describe('a stage in the editor', () => {
   })
 
   it('edits pair and planetary', () => {
-    show(<Form start={start('fixedPair')} />)
+    show(<Form start={PAIR} />)
     fireEvent.change(screen.getByLabelText('Driving teeth'), { target: { value: '28' } })
     fireEvent.change(screen.getByLabelText('Driven teeth'), { target: { value: '76' } })
     expect(stage).toMatchObject({ driverTeeth: 28, drivenTeeth: 76 })
     cleanup()
-    show(<Form start={start('planetary')} />)
+    show(<Form start={PLANETARY} />)
     fireEvent.change(screen.getByLabelText('Sun teeth'), { target: { value: '20' } })
     expect(stage).toMatchObject({ sunTeeth: 20, ringTeeth: 72 })
   })

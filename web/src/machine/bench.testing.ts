@@ -137,3 +137,29 @@ export function benchOf(part: Partial<Workbench> = {}): Workbench {
     ...part,
   }
 }
+
+const added = { key: 'added', name: 'added', drivingShaft: 'crankshaft', drivenShaft: 'out' }
+
+/** A pair of gears. */
+export const PAIR: Drive['stages'][number] = {
+  ...added,
+  kind: 'fixedPair',
+  driverTeeth: 20,
+  drivenTeeth: 40,
+  meshing: 'externalGears',
+}
+
+export const GEARBOX: Drive['stages'][number] = {
+  ...added,
+  kind: 'gearbox',
+  set: { id: 0, version: 0, name: 'New set', reductions: [2.5, 1.5, 1], turnsRound: true, note: null },
+}
+
+export const PLANETARY: Drive['stages'][number] = {
+  ...added,
+  kind: 'planetary',
+  sunTeeth: 18,
+  ringTeeth: 72,
+  held: 'ring',
+  input: 'sun',
+}

@@ -1,6 +1,6 @@
 import type { Drive, Stage } from '../api/client'
 
-/** Starting values of a part that a person adds; each is corrected in the form. */
+/** Names and places of a part that a person adds; what it begins with is the core's to say. */
 
 export const STAGE_WORDS: Record<Stage['kind'], string> = {
   fixedPair: 'fixed pair (primary, reduction gears)',
@@ -10,77 +10,27 @@ export const STAGE_WORDS: Record<Stage['kind'], string> = {
   loop: 'chain or belt loop',
 }
 
-function freshName(taken: string[], base: string): string {
+export function freshName(taken: string[], base: string): string {
   if (!taken.includes(base)) return base
   for (let i = 2; ; i++) if (!taken.includes(`${base} ${i}`)) return `${base} ${i}`
 }
 
-export function newStage(kind: Stage['kind'], drive: Drive, keys: string[]): Stage {
-  const drivingShaft = drive.stages.at(-1)?.drivenShaft ?? drive.input.shaft
+/** @param start What such a stage begins with. */
+export function newStage(start: Stage, drive: Drive, keys: string[]): Stage {
   const shafts = [drive.input.shaft, ...drive.stages.map((s) => s.drivenShaft)]
-  const base = {
-    key: freshName(keys, kind === 'loop' ? 'loop' : kind),
-    name: kind === 'fixedPair' ? 'reduction' : kind === 'hubGear' ? 'hub gear' : kind,
-    drivingShaft,
+  return {
+    ...start,
+    key: freshName(keys, start.kind),
+    drivingShaft: drive.stages.at(-1)?.drivenShaft ?? drive.input.shaft,
     drivenShaft: freshName(shafts, 'shaft'),
-  }
-  switch (kind) {
-    case 'fixedPair':
-      return { kind, ...base, driverTeeth: 20, drivenTeeth: 40, meshing: 'externalGears' }
-    case 'gearbox':
-      return {
-        kind,
-        ...base,
-        set: {
-          id: 0,
-          version: 0,
-          name: 'New gearbox set',
-          reductions: [2.5, 1.5, 1],
-          turnsRound: true,
-          note: null,
-        },
-      }
-    case 'hubGear':
-      return {
-        kind,
-        ...base,
-        hubName: 'hub gear',
-        speedFactors: [0.75, 1, 1.333],
-        smallestPrimaryRatio: null,
-      }
-    case 'planetary':
-      return { kind, ...base, sunTeeth: 18, ringTeeth: 72, held: 'ring', input: 'sun' }
-    case 'loop':
-      return {
-        kind,
-        ...base,
-        medium: 'chain',
-        standard: '520',
-        course: 'open',
-        slipFraction: 0,
-        frontMounting: null,
-        rearMounting: null,
-        largestRear: null,
-        smallestFront: null,
-        rearIsSplit: false,
-      }
   }
 }
 
-export function newDrive(drives: Drive[]): Drive {
+/** @param start What a drive begins with. */
+export function newDrive(start: Drive, drives: Drive[]): Drive {
   const key = freshName(
     drives.map((d) => d.key),
-    'drive',
+    start.name,
   )
-  return {
-    key,
-    name: key,
-    mirrors: null,
-    input: { shaft: 'motor', kind: 'motor', lowSpeedRpm: 300, limitSpeedRpm: 3000, crankLengthMm: null },
-    stages: [],
-    outputs: [{ name: `${key} wheel`, shaft: 'motor', onRoad: true, roadWheel: null }],
-    gearsInterchangeable: true,
-    speedPickup: 'none',
-    speedometerErrorPercent: 0,
-  }
+  return { ...start, key, name: key, outputs: start.outputs.map((o) => ({ ...o, name: `${key} ${o.name}` })) }
 }

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import type { Drive } from '../api/client'
-import { driveOf } from './bench.testing'
+import { driveOf, PAIR } from './bench.testing'
 import { newStage } from './newParts'
 import { insertedBefore, swapped, whyNotSwapped, without } from './stageOrder'
 
 /** in –a→ one –b→ two –c→ out, with a wheel on the last shaft. */
 const stage = (key: string, from: string, to: string) => ({
-  ...newStage('fixedPair', driveOf(), []),
+  ...newStage(PAIR, driveOf(), []),
   key,
   name: key,
   drivingShaft: from,
