@@ -19,7 +19,7 @@ public sealed class StartingPartsTests
         LoopLayout layout = new(loop.Key, Turning.Clockwise, new(0, 0), new(-640, 0), [], null);
         StartingParts parts = StartingParts.At(new(loop.Medium, layout.Front, layout.Rear));
         LoopLayout with = layout with { Idlers = [parts.Idler], SwingArm = parts.Arm, Limits = [parts.Edge] };
-        MachineRules.Check(draft.Machine with { Layouts = [with] }, draft.Fitted);
+        MachineRules.Check(draft.Machine with { Name = "Tried", Layouts = [with] }, draft.Fitted);
         Assert.Equal(loop.Medium == DriveElement.Chain, parts.Idler.IsToothed);
         Assert.Equal(parts.Idler.IsToothed ? parts.IdlerTeeth : parts.IdlerMm, parts.Idler.Size);
         // Half-way, and the pivot nearer to the front wheel than to the rear.
@@ -43,7 +43,7 @@ public sealed class StartingPartsTests
                 Outputs = [StartingStages.Drive.Outputs[0] with { Shaft = "wheel" }],
             };
             LoopChoice[] fitted = stage is Loop loop
-                ? [new("added", StartingWheels.All.First(w => w.Medium == loop.Medium).FrontSize, 45)]
+                ? [new("added", StartingWheels.All.First(w => w.Medium == loop.Medium).FrontSize, 45, null)]
                 : [];
             MachineDraft draft = StartingMachines.For(MachineKind.Other);
             MachineRules.Check(draft.Machine with { Name = "Tried", Drives = [drive] }, fitted);
