@@ -1,3 +1,5 @@
+using Wendrak.Core.Quantities;
+
 namespace Wendrak.Core.Gearing;
 
 /// <summary>An aim that is remembered, with what was tried against it.</summary>
@@ -52,7 +54,7 @@ public static class NearestAim
     public static NearestAimResult Of(NearestAimInput input)
     {
         DriveTrain train = new(input.Drive, input.Loops);
-        double wanted = MiddleFinal(train, input, input.Target);
+        double wanted = Refusal.Renamed("Aim.", "Target.", () => MiddleFinal(train, input, input.Target));
         List<AimMatch> matches = [];
         foreach (RememberedAim aim in input.Remembered)
         {

@@ -56,8 +56,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
     /// <exception cref="Core.Quantities.InvalidInputException">The store would refuse it.</exception>
     public async Task<IReadOnlyList<FollowUpTask>?> FollowUpsAfterAsync(MachineDraft draft)
     {
-        draft = draft with { Machine = MachineReconciling.ToDrives(draft.Machine) };
-        MachineRules.Check(draft);
+        draft = MachineReconciling.Checked(draft);
         if (await FindAsync(draft.Machine.Id) is not { } now)
             return null;
         Setup next = now.Fitted with
@@ -79,8 +78,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
         MachineChange change = MachineChange.OtherParts
     )
     {
-        draft = draft with { Machine = MachineReconciling.ToDrives(draft.Machine) };
-        MachineRules.Check(draft);
+        draft = MachineReconciling.Checked(draft);
         return log.CommitAsync(
             who,
             $"changed {draft.Machine.Name}",

@@ -1,7 +1,9 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Loads;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Records;
 using Wendrak.Core.Shafts;
+using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tests.Records;
@@ -59,5 +61,31 @@ public sealed class MachineReconcilingTests
         Assert.Equal(Measured.Layouts, same.Layouts);
         Assert.Equal(Measured.Shafts![0].Sprockets, Assert.Single(same.Shafts!).Sprockets);
         Assert.Null(MachineReconciling.ToDrives(Measured with { Shafts = null, Layouts = null }).Shafts);
+    }
+
+    /// <summary>What goes with a removed loop leaves its list shorter: a refusal still names the place that was sent.</summary>
+    [Fact]
+    public void A_refusal_names_the_place_as_it_was_sent()
+    {
+        IReadOnlyList<LoopChoice> fitted = StartingMachines.For(MachineKind.Motorcycle).Fitted;
+        ShaftWidths good = Measured.Shafts![0];
+        SprocketOnShaft gone = good.Sprockets[0] with { LoopKey = "gone" };
+        ShaftWidths bad = good with { Sprockets = [gone, good.Sprockets[0] with { HubWidthMm = 0 }] };
+        LoopLayout layout = Measured.Layouts![0];
+        LoopSetting setting = new(layout.LoopKey, new(AdjusterKind.FixedCentres));
+        LoopStrength strength = new(layout.LoopKey);
+        Machine sent = Measured with
+        {
+            Name = "Sent",
+            Shafts = [good with { Sprockets = [gone] }, bad],
+            Layouts = [layout with { LoopKey = "gone" }, layout with { Front = new(double.NaN, 0) }],
+            Settings = [setting with { LoopKey = "gone" }, setting with { Bias = 2 }],
+            Loads = new([], [strength with { LoopKey = "gone" }, strength with { Strands = 0 }]),
+        };
+        string[] fields = [.. Refusals.Of(() => MachineReconciling.Checked(new(sent, fitted))).Select(i => i.Field)];
+        Assert.Contains("Machine.Shafts[1].Sprockets[1].HubWidthMm", fields);
+        Assert.Contains("Machine.Layouts[1].Front.XMm", fields);
+        Assert.Contains("Machine.Settings[1].Bias", fields);
+        Assert.Contains("Machine.Loads.Strengths[1].Strands", fields);
     }
 }

@@ -84,7 +84,7 @@ public sealed class MachineRulesTests
     {
         MachineFile file = MachineFile.Of(Bike(), [Fitted()], []);
         Refusals.Names("Format", () => (file with { Format = "something" }).Check());
-        Refusals.Names("FormatVersion", () => (file with { FormatVersion = 3 }).Check());
+        Refusals.Names("FormatVersion", () => (file with { FormatVersion = MachineFile.NewestVersion + 1 }).Check());
     }
 
     [Fact]
