@@ -101,7 +101,7 @@ public sealed record RoundResult(
             round.GapMm,
             low is null ? FeltGrades.Of(round) : null,
             window is null || low is not double l || high is not double h ? null : window.Holds(scale, l, h),
-            [.. round.Readings.Select(r => scale.Of(r) is { } t ? window?.HoldsOne(scale, t.Value) : null)]
+            [.. round.Readings.Select(r => scale.Of(r) is { } t ? window?.HoldsOne(scale, t.Value, high) : null)]
         )
         {
             SpreadSigma = Math.Sqrt(Square(lowest?.Sigma) + Square(highest?.Sigma)),

@@ -29,9 +29,10 @@ public sealed record TensionWindow(double Low, double High, WindowOrigin Origin,
     internal bool Holds(TightnessScale scale, double loosest, double tightest) =>
         tightest <= High + Least && loosest >= LoosestAllowed(scale) - Least && tightest >= Low - Least;
 
-    /// <summary>Whether one position is inside by itself.</summary>
-    internal bool HoldsOne(TightnessScale scale, double tightness) =>
-        tightness <= High + Least && tightness >= LoosestAllowed(scale) - Least;
+    /// <summary>Whether one position is inside: one looser than the window only beside a tight place that lies in it.</summary>
+    /// <param name="tightest">Of its round; null where nothing tells it.</param>
+    internal bool HoldsOne(TightnessScale scale, double tightness, double? tightest) =>
+        tightness <= High + Least && tightness >= (tightest >= Low - Least ? LoosestAllowed(scale) : Low) - Least;
 
     /// <summary>What the loosest position may have.</summary>
     internal double LoosestAllowed(TightnessScale scale)

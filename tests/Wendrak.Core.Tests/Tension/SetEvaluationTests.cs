@@ -379,4 +379,17 @@ public sealed class SetEvaluationTests
         SetRound push = new(0, 0, LockState.Nipped, [new(ReadingMethod.Push, 5)]);
         Refusals.Names("Rounds[0].Readings[0].ForceN", () => SetEvaluation.Of(Belt(push)));
     }
+
+    /// <summary>Where the tight place is too loose, no place is called inside: the drawing says what the verdict says.</summary>
+    [Fact]
+    public void A_place_looser_than_the_window_is_inside_only_beside_a_tight_one_in_it()
+    {
+        double most = SetEvaluation.Of(Chain(Played(0, 40, 40, 40, 40))).WindowLooseReading!.Value;
+        RoundResult Of(double tight) =>
+            SetEvaluation.Of(Chain(Played(0, most + 4, tight, most + 3, most + 3))).Rounds[0];
+        RoundResult loose = Of(most + 2);
+        Assert.Equal((false, 4), (loose.IsInside!.Value, loose.Inside.Count(i => i == false)));
+        RoundResult spread = Of(most - 2);
+        Assert.Equal((true, 4), (spread.IsInside!.Value, spread.Inside.Count(i => i == true)));
+    }
 }
