@@ -129,7 +129,7 @@ public sealed record EvaluationAnswer
     public Part<LoopDrawingFiles>? Drawing { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
-    public Part<LoopLayout>? StartingLayout { get; init; }
+    public Part<StartingLayoutAnswer>? StartingLayout { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<AdjusterOnLayout>? StartingAdjuster { get; init; }

@@ -69,6 +69,9 @@ public sealed record StackWorkingsQuestion(
 /// <summary>A first layout of the loop in view.</summary>
 public sealed record StartingLayoutQuestion;
 
+/// <param name="Setting">How the loop is set, as it goes with that layout; null where nobody said.</param>
+public sealed record StartingLayoutAnswer(LoopLayout Layout, LoopSetting? Setting);
+
 /// <summary>An adjuster of another kind to begin with.</summary>
 /// <param name="Now">As it is drafted; null for what is stored.</param>
 /// <param name="Layout">That it is to move a wheel of; null where it is only said what is turned.</param>
@@ -206,8 +209,24 @@ internal static class FitAnswers
             )
         );
 
-    public static LoopLayout Starting(MachineInView view) =>
-        StartingLayout.Of(view.Drive, view.ChoiceOf(view.AnyLoop), view.Machine.Kind);
+    /// <summary>Moved by what somebody said it is set by, else by what is usual for such a machine.</summary>
+    public static StartingLayoutAnswer Starting(MachineInView view)
+    {
+        (Loop loop, LoopChoice choice) = (view.AnyLoop, view.ChoiceOf(view.AnyLoop));
+        LoopLayout usual = StartingLayout.Of(view.Drive, choice, view.Machine.Kind);
+        if (view.Machine.Settings?.FirstOrDefault(s => s.LoopKey == loop.Key) is not { } setting)
+            return new(usual, null);
+        bool wantsIdler = setting.Adjuster.Kind == AdjusterKind.SprungArm;
+        LoopLayout still = usual with
+        {
+            Moving = null,
+            Idlers = wantsIdler ? [StartingParts.At(new(loop.Medium, usual.Front, usual.Rear)).Idler] : [],
+        };
+        AdjusterOnLayout set = StartingAdjuster.Of(
+            new(view.Drive, choice, still, setting.Adjuster.Kind, null, setting.Adjuster)
+        );
+        return new(still with { Moving = set.Moving }, setting with { Adjuster = set.Adjuster });
+    }
 
     public static AdjusterOnLayout AdjusterFor(MachineInView view, StartingAdjusterQuestion asked)
     {

@@ -27,9 +27,6 @@ public static class StartingAdjuster
     // Room to either side; common practice: a slot takes up about one pitch each way.
     private const double RoomMm = 20;
 
-    // Offset of an eccentric; judgement, of the usual 5 to 12 mm.
-    private const double EccentricMm = 8;
-
     /// <summary>
     /// Its track starts where the loop is slackest and ends where it is tightest, so that a travel means the same for every kind.
     /// A track that the same wheel has already, and that is of the right shape, is kept.
@@ -39,7 +36,9 @@ public static class StartingAdjuster
     {
         new Guard().OneOf(nameof(input.Kind), input.Kind).ThrowIfAny();
         Adjuster adjuster = (input.Now ?? new(input.Kind)).As(input.Kind);
-        return new(adjuster, MovingBy(adjuster, input));
+        MovingWheel? moving = MovingBy(adjuster, input);
+        // From here on the layout says how far it is off its middle.
+        return new(moving is { Track: ArcTrack } ? adjuster with { EccentricMm = null } : adjuster, moving);
     }
 
     private static MovingWheel? MovingBy(Adjuster adjuster, StartingAdjusterInput input)
@@ -64,7 +63,7 @@ public static class StartingAdjuster
         Point tighter = Tighter(wheels, at, still.Turning, loop.Loop.Course);
         Point here = wheels[at].Centre;
         return adjuster.IsEccentric
-            ? new(wheel, new ArcTrack(here, EccentricMm, DegreesOf(-1.0 * tighter), 180))
+            ? new(wheel, new ArcTrack(here, adjuster.EccentricOffset, DegreesOf(-1.0 * tighter), 180))
             : new(wheel, new LineTrack(here - RoomMm * tighter, here + RoomMm * tighter));
     }
 

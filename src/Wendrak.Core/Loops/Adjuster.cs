@@ -175,7 +175,7 @@ public sealed record Adjuster(
                 "Say at Fit first that the wheel is set by an eccentric: there it goes along a slot."
             )
             .That(
-                EccentricMm is null || moving is not { Track: ArcTrack },
+                EccentricMm is null || !IsEccentric || moving is not { Track: ArcTrack },
                 nameof(EccentricMm),
                 "laid_out",
                 "Leave it out: Fit says how far the axle is off the middle of the eccentric."

@@ -193,7 +193,7 @@ public sealed class MachineEvaluationTests
         StoredMachine stored = StoredMachine.Of(winch, new(2026, 11, 28));
         Loop belt = MachineRules.LoopsOf(winch.Machine).First();
         EvaluationScope scope = new([belt.Key]);
-        LoopLayout layout = stored.Ask(new() { StartingLayout = new() }, scope).StartingLayout!.Answer!;
+        LoopLayout layout = stored.Ask(new() { StartingLayout = new() }, scope).StartingLayout!.Answer!.Layout;
         LoopChoice fitted = winch.Fitted[0];
         EvaluationAnswer answer = stored.Ask(
             new() { Fit = new(Layout: layout) },

@@ -2326,7 +2326,7 @@ export interface components {
             rail?: null | components["schemas"]["PartOfRailResult"];
             stackWorkings?: null | components["schemas"]["PartOfIReadOnlyListOfWorking"];
             drawing?: null | components["schemas"]["PartOfLoopDrawingFiles"];
-            startingLayout?: null | components["schemas"]["PartOfLoopLayout"];
+            startingLayout?: null | components["schemas"]["PartOfStartingLayoutAnswer"];
             startingAdjuster?: null | components["schemas"]["PartOfAdjusterOnLayout"];
             loads?: null | components["schemas"]["PartOfLoopLoadsResult"];
             mends?: null | components["schemas"]["PartOfIReadOnlyListOfCheckMends"];
@@ -4533,15 +4533,6 @@ export interface components {
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
-        PartOfLoopLayout: {
-            answer: null | components["schemas"]["LoopLayout"];
-            /**
-             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
-             *     it is stored is named where it would stand there.
-             */
-            refused?: null | components["schemas"]["InputIssue"][];
-        };
-        /** @description What was known, or why not: one of both. */
         PartOfLoopLoadsResult: {
             answer: null | components["schemas"]["LoopLoadsResult"];
             /**
@@ -4652,6 +4643,15 @@ export interface components {
         /** @description What was known, or why not: one of both. */
         PartOfSideMatchAnswer: {
             answer: null | components["schemas"]["SideMatchAnswer"];
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfStartingLayoutAnswer: {
+            answer: null | components["schemas"]["StartingLayoutAnswer"];
             /**
              * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
              *     it is stored is named where it would stand there.
@@ -6468,6 +6468,10 @@ export interface components {
         /** @description A chain or belt of another kind to begin with. */
         StartingAlternativeQuestion: {
             medium: components["schemas"]["DriveElement"];
+        };
+        StartingLayoutAnswer: {
+            layout: components["schemas"]["LoopLayout"];
+            setting: null | components["schemas"]["LoopSetting"];
         };
         /** @description A drive and the wheels of one of its loops, to begin that loop's layout from. */
         StartingLayoutInput: {

@@ -11,9 +11,14 @@ import type { Fit } from './useFit'
 export function NoLayout({ bench, fit }: { bench: Workbench; fit: Fit }) {
   const { machine, fitted } = bench.card
   const start = useChange(async () => {
-    const layout = await askFor(bench.subject, 'startingLayout', {})
+    const { layout, setting } = await askFor(bench.subject, 'startingLayout', {})
+    const others = (machine.settings ?? []).filter((s) => s.loopKey !== layout.loopKey)
     return changeMachine({
-      machine: { ...machine, layouts: [...(machine.layouts ?? []), layout] },
+      machine: {
+        ...machine,
+        layouts: [...(machine.layouts ?? []), layout],
+        settings: setting ? [...others, setting] : machine.settings,
+      },
       fitted: fitted.loops,
       fittedVersion: fitted.version,
     })
