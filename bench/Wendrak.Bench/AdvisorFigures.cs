@@ -16,7 +16,7 @@ internal static class AdvisorFigures
         foreach ((string name, SetInput loop, PracticeInstrument instrument) in InstrumentCases.All)
         {
             long started = Stopwatch.GetTimestamp();
-            PracticeRun[] runs = [.. Enumerable.Range(0, Drives).Select(s => PracticeRuns.Of(s, loop, instrument))];
+            PracticeRun[] runs = [.. Enumerable.Range(0, Drives).Select(s => PracticeRuns.Run(s, loop, instrument))];
             double ms = Stopwatch.GetElapsedTime(started).TotalMilliseconds / Drives;
             int[] rounds = [.. runs.Select(r => r.Rounds).Order()];
             int done = runs.Count(r => r.End == NextStep.Done);

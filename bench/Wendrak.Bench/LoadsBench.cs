@@ -16,10 +16,10 @@ public class LoadsBench
     private readonly LoadsInput _poor = Chain(9, 27);
 
     [Benchmark(Description = "a chain at four operating points")]
-    public LoopLoadsResult Fine() => LoopLoads.Of(_chain);
+    public LoopLoadsResult Fine() => LoopLoads.Evaluate(_chain);
 
     [Benchmark(Description = "what would mend a poor one")]
-    public IReadOnlyList<CheckMends> Mends() => LoadMends.Of(_poor);
+    public IReadOnlyList<CheckMends> Mends() => LoadMends.Find(_poor);
 
     private static LoadsInput Chain(double front, double rear)
     {

@@ -14,13 +14,13 @@ public class LoopFitBench
     private readonly LoopCombinationsInput _belt = Belt();
 
     [Benchmark(Description = "one loop in its slot")]
-    public LoopFitResult Fit() => LoopFit.Of(_chain);
+    public LoopFitResult Fit() => LoopFit.Evaluate(_chain);
 
     [Benchmark(Description = "21 pairs around it")]
-    public NeighbourPairsResult Neighbours() => NeighbourPairs.Of(_chain);
+    public NeighbourPairsResult Neighbours() => NeighbourPairs.Find(_chain);
 
     [Benchmark(Description = "21 × 25 wheels, every length")]
-    public LoopCombinationsResult Combinations() => LoopCombinations.Of(_belt);
+    public LoopCombinationsResult Combinations() => LoopCombinations.Find(_belt);
 
     private static LoopFitInput Chain()
     {

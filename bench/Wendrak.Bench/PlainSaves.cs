@@ -19,7 +19,7 @@ internal static class PlainSaves
     {
         await using SqliteConnection connection = database.Open();
         await using SqliteTransaction transaction = connection.BeginTransaction();
-        byte[] hash = BodyHash.Of("bare", id, version, 1, body);
+        byte[] hash = BodyHash.Compute("bare", id, version, 1, body);
         var row = new
         {
             id,
@@ -76,7 +76,7 @@ internal static class PlainSaves
                 machineId,
                 key = $"{id}",
                 body,
-                hash = BodyHash.Of("readingTaken", id, 1, 1, body),
+                hash = BodyHash.Compute("readingTaken", id, 1, 1, body),
                 At,
             },
             transaction

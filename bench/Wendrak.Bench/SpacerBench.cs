@@ -16,10 +16,10 @@ public class SpacerBench
     private readonly SpacerStacksInput _oneRow = Shaft(new SprocketOnShaft("a", WheelSide.Front, 18, 9, 20, false));
 
     [Benchmark(Description = "two rows that can be turned, 32 spacers of 7 thicknesses")]
-    public SpacerStacksResult TwoRowsOnAShaft() => SpacerStacks.Of(_twoRows);
+    public SpacerStacksResult TwoRowsOnAShaft() => SpacerStacks.Find(_twoRows);
 
     [Benchmark(Description = "one row, the same drawer")]
-    public SpacerStacksResult OneRowOnAShaft() => SpacerStacks.Of(_oneRow);
+    public SpacerStacksResult OneRowOnAShaft() => SpacerStacks.Find(_oneRow);
 
     private static SpacerStacksInput Shaft(params SprocketOnShaft[] hubs)
     {

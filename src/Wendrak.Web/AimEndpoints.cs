@@ -9,16 +9,23 @@ public static class AimEndpoints
     public static void MapAims(this IEndpointRouteBuilder app)
     {
         RouteGroupBuilder aims = app.MapStored("/api", "Aims");
-        aims.MapGet("/machines/{id:long}/aims", ListAsync).WithName("listAims");
-        aims.MapPost("/machines/{id:long}/aims", AddAsync).WithName("addAim");
-        aims.MapPut("/aims/{id:long}", ChangeAsync).WithName("changeAim");
-        aims.MapDelete("/aims/{id:long}", RemoveAsync).WithName("removeAim");
+        aims.MapGet("/machines/{id:long}/aims", ListAsync).WithName("listAims").WithSummary("Aims of a machine");
+        aims.MapPost("/machines/{id:long}/aims", AddAsync).WithName("addAim").WithSummary("Keeps an aim");
+        aims.MapPut("/aims/{id:long}", ChangeAsync).WithName("changeAim").WithSummary("Changes an aim");
+        aims.MapDelete("/aims/{id:long}", RemoveAsync)
+            .WithName("removeAim")
+            .WithSummary("Removes an aim; undo brings it back");
     }
 
-    private static async Task<Ok<IReadOnlyList<Aim>>> ListAsync(long id, AimStore store) =>
-        TypedResults.Ok(await store.ListAsync(id));
+    private static async Task<Ok<IReadOnlyList<Aim>>> ListAsync(
+        long id,
+        AimStore store,
+        HttpContext context,
+        long? after = null,
+        int? most = null
+    ) => TypedResults.Ok(ListPart.Take(await store.ListAsync(id), t => t.Id, after, most, context));
 
-    private static async Task<Results<Ok<Aim>, NotFound>> AddAsync(
+    private static async Task<Results<Created<Aim>, NotFound>> AddAsync(
         long id,
         Aim aim,
         AimStore store,
@@ -26,7 +33,7 @@ public static class AimEndpoints
         CancellationToken ct
     ) =>
         await store.AddAsync(context.Who(), aim with { MachineId = id }, ct) is { } added
-            ? TypedResults.Ok(added)
+            ? TypedResults.Created($"/api/aims/{added.Id}", added)
             : TypedResults.NotFound();
 
     private static async Task<Ok<Aim>> ChangeAsync(

@@ -8,12 +8,15 @@ namespace Wendrak.Web;
 
 /// <summary>A backup that is there.</summary>
 /// <param name="Name">Of its file, in the backups of the data folder.</param>
+/// <param name="At">When it was made.</param>
 public sealed record BackupMade(string Name, DateTimeOffset At);
 
 /// <summary>A backup to go back to, among those that were made by themselves.</summary>
+/// <param name="Name">Of the backup’s file, without a folder.</param>
 public sealed record BackupName(string Name);
 
 /// <summary>A backup that was looked through and is to be restored.</summary>
+/// <param name="Token">Of the backup that was looked through.</param>
 public sealed record RestoreToken(string Token);
 
 public static class BackupEndpoints
@@ -21,27 +24,36 @@ public static class BackupEndpoints
     public static void MapBackups(this IEndpointRouteBuilder app)
     {
         RouteGroupBuilder backups = app.MapStored("/api/backups", "Backups");
-        backups.MapGet("/", List).WithName("listBackups");
+        backups.MapGet("/", List).WithName("listBackups").WithSummary("Backups that are kept");
         backups
             .MapGet("/whole", WholeAsync)
             .WithName("downloadBackup")
+            .WithSummary("All data as one backup file")
             .Produces<Stream>(contentType: "application/zip");
         backups
             .MapGet("/open", OpenAsync)
             .WithName("downloadWorkshop")
+            .WithSummary("All data in open formats: JSON and CSV in one archive")
             .Produces<Stream>(contentType: "application/zip");
         backups
             .MapPost("/preview", PreviewAsync)
             .Accepts<Stream>("application/octet-stream")
             .WithMetadata(new RequestSizeLimitAttribute(RequestLimits.MostBackupBytes))
-            .WithName("previewRestore");
-        backups.MapPost("/preview-kept", PreviewKept).WithName("previewKeptBackup");
-        backups.MapPost("/restore", RestoreAsync).WithName("restoreBackup");
+            .WithName("previewRestore")
+            .WithSummary("What a backup that is sent would bring back and take away");
+        backups
+            .MapPost("/preview-kept", PreviewKept)
+            .WithName("previewKeptBackup")
+            .WithSummary("The same of a backup that is kept");
+        backups
+            .MapPost("/restore", RestoreAsync)
+            .WithName("restoreBackup")
+            .WithSummary("Goes back to a backup; what is there is put aside");
     }
 
     private static Ok<List<BackupMade>> List(Database database) =>
         TypedResults.Ok(
-            Backups.Of(database.Folder).Select(m => new BackupMade(Path.GetFileName(m.File), m.At)).ToList()
+            Backups.List(database.Folder).Select(m => new BackupMade(Path.GetFileName(m.File), m.At)).ToList()
         );
 
     private static async Task<PhysicalFileHttpResult> WholeAsync(
@@ -87,7 +99,7 @@ public static class BackupEndpoints
         Database database,
         Restoring restoring
     ) =>
-        Backups.Of(database.Folder).FirstOrDefault(m => Path.GetFileName(m.File) == asked.Name) is { } made
+        Backups.List(database.Folder).FirstOrDefault(m => Path.GetFileName(m.File) == asked.Name) is { } made
             ? TypedResults.Ok(Staged(restoring, made.File))
             : TypedResults.NotFound();
 

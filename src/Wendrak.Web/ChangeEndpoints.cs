@@ -10,8 +10,11 @@ public static class ChangeEndpoints
     public static void MapChanges(this IEndpointRouteBuilder app)
     {
         RouteGroupBuilder changes = app.MapStored("/api/changes", "Changes");
-        changes.MapGet("/", ListAsync).WithName("listChanges");
-        changes.MapPost("/{id:long}/undo", UndoAsync).WithName("undoChange");
+        changes
+            .MapGet("/", ListAsync)
+            .WithName("listChanges")
+            .WithSummary("What was changed, the newest first; `before` is the last one read, to go on");
+        changes.MapPost("/{id:long}/undo", UndoAsync).WithName("undoChange").WithSummary("Undoes a change");
     }
 
     /// <summary>Newest first; `before` the last one read, to go on.</summary>

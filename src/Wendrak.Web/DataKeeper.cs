@@ -38,7 +38,7 @@ public sealed partial class DataKeeper(
     }
 
     /// <summary>A large yard is worked out once before somebody asks for it.</summary>
-    private async Task LookAheadAsync() => cards.Of(await machines.ListAsync());
+    private async Task LookAheadAsync() => cards.Make(await machines.ListAsync());
 
     /// <summary>Whatever is wrong with the data, the server goes on: it is what tells of it.</summary>
     private async Task TryAsync(Func<Task> look)
@@ -61,7 +61,7 @@ public sealed partial class DataKeeper(
         if (!database.IsInPlace)
             return;
         DateTimeOffset now = clock.GetUtcNow();
-        if (Backups.Of(database.Folder) is not [var newest, ..] || newest.At.UtcDateTime.Date < now.UtcDateTime.Date)
+        if (Backups.List(database.Folder) is not [var newest, ..] || newest.At.UtcDateTime.Date < now.UtcDateTime.Date)
             Backups.Make(database, now);
         database.FoldJournalIn();
     }

@@ -25,7 +25,8 @@ public static class EvaluationEndpoints
             .Accepts<EvaluationQuestion>("application/json")
             .Produces<EvaluationAnswer>()
             .Produces(StatusCodes.Status404NotFound)
-            .WithName("evaluate");
+            .WithName("evaluate")
+            .WithSummary("Everything that is wanted to be known of a machine, in one question");
 
     private static async Task<IResult> AnswerAsync(
         HttpContext context,
@@ -38,25 +39,25 @@ public static class EvaluationEndpoints
         if (!context.Request.HasJsonContentType())
             return TypedResults.StatusCode(StatusCodes.Status415UnsupportedMediaType);
         using StreamReader reader = new(context.Request.Body);
-        string asked = await reader.ReadToEndAsync(ct);
-        if (known.Find(asked) is { } before)
+        string text = await reader.ReadToEndAsync(ct);
+        if (known.Find(text) is { } before)
             return TypedResults.Bytes(before, "application/json; charset=utf-8");
         long commits = known.Commits;
-        EvaluationQuestion question = Read(asked);
+        EvaluationQuestion question = Read(text);
         InputDoor.Check(question);
         if (await EvaluateAsync(question, machines, clock) is not { } answer)
             return TypedResults.NotFound();
         byte[] bytes = JsonSerializer.SerializeToUtf8Bytes(answer, Json.Options);
-        known.Keep(commits, asked, bytes);
+        known.Keep(commits, text, bytes);
         return TypedResults.Bytes(bytes, "application/json; charset=utf-8");
     }
 
     /// <exception cref="BadHttpRequestException">It is not the JSON that is asked for; where reading stopped is told.</exception>
-    private static EvaluationQuestion Read(string asked)
+    private static EvaluationQuestion Read(string text)
     {
         try
         {
-            return JsonSerializer.Deserialize<EvaluationQuestion>(asked, Json.Options)
+            return JsonSerializer.Deserialize<EvaluationQuestion>(text, Json.Options)
                 ?? throw new JsonException("null");
         }
         catch (JsonException e)
@@ -75,11 +76,11 @@ public static class EvaluationEndpoints
     {
         StoredMachine? machine = question.MachineId is long id
             ? await machines.FindAsync(id)
-            : StoredMachine.Of(PracticeMachine(question.PracticeMachine), clock.Today());
+            : StoredMachine.From(PracticeMachine(question.PracticeMachine), clock.Today());
         if (machine is null)
             return null;
         Workshop? workshop = question.Parts.NeedsWorkshop ? await machines.WorkshopAsync() : null;
-        return MachineEvaluation.Of(machine, workshop, question.Scope, question.Parts);
+        return MachineEvaluation.Answer(machine, workshop, question.Scope, question.Parts);
     }
 
     private static MachineDraft PracticeMachine(string? name) =>

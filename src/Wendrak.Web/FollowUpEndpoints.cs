@@ -9,6 +9,7 @@ public static class FollowUpEndpoints
         RouteGroupBuilder followUps = app.MapComputing("/api/follow-ups", "Follow-ups");
         followUps
             .MapPost("/", (FollowUpInput input) => TypedResults.Ok(FollowUps.After(input)))
-            .WithName("followUpsAfter");
+            .WithName("followUpsAfter")
+            .WithSummary("What is to be done again after a change of wheels or loop");
     }
 }

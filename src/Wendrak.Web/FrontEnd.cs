@@ -5,14 +5,15 @@ namespace Wendrak.Web;
 /// <summary>Serves the built front end: hashed assets for ever, the page itself asked for anew each time.</summary>
 public static class FrontEnd
 {
+    /// <summary>Folder of the built page; there is none where the API alone is tested.</summary>
+    public static string Root { get; } =
+        Environment.GetEnvironmentVariable("WENDRAK_FRONT_END") ?? Path.Combine(AppContext.BaseDirectory, "front-end");
+
     public static void MapFrontEnd(this WebApplication app)
     {
-        string root =
-            Environment.GetEnvironmentVariable("WENDRAK_FRONT_END")
-            ?? Path.Combine(AppContext.BaseDirectory, "front-end");
-        if (!Directory.Exists(root))
-            return; // API tests run without a built page.
-        PhysicalFileProvider files = new(root);
+        if (!Directory.Exists(Root))
+            return;
+        PhysicalFileProvider files = new(Root);
         StaticFileOptions options = new()
         {
             FileProvider = files,

@@ -20,7 +20,9 @@ public sealed record Health(
 );
 
 /// <summary>The program answers.</summary>
-public sealed record Alive(string Status);
+/// <param name="Status">“ok”.</param>
+/// <param name="Build">The same as in the header of every answer.</param>
+public sealed record Alive(string Status, string Build);
 
 public static class HealthEndpoints
 {
@@ -29,8 +31,14 @@ public static class HealthEndpoints
     public static void MapHealth(this IEndpointRouteBuilder app)
     {
         RouteGroupBuilder health = app.MapGroup("/health").WithTags("Health");
-        health.MapGet("/live", () => TypedResults.Ok(new Alive("ok"))).WithName("live");
-        health.MapGet("/", ReadyAsync).WithName("health");
+        health
+            .MapGet("/live", () => TypedResults.Ok(new Alive("ok", BuildId.Value)))
+            .WithName("live")
+            .WithSummary("Whether the program answers");
+        health
+            .MapGet("/", ReadyAsync)
+            .WithName("health")
+            .WithSummary("How the data is: whether it can be written, what is in the way, the newest backup");
     }
 
     private static async Task<Results<Ok<Health>, JsonHttpResult<Health>>> ReadyAsync(
@@ -45,12 +53,12 @@ public static class HealthEndpoints
             trouble is { } t ? RefusalHandler.Code(t)
                 : isNearlyFull ? "nearlyFull"
                 : "ok",
-            trouble is { } told ? StorageException.Sentence(told)
+            trouble is { } found ? StorageException.Sentence(found)
                 : isNearlyFull ? $"The disk is nearly full ({free} MB left): soon nothing can be stored. Make room."
                 : null,
             trouble is null,
             free,
-            Backups.Of(database.Folder) is [var newest, ..] ? newest.At : null,
+            Backups.List(database.Folder) is [var newest, ..] ? newest.At : null,
             database.Damage.Found
         );
         return trouble is null

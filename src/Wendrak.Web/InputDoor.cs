@@ -103,8 +103,8 @@ internal static class InputDoor
 
     private static bool MayHoldNull(PropertyInfo property)
     {
-        NullabilityInfo told = new NullabilityInfoContext().Create(property);
-        NullabilityInfo? element = told.ElementType ?? told.GenericTypeArguments.FirstOrDefault();
+        NullabilityInfo nullability = new NullabilityInfoContext().Create(property);
+        NullabilityInfo? element = nullability.ElementType ?? nullability.GenericTypeArguments.FirstOrDefault();
         return element?.WriteState == NullabilityState.Nullable;
     }
 }

@@ -19,16 +19,27 @@ public static class JobEndpoints
     public static void MapJobs(this IEndpointRouteBuilder app)
     {
         RouteGroupBuilder jobs = app.MapStored("/api", "Jobs");
-        jobs.MapGet("/machines/{id:long}/set-jobs", ListAsync).WithName("listSetJobs");
-        jobs.MapPost("/machines/{id:long}/set-jobs", AddAsync).WithName("addSetJob");
-        jobs.MapPost("/jobs/{id:long}/events", AppendAsync).WithName("addJobEvents");
-        jobs.MapDelete("/jobs/{id:long}", RemoveAsync).WithName("removeJob");
+        jobs.MapGet("/machines/{id:long}/set-jobs", ListAsync)
+            .WithName("listSetJobs")
+            .WithSummary("Visits of a machine, the newest first");
+        jobs.MapPost("/machines/{id:long}/set-jobs", AddAsync).WithName("addSetJob").WithSummary("Begins a visit");
+        jobs.MapPost("/jobs/{id:long}/events", AppendAsync)
+            .WithName("addJobEvents")
+            .WithSummary("Adds what happened on a visit: readings, moves, cautions, closing");
+        jobs.MapDelete("/jobs/{id:long}", RemoveAsync)
+            .WithName("removeJob")
+            .WithSummary("Removes a visit; undo brings it back");
     }
 
-    private static async Task<Ok<IReadOnlyList<SetJob>>> ListAsync(long id, JobStore store) =>
-        TypedResults.Ok(await store.ListAsync(id));
+    private static async Task<Ok<IReadOnlyList<SetJob>>> ListAsync(
+        long id,
+        JobStore store,
+        HttpContext context,
+        long? after = null,
+        int? most = null
+    ) => TypedResults.Ok(ListPart.Take(await store.ListAsync(id), t => t.Id, after, most, context));
 
-    private static async Task<Results<Ok<SetJob>, NotFound>> AddAsync(
+    private static async Task<Results<Created<SetJob>, NotFound>> AddAsync(
         long id,
         SetJob job,
         JobStore store,
@@ -36,7 +47,7 @@ public static class JobEndpoints
         CancellationToken ct
     ) =>
         await store.AddAsync(context.Who(), job with { MachineId = id }, ct) is { } added
-            ? TypedResults.Ok(added)
+            ? TypedResults.Created($"/api/jobs/{added.Id}", added)
             : TypedResults.NotFound();
 
     private static async Task<Results<Ok<VisitAfter>, NotFound>> AppendAsync(

@@ -12,14 +12,14 @@ public sealed class MachineCards(Database database)
     private readonly ConcurrentDictionary<long, (string State, MachineSummary Summary)> _known = [];
 
     /// <summary>In the order of the machines; a large yard that nobody asked for yet takes every core there is.</summary>
-    public List<MachineCard> Of(IReadOnlyList<FittedMachine> machines) =>
-        [.. machines.AsParallel().AsOrdered().Select(Of)];
+    public List<MachineCard> Make(IReadOnlyList<FittedMachine> machines) =>
+        [.. machines.AsParallel().AsOrdered().Select(Make)];
 
-    public MachineCard Of(FittedMachine m)
+    public MachineCard Make(FittedMachine m)
     {
         string state = StateOf(m);
         if (!_known.TryGetValue(m.Machine.Id, out (string State, MachineSummary Summary) known) || known.State != state)
-            _known[m.Machine.Id] = known = (state, MachineSummary.Of(m.Machine, m.Fitted, m.Visits));
+            _known[m.Machine.Id] = known = (state, MachineSummary.From(m.Machine, m.Fitted, m.Visits));
         return new(m.Machine, m.Fitted, known.Summary);
     }
 

@@ -23,6 +23,7 @@ public sealed record MachineSave(
     MachineChange Change = MachineChange.OtherParts
 );
 
+/// <param name="Name">Of the copy.</param>
 public sealed record CopyName(string Name);
 
 public static class MachineEndpoints
@@ -30,24 +31,41 @@ public static class MachineEndpoints
     public static void MapMachines(this IEndpointRouteBuilder app)
     {
         RouteGroupBuilder machines = app.MapStored("/api/machines", "Machines");
-        machines.MapGet("/", ListAsync).WithName("listMachines");
-        machines.MapGet("/{id:long}", FindAsync).WithName("findMachine");
-        machines.MapPost("/", AddAsync).WithName("addMachine");
-        machines.MapPut("/{id:long}", ChangeAsync).WithName("changeMachine");
-        machines.MapDelete("/{id:long}", RemoveAsync).WithName("removeMachine");
-        machines.MapPost("/{id:long}/follow-ups", FollowUpsAfterAsync).WithName("followUpsAfterChange");
-        machines.MapPost("/{id:long}/copy", CopyAsync).WithName("copyMachine");
+        machines
+            .MapGet("/", ListAsync)
+            .WithName("listMachines")
+            .WithSummary("All machines, each with what the yard shows of it");
+        machines.MapGet("/{id:long}", FindAsync).WithName("findMachine").WithSummary("One machine");
+        machines.MapPost("/", AddAsync).WithName("addMachine").WithSummary("Adds a machine");
+        machines.MapPut("/{id:long}", ChangeAsync).WithName("changeMachine").WithSummary("Changes a machine");
+        machines
+            .MapDelete("/{id:long}", RemoveAsync)
+            .WithName("removeMachine")
+            .WithSummary("Removes a machine and what belongs to it; undo brings all of it back");
+        machines
+            .MapPost("/{id:long}/follow-ups", FollowUpsAfterAsync)
+            .WithName("followUpsAfterChange")
+            .WithSummary("What is to be done again once a machine is changed like this");
+        machines
+            .MapPost("/{id:long}/copy", CopyAsync)
+            .WithName("copyMachine")
+            .WithSummary("Adds a copy of a machine under another name");
         machines
             .MapGet("/{id:long}/file", ToFileAsync)
             .Produces<MachineFile>()
             .Produces(StatusCodes.Status404NotFound)
-            .WithName("writeMachineFile");
+            .WithName("writeMachineFile")
+            .WithSummary("A machine as a file, with its setups, aims and visits");
         machines
             .MapPost("/file", FromFileAsync)
             .Accepts<MachineFile>("application/json")
             .WithMetadata(new RequestSizeLimitAttribute(RequestLimits.MostFileBytes))
-            .WithName("readMachineFile");
-        machines.MapGet("/starting/{kind}", Starting).WithName("startMachine");
+            .WithName("readMachineFile")
+            .WithSummary("Adds a machine from a file of this or an earlier version");
+        machines
+            .MapGet("/starting/{kind}", Starting)
+            .WithName("startMachine")
+            .WithSummary("What a new machine of a kind begins with");
     }
 
     // A route value is not read by the JSON settings, which spell kinds in camelCase: so it is read here.
@@ -56,14 +74,19 @@ public static class MachineEndpoints
             ? TypedResults.Ok(StartingMachines.For(known))
             : TypedResults.NotFound();
 
-    private static async Task<Ok<List<MachineCard>>> ListAsync(MachineStore store, MachineCards cards) =>
-        TypedResults.Ok(cards.Of(await store.ListAsync()));
+    private static async Task<Ok<List<MachineCard>>> ListAsync(
+        MachineStore store,
+        MachineCards cards,
+        HttpContext context,
+        long? after = null,
+        int? most = null
+    ) => TypedResults.Ok(cards.Make(ListPart.Take(await store.ListAsync(), m => m.Machine.Id, after, most, context)));
 
     private static async Task<Results<Ok<MachineCard>, NotFound>> FindAsync(
         long id,
         MachineStore store,
         MachineCards cards
-    ) => await store.FindAsync(id) is { } machine ? TypedResults.Ok(cards.Of(machine)) : TypedResults.NotFound();
+    ) => await store.FindAsync(id) is { } machine ? TypedResults.Ok(cards.Make(machine)) : TypedResults.NotFound();
 
     private static async Task<Created<MachineCard>> AddAsync(
         MachineSave save,
@@ -160,5 +183,5 @@ public static class MachineEndpoints
     }
 
     private static MachineCard CardOf(FittedMachine m) =>
-        new(m.Machine, m.Fitted, MachineSummary.Of(m.Machine, m.Fitted, m.Visits));
+        new(m.Machine, m.Fitted, MachineSummary.From(m.Machine, m.Fitted, m.Visits));
 }

@@ -1,5 +1,7 @@
 using System.Text.Json.Serialization.Metadata;
+using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.OpenApi;
+using Microsoft.OpenApi;
 
 namespace Wendrak.Web;
 
@@ -7,6 +9,52 @@ namespace Wendrak.Web;
 public static class OpenApiShape
 {
     private const string Discriminator = "kind";
+
+    private const string About = """
+        Chain and belt final drives: ratio, fit, loads, setting, and the machines they belong to. For programs on this
+        computer; it listens on no other.
+
+        * **Units** end the name of a number: `Mm`, `N`, `Nm`, `Kw`, `Rpm`, `Kmh`, `MS` (metres a second), `Deg`, `Percent`, `Hz`.
+        * **Figures come with workings** where a call has them: formula, values put in, result, source, limits. A value in ° or
+          % counts in its formula as the angle or share that it is.
+        * **Refusals** name every wrong field by its path in what was sent, with a code, a sentence and, where there is one, the
+          bound with its unit: 400 for what can't be read, 422 for what was read and can't be. 404 is for what is not there, 409
+          for what somebody else changed meanwhile (send the `version` that was read), 413 for too much, 503 and 507 for data
+          that can't be written just now.
+        * **What is made** is answered with 201. Every answer tells its build (`X-Wendrak-Build`) and the data it is of
+          (`X-Wendrak-Data`; sent back with a change, it keeps that change off other data).
+        * **Lists** are told whole, or `most` at a time: then the `Link` header tells where the next part is, and `after` is the last
+          one read.
+        * `X-Wendrak-Who`, percent-encoded, is the name that stands beside a change.
+        """;
+
+    private static readonly Dictionary<string, string> Sections = new()
+    {
+        ["Health"] = "Whether the program answers and its data can be written.",
+        ["Evaluation"] = "One question of a stored machine for all that is wanted at once. The page asks nothing else.",
+        ["Ratio"] = "Aims, bands, search and comparison, for drives that need not be stored.",
+        ["Fit"] = "Lengths, centres, wraps, clearances, spacers, and the small tools of the bench.",
+        ["Loads"] = "Pulls, margins, shaft loads, joints and life.",
+        ["Set"] = "Readings, windows, what to turn next, alignment, running in, warmth, and a frequency meter.",
+        ["Follow-ups"] = "What is to be done again after a change.",
+        ["Machines"] = "Machines that are stored, and their files.",
+        ["Setups"] = "What is fitted, was delivered, was tried.",
+        ["Jobs"] = "Visits of a machine, told as what happened.",
+        ["Aims"] = "Aims that are kept.",
+        ["Stock"] = "Wheels, loops, spacers and sets of gears that can be had.",
+        ["Changes"] = "Every change, and its undoing.",
+        ["Backups"] = "Backups made, downloaded and restored.",
+    };
+
+    /// <summary>Of every refusal, as RFC 9457 has them.</summary>
+    private static readonly Dictionary<string, string> OfProblems = new()
+    {
+        ["type"] = "Names this kind of refusal.",
+        ["title"] = "The refusal in a few words.",
+        ["status"] = "The status it was answered with.",
+        ["detail"] = "What was wrong, as a sentence.",
+        ["instance"] = "What was asked.",
+    };
 
     public static void Configure(OpenApiOptions options)
     {
@@ -29,14 +77,43 @@ public static class OpenApiShape
                 return Task.CompletedTask;
             }
         );
+        options.AddSchemaTransformer(
+            (schema, context, _) =>
+            {
+                Describe(schema, context.JsonTypeInfo.Type);
+                if (OpenApiOptions.CreateDefaultSchemaReferenceId(context.JsonTypeInfo) is { } type)
+                    Bounds.Tell(type, schema);
+                return Task.CompletedTask;
+            }
+        );
         options.AddDocumentTransformer(
             (document, _, _) =>
             {
-                document.Info = new() { Title = "Wendrak", Version = "1" };
+                document.Info = new()
+                {
+                    Title = "Wendrak",
+                    Version = "1",
+                    Description = About,
+                };
+                document.Tags = Sections
+                    .Select(s => new OpenApiTag { Name = s.Key, Description = s.Value })
+                    .ToHashSet();
                 // The port differs from start to start; the description must not.
                 document.Servers = [];
                 return Task.CompletedTask;
             }
         );
+    }
+
+    /// <summary>In the words of its type, where the generator has none: of an enum that may be null, and of a refusal.</summary>
+    private static void Describe(OpenApiSchema schema, Type type)
+    {
+        if (Nullable.GetUnderlyingType(type) is { IsEnum: true } word)
+            schema.Description ??= Summaries.Find(word);
+        if (typeof(ProblemDetails).IsAssignableFrom(type))
+            foreach (
+                (string name, IOpenApiSchema property) in schema.Properties ?? new Dictionary<string, IOpenApiSchema>()
+            )
+                property.Description ??= OfProblems.GetValueOrDefault(name);
     }
 }

@@ -15,13 +15,16 @@ public sealed partial class RefusalHandler : IExceptionHandler
     {
         IResult? answer = exception switch
         {
-            InvalidInputException e => Invalid(e.Issues),
+            InvalidInputException e => Invalid(e.Issues, StatusCodes.Status422UnprocessableEntity),
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Results.Problem(
                 statusCode: StatusCodes.Status413PayloadTooLarge,
                 detail: RequestLimits.Sentence(context)
             ),
-            BadHttpRequestException e => Invalid([Unreadable(e)]),
-            NotSupportedException { Source: JsonReader } e => Invalid([WithoutKind(e)]),
+            BadHttpRequestException e => Invalid([Unreadable(e)], StatusCodes.Status400BadRequest),
+            NotSupportedException { Source: JsonReader } e => Invalid(
+                [WithoutKind(e)],
+                StatusCodes.Status400BadRequest
+            ),
             ChangedMeanwhileException e => Conflict(e.Message, e.Thing, e.Current),
             CannotUndoException e => Conflict(e.Message, "change", null),
             StillUsedException e => Conflict(e.Message, "held", null),
@@ -35,11 +38,12 @@ public sealed partial class RefusalHandler : IExceptionHandler
         return true;
     }
 
-    private static IResult Invalid(IReadOnlyList<InputIssue> issues)
+    /// <param name="status">400 for what can't be read, 422 for what was read and can't be.</param>
+    private static IResult Invalid(IReadOnlyList<InputIssue> issues, int status)
     {
         InvalidInputProblem problem = new()
         {
-            Status = StatusCodes.Status400BadRequest,
+            Status = status,
             Title = "The input was refused",
             Detail = string.Join(" ", issues.Select(i => i.Message)),
             Issues = issues,

@@ -12,7 +12,11 @@ public sealed class SameDataOnly(RequestDelegate next)
 
     public Task InvokeAsync(HttpContext context, Database database)
     {
-        context.Response.Headers[Header] = database.DataId;
+        context.Response.OnStarting(() =>
+        {
+            context.Response.Headers[Header] = database.DataId;
+            return Task.CompletedTask;
+        });
         string known = context.Request.Headers[Header].ToString();
         if (known.Length == 0 || known == database.DataId || HttpMethods.IsGet(context.Request.Method))
             return next(context);

@@ -9,6 +9,12 @@ public sealed class SecurityHeaders(RequestDelegate next)
         "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; "
         + "font-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
 
+    // The reference of the API starts itself from a line of script in its page, which holds nothing that was sent.
+    private const string ReferencePolicy =
+        "default-src 'none'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; "
+        + "img-src 'self' data: blob:; font-src 'self' data:; connect-src 'self'; base-uri 'none'; form-action 'none'; "
+        + "frame-ancestors 'none'";
+
     // Ears and eyes for its own page; nothing else of the device.
     private const string Permissions =
         "microphone=(self), camera=(self), geolocation=(), display-capture=(), payment=(), usb=(), serial=(), bluetooth=()";
@@ -19,8 +25,11 @@ public sealed class SecurityHeaders(RequestDelegate next)
         context.Response.OnStarting(
             static state =>
             {
-                IHeaderDictionary headers = ((HttpContext)state).Response.Headers;
-                headers.ContentSecurityPolicy = ContentPolicy;
+                HttpContext answering = (HttpContext)state;
+                IHeaderDictionary headers = answering.Response.Headers;
+                headers.ContentSecurityPolicy = answering.Request.Path.StartsWithSegments(ApiReference.Path)
+                    ? ReferencePolicy
+                    : ContentPolicy;
                 headers.XContentTypeOptions = "nosniff";
                 headers["Referrer-Policy"] = "no-referrer";
                 headers["Permissions-Policy"] = Permissions;

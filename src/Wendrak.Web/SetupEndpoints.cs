@@ -5,6 +5,7 @@ using Wendrak.Store.Machines;
 namespace Wendrak.Web;
 
 /// <summary>Version of the thing as it was read, so that a change made meanwhile is noticed.</summary>
+/// <param name="Version">That was read: another one is refused.</param>
 public sealed record ReadVersion(int Version);
 
 public static class SetupEndpoints
@@ -12,17 +13,37 @@ public static class SetupEndpoints
     public static void MapSetups(this IEndpointRouteBuilder app)
     {
         RouteGroupBuilder setups = app.MapStored("/api", "Setups");
-        setups.MapGet("/machines/{id:long}/setups", ListAsync).WithName("listSetups");
-        setups.MapPost("/machines/{id:long}/setups", AddAsync).WithName("addTrial");
-        setups.MapPut("/machines/{id:long}/delivered", DeliveredAsync).WithName("setDelivered");
-        setups.MapPut("/setups/{id:long}", ChangeAsync).WithName("changeSetup");
-        setups.MapPost("/setups/{id:long}/fit", FitAsync).WithName("fitSetup");
+        setups
+            .MapGet("/machines/{id:long}/setups", ListAsync)
+            .WithName("listSetups")
+            .WithSummary("Setups of a machine: as fitted, as delivered, trials, earlier ones");
+        setups
+            .MapPost("/machines/{id:long}/setups", AddAsync)
+            .WithName("addTrial")
+            .WithSummary("Keeps wheels and lengths as a trial");
+        setups
+            .MapPut("/machines/{id:long}/delivered", DeliveredAsync)
+            .WithName("setDelivered")
+            .WithSummary("Says with which wheels the machine was delivered");
+        setups
+            .MapPut("/setups/{id:long}", ChangeAsync)
+            .WithName("changeSetup")
+            .WithSummary("Changes name, note or wheels of a setup");
+        setups
+            .MapPost("/setups/{id:long}/fit", FitAsync)
+            .WithName("fitSetup")
+            .WithSummary("Says that a setup was fitted, when and at which distance or hours");
     }
 
-    private static async Task<Ok<IReadOnlyList<Setup>>> ListAsync(long id, SetupStore store) =>
-        TypedResults.Ok(await store.ListAsync(id));
+    private static async Task<Ok<IReadOnlyList<Setup>>> ListAsync(
+        long id,
+        SetupStore store,
+        HttpContext context,
+        long? after = null,
+        int? most = null
+    ) => TypedResults.Ok(ListPart.Take(await store.ListAsync(id), t => t.Id, after, most, context));
 
-    private static async Task<Results<Ok<Setup>, NotFound>> AddAsync(
+    private static async Task<Results<Created<Setup>, NotFound>> AddAsync(
         long id,
         NewTrial trial,
         SetupStore store,
@@ -30,7 +51,7 @@ public static class SetupEndpoints
         CancellationToken ct
     ) =>
         await store.AddTrialAsync(context.Who(), id, trial, ct) is { } setup
-            ? TypedResults.Ok(setup)
+            ? TypedResults.Created($"/api/setups/{setup.Id}", setup)
             : TypedResults.NotFound();
 
     private static async Task<Results<Ok<Setup>, NotFound>> DeliveredAsync(

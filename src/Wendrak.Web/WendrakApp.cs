@@ -88,12 +88,14 @@ public static class WendrakApp
     private static void Map(WebApplication app)
     {
         app.UseMiddleware<SecurityHeaders>();
+        app.UseMiddleware<BuildId>();
         app.UseMiddleware<SameOriginOnly>();
         app.UseExceptionHandler();
         app.UseStatusCodePages();
         app.UseMiddleware<Utf8Only>();
         app.UseMiddleware<SameDataOnly>();
         app.MapOpenApi("/openapi/{documentName}.json");
+        app.MapApiReference();
         app.MapHealth();
         app.MapEvaluation();
         app.MapRatio();

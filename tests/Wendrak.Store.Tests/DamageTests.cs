@@ -151,7 +151,7 @@ public sealed class DamageTests : IAsyncLifetime, IDisposable
     [InlineData(19, 19, null)]
     public void What_the_database_refuses_is_said_in_a_sentence(int code, int extended, StorageTrouble? trouble)
     {
-        StorageException? told = StorageException.Of(new SqliteException("refused", code, extended));
+        StorageException? told = StorageException.From(new SqliteException("refused", code, extended));
         Assert.Equal(trouble, told?.Trouble);
         Assert.True(told is null || told.Message.Length > 40);
     }
@@ -201,7 +201,7 @@ public sealed class DamageTests : IAsyncLifetime, IDisposable
             Backups.Make(_store.Database, DateTimeOffset.UnixEpoch)
         );
         Assert.Contains("aim", refused.Message, StringComparison.Ordinal);
-        Assert.Empty(Backups.Of(_store.Folder));
+        Assert.Empty(Backups.List(_store.Folder));
         Assert.Empty(Directory.GetFiles(Path.Combine(_store.Folder, Backups.FolderName)));
     }
 }

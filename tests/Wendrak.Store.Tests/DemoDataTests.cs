@@ -23,7 +23,7 @@ public sealed class DemoDataTests : IDisposable
             ["Curlew", "Dunlin", "Godwit", "Knot", "Pipit", "Plover", "Turnstone"],
             machines.Select(m => m.Machine.Name)
         );
-        Assert.All(machines, m => Assert.Empty(MachineSummary.Of(m.Machine, m.Fitted, m.Visits).Findings));
+        Assert.All(machines, m => Assert.Empty(MachineSummary.From(m.Machine, m.Fitted, m.Visits).Findings));
     }
 
     [Fact]
@@ -58,7 +58,7 @@ public sealed class DemoDataTests : IDisposable
         {
             LoopLayout layout = m.Machine.Layouts!.Single(l => l.LoopKey == loop.Key);
             LoopChoice choice = m.Fitted.Loops.First(c => c.LoopKey == loop.Key);
-            LoopFitResult fit = LoopFit.Of(new(drive, choice, choice, layout, null, false, null));
+            LoopFitResult fit = LoopFit.Evaluate(new(drive, choice, choice, layout, null, false, null));
             string what = $"{m.Machine.Name}: {loop.Key}";
             Assert.True(Math.Abs(fit.ExactLength - fit.ChosenLength!.Value) * fit.UnitMm < 0.1, what);
             Assert.DoesNotContain(fit.Findings, f => f.Kind is FitFindingKind.OffTheTrack or FitFindingKind.TipsTouch);

@@ -39,7 +39,7 @@ public sealed class KilledBetweenStepsTests : IDisposable
         foreach (string left in _cuts.Left)
         {
             Assert.Equal("Precious", await NamesAsync(left));
-            Assert.All(Backups.Of(left), b => IsWhole(b.File));
+            Assert.All(Backups.List(left), b => IsWhole(b.File));
             using TempStore next = new(left, keep: true);
             IsWhole(Backups.Make(next.Database, Now.AddHours(4)).File);
             Assert.Empty(Directory.GetFiles(Path.Combine(left, Backups.FolderName), "*.unfinished*"));
@@ -89,7 +89,7 @@ public sealed class KilledBetweenStepsTests : IDisposable
             Beginning.Sweep(left);
             found.Add(await NamesAsync(left));
             if (found[^1] == "In the backup")
-                Assert.Contains(Backups.Of(left), b => NamesOf(b.File) == "In the backup, Since");
+                Assert.Contains(Backups.List(left), b => NamesOf(b.File) == "In the backup, Since");
         }
         Assert.Equal(["In the backup, Since", "In the backup, Since", "In the backup, Since", "In the backup"], found);
     }

@@ -74,7 +74,7 @@ public sealed class EvaluationApiTests(WendrakServer server) : IClassFixture<Wen
         Assert.Equal(HttpStatusCode.BadRequest, status);
         Assert.Equal("scope.loopKeys", (string)body["issues"]![0]!["field"]!);
         (status, body) = await AskAsync("""{"machineId":1,"scope":{"loopKeys":[null]},"parts":{}}""");
-        Assert.Equal(HttpStatusCode.BadRequest, status);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, status);
         Assert.Equal("scope.loopKeys[0]", (string)body["issues"]![0]!["field"]!);
         (status, _) = await AskAsync(Question(99_999, "final", "{}"));
         Assert.Equal(HttpStatusCode.NotFound, status);

@@ -15,7 +15,7 @@ public sealed class FitApiTests(WendrakServer server) : IClassFixture<WendrakSer
     {
         RatioSearchInput q = await Questions.SearchAsync(server);
         LoopChoice choice = q.Fitted[0];
-        return new(q.Drive, choice, choice, StartingLayout.Of(q.Drive, choice), null, false, 1);
+        return new(q.Drive, choice, choice, StartingLayout.For(q.Drive, choice), null, false, 1);
     }
 
     [Fact]
@@ -54,7 +54,7 @@ public sealed class FitApiTests(WendrakServer server) : IClassFixture<WendrakSer
         string broken = body.Replace(from, to, StringComparison.Ordinal);
         using StringContent content = new(broken, Encoding.UTF8, "application/json");
         HttpResponseMessage response = await server.Client.PostAsync("/api/fit/loop", content);
-        Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
+        Assert.True(Refusal.IsOne(response.StatusCode), $"{response.StatusCode}");
     }
 
     [Fact]

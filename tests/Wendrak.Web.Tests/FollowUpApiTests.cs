@@ -29,7 +29,7 @@ public sealed class FollowUpApiTests(WendrakServer server) : IClassFixture<Wendr
     {
         FollowUpInput question = await QuestionAsync(c => c with { RearSize = 0 });
         HttpResponseMessage response = await server.PostAsync("/api/follow-ups", question);
-        Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, response.StatusCode);
         Assert.Contains(
             "after.loops[0].rearSize",
             await response.Content.ReadAsStringAsync(),

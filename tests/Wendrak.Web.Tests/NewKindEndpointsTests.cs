@@ -47,7 +47,7 @@ public sealed class NewKindEndpointsTests : IDisposable
             )
         );
         await using WebApplication app = builder.Build();
-        ListEndpoints<Lamp>.Map(app, "/api/lamps", "Lamp", "listLamps");
+        ListEndpoints<Lamp>.Map(app, "/api/lamps", "Lamp", "listLamps", "a lamp", "lamps");
         await app.StartAsync();
 
         using HttpClient client = new() { BaseAddress = new Uri($"http://127.0.0.1:{port}") };

@@ -46,7 +46,7 @@ public sealed class SetApiTests(WendrakServer server) : IClassFixture<WendrakSer
         Assert.NotEmpty(answer["workings"]!.AsArray());
         SetRound wrong = found with { Readings = [new(ReadingMethod.FreePlay, -1)] };
         HttpResponseMessage refused = await server.PostAsync("/api/set/advice", await QuestionAsync(wrong));
-        Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
         Assert.Contains(
             "rounds[0].readings[0].value",
             await refused.Content.ReadAsStringAsync(),
@@ -71,7 +71,7 @@ public sealed class SetApiTests(WendrakServer server) : IClassFixture<WendrakSer
         foreach (byte[] body in new[] { Array.Empty<byte>(), new byte[300] })
         {
             HttpResponseMessage response = await ListenAsync(body);
-            Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
+            Assert.Equal(HttpStatusCode.UnprocessableEntity, response.StatusCode);
             Assert.Contains("WAV", await response.Content.ReadAsStringAsync(), StringComparison.Ordinal);
         }
         HttpResponseMessage long_ = await ListenAsync(new byte[RequestLimits.MostSoundBytes + 1_000]);
@@ -80,8 +80,11 @@ public sealed class SetApiTests(WendrakServer server) : IClassFixture<WendrakSer
         Assert.Contains("12000 kB", told, StringComparison.Ordinal);
         // Beyond the megabyte of other calls, but a recording.
         HttpResponseMessage big = await ListenAsync(new byte[2_000_000]);
-        Assert.Equal(HttpStatusCode.BadRequest, big.StatusCode);
-        Assert.Equal(HttpStatusCode.BadRequest, (await server.Client.GetAsync("/api/set/pluck?hz=9999")).StatusCode);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, big.StatusCode);
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await server.Client.GetAsync("/api/set/pluck?hz=9999")).StatusCode
+        );
     }
 
     [Fact]
@@ -93,7 +96,7 @@ public sealed class SetApiTests(WendrakServer server) : IClassFixture<WendrakSer
         SetJob job = new(0, 0, 0, loop, new(2026, 11, 26), "Ann", SetGoal.Both, [found], [], null);
         string path = $"/api/machines/{machine.Machine.Id}/set-jobs";
         HttpResponseMessage added = await server.PostAsync(path, job);
-        Assert.Equal(HttpStatusCode.OK, added.StatusCode);
+        Assert.Equal(HttpStatusCode.Created, added.StatusCode);
         SetJob stored = (await server.GetAsync<SetJob[]>(path)).First(j => j.OpenedOn == job.OpenedOn);
         string events = $"/api/jobs/{stored.Id}/events";
         SentEvent read = new("once", new ReadingTaken(loop, new(ReadingMethod.FreePlay, 40, 2)));

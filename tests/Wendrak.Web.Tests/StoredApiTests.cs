@@ -132,7 +132,7 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
     {
         using StringContent content = new(text, Encoding.UTF8, "application/json");
         HttpResponseMessage refused = await server.Client.PostAsync("/api/machines/file", content);
-        Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+        Assert.True(Refusal.IsOne(refused.StatusCode), $"{refused.StatusCode}");
         Assert.Contains(told, await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
     }
 
@@ -298,7 +298,7 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
         };
         using StringContent content = new(spoiled, Encoding.UTF8, "application/json");
         HttpResponseMessage response = await server.Client.PostAsync("/api/machines/file", content);
-        Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
+        Assert.True(Refusal.IsOne(response.StatusCode), $"{response.StatusCode}");
         Assert.NotEmpty((await response.Content.ReadFromJsonAsync<Refused>(Json.Options))!.Issues);
         Assert.Equal(before, (await server.GetAsync<MachineCard[]>("/api/machines")).Length);
     }

@@ -33,9 +33,9 @@ public sealed class UnreadableTests(WendrakServer server) : IClassFixture<Wendra
     public async Task Null_inside_a_list_is_named_by_its_place()
     {
         string json = await QuestionAsync(q => q["drive"]!["stages"]!.AsArray()[1] = null);
-        Assert.Equal((HttpStatusCode.BadRequest, "drive.stages[1]"), await OnlyAsync(json));
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "drive.stages[1]"), await OnlyAsync(json));
         string whole = await QuestionAsync(q => q["fitted"]!.AsArray()[0] = null);
-        Assert.Equal((HttpStatusCode.BadRequest, "fitted[0]"), await OnlyAsync(whole));
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "fitted[0]"), await OnlyAsync(whole));
     }
 
     private async Task<(HttpStatusCode, string)> OnlyAsync(string json)
@@ -59,7 +59,7 @@ public sealed class UnreadableTests(WendrakServer server) : IClassFixture<Wendra
         string json = await QuestionAsync(_ => { });
         string spoiled = json.Replace("\"frontSize\":15", "\"frontSize\":1e400", StringComparison.Ordinal);
         Assert.NotEqual(json, spoiled);
-        Assert.Equal((HttpStatusCode.BadRequest, "fitted[0].frontSize"), await OnlyAsync(spoiled));
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "fitted[0].frontSize"), await OnlyAsync(spoiled));
     }
 
     [Fact]
@@ -67,11 +67,11 @@ public sealed class UnreadableTests(WendrakServer server) : IClassFixture<Wendra
     {
         string json = await QuestionAsync(q => q["drive"]!["name"] = new string('x', 5_000));
         (HttpStatusCode status, string[] fields) = await AskAsync(json);
-        Assert.Equal(HttpStatusCode.BadRequest, status);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, status);
         Assert.Contains("drive.name", fields);
         using HttpRequestMessage request = new(HttpMethod.Delete, "/api/jobs/1?version=1");
         request.Headers.Add("X-Wendrak-Who", new string('x', 500));
-        Assert.Equal(HttpStatusCode.BadRequest, (await server.Client.SendAsync(request)).StatusCode);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await server.Client.SendAsync(request)).StatusCode);
     }
 
     [Theory]
@@ -97,7 +97,7 @@ public sealed class UnreadableTests(WendrakServer server) : IClassFixture<Wendra
         byte[] wav = PluckSound.Wav(80);
         BitConverter.GetBytes(value).AsSpan(0, at is 24 or 16 ? 4 : 2).CopyTo(wav.AsSpan(at));
         (HttpStatusCode status, string told) = await ListenAsync(wav);
-        Assert.True(status == HttpStatusCode.BadRequest, $"{status}: {told}");
+        Assert.True(status == HttpStatusCode.UnprocessableEntity, $"{status}: {told}");
     }
 
     [Fact]

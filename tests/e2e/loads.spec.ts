@@ -101,7 +101,11 @@ test('another kind is laid beside a chain, kept, changed and taken away', async 
   await expect(station(page)).toContainText(/margin ×/)
   const beside = panel(page, 'Side by side')
   await beside.getByLabel('Lay another kind beside it').click()
+  const columns = beside.getByRole('columnheader')
+  const before = await columns.count()
   await page.getByRole('option', { name: 'toothed belt' }).click()
+  // Once it is counted beside the others: what is drawn anew meanwhile shuts a list that was opened.
+  await expect(columns).not.toHaveCount(before)
   await beside.getByLabel('Standard').click()
   await page.getByRole('option', { name: '8M', exact: true }).click()
   await beside.getByLabel('Name').fill('belt kit')

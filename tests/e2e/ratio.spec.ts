@@ -184,7 +184,7 @@ test('every figure has a working with source and limits', async ({ page }) => {
     'Road speed at the limit',
   ])
     await expect(dialog.getByRole('heading', { name: title })).toBeVisible()
-  await expect(dialog.getByRole('region', { name: 'Ratio of final drive' })).toContainText('i = N2 / N1')
+  await expect(dialog.getByRole('region', { name: 'Ratio of final drive' })).toContainText('i = N2/N1')
   await expect(dialog.getByRole('region', { name: 'Ratio of final drive' })).toContainText('2.8667')
   await expect(dialog.getByRole('region', { name: 'Ratio of final drive' })).toContainText(
     "Machinery's Handbook",

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
-import { type BrowserContext, test as base } from '@playwright/test'
+import { type BrowserContext, test as base, type Page } from '@playwright/test'
 
 export { type APIRequestContext, chromium, expect, type Locator, type Page } from '@playwright/test'
 
@@ -12,6 +12,7 @@ class Server {
   url = ''
   private process: ChildProcess | undefined
   private folder = ''
+  private demo = new Blob()
 
   async start() {
     const port = await freePort()
@@ -27,12 +28,23 @@ class Server {
           (r) => r.ok,
           () => false,
         )
-      )
+      ) {
+        this.demo = await (await fetch(`${this.url}/api/backups/whole`)).blob()
         return
+      }
       if (this.process.exitCode !== null) break
       await new Promise((after) => setTimeout(after, 50))
     }
     throw new Error('The server did not come up.')
+  }
+
+  /** Goes back to the demo data as it was when it started. */
+  async beginAnew() {
+    const send = (path: string, type: string, body: BodyInit) =>
+      fetch(`${this.url}/api/backups/${path}`, { method: 'POST', headers: { 'content-type': type }, body })
+    const { token } = await (await send('preview', 'application/octet-stream', this.demo)).json()
+    const answer = await send('restore', 'application/json', JSON.stringify({ token }))
+    if (!answer.ok) throw new Error(`The demo data did not come back: ${await answer.text()}`)
   }
 
   async stop() {
@@ -53,46 +65,61 @@ const freePort = () =>
     })
   })
 
-interface OfFile {
+interface OfWorker {
   file: string
   server: Server
   context: BrowserContext | undefined
 }
 
+const VIEWPORT = { width: 1280, height: 800 }
+const HEARD = ['request', 'response', 'requestfinished', 'requestfailed', 'console', 'pageerror'] as const
+
+/** What a test did to its page, its colours, its size and what it keeps, is not there for the next one. */
+async function clear(page: Page) {
+  for (const event of HEARD) page.removeAllListeners(event)
+  await page.unrouteAll({ behavior: 'ignoreErrors' })
+  const forget = () => {
+    localStorage.clear()
+    sessionStorage.clear()
+  }
+  await page.evaluate(forget).catch(() => {}) // a page that shows nothing keeps nothing
+  await page.goto('about:blank')
+  await page.setViewportSize(VIEWPORT)
+  await page.emulateMedia({ media: null, colorScheme: 'light' })
+}
+
 /**
- * Every file begins with the demo data as it ships, on a server of its own; its tests make machines of their own. They
- * share what the browser keeps of the program's files, and nothing of what it keeps for the user.
+ * Every file begins with the demo data as it ships, which the server of its worker goes back to; its tests make machines of
+ * their own. They share a page, whose browser then has read the program's files already, and nothing of what it keeps.
  */
-export const test = base.extend<object, { ofFile: OfFile }>({
-  ofFile: [
+export const test = base.extend<object, { ofWorker: OfWorker }>({
+  ofWorker: [
     // biome-ignore lint/correctness/noEmptyPattern: Playwright reads from it which fixtures are wanted
     async ({}, use) => {
-      const held: OfFile = { file: '', server: new Server(), context: undefined }
+      const held: OfWorker = { file: '', server: new Server(), context: undefined }
+      await held.server.start()
       await use(held)
       await held.server.stop()
     },
     { scope: 'worker' },
   ],
-  baseURL: async ({ ofFile }, use, info) => {
-    if (ofFile.file !== info.file) {
-      await ofFile.context?.close()
-      ofFile.context = undefined
-      await ofFile.server.stop()
-      await ofFile.server.start()
-      ofFile.file = info.file
+  baseURL: async ({ ofWorker }, use, info) => {
+    if (ofWorker.file !== info.file) {
+      await ofWorker.context?.close()
+      ofWorker.context = undefined
+      if (ofWorker.file) await ofWorker.server.beginAnew()
+      ofWorker.file = info.file
     }
-    await use(ofFile.server.url)
+    await use(ofWorker.server.url)
   },
-  context: async ({ ofFile, browser, baseURL }, use) => {
-    ofFile.context ??= await browser.newContext({ baseURL })
-    await use(ofFile.context)
-    for (const page of ofFile.context.pages()) {
-      const forget = () => {
-        localStorage.clear()
-        sessionStorage.clear()
-      }
-      await page.evaluate(forget).catch(() => {}) // a page that shows nothing keeps nothing
-      await page.close()
-    }
+  context: async ({ ofWorker, browser, baseURL }, use) => {
+    ofWorker.context ??= await browser.newContext({ baseURL })
+    await use(ofWorker.context)
+    const [first, ...others] = ofWorker.context.pages()
+    for (const other of others) await other.close()
+    if (first) await clear(first)
+  },
+  page: async ({ context }, use) => {
+    await use(context.pages()[0] ?? (await context.newPage()))
   },
 })

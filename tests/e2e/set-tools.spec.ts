@@ -36,7 +36,7 @@ test('both sides of a machine are told to match or not', async ({ page }) => {
   // (90/110)² of the tension: a third less.
   await expect(round).toContainText(/this side is looser by 33\s%/)
   await round.getByRole('button', { name: 'working' }).click()
-  await expect(page.getByRole('dialog')).toContainText('T₁')
+  await expect(page.getByRole('dialog')).toContainText('T1')
   await page.keyboard.press('Escape')
 })
 
@@ -206,7 +206,7 @@ test('straightness, running in, warmth and a sprung arm are told from what was m
   await running.getByText('aramid or carbon').click()
   await expect(running).toContainText(/\d % over/)
   await running.getByRole('button', { name: 'working' }).click()
-  await expect(page.getByRole('dialog')).toContainText('T_now')
+  await expect(page.getByRole('dialog')).toContainText('Tnow')
   await page.keyboard.press('Escape')
   const warm = panel(page, 'Warm or cold')
   await warm.getByLabel('Set at').fill('20')

@@ -103,7 +103,7 @@ test('wrong input is named, and what was turned otherwise is said', async ({ pag
   await page.goto(`/machines/${id}/set`)
   await page.getByRole('button', { name: 'Begin as found' }).click()
   await play(page, 190)
-  await expect(next(page).getByRole('alert')).toContainText('a fifth of the run is')
+  await expect(next(page).getByRole('alert')).toContainText('can’t be: this run gives')
   // What is refused is kept in hand, and can be read anew after the page was lost as well.
   await play(page, 250)
   await expect(page.getByRole('alert').filter({ hasText: '0 to 200' })).toBeVisible()

@@ -64,16 +64,15 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
   'what a unit is, days and hours': [
     { file: 'quantities/days.ts', numbers: '3_600_000 10 16' },
     {
-      file: 'quantities/typedUnits.ts',
-      numbers:
-        '25.4 9.80665 4.4482216152605 0.45359237 1.609344 0.745699872 0.73549875 10 1000 12 3.6 0.001 0.01 0.9144 0.3048 0.0254 0.001 1000 12 1000 12 1000 12 1000 1000 1000 0.001 1000 0.00508 0.00508 60 0.001 0.1',
+      file: 'quantities/factors.ts',
+      numbers: '25.4 1.609344 0.9144 0.45359237 9.80665 12 1000 12 1000 60 550 1000 75 1000',
     },
     {
-      file: 'quantities/units.tsx',
-      numbers:
-        '1.609344 25.4 0.9144 4.448222 1.355818 0.45359237 0.00508 0.7457 0.006894757 3 0.005 0.1 10 3 12 10 6',
+      file: 'quantities/typedUnits.ts',
+      numbers: '10 1000 12 3.6 0.001 0.01 3 1000 0.001 1000 12 12 0.001 1000 60 0.001 0.1',
     },
-    { file: 'set/RunningInPanel.tsx', numbers: '300 80 24 7 100 3_600_000 48 10' },
+    { file: 'quantities/units.tsx', numbers: '3 0.005 0.1 10 3 12 10 6' },
+    { file: 'set/RunningInPanel.tsx', numbers: '300 80 24 100 3_600_000 48 10' },
   ],
   'a step by key or finger': [
     { file: 'fit/PlaceHandle.tsx', numbers: '10 3' },
@@ -92,7 +91,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'yard/YardView.tsx', numbers: '100' },
   ],
   'answers of the server, tries, and how long is waited, ms': [
-    { file: 'api/client.ts', numbers: '400 409 404 300' },
+    { file: 'api/client.ts', numbers: '409 404 300' },
     { file: 'api/evaluation.ts', numbers: '3 200' },
     { file: 'api/queries.ts', numbers: '50 5_000 60_000 60_000 3_000' },
     { file: 'machine/OutputForm.tsx', numbers: '250' },

@@ -1,5 +1,7 @@
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Vocabulary;
+using static System.Math;
+using static Wendrak.Core.Quantities.Maths;
 
 namespace Wendrak.Core.Alignment;
 
@@ -11,11 +13,21 @@ public sealed record AxleSkewResult(double SkewDeg, double DifferenceMm, double?
 /// <summary>An axle that is further back on one side. Source: trigonometry; tracking rule: common practice.</summary>
 public static class AxleSkew
 {
+    internal static readonly Formula<Func<double, double, double, double>> Skew = new(
+        "Skew of the axle",
+        "γ",
+        ("skew", "°"),
+        (left, right, spacing) => Deg(Atan((right - left) / spacing)),
+        [("from a point ahead", "mm"), ("from a point ahead", "mm"), ("of both ends", "mm")],
+        "trigonometry",
+        "Marks on arms are often off: measure from the pivot."
+    );
+
     /// <param name="leftMm">From a point ahead to the axle, as a trammel or marks tell.</param>
     /// <param name="spacingMm">Between both adjusters.</param>
     /// <param name="pitchMm">Of the adjusters' thread; null where they have none.</param>
     /// <exception cref="InvalidInputException">A value is not physical.</exception>
-    public static AxleSkewResult Of(double leftMm, double rightMm, double spacingMm, double? pitchMm)
+    public static AxleSkewResult Compute(double leftMm, double rightMm, double spacingMm, double? pitchMm)
     {
         new Guard()
             .MoreThan(nameof(leftMm), leftMm, 0, "mm")
@@ -25,7 +37,7 @@ public static class AxleSkew
             .ThrowIfAny();
         double difference = rightMm - leftMm;
         return new(
-            Math.Atan(difference / spacingMm) * 180 / Math.PI,
+            Skew.Value(leftMm, rightMm, spacingMm),
             difference,
             -difference / pitchMm,
             difference > 0 ? Side.Left

@@ -8,6 +8,8 @@ namespace Wendrak.Core.Alignment;
 /// <summary>A straight-edge along both wheels.</summary>
 /// <param name="XMm">Four places: two on the front wheel, two on the rear one.</param>
 /// <param name="RimWidthFrontMm">0 for wheels of equal width.</param>
+/// <param name="GapMm">Gap to the edge at each of them, mm.</param>
+/// <param name="RimWidthRearMm">The same of the rear wheel.</param>
 public sealed record StraightEdge(
     IReadOnlyList<double> XMm,
     IReadOnlyList<double> GapMm,
@@ -16,6 +18,8 @@ public sealed record StraightEdge(
 );
 
 /// <summary>Distances from a point ahead to the axle on both sides, as marks or a trammel tell.</summary>
+/// <param name="LeftMm">From the point ahead to the axle on the left, mm.</param>
+/// <param name="RightMm">The same on the right.</param>
 public sealed record AxleMarks(double LeftMm, double RightMm);
 
 /// <summary>What was measured of how straight a loop runs; one of the readings, in the way people have it.</summary>
@@ -36,14 +40,21 @@ public sealed record StraightnessInput(
     StringReading? AlongString = null
 );
 
+/// <summary>How straight both wheels stand.</summary>
 /// <param name="OffsetMm">Null where it was not measured.</param>
 /// <param name="OffsetLimitMm">Null where no limit is known.</param>
 /// <param name="IsStraight">Null where nothing that was measured has a limit.</param>
 /// <param name="Move">Of the right adjuster alone, as a hand can make it, to square the axle; null where it is square or nobody said how it is moved.</param>
+/// <param name="SquareMm">Way of the right end that squares the axle exactly; null where nothing tells how far apart both ends are.</param>
 /// <param name="ShiftMm">How far the rear wheel must go across, or the front one the other way; null where it need not.</param>
 /// <param name="ShiftTo">Where to.</param>
 /// <param name="WalksTo">Where a belt goes as it stands.</param>
 /// <param name="EdgeLies">False where the straight-edge hardly lay on the front wheel; null without one.</param>
+/// <param name="OffsetMmPerM">The offset for each metre between the wheels, as they were measured.</param>
+/// <param name="OffsetAngleDeg">The same as an angle.</param>
+/// <param name="AngleDeg">Of the rear axle from square; null where it was not measured.</param>
+/// <param name="AngleLimitDeg">Null where no limit is known.</param>
+/// <param name="Source">Who says so.</param>
 public sealed record StraightnessResult(
     double? OffsetMm,
     double? AngleDeg,
@@ -51,10 +62,13 @@ public sealed record StraightnessResult(
     double? AngleLimitDeg,
     bool? IsStraight,
     AdjusterMove? Move,
+    double? SquareMm,
     double? ShiftMm,
     ShiftTo? ShiftTo,
     Side? WalksTo,
     bool? EdgeLies,
+    double? OffsetMmPerM,
+    double? OffsetAngleDeg,
     string Source,
     IReadOnlyList<Working> Workings
 );
@@ -76,7 +90,7 @@ public enum ShiftTo
 public static class Straightness
 {
     /// <exception cref="InvalidInputException">Nothing was measured, or a value is not physical.</exception>
-    public static StraightnessResult Of(StraightnessInput input)
+    public static StraightnessResult Judge(StraightnessInput input)
     {
         new Guard()
             .OneOf(nameof(input.Kind), input.Kind)
@@ -101,13 +115,14 @@ public static class Straightness
             )
             .ThrowIfAny();
         StraightedgeReadingResult? edge = input.Edge is { } e
-            ? At("Edge.", () => StraightedgeReading.Of(e.XMm, e.GapMm, e.RimWidthFrontMm, e.RimWidthRearMm))
+            ? At("Edge.", () => StraightedgeReading.Evaluate(e.XMm, e.GapMm, e.RimWidthFrontMm, e.RimWidthRearMm))
             : null;
         AxleSkewResult? skew = input.Marks is { } m
-            ? At("Marks.", () => AxleSkew.Of(m.LeftMm, m.RightMm, input.SpacingMm!.Value, null))
+            ? At("Marks.", () => AxleSkew.Compute(m.LeftMm, m.RightMm, input.SpacingMm!.Value, null))
             : null;
         double? offset = edge?.OffsetMm ?? input.LineOffsetMm;
-        double? angle = edge?.AngleDeg ?? skew?.SkewDeg ?? (input.AlongString is { } s ? StringLine.AngleDeg(s) : null);
+        Explained? byString = input.AlongString is { } s ? StringLine.Angle(s) : null;
+        double? angle = edge?.AngleDeg ?? skew?.SkewDeg ?? byString?.Value;
         AlignmentLimit? limit = LimitOf(input);
         double? offsetLimit = limit?.OffsetLimitMm ?? limit?.OffsetLimitMmPerM * input.CentreMm / 1_000;
         double? backMm = skew is not null
@@ -121,6 +136,7 @@ public static class Straightness
             limit?.AngularLimitDeg,
             Within(offset, offsetLimit, angle, limit?.AngularLimitDeg),
             backMm is double mm && input.Setting is { } setting ? MoveOf(setting, mm) : null,
+            backMm,
             isOff ? Math.Abs(offset!.Value) : null,
             !isOff ? null
                 : edge is null ? ShiftTo.Line
@@ -128,17 +144,19 @@ public static class Straightness
                 : ShiftTo.OffEdge,
             skew?.WalksTo,
             edge?.EdgeLies,
+            edge?.OffsetMmPerM ?? offset / input.CentreMm * 1_000,
+            edge?.OffsetAngleDeg ?? (offset is double aside ? Math.Atan(aside / input.CentreMm) * 180 / Math.PI : null),
             limit is null ? "no limit known for this kind" : $"{limit.Use}, {limit.Drive}: {limit.Certainty}",
-            [.. Explain(input, edge, skew, offset, offsetLimit, angle, limit)]
+            [.. Explain(input, edge, offsetLimit, byString, limit)]
         );
     }
 
     /// <summary>A refusal of a part names the part.</summary>
-    private static T At<T>(string part, Func<T> told)
+    private static T At<T>(string part, Func<T> measured)
     {
         try
         {
-            return told();
+            return measured();
         }
         catch (InvalidInputException refused)
         {
@@ -151,7 +169,7 @@ public static class Straightness
     {
         double units = Math.Round(backMm / setting.Adjuster.TravelMm / setting.Adjuster.Step) * setting.Adjuster.Step;
         return setting.Adjuster.HasTwoEnds && units != 0
-            ? AdjusterMove.Of(setting, Side.Right, units, units * setting.Adjuster.TravelMm)
+            ? AdjusterMove.From(setting, Side.Right, units, units * setting.Adjuster.TravelMm)
             : null;
     }
 
@@ -168,76 +186,53 @@ public static class Straightness
     {
         AlignmentRow? row = input.Medium switch
         {
-            DriveElement.Chain => MachineKinds.Of(input.Kind).ChainAlignment,
-            DriveElement.ToothedBelt => MachineKinds.Of(input.Kind).BeltAlignment,
+            DriveElement.Chain => MachineKinds.Get(input.Kind).ChainAlignment,
+            DriveElement.ToothedBelt => MachineKinds.Get(input.Kind).BeltAlignment,
             DriveElement.VBelt => VBelts,
             _ => null,
         };
-        return row is null ? null : AlignmentLimits.Of(row.Use, row.Drive);
+        return row is null ? null : AlignmentLimits.Get(row.Use, row.Drive);
     }
+
+    private static readonly Formula<Func<double, double>> OffTheLine = new(
+        "Off the line",
+        "o",
+        ("rear wheel", "mm"),
+        measured => measured,
+        [("from the line of the front wheel", "mm")],
+        "measured; common practice",
+        "The maker's figure wins."
+    );
 
     private static IEnumerable<Working> Explain(
         StraightnessInput input,
         StraightedgeReadingResult? edge,
-        AxleSkewResult? skew,
-        double? offset,
         double? offsetLimit,
-        double? angle,
+        Explained? byString,
         AlignmentLimit? limit
     )
     {
-        if (edge is not null && input.Edge is { } e)
-            yield return new(
-                "Offset of the rear wheel",
-                "o = mean gap behind − line of the front wheel there − (w_f − w_r)/2",
-                [
-                    .. e.GapMm.Select((g, i) => new WorkingValue($"g{i + 1}", $"gap at {e.XMm[i]:0.#} mm", g, "mm")),
-                    new("w_f", "front rim", e.RimWidthFrontMm, "mm"),
-                    new("w_r", "rear rim", e.RimWidthRearMm, "mm"),
-                    .. Limit(limit, offsetLimit, "mm"),
-                ],
-                new("o", "offset", edge.OffsetMm, "mm"),
-                "plane trigonometry",
-                "Twist out of the plane needs a second reading through the vertical."
-            );
-        if (skew is not null && input.Marks is { } m)
-            yield return new(
-                "Skew of the axle",
-                "γ = atan((right − left)/spacing)",
-                [
-                    new("left", "from a point ahead", m.LeftMm, "mm"),
-                    new("right", "from a point ahead", m.RightMm, "mm"),
-                    new("spacing", "of both ends", input.SpacingMm!.Value, "mm"),
-                ],
-                new("γ", "skew", skew.SkewDeg, "°"),
-                "trigonometry",
-                "Marks on arms are often off: measure from the pivot."
-            );
-        if (input.AlongString is { } s && angle is double turned)
-            yield return new(
-                "Angle by string",
-                "γ = atan((far − near)/apart)",
-                [
-                    new("near", "string to wheel", s.NearMm, "mm"),
-                    new("far", "string to wheel", s.FarMm, "mm"),
-                    new("apart", "both places", s.ApartMm, "mm"),
-                    .. Limit(limit, limit?.AngularLimitDeg, "°"),
-                ],
-                new("γ", "between both wheels", turned, "°"),
-                "trigonometry",
-                "The string must touch the front wheel at both its edges."
-            );
+        foreach (Explained figure in edge?.Explained ?? [])
+            yield return figure.Working with
+            {
+                Beside = Limit(limit, figure.Working.Result.Unit == "°" ? limit?.AngularLimitDeg : offsetLimit, figure),
+            };
+        if (input is { Marks: { } m, SpacingMm: double spacing })
+            yield return AxleSkew.Skew.With(m.LeftMm, m.RightMm, spacing).Working;
+        if (byString is { } turned)
+            yield return turned.Working with
+            {
+                Beside = Limit(limit, limit?.AngularLimitDeg, turned),
+            };
         if (input.LineOffsetMm is double line)
-            yield return new(
-                "Off the line",
-                "as measured",
-                [.. Limit(limit, offsetLimit, "mm")],
-                new("o", "rear wheel", line, "mm"),
-                "common practice",
-                "The maker's figure wins."
-            );
+            yield return OffTheLine.With(line).Working with
+            {
+                Beside = Limit(limit, offsetLimit, OffTheLine.With(line)),
+            };
     }
 
-    private static IEnumerable<WorkingValue> Limit(AlignmentLimit? row, double? value, string unit) =>
-        row is not null && value is double limit ? [new("limit", $"{row.Use}, {row.Drive}", limit, unit)] : [];
+    private static IReadOnlyList<WorkingValue> Limit(AlignmentLimit? row, double? value, Explained figure) =>
+        row is not null && value is double limit
+            ? [new("limit", $"{row.Use}, {row.Drive}", limit, figure.Working.Result.Unit)]
+            : [];
 }

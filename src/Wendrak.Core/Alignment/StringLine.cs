@@ -1,4 +1,6 @@
 using Wendrak.Core.Quantities;
+using static System.Math;
+using static Wendrak.Core.Quantities.Maths;
 
 namespace Wendrak.Core.Alignment;
 
@@ -8,17 +10,28 @@ namespace Wendrak.Core.Alignment;
 /// <param name="ApartMm">Between both places.</param>
 public sealed record StringReading(double NearMm, double FarMm, double ApartMm);
 
-/// <summary>Angle between a wheel and a string stretched along the other one, from two distances. Source: trigonometry.</summary>
+/// <summary>Angle between a wheel and a string stretched along the other one, from two distances.</summary>
 public static class StringLine
 {
+    private static readonly Formula<Func<double, double, double, double>> Turned = new(
+        "Angle by string",
+        "γ",
+        ("between both wheels", "°"),
+        (near, far, apart) => Deg(Atan((far - near) / apart)),
+        [("string to wheel", "mm"), ("string to wheel", "mm"), ("both places", "mm")],
+        "trigonometry",
+        "The string must touch the front wheel at both its edges."
+    );
+
+    /// <summary>In degrees.</summary>
     /// <exception cref="InvalidInputException">A value is not physical.</exception>
-    public static double AngleDeg(StringReading reading)
+    public static Explained Angle(StringReading reading)
     {
         new Guard("AlongString.")
             .Between(nameof(reading.NearMm), reading.NearMm, -50, 200, "mm")
             .Between(nameof(reading.FarMm), reading.FarMm, -50, 200, "mm")
             .Between(nameof(reading.ApartMm), reading.ApartMm, 1, 3_000, "mm")
             .ThrowIfAny();
-        return Math.Atan((reading.FarMm - reading.NearMm) / reading.ApartMm) * 180 / Math.PI;
+        return Turned.With(reading.NearMm, reading.FarMm, reading.ApartMm);
     }
 }

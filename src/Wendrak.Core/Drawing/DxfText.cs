@@ -8,7 +8,7 @@ namespace Wendrak.Core.Drawing;
 /// <remarks>Group codes as in the published DXF reference of release 12.</remarks>
 public static class DxfText
 {
-    public static string Of(LoopDrawing drawing)
+    public static string Write(LoopDrawing drawing)
     {
         StringBuilder text = new();
         void Pair(int code, string value) => text.Append(code).Append('\n').Append(value).Append('\n');

@@ -40,7 +40,7 @@ public sealed record LoopDrawing(
 {
     private const double CentreMarkMm = 4;
 
-    public static LoopDrawing Of(LoopPath path, LoopLayout layout)
+    public static LoopDrawing Draw(LoopPath path, LoopLayout layout)
     {
         List<DrawnLine> lines = [.. path.Spans.Select(s => new DrawnLine(DrawingLayer.Runs, s.Start, s.End))];
         List<DrawnArc> arcs = [];

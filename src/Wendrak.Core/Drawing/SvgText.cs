@@ -9,7 +9,7 @@ public static class SvgText
 {
     private const double MarginMm = 10;
 
-    public static string Of(LoopDrawing drawing)
+    public static string Write(LoopDrawing drawing)
     {
         XNamespace svg = "http://www.w3.org/2000/svg";
         (Point low, Point high) = Bounds(drawing);

@@ -9,14 +9,14 @@ public static class ClosedVisit
 {
     /// <summary>The visit with what it is closed over written down; a reason is asked for it.</summary>
     /// <exception cref="InvalidInputException">Something asks for a reason, and none is given.</exception>
-    public static SetJob Of(SetJob job, Machine machine, Setup fitted)
+    public static SetJob Fill(SetJob job, Machine machine, Setup fitted)
     {
         if (
             job.Closing is not { } closing
             || SetInputs.For(machine, fitted.Loops, fitted.RoadWheels, job) is not { } input
         )
             return job;
-        IReadOnlyList<ClosedDespite> despite = ClosingReasons.Of(
+        IReadOnlyList<ClosedDespite> despite = ClosingReasons.Find(
             new(input, job.Cautions is not null, closing.TorqueNm)
         );
         new Guard()

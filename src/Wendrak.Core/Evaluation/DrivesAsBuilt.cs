@@ -13,7 +13,7 @@ public sealed record DrivesAsBuilt(
     IReadOnlyList<LoopLayout>? Layouts
 )
 {
-    public static DrivesAsBuilt Of(Machine machine, Setup setup) =>
+    public static DrivesAsBuilt From(Machine machine, Setup setup) =>
         new(machine.Drives, setup.Loops, setup.RoadWheels, machine.Layouts);
 
     internal Guard Check() => MachineDrives.Check(Drives, Loops).Include(Gearing.RoadWheels.Check(RoadWheels, Drives));

@@ -18,6 +18,9 @@ public sealed record EvaluationScope(
 
 /// <summary>Wheels of one loop as they were picked.</summary>
 /// <param name="Length">Links, belt teeth, or mm of a belt without teeth; null keeps the length that is fitted.</param>
+/// <param name="LoopKey">Key of the loop it is about.</param>
+/// <param name="FrontSize">Driving wheel: teeth, or datum diameter in mm of a friction belt.</param>
+/// <param name="RearSize">Driven wheel, in the same measure.</param>
 public sealed record PickedWheels(string LoopKey, double FrontSize, double RearSize, double? Length = null)
 {
     /// <summary>These wheels on what is fitted.</summary>
@@ -31,6 +34,8 @@ public sealed record PickedWheels(string LoopKey, double FrontSize, double RearS
 }
 
 /// <summary>From one final ratio to another.</summary>
+/// <param name="Low">Least ratio.</param>
+/// <param name="High">Largest.</param>
 public sealed record RatioWindow(double Low, double High)
 {
     internal AimTarget AsAim() => new FinalRatio(Low, High);

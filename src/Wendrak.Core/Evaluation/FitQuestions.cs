@@ -13,6 +13,7 @@ namespace Wendrak.Core.Evaluation;
 /// <param name="TravelMm">Where the adjuster stands; null for where the length in view closes.</param>
 /// <param name="HalfLinks">Whether an odd number of links may be joined by a cranked link.</param>
 /// <param name="Layout">As it was dragged or typed, in the place of the stored one.</param>
+/// <param name="Workings">Whether to tell how each figure came about.</param>
 public sealed record FitQuestion(
     double? TravelMm = null,
     bool HalfLinks = false,
@@ -24,6 +25,9 @@ public sealed record FitQuestion(
 public sealed record NeighboursQuestion(LoopLayout? Layout = null);
 
 /// <summary>Everything that closes on the adjuster; empty lists for whatever can be had.</summary>
+/// <param name="Fronts">Driving wheels that can be had; empty for any.</param>
+/// <param name="Rears">Driven wheels that can be had; empty for any.</param>
+/// <param name="Lengths">Links or belt teeth that can be had; empty for any.</param>
 public sealed record CombinationsQuestion(
     IReadOnlyList<int> Fronts,
     IReadOnlyList<int> Rears,
@@ -32,20 +36,24 @@ public sealed record CombinationsQuestion(
 );
 
 /// <summary>Pairs that make the wheel go by so much.</summary>
+/// <param name="MoveMm">Way wanted of the axle, mm; positive makes the drive longer.</param>
 public sealed record PairsForMoveQuestion(double MoveMm, LoopLayout? Layout = null);
 
 /// <summary>Pairs that close on fixed centres.</summary>
 /// <param name="MostSlackMm">Null for the usual.</param>
+/// <param name="HalfLinks">Whether a cranked link may be used.</param>
 public sealed record FixedCentreQuestion(double? MostSlackMm = null, bool HalfLinks = false, LoopLayout? Layout = null);
 
 /// <summary>The length that a centre distance asks for.</summary>
 /// <param name="CentreMm">Null for where the wheels stand.</param>
+/// <param name="Workings">Whether to tell how each figure came about.</param>
 public sealed record LengthForCentreQuestion(double? CentreMm = null, bool Workings = false);
 
 /// <summary>Free play through the suspension travel.</summary>
 /// <param name="TravelMm">Where the adjuster stands; null for where the length in view closes.</param>
 /// <param name="PlayOnStandMm">As set; null for the play that leaves enough.</param>
 /// <param name="LeastPlayMm">Wanted at the tightest place; null for the usual.</param>
+/// <param name="Workings">Whether to tell how each figure came about.</param>
 public sealed record SuspensionQuestion(
     double? TravelMm = null,
     double? PlayOnStandMm = null,
@@ -60,6 +68,7 @@ public sealed record RailQuestion;
 /// <summary>How the rows of one stack of spacers came about.</summary>
 /// <param name="GapsMm">The pieces of every gap, from left to right.</param>
 /// <param name="Turned">Whether a sprocket is put on the other way round, in their order.</param>
+/// <param name="Shaft">Name of the shaft.</param>
 public sealed record StackWorkingsQuestion(
     string Shaft,
     IReadOnlyList<IReadOnlyList<double>> GapsMm,
@@ -69,6 +78,7 @@ public sealed record StackWorkingsQuestion(
 /// <summary>A first layout of the loop in view.</summary>
 public sealed record StartingLayoutQuestion;
 
+/// <summary>A layout to begin with.</summary>
 /// <param name="Setting">How the loop is set, as it goes with that layout; null where nobody said.</param>
 public sealed record StartingLayoutAnswer(LoopLayout Layout, LoopSetting? Setting);
 
@@ -86,15 +96,18 @@ public sealed record StartingAdjusterQuestion(
 /// <summary>Answers about places and lengths.</summary>
 internal static class FitAnswers
 {
-    public static LoopFitResult Fit(MachineInView view, FitQuestion asked) =>
-        asked is { TravelMm: null, HalfLinks: false, Layout: null, Workings: false }
+    public static LoopFitResult Fit(MachineInView view, FitQuestion question) =>
+        question is { TravelMm: null, HalfLinks: false, Layout: null, Workings: false }
             ? view.Fit
-            : LoopFit.Of(InputOf(view, asked.Layout, asked.TravelMm, asked.HalfLinks), asked.Workings);
+            : LoopFit.Evaluate(
+                InputOf(view, question.Layout, question.TravelMm, question.HalfLinks),
+                question.Workings
+            );
 
-    public static LoopDrawingFiles Drawing(MachineInView view, FitQuestion asked)
+    public static LoopDrawingFiles Drawing(MachineInView view, FitQuestion question)
     {
-        LoopFitInput input = InputOf(view, asked.Layout, asked.TravelMm, asked.HalfLinks);
-        return LoopDrawingFiles.Of(LoopDrawing.Of(LoopFit.Of(input, false).Path, input.Layout));
+        LoopFitInput input = InputOf(view, question.Layout, question.TravelMm, question.HalfLinks);
+        return LoopDrawingFiles.From(LoopDrawing.Draw(LoopFit.Evaluate(input, false).Path, input.Layout));
     }
 
     /// <summary>The question of the core, from what is stored, in view and drafted.</summary>
@@ -123,26 +136,28 @@ internal static class FitAnswers
         ?? view.LayoutOf(view.AnyLoop)
         ?? throw new InvalidInputException("Layout", "missing", "Say first where the wheels stand.");
 
-    public static NeighbourPairsResult Neighbours(MachineInView view, NeighboursQuestion asked) =>
-        NeighbourPairs.Of(InputOf(view, asked.Layout));
+    public static NeighbourPairsResult Neighbours(MachineInView view, NeighboursQuestion question) =>
+        NeighbourPairs.Find(InputOf(view, question.Layout));
 
-    public static LoopCombinationsResult Combinations(MachineInView view, CombinationsQuestion asked) =>
-        LoopCombinations.Of(
+    public static LoopCombinationsResult Combinations(MachineInView view, CombinationsQuestion question) =>
+        LoopCombinations.Find(
             new(
                 view.Drive,
                 view.FittedOf(view.AnyLoop),
-                LayoutOf(view, asked.Layout),
-                asked.Fronts,
-                asked.Rears,
-                asked.Lengths,
+                LayoutOf(view, question.Layout),
+                question.Fronts,
+                question.Rears,
+                question.Lengths,
                 view.Wheels
             )
         );
 
-    public static IReadOnlyList<PairForMove> ForMove(MachineInView view, PairsForMoveQuestion asked) =>
-        PairsForMove.Of(new(view.Drive, view.FittedOf(view.AnyLoop), LayoutOf(view, asked.Layout), asked.MoveMm));
+    public static IReadOnlyList<PairForMove> ForMove(MachineInView view, PairsForMoveQuestion question) =>
+        PairsForMove.Find(
+            new(view.Drive, view.FittedOf(view.AnyLoop), LayoutOf(view, question.Layout), question.MoveMm)
+        );
 
-    public static FixedCentreResult FixedCentres(MachineInView view, FixedCentreQuestion asked)
+    public static FixedCentreResult FixedCentres(MachineInView view, FixedCentreQuestion question)
     {
         Loop loop = view.AnyLoop;
         LoopSearch search = SearchAround.Fitted(loop, view.FittedOf(loop), null);
@@ -150,42 +165,42 @@ internal static class FitAnswers
             new(
                 view.Drive,
                 loop.Key,
-                LoopFit.Of(InputOf(view, asked.Layout), false).CentreMm,
+                LoopFit.Evaluate(InputOf(view, question.Layout), false).CentreMm,
                 (int)search.FrontMin,
                 (int)search.FrontMax,
                 (int)search.RearMin,
                 (int)search.RearMax,
-                asked.MostSlackMm,
-                asked.HalfLinks
+                question.MostSlackMm,
+                question.HalfLinks
             )
         );
     }
 
-    public static LengthForCentreResult ForCentre(MachineInView view, LengthForCentreQuestion asked)
+    public static LengthForCentreResult ForCentre(MachineInView view, LengthForCentreQuestion question)
     {
-        LengthForCentreResult result = LengthForCentre.Of(
-            new(view.Drive, view.ChoiceOf(view.AnyLoop), asked.CentreMm ?? view.Fit.CentreMm, false)
+        LengthForCentreResult result = LengthForCentre.Find(
+            new(view.Drive, view.ChoiceOf(view.AnyLoop), question.CentreMm ?? view.Fit.CentreMm, false)
         );
-        return asked.Workings ? result : result with { Workings = [] };
+        return question.Workings ? result : result with { Workings = [] };
     }
 
-    public static SuspensionPlayResult Suspension(MachineInView view, SuspensionQuestion asked)
+    public static SuspensionPlayResult Suspension(MachineInView view, SuspensionQuestion question)
     {
-        SuspensionPlayResult result = SuspensionPlay.Of(
+        SuspensionPlayResult result = SuspensionPlay.Compute(
             new(
                 view.Drive,
                 view.ChoiceOf(view.AnyLoop),
-                LayoutOf(view, asked.Layout),
-                asked.TravelMm,
-                asked.PlayOnStandMm,
-                asked.LeastPlayMm
+                LayoutOf(view, question.Layout),
+                question.TravelMm,
+                question.PlayOnStandMm,
+                question.LeastPlayMm
             )
         );
-        return asked.Workings ? result : result with { Workings = [] };
+        return question.Workings ? result : result with { Workings = [] };
     }
 
     public static RailResult SideToSide(MachineInView view) =>
-        Rail.Of(
+        Rail.LayOut(
             new(
                 view.Drive,
                 view.OfDrive(view.Loops),
@@ -198,14 +213,14 @@ internal static class FitAnswers
             )
         );
 
-    public static IReadOnlyList<Working> StackWorkings(MachineInView view, StackWorkingsQuestion asked) =>
-        SpacerWorkings.Of(
+    public static IReadOnlyList<Working> StackWorkings(MachineInView view, StackWorkingsQuestion question) =>
+        SpacerWorkings.Explain(
             new(
                 view.Drive,
-                view.Machine.Shafts?.FirstOrDefault(s => s.DriveKey == view.Drive.Key && s.Shaft == asked.Shaft)
+                view.Machine.Shafts?.FirstOrDefault(s => s.DriveKey == view.Drive.Key && s.Shaft == question.Shaft)
                     ?? throw new InvalidInputException("Shaft", "unknown", "Name a shaft that was measured."),
-                asked.GapsMm,
-                asked.Turned
+                question.GapsMm,
+                question.Turned
             )
         );
 
@@ -213,7 +228,7 @@ internal static class FitAnswers
     public static StartingLayoutAnswer Starting(MachineInView view)
     {
         (Loop loop, LoopChoice choice) = (view.AnyLoop, view.ChoiceOf(view.AnyLoop));
-        LoopLayout usual = StartingLayout.Of(view.Drive, choice, view.Machine.Kind);
+        LoopLayout usual = StartingLayout.For(view.Drive, choice, view.Machine.Kind);
         if (view.Machine.Settings?.FirstOrDefault(s => s.LoopKey == loop.Key) is not { } setting)
             return new(usual, null);
         bool wantsIdler = setting.Adjuster.Kind == AdjusterKind.SprungArm;
@@ -222,17 +237,19 @@ internal static class FitAnswers
             Moving = null,
             Idlers = wantsIdler ? [StartingParts.At(new(loop.Medium, usual.Front, usual.Rear)).Idler] : [],
         };
-        AdjusterOnLayout set = StartingAdjuster.Of(
+        AdjusterOnLayout set = StartingAdjuster.For(
             new(view.Drive, choice, still, setting.Adjuster.Kind, null, setting.Adjuster)
         );
         return new(still with { Moving = set.Moving }, setting with { Adjuster = set.Adjuster });
     }
 
-    public static AdjusterOnLayout AdjusterFor(MachineInView view, StartingAdjusterQuestion asked)
+    public static AdjusterOnLayout AdjusterFor(MachineInView view, StartingAdjusterQuestion question)
     {
-        Adjuster now = asked.Now ?? view.SettingOf(view.AnyLoop).Adjuster;
-        return asked.Layout is { } layout
-            ? StartingAdjuster.Of(new(view.Drive, view.ChoiceOf(view.AnyLoop), layout, asked.Kind, asked.Wheel, now))
-            : new(now.As(asked.Kind), null);
+        Adjuster now = question.Now ?? view.SettingOf(view.AnyLoop).Adjuster;
+        return question.Layout is { } layout
+            ? StartingAdjuster.For(
+                new(view.Drive, view.ChoiceOf(view.AnyLoop), layout, question.Kind, question.Wheel, now)
+            )
+            : new(now.As(question.Kind), null);
     }
 }

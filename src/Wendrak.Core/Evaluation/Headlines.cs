@@ -37,11 +37,14 @@ public enum NoFigure
     Refused,
 }
 
+/// <summary>What is aimed for, at a glance.</summary>
 /// <param name="Target">Null where nothing is aimed for.</param>
 public sealed record AimHeadline(StationState State, AimTarget? Target);
 
+/// <summary>The ratio, at a glance.</summary>
 /// <param name="ChangePercent">Against as fitted; null of what is fitted.</param>
 /// <param name="MeetsAim">Null without an aim.</param>
+/// <param name="FinalRatio">Of the chosen loops; null where it can’t be told.</param>
 public sealed record RatioHeadline(
     StationState State,
     NoFigure? Without,
@@ -50,7 +53,9 @@ public sealed record RatioHeadline(
     bool? MeetsAim = null
 );
 
+/// <summary>The length, at a glance.</summary>
 /// <param name="Length">Null where none is counted.</param>
+/// <param name="IsOffTheTrack">True where the length does not close on the adjuster.</param>
 public sealed record FitHeadline(
     StationState State,
     NoFigure? Without,
@@ -59,8 +64,10 @@ public sealed record FitHeadline(
 );
 
 /// <summary>Of a chain or belt as it is counted.</summary>
+/// <param name="Value">Figure in the unit beside it.</param>
 public sealed record LengthInUnit(double Value, LengthUnit Unit);
 
+/// <summary>The loads, at a glance.</summary>
 /// <param name="IsJudged">False for what this program does not decide.</param>
 /// <param name="Verdict">Not applicable where it is not known or not judged.</param>
 /// <param name="Worst">The check that is not fine; null where all are.</param>
@@ -77,8 +84,10 @@ public sealed record LoadsHeadline(
 /// <summary>What decides.</summary>
 public sealed record WorstCheck(LoadCheckKind Kind);
 
+/// <summary>How tight it was last, at a glance.</summary>
 /// <param name="Lowest">Of the last round that was read; null where none was.</param>
 /// <param name="GoesOn">A visit is open.</param>
+/// <param name="Highest">The same at its other end.</param>
 public sealed record SetHeadline(
     StationState State,
     NoFigure? Without,
@@ -100,7 +109,7 @@ public sealed record StationHeadlines(
 /// <summary>Tells how far every station is.</summary>
 internal static class Headlines
 {
-    public static StationHeadlines Of(MachineInView view) =>
+    public static StationHeadlines From(MachineInView view) =>
         new(
             new(view.Target is null ? StationState.Open : StationState.Done, view.Target),
             Ratio(view),
@@ -160,7 +169,7 @@ internal static class Headlines
             return new(StationState.Open, NoFigure.NoPull);
         try
         {
-            LoadCheck[] checks = LoadChecks.Of(view.Loaded);
+            LoadCheck[] checks = LoadChecks.Check(view.Loaded);
             bool isJudged = view.Loaded.Input.Source.IsJudged;
             Verdict verdict = isJudged ? LoadChecks.VerdictOf(checks) : Verdict.NotApplicable;
             return new(

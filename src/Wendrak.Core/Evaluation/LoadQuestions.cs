@@ -9,6 +9,7 @@ namespace Wendrak.Core.Evaluation;
 /// <summary>Loads of the loop in view.</summary>
 /// <param name="Source">What pulls, as it is typed; null for what is stored.</param>
 /// <param name="Strength">The chain or belt, as it is typed; null for what is stored.</param>
+/// <param name="Workings">Whether to tell how each figure came about.</param>
 public sealed record LoadsQuestion(LoadSource? Source = null, LoopStrength? Strength = null, bool Workings = false);
 
 /// <summary>Loads as fitted, of trials, and of chains and belts of another kind in the loop's place.</summary>
@@ -22,11 +23,14 @@ public sealed record LoadsBesideQuestion(
 /// <summary>One of the loops laid side by side.</summary>
 /// <param name="SetupId">Of a trial; null for as fitted and for an alternative.</param>
 /// <param name="Alternative">Its place among the alternatives; null for none.</param>
+/// <param name="Name">Of the setup or the loop in its place.</param>
 public sealed record LoadsColumn(string Name, long? SetupId, int? Alternative, LoopLoadsResult Loads);
 
 /// <summary>Whether what joins a wheel to its shaft holds.</summary>
 /// <param name="TorqueNm">Null for the hardest that the loop asks of it.</param>
 /// <param name="Source">What pulls, as it is typed; null for what is stored.</param>
+/// <param name="YieldMpa">Stress at which the weaker part gives way, MPa; null for the usual steel.</param>
+/// <param name="ProofTorqueNm">Torque it was seen to hold, Nm; null for none.</param>
 public sealed record ShaftHubQuestion(
     ShaftHubConnection Carrier,
     double? TorqueNm = null,
@@ -45,20 +49,29 @@ internal static class LoadAnswers
     /// <summary>Beside as fitted.</summary>
     private const int MostBeside = 4;
 
-    public static LoopLoadsResult Loads(MachineInView view, LoadsQuestion asked) =>
-        asked is { Source: null, Strength: null, Workings: false }
+    public static LoopLoadsResult Loads(MachineInView view, LoadsQuestion question) =>
+        question is { Source: null, Strength: null, Workings: false }
             ? view.Loads
-            : LoopLoads.Of(InputOf(view, view.Loops, view.RoadWheels, asked.Source, asked.Strength), asked.Workings);
+            : LoopLoads.Evaluate(
+                InputOf(view, view.Loops, view.RoadWheels, question.Source, question.Strength),
+                question.Workings
+            );
 
-    public static IReadOnlyList<CheckMends> Mends(MachineInView view, LoadsQuestion asked) =>
-        LoadMends.Of(InputOf(view, view.Loops, view.RoadWheels, asked.Source, asked.Strength));
+    public static IReadOnlyList<CheckMends> Mends(MachineInView view, LoadsQuestion question) =>
+        LoadMends.Find(InputOf(view, view.Loops, view.RoadWheels, question.Source, question.Strength));
 
-    public static IReadOnlyList<LoadsColumn> Beside(MachineInView view, LoadsBesideQuestion asked)
+    public static IReadOnlyList<LoadsColumn> Beside(MachineInView view, LoadsBesideQuestion question)
     {
-        LoadsInput fitted = InputOf(view, view.Fitted.Loops, view.Fitted.RoadWheels, asked.Source, asked.Strength);
+        LoadsInput fitted = InputOf(
+            view,
+            view.Fitted.Loops,
+            view.Fitted.RoadWheels,
+            question.Source,
+            question.Strength
+        );
         LoopAlternative[] others =
         [
-            .. asked.Alternatives
+            .. question.Alternatives
                 ?? (view.Machine.Loads?.Alternatives ?? []).Where(a => a.Strength.LoopKey == view.AnyLoop.Key),
         ];
         IEnumerable<Setup> trials = view
@@ -66,12 +79,12 @@ internal static class LoadAnswers
             .Take(Math.Max(0, MostBeside - others.Length));
         return
         [
-            new("as fitted", null, null, LoopLoads.Of(fitted, false)),
+            new("as fitted", null, null, LoopLoads.Evaluate(fitted, false)),
             .. trials.Select(s => new LoadsColumn(
                 s.Name,
                 s.Id,
                 null,
-                LoopLoads.Of(InputOf(view, s.Loops, s.RoadWheels, asked.Source, asked.Strength), false)
+                LoopLoads.Evaluate(InputOf(view, s.Loops, s.RoadWheels, question.Source, question.Strength), false)
             )),
             .. others.Select((a, i) => new LoadsColumn(a.Name, null, i, InPlace(fitted with { Alternative = a }, i))),
         ];
@@ -82,25 +95,25 @@ internal static class LoadAnswers
         Refusal.Renamed(
             "Alternative.",
             $"{nameof(LoadsBesideQuestion.Alternatives)}[{index}].",
-            () => LoopLoads.Of(input, false)
+            () => LoopLoads.Evaluate(input, false)
         );
 
-    public static ShaftHubCapacityResult ShaftHub(MachineInView view, ShaftHubQuestion asked)
+    public static ShaftHubCapacityResult ShaftHub(MachineInView view, ShaftHubQuestion question)
     {
-        LoadSource source = asked.Source ?? SourceOf(view);
-        return ShaftHubCapacity.Of(
+        LoadSource source = question.Source ?? SourceOf(view);
+        return ShaftHubCapacity.Compute(
             new(
-                asked.Carrier,
-                asked.TorqueNm ?? Loads(view, new(asked.Source, asked.Strength)).HardestTorqueNm,
-                asked.YieldMpa,
-                asked.ProofTorqueNm,
+                question.Carrier,
+                question.TorqueNm ?? Loads(view, new(question.Source, question.Strength)).HardestTorqueNm,
+                question.YieldMpa,
+                question.ProofTorqueNm,
                 source.LiftsOrFlies
             )
         );
     }
 
-    public static LoopAlternative Starting(MachineInView view, StartingAlternativeQuestion asked) =>
-        LoopAlternative.Start(new(view.Drive, view.FittedOf(view.AnyLoop), asked.Medium));
+    public static LoopAlternative Starting(MachineInView view, StartingAlternativeQuestion question) =>
+        LoopAlternative.Start(new(view.Drive, view.FittedOf(view.AnyLoop), question.Medium));
 
     /// <summary>Whether somebody said how hard it is pulled: without that there are no loads.</summary>
     public static bool IsPullKnown(MachineInView view) =>

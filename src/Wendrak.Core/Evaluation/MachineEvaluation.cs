@@ -8,7 +8,7 @@ public static class MachineEvaluation
     /// <param name="workshop">May be left out where <see cref="EvaluationParts.NeedsWorkshop"/> is false.</param>
     /// <returns>Only what was asked. What can't be told is refused in its own part and keeps nothing else back.</returns>
     /// <exception cref="InvalidInputException">The scope names something that the machine has not.</exception>
-    public static EvaluationAnswer Of(
+    public static EvaluationAnswer Answer(
         StoredMachine stored,
         Workshop? workshop,
         EvaluationScope scope,
@@ -17,11 +17,11 @@ public static class MachineEvaluation
     {
         MachineInView view = new(stored, scope, workshop);
         Part<T>? Tell<TAsked, T>(
-            TAsked? asked,
+            TAsked? question,
             Func<MachineInView, TAsked, T> tell,
             Func<MachineInView, TAsked, (string From, string To)>? path = null
         )
-            where TAsked : class => asked is null ? null : Asked(view, asked, tell, path);
+            where TAsked : class => question is null ? null : Asked(view, question, tell, path);
         return new()
         {
             Comparison = Tell(parts.Comparison, RatioAnswers.Comparison),
@@ -58,24 +58,24 @@ public static class MachineEvaluation
             RunningIn = Tell(parts.RunningIn, SetAnswers.RunIn),
             Practice = Tell(parts.Practice, SetAnswers.Practice),
             // Last: what was told in full before is not worked out again for its line.
-            Headlines = Tell(parts.Headlines, (v, _) => Evaluation.Headlines.Of(v)),
+            Headlines = Tell(parts.Headlines, (v, _) => Evaluation.Headlines.From(v)),
         };
     }
 
     private static Part<T> Asked<TAsked, T>(
         MachineInView view,
-        TAsked asked,
+        TAsked question,
         Func<MachineInView, TAsked, T> tell,
         Func<MachineInView, TAsked, (string From, string To)>? path
     )
     {
         try
         {
-            return new(tell(view, asked));
+            return new(tell(view, question));
         }
         catch (InvalidInputException e)
         {
-            return new(default, path is null ? e.Issues : Placed(e.Issues, path(view, asked)));
+            return new(default, path is null ? e.Issues : Placed(e.Issues, path(view, question)));
         }
     }
 

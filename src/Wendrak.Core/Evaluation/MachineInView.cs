@@ -32,10 +32,10 @@ internal sealed class MachineInView
         Aim = aim?.DriveKey == Drive.Key ? aim : null;
         Target = scope.Band?.AsAim() ?? Aim?.Target;
         _comparison = new(() => RatioAnswers.Compare(this));
-        _fit = new(() => LoopFit.Of(FitAnswers.InputOf(this), false));
+        _fit = new(() => LoopFit.Evaluate(FitAnswers.InputOf(this), false));
         _laid = new(() => LoopFit.Lay(FitAnswers.InputOf(this)));
         _loaded = new(() => LoadAnswers.LoadedOf(this));
-        _loads = new(() => LoopLoads.Of(Loaded, false));
+        _loads = new(() => LoopLoads.Evaluate(Loaded, false));
     }
 
     /// <summary>What is in view against as fitted, without workings; told once however often it is asked for.</summary>

@@ -14,6 +14,14 @@ namespace Wendrak.Core.Evaluation;
 /// <param name="WearLimitPercent">Elongation at which the chain is replaced; null for belts.</param>
 /// <param name="IsPullKnown">Whether somebody said how hard it is pulled: without that its loads can't be asked for.</param>
 /// <param name="Setting">How it is set: as it was asked, else by what moves it.</param>
+/// <param name="LoopKey">Key of the loop it is about.</param>
+/// <param name="Name">What people call it.</param>
+/// <param name="Standard">Chain size, belt profile or section.</param>
+/// <param name="FrontSize">Driving wheel: teeth, or datum diameter in mm of a friction belt.</param>
+/// <param name="RearSize">Driven wheel, in the same measure.</param>
+/// <param name="Ratio">Driven over driving wheel.</param>
+/// <param name="Links">Links of the chain or teeth of the belt; null where not counted.</param>
+/// <param name="DriveKey">Key of the drive it is about.</param>
 public sealed record LoopSummary(
     string LoopKey,
     string Name,
@@ -33,6 +41,7 @@ public sealed record LoopSummary(
 );
 
 /// <param name="Labels">“1” to “6”; one empty label for a drive without gears.</param>
+/// <param name="DriveKey">Key of the drive it is about.</param>
 public sealed record DriveGearLabels(string DriveKey, IReadOnlyList<string> Labels);
 
 /// <summary>A machine's drives at a glance.</summary>
@@ -53,7 +62,7 @@ public sealed record MachineSummary(
 )
 {
     /// <param name="visits">To its loops, in any order.</param>
-    public static MachineSummary Of(Machine machine, Setup fitted, IReadOnlyList<SetJob> visits)
+    public static MachineSummary From(Machine machine, Setup fitted, IReadOnlyList<SetJob> visits)
     {
         MachineDrivesResult state = MachineDrives.Evaluate(
             new(machine.Drives, fitted.Loops, fitted.RoadWheels, machine.Drives[0].Input.LimitSpeedRpm)
@@ -75,7 +84,7 @@ public sealed record MachineSummary(
         foreach (Loop loop in train.Drive.Stages.OfType<Loop>())
         {
             LoopChoice choice = train.ChoiceOf(loop.Key);
-            double ratio = Math.Abs(StageRatio.Of(loop, choice));
+            double ratio = Math.Abs(StageRatio.Compute(loop, choice));
             yield return new(
                 loop.Key,
                 loop.Name,

@@ -6,6 +6,7 @@ namespace Wendrak.Core.Evaluation;
 
 /// <summary>A loop that was left outside its window by one instrument, and not read inside by what counts since.</summary>
 /// <param name="On">Day of the visit.</param>
+/// <param name="LoopKey">Key of the loop it is about.</param>
 public sealed record OpenReading(string LoopKey, DateOnly On, InstrumentFinding Finding)
 {
     /// <summary>Of all closed visits to a machine, whichever visit they were read at.</summary>
@@ -26,7 +27,7 @@ public sealed record OpenReading(string LoopKey, DateOnly On, InstrumentFinding 
             return
             [
                 .. InstrumentFinding
-                    .AllOf(input, SpanFinder.Of(input))
+                    .AllOf(input, SpanFinder.Find(input))
                     .Where(f => f.IsOpen)
                     .Select(f => new OpenReading(whole.LoopKey, DayOf(f.Round, visits), f)),
             ];

@@ -6,16 +6,21 @@ using Wendrak.Core.Records;
 namespace Wendrak.Core.Evaluation;
 
 /// <summary>What is in view against as fitted.</summary>
+/// <param name="Workings">Whether to tell how each figure came about.</param>
 public sealed record ComparisonQuestion(bool Workings = false);
 
 /// <summary>Stored setups against as fitted.</summary>
+/// <param name="SetupIds">Setups to stand beside each other.</param>
 public sealed record BesideQuestion(IReadOnlyList<long> SetupIds);
 
 /// <summary>Every shaft with its speed.</summary>
+/// <param name="InputSpeedRpm">Speed of the input; null for its usual one.</param>
+/// <param name="Workings">Whether to tell how each figure came about.</param>
 public sealed record DrivesQuestion(double InputSpeedRpm, bool Workings = false);
 
 /// <summary>Bands of the final ratio that a target asks for.</summary>
 /// <param name="Target">As it is typed.</param>
+/// <param name="Workings">Whether to tell how each figure came about.</param>
 public sealed record BandsQuestion(AimTarget Target, bool Workings = false);
 
 /// <summary>Remembered aims of this drive most like one that is typed.</summary>
@@ -30,6 +35,13 @@ public sealed record StartingSearchQuestion(IReadOnlyList<int> Gears);
 
 /// <summary>What is changed of the search to begin with; null leaves it.</summary>
 /// <param name="LargestRatio">Of the loop; null for any.</param>
+/// <param name="LoopKey">Key of the loop it is about.</param>
+/// <param name="FrontMin">Smallest driving wheel to try: teeth, or datum diameter in mm.</param>
+/// <param name="FrontMax">Largest driving wheel to try.</param>
+/// <param name="RearMin">Smallest driven wheel to try.</param>
+/// <param name="RearMax">Largest driven wheel to try.</param>
+/// <param name="OnShelfOnly">Only what is in stock.</param>
+/// <param name="StandardSizesOnly">Only sizes of the standard’s series.</param>
 public sealed record LoopSearchChange(
     string LoopKey,
     double? FrontMin = null,
@@ -59,6 +71,8 @@ public sealed record LoopSearchChange(
 /// <summary>Pairs that meet the aim.</summary>
 /// <param name="Drag">A band while it is being dragged, in the place of the aim.</param>
 /// <param name="Rows">Of how many pairs, the first of the list, it is told where the axle goes; at most <see cref="PairFits.MostPairs"/>.</param>
+/// <param name="Gears">Gears to look at, counted from 0; empty for all.</param>
+/// <param name="Workings">Whether to tell how each figure came about.</param>
 public sealed record SearchQuestion(
     IReadOnlyList<LoopSearchChange> Changes,
     IReadOnlyList<int> Gears,
@@ -68,6 +82,7 @@ public sealed record SearchQuestion(
     bool Workings = false
 );
 
+/// <summary>Pairs that meet an aim, and where they put the axle.</summary>
 /// <param name="Fits">
 /// Where the axle goes with the first pairs of the list and the chain or belt that is on it; empty where that is not known, or
 /// two loops are chosen together.
@@ -80,8 +95,8 @@ public sealed record FollowUpsQuestion;
 /// <summary>Answers about ratio and aim.</summary>
 internal static class RatioAnswers
 {
-    public static SetupComparisonResult Comparison(MachineInView view, ComparisonQuestion asked) =>
-        asked.Workings ? Compare(view, true) : view.Comparison;
+    public static SetupComparisonResult Comparison(MachineInView view, ComparisonQuestion question) =>
+        question.Workings ? Compare(view, true) : view.Comparison;
 
     /// <summary>What is in view against as fitted.</summary>
     public static SetupComparisonResult Compare(MachineInView view, bool explains = false) =>
@@ -90,13 +105,13 @@ internal static class RatioAnswers
             explains
         );
 
-    public static SetupComparisonResult SideBySide(MachineInView view, BesideQuestion asked) =>
+    public static SetupComparisonResult SideBySide(MachineInView view, BesideQuestion question) =>
         SetupComparison.Compare(
             InputOf(
                 view,
                 [
                     .. view
-                        .Stored.Setups.Where(s => asked.SetupIds.Contains(s.Id))
+                        .Stored.Setups.Where(s => question.SetupIds.Contains(s.Id))
                         .Select(s => new ComparedSetup(s.Name, s.Loops, s.RoadWheels)),
                 ]
             ),
@@ -130,37 +145,37 @@ internal static class RatioAnswers
         );
     }
 
-    public static MachineDrivesResult Drives(MachineInView view, DrivesQuestion asked)
+    public static MachineDrivesResult Drives(MachineInView view, DrivesQuestion question)
     {
         MachineDrivesResult result = MachineDrives.Evaluate(
-            new(view.Machine.Drives, view.Loops, view.RoadWheels, asked.InputSpeedRpm)
+            new(view.Machine.Drives, view.Loops, view.RoadWheels, question.InputSpeedRpm)
         );
-        return asked.Workings ? result : result with { Workings = [] };
+        return question.Workings ? result : result with { Workings = [] };
     }
 
-    public static RatioBandsResult Bands(MachineInView view, BandsQuestion asked)
+    public static RatioBandsResult Bands(MachineInView view, BandsQuestion question)
     {
         _ = view.AnyLoop;
-        return RatioBands.Of(
+        return RatioBands.Find(
             new DriveTrain(view.Drive, view.Fitted.Loops),
             view.Scope.LoopKeys,
             view.Fitted.RoadWheels,
-            asked.Target,
+            question.Target,
             [],
-            asked.Workings
+            question.Workings
         );
     }
 
-    public static NearestAimResult NearestAims(MachineInView view, NearestAimsQuestion asked) =>
-        NearestAim.Of(
+    public static NearestAimResult NearestAims(MachineInView view, NearestAimsQuestion question) =>
+        NearestAim.Find(
             new(
                 view.Drive,
                 view.Fitted.Loops,
                 view.Fitted.RoadWheels,
                 view.AnyLoop.Key,
-                asked.Target,
-                asked.Conditions,
-                asked.Wishes,
+                question.Target,
+                question.Conditions,
+                question.Wishes,
                 [
                     .. view
                         .Stored.Aims.Where(a => a.Id != view.Scope.AimId && a.DriveKey == view.Drive.Key)
@@ -169,44 +184,44 @@ internal static class RatioAnswers
             )
         );
 
-    public static AimTarget Starting(MachineInView view, StartingAimQuestion asked) =>
-        StartingAim.Of(new(view.Drive, view.Fitted.Loops, view.Fitted.RoadWheels, view.Scope.LoopKeys, asked.Kind));
+    public static AimTarget Starting(MachineInView view, StartingAimQuestion question) =>
+        StartingAim.For(new(view.Drive, view.Fitted.Loops, view.Fitted.RoadWheels, view.Scope.LoopKeys, question.Kind));
 
-    public static IReadOnlyList<LoopSearch> StartingSearches(MachineInView view, StartingSearchQuestion asked) =>
-        StartingSearch.Of(
+    public static IReadOnlyList<LoopSearch> StartingSearches(MachineInView view, StartingSearchQuestion question) =>
+        StartingSearch.For(
             new(
                 view.Drive,
                 view.Fitted.Loops,
                 view.Fitted.RoadWheels,
                 view.Scope.LoopKeys,
                 view.Target,
-                asked.Gears,
+                question.Gears,
                 view.Machine.Work,
                 view.Wheels
             )
         );
 
-    public static SearchAnswer Search(MachineInView view, SearchQuestion asked)
+    public static SearchAnswer Search(MachineInView view, SearchQuestion question)
     {
-        new Guard().Between(nameof(asked.Rows), asked.Rows, 0, PairFits.MostPairs, "pairs").ThrowIfAny();
+        new Guard().Between(nameof(question.Rows), question.Rows, 0, PairFits.MostPairs, "pairs").ThrowIfAny();
         RatioSearchResult result = RatioSearch.Run(
             new(
                 view.Drive,
                 view.Fitted.Loops,
                 view.Fitted.RoadWheels,
-                [.. Begun(view, asked).Select(s => WithTrials(view, Changed(s, asked.Changes)))],
-                asked.Drag?.AsAim() ?? view.Target,
-                asked.Gears,
-                asked.Ranking,
+                [.. Begun(view, question).Select(s => WithTrials(view, Changed(s, question.Changes)))],
+                question.Drag?.AsAim() ?? view.Target,
+                question.Gears,
+                question.Ranking,
                 view.Wheels
             )
         );
-        return new(asked.Workings ? result : result with { Workings = [] }, FitsOf(view, result, asked.Rows));
+        return new(question.Workings ? result : result with { Workings = [] }, FitsOf(view, result, question.Rows));
     }
 
     private static IReadOnlyList<PairFit> FitsOf(MachineInView view, RatioSearchResult found, int rows) =>
         view.Scope.LoopKeys.Count == 1 && view.LayoutOf(view.AnyLoop) is { Moving: not null } layout
-            ? PairFits.Of(
+            ? PairFits.Find(
                 new(
                     view.Drive,
                     view.FittedOf(view.AnyLoop),
@@ -222,11 +237,11 @@ internal static class RatioAnswers
             : [];
 
     /// <summary>Wide enough for what the shelf offers and the aim can reach; where the aim is refused the search itself says so.</summary>
-    private static IReadOnlyList<LoopSearch> Begun(MachineInView view, SearchQuestion asked)
+    private static IReadOnlyList<LoopSearch> Begun(MachineInView view, SearchQuestion question)
     {
         try
         {
-            return StartingSearches(view, new(asked.Gears));
+            return StartingSearches(view, new(question.Gears));
         }
         catch (InvalidInputException)
         {
@@ -265,7 +280,7 @@ internal static class RatioAnswers
             ? []
             : FollowUps.After(
                 new(
-                    DrivesAsBuilt.Of(view.Machine, view.Fitted),
+                    DrivesAsBuilt.From(view.Machine, view.Fitted),
                     new(view.Machine.Drives, view.Loops, view.RoadWheels, view.Machine.Layouts)
                 )
             );

@@ -16,6 +16,7 @@ public sealed record PractisedVisit(SetGoal Goal, IReadOnlyList<SetRound> Rounds
 /// <param name="Round">Being read; null for what is stored as in hand.</param>
 /// <param name="IsKeptOnly">True to leave out what is in hand.</param>
 /// <param name="Setting">How the loop is set, as it is typed; null for what is stored.</param>
+/// <param name="Workings">Whether to tell how each figure came about.</param>
 public sealed record SetQuestion(
     long? VisitId = null,
     PractisedVisit? Practised = null,
@@ -27,16 +28,19 @@ public sealed record SetQuestion(
 
 /// <summary>What a visit would be closed over.</summary>
 /// <param name="TorqueNm">As it was measured; null where nobody did.</param>
+/// <param name="VisitId">Visit that is to be closed; null where none is open.</param>
 public sealed record ClosingPart(long VisitId, double? TorqueNm);
 
 /// <summary>The newest visit to the loop of the drive that mirrors this one.</summary>
 /// <param name="Match">Null while one of both was not read.</param>
+/// <param name="OtherVisitId">Of the visit to the other side.</param>
 public sealed record SideMatchAnswer(long OtherVisitId, SideMatchResult? Match);
 
 /// <summary>How straight the loop in view runs, by one kind of reading.</summary>
 /// <param name="CentreMm">Between both shafts; null for where the wheels stand.</param>
 /// <param name="SpacingMm">Between both adjusters; null where nothing is to be turned.</param>
 /// <param name="Setting">How the loop is set, as it is typed; null for what is stored.</param>
+/// <param name="LineOffsetMm">Rear against front by a line along both wheels, mm, positive to the right; null where it was not taken.</param>
 public sealed record StraightnessQuestion(
     double? CentreMm = null,
     double? SpacingMm = null,
@@ -49,6 +53,8 @@ public sealed record StraightnessQuestion(
 
 /// <summary>What warmth does to the belt in view.</summary>
 /// <param name="AxialStiffnessN">Null for what is known of it.</param>
+/// <param name="HotC">As warm as it gets, °C.</param>
+/// <param name="ColdC">As it was set, °C.</param>
 public sealed record WarmthQuestion(
     CaseMetal Case,
     double HotC,
@@ -58,11 +64,14 @@ public sealed record WarmthQuestion(
 );
 
 /// <summary>How the belt in view loses tension until a day.</summary>
+/// <param name="Hours">Run since it was fitted, or lying under tension.</param>
+/// <param name="UntilHours">From now to when it must be right; null for a week.</param>
+/// <param name="Own">Readings of this very belt, which make the curve its own; null for the usual one.</param>
 public sealed record RunningInQuestion(
     CordKind Cord,
     double Hours,
-    double UntilHours,
     SetQuestion Set,
+    double? UntilHours = null,
     OwnReadings? Own = null
 );
 
@@ -74,110 +83,117 @@ public sealed record PracticeQuestion(int Seed, SetQuestion Set, LockState Lock)
 /// <summary>Answers about setting. What is set is what is on the machine, whatever else is in view.</summary>
 internal static class SetAnswers
 {
-    public static SetAdvice Set(MachineInView view, SetQuestion asked) =>
-        SetEvaluation.Of(InputOf(view, asked), asked.Workings);
+    public static SetAdvice Set(MachineInView view, SetQuestion question) =>
+        SetEvaluation.Advise(InputOf(view, question), question.Workings);
 
     /// <summary>The round in hand stands after those kept; of a visit that is not there none is.</summary>
-    public static (string From, string To) InHandPath(MachineInView view, SetQuestion asked)
+    public static (string From, string To) InHandPath(MachineInView view, SetQuestion question)
     {
         IReadOnlyList<SetRound>? kept =
-            asked.Practised?.Rounds ?? view.Stored.Visits.FirstOrDefault(v => v.Id == asked.VisitId)?.Rounds;
+            question.Practised?.Rounds ?? view.Stored.Visits.FirstOrDefault(v => v.Id == question.VisitId)?.Rounds;
         return ($"Rounds[{kept?.Count ?? 0}]", nameof(SetQuestion.Round));
     }
 
-    public static IReadOnlyList<ClosedDespite> Closing(MachineInView view, ClosingPart asked)
+    public static IReadOnlyList<ClosedDespite> Closing(MachineInView view, ClosingPart question)
     {
-        SetJob visit = view.VisitOf(asked.VisitId);
-        return ClosingReasons.Of(
-            new(InputOf(view, new(asked.VisitId, IsKeptOnly: true)), visit.Cautions is not null, asked.TorqueNm)
+        SetJob visit = view.VisitOf(question.VisitId);
+        return ClosingReasons.Find(
+            new(InputOf(view, new(question.VisitId, IsKeptOnly: true)), visit.Cautions is not null, question.TorqueNm)
         );
     }
 
-    public static SideMatchAnswer? SideMatch(MachineInView view, SetQuestion asked)
+    public static SideMatchAnswer? SideMatch(MachineInView view, SetQuestion question)
     {
         HashSet<string> mirrored = [.. MirroredLoops(view)];
         if (view.Stored.Visits.FirstOrDefault(v => mirrored.Contains(v.LoopKey)) is not { } other)
             return null;
-        SetInput mine = InputOf(view, asked);
+        SetInput mine = InputOf(view, question);
         SetInput theirs = InputOf(view, new(other.Id, IsKeptOnly: true));
         bool areRead = IsRead(mine) && IsRead(theirs);
-        return new(other.Id, areRead ? Tension.SideMatch.Of(new(mine, theirs)) : null);
+        return new(other.Id, areRead ? Tension.SideMatch.Compare(new(mine, theirs)) : null);
     }
 
-    public static StraightnessResult Straight(MachineInView view, StraightnessQuestion asked)
+    public static StraightnessResult Straight(MachineInView view, StraightnessQuestion question)
     {
         Loop loop = view.AnyLoop;
-        return Straightness.Of(
+        return Straightness.Judge(
             new(
                 view.Machine.Kind,
                 loop.Medium,
-                asked.CentreMm
+                question.CentreMm
                     ?? CentreOf(view)
                     ?? throw new InvalidInputException("CentreMm", "missing", "Give the distance of both shafts."),
-                asked.SpacingMm,
-                InputOf(view, new(Setting: asked.Setting)).Setting,
-                asked.Edge,
-                asked.Marks,
-                asked.LineOffsetMm,
-                asked.AlongString
+                question.SpacingMm,
+                InputOf(view, new(Setting: question.Setting)).Setting,
+                question.Edge,
+                question.Marks,
+                question.LineOffsetMm,
+                question.AlongString
             )
         );
     }
 
-    public static ThermalTensionResult Warmth(MachineInView view, WarmthQuestion asked)
+    public static ThermalTensionResult Warmth(MachineInView view, WarmthQuestion question)
     {
-        SpanFacts span = SpanFinder.Of(InputOf(view, asked.Set));
-        return ThermalTension.Of(
+        SpanFacts span = SpanFinder.Find(InputOf(view, question.Set));
+        return ThermalTension.Compute(
             new(
-                asked.Case,
+                question.Case,
                 CentreOf(view) ?? throw NotLaidOut(),
-                asked.HotC,
-                asked.ColdC,
+                question.HotC,
+                question.ColdC,
                 span.CosRun,
                 span.LoopLengthMm ?? throw NotLaidOut(),
-                asked.AxialStiffnessN
+                question.AxialStiffnessN
                     ?? span.AxialStiffnessN
                     ?? throw new InvalidInputException("AxialStiffnessN", "missing", "Give the belt’s stiffness.")
             )
         );
     }
 
-    public static RunningInResult RunIn(MachineInView view, RunningInQuestion asked)
+    public static RunningInResult RunIn(MachineInView view, RunningInQuestion question)
     {
-        SetAdvice advice = Set(view, asked.Set with { Workings = false });
+        SetAdvice advice = Set(view, question.Set with { Workings = false });
         // Without newtons, as with no window or no mass, it is told as a share.
         bool inNewton = advice.Unit == TightnessUnit.Newton;
-        return RunningIn.Of(
+        return RunningIn.Predict(
             new(
-                asked.Cord,
-                asked.Hours,
-                asked.UntilHours,
+                question.Cord,
+                question.Hours,
+                question.UntilHours,
                 inNewton ? advice.Aim : null,
                 inNewton && advice.Rounds is [.., { } last] ? last.Loosest : null,
                 inNewton ? advice.Window?.High : null,
                 advice.Setting.MostShaftLoadN,
-                asked.Own
+                question.Own
             )
         );
     }
 
-    public static PracticeReading Practice(MachineInView view, PracticeQuestion asked)
+    public static PracticeReading Practice(MachineInView view, PracticeQuestion question)
     {
-        SetInput loop = InputOf(view, asked.Set);
+        SetInput loop = InputOf(view, question.Set);
         // How it answers goes by what was turned; what was read before says nothing to it.
         return PracticeDrive.Read(
-            new(asked.Seed, loop with { Rounds = [.. loop.Rounds.Select(r => r with { Readings = [] })] }, asked.Lock)
+            new(
+                question.Seed,
+                loop with
+                {
+                    Rounds = [.. loop.Rounds.Select(r => r with { Readings = [] })],
+                },
+                question.Lock
+            )
         );
     }
 
     /// <exception cref="InvalidInputException">The visit is not this machine's, or its loop is not there any more.</exception>
-    private static SetInput InputOf(MachineInView view, SetQuestion asked)
+    private static SetInput InputOf(MachineInView view, SetQuestion question)
     {
         SetJob visit =
-            asked.VisitId is long id ? view.VisitOf(id)
-            : asked.Practised is { } p ? Between(view) with { Goal = p.Goal, Rounds = p.Rounds, Gauge = p.Gauge }
+            question.VisitId is long id ? view.VisitOf(id)
+            : question.Practised is { } p ? Between(view) with { Goal = p.Goal, Rounds = p.Rounds, Gauge = p.Gauge }
             : Between(view);
-        SetRound? inHand = asked.IsKeptOnly ? null : asked.Round ?? visit.InHand?.Round;
+        SetRound? inHand = question.IsKeptOnly ? null : question.Round ?? visit.InHand?.Round;
         SetInput input =
             SetInputs.For(
                 view.Machine,
@@ -185,7 +201,7 @@ internal static class SetAnswers
                 view.Fitted.RoadWheels,
                 inHand is null ? visit : visit with { Rounds = [.. visit.Rounds, inHand] }
             ) ?? throw new InvalidInputException("VisitId", "unknown", "The loop of this visit is not there any more.");
-        return asked.Setting is null ? input : input with { Setting = asked.Setting };
+        return question.Setting is null ? input : input with { Setting = question.Setting };
     }
 
     private static SetJob Between(MachineInView view) =>
@@ -207,7 +223,7 @@ internal static class SetAnswers
 
     /// <summary>Between both shafts as fitted; null where nobody laid it out.</summary>
     private static double? CentreOf(MachineInView view) =>
-        view.LayoutOf(view.AnyLoop) is null ? null : LoopFit.Of(FitAnswers.InputOf(view), false).CentreMm;
+        view.LayoutOf(view.AnyLoop) is null ? null : LoopFit.Evaluate(FitAnswers.InputOf(view), false).CentreMm;
 
     private static InvalidInputException NotLaidOut() =>
         new("Scope.LoopKeys", "missing", "Say first at Fit where the wheels stand.");

@@ -15,7 +15,7 @@ public sealed record StoredMachine(
 )
 {
     /// <summary>A machine to practise on, as if it were stored.</summary>
-    public static StoredMachine Of(MachineDraft draft, DateOnly today)
+    public static StoredMachine From(MachineDraft draft, DateOnly today)
     {
         Setup fitted = new(
             0,

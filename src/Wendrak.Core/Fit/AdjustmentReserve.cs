@@ -1,4 +1,7 @@
 using Wendrak.Core.Loops;
+using Wendrak.Core.Quantities;
+using static System.Math;
+using static Wendrak.Core.Quantities.Maths;
 
 namespace Wendrak.Core.Fit;
 
@@ -20,29 +23,90 @@ public sealed record AdjustmentReserve(
     /// <summary>Warned of before the adjuster is at its end; common practice.</summary>
     public const double LeastSharePercent = 10;
 
+    private static readonly Quantity LeftQuantity = new("way left", "mm");
+
+    private static readonly Formula<Func<double, double, double>> Left = new(
+        "Way left on the adjuster",
+        "l",
+        LeftQuantity,
+        (t_end, t) => Abs(t_end - t),
+        [("travel at the longest path", "mm"), ("travel where it stands", "mm")],
+        "plane geometry",
+        "An adjuster may bind before its end: the maker's mark wins."
+    );
+
+    private static readonly Formula<Func<double, double, double>> Share = new(
+        "Adjustment left",
+        "share",
+        ("of the adjuster", "%"),
+        (l, T) => Percent(l / T),
+        [LeftQuantity, ("whole way", "mm")],
+        "plane geometry; warned of under 10 %: common practice",
+        "An adjuster may bind before its end: the maker's mark wins."
+    );
+
+    private static readonly Formula<Func<double, double, double>> Turns = new(
+        "Turns left",
+        "n",
+        ("turns", ""),
+        (l, s) => l / s,
+        [LeftQuantity, ("way of one turn", "mm")],
+        "plane geometry",
+        "An adjuster may bind before its end: the maker's mark wins."
+    );
+
     // A step that is there but for the last digit is there.
-    private const double Rounding = 1e-6;
+    private static readonly Formula<Func<double, double, double>> WholeSteps = new(
+        "Steps left",
+        "n",
+        ("whole steps", ""),
+        (l, s) => Floor(l / s + 0.000001),
+        [LeftQuantity, ("way of one step", "mm")],
+        "plane geometry",
+        "Clicks and shims count whole. An adjuster may bind before its end: the maker's mark wins."
+    );
+
+    /// <summary>Elongation of a loop that the longest path takes up.</summary>
+    internal static readonly Formula<Func<double, double, double>> Elongation = new(
+        "Elongation that can still be taken up",
+        "reserve",
+        ("elongation", "%"),
+        (L_end, L) => Percent(L_end / L - 1),
+        [("longest path on the track", "mm"), ("loop, or the path where it stands", "mm")],
+        "plane geometry",
+        "Says nothing about when a belt is worn."
+    );
 
     /// <returns>Null with fixed centres.</returns>
-    internal static AdjustmentReserve? Of(FittedLoop fitted, LoopPath path, double travelMm)
+    internal static AdjustmentReserve? Compute(FittedLoop fitted, LoopPath path, double travelMm)
     {
         if (fitted.Range is not { } range)
             return null;
-        double left = Math.Abs(range.TightestAtMm - travelMm);
-        double percent = left / fitted.TrackMm * 100;
+        double left = Left.Value(range.TightestAtMm, travelMm);
+        double percent = Share.Value(left, fitted.TrackMm);
         return new(
             left,
             percent,
-            (range.MostMm / path.LengthMm - 1) * 100,
-            fitted.Counted is { } step ? StepsIn(left, step) : null,
+            Elongation.Value(range.MostMm, path.LengthMm),
+            fitted.Counted is { } step ? StepsIn(left, step).Value : null,
             fitted.Counted,
             percent < LeastSharePercent
         );
     }
 
-    private static double StepsIn(double leftMm, AdjusterStep step)
+    private static Explained StepsIn(double leftMm, AdjusterStep step) =>
+        step.Kind == AdjusterStepKind.Turn
+            ? Turns.With(leftMm, step.TravelMm)
+            : WholeSteps.With(
+                leftMm,
+                new(step.TravelMm, Meaning: $"way of one {step.Kind.ToString().ToLowerInvariant()}")
+            );
+
+    internal static IEnumerable<Working> Workings(FittedLoop fitted, AdjustmentReserve reserve, double travelMm)
     {
-        double steps = leftMm / step.TravelMm;
-        return step.Kind == AdjusterStepKind.Turn ? steps : Math.Floor(steps + Rounding);
+        yield return Share.With(reserve.LeftMm, fitted.TrackMm).Working;
+        yield return Left.With(fitted.Range!.Value.TightestAtMm, travelMm).Working;
+        if (fitted.Counted is { } step)
+            yield return StepsIn(reserve.LeftMm, step).Working;
     }
 }

@@ -1,4 +1,5 @@
 using Wendrak.Core.Loops;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 
@@ -15,9 +16,22 @@ namespace Wendrak.Core.Fit;
 /// <param name="NeededMm">Height of a chain that stands on the tips, mm.</param>
 public sealed record ChainJamClearance(string Wheel, double RoomMm, double NeededMm)
 {
+    private static readonly Formula<Func<double, double, double>> OnTheTips = new(
+        "Way out of a chain",
+        "needed",
+        ("height of a chain that stands on the tips", "mm"),
+        (d1, h2) => (d1 + h2) / 2,
+        [("roller", "mm"), ("plate", "mm")],
+        "geometry of ISO 606 sizes; that a lone chain must fall clear: common practice",
+        "One layer of chain. A heap of it needs more; a guard that holds the chain on the teeth needs none."
+    );
+
+    internal Explained Needed { get; init; }
+
+    /// <summary>True where a chain that comes off falls clear.</summary>
     public bool IsOpen => RoomMm >= NeededMm;
 
-    internal static ChainJamClearance? Of(ClearanceLimit limit, FittedLoop fitted, LoopPath path)
+    internal static ChainJamClearance? Measure(ClearanceLimit limit, FittedLoop fitted, LoopPath path)
     {
         if (fitted.Loop.Medium != DriveElement.Chain || Chains.Find(fitted.Loop.Standard) is not { } chain)
             return null;
@@ -27,6 +41,7 @@ public sealed record ChainJamClearance(string Wheel, double RoomMm, double Neede
             .Wheels.Where(w => w.TeethEngaged is not null)
             .Select(w => (w.Name, Segments.Distance(w.Centre, limit.From, limit.To) - w.Outline.OutsideRadiusMm))
             .MinBy(g => g.Item2);
-        return new(wheel, gap - limit.MovesMm, (chain.RollerDiameterMm + height) / 2);
+        Explained needed = OnTheTips.With(chain.RollerDiameterMm, height);
+        return new(wheel, gap - limit.MovesMm, needed.Value) { Needed = needed };
     }
 }

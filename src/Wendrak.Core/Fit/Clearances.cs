@@ -1,10 +1,12 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loops;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Fit;
 
+/// <summary>Whether there is room enough.</summary>
 public enum ClearanceState
 {
     Clear,
@@ -25,6 +27,8 @@ public enum ClearanceState
 /// <param name="GapMm">Negative when it touches.</param>
 /// <param name="WorstGapMm">With the slack run at its widest and the edge as near as it comes.</param>
 /// <param name="ChainJamClearance">Room for a chain that has come off; null for belts and where the tables are silent.</param>
+/// <param name="Name">Of the limit.</param>
+/// <param name="LeastMm">Gap that is wanted, mm.</param>
 public sealed record ClearanceFigure(
     string Name,
     string Part,
@@ -33,17 +37,34 @@ public sealed record ClearanceFigure(
     double LeastMm,
     ClearanceState State,
     ChainJamClearance? ChainJamClearance
-);
+)
+{
+    internal Explained AtWorst { get; init; }
+}
 
 /// <summary>Measures the gap between a loop and what is around it.</summary>
 public static class Clearances
 {
-    internal static IReadOnlyList<ClearanceFigure> Of(FittedLoop fitted, LoopPath path, FreePlay? freePlay)
+    internal static IReadOnlyList<ClearanceFigure> Measure(FittedLoop fitted, LoopPath path, FreePlay? freePlay)
     {
         double half = HalfHeightMm(fitted.Loop);
         double swing = (freePlay?.FreePlayMm ?? 0) / 2;
         return [.. (fitted.Layout.Limits ?? []).Select(l => Nearest(l, fitted, path, half, swing))];
     }
+
+    private static readonly Formula<Func<double, double, double, double>> Worst = new(
+        "Gap at its worst",
+        "g",
+        ("worst gap", "mm"),
+        (g_0, swing, move) => g_0 - swing - move,
+        [
+            ("to the edge, taut", "mm"),
+            ("half the free play, at that place of the slack run", "mm"),
+            ("the edge comes nearer by", "mm"),
+        ],
+        "plane geometry; tips from the outside diameter, ASME B29.1",
+        "In the plane of the loop. A run swings most at its middle and not at all at its ends."
+    );
 
     private static ClearanceFigure Nearest(
         ClearanceLimit limit,
@@ -53,11 +74,11 @@ public static class Clearances
         double swing
     )
     {
-        List<(string Part, double Gap, double GapWhenSlack)> gaps = [];
+        List<(string Part, double Gap, double Swing)> gaps = [];
         foreach (WrappedWheel wheel in path.Wheels)
         {
             double gap = Segments.Distance(wheel.Centre, limit.From, limit.To) - wheel.Outline.OutsideRadiusMm;
-            gaps.Add(($"tips of {wheel.Name}", gap, gap));
+            gaps.Add(($"tips of {wheel.Name}", gap, 0));
         }
         for (int i = 0; i < path.Spans.Count; i++)
         {
@@ -65,17 +86,22 @@ public static class Clearances
             (double distance, double at) = Nearest(span.Start, span.End, limit.From, limit.To);
             // It swings most at its middle and not at all at its ends.
             double here = i < fitted.RearIndex ? swing * (1 - Math.Abs(2 * at - 1)) : 0;
-            gaps.Add(($"run {span.From}–{span.To}", distance - half, distance - half - here));
+            gaps.Add(($"run {span.From}–{span.To}", distance - half, here));
         }
-        (string part, double least, double slack) = gaps.MinBy(g => g.GapWhenSlack);
-        double worst = slack - limit.MovesMm;
+        (string part, double least, double swung) = gaps.MinBy(g => g.Gap - g.Swing);
+        double slack = least - swung;
+        Explained atWorst = Worst.With(new(least, Meaning: $"{part} to the edge, taut"), swung, limit.MovesMm);
+        double worst = atWorst.Value;
         ClearanceState state =
             least <= 0 ? ClearanceState.Rubs
             : slack <= 0 ? ClearanceState.RubsWhenSlack
             : worst <= 0 ? ClearanceState.RubsWhenMoved
             : worst < limit.LeastMm ? ClearanceState.Near
             : ClearanceState.Clear;
-        return new(limit.Name, part, least, worst, limit.LeastMm, state, ChainJamClearance.Of(limit, fitted, path));
+        return new(limit.Name, part, least, worst, limit.LeastMm, state, ChainJamClearance.Measure(limit, fitted, path))
+        {
+            AtWorst = atWorst,
+        };
     }
 
     /// <summary>From the pitch line to the outer edge of the chain or belt, mm; 0 where the tables are silent.</summary>

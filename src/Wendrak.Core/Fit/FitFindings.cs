@@ -10,7 +10,7 @@ internal static class FitFindings
     private const int LeastTeethInMesh = 6; // ISO 5295
     private const int LeastTeethOnIdler = 3; // common practice
 
-    public static IReadOnlyList<FitFinding> Of(FittedLoop fitted, LoopPath path, AdjustmentReserve? reserve)
+    public static IReadOnlyList<FitFinding> Find(FittedLoop fitted, LoopPath path, AdjustmentReserve? reserve)
     {
         List<FitFinding> findings = [];
         int n = path.Wheels.Count;

@@ -1,151 +1,132 @@
-using Wendrak.Core.Gearing;
 using Wendrak.Core.Lengths;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Vocabulary;
+using static System.Math;
+using static Wendrak.Core.Quantities.Maths;
 
 namespace Wendrak.Core.Fit;
 
 /// <summary>How the figures of a fit came about.</summary>
 internal static class FitWorkings
 {
-    public static IReadOnlyList<Working> Of(
+    public static IReadOnlyList<Working> Explain(
         FittedLoop fitted,
         LoopPath path,
         LoopFitInput input,
         AdjustmentReserve? left,
+        FreePlay? play,
         double travelMm
     )
     {
-        List<Working> workings = [Length(fitted, path)];
+        List<Working> workings = [.. Length(fitted, path)];
         if (path.Wheels.Count == 2 && fitted.Loop.Course == BeltArrangement.Open)
-            workings.Add(ShortForm(fitted, path));
-        workings.AddRange(path.Wheels.Select(w => Wrap(w)));
-        if (fitted.ChosenLength is double length && fitted.Layout.Moving is not null)
         {
-            FittingLength here = fitted.LengthOf(length);
-            if (here.ReservePercent is double reserve)
-                workings.Add(Reserve(fitted, length, reserve, input.WearLimitPercent));
+            double centre = path.Wheels[0].Centre.DistanceTo(path.Wheels[1].Centre);
+            TwoPulleyFormulas wheels = new(fitted.Loop, fitted.Choice.FrontSize, fitted.Choice.RearSize);
+            workings.AddRange(wheels.ShortForm(centre, path.LengthMm / fitted.UnitMm));
+        }
+        workings.AddRange(path.Wheels.Select((w, i) => Wrap(path, i)));
+        if (fitted.ChosenLength is double length)
+        {
+            if (fitted.Layout.Moving is not null && fitted.LengthOf(length).ReservePercent is not null)
+                workings.Add(Reserve(fitted, length, input.WearLimitPercent));
+            if (play is { ExcessMm: > 0 } slack)
+                workings.AddRange(Play(fitted, path, length, slack));
         }
         if (left is not null)
-            workings.Add(Left(fitted, left, travelMm));
+            workings.AddRange(AdjustmentReserve.Workings(fitted, left, travelMm));
         return workings;
     }
 
-    private static Working Left(FittedLoop fitted, AdjustmentReserve reserve, double travelMm)
+    private static IEnumerable<Working> Length(FittedLoop fitted, LoopPath path)
     {
-        AdjusterStep? step = fitted.Counted;
-        List<WorkingValue> values =
-        [
-            new("t_end", "travel at the longest path", fitted.Range!.Value.TightestAtMm, "mm"),
-            new("t", "travel where it stands", travelMm, "mm"),
-            new("T", "whole way", fitted.TrackMm, "mm"),
-        ];
-        if (step is not null)
-            values.Add(new("s", $"way of one {step.Kind.ToString().ToLowerInvariant()}", step.TravelMm, "mm"));
-        return new(
-            "Adjustment left",
-            step is null
-                ? "left = |t_end − t|, share = left / T"
-                : "left = |t_end − t|, share = left / T, n = left / s",
-            values,
-            new("share", "of the adjuster", reserve.LeftPercent, "%"),
-            "plane geometry; warned of under 10 %: common practice",
-            reserve.Steps is double steps
-                ? FormattableString.Invariant(
-                    $"n = {steps:0.##}; clicks and shims count whole. An adjuster may bind before its end: the maker's mark wins."
-                )
-                : "An adjuster may bind before its end: the maker's mark wins."
-        );
-    }
-
-    private static Working Length(FittedLoop fitted, LoopPath path) =>
-        new(
-            "Length of the loop",
-            "L = Σ (run + arc radius · wrap)",
+        if (fitted.LengthUnit != LengthUnit.Mm)
+            yield return (fitted.LengthUnit == LengthUnit.Links ? LoopLengths.InLinks : LoopLengths.InTeeth)
+                .With(path.LengthMm, fitted.UnitMm)
+                .Working;
+        yield return Series.Sum(
+            "Length of the path",
+            "L",
+            ("all runs and arcs", "mm"),
             [
-                .. path.Spans.Select(s => new WorkingValue($"run {s.From}–{s.To}", "straight run", s.LengthMm, "mm")),
-                .. path.Wheels.Select(w => new WorkingValue(
-                    $"arc {w.Name}",
-                    "loop lying on it",
-                    w.Outline.ArcRadiusMm * w.WrapDeg * Math.PI / 180,
-                    "mm"
-                )),
+                .. path.Spans.Select(
+                    (s, i) => new WorkingValue($"run{i + 1}", $"straight run, {s.From} to {s.To}", s.LengthMm, "mm")
+                ),
+                .. path.Wheels.Select(
+                    (w, i) =>
+                        new WorkingValue(
+                            $"arc{i + 1}",
+                            $"loop lying on {w.Name}",
+                            w.Outline.ArcRadiusMm * Rad(w.WrapDeg),
+                            "mm"
+                        )
+                ),
             ],
-            new("L", "length of the path", path.LengthMm / fitted.UnitMm, UnitWord(fitted)),
             "plane geometry; ISO 10823 for chains",
             "Wheels in one plane; a chain counts teeth where it lies on a sprocket, a belt its pitch or datum circle."
         );
-
-    private static Working ShortForm(FittedLoop fitted, LoopPath path)
-    {
-        double centre = path.Wheels[0].Centre.DistanceTo(path.Wheels[1].Centre);
-        double front = WheelSize.LinksRound(fitted.Loop, fitted.Choice.FrontSize);
-        double rear = WheelSize.LinksRound(fitted.Loop, fitted.Choice.RearSize);
-        bool chain = fitted.Loop.Medium == DriveElement.Chain;
-        double d1 = 2 * path.Wheels[0].Outline.RunRadiusMm;
-        double d2 = 2 * path.Wheels[1].Outline.RunRadiusMm;
-        double approximate = chain
-            ? ChainLength.HandbookLinks(fitted.UnitMm, front, rear, centre)
-            : BeltLength.HandbookMm(BeltArrangement.Open, d1, d2, centre) / fitted.UnitMm;
-        return new(
-            "The handbooks' short form, beside it",
-            chain ? "X = 2C/p + (N1 + N2)/2 + (N2 − N1)²·p/(4π²·C)" : "L = 2C + π(D + d)/2 + (D − d)²/(4C)",
-            chain
-                ?
-                [
-                    new("C", "centre distance", centre, "mm"),
-                    new("p", "pitch", fitted.UnitMm, "mm"),
-                    new("N1", "links once round the front", front, ""),
-                    new("N2", "links once round the rear", rear, ""),
-                ]
-                :
-                [
-                    new("C", "centre distance", centre, "mm"),
-                    new("d", "front, pitch or datum circle", d1, "mm"),
-                    new("D", "rear, pitch or datum circle", d2, "mm"),
-                ],
-            new(chain ? "X" : "L", "short form", approximate, UnitWord(fitted)),
-            "Shigley ch. 17; Machinery's Handbook",
-            FormattableString.Invariant(
-                $"Differs from the exact length by {approximate - path.LengthMm / fitted.UnitMm:0.####} {UnitWord(fitted)} here."
-            )
-        );
     }
 
-    private static Working Wrap(WrappedWheel wheel) =>
-        new(
-            $"Wrap of {wheel.Name}",
-            "wrap = change of heading between the runs",
-            [new("r", "pitch or datum radius", wheel.Outline.RunRadiusMm, "mm")],
-            new("wrap", wheel.Side == RunSide.Back ? "on the back" : "inside", wheel.WrapDeg, "°"),
-            "plane geometry",
-            "A wheel on the back turns against the loop."
-        );
+    private static readonly Formula<Func<double, double, double, double>> ChangeOfHeading = new(
+        "Wrap",
+        "wrap",
+        ("loop lying on it", "°"),
+        (h2, h1, n) => Deg(Abs(Rad(h2) - Rad(h1) + 2 * PI * n)),
+        [("heading of the run that leaves", "°"), ("heading of the run that comes", "°"), ("whole turns between", "")],
+        "plane geometry",
+        "A wheel on the back turns against the loop."
+    );
 
-    private static Working Reserve(FittedLoop fitted, double length, double reserve, double? limit) =>
-        new(
-            "Elongation that can still be taken up",
-            "reserve = L_end / (X · u) − 1",
-            [
-                new("L_end", "longest path on the track", fitted.Range!.Value.MostMm, "mm"),
-                new("X", "length in view", length, UnitWord(fitted)),
-                new("u", "length of one", fitted.UnitMm, "mm"),
-            ],
-            new("reserve", "elongation", reserve, "%"),
-            "plane geometry",
-            limit is double percent
-                ? FormattableString.Invariant(
-                    $"The chain is replaced at {percent} %: beyond that the reserve is of no use."
-                )
-                : "Says nothing about when a belt is worn."
-        );
-
-    private static string UnitWord(FittedLoop fitted) =>
-        fitted.LengthUnit switch
+    private static Working Wrap(LoopPath path, int at)
+    {
+        WrappedWheel wheel = path.Wheels[at];
+        double leaves = Heading(path.Spans[at]);
+        double comes = Heading(path.Spans[(at + path.Spans.Count - 1) % path.Spans.Count]);
+        double change = leaves - comes;
+        double left = Round((wheel.WrapDeg - change) / 360);
+        double right = Round((-wheel.WrapDeg - change) / 360);
+        bool isLeft = Abs(wheel.WrapDeg - change - 360 * left) < Abs(-wheel.WrapDeg - change - 360 * right);
+        return ChangeOfHeading.With(leaves, comes, isLeft ? left : right).Working with
         {
-            LengthUnit.Links => "links",
-            LengthUnit.BeltTeeth => "teeth",
-            _ => "mm",
+            Title = $"Wrap of {wheel.Name}",
+            Beside = [new("r", "pitch or datum radius", wheel.Outline.RunRadiusMm, "mm")],
         };
+    }
+
+    private static double Heading(LoopSpan run) => Deg(Atan2(run.End.YMm - run.Start.YMm, run.End.XMm - run.Start.XMm));
+
+    private static Working Reserve(FittedLoop fitted, double length, double? limit)
+    {
+        Working working = AdjustmentReserve
+            .Elongation.With(
+                fitted.Range!.Value.MostMm,
+                new(length * fitted.UnitMm, Meaning: FormattableString.Invariant($"length in view, {length}"))
+            )
+            .Working;
+        return limit is double percent
+            ? working with
+            {
+                Limits = FormattableString.Invariant(
+                    $"The chain is replaced at {percent} %: beyond that the reserve is of no use."
+                ),
+            }
+            : working;
+    }
+
+    internal static readonly Formula<Func<double, double, double, double>> OverThePath = new(
+        "Length over the path",
+        "e",
+        ("too much of loop", "mm"),
+        (X, p, L) => X * p - L,
+        [("length in view", ""), ("length of one", "mm"), ("length of the path", "mm")],
+        "sum",
+        "A loop of its nominal length: an elongated one has more."
+    );
+
+    private static IEnumerable<Working> Play(FittedLoop fitted, LoopPath path, double length, FreePlay play)
+    {
+        yield return SlackRun.Play.With(play.RunMm, play.ExcessMm).Working;
+        yield return OverThePath.With(length, fitted.UnitMm, path.LengthMm).Working;
+    }
 }

@@ -43,7 +43,7 @@ internal sealed class FittedLoop
     /// <summary>What the adjuster is counted in; null where nobody said, or nothing is.</summary>
     public AdjusterStep? Counted => _input.Adjuster?.Counted;
 
-    public LengthUnit LengthUnit => LoopLengths.UnitOf(Loop);
+    public LengthUnit LengthUnit => LoopLengths.UnitOf(Loop.Medium);
 
     public FittedLoop(LoopFitInput input)
     {
@@ -106,7 +106,10 @@ internal sealed class FittedLoop
     {
         double? travel = length == ChosenLength ? Closing : TravelFor(_wheels, length);
         bool fits = travel is double t && IsOn(t);
-        double? reserve = travel is null ? null : (Range?.MostMm / (length * UnitMm) - 1) * 100;
+        double? reserve =
+            travel is not null && Range is { MostMm: double most }
+                ? AdjustmentReserve.Elongation.Value(most, length * UnitMm)
+                : null;
         return new(
             length,
             travel,
@@ -181,6 +184,6 @@ internal sealed class FittedLoop
             placed[_moving] = placed[_moving] with { Centre = moving.Track.At(travelMm) };
             return LoopTracing.Length(placed, Layout.Turning, Loop.Course);
         }
-        return TrackRange.Of(LengthAt, TrackMm, LoopClosing.IsConvex(_wheels, moving.Track, Loop.Course));
+        return TrackRange.Find(LengthAt, TrackMm, LoopClosing.IsConvex(_wheels, moving.Track, Loop.Course));
     }
 }

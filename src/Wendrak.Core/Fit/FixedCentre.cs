@@ -10,6 +10,12 @@ namespace Wendrak.Core.Fit;
 /// <summary>Two shafts that can't be moved, and the wheels that may go on them.</summary>
 /// <param name="MostSlackMm">Loop length that may be over, mm; null for <see cref="FixedCentre.UsualSlackMm"/>.</param>
 /// <param name="HalfLinks">Whether an odd number of links may be joined by a cranked link.</param>
+/// <param name="LoopKey">Key of the loop it is about.</param>
+/// <param name="CentreMm">Distance of the shafts, mm.</param>
+/// <param name="FrontMin">Smallest driving wheel to try: teeth, or datum diameter in mm.</param>
+/// <param name="FrontMax">Largest driving wheel to try.</param>
+/// <param name="RearMin">Smallest driven wheel to try.</param>
+/// <param name="RearMax">Largest driven wheel to try.</param>
 public sealed record FixedCentreInput(
     Drive Drive,
     string LoopKey,
@@ -22,6 +28,7 @@ public sealed record FixedCentreInput(
     bool HalfLinks
 );
 
+/// <summary>Pairs that close on fixed centres.</summary>
 /// <param name="MostSlackMm">What was allowed: as asked, or the usual.</param>
 /// <param name="Pairs">Least slack first; at most 200.</param>
 public sealed record FixedCentreResult(double MostSlackMm, IReadOnlyList<FixedCentrePair> Pairs);
@@ -31,6 +38,10 @@ public sealed record FixedCentreResult(double MostSlackMm, IReadOnlyList<FixedCe
 /// <param name="SlackMm">Loop length that is over, mm.</param>
 /// <param name="FreePlayMm">Whole up-and-down movement at the middle of a run.</param>
 /// <param name="CentreMoveMm">How much farther apart an eccentric would have to bring the shafts to take it up; null where that finds no place.</param>
+/// <param name="Front">Teeth of the driving wheel.</param>
+/// <param name="Rear">Teeth of the driven wheel.</param>
+/// <param name="Ratio">Driven over driving wheel.</param>
+/// <param name="IsHalfLink">Joined by a cranked link.</param>
 public sealed record FixedCentrePair(
     int Front,
     int Rear,
@@ -122,8 +133,8 @@ public static class FixedCentre
 
     private static LoopWheel[] Wheels(Loop loop, int front, int rear, double centre, double unit) =>
         [
-            new(LoopLayout.FrontName, new(0, 0), WheelOutline.Of(loop, front), RunSide.Inside, unit),
-            new(LoopLayout.RearName, new(-centre, 0), WheelOutline.Of(loop, rear), RunSide.Inside, unit),
+            new(LoopLayout.FrontName, new(0, 0), WheelOutline.For(loop, front), RunSide.Inside, unit),
+            new(LoopLayout.RearName, new(-centre, 0), WheelOutline.For(loop, rear), RunSide.Inside, unit),
         ];
 
     private static Loop Check(FixedCentreInput input)

@@ -7,6 +7,8 @@ using Wendrak.Core.Vocabulary;
 namespace Wendrak.Core.Fit;
 
 /// <summary>Two wheels and the centre distance somebody wants between them.</summary>
+/// <param name="CentreMm">Distance of the shafts, mm.</param>
+/// <param name="HalfLinks">Whether a cranked link may be used.</param>
 public sealed record LengthForCentreInput(Drive Drive, LoopChoice Choice, double CentreMm, bool HalfLinks);
 
 /// <summary>A length that can be had, and the centre distance it asks for.</summary>
@@ -15,6 +17,8 @@ public sealed record LengthForCentreInput(Drive Drive, LoopChoice Choice, double
 /// <param name="SmallWrapDeg">Wrap of the smaller wheel there.</param>
 /// <param name="TeethInMesh">Whole teeth of the smaller wheel; null for smooth pulleys.</param>
 /// <param name="IsStandard">Whether it is of the standard's series; null where no table tells.</param>
+/// <param name="CentreMm">Distance of the shafts it gives, mm.</param>
+/// <param name="IsHalfLink">Joined by a cranked link.</param>
 public sealed record LengthAtCentre(
     double Length,
     double CentreMm,
@@ -25,9 +29,11 @@ public sealed record LengthAtCentre(
     bool IsHalfLink
 );
 
+/// <summary>Lengths that come near a distance of the shafts.</summary>
 /// <param name="NeededLength">Exact length at the wanted distance, in the unit.</param>
 /// <param name="Handbook">The handbooks' short form of it, piece by piece.</param>
 /// <param name="Nearest">The nearest of the series, then the nearest others. Empty for a belt that is cut.</param>
+/// <param name="UnitMm">Length of one link or belt tooth, mm; 1 for other belts.</param>
 public sealed record LengthForCentreResult(
     LengthUnit LengthUnit,
     double UnitMm,
@@ -48,7 +54,7 @@ public static class LengthForCentre
     private const double AsideShare = 0.25;
 
     /// <exception cref="InvalidInputException">Wheels or distance are refused, or the wheels would overlap.</exception>
-    public static LengthForCentreResult Of(LengthForCentreInput input)
+    public static LengthForCentreResult Find(LengthForCentreInput input)
     {
         Loop loop = DriveLoops.Find(input.Drive, input.Choice.LoopKey, "Choice.LoopKey");
         new Guard().CheckChoice("Choice.", input.Choice, loop).ThrowIfAny();
@@ -68,12 +74,12 @@ public static class LengthForCentre
                 .ThenBy(l => Math.Abs(l.Length - needed)),
         ];
         return new(
-            LoopLengths.UnitOf(loop),
+            LoopLengths.UnitOf(loop.Medium),
             wheels.UnitMm,
             needed,
             wheels.HandbookPieces(input.CentreMm),
             nearest,
-            Workings(wheels, input.CentreMm, needed)
+            [.. wheels.Workings(input.CentreMm)]
         );
     }
 
@@ -99,37 +105,5 @@ public static class LengthForCentre
             LoopLengths.IsStandard(wheels.Loop, length),
             wheels.Loop.Medium == DriveElement.Chain && length % 2 != 0
         );
-    }
-
-    private static IReadOnlyList<Working> Workings(TwoPulleyFormulas wheels, double centreMm, double needed)
-    {
-        bool chain = wheels.Loop.Medium == DriveElement.Chain;
-        bool crossed = wheels.Loop.Course == BeltArrangement.Crossed;
-        string unit = LoopLengths.UnitOf(wheels.Loop) switch
-        {
-            LengthUnit.Links => "links",
-            LengthUnit.BeltTeeth => "teeth",
-            _ => "mm",
-        };
-        string formula =
-            chain ? "X = 2·C·cos α/p + N1·(π − 2α)/2π + N2·(π + 2α)/2π, sin α = (D − d)/2C"
-            : crossed ? "L = 2·C·cos α + (π + 2α)·(D + d)/2, sin α = (D + d)/2C"
-            : "L = 2·C·cos α + π·(D + d)/2 + α·(D − d), sin α = (D − d)/2C";
-        return
-        [
-            new(
-                "Length for a centre distance",
-                formula,
-                [
-                    new("C", "centre distance wanted", centreMm, "mm"),
-                    new("d", "front, pitch or datum circle", wheels.FrontDiameterMm, "mm"),
-                    new("D", "rear, pitch or datum circle", wheels.RearDiameterMm, "mm"),
-                    new(chain ? "p" : "unit", "loop length of one", wheels.UnitMm, "mm"),
-                ],
-                new(chain ? "X" : "L", "length needed", needed, unit),
-                chain ? "geometry; agrees with ISO 10823" : "Shigley ch. 17",
-                "Two wheels, no idler. The centres in the list solve the same relation for the lengths that can be had."
-            ),
-        ];
     }
 }

@@ -29,6 +29,10 @@ public sealed record LoopCombinationsInput(
 /// <param name="FrontSupply">How it can be had, its mounting counted.</param>
 /// <param name="Money">Price of both wheels; 0 where both are there, null where one is not known.</param>
 /// <param name="Breaks">Limits of the machine, its hub among them, that the pair breaks.</param>
+/// <param name="Front">Teeth of the driving wheel.</param>
+/// <param name="Rear">Teeth of the driven wheel.</param>
+/// <param name="Length">Links or belt teeth.</param>
+/// <param name="CentreMm">Distance of the shafts then, mm.</param>
 public sealed record LoopCombination(
     int Front,
     int Rear,
@@ -44,11 +48,13 @@ public sealed record LoopCombination(
     IReadOnlyList<ConstraintBreak> Breaks
 );
 
+/// <summary>Wheels and lengths that close on the adjuster.</summary>
 /// <param name="TrackMm">Whole way of the adjuster.</param>
 /// <param name="Fronts">What was tried.</param>
 /// <param name="Combinations">Nearest to the ratio as fitted first, then by travel; at most 300.</param>
 /// <param name="Count">All that close, listed or not.</param>
 /// <param name="Conditions">What a belt asks of a frame; empty for chains and machines that are not pedalled.</param>
+/// <param name="Rears">What was tried behind.</param>
 public sealed record LoopCombinationsResult(
     double TrackMm,
     IReadOnlyList<int> Fronts,
@@ -66,7 +72,7 @@ public static class LoopCombinations
     private const int MostListed = 300;
 
     /// <exception cref="InvalidInputException">A part of the question is refused, or nothing moves on the loop.</exception>
-    public static LoopCombinationsResult Of(LoopCombinationsInput input)
+    public static LoopCombinationsResult Find(LoopCombinationsInput input)
     {
         FittedLoop like = FittedLoop.OfFitted(input.Drive, input.Fitted, input.Layout);
         int[] fronts = Sizes(input.Fronts, input, like.Loop, WheelSide.Front);
@@ -123,8 +129,8 @@ public static class LoopCombinations
         if (!fit.Fits || loop.Trace(fit.TravelMm!.Value).Path is not { } path)
             return null;
         (double front, double rear) = (loop.Choice.FrontSize, loop.Choice.RearSize);
-        WheelSupply frontSupply = Supply.Of(input.Stock, loop.Loop, WheelSide.Front, front, input.Fitted.FrontSize);
-        WheelSupply rearSupply = Supply.Of(input.Stock, loop.Loop, WheelSide.Rear, rear, input.Fitted.RearSize);
+        WheelSupply frontSupply = Supply.Find(input.Stock, loop.Loop, WheelSide.Front, front, input.Fitted.FrontSize);
+        WheelSupply rearSupply = Supply.Find(input.Stock, loop.Loop, WheelSide.Rear, rear, input.Fitted.RearSize);
         return new(
             (int)loop.Choice.FrontSize,
             (int)loop.Choice.RearSize,
@@ -152,7 +158,7 @@ public static class LoopCombinations
             .. input
                 .Stock.Where(w =>
                     w.Side == side
-                    && Supply.Of(input.Stock, loop, side, w.Size, fitted).Availability
+                    && Supply.Find(input.Stock, loop, side, w.Size, fitted).Availability
                         is Availability.OnShelf
                             or Availability.ToBuy
                             or Availability.MountingNotSaid
@@ -172,7 +178,7 @@ public static class LoopCombinations
 
     private static void Check(LoopCombinationsInput input, FittedLoop like, long pairs)
     {
-        Guard guard = new();
+        Guard guard = StockWheel.Check(nameof(input.Stock), input.Stock);
         guard
             .That(
                 like.Loop.IsToothed,

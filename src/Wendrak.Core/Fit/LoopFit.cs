@@ -34,14 +34,14 @@ public static class LoopFit
 
     /// <exception cref="InvalidInputException">Any part is refused, or the layout is impossible; the wheel is named.</exception>
     /// <param name="explains">Whether the workings are told, too.</param>
-    public static LoopFitResult Of(LoopFitInput input, bool explains = true)
+    public static LoopFitResult Evaluate(LoopFitInput input, bool explains = true)
     {
         FittedLoop fitted = new(input);
         double? closing = fitted.Closing;
         (LoopPath path, double travel) = Laid(fitted, input.TravelMm);
         FreePlay? play = FreePlayOf(fitted, path, travel);
-        AdjustmentReserve? reserve = AdjustmentReserve.Of(fitted, path, travel);
-        IReadOnlyList<ClearanceFigure> clearances = Clearances.Of(fitted, path, play);
+        AdjustmentReserve? reserve = AdjustmentReserve.Compute(fitted, path, travel);
+        IReadOnlyList<ClearanceFigure> clearances = Clearances.Measure(fitted, path, play);
         FittingLength[] lengths = Lengths(fitted);
         (double? recommended, LengthReason reason) = Recommend(lengths, fitted.Loop.Medium, input.WearLimitPercent);
         return new(
@@ -62,12 +62,12 @@ public static class LoopFit
             recommended,
             reason,
             clearances,
-            FitFindings.Of(fitted, path, reserve),
+            FitFindings.Find(fitted, path, reserve),
             explains
                 ?
                 [
-                    .. FitWorkings.Of(fitted, path, input, reserve, travel),
-                    .. ClearanceWorkings.Of(fitted.Layout, clearances),
+                    .. FitWorkings.Explain(fitted, path, input, reserve, play, travel),
+                    .. ClearanceWorkings.Explain(fitted.Layout, clearances),
                 ]
                 : []
         );
@@ -112,7 +112,7 @@ public static class LoopFit
 
     private static CentreAdviceResult? AdviceFor(FittedLoop fitted) =>
         fitted.Loop.Medium == DriveElement.Chain
-            ? CentreAdvice.Of(
+            ? CentreAdvice.Advise(
                 fitted.UnitMm,
                 WheelSize.LinksRound(fitted.Loop, fitted.Choice.FrontSize),
                 WheelSize.LinksRound(fitted.Loop, fitted.Choice.RearSize),
@@ -181,7 +181,7 @@ public static class LoopFit
     {
         if (fitted.ChosenLength is not double length)
             return null;
-        double excess = length * fitted.UnitMm - path.LengthMm;
+        double excess = FitWorkings.OverThePath.Value(length, fitted.UnitMm, path.LengthMm);
         LoopSpan run = path.Spans.Take(fitted.RearIndex).MaxBy(s => s.LengthMm)!;
         return new(excess, SlackRun.PlayMm(run.LengthMm, excess), run.LengthMm, fitted.Closing - travel);
     }

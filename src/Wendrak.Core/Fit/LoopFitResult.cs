@@ -35,6 +35,9 @@ public enum LengthReason
 /// <param name="IsStandard">Whether it is of the standard's series; null where no table tells, as for chains.</param>
 /// <param name="MovedMm">How far the mover goes from where it is as fitted; null where that is not known.</param>
 /// <param name="IsHalfLink">Joined by a cranked link: weaker, and not for sealed-ring or derailleur chains.</param>
+/// <param name="Length">In links, belt teeth or mm.</param>
+/// <param name="CentreMm">Distance of the shafts with it; null where nothing closes it.</param>
+/// <param name="Fits">True where it closes on the track.</param>
 public sealed record FittingLength(
     double Length,
     double? TravelMm,
@@ -53,6 +56,7 @@ public sealed record FittingLength(
 /// <param name="ExcessMm">Loop length beyond the path; negative when it is too short to reach.</param>
 /// <param name="FreePlayMm">Whole up-and-down movement at the middle of the slack run.</param>
 /// <param name="TakenUpByMm">Travel of the mover that takes it up; null where nothing closes this length.</param>
+/// <param name="RunMm">Length of the slack run, mm.</param>
 public sealed record FreePlay(double ExcessMm, double FreePlayMm, double RunMm, double? TakenUpByMm);
 
 /// <summary>Something about a fit that a person should know.</summary>
@@ -89,9 +93,11 @@ public enum FitFindingKind
     LittleReserve,
 }
 
+/// <summary>Something about the layout that ought to be looked at.</summary>
 /// <param name="Wheel">The wheel it is about; null for the whole loop.</param>
 /// <param name="Value">The figure that is out of bounds.</param>
 /// <param name="Limit">The bound.</param>
+/// <param name="Source">Who says so.</param>
 public sealed record FitFinding(FitFindingKind Kind, string? Wheel, double Value, double Limit, string Source);
 
 /// <summary>How a loop fits.</summary>
@@ -108,6 +114,8 @@ public sealed record FitFinding(FitFindingKind Kind, string? Wheel, double Value
 /// <param name="Lengths">
 /// Those that reach, with one beyond either end: standard lengths first, then the shortest first.
 /// </param>
+/// <param name="TrackMm">Whole way of the adjuster, mm; 0 where nothing moves.</param>
+/// <param name="RecommendedLength">What to order: links, belt teeth or mm; null where none reaches.</param>
 public sealed record LoopFitResult(
     LoopPath Path,
     LengthUnit LengthUnit,

@@ -10,8 +10,10 @@ namespace Wendrak.Core.Fit;
 /// <param name="Fit">Whether the length in view still closes; its move counts from where the pair in view closes.</param>
 public sealed record NeighbourPair(double Ratio, double RatioChangePercent, PairFit Fit);
 
+/// <summary>Where the adjuster goes with the pairs around the one in view.</summary>
 /// <param name="Fronts">Sizes tried in front, smallest first.</param>
 /// <param name="Pairs">Front by front, rears from small to large.</param>
+/// <param name="Rears">Sizes tried behind, smallest first.</param>
 public sealed record NeighbourPairsResult(
     IReadOnlyList<double> Fronts,
     IReadOnlyList<double> Rears,
@@ -25,7 +27,7 @@ public static class NeighbourPairs
     private const int RearSteps = 3;
 
     /// <exception cref="InvalidInputException">A part of the question is refused.</exception>
-    public static NeighbourPairsResult Of(LoopFitInput input)
+    public static NeighbourPairsResult Find(LoopFitInput input)
     {
         FittedLoop inView = new(input);
         Loop loop = inView.Loop;
@@ -37,7 +39,7 @@ public static class NeighbourPairs
         foreach (double rear in rears)
         {
             double here = Ratio(loop, front, rear);
-            pairs.Add(new(here, (here / ratio - 1) * 100, PairFits.Of(inView, inView.Closing, new(front, rear))));
+            pairs.Add(new(here, (here / ratio - 1) * 100, PairFits.Find(inView, inView.Closing, new(front, rear))));
         }
         return new(fronts, rears, pairs);
     }

@@ -14,6 +14,8 @@ public sealed record PairFitsInput(Drive Drive, LoopChoice Fitted, LoopLayout La
 /// <param name="LengthChange">
 /// Smallest change of the present length that does fit, in links, belt teeth or mm; 0 when it fits, null where none does.
 /// </param>
+/// <param name="FrontSize">Driving wheel: teeth, or datum diameter in mm of a friction belt.</param>
+/// <param name="RearSize">Driven wheel, in the same measure.</param>
 public sealed record PairFit(double FrontSize, double RearSize, double? MoveMm, bool Fits, double? LengthChange);
 
 /// <summary>Says of many pairs at once whether the present chain or belt still fits, and where the axle goes.</summary>
@@ -23,7 +25,7 @@ public static class PairFits
 
     /// <summary>One answer per pair, in the order given.</summary>
     /// <exception cref="InvalidInputException">A part of the question is refused.</exception>
-    public static IReadOnlyList<PairFit> Of(PairFitsInput input)
+    public static IReadOnlyList<PairFit> Find(PairFitsInput input)
     {
         new Guard().Count(nameof(input.Pairs), input.Pairs.Count, 0, MostPairs, "pairs").ThrowIfAny();
         FittedLoop fitted = FittedLoop.OfFitted(input.Drive, input.Fitted, input.Layout);
@@ -31,14 +33,14 @@ public static class PairFits
         [
             .. input.Pairs.Select(
                 (pair, i) =>
-                    Refusal.Renamed("Choice.", $"{nameof(input.Pairs)}[{i}].", () => Of(fitted, fitted.Closing, pair))
+                    Refusal.Renamed("Choice.", $"{nameof(input.Pairs)}[{i}].", () => Find(fitted, fitted.Closing, pair))
             ),
         ];
     }
 
     /// <param name="like">The loop with any wheels, and the length in question.</param>
     /// <param name="standsMm">Where the mover is now.</param>
-    internal static PairFit Of(FittedLoop like, double? standsMm, WheelPair pair)
+    internal static PairFit Find(FittedLoop like, double? standsMm, WheelPair pair)
     {
         FittedLoop loop = like.With(pair.FrontSize, pair.RearSize);
         double? change = NearestChange(loop);

@@ -9,8 +9,12 @@ namespace Wendrak.Core.Fit;
 /// <param name="MoveMm">Along the track from where it stands as fitted; positive towards its end.</param>
 public sealed record PairsForMoveInput(Drive Drive, LoopChoice Fitted, LoopLayout Layout, double MoveMm);
 
+/// <summary>A pair of wheels that would put the axle about where it is wanted.</summary>
 /// <param name="OffMm">Its move less the move asked for.</param>
 /// <param name="RatioChangePercent">Against as fitted; positive is shorter.</param>
+/// <param name="FrontSize">Driving wheel: teeth, or datum diameter in mm of a friction belt.</param>
+/// <param name="RearSize">Driven wheel, in the same measure.</param>
+/// <param name="MoveMm">Way of the axle from where it is, mm; positive makes the drive longer.</param>
 public sealed record PairForMove(
     double FrontSize,
     double RearSize,
@@ -27,7 +31,7 @@ public static class PairsForMove
 
     /// <returns>Pairs with which the present length closes, nearest to the move first; empty where none closes on the track.</returns>
     /// <exception cref="InvalidInputException">A part of the question is refused.</exception>
-    public static IReadOnlyList<PairForMove> Of(PairsForMoveInput input)
+    public static IReadOnlyList<PairForMove> Find(PairsForMoveInput input)
     {
         FittedLoop fitted = FittedLoop.OfFitted(input.Drive, input.Fitted, input.Layout);
         new Guard()
@@ -45,7 +49,7 @@ public static class PairsForMove
         [
             .. Sizes(around.FrontMin, around.FrontMax)
                 .SelectMany(front => Sizes(around.RearMin, around.RearMax).Select(rear => new WheelPair(front, rear)))
-                .Select(pair => PairFits.Of(fitted, fitted.Closing, pair))
+                .Select(pair => PairFits.Find(fitted, fitted.Closing, pair))
                 .Where(fit => fit.MoveMm is not null)
                 .Select(fit => new PairForMove(
                     fit.FrontSize,

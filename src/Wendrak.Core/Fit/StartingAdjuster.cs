@@ -32,7 +32,7 @@ public static class StartingAdjuster
     /// A track that the same wheel has already, and that is of the right shape, is kept.
     /// </summary>
     /// <exception cref="InvalidInputException">A part is refused, or a spring is to hold an idler where there is none.</exception>
-    public static AdjusterOnLayout Of(StartingAdjusterInput input)
+    public static AdjusterOnLayout For(StartingAdjusterInput input)
     {
         new Guard().OneOf(nameof(input.Kind), input.Kind).ThrowIfAny();
         Adjuster adjuster = (input.Now ?? new(input.Kind)).As(input.Kind);

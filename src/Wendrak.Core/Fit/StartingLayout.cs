@@ -19,7 +19,7 @@ public static class StartingLayout
     /// <summary>The driving wheel at the origin, the driven one behind it in a slot around where its length closes.</summary>
     /// <exception cref="InvalidInputException">The loop or its wheels are refused, or the length does not go round them.</exception>
     /// <param name="kind">Says what is usually moved; null for the driven axle.</param>
-    public static LoopLayout Of(Drive drive, LoopChoice choice, MachineKind? kind = null)
+    public static LoopLayout For(Drive drive, LoopChoice choice, MachineKind? kind = null)
     {
         Loop loop = DriveLoops.Find(drive, choice.LoopKey, "Choice.LoopKey");
         new Guard().CheckChoice("Choice.", choice, loop).ThrowIfAny();
@@ -30,12 +30,12 @@ public static class StartingLayout
         Point far = new(-(centre + RoomMm), 0);
         MovingWheel axle = new(LoopLayout.RearName, new LineTrack(near, far));
         LoopLayout layout = new(loop.Key, Turning.Clockwise, new(0, 0), new(-centre, 0), [], axle);
-        if (kind is not MachineKind of || new Adjuster(MachineKinds.Of(of).Adjuster).UsualWheel(layout) == axle.Wheel)
+        if (kind is not MachineKind of || new Adjuster(MachineKinds.Get(of).Adjuster).UsualWheel(layout) == axle.Wheel)
             return layout;
         LoopLayout still = layout with { Moving = null };
         return still with
         {
-            Moving = StartingAdjuster.Of(new(drive, choice, still, MachineKinds.Of(of).Adjuster)).Moving,
+            Moving = StartingAdjuster.For(new(drive, choice, still, MachineKinds.Get(of).Adjuster)).Moving,
         };
     }
 

@@ -1,6 +1,7 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
+using static System.Math;
 
 namespace Wendrak.Core.Fit;
 
@@ -17,11 +18,14 @@ public sealed record SuspensionPlayInput(
     double? LeastPlayMm
 );
 
+/// <summary>Free play at one place of the suspension’s travel.</summary>
 /// <param name="AxleUpMm">Height of the axle over where it is on the stand, mm.</param>
 /// <param name="FreePlayMm">0 where the chain is stretched.</param>
 /// <param name="ExcessMm">Length beyond the path; negative where the chain is stretched.</param>
+/// <param name="CentreMm">Distance of the shafts there, mm.</param>
 public sealed record PlayAtTravel(double AxleUpMm, double CentreMm, double FreePlayMm, double ExcessMm);
 
+/// <summary>Free play through the travel of the suspension.</summary>
 /// <param name="Curve">From full droop to full bump.</param>
 /// <param name="Tightest">Least play of all.</param>
 /// <param name="NeededOnStandMm">Play to set on the stand so that the wanted one is left at the tightest place.</param>
@@ -52,7 +56,7 @@ public static class SuspensionPlay
     private const double EndMm = 0.01;
 
     /// <exception cref="InvalidInputException">No arm, or a value that is not physical.</exception>
-    public static SuspensionPlayResult Of(SuspensionPlayInput input)
+    public static SuspensionPlayResult Compute(SuspensionPlayInput input)
     {
         new Guard()
             .BetweenIfGiven(nameof(input.LeastPlayMm), input.LeastPlayMm, 0, 100, "mm")
@@ -68,7 +72,13 @@ public static class SuspensionPlay
         (double height, double longest) = swing.Longest();
         double least = input.LeastPlayMm ?? UsualLeastPlayMm;
         (double closest, double standRun, _) = swing.At(0);
-        double needed = SlackRun.PlayMm(standRun, SlackRun.ExcessMm(swing.At(height).RunMm, least) + longest - closest);
+        Explained atTightest = SlackRun.Excess.With(
+            swing.At(height).RunMm,
+            new(least, IsUsual: input.LeastPlayMm is null, Meaning: "play wanted at the tightest place")
+        );
+        Explained more = MoreOnStand.With(atTightest.Value, longest, closest);
+        Explained toSet = SlackRun.Play.With(new(standRun, Meaning: "slack run on the stand"), Max(0, more.Value));
+        double needed = toSet.Value;
         double spare = SlackRun.ExcessMm(standRun, input.PlayOnStandMm ?? needed) + closest;
         PlayAtTravel Place(double up)
         {
@@ -88,23 +98,36 @@ public static class SuspensionPlay
             needed,
             least,
             inLine,
-            [Needed(least, longest - closest, needed, standRun)]
+            [
+                toSet.Working with
+                {
+                    Title = "Free play to set on the stand",
+                    Source =
+                        "geometry; Cossalter, Motorcycle Dynamics; 10 to 15 mm at the tightest place: common practice",
+                    Limits = "The maker's figure wins. A worn chain is tighter in one place: measure there.",
+                },
+                more.Working,
+                atTightest.Working with
+                {
+                    Title = "Loop that is more than the path, at the tightest place",
+                },
+            ]
         );
     }
 
-    private static Working Needed(double least, double growth, double needed, double run) =>
-        new(
-            "Free play to set on the stand",
-            "e = e_least + (L_tight − L_stand), play = 2·√((S + e)²/4 − S²/4)",
-            [
-                new("least", "play wanted at the tightest place", least, "mm"),
-                new("L_tight − L_stand", "growth of the path through the travel", growth, "mm"),
-                new("S", "slack run on the stand", run, "mm"),
-            ],
-            new("play", "on the stand", needed, "mm"),
-            "geometry; Cossalter, Motorcycle Dynamics; 10 to 15 mm at the tightest place: common practice",
-            "The maker's figure wins. A worn chain is tighter in one place: measure there."
-        );
+    private static readonly Formula<Func<double, double, double, double>> MoreOnStand = new(
+        "Loop that is more than the path, on the stand",
+        "e",
+        ("so that enough is left at the tightest place", "mm"),
+        (e_least, L_tight, L_stand) => e_least + L_tight - L_stand,
+        [
+            ("more than the path at the tightest place", "mm"),
+            ("path at the tightest place", "mm"),
+            ("path on the stand", "mm"),
+        ],
+        "geometry; Cossalter, Motorcycle Dynamics",
+        "The loop keeps its length while the path grows and shrinks."
+    );
 
     /// <summary>The loop with its axle swung to a height.</summary>
     private sealed class Swing(FittedLoop fitted, SwingArm arm, double travel)
@@ -142,7 +165,7 @@ public static class SuspensionPlay
 
         public (double Height, double LengthMm) Longest()
         {
-            double inside = LowestPlace.Of(up => -At(up).LengthMm, -arm.DroopMm, arm.BumpMm, 1e-6);
+            double inside = LowestPlace.Find(up => -At(up).LengthMm, -arm.DroopMm, arm.BumpMm, 1e-6);
             // An end may be longer than anything inside.
             double best = new[] { -arm.DroopMm, inside, arm.BumpMm }.MaxBy(h => At(h).LengthMm);
             return (best, At(best).LengthMm);

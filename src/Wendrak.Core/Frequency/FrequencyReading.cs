@@ -1,5 +1,6 @@
 namespace Wendrak.Core.Frequency;
 
+/// <summary>How far a frequency can be relied on.</summary>
 public enum FrequencyReadingQuality
 {
     /// <summary>One fundamental, without doubt about its octave.</summary>
@@ -19,6 +20,7 @@ public enum FrequencyReadingQuality
 /// <param name="IsAsExpected">Whether it lies in the range expected of the drive; null without one. It is told either way.</param>
 /// <param name="Waveform">Of the ringing part, −1 to 1, for a picture.</param>
 /// <param name="Spectrum">Loudness, 0 to 1, from 0 Hz on in equal steps.</param>
+/// <param name="SpectrumStepHz">From one value of the spectrum to the next, Hz.</param>
 public sealed record FrequencyReading(
     FrequencyReadingQuality Quality,
     double? Hz,
@@ -31,4 +33,6 @@ public sealed record FrequencyReading(
 );
 
 /// <summary>Range in which a drive is expected to sound, Hz.</summary>
+/// <param name="Low">From here, Hz.</param>
+/// <param name="High">To here, Hz.</param>
 public sealed record ExpectedHz(double Low, double High);

@@ -1,4 +1,5 @@
 using Wendrak.Core.Quantities;
+using static System.Math;
 
 namespace Wendrak.Core.Gearing;
 
@@ -16,21 +17,64 @@ public sealed record BicycleGearFigures(
 
 public static class BicycleGear
 {
+    private static readonly Quantity Circumference = new("rolling circumference", "mm");
+    private static readonly Quantity WheelTurns = new("wheel turns per crank turn", "");
+
+    private static readonly Formula<Func<double, double, double>> Development = new(
+        "Development",
+        "D",
+        ("way per crank turn", "m"),
+        (U, q) => U / 1000 * q,
+        [Circumference, WheelTurns],
+        "common practice",
+        "Rolling circumference under load."
+    );
+
+    private static readonly Formula<Func<double, double, double>> Inches = new(
+        "Gear inches",
+        "d",
+        ("wheel that would do the same in direct drive", "in"),
+        (U, q) => U / PI / 25.4 * q,
+        [Circumference, WheelTurns],
+        "common practice",
+        "From the rolling diameter; traders often use the nominal wheel size instead."
+    );
+
+    private static readonly Formula<Func<double, double, double, double>> Gain = new(
+        "Gain ratio",
+        "gain",
+        ("way of the bicycle per way of the pedal", ""),
+        (U, crank, q) => U / (2 * PI) / crank * q,
+        [Circumference, ("crank length", "mm"), WheelTurns],
+        "common practice",
+        "None beyond the rolling circumference."
+    );
+
     /// <param name="reduction">Crank turns per wheel turn, above 0.</param>
     /// <param name="circumferenceMm">Rolling circumference, mm.</param>
     /// <param name="crankLengthMm">Pedal crank, mm; null when not known.</param>
-    /// <remarks>
-    /// q = 1/i; development U·q; gear inches U/π·q; gain ratio U/(2π)/crank·q. Gear inches use the rolling diameter;
-    /// traders often use the nominal 26, 27 or 28 in (common practice).
-    /// </remarks>
-    public static BicycleGearFigures Of(double reduction, double circumferenceMm, double? crankLengthMm)
+    public static BicycleGearFigures Compute(double reduction, double circumferenceMm, double? crankLengthMm)
     {
         double q = 1 / reduction;
         return new(
             q,
-            circumferenceMm / 1000 * q,
-            circumferenceMm / Math.PI / UnitFactors.MmPerInch * q,
-            crankLengthMm is double crank ? circumferenceMm / (2 * Math.PI) / crank * q : null
+            Development.Value(circumferenceMm, q),
+            Inches.Value(circumferenceMm, q),
+            crankLengthMm is double crank ? Gain.Value(circumferenceMm, crank, q) : null
         );
+    }
+
+    /// <summary>Gain ratio of one turn of the wheel for one of the crank.</summary>
+    internal static double DirectGain(double circumferenceMm, double crankLengthMm) =>
+        Gain.Value(circumferenceMm, crankLengthMm, 1);
+
+    /// <inheritdoc cref="Compute"/>
+    internal static IEnumerable<Working> Workings(double reduction, double circumferenceMm, double? crankLengthMm)
+    {
+        double q = 1 / reduction;
+        yield return Development.With(circumferenceMm, q).Working;
+        yield return Inches.With(circumferenceMm, q).Working;
+        if (crankLengthMm is double crank)
+            yield return Gain.With(circumferenceMm, crank, q).Working;
     }
 }

@@ -53,6 +53,7 @@ public sealed record DriveOutput(string Name, string Shaft, bool OnRoad, RoadWhe
 /// True when the same overall ratio in another gear is as good. False where fuel or power maps differ by gear.
 /// </param>
 /// <param name="SpeedometerErrorPercent">What the clock shows too much as delivered, percent; 0 when never checked.</param>
+/// <param name="Name">What people call it.</param>
 public sealed record Drive(
     string Key,
     string Name,

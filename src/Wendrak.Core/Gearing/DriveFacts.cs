@@ -19,7 +19,7 @@ internal sealed class DriveFacts
         new Guard($"{nameof(Drive)}.").Include(DriveRules.Find(drive)).ThrowIfAny();
         Loops = [.. drive.Stages.OfType<Loop>()];
         LoopKeys = Loops.Select(l => l.Key).ToHashSet();
-        Gears = DriveGears.Of(drive);
+        Gears = DriveGears.List(drive);
         _paths[drive.Input.Shaft] = [];
         // In order: a stage starts on a shaft that is driven already.
         for (int i = 0; i < drive.Stages.Count; i++)
@@ -34,7 +34,7 @@ internal sealed class DriveFacts
     public IReadOnlyList<int> PathTo(string shaft) => _paths.GetValueOrDefault(shaft) ?? [];
 
     /// <exception cref="InvalidInputException">The drive is refused; every issue is named.</exception>
-    public static DriveFacts Of(Drive drive) => Known.GetValue(drive, d => new(d));
+    public static DriveFacts For(Drive drive) => Known.GetValue(drive, d => new(d));
 
     /// <summary>Whether the drive was found to be in order before.</summary>
     public static bool AreKnown(Drive drive) => Known.TryGetValue(drive, out _);

@@ -9,7 +9,7 @@ public sealed record DriveGear(int Index, string Label, IReadOnlyList<int> Stage
 public static class DriveGears
 {
     /// <summary>All gears of a drive in shifting order, the first shiftable stage turning slowest.</summary>
-    public static IReadOnlyList<DriveGear> Of(Drive drive)
+    public static IReadOnlyList<DriveGear> List(Drive drive)
     {
         List<int[]> combinations = [new int[drive.Stages.Count]];
         for (int s = 0; s < drive.Stages.Count; s++)

@@ -208,6 +208,9 @@ public static class DriveRules
         );
     }
 
+    /// <summary>What only a loop that drives by friction may have; <see cref="CheckLoop"/> refuses it elsewhere.</summary>
+    internal static readonly IReadOnlyList<string> OfFriction = [nameof(Loop.SlipFraction), nameof(Loop.Course)];
+
     private static void CheckLoop(Loop loop, Guard guard)
     {
         guard

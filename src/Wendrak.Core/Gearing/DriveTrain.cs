@@ -17,7 +17,7 @@ public sealed class DriveTrain
     /// <param name="at">Where the choices stand in the input, for the refusal.</param>
     public DriveTrain(Drive drive, IReadOnlyList<LoopChoice> choices, string at = "Loops")
     {
-        _facts = DriveFacts.Of(drive);
+        _facts = DriveFacts.For(drive);
         DriveRules.CheckChoices(_facts.Loops, choices, at, areOthersPassedOver: true).ThrowIfAny();
         Drive = drive;
         _choices = choices.Where(c => _facts.LoopKeys.Contains(c.LoopKey)).ToDictionary(c => c.LoopKey);
@@ -49,7 +49,7 @@ public sealed class DriveTrain
     {
         double product = 1;
         foreach (Loop loop in Drive.Stages.OfType<Loop>().Where(l => loopKeys.Contains(l.Key)))
-            product *= Math.Abs(StageRatio.Of(loop, ChoiceOf(loop.Key)));
+            product *= Math.Abs(StageRatio.Compute(loop, ChoiceOf(loop.Key)));
         return product;
     }
 

@@ -18,7 +18,7 @@ public static class FeelsLike
     /// x = a + ln(g_a/e)/ln(g_a/g_(a+1)) between the old gears a and a+1 that enclose e; outside, from the end pair.
     /// Equal steps of feel are equal ratios, hence logarithms (common practice).
     /// </remarks>
-    public static FeelsLikeResult? Of(
+    public static FeelsLikeResult? Compare(
         IReadOnlyList<double> oldReductionsPerMm,
         double newReductionPerMm,
         IReadOnlyList<int>? numbers = null

@@ -8,6 +8,8 @@ namespace Wendrak.Core.Gearing;
 /// <param name="TurnsRound">
 /// True when the output turns against the input (one pair of external gears in every gear, the usual two-shaft box).
 /// </param>
+/// <param name="Name">What people call it.</param>
+/// <param name="Note">Free words; null for none.</param>
 public sealed record GearboxSet(
     long Id,
     int Version,

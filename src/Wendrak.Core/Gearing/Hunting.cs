@@ -1,3 +1,6 @@
+using Wendrak.Core.Quantities;
+using static Wendrak.Core.Quantities.Maths;
+
 namespace Wendrak.Core.Gearing;
 
 /// <summary>How often the same tooth meets the same link.</summary>
@@ -6,6 +9,8 @@ namespace Wendrak.Core.Gearing;
 /// <param name="AllLoopTurns">Until front tooth, link and rear tooth all meet again.</param>
 /// <param name="LinksMetByFrontTooth">How many different links one front tooth ever meets.</param>
 /// <param name="FrontHunts">True when every front tooth meets every link: wear is spread over all of them.</param>
+/// <param name="LinksMetByRearTooth">The same for a rear tooth.</param>
+/// <param name="RearHunts">The same for the rear wheel.</param>
 public sealed record HuntingResult(
     int FrontLoopTurns,
     int RearLoopTurns,
@@ -23,11 +28,11 @@ public static class Hunting
     /// Elementary number theory: after N/gcd(N, X) loop turns a tooth of an N-tooth wheel meets the same link of X.
     /// The advice to choose odd teeth is in Machinery's Handbook, roller chain drives.
     /// </remarks>
-    public static HuntingResult Of(int frontTeeth, int rearTeeth, int links) =>
-        Of(new MeetingWheel(frontTeeth, links), new MeetingWheel(rearTeeth, links));
+    public static HuntingResult Count(int frontTeeth, int rearTeeth, int links) =>
+        Count(new MeetingWheel(frontTeeth, links), new MeetingWheel(rearTeeth, links));
 
     /// <summary>The same for one pair of many: what concerns one wheel alone is worked out once.</summary>
-    internal static HuntingResult Of(MeetingWheel front, MeetingWheel rear) =>
+    internal static HuntingResult Count(MeetingWheel front, MeetingWheel rear) =>
         new(
             front.LoopTurns,
             rear.LoopTurns,
@@ -38,13 +43,16 @@ public static class Hunting
             rear.Hunts
         );
 
-    /// <summary>Greatest common divisor of two positive whole numbers (Euclid VII.2).</summary>
-    public static int Gcd(int a, int b)
-    {
-        while (b != 0)
-            (a, b) = (b, a % b);
-        return a;
-    }
+    /// <summary>Loop turns until a tooth of the front wheel meets the same link again.</summary>
+    internal static readonly Formula<Func<double, double, double, double>> FrontTurns = new(
+        "How often a front tooth meets the same link",
+        "turns",
+        ("loop turns until they meet again", ""),
+        (N1, X, g) => N1 / Gcd(N1, X * g),
+        [("front wheel", "teeth"), ("links or belt teeth", ""), ("gaps that one of them takes", "")],
+        "elementary number theory; odd-tooth advice: Machinery's Handbook",
+        "1 means that a tooth only ever meets every N1-th link."
+    );
 }
 
 /// <summary>One wheel on a loop, and how its teeth meet the links.</summary>
@@ -58,7 +66,7 @@ internal sealed class MeetingWheel
 
     public MeetingWheel(int teeth, int links)
     {
-        int share = Hunting.Gcd(teeth, links);
+        int share = (int)Gcd(teeth, links);
         (LoopTurns, LinksMet, Hunts) = (teeth / share, links / share, share == 1);
         _commonByRemainder = new int[LoopTurns];
     }
@@ -69,7 +77,7 @@ internal sealed class MeetingWheel
         // The common divisor depends on the remainder alone.
         ref int common = ref _commonByRemainder[other.LoopTurns % LoopTurns];
         if (common == 0)
-            common = Hunting.Gcd(LoopTurns, other.LoopTurns);
+            common = (int)Gcd(LoopTurns, other.LoopTurns);
         return LoopTurns / common * other.LoopTurns;
     }
 }

@@ -82,8 +82,8 @@ internal sealed class LoopCandidates
             .ThrowIfAny();
         ILookup<double, StockWheel> bySize = stock.ToLookup(w => w.Size);
         WheelSupply FrontSupply(double size) =>
-            Supply.Of(bySize[size], _loop, WheelSide.Front, size, _fitted.FrontSize);
-        WheelSupply RearSupply(double size) => Supply.Of(bySize[size], _loop, WheelSide.Rear, size, _fitted.RearSize);
+            Supply.Find(bySize[size], _loop, WheelSide.Front, size, _fitted.FrontSize);
+        WheelSupply RearSupply(double size) => Supply.Find(bySize[size], _loop, WheelSide.Rear, size, _fitted.RearSize);
         WheelSupply[] frontSupply = [.. fronts.Select(FrontSupply)];
         WheelSupply[] rearSupply = [.. rears.Select(RearSupply)];
         HashSet<WheelPair> typed = [.. _search.Typed];
@@ -109,7 +109,7 @@ internal sealed class LoopCandidates
                 ? stock
                     .Where(w =>
                         w.Count > 0
-                        && Supply.Of([w], _loop, side, w.Size, double.NaN).Availability
+                        && Supply.Find([w], _loop, side, w.Size, double.NaN).Availability
                             is Availability.OnShelf
                                 or Availability.MountingNotSaid
                     )
@@ -149,12 +149,12 @@ internal sealed class LoopCandidates
     private double RippleOf(int teeth)
     {
         ref double ripple = ref _ripples[teeth];
-        return ripple != 0 ? ripple : ripple = SpeedRipple.Percent((double)teeth / _gapsPerLink);
+        return ripple != 0 ? ripple : ripple = SpeedRipple.Percent.Value((double)teeth / _gapsPerLink);
     }
 
     private HuntingResult? HuntingOf(int front, int rear) =>
         _loop.IsToothed && _search.Links * _gapsPerLink is int links
-            ? Hunting.Of(_meeting[front] ??= new(front, links), _meeting[rear] ??= new(rear, links))
+            ? Hunting.Count(_meeting[front] ??= new(front, links), _meeting[rear] ??= new(rear, links))
             : null;
 
     private ChangedSprockets MovesOf(double front, double rear) =>

@@ -9,4 +9,5 @@ namespace Wendrak.Core.Gearing;
 public sealed record LoopChoice(string LoopKey, double FrontSize, double RearSize, int? Links, double? LengthMm = null);
 
 /// <summary>Another road wheel or tyre that a setup puts on one output.</summary>
+/// <param name="OutputName">Output that turns it.</param>
 public sealed record RoadWheelChoice(string OutputName, RoadWheel RoadWheel);

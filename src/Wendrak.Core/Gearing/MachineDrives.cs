@@ -14,10 +14,17 @@ public sealed record MachineDrivesInput(
 /// <summary>A shaft in one gear.</summary>
 /// <param name="Reduction">Input turns per turn of the shaft, without its sign.</param>
 /// <param name="AgainstInput">True when it turns against the input.</param>
+/// <param name="Shaft">Its name.</param>
+/// <param name="SpeedRpm">Its speed, rpm.</param>
 public sealed record ShaftState(string Shaft, double Reduction, bool AgainstInput, double SpeedRpm);
 
 /// <summary>An output in one gear.</summary>
 /// <param name="SpeedKmh">Speed at its circumference, km/h; null when its size is not known.</param>
+/// <param name="Name">Of the output.</param>
+/// <param name="OnRoad">True where it rolls on the road.</param>
+/// <param name="Reduction">Turns of the input for one of it.</param>
+/// <param name="AgainstInput">True where it turns against the input.</param>
+/// <param name="SpeedRpm">Its speed, rpm.</param>
 public sealed record OutputState(
     string Name,
     bool OnRoad,
@@ -27,8 +34,12 @@ public sealed record OutputState(
     double? SpeedKmh
 );
 
+/// <summary>All shafts in one gear.</summary>
+/// <param name="Label">Of the gear.</param>
 public sealed record GearState(string Label, IReadOnlyList<ShaftState> Shafts, IReadOnlyList<OutputState> Outputs);
 
+/// <summary>A drive in each of its gears.</summary>
+/// <param name="DriveKey">Key of the drive it is about.</param>
 public sealed record DriveState(string DriveKey, IReadOnlyList<GearState> Gears);
 
 /// <summary>What is odd about how a machine's outputs go together.</summary>
@@ -47,8 +58,10 @@ public enum DriveFindingKind
     HalfPlanetTooth,
 }
 
+/// <summary>Something about several drives of a machine that ought to be looked at.</summary>
 /// <param name="Things">Names of the outputs or drives it is about.</param>
 /// <param name="DifferencePercent">How far apart they are; null where that means nothing.</param>
+/// <param name="GearLabel">Gear it shows in; null without gears.</param>
 public sealed record DriveFinding(
     DriveFindingKind Kind,
     IReadOnlyList<string> Things,
@@ -56,6 +69,7 @@ public sealed record DriveFinding(
     double? DifferencePercent
 );
 
+/// <summary>All drives of a machine, in every gear.</summary>
 public sealed record MachineDrivesResult(
     IReadOnlyList<DriveState> Drives,
     IReadOnlyList<DriveFinding> Findings,
@@ -164,7 +178,9 @@ public static class MachineDrives
         double i = train.Reduction(output.Shaft, gear);
         double rpm = input.InputSpeedRpm / Math.Abs(i);
         RoadWheel? wheel = RoadWheels.On(output, input.RoadWheels);
-        double? kmh = wheel is null ? null : RoadSpeed.Kmh(rpm, 1, RollingCircumference.Of(wheel).CircumferenceMm);
+        double? kmh = wheel is null
+            ? null
+            : RoadSpeed.Kmh.Value(rpm, 1, RollingCircumference.For(wheel).CircumferenceMm);
         return new(output.Name, output.OnRoad, Math.Abs(i), i < 0, rpm, kmh);
     }
 
@@ -172,14 +188,14 @@ public static class MachineDrives
     {
         // Senses and relative speeds of outputs do not depend on the gear unless a gear sits behind a fork;
         // so every gear is looked at, and a finding is told once, for the first gear that shows it.
-        HashSet<(DriveFindingKind, string, string)> told = [];
+        HashSet<(DriveFindingKind, string, string)> named = [];
         foreach (GearState gear in state.Gears)
         {
             for (int a = 0; a < gear.Outputs.Count; a++)
             for (int b = a + 1; b < gear.Outputs.Count; b++)
             {
                 DriveFinding? finding = Compare(gear, gear.Outputs[a], gear.Outputs[b]);
-                if (finding is not null && told.Add((finding.Kind, finding.Things[0], finding.Things[1])))
+                if (finding is not null && named.Add((finding.Kind, finding.Things[0], finding.Things[1])))
                     yield return finding;
             }
         }

@@ -3,6 +3,8 @@ using Wendrak.Core.Quantities;
 namespace Wendrak.Core.Gearing;
 
 /// <summary>An aim that is remembered, with what was tried against it.</summary>
+/// <param name="Id">Of the aim.</param>
+/// <param name="Name">What people call it.</param>
 public sealed record RememberedAim(
     long Id,
     string Name,
@@ -13,6 +15,7 @@ public sealed record RememberedAim(
 );
 
 /// <summary>A new aim beside the remembered ones of the same drive.</summary>
+/// <param name="LoopKey">Key of the loop it is about.</param>
 public sealed record NearestAimInput(
     Drive Drive,
     IReadOnlyList<LoopChoice> Loops,
@@ -29,6 +32,9 @@ public sealed record NearestAimInput(
 /// <param name="ConditionsApart">How many of surface, weather and load are stated and different, 0 to 3.</param>
 /// <param name="Distance">The figure they are sorted by; 0 is the same aim.</param>
 /// <param name="Best">The best-scored outcome, the newer of equals; null when nothing was tried.</param>
+/// <param name="Id">Of the aim.</param>
+/// <param name="Name">What people call it.</param>
+/// <param name="WishesApart">How far its wishes differ, all six added up.</param>
 public sealed record AimMatch(
     long Id,
     string Name,
@@ -39,6 +45,7 @@ public sealed record AimMatch(
     AimOutcome? Best
 );
 
+/// <summary>Aims that are like the one asked about.</summary>
 public sealed record NearestAimResult(IReadOnlyList<AimMatch> Matches);
 
 /// <summary>Finds the remembered aim that a new one resembles, so that the good setup is found again.</summary>
@@ -51,7 +58,7 @@ public static class NearestAim
     private const double UnitsPerWishStep = 0.1;
 
     /// <returns>All remembered aims that can still be computed for this drive, nearest first.</returns>
-    public static NearestAimResult Of(NearestAimInput input)
+    public static NearestAimResult Find(NearestAimInput input)
     {
         DriveTrain train = new(input.Drive, input.Loops);
         double wanted = Refusal.Renamed("Aim.", "Target.", () => MiddleFinal(train, input, input.Target));
@@ -61,7 +68,7 @@ public static class NearestAim
             // A drive may have lost a gear or its tyre size since the aim was kept: such an aim is passed over.
             if (AimRules.Check(aim.Target, train.Gears.Count).HasIssues || !CanBeBanded(train, input, aim.Target))
                 continue;
-            matches.Add(Match(aim, RatioChange.Percent(MiddleFinal(train, input, aim.Target), wanted), input));
+            matches.Add(Match(aim, RatioChange.Percent.Value(MiddleFinal(train, input, aim.Target), wanted), input));
         }
         return new([.. matches.OrderBy(m => m.Distance).ThenBy(m => m.Id)]);
     }
@@ -81,7 +88,7 @@ public static class NearestAim
 
     private static double MiddleFinal(DriveTrain train, NearestAimInput input, AimTarget target)
     {
-        RatioBandsResult bands = RatioBands.Of(train, [input.LoopKey], input.RoadWheels, target, []);
+        RatioBandsResult bands = RatioBands.Find(train, [input.LoopKey], input.RoadWheels, target, []);
         // Compared by the ratio to be chosen: the aim in its own gear stands for its other gears.
         RatioBand band = bands.Bands.FirstOrDefault(b => b.GearIndex == bands.AimGearIndex) ?? bands.Bands[^1];
         return band.FinalGeometricMiddle;

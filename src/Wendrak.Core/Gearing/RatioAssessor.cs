@@ -24,7 +24,7 @@ internal sealed class RatioAssessor
         _loops = loops;
         string[] keys = [.. input.Search.Select(s => s.LoopKey)];
         DriveOutput output = train.ReferenceOutput(keys[^1]);
-        Bands = input.Aim is { } aim ? RatioBands.Of(train, keys, input.RoadWheels, aim, input.Gears) : null;
+        Bands = input.Aim is { } aim ? RatioBands.Find(train, keys, input.RoadWheels, aim, input.Gears) : null;
         _bands =
         [
             .. (Bands?.Bands ?? []).Select(b => new BandSpan(
@@ -45,14 +45,14 @@ internal sealed class RatioAssessor
         _shaftSpeedPerOverall = SpeedPerOverall(input.Aim, output, input.RoadWheels);
         _input = train.Drive.Input;
         _circumferenceMm = RoadWheels.On(output, input.RoadWheels) is { } wheel
-            ? RollingCircumference.Of(wheel).CircumferenceMm
+            ? RollingCircumference.For(wheel).CircumferenceMm
             : null;
         MergedBands = Merge(Bands?.Bands ?? []);
     }
 
     public RatioCandidate Assess(LoopPick[] picks, double ratio)
     {
-        double change = RatioChange.Percent(ratio, FittedRatio);
+        double change = RatioChange.Percent.Value(ratio, FittedRatio);
         double overall = ratio * _rest[AimGear.Index];
         (ulong met, int spokenGear, double? offTarget) = Place(ratio);
         (ChangedSprockets changed, double minutes, double? money) = Effort(picks);
@@ -65,7 +65,7 @@ internal sealed class RatioAssessor
             _shaftSpeedPerOverall * ratio * _rest[spokenGear],
             _input.LimitSpeedRpm / overall,
             _input.Kind == InputKind.Rider && _circumferenceMm is double u
-                ? BicycleGear.Of(overall, u, _input.CrankLengthMm)
+                ? BicycleGear.Compute(overall, u, _input.CrankLengthMm)
                 : null,
             BandGears(met),
             offTarget,
@@ -81,7 +81,7 @@ internal sealed class RatioAssessor
     private static double? SpeedPerOverall(AimTarget? aim, DriveOutput output, IReadOnlyList<RoadWheelChoice> wheels)
     {
         if (aim?.RoadSpeedKmh is double speed && RoadWheels.On(output, wheels) is { } wheel)
-            return RoadSpeed.ShaftRpm(speed, 1, RollingCircumference.Of(wheel).CircumferenceMm);
+            return RoadSpeed.ShaftRpm.Value(speed, 1, RollingCircumference.For(wheel).CircumferenceMm);
         return aim is OutputSpeed o ? o.OutputSpeedRpm : null;
     }
 

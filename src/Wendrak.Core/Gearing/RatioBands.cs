@@ -5,6 +5,11 @@ namespace Wendrak.Core.Gearing;
 /// <summary>The band of ratios that meets an aim in one gear.</summary>
 /// <param name="FinalLow">Lowest ratio of the chosen loops, the tallest accepted.</param>
 /// <param name="FinalGeometricMiddle">Middle of the band by proportion, as ratios are felt; of “x ± y %” it is x.</param>
+/// <param name="GearIndex">Counted from 0.</param>
+/// <param name="GearLabel">Of the gear; empty without gears.</param>
+/// <param name="OverallLow">Least turns of the input for one of the output.</param>
+/// <param name="OverallHigh">Most of them.</param>
+/// <param name="FinalHigh">Highest ratio of the chosen loops, the shortest accepted.</param>
 public sealed record RatioBand(
     int GearIndex,
     string GearLabel,
@@ -36,7 +41,7 @@ public static class RatioBands
     /// Other gears than the aim's count only where the drive says that its gears are interchangeable; an overall
     /// ratio without a gear counts in the gears named, or in the last one.
     /// </remarks>
-    public static RatioBandsResult Of(
+    public static RatioBandsResult Find(
         DriveTrain train,
         IReadOnlyList<string> loopKeys,
         IReadOnlyList<RoadWheelChoice> roadWheels,
@@ -63,8 +68,8 @@ public static class RatioBands
             case OutputSpeed t:
                 return Overall(
                     t.GearIndex,
-                    t.ShaftSpeedLowRpm / t.OutputSpeedRpm,
-                    t.ShaftSpeedHighRpm / t.OutputSpeedRpm,
+                    OfOutput.Value(t.ShaftSpeedLowRpm, t.OutputSpeedRpm),
+                    OfOutput.Value(t.ShaftSpeedHighRpm, t.OutputSpeedRpm),
                     () => OutputWorking(t)
                 );
             case OverallRatio t:
@@ -89,7 +94,15 @@ public static class RatioBands
         RatioBand Band(DriveGear gear, double low, double high)
         {
             double rest = Fixed(gear);
-            return new(gear.Index, gear.Label, low, high, low / rest, high / rest, Math.Sqrt(low * high) / rest);
+            return new(
+                gear.Index,
+                gear.Label,
+                low,
+                high,
+                Share.Value(low, rest),
+                Share.Value(high, rest),
+                Math.Sqrt(low * high) / rest
+            );
         }
 
         RatioBandsResult AtSpeed(int? aimGear, double kmh, double lowRpm, double highRpm)
@@ -97,8 +110,8 @@ public static class RatioBands
             double u = Circumference(output, roadWheels);
             return Overall(
                 aimGear,
-                RoadSpeed.Reduction(kmh, lowRpm, u),
-                RoadSpeed.Reduction(kmh, highRpm, u),
+                RoadSpeed.Reduction.Value(kmh, lowRpm, u),
+                RoadSpeed.Reduction.Value(kmh, highRpm, u),
                 () => SpeedWorking(kmh, lowRpm, highRpm, u)
             );
         }
@@ -112,8 +125,13 @@ public static class RatioBands
                     "missing",
                     "Give the crank length first: a gain ratio is way of the bicycle per way of the pedal."
                 );
-            double direct = Circumference(output, roadWheels) / (2 * Math.PI) / crank;
-            return Overall(t.GearIndex, direct / t.High, direct / t.Low, () => GainWorking(t, direct, crank));
+            double direct = BicycleGear.DirectGain(Circumference(output, roadWheels), crank);
+            return Overall(
+                t.GearIndex,
+                OfGain.Value(direct, t.High),
+                OfGain.Value(direct, t.Low),
+                () => GainWorking(t, direct)
+            );
         }
 
         RatioBandsResult Overall(int? aimGear, double low, double high, Func<Working>? working)
@@ -133,10 +151,11 @@ public static class RatioBands
             DriveTrain other = new(train.Drive, t.Loops, "Aim.Loops");
             DriveGear gear = train.Gears[last];
             double wheels = Circumference(output, roadWheels) / Circumference(output, t.RoadWheels);
-            double same = Math.Abs(other.Reduction(output.Shaft, other.Gears[last])) * wheels;
+            double there = Math.Abs(other.Reduction(output.Shaft, other.Gears[last]));
+            double same = OfMatch.Value(there, wheels);
             double factor = EitherWay(t.TolerancePercent);
             RatioBand band = Band(gear, same / factor, same * factor);
-            return new([band], last, explains ? [MatchWorking(t, same, wheels)] : []);
+            return new([band], last, explains ? [MatchWorking(t, there, wheels)] : []);
         }
     }
 
@@ -166,78 +185,102 @@ public static class RatioBands
                     ? $"Put an output on “{output.Shaft}” first, it drives nothing; or aim at its speed in rpm, or at a ratio."
                     : $"Give the size of “{output.Name}” first, or aim at a speed of its shaft in rpm."
             );
-        return RollingCircumference.Of(wheel).CircumferenceMm;
+        return RollingCircumference.For(wheel).CircumferenceMm;
     }
 
     private static Working SpeedWorking(double kmh, double lowRpm, double highRpm, double circumferenceMm) =>
-        new(
-            "Overall ratio for the aim",
-            "i = n · U · 60 / (v · 10⁶)",
+        RoadSpeed.Reduction.With(kmh, lowRpm, circumferenceMm).Working with
+        {
+            Beside =
             [
-                new("n, low", "lowest shaft speed", lowRpm, "rpm"),
-                new("n, high", "highest shaft speed", highRpm, "rpm"),
-                new("U", "rolling circumference", circumferenceMm, "mm"),
-                new("v", "road speed", kmh, "km/h"),
+                new("n_high", "highest shaft speed", highRpm, "rpm"),
+                Shortest(RoadSpeed.Reduction.Value(kmh, highRpm, circumferenceMm)),
             ],
-            new("i, low", "tallest overall ratio accepted", RoadSpeed.Reduction(kmh, lowRpm, circumferenceMm), ""),
-            "Machinery's Handbook, gear trains",
-            "Leaves out tyre slip, and says nothing about whether there is power enough for the speed."
-        );
+        };
 
-    private static Working GainWorking(GainRatio t, double direct, double crankMm) =>
-        new(
-            "Overall ratio for the aim",
-            "i = U/(2π)/crank / gain",
+    private static Working GainWorking(GainRatio t, double direct) =>
+        OfGain.With(direct, t.High).Working with
+        {
+            Beside =
             [
-                new("U/(2π)/crank", "gain ratio in direct drive", direct, ""),
-                new("crank", "crank length", crankMm, "mm"),
-                new("gain, high", "tallest gain ratio accepted", t.High, ""),
+                new("gain_low", "shortest gain ratio accepted", t.Low, ""),
+                Shortest(OfGain.Value(direct, t.Low)),
             ],
-            new("i, low", "tallest overall ratio accepted", direct / t.High, ""),
-            "common practice",
-            "None beyond the rolling circumference."
-        );
+        };
 
     private static Working OutputWorking(OutputSpeed t) =>
-        new(
-            "Overall ratio for the aim",
-            "i = n / n_out",
+        OfOutput.With(t.ShaftSpeedLowRpm, t.OutputSpeedRpm).Working with
+        {
+            Beside =
             [
-                new("n, low", "lowest shaft speed", t.ShaftSpeedLowRpm, "rpm"),
-                new("n, high", "highest shaft speed", t.ShaftSpeedHighRpm, "rpm"),
-                new("n_out", "output speed", t.OutputSpeedRpm, "rpm"),
+                new("n_high", "highest shaft speed", t.ShaftSpeedHighRpm, "rpm"),
+                Shortest(OfOutput.Value(t.ShaftSpeedHighRpm, t.OutputSpeedRpm)),
             ],
-            new("i, low", "tallest overall ratio accepted", t.ShaftSpeedLowRpm / t.OutputSpeedRpm, ""),
-            "Machinery's Handbook, gear trains",
-            "Leaves out slip."
-        );
+        };
+
+    private static WorkingValue Shortest(double ratio) => new("i_high", "shortest overall ratio accepted", ratio, "");
 
     private static Working ShareWorking(RatioBand band, double fixedPart) =>
-        new(
-            band.GearLabel.Length == 0
-                ? "Final ratio for the aim"
-                : $"Final ratio for the aim in gear {band.GearLabel}",
-            "i_final = i / i_fixed",
+        Share.With(band.OverallLow, fixedPart).Working with
+        {
+            Title =
+                band.GearLabel.Length == 0
+                    ? "Final ratio for the aim"
+                    : $"Final ratio for the aim in gear {band.GearLabel}",
+            Beside =
             [
-                new("i, low", "tallest overall ratio accepted", band.OverallLow, ""),
-                new("i, high", "shortest overall ratio accepted", band.OverallHigh, ""),
-                new("i_fixed", "all stages that stay", fixedPart, ""),
+                Shortest(band.OverallHigh),
+                new("f_high", "shortest final ratio accepted", Share.Value(band.OverallHigh, fixedPart), ""),
             ],
-            new("i_final, low", "tallest final ratio accepted", band.FinalLow, ""),
-            "Machinery's Handbook, gear trains",
-            "The middle of the band is its geometric mean."
-        );
+        };
 
-    private static Working MatchWorking(MatchSetup t, double overall, double wheels) =>
-        new(
-            $"Overall ratio that matches {t.SetupName}",
-            "i = i_other · U / U_other",
-            [
-                new("U / U_other", "rolling circumference here over there", wheels, ""),
-                new("tolerance", "half width of the band", t.TolerancePercent, "%"),
-            ],
-            new("i", "overall ratio in the last gear", overall, ""),
-            "Machinery's Handbook, gear trains",
-            "Matches road speed per input turn; not pull, where power differs."
-        );
+    private static Working MatchWorking(MatchSetup t, double other, double wheels) =>
+        OfMatch.With(other, wheels).Working with
+        {
+            Title = $"Overall ratio that matches {t.SetupName}",
+            Beside = [new("y", "half width of the band", t.TolerancePercent, "%")],
+        };
+
+    private const string Aimed = "Overall ratio for the aim";
+    private static readonly Quantity Tallest = new("tallest overall ratio accepted", "");
+
+    private static readonly Formula<Func<double, double, double>> OfGain = new(
+        Aimed,
+        "i",
+        Tallest,
+        (direct, gain) => direct / gain,
+        [("gain ratio in direct drive", ""), ("tallest gain ratio accepted", "")],
+        "common practice",
+        "None beyond the rolling circumference."
+    );
+
+    private static readonly Formula<Func<double, double, double>> OfOutput = new(
+        Aimed,
+        "i",
+        Tallest,
+        (n, n_out) => n / n_out,
+        [("lowest shaft speed", "rpm"), ("output speed", "rpm")],
+        RoadSpeed.Source,
+        "Leaves out slip."
+    );
+
+    private static readonly Formula<Func<double, double, double>> Share = new(
+        "Final ratio for the aim",
+        "f",
+        ("tallest final ratio accepted", ""),
+        (i, i_fixed) => i / i_fixed,
+        [Tallest, ("all stages that stay", "")],
+        RoadSpeed.Source,
+        "The middle of the band is its geometric mean."
+    );
+
+    private static readonly Formula<Func<double, double, double>> OfMatch = new(
+        "Overall ratio that matches another setup",
+        "i",
+        ("overall ratio in the last gear", ""),
+        (i_other, u) => i_other * u,
+        [("overall ratio over there", ""), ("rolling circumference here over that over there", "")],
+        RoadSpeed.Source,
+        "Matches road speed per input turn; not pull, where power differs."
+    );
 }

@@ -1,3 +1,5 @@
+using Wendrak.Core.Quantities;
+
 namespace Wendrak.Core.Gearing;
 
 /// <summary>A larger reduction is shorter (more pull, more rpm), a smaller one taller.</summary>
@@ -15,7 +17,26 @@ public static class RatioChange
     private const double SamePercent = 0.005;
 
     /// <summary>Change of reduction, percent; positive is shorter.</summary>
-    public static double Percent(double newReduction, double oldReduction) => (newReduction / oldReduction - 1) * 100;
+    public static readonly Formula<Func<double, double, double>> Percent = new(
+        "Change of the ratio",
+        "Δ",
+        ("positive is shorter", "%"),
+        (i, i_before) => Maths.Percent(i / i_before - 1),
+        [("ratio", ""), ("ratio before", "")],
+        RoadSpeed.Source,
+        "Shaft speed at a road speed changes by the same percent."
+    );
+
+    /// <summary>The same as it is felt: a larger road wheel makes a gearing taller just as a smaller ratio does.</summary>
+    internal static readonly Formula<Func<double, double, double, double>> Felt = new(
+        "Change against as fitted",
+        "Δ",
+        ("positive is shorter", "%"),
+        (i, i_fitted, u) => Maths.Percent(i / (i_fitted * u) - 1),
+        [("final ratio", ""), ("final ratio as fitted", ""), ("rolling circumference against as fitted", "")],
+        RoadSpeed.Source,
+        "Shaft speed at a road speed changes by the same percent."
+    );
 
     public static RatioDirection Direction(double percent) =>
         Math.Abs(percent) < SamePercent ? RatioDirection.Same

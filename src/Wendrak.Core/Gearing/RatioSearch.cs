@@ -25,7 +25,7 @@ public static class RatioSearch
         new Guard()
             .Count(nameof(input.Search), input.Search.Count, 1, 2, "loops")
             .OneOf(nameof(input.Ranking), input.Ranking)
-            .Count(nameof(input.Stock), input.Stock.Count, 0, 5_000, "wheels")
+            .Include(StockWheel.Check(nameof(input.Stock), input.Stock))
             .ThrowIfAny();
         DriveTrain train = new(input.Drive, input.Fitted, nameof(input.Fitted));
         CheckSeries(train, input.Search);

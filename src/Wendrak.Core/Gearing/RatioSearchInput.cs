@@ -10,6 +10,8 @@ public enum RatioRanking
 }
 
 /// <summary>A pair of wheels.</summary>
+/// <param name="FrontSize">Driving wheel: teeth, or datum diameter in mm of a friction belt.</param>
+/// <param name="RearSize">Driven wheel, in the same measure.</param>
 public sealed record WheelPair(double FrontSize, double RearSize);
 
 /// <summary>Which wheels of one loop are tried.</summary>
@@ -19,6 +21,11 @@ public sealed record WheelPair(double FrontSize, double RearSize);
 /// <param name="Links">Links or belt teeth, for how often tooth meets link; null when not known.</param>
 /// <param name="Work">Minutes and money of this loop's wheels; null for the default.</param>
 /// <param name="Typed">Pairs typed in by hand; they join whatever the ranges say.</param>
+/// <param name="LoopKey">Key of the loop it is about.</param>
+/// <param name="FrontMin">Smallest driving wheel to try: teeth, or datum diameter in mm.</param>
+/// <param name="FrontMax">Largest driving wheel to try.</param>
+/// <param name="RearMin">Smallest driven wheel to try.</param>
+/// <param name="RearMax">Largest driven wheel to try.</param>
 public sealed record LoopSearch(
     string LoopKey,
     double FrontMin,

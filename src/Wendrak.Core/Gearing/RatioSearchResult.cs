@@ -41,6 +41,11 @@ public enum ConstraintBreak
 /// <summary>One loop's wheels in a hit.</summary>
 /// <param name="RipplePercent">Speed ripple of the smaller wheel of a chain; null for belts.</param>
 /// <param name="Hunting">How often tooth meets link; null without a link count, or on a friction belt.</param>
+/// <param name="LoopKey">Key of the loop it is about.</param>
+/// <param name="FrontSize">Driving wheel: teeth, or datum diameter in mm of a friction belt.</param>
+/// <param name="RearSize">Driven wheel, in the same measure.</param>
+/// <param name="Ratio">Driven over driving wheel.</param>
+/// <param name="IsTyped">True for a pair that was typed, not found.</param>
 public sealed record LoopPick(
     string LoopKey,
     double FrontSize,
@@ -86,6 +91,7 @@ public enum RankTerm
 /// <param name="Money">Work and parts to buy; null when a price is not known.</param>
 /// <param name="Rank">Place among the hits, 1 for the first; null when it is not one.</param>
 /// <param name="DecidedBy">Why it stands below the hit above it; null when it is not a hit.</param>
+/// <param name="WorkMinutes">What it takes to fit it, minutes.</param>
 public sealed record RatioCandidate(
     IReadOnlyList<LoopPick> Loops,
     double FinalRatio,
@@ -114,6 +120,7 @@ public sealed record RatioCandidate(
 
 /// <summary>One gear of the drive that is searched.</summary>
 /// <param name="RestReduction">All stages that stay: a pair's overall ratio in this gear is its final ratio times this.</param>
+/// <param name="Label">Of the gear.</param>
 public sealed record SearchedGear(string Label, double RestReduction);
 
 /// <summary>The answer to a search.</summary>

@@ -7,6 +7,7 @@ namespace Wendrak.Core.Gearing;
 /// <param name="CircumferenceMm">Way per turn under load, mm.</param>
 /// <param name="DiameterMm">Outside diameter unloaded, mm; from the roll-out where only that is known.</param>
 /// <param name="Reading">What the marking says; null when only rolled out.</param>
+/// <param name="IsMeasured">True where a roll-out tells it.</param>
 public sealed record RollingResult(
     double CircumferenceMm,
     double DiameterMm,
@@ -49,11 +50,8 @@ public static class RollingCircumference
 
     /// <summary>Way per turn, mm.</summary>
     /// <exception cref="InvalidInputException">Neither a readable marking nor a roll-out within its bounds.</exception>
-    /// <remarks>
-    /// U = π·D·k, k the rolling factor of the kind of tyre; a roll-out overrides everything. Sources: ETRTO
-    /// coefficients (from memory) for motorcycles, common practice for bicycles and solid wheels.
-    /// </remarks>
-    public static RollingResult Of(RoadWheel wheel) => Known.GetValue(wheel, Find);
+    /// <remarks>A roll-out overrides everything.</remarks>
+    public static RollingResult For(RoadWheel wheel) => Known.GetValue(wheel, Find);
 
     // A size is read from its marking; a wheel is never changed, only replaced.
     private static readonly ConditionalWeakTable<RoadWheel, RollingResult> Known = [];
@@ -63,31 +61,41 @@ public static class RollingCircumference
         Check(wheel).ThrowIfAny();
         SizeReading? reading = string.IsNullOrWhiteSpace(wheel.Size) ? null : RoadWheelSize.Parse(wheel.Size);
         if (wheel.RollOutMm is double rollOut)
-            return new(rollOut, reading?.FreeDiameterMm ?? rollOut / Math.PI, reading, true, MeasuredWorking(rollOut));
-        double circumference = Math.PI * reading!.FreeDiameterMm * reading.RollingFactor;
-        return new(circumference, reading.FreeDiameterMm, reading, false, SizeWorking(reading, circumference));
+        {
+            Explained measured = RolledOut.With(rollOut);
+            return new(measured.Value, reading?.FreeDiameterMm ?? rollOut / Math.PI, reading, true, measured.Working);
+        }
+        Explained marked = Marked.With(reading!.FreeDiameterMm, new(reading.RollingFactor, IsUsual: true));
+        Working working = marked.Working;
+        return new(
+            marked.Value,
+            reading.FreeDiameterMm,
+            reading,
+            false,
+            working with
+            {
+                Source = $"{reading.Source}; {working.Source}",
+            }
+        );
     }
 
-    private static Working MeasuredWorking(double rollOutMm) =>
-        new(
-            "Rolling circumference",
-            "U = roll-out",
-            [new("U", "measured way per turn", rollOutMm, "mm")],
-            new("U", "rolling circumference", rollOutMm, "mm"),
-            "measured; common practice: three turns or more, rider on, divided by the turns",
-            "True for the pressure and load at which it was rolled."
-        );
+    private static readonly Formula<Func<double, double>> RolledOut = new(
+        "Rolling circumference",
+        "U",
+        ("rolling circumference", "mm"),
+        roll => roll,
+        [("measured way per turn", "mm")],
+        "measured; common practice: three turns or more, rider on, divided by the turns",
+        "True for the pressure and load at which it was rolled."
+    );
 
-    private static Working SizeWorking(SizeReading reading, double circumferenceMm) =>
-        new(
-            "Rolling circumference",
-            "U = π · D · k",
-            [
-                new("D", "free diameter from the marking", reading.FreeDiameterMm, "mm"),
-                new("k", "rolling over free circumference", reading.RollingFactor, "", IsDefault: true),
-            ],
-            new("U", "rolling circumference", circumferenceMm, "mm"),
-            $"{reading.Source}; k: ETRTO coefficients from memory (motorcycle), common practice (others)",
-            "Makers' tyres of one marking differ by 1 to 2 %; a roll-out replaces this."
-        );
+    private static readonly Formula<Func<double, double, double>> Marked = new(
+        "Rolling circumference",
+        "U",
+        ("rolling circumference", "mm"),
+        (D, k) => Math.PI * D * k,
+        [("free diameter from the marking", "mm"), ("rolling over free circumference", "")],
+        "k: ETRTO coefficients from memory (motorcycle), common practice (others)",
+        "Makers' tyres of one marking differ by 1 to 2 %; a roll-out replaces this."
+    );
 }

@@ -4,6 +4,7 @@ using Wendrak.Core.Quantities;
 namespace Wendrak.Core.Gearing;
 
 /// <summary>A setup to be compared.</summary>
+/// <param name="Name">What people call it.</param>
 public sealed record ComparedSetup(
     string Name,
     IReadOnlyList<LoopChoice> Loops,
@@ -32,6 +33,11 @@ public sealed record SetupComparisonInput(
 /// <param name="OutputLowRpm">Output speed at the input's lowest speed.</param>
 /// <param name="SpeedLowKmh">Road speed there; null without a road wheel size.</param>
 /// <param name="FeelsLike">Which gear of as fitted it feels like; null where that can't be said.</param>
+/// <param name="Label">Of the gear.</param>
+/// <param name="OverallRatio">Turns of the input for one of the output.</param>
+/// <param name="OutputHighRpm">Speed of the output at the highest of the input, rpm.</param>
+/// <param name="SpeedHighKmh">Speed on the road at the highest of the input, km/h.</param>
+/// <param name="SpeedAtCadenceKmh">Speed at the cadence asked for, km/h.</param>
 public sealed record GearFigures(
     string Label,
     double OverallRatio,
@@ -50,6 +56,10 @@ public sealed record GearFigures(
 /// <param name="AimShaftSpeedRpm">Null where the aim names no speed.</param>
 /// <param name="MeetsAim">Null without an aim.</param>
 /// <param name="Speedometer">Against as delivered; null without a speedometer, and where <paramref name="SpeedometerNeeds"/> says what is missing.</param>
+/// <param name="Name">Of the setup.</param>
+/// <param name="FinalRatio">Of all loops that are chosen, together.</param>
+/// <param name="ChangePercent">Of that ratio against as fitted.</param>
+/// <param name="CircumferenceMm">Way of the road wheel for one turn, mm.</param>
 public sealed record SetupFigures(
     string Name,
     double FinalRatio,
@@ -66,9 +76,11 @@ public sealed record SetupFigures(
     IReadOnlyList<Working> Workings
 );
 
+/// <summary>Setups beside each other.</summary>
 /// <param name="Setups">As fitted first, then the others in the order given.</param>
 /// <param name="CadenceRpm">Pedalling speed of the speeds per gear; null where nobody pedals.</param>
 /// <param name="IdleShaft">Shaft behind the loop being chosen, where that drives nothing; null where it drives something.</param>
+/// <param name="AimGearLabel">Gear that the aim is meant in; empty without one.</param>
 public sealed record SetupComparisonResult(
     IReadOnlyList<SetupFigures> Setups,
     string AimGearLabel,
@@ -94,7 +106,7 @@ public static class SetupComparison
         input = input with { LoopKeys = [.. input.LoopKeys.Distinct().Where(way.Contains)] };
         RatioBandsResult? bands =
             input.Aim is { } aim && input.LoopKeys.Count > 0
-                ? RatioBands.Of(fitted, input.LoopKeys, input.Fitted.RoadWheels, aim, input.Gears, false)
+                ? RatioBands.Find(fitted, input.LoopKeys, input.Fitted.RoadWheels, aim, input.Gears, false)
                 : null;
         int aimGear = bands?.AimGearIndex ?? fitted.Gears.Count - 1;
         Comparer comparer = new(input, fitted, output, aimGear, explains);
@@ -151,8 +163,7 @@ public static class SetupComparison
             double? u = rolling?.CircumferenceMm;
             double final = train.FinalRatio(input.LoopKeys);
             double wheelChange = (u / _fittedCircumference) ?? 1;
-            // Felt change: a larger wheel makes a gearing taller just as a smaller ratio does.
-            double change = RatioChange.Percent(final, _fittedFinal * wheelChange);
+            double change = RatioChange.Felt.Value(final, _fittedFinal, wheelChange);
             (SpeedometerResult? speedometer, SpeedometerNeed? needs) = Speedometer.Of(
                 train,
                 output,
@@ -175,7 +186,7 @@ public static class SetupComparison
                 [.. train.Gears.Select(g => Gear(train, g, u))],
                 !explains
                     ? []
-                    : SetupWorkings.Of(
+                    : SetupWorkings.Explain(
                         input,
                         train,
                         output,
@@ -199,10 +210,10 @@ public static class SetupComparison
                 overall,
                 shaft.LowSpeedRpm / overall,
                 shaft.LimitSpeedRpm / overall,
-                u is double a ? RoadSpeed.Kmh(shaft.LowSpeedRpm, overall, a) : null,
-                u is double b ? RoadSpeed.Kmh(shaft.LimitSpeedRpm, overall, b) : null,
-                u is double c && CadenceRpm is double cadence ? RoadSpeed.Kmh(cadence, overall, c) : null,
-                pedalled && u is double d ? BicycleGear.Of(overall, d, shaft.CrankLengthMm) : null,
+                u is double a ? RoadSpeed.Kmh.Value(shaft.LowSpeedRpm, overall, a) : null,
+                u is double b ? RoadSpeed.Kmh.Value(shaft.LimitSpeedRpm, overall, b) : null,
+                u is double c && CadenceRpm is double cadence ? RoadSpeed.Kmh.Value(cadence, overall, c) : null,
+                pedalled && u is double d ? BicycleGear.Compute(overall, d, shaft.CrankLengthMm) : null,
                 FeelsLikeFitted(overall, u)
             );
         }
@@ -218,7 +229,7 @@ public static class SetupComparison
 
         private FeelsLikeResult? FeelsLikeFitted(double overall, double? u) =>
             u is null == _fittedCircumference is null
-                ? FeelsLike.Of(_fittedPerMm, overall / (u ?? 1), _fittedNumbers)
+                ? FeelsLike.Compare(_fittedPerMm, overall / (u ?? 1), _fittedNumbers)
                 : null;
 
         private double? RearTeethLike(DriveTrain train)
@@ -238,7 +249,7 @@ public static class SetupComparison
         {
             double overall = Math.Abs(train.Reduction(output.Shaft, train.Gears[aimGear]));
             if (input.Aim?.RoadSpeedKmh is double speed && u is double circumference)
-                return RoadSpeed.ShaftRpm(speed, overall, circumference);
+                return RoadSpeed.ShaftRpm.Value(speed, overall, circumference);
             return input.Aim is OutputSpeed o ? o.OutputSpeedRpm * overall : null;
         }
 
@@ -247,13 +258,13 @@ public static class SetupComparison
         {
             if (input.Aim is not { } aim || input.LoopKeys.Count == 0)
                 return null;
-            RatioBandsResult own = RatioBands.Of(train, input.LoopKeys, setup.RoadWheels, aim, input.Gears, false);
+            RatioBandsResult own = RatioBands.Find(train, input.LoopKeys, setup.RoadWheels, aim, input.Gears, false);
             return own.Bands.Any(b => final >= b.FinalLow && final <= b.FinalHigh);
         }
     }
 
     internal static RollingResult? RollingOf(DriveOutput output, IReadOnlyList<RoadWheelChoice> wheels) =>
-        RoadWheels.On(output, wheels) is { } wheel ? RollingCircumference.Of(wheel) : null;
+        RoadWheels.On(output, wheels) is { } wheel ? RollingCircumference.For(wheel) : null;
 
     private static double? Circumference(DriveOutput output, IReadOnlyList<RoadWheelChoice> wheels) =>
         RollingOf(output, wheels)?.CircumferenceMm;

@@ -1,3 +1,6 @@
+using Wendrak.Core.Quantities;
+using static Wendrak.Core.Quantities.Maths;
+
 namespace Wendrak.Core.Gearing;
 
 /// <summary>What must be typed before the speedometer's error can be told.</summary>
@@ -31,6 +34,59 @@ public sealed record SpeedometerResult(
 /// </remarks>
 public static class Speedometer
 {
+    private const string Place = "from the place of the pickup; limits: UN R39 (from memory)";
+    private const string Law = "Local law rules; showing too little is not allowed where UN R39 applies.";
+    private static readonly Quantity Error = new("positive shows too much", "%");
+    private static readonly Quantity Delivered = new("error as delivered", "%");
+    private static readonly Quantity Wheel = new("rolling circumference against as delivered", "");
+
+    private static readonly Formula<Func<double, double, double, double>> AtGearbox = new(
+        "Speedometer error",
+        "e",
+        Error,
+        (e_0, i, u) => Percent((1 + Part(e_0)) * i / u - 1),
+        [Delivered, ("ratio behind the pickup against as delivered", ""), Wheel],
+        Place,
+        Law
+    );
+
+    private static readonly Formula<Func<double, double, double>> AtDrivenWheel = new(
+        "Speedometer error",
+        "e",
+        Error,
+        (e_0, u) => Percent((1 + Part(e_0)) / u - 1),
+        [Delivered, Wheel],
+        Place,
+        Law
+    );
+
+    private static readonly Formula<Func<double, double>> AtOtherWheel = new(
+        "Speedometer error",
+        "e",
+        Error,
+        e_0 => Percent(Part(e_0)),
+        [Delivered],
+        Place,
+        Law
+    );
+
+    /// <summary>Shown over true, less 1, by the place of the pickup.</summary>
+    internal static Explained ErrorOf(
+        SpeedPickup pickup,
+        double deliveredErrorPercent,
+        double reductionChange,
+        double circumferenceChange
+    )
+    {
+        Given delivered = new(deliveredErrorPercent, IsUsual: deliveredErrorPercent == 0);
+        return pickup switch
+        {
+            SpeedPickup.GearboxOutput => AtGearbox.With(delivered, reductionChange, circumferenceChange),
+            SpeedPickup.DrivenWheel => AtDrivenWheel.With(delivered, circumferenceChange),
+            _ => AtOtherWheel.With(delivered),
+        };
+    }
+
     /// <param name="deliveredErrorPercent">What it showed too much as delivered, percent.</param>
     /// <param name="reductionChange">Reduction from pickup to wheel, over that as delivered.</param>
     /// <param name="circumferenceChange">Rolling circumference of the driven wheel, over that as delivered.</param>
@@ -46,8 +102,8 @@ public static class Speedometer
             return null;
         double reduction = pickup == SpeedPickup.GearboxOutput ? reductionChange : 1;
         double circumference = pickup == SpeedPickup.OtherWheel ? 1 : circumferenceChange;
-        double shown = (1 + deliveredErrorPercent / 100) * reduction / circumference;
-        double error = (shown - 1) * 100;
+        double error = ErrorOf(pickup, deliveredErrorPercent, reduction, circumference).Value;
+        double shown = 1 + Part(error);
         // Rounding must not turn an exact reading into a forbidden one.
         return new(error, (1 / shown - 1) * 100, error < -1e-9, reduction, circumference);
     }

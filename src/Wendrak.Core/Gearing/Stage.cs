@@ -33,6 +33,8 @@ public enum Meshing
 }
 
 /// <summary>Two wheels that nobody changes when gearing is chosen: a primary pair, a reduction gear.</summary>
+/// <param name="DriverTeeth">Teeth of the driving wheel.</param>
+/// <param name="DrivenTeeth">Teeth of the driven wheel.</param>
 public sealed record FixedPair(
     string Key,
     string Name,
@@ -52,6 +54,7 @@ public sealed record Gearbox(string Key, string Name, string DrivingShaft, strin
 /// <param name="SmallestPrimaryRatio">
 /// Smallest front over rear that the hub's maker allows before it, so that its torque limit holds; null if unlimited.
 /// </param>
+/// <param name="HubName">Of the pattern.</param>
 public sealed record HubGear(
     string Key,
     string Name,
@@ -63,6 +66,8 @@ public sealed record HubGear(
 ) : Stage(Key, Name, DrivingShaft, DrivenShaft);
 
 /// <summary>A simple planetary set with one member held.</summary>
+/// <param name="SunTeeth">Teeth of the sun wheel.</param>
+/// <param name="RingTeeth">Teeth of the ring.</param>
 public sealed record PlanetaryStage(
     string Key,
     string Name,
@@ -83,6 +88,7 @@ public sealed record PlanetaryStage(
 /// <param name="SlipFraction">Speed lost to slip and creep, 0 to below 0.1; 0 for chains and toothed belts.</param>
 /// <param name="LargestRear">Largest rear wheel that clears its surroundings; teeth or datum mm; null if not known.</param>
 /// <param name="SmallestFront">Smallest front wheel the machine's owner accepts; teeth or datum mm; null for the table's.</param>
+/// <param name="RearIsSplit">True where the rear wheel is in two halves and comes off without the axle.</param>
 public sealed record Loop(
     string Key,
     string Name,
@@ -101,5 +107,8 @@ public sealed record Loop(
 {
     /// <summary>True when wheels are counted in teeth; friction pulleys are measured by datum diameter, mm.</summary>
     [JsonIgnore]
-    public bool IsToothed => Medium is DriveElement.Chain or DriveElement.ToothedBelt;
+    public bool IsToothed => Medium.IsToothed();
+
+    /// <summary>V, flat and round belts lose some 2 %: common practice.</summary>
+    public static double UsualSlip(DriveElement medium) => medium.IsToothed() ? 0 : 0.02;
 }

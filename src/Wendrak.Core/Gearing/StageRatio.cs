@@ -1,3 +1,4 @@
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Gearing;
@@ -8,7 +9,7 @@ public static class StageRatio
     /// <summary>Signed reduction of a stage that has one ratio: input turns per output turn, negative = turns round.</summary>
     /// <param name="choice">The wheels on it, for a <see cref="Loop"/>; ignored otherwise.</param>
     /// <exception cref="InvalidOperationException">The stage has several gears: ask <see cref="OfGear"/>.</exception>
-    public static double Of(Stage stage, LoopChoice? choice) =>
+    public static double Compute(Stage stage, LoopChoice? choice) =>
         stage switch
         {
             FixedPair pair => OfPair(pair),
@@ -28,7 +29,7 @@ public static class StageRatio
             Gearbox box => (box.Set.TurnsRound ? -1 : 1) * box.Set.Reductions[gearIndex],
             // A hub is described by turns out per turn in, the other way up.
             HubGear hub => 1 / hub.SpeedFactors[gearIndex],
-            _ => Of(stage, choice),
+            _ => Compute(stage, choice),
         };
 
     /// <summary>Indices of the gears a stage has and whose ratio is known; one for a stage that can't be shifted.</summary>
@@ -46,16 +47,40 @@ public static class StageRatio
             _ => 1,
         };
 
+    private static readonly Formula<Func<double, double, double>> Toothed = new(
+        "Ratio of a loop",
+        "i",
+        ("front turns per rear turn", ""),
+        (N1, N2) => N2 / N1,
+        [("front wheel, drives", "teeth"), ("rear wheel, is driven", "teeth")],
+        "Machinery's Handbook, chain and belt drives",
+        "Exact on average over a turn."
+    );
+
+    private static readonly Formula<Func<double, double, double, double>> Slipping = new(
+        "Ratio of a loop",
+        "i",
+        ("front turns per rear turn", ""),
+        (d1, d2, s) => d2 / d1 / (1 - s),
+        [("front wheel, drives", "mm"), ("rear wheel, is driven", "mm"), ("slip and creep", "")],
+        "Machinery's Handbook, chain and belt drives; Shigley ch. 17",
+        "Datum diameters; slip 1 to 2 % for V-belts is common practice."
+    );
+
     /// <summary>Signed reduction of a loop with the given wheels (teeth, or datum diameters in mm).</summary>
-    /// <remarks>
-    /// i = rear/front, over (1 − s) where a friction belt slips by s. Source: Machinery's Handbook, belt and chain
-    /// drives; Shigley ch. 17.
-    /// </remarks>
     public static double OfLoop(Loop loop, double frontSize, double rearSize)
     {
-        double reduction = rearSize / frontSize / (1 - loop.SlipFraction);
+        double reduction = loop.IsToothed
+            ? Toothed.Value(frontSize, rearSize)
+            : Slipping.Value(frontSize, rearSize, loop.SlipFraction);
         return loop.Course == BeltArrangement.Crossed ? -reduction : reduction;
     }
+
+    /// <summary>The same without its sign, with its working.</summary>
+    internal static Explained Explain(Loop loop, double frontSize, double rearSize) =>
+        loop.IsToothed
+            ? Toothed.With(frontSize, rearSize)
+            : Slipping.With(frontSize, rearSize, new(loop.SlipFraction, IsUsual: loop.SlipFraction == 0));
 
     private static double OfPair(FixedPair pair)
     {

@@ -42,7 +42,7 @@ public static class StartingAim
     /// the truth.
     /// </summary>
     /// <exception cref="InvalidInputException">The drive, its wheels or a loop is refused.</exception>
-    public static AimTarget Of(StartingAimInput input)
+    public static AimTarget For(StartingAimInput input)
     {
         new Guard().OneOf(nameof(input.Kind), input.Kind).ThrowIfAny();
         DriveTrain train = new(input.Drive, input.Loops);
@@ -55,12 +55,16 @@ public static class StartingAim
         (double low, double high) = (Round(middle * (1 - AroundSpeed), 2), Round(middle * (1 + AroundSpeed), 2));
         double Speed(double rpm) =>
             RoadWheels.On(output, input.RoadWheels) is { } wheel
-                ? Round(RoadSpeed.Kmh(rpm, overall, RollingCircumference.Of(wheel).CircumferenceMm), 2)
+                ? Round(RoadSpeed.Kmh.Value(rpm, overall, RollingCircumference.For(wheel).CircumferenceMm), 2)
                 : SomeSpeedKmh;
         double Gain() =>
             RoadWheels.On(output, input.RoadWheels) is { } wheel
                 ? BicycleGear
-                    .Of(overall, RollingCircumference.Of(wheel).CircumferenceMm, shaft.CrankLengthMm ?? UsualCrankMm)
+                    .Compute(
+                        overall,
+                        RollingCircumference.For(wheel).CircumferenceMm,
+                        shaft.CrankLengthMm ?? UsualCrankMm
+                    )
                     .GainRatio!.Value
                 : SomeGain;
         return input.Kind switch

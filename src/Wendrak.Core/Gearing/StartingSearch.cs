@@ -27,7 +27,7 @@ public static class StartingSearch
 
     /// <returns>A search per loop, in the order of the keys.</returns>
     /// <exception cref="InvalidInputException">The drive, its wheels, the aim or a loop is refused.</exception>
-    public static IReadOnlyList<LoopSearch> Of(StartingSearchInput input)
+    public static IReadOnlyList<LoopSearch> For(StartingSearchInput input)
     {
         DriveTrain train = new(input.Drive, input.Fitted, nameof(input.Fitted));
         Guard guard = new();
@@ -38,7 +38,10 @@ public static class StartingSearch
                 "unknown",
                 "Give a loop of this drive."
             );
-        guard.Count(nameof(input.LoopKeys), input.LoopKeys.Count, 1, 2, "loops in series").ThrowIfAny();
+        guard
+            .Count(nameof(input.LoopKeys), input.LoopKeys.Count, 1, 2, "loops in series")
+            .Include(StockWheel.Check(nameof(input.Stock), input.Stock))
+            .ThrowIfAny();
         LoopSearch[] searches =
         [
             .. input
@@ -49,7 +52,7 @@ public static class StartingSearch
         ];
         if (input.Aim is null)
             return searches;
-        RatioBand[] bands = [.. RatioBands.Of(train, input.LoopKeys, input.RoadWheels, input.Aim, input.Gears).Bands];
+        RatioBand[] bands = [.. RatioBands.Find(train, input.LoopKeys, input.RoadWheels, input.Aim, input.Gears).Bands];
         Loop last = input.Drive.Stages.OfType<Loop>().First(l => l.Key == input.LoopKeys[^1]);
         // What the loops before it can give stays what is fitted there.
         double before =
@@ -68,7 +71,7 @@ public static class StartingSearch
                     .Where(w =>
                         w.Count > 0
                         && w.Side == side
-                        && Supply.Of([w], loop, side, w.Size, double.NaN).Availability
+                        && Supply.Find([w], loop, side, w.Size, double.NaN).Availability
                             is Availability.OnShelf
                                 or Availability.MountingNotSaid
                     )

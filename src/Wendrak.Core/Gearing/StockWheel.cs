@@ -1,5 +1,8 @@
+using Wendrak.Core.Quantities;
+
 namespace Wendrak.Core.Gearing;
 
+/// <summary>Driving or driven wheel of a loop.</summary>
 public enum WheelSide
 {
     Front,
@@ -21,7 +24,37 @@ public sealed record StockWheel(
     int Count,
     double? Price,
     bool Obtainable
-);
+)
+{
+    private const int MostPieces = 100_000;
+    private const double MostMoney = 1_000_000;
+    private const int MostWheels = 5_000;
+
+    /// <summary>Whether there can be such a wheel.</summary>
+    internal Guard Check() =>
+        new Guard()
+            .Named(nameof(Standard), Standard)
+            .OneOf(nameof(Side), Side)
+            .Between(nameof(Size), Size, WheelSize.FewestChainTeeth, WheelSize.LargestDatumMm, "")
+            .That(
+                Mounting is null || Mounting.Length <= Guard.LongestName,
+                nameof(Mounting),
+                "too_long",
+                $"Give {Guard.LongestName} characters or fewer.",
+                Guard.LongestName
+            )
+            .Between(nameof(Count), Count, 0, MostPieces, "pieces")
+            .BetweenIfGiven(nameof(Price), Price, 0, MostMoney, "");
+
+    /// <summary>Whether there can be such a stock; a size without bounds would be searched without end.</summary>
+    internal static Guard Check(string field, IReadOnlyList<StockWheel> stock)
+    {
+        Guard guard = new Guard().Count(field, stock.Count, 0, MostWheels, "wheels");
+        for (int i = 0; i < stock.Count; i++)
+            guard.Include(new Guard($"{field}[{i}].").Include(stock[i].Check()));
+        return guard;
+    }
+}
 
 /// <summary>Whether a wheel can be had for a place on a machine.</summary>
 public enum Availability
@@ -42,6 +75,7 @@ public enum Availability
     NotObtainable,
 }
 
+/// <summary>How a wheel can be had.</summary>
 /// <param name="Price">What it costs to have it; 0 when it is there, null when not known.</param>
 public sealed record WheelSupply(Availability Availability, double? Price);
 
@@ -49,7 +83,7 @@ public static class Supply
 {
     /// <summary>How a wheel can be had.</summary>
     /// <param name="fittedSize">Size of the wheel in that place now.</param>
-    public static WheelSupply Of(
+    public static WheelSupply Find(
         IEnumerable<StockWheel> stock,
         Loop loop,
         WheelSide side,

@@ -39,11 +39,9 @@ public static class WheelSize
     /// <summary>Links that lie once round a wheel: its teeth, but half of its gaps under a double pitch chain.</summary>
     public static double LinksRound(Loop loop, double size) => size / GapsPerLink(loop);
 
-    public static double Largest(DriveElement medium) =>
-        medium is DriveElement.Chain or DriveElement.ToothedBelt ? MostTeeth : LargestDatumMm;
+    public static double Largest(DriveElement medium) => medium.IsToothed() ? MostTeeth : LargestDatumMm;
 
-    public static string Unit(DriveElement medium) =>
-        medium is DriveElement.Chain or DriveElement.ToothedBelt ? "teeth" : "mm";
+    public static string Unit(DriveElement medium) => medium.IsToothed() ? "teeth" : "mm";
 
     /// <summary>Refuses sizes outside the bounds, and broken tooth counts.</summary>
     public static Guard CheckWheel(this Guard guard, string field, double size, Loop loop)

@@ -4,6 +4,11 @@ namespace Wendrak.Core.Gearing;
 
 /// <summary>What it takes to change wheels on a machine, each in minutes and money.</summary>
 /// <param name="BothMinutes">Both wheels in one go: less than one after the other.</param>
+/// <param name="FrontMinutes">For the front wheel.</param>
+/// <param name="FrontMoney">For the front wheel, beside its price.</param>
+/// <param name="RearMinutes">For the rear wheel.</param>
+/// <param name="RearMoney">For the rear wheel, beside its price.</param>
+/// <param name="BothMoney">The same in money.</param>
 public sealed record WorkCosts(
     double FrontMinutes,
     double FrontMoney,

@@ -23,17 +23,18 @@ public enum BeltCodeLength
 }
 
 /// <summary>A belt's code, read.</summary>
-/// <param name="Told">What the figure in the code is.</param>
+/// <param name="LengthKind">What the figure in the code is.</param>
 /// <param name="Teeth">Null for friction belts.</param>
 /// <param name="LengthMm">Pitch length of a toothed belt, datum length of a V-belt, effective length of a narrow inch belt.</param>
 /// <param name="InsideLengthMm">Of a V-belt whose section tells it; else null.</param>
 /// <param name="WidthMm">Null where the code does not say.</param>
 /// <param name="IsNotched">Whether its inside is notched (an X in the section) or plain; null for toothed belts.</param>
 /// <param name="Code">The code written the standard's way.</param>
+/// <param name="Standard">Profile or section it tells.</param>
 public sealed record BeltCodeReading(
     DriveElement Medium,
     string Standard,
-    BeltCodeLength Told,
+    BeltCodeLength LengthKind,
     int? Teeth,
     double LengthMm,
     double? InsideLengthMm,
@@ -250,11 +251,11 @@ public static class BeltCode
         return V(section, BeltCodeLength.Datum, given, given - section.InsideToPitchLengthAddMm);
     }
 
-    private static BeltCodeReading V(VSection section, BeltCodeLength told, double lengthMm, double? insideMm)
+    private static BeltCodeReading V(VSection section, BeltCodeLength kind, double lengthMm, double? insideMm)
     {
         if (!(lengthMm >= ShortestVMm && lengthMm <= LongestVMm))
             throw Refused("not_physical", $"Give a code for a belt of {ShortestVMm} to {LongestVMm:0} mm.");
-        string code = told switch
+        string code = kind switch
         {
             BeltCodeLength.Effective => FormattableString.Invariant(
                 $"{section.Section}{lengthMm / UnitFactors.MmPerInch * 10:0}"
@@ -267,7 +268,7 @@ public static class BeltCode
         return new(
             DriveElement.VBelt,
             section.Section,
-            told,
+            kind,
             null,
             lengthMm,
             insideMm,

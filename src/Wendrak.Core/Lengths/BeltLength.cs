@@ -2,17 +2,77 @@ using MathNet.Numerics.RootFinding;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Vocabulary;
+using static System.Math;
+using static Wendrak.Core.Quantities.Maths;
 
 namespace Wendrak.Core.Lengths;
 
 /// <summary>Belt over two pulleys: length from the centre distance and back; pitch or datum diameters throughout.</summary>
-/// <remarks>
-/// Open: sin α = (D − d)/(2C), L = 2C·cos α + π(D + d)/2 + α(D − d). Crossed: sin α = (D + d)/(2C),
-/// L = 2C·cos α + (π + 2α)(D + d)/2. Source: Shigley ch. 17.
-/// </remarks>
 public static class BeltLength
 {
     private const double AccuracyMm = 1e-9;
+
+    private const string Source = "Shigley ch. 17";
+    private const string Limits =
+        "Two wheels, no idler. The centres in the list solve the same relation for the lengths that can be had.";
+    private static readonly Quantity Centre = new("centre distance", "mm");
+    private static readonly Quantity Front = new("front, pitch or datum circle", "mm");
+    private static readonly Quantity Rear = new("rear, pitch or datum circle", "mm");
+    private static readonly Quantity Lean = new("lean of the runs", "°");
+    private static readonly Quantity Needed = new("length needed", "mm");
+
+    internal static readonly Formula<Func<double, double, double, double, double>> Open = new(
+        "Length for a centre distance",
+        "L",
+        Needed,
+        (C, d, D, α) => 2 * C * Cos(Rad(α)) + PI * (D + d) / 2 + Rad(α) * (D - d),
+        [Centre, Front, Rear, Lean],
+        Source,
+        Limits
+    );
+
+    internal static readonly Formula<Func<double, double, double, double, double>> Crossed = new(
+        "Length for a centre distance",
+        "L",
+        Needed,
+        (C, d, D, α) => 2 * C * Cos(Rad(α)) + (PI + 2 * Rad(α)) * (D + d) / 2,
+        [Centre, Front, Rear, Lean],
+        Source,
+        Limits
+    );
+
+    private const string ShortSource = "Shigley ch. 17; Machinery's Handbook";
+    private const string ShortLimits = "Always too short; most of all for crossed belts on near centres.";
+
+    internal static readonly Formula<Func<double, double>> ShortRuns = new(
+        "Short form: both runs",
+        "runs",
+        ("as long as the centre distance", "mm"),
+        C => 2 * C,
+        [Centre],
+        ShortSource,
+        ShortLimits
+    );
+
+    internal static readonly Formula<Func<double, double, double>> ShortWheels = new(
+        "Short form: both wheels",
+        "wheels",
+        ("half of either", "mm"),
+        (d, D) => PI * (d + D) / 2,
+        [Front, Rear],
+        ShortSource,
+        ShortLimits
+    );
+
+    internal static readonly Formula<Func<double, double, double>> ShortDifference = new(
+        "Short form: what unequal wheels add",
+        "difference",
+        ("the runs lean", "mm"),
+        (a, C) => Pow(a, 2) / (4 * C),
+        [("rear less front, or both together of a crossed belt", "mm"), Centre],
+        ShortSource,
+        ShortLimits
+    );
 
     /// <summary>Exact length, mm.</summary>
     /// <exception cref="InvalidInputException">A value is not physical, or the pulleys are too near each other.</exception>
@@ -40,7 +100,11 @@ public static class BeltLength
     {
         Check(diameter1Mm, diameter2Mm).MoreThan("CentreMm", centreMm, 0, "mm").ThrowIfAny();
         double across = Across(course, diameter1Mm, diameter2Mm);
-        return new(2 * centreMm, Math.PI * (diameter1Mm + diameter2Mm) / 2, across * across / (4 * centreMm));
+        return new(
+            ShortRuns.Value(centreMm),
+            ShortWheels.Value(diameter1Mm, diameter2Mm),
+            ShortDifference.Value(across, centreMm)
+        );
     }
 
     /// <summary>Centre distance that a belt length closes, mm.</summary>
@@ -94,10 +158,8 @@ public static class BeltLength
 
     private static double Unchecked(BeltArrangement course, double diameter1Mm, double diameter2Mm, double centreMm)
     {
-        double across = Across(course, diameter1Mm, diameter2Mm);
-        double sin = across / (2 * centreMm);
-        double alpha = double.IsNaN(sin) ? 0 : Math.Asin(Math.Clamp(sin, -1, 1));
-        double straight = 2 * centreMm * Math.Cos(alpha) + Math.PI * (diameter1Mm + diameter2Mm) / 2;
-        return straight + alpha * across;
+        bool isCrossed = course == BeltArrangement.Crossed;
+        double lean = RunLean.Deg(diameter1Mm, diameter2Mm, centreMm, isCrossed);
+        return (isCrossed ? Crossed : Open).Value(centreMm, diameter1Mm, diameter2Mm, lean);
     }
 }

@@ -3,15 +3,19 @@ using Wendrak.Core.Wheels;
 namespace Wendrak.Core.Lengths;
 
 /// <summary>Where the centre distance of two sprockets should lie, mm.</summary>
-/// <param name="LeastForWrapMm">The small sprocket is wrapped 120° from here on.</param>
+/// <param name="LeastForWrapMm">The small sprocket is wrapped <paramref name="LeastWrapDeg"/> from here on.</param>
 /// <param name="LeastWithoutTouchMm">The tips touch below this.</param>
+/// <param name="LeastWrapDeg">Wrap that the small sprocket should have.</param>
 /// <param name="UpperLimitMm">Longer runs want a guide.</param>
+/// <param name="RecommendedLeastMm">Good centres begin here.</param>
+/// <param name="RecommendedMostMm">Good centres end here.</param>
 public sealed record CentreAdviceResult(
     double LeastForWrapMm,
     double LeastWithoutTouchMm,
     double RecommendedLeastMm,
     double RecommendedMostMm,
-    double UpperLimitMm
+    double UpperLimitMm,
+    double LeastWrapDeg
 );
 
 /// <summary>Good centre distances of a chain drive.</summary>
@@ -29,7 +33,7 @@ public static class CentreAdvice
 
     /// <param name="links1">Links that lie once round the front sprocket: its teeth, half of its gaps under a double pitch chain.</param>
     /// <param name="links2">Those round the rear one.</param>
-    public static CentreAdviceResult Of(double pitchMm, double links1, double links2, int gapsPerLink = 1)
+    public static CentreAdviceResult Advise(double pitchMm, double links1, double links2, int gapsPerLink = 1)
     {
         ChainLength.Check(pitchMm, links1, links2).ThrowIfAny();
         double across =
@@ -40,7 +44,8 @@ public static class CentreAdvice
                 + WheelOutline.ChainOutsideRadiusMm(pitchMm, links2, gapsPerLink),
             30 * pitchMm,
             50 * pitchMm,
-            MostPitches * pitchMm
+            MostPitches * pitchMm,
+            LeastWrapDeg
         );
     }
 }

@@ -1,4 +1,5 @@
 using Wendrak.Core.Quantities;
+using static System.Math;
 
 namespace Wendrak.Core.Lengths;
 
@@ -6,6 +7,8 @@ namespace Wendrak.Core.Lengths;
 /// <param name="LengthMm">From the turns where they are known, else from the thickness.</param>
 /// <param name="ImpliedThicknessMm">Thickness the turns ask for; null without turns.</param>
 /// <param name="Agree">Whether turns and thickness tell the same within the percent beside it; null unless both are known.</param>
+/// <param name="Turns">As counted, or from the thickness.</param>
+/// <param name="LargestDisagreementPercent">How far turns and thickness may be apart.</param>
 public sealed record CoilLengthResult(
     double LengthMm,
     double Turns,
@@ -22,9 +25,8 @@ public static class CoilLength
     private const double LargestDisagreement = 0.20;
 
     /// <summary>Length on a coil from its outer and inner diameter and the turns, the thickness, or both.</summary>
-    /// <remarks>L = π·n·(Do + Di)/2, n = (Do − Di)/(2t). Source: geometry; Machinery's Handbook.</remarks>
     /// <exception cref="InvalidInputException">Neither turns nor thickness, or diameters that hold no coil.</exception>
-    public static CoilLengthResult Of(
+    public static CoilLengthResult Compute(
         double outerDiameterMm,
         double innerDiameterMm,
         double? turns,
@@ -44,34 +46,56 @@ public static class CoilLength
                 "Give the turns or the thickness."
             )
             .ThrowIfAny();
-        double build = (outerDiameterMm - innerDiameterMm) / 2;
-        double n = turns ?? build / thicknessMm!.Value;
-        double? implied = turns is null ? null : build / n;
-        double length = Math.PI * n * (outerDiameterMm + innerDiameterMm) / 2;
-        List<WorkingValue> values =
-        [
-            new("Do", "outside of the coil", outerDiameterMm, "mm"),
-            new("Di", "inside of the coil", innerDiameterMm, "mm"),
-        ];
-        values.Add(
-            turns is double counted ? new("n", "turns", counted, "") : new("t", "thickness", thicknessMm!.Value, "mm")
-        );
+        Explained? byThickness = turns is null
+            ? TurnsOf.With(outerDiameterMm, innerDiameterMm, thicknessMm!.Value)
+            : null;
+        double n = turns ?? byThickness!.Value.Value;
+        double? implied = turns is double known ? ThicknessOf.Value(outerDiameterMm, innerDiameterMm, known) : null;
+        Explained length = OnCoil.With(n, outerDiameterMm, innerDiameterMm);
         return new(
-            length,
+            length.Value,
             n,
             implied,
-            implied is double i && thicknessMm is double t ? Math.Abs(i / t - 1) <= LargestDisagreement : null,
+            implied is double i && thicknessMm is double t ? Abs(i / t - 1) <= LargestDisagreement : null,
             100 * LargestDisagreement,
-            [
-                new(
-                    "Belting on a coil",
-                    turns is null ? "L = π·n·(Do + Di)/2, n = (Do − Di)/(2t)" : "L = π·n·(Do + Di)/2",
-                    values,
-                    new("L", "on the coil", length, "mm"),
-                    "geometry; Machinery's Handbook",
-                    "Turns that lie close; a loose winding holds less than its thickness tells."
-                ),
-            ]
+            byThickness is { } counted ? [length.Working, counted.Working]
+                : thicknessMm is null ? [length.Working]
+                : [length.Working, ThicknessOf.With(outerDiameterMm, innerDiameterMm, n).Working]
         );
     }
+
+    private const string Geometry = "geometry; Machinery's Handbook";
+    private const string Close = "Turns that lie close; a loose winding holds less than its thickness tells.";
+    private static readonly Quantity Outside = new("outside of the coil", "mm");
+    private static readonly Quantity Inside = new("inside of the coil", "mm");
+
+    private static readonly Formula<Func<double, double, double, double>> OnCoil = new(
+        "Belting on a coil",
+        "L",
+        ("on the coil", "mm"),
+        (n, D, d) => PI * n * (D + d) / 2,
+        [("turns", ""), Outside, Inside],
+        Geometry,
+        Close
+    );
+
+    private static readonly Formula<Func<double, double, double, double>> TurnsOf = new(
+        "Turns of the coil",
+        "n",
+        ("turns", ""),
+        (D, d, t) => (D - d) / (2 * t),
+        [Outside, Inside, ("thickness", "mm")],
+        Geometry,
+        Close
+    );
+
+    private static readonly Formula<Func<double, double, double, double>> ThicknessOf = new(
+        "Thickness that the turns ask for",
+        "t",
+        ("thickness", "mm"),
+        (D, d, n) => (D - d) / (2 * n),
+        [Outside, Inside, ("turns", "")],
+        Geometry,
+        Close
+    );
 }

@@ -1,4 +1,6 @@
 using Wendrak.Core.Quantities;
+using static System.Math;
+using static Wendrak.Core.Quantities.Maths;
 
 namespace Wendrak.Core.Lengths;
 
@@ -38,6 +40,8 @@ public sealed record CutBeltInput(
 /// <param name="Links">Whole links of a link belt; null without their length.</param>
 /// <param name="PullN">Pull in the belt at rest from its stretch; null without section and modulus.</param>
 /// <param name="IsUsualStretch">False outside the usual range, which stands beside it.</param>
+/// <param name="LeastUsualPercent">Usual stretch begins here.</param>
+/// <param name="MostUsualPercent">Usual stretch ends here.</param>
 public sealed record CutBeltResult(
     double StretchPercent,
     double FreeLengthMm,
@@ -52,7 +56,6 @@ public sealed record CutBeltResult(
 );
 
 /// <summary>Free length of a belt that is cut to its drive.</summary>
-/// <remarks>Free length = fitted length / (1 + stretch). Stretch 5 to 10 percent: common practice.</remarks>
 public static class CutBelt
 {
     private const double LeastUsualPercent = 5;
@@ -60,7 +63,7 @@ public static class CutBelt
     private const double UsualPercent = 8;
 
     /// <exception cref="InvalidInputException">A value is not physical, or an O-ring has no section.</exception>
-    public static CutBeltResult Of(CutBeltInput input)
+    public static CutBeltResult Compute(CutBeltInput input)
     {
         new Guard()
             .OneOf(nameof(input.Kind), input.Kind)
@@ -77,84 +80,80 @@ public static class CutBelt
                 "Give the thickness of the ring: its inside diameter depends on it."
             )
             .ThrowIfAny();
-        double stretch = input.StretchPercent ?? UsualPercent;
-        double free = input.FittedMm / (1 + stretch / 100);
-        double? inside = input.Kind == CutBeltKind.ORing ? free / Math.PI - input.SectionMm : null;
+        Given stretch = new(input.StretchPercent ?? UsualPercent, IsUsual: input.StretchPercent is null);
+        Explained off = FreeLength.With(input.FittedMm, stretch);
+        double free = off.Value;
+        Explained? inside = input is { Kind: CutBeltKind.ORing, SectionMm: double ring }
+            ? Inside.With(free, ring)
+            : null;
         new Guard()
             .That(
-                inside is null or > 0,
+                inside is null or { Value: > 0 },
                 nameof(input.SectionMm),
                 "too_large",
                 FormattableString.Invariant(
-                    $"Give less than {free / Math.PI:0.##} mm: a ring as thick as that has no inside."
+                    $"Give less than {free / PI:0.##} mm: a ring as thick as that has no inside."
                 )
             )
             .ThrowIfAny();
+        Explained cut = CutLength.With(free, input.JointMm);
+        Explained? pull = input is { SectionMm: double cord, ModulusMpa: double modulus }
+            ? Pull.With(modulus, cord, stretch)
+            : null;
         return new(
-            stretch,
+            stretch.Value,
             free,
-            free + input.JointMm,
-            inside,
+            cut.Value,
+            inside?.Value,
             input.Kind == CutBeltKind.LinkBelt ? (int?)(free / input.LinkPitchMm + 1e-9) : null,
-            PullN(input, stretch),
-            stretch is >= LeastUsualPercent and <= MostUsualPercent,
+            pull?.Value,
+            stretch.Value is >= LeastUsualPercent and <= MostUsualPercent,
             LeastUsualPercent,
             MostUsualPercent,
-            Workings(input, stretch, free, inside)
+            [cut.Working, off.Working, .. new[] { inside, pull }.OfType<Explained>().Select(e => e.Working)]
         );
     }
 
-    private static IReadOnlyList<Working> Workings(CutBeltInput input, double stretch, double free, double? inside)
-    {
-        WorkingValue strain = new("ε", "stretch", stretch / 100, "", input.StretchPercent is null);
-        List<Working> workings =
-        [
-            new(
-                "Length to cut",
-                "L_cut = L / (1 + ε) + j",
-                [
-                    new("L", "path of the belt on its wheels", input.FittedMm, "mm"),
-                    strain,
-                    new("j", "added for the joint", input.JointMm, "mm"),
-                ],
-                new("L_cut", "to cut", free + input.JointMm, "mm"),
-                "definition of strain; stretch of 5 to 10 %: common practice",
-                "Takes the whole belt as stretched alike; the maker's stretch and modulus win. A slipping belt wants more stretch within its limit."
-            ),
-        ];
-        if (inside is double diameter)
-            workings.Add(
-                new(
-                    "Inside diameter of the ring",
-                    "D = L / (1 + ε) / π − s",
-                    [
-                        new("L", "path of the belt on its wheels", input.FittedMm, "mm"),
-                        strain,
-                        new("s", "thickness of the ring", input.SectionMm!.Value, "mm"),
-                    ],
-                    new("D", "inside", diameter, "mm"),
-                    "geometry",
-                    "The path is that of the ring's middle."
-                )
-            );
-        if (PullN(input, stretch) is double pull)
-            workings.Add(
-                new(
-                    "Pull at rest",
-                    "F = E·A·ε, A = π·s²/4",
-                    [
-                        new("E", "modulus, from the maker", input.ModulusMpa!.Value, "MPa"),
-                        new("s", "thickness of a round cord", input.SectionMm!.Value, "mm"),
-                        strain,
-                    ],
-                    new("F", "in each run", pull, "N"),
-                    "Hooke's law",
-                    "Fresh and cold: cords lose part of it in the first hours."
-                )
-            );
-        return workings;
-    }
+    private static readonly Quantity Path = new("path of the belt on its wheels", "mm");
+    private static readonly Quantity Stretch = new("stretch", "%");
 
-    private static double? PullN(CutBeltInput input, double stretch) =>
-        Math.PI * input.SectionMm * input.SectionMm / 4 * input.ModulusMpa * stretch / 100;
+    private static readonly Formula<Func<double, double, double>> FreeLength = new(
+        "Length off the wheels",
+        "L_0",
+        ("joined, before it is fitted", "mm"),
+        (L, ε) => L / (1 + Part(ε)),
+        [Path, Stretch],
+        "definition of strain; stretch of 5 to 10 %: common practice",
+        "Takes the whole belt as stretched alike; the maker's stretch and modulus win. A slipping belt wants more stretch within its limit."
+    );
+
+    private static readonly Formula<Func<double, double, double>> CutLength = new(
+        "Length to cut",
+        "L_cut",
+        ("to cut", "mm"),
+        (L_0, j) => L_0 + j,
+        [("length off the wheels", "mm"), ("added for the joint", "mm")],
+        "sum",
+        "As much as the joint takes, and no more."
+    );
+
+    private static readonly Formula<Func<double, double, double>> Inside = new(
+        "Inside diameter of the ring",
+        "D",
+        ("inside", "mm"),
+        (L_0, s) => L_0 / PI - s,
+        [("length off the wheels", "mm"), ("thickness of the ring", "mm")],
+        "geometry",
+        "The path is that of the ring's middle."
+    );
+
+    private static readonly Formula<Func<double, double, double, double>> Pull = new(
+        "Pull at rest",
+        "F",
+        ("in each run", "N"),
+        (E, s, ε) => E * PI * Pow(s, 2) / 4 * Part(ε),
+        [("modulus, from the maker", "MPa"), ("thickness of a round cord", "mm"), Stretch],
+        "Hooke's law",
+        "Fresh and cold: cords lose part of it in the first hours."
+    );
 }

@@ -7,6 +7,7 @@ namespace Wendrak.Core.Lengths;
 /// <remarks>Source: Shigley ch. 17; Machinery's Handbook.</remarks>
 public sealed record LengthPieces(double Runs, double Wheels, double Difference)
 {
+    /// <summary>All three together.</summary>
     public double Sum => Runs + Wheels + Difference;
 
     internal LengthPieces In(double unit) => new(Runs / unit, Wheels / unit, Difference / unit);

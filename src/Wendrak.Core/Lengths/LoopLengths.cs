@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Core.Wheels;
@@ -8,6 +9,28 @@ namespace Wendrak.Core.Lengths;
 /// <summary>Lengths a chain or belt is made in.</summary>
 public static class LoopLengths
 {
+    /// <summary>Of a toothed belt, from its mm.</summary>
+    internal static readonly Formula<Func<double, double, double>> InTeeth = new(
+        "Length in belt teeth",
+        "X",
+        ("length", "teeth"),
+        (L, p) => L / p,
+        [("length", "mm"), ("pitch", "mm")],
+        "definition of pitch",
+        "Only whole teeth can be had."
+    );
+
+    /// <summary>Of a chain, from its mm.</summary>
+    internal static readonly Formula<Func<double, double, double>> InLinks = new(
+        "Length in links",
+        "X",
+        ("length", "links"),
+        (L, p) => L / p,
+        [("length", "mm"), ("pitch", "mm")],
+        "definition of pitch",
+        "Only whole links can be had; an odd number asks for a half link."
+    );
+
     /// <summary>Datum lengths of V-belts, mm. Source: ISO 4184 on the R20 series of ISO 3 (from memory).</summary>
     public static IReadOnlyList<double> StandardDatumLengthsMm { get; } =
     [
@@ -49,8 +72,8 @@ public static class LoopLengths
         };
 
     /// <summary>What the length of a loop is counted in.</summary>
-    public static LengthUnit UnitOf(Loop loop) =>
-        loop.Medium switch
+    public static LengthUnit UnitOf(DriveElement medium) =>
+        medium switch
         {
             DriveElement.Chain => LengthUnit.Links,
             DriveElement.ToothedBelt => LengthUnit.BeltTeeth,

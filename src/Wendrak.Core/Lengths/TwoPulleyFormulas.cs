@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Core.Wheels;
 
@@ -7,8 +8,8 @@ namespace Wendrak.Core.Lengths;
 /// <summary>The two-wheel formulas of chains and belts under one hood; lengths in links, belt teeth or mm.</summary>
 internal sealed class TwoPulleyFormulas(Loop loop, double front, double rear)
 {
-    private readonly WheelOutline _front = WheelOutline.Of(loop, front);
-    private readonly WheelOutline _rear = WheelOutline.Of(loop, rear);
+    private readonly WheelOutline _front = WheelOutline.For(loop, front);
+    private readonly WheelOutline _rear = WheelOutline.For(loop, rear);
 
     public Loop Loop => loop;
     public double UnitMm { get; } = LoopLengths.UnitMm(loop);
@@ -29,6 +30,57 @@ internal sealed class TwoPulleyFormulas(Loop loop, double front, double rear)
         IsChain
             ? ChainLength.Links(UnitMm, FrontLinks, RearLinks, centreMm)
             : BeltLength.Mm(loop.Course, FrontDiameterMm, RearDiameterMm, centreMm) / UnitMm;
+
+    /// <summary>How the length came about, the figure in links, belt teeth or mm first.</summary>
+    public IEnumerable<Working> Workings(double centreMm)
+    {
+        bool isCrossed = loop.Course == BeltArrangement.Crossed;
+        Explained lean = (isCrossed ? RunLean.Crossed : RunLean.Open).With(FrontDiameterMm, RearDiameterMm, centreMm);
+        Explained length = IsChain
+            ? ChainLength.Exact.With(centreMm, UnitMm, FrontLinks, RearLinks, lean.Value)
+            : (isCrossed ? BeltLength.Crossed : BeltLength.Open).With(
+                centreMm,
+                FrontDiameterMm,
+                RearDiameterMm,
+                lean.Value
+            );
+        if (loop.Medium == DriveElement.ToothedBelt)
+            yield return LoopLengths.InTeeth.With(length.Value, UnitMm).Working;
+        yield return length.Working;
+        yield return lean.Working;
+    }
+
+    /// <summary>The handbooks' short form, and its three pieces; in links or mm.</summary>
+    public IEnumerable<Working> ShortForm(double centreMm, double exact)
+    {
+        Explained[] pieces = IsChain
+            ?
+            [
+                ChainLength.ShortRuns.With(centreMm, UnitMm),
+                ChainLength.ShortWheels.With(FrontLinks, RearLinks),
+                ChainLength.ShortDifference.With(FrontLinks, RearLinks, UnitMm, centreMm),
+            ]
+            :
+            [
+                BeltLength.ShortRuns.With(centreMm),
+                BeltLength.ShortWheels.With(FrontDiameterMm, RearDiameterMm),
+                BeltLength.ShortDifference.With(RearDiameterMm - FrontDiameterMm, centreMm),
+            ];
+        string unit = pieces[0].Working.Result.Unit;
+        double beside = IsChain ? exact : exact * UnitMm;
+        yield return Series.Sum(
+            "The handbooks' short form, beside it",
+            IsChain ? "X" : "L",
+            ("short form", unit),
+            [.. pieces.Select(p => p.Working.Result)],
+            "Shigley ch. 17; Machinery's Handbook",
+            FormattableString
+                .Invariant($"Differs from the exact length by {pieces.Sum(p => p.Value) - beside:0.####} {unit} here.")
+                .Replace('-', '−')
+        );
+        foreach (Explained piece in pieces)
+            yield return piece.Working;
+    }
 
     public LengthPieces HandbookPieces(double centreMm) =>
         IsChain

@@ -12,6 +12,15 @@ namespace Wendrak.Core.Loads;
 /// <param name="ShockSource">Row of the table that the factor is taken from.</param>
 /// <param name="TorqueShare">Of a branch; null where the drive does not fork.</param>
 /// <param name="InstalledTensionN">Of one run of a belt: what the advised margin asks for.</param>
+/// <param name="PeakTorqueRpm">Speed of the greatest torque, rpm.</param>
+/// <param name="RiderMassKg">Of who pedals, kg.</param>
+/// <param name="TyreFriction">Between tyre and ground.</param>
+/// <param name="CruiseKmh">Usual speed, km/h.</param>
+/// <param name="ShockFactor">By which shocks raise the pull.</param>
+/// <param name="BearingAreaMm2">Pin times bush of a chain, mm².</param>
+/// <param name="GrooveAngleDeg">Included angle of the groove.</param>
+/// <param name="LengthFactor">K2 of a V-belt.</param>
+/// <param name="DrivenMassKg">On the driven axle, kg.</param>
 public sealed record AssumedLoads(
     double? PeakTorqueRpm,
     double? RiderMassKg,
@@ -32,7 +41,7 @@ public sealed record AssumedLoads(
     LubricationSchool? School
 )
 {
-    internal static AssumedLoads Of(LoadedLoop loop, double? installedN)
+    internal static AssumedLoads From(LoadedLoop loop, double? installedN)
     {
         bool isPedalled = loop.Input.Drive.Input.Kind == InputKind.Rider;
         bool isChain = loop.Loop.Medium == DriveElement.Chain;
@@ -57,10 +66,10 @@ public sealed record AssumedLoads(
             installedN,
             loop.Loop.Medium == DriveElement.VBelt ? FrictionBeltChecks.LengthFactor(loop) : null,
             loop.IsForked ? 1 : null,
-            vehicle is not null && MachineKinds.Of(loop.Input.Kind).DrivesAllWheels
+            vehicle is not null && MachineKinds.Get(loop.Input.Kind).DrivesAllWheels
                 ? loop.Input.Source.MassKg ?? vehicle.MassWithRiderKg
                 : null,
-            isChain ? MachineKinds.Of(loop.Input.Kind).Lubrication : null
+            isChain ? MachineKinds.Get(loop.Input.Kind).Lubrication : null
         );
     }
 }

@@ -6,7 +6,7 @@ namespace Wendrak.Core.Loads;
 /// <summary>Speeds that are said to suit a belt by friction, m/s, by whom, and who says otherwise.</summary>
 internal sealed record BeltSpeedRange(double FromMS, double ToMS, string Source)
 {
-    public static BeltSpeedRange Of(LoadedLoop loop)
+    public static BeltSpeedRange For(LoadedLoop loop)
     {
         switch (loop.Loop.Medium)
         {

@@ -1,5 +1,6 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Lengths;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Loads.LoadCheckKind;
@@ -9,17 +10,12 @@ namespace Wendrak.Core.Loads;
 /// <summary>Margins of a chain.</summary>
 internal static class ChainChecks
 {
-    // Machine building asks for 7 and 5; final drives of vehicles run at 3 to 6 with the full torque in first gear.
-    private const double MachineStatic = 7;
-    private const double MachineDynamic = 5;
-    private const double VehicleStatic = 3;
-    private const double VehicleDynamic = 2;
-    private const double SmoothRipplePercent = 2;
     private const double UsualSag = 0.02; // of the run, 1 to 3 %: common practice
-    private const string PinSource = "ISO 10823 charts, from memory: for a long life, well oiled";
+    private static readonly LoadLimit PinRow = LoadLimits.Get("pin pressure", "chain");
+    private static readonly LoadLimit Smooth = LoadLimits.Get("ripple", "chain");
     private const string StandardPitchOnly = "ACA equations, Shigley ch. 17: for chains of standard pitch only";
 
-    public static IEnumerable<LoadCheck> Of(LoadedLoop loop)
+    public static IEnumerable<LoadCheck> Check(LoadedLoop loop)
     {
         ChainSize? size = Chains.Find(loop.Standard);
         ChainSize? rated = RatedSize(loop);
@@ -36,7 +32,7 @@ internal static class ChainChecks
             yield return Rated(loop, rated, cruise);
         }
         else
-            yield return LoadCheck.Unknown(PinPressure, OperatingPointKind.Cruise, PinSource, loop.CruiseField);
+            yield return LoadCheck.Unknown(PinPressure, OperatingPointKind.Cruise, PinRow.Source, loop.CruiseField);
         if (loop.PointOf(OperatingPointKind.TopSpeed) is { } top)
         {
             yield return Speed(loop, top);
@@ -58,25 +54,23 @@ internal static class ChainChecks
         yield return LoadCheck.AtLeast(
             LoadCheckKind.Wrap,
             first.Kind,
-            loop.LeastWrapDeg,
-            CentreAdvice.LeastWrapDeg,
-            0.75,
-            "Shigley ch. 17; ACA"
+            LesserWrap.With(loop.Front.WrapDeg, loop.Rear.WrapDeg),
+            LoadLimits.Get("wrap", "chain")
         );
     }
 
-    /// <summary>Half of peak to peak; under the fewest teeth of a power drive it is no matter of watching any more.</summary>
+    /// <summary>Peak to peak; under the fewest teeth of a power drive it is no matter of watching any more.</summary>
     private static LoadCheck Ripples(LoadedLoop loop, OperatingPoint point)
     {
-        double stopAbove = SpeedRipple.Percent(SmallWheel.FewestTeethOfAPowerDrive) / 2;
+        double stopAbove = SpeedRipple.Percent.Value(SmallWheel.FewestTeethOfAPowerDrive);
         bool isMuscle = loop.Input.Drive.Input.Kind == InputKind.Rider;
         return LoadCheck.AtMost(
             Ripple,
             point.Kind,
-            SpeedRipple.Percent(loop.SmallerLinks) / 2,
-            SmoothRipplePercent,
-            isMuscle ? 0 : SmoothRipplePercent / stopAbove,
-            "half of peak to peak, Shigley ch. 17; under ±2 % is smooth, fewer than 9 teeth for muscle only: common practice"
+            SpeedRipple.Percent.With(loop.SmallerLinks),
+            Smooth.Limit!.Value,
+            isMuscle ? 0 : Smooth.Limit!.Value / stopAbove,
+            Smooth.Source
         );
     }
 
@@ -85,20 +79,24 @@ internal static class ChainChecks
         LoadCheck.AtLeast(
             OddTeeth,
             point.Kind,
-            loop.SmallerSize % 2 != 0 ? 2 : 1,
-            2,
-            0,
-            "ACA, double pitch chain on sprockets of an odd number of gaps: they last twice as long (from memory)",
+            TurnsToSameGap.With(loop.SmallerSize),
+            LoadLimits.Get("odd teeth", "chain"),
             isAdvisory: true
         );
 
     /// <summary>Tension of every run from going round and from sag, N.</summary>
-    public static double StandingN(LoadedLoop loop, OperatingPoint point)
-    {
-        double mass = LoopMass.KgPerM(loop) ?? 0;
-        double speed = loop.SpeedMS(point);
-        return mass * speed * speed + ChainPull.SagTensionN(mass, loop.SlackRunMm, SagMm(loop));
-    }
+    public static double StandingN(LoadedLoop loop, OperatingPoint point) => Standing(loop, point).Value;
+
+    private static Explained Standing(LoadedLoop loop, OperatingPoint point) =>
+        ChainPull.Standing.With(LoopMass.KgPerM(loop) ?? 0, loop.SpeedMS(point), Sag(loop).Value);
+
+    private static Explained Sag(LoadedLoop loop) =>
+        ChainPull.Sag.With(
+            LoopMass.KgPerM(loop) ?? 0,
+            ChainPull.GravityMS2,
+            loop.SlackRunMm,
+            new(SagMm(loop), IsUsual: loop.Strength.SagMm is null)
+        );
 
     public static double SagMm(LoadedLoop loop) => loop.Strength.SagMm ?? UsualSag * loop.SlackRunMm;
 
@@ -110,27 +108,21 @@ internal static class ChainChecks
             ? LoadCheck.AtLeast(
                 BreakingLoad,
                 point.Kind,
-                load / loop.PullN(point),
-                loop.IsVehicle ? VehicleStatic : MachineStatic,
-                0.5,
-                loop.IsVehicle
-                    ? "3 and more with full torque on vehicles: common practice; machine building asks for 7"
-                    : "static 7 and more: machine-element textbooks"
+                OverPull.With(Breaking(loop, load), loop.PullN(point)),
+                LoadLimits.Get("breaking load", UseOf(loop))
             )
             : LoadCheck.Unknown(BreakingLoad, point.Kind, "ISO 606", "Strength.BreakingLoadN");
 
     private static LoadCheck BreakingWithShock(LoadedLoop loop, ChainSize? size, OperatingPoint point) =>
         BreakingLoadN(loop, size) is double load
-            ? LoadCheck.AtLeast(
-                LoadCheckKind.BreakingLoadWithShock,
-                point.Kind,
-                load / (loop.PullN(point) * loop.ShockFactor + StandingN(loop, point)),
-                loop.IsVehicle ? VehicleDynamic : MachineDynamic,
-                0.5,
-                loop.IsVehicle
-                    ? "static 3 over the usual shock of 1.5: common practice; machine building asks for 5"
-                    : "dynamic 5 and more: machine-element textbooks"
-            )
+            ? LoadCheck
+                .AtLeast(
+                    LoadCheckKind.BreakingLoadWithShock,
+                    point.Kind,
+                    OverAll.With(Breaking(loop, load), loop.PullN(point), loop.Shock, StandingN(loop, point)),
+                    LoadLimits.Get("breaking load with shock", UseOf(loop))
+                )
+                .By(Standing(loop, point), Sag(loop))
             : LoadCheck.Unknown(LoadCheckKind.BreakingLoadWithShock, point.Kind, "ISO 606", "Strength.BreakingLoadN");
 
     /// <summary>Bearing area of all strands, mm².</summary>
@@ -140,36 +132,35 @@ internal static class ChainChecks
     private static LoadCheck Pins(LoadedLoop loop, ChainSize? size, OperatingPoint point)
     {
         if (BearingAreaMm2(loop, size) is not double area)
-            return LoadCheck.Unknown(PinPressure, point.Kind, PinSource, "Strength.BearingAreaMm2");
-        double total = loop.PullN(point) * loop.ShockFactor + StandingN(loop, point);
-        return LoadCheck.AtMost(
-            PinPressure,
-            point.Kind,
-            total / area,
-            ChainPull.AllowedPinPressure(loop.SpeedMS(point)),
-            0.6,
-            PinSource
-        );
+            return LoadCheck.Unknown(PinPressure, point.Kind, PinRow.Source, "Strength.BearingAreaMm2");
+        return LoadCheck
+            .AtMost(
+                PinPressure,
+                point.Kind,
+                InThePins.With(loop.PullN(point), loop.Shock, StandingN(loop, point), area),
+                PinRow,
+                ChainPull.AllowedPinPressure(loop.SpeedMS(point))
+            )
+            .By(Standing(loop, point));
     }
 
     private static LoadCheck Climbs(LoadedLoop loop, OperatingPoint point)
     {
-        ToothLoadsResult teeth = ToothLoads.Of(
-            loop.FrontLinks,
-            loop.Front.WrapDeg,
-            loop.PullN(point),
-            // The last rollers settle as low as their teeth let them: only what is left then makes the chain climb.
-            loop.Strength.PressureAngleDeg
-                ?? ToothLoads.LeastPressureAngleDeg(loop.FrontLinks)
-        );
-        return LoadCheck.AtMost(
-            ToothJumping,
-            point.Kind,
-            teeth.AfterLastN,
-            StandingN(loop, point),
-            0.1,
-            "geometric series of the pull at the least pressure angle: Binder; ACA design manual; angle by ASME B29.1"
-        );
+        // The last rollers settle as low as their teeth let them: only what is left then makes the chain climb.
+        Explained? least = loop.Strength.PressureAngleDeg is null ? ToothLoads.LeastAngle.With(loop.FrontLinks) : null;
+        double angle = loop.Strength.PressureAngleDeg ?? least!.Value.Value;
+        int engaged = ToothLoads.Compute(loop.FrontLinks, loop.Front.WrapDeg, loop.PullN(point), angle).TeethEngaged;
+        Explained left = ToothLoads.LeftAfterATooth.With(new(angle, IsUsual: least is not null), loop.FrontLinks);
+        Explained standing = Standing(loop, point);
+        return LoadCheck
+            .AtMost(
+                ToothJumping,
+                point.Kind,
+                ToothLoads.AfterLast.With(loop.PullN(point), left.Value, engaged),
+                LoadLimits.Get("tooth jumping", "chain"),
+                standing.Value
+            )
+            .By([left, .. least is { } grip ? [grip] : Array.Empty<Explained>(), standing, Sag(loop)]);
     }
 
     private static LoadCheck Rated(LoadedLoop loop, ChainSize? size, OperatingPoint point)
@@ -178,19 +169,25 @@ internal static class ChainChecks
             return LoadCheck.Untold(Rating, point.Kind, point.PowerKw, StandardPitchOnly, Unjudged.RuleDoesNotHold);
         bool isLight = IsLight(size);
         double rpm = Math.Max(loop.SmallerRpm(point), 1);
-        (double kw, RatingLimit governs) = ChainRating.Of(size.PitchMm, (int)loop.SmallerSize, rpm, isLight);
-        double allowed = kw * ChainRating.StrandFactor(loop.Strength.Strands) / loop.ShockFactor;
-        string lines = governs == RatingLimit.LinkPlate ? "plate fatigue, Eq. 17-32" : "roller impact, Eq. 17-33";
-        return LoadCheck.AtMost(
-            Rating,
-            point.Kind,
-            point.PowerKw,
-            allowed,
-            0.5,
-            $"{lines}, Shigley ch. 17: an industrial rating for 15 000 h"
-                + (loop.IsVehicle ? ", not a limit of vehicles in short bursts" : ""),
-            loop.IsVehicle
+        (Explained rated, RatingLimit governs) = ChainRating.Rated(size.PitchMm, (int)loop.SmallerSize, rpm, isLight);
+        Explained allowed = ChainRating.AllowedPower.With(
+            rated.Value,
+            ChainRating.StrandFactor(loop.Strength.Strands),
+            loop.Shock
         );
+        string lines = governs == RatingLimit.LinkPlate ? "plate fatigue, Eq. 17-32" : "roller impact, Eq. 17-33";
+        return LoadCheck
+            .AtMost(
+                Rating,
+                point.Kind,
+                point.PowerKw,
+                allowed.Value,
+                LoadLimits.Get("rating", "chain").StopShare!.Value,
+                $"{lines}, Shigley ch. 17: an industrial rating for 15 000 h"
+                    + (loop.IsVehicle ? ", not a limit of vehicles in short bursts" : ""),
+                loop.IsVehicle
+            )
+            .By(allowed, rated);
     }
 
     /// <summary>The rating's lines for this chain; null where the tables do not know it.</summary>
@@ -200,7 +197,14 @@ internal static class ChainChecks
             return null;
         double factor = ChainRating.StrandFactor(loop.Strength.Strands) / loop.ShockFactor;
         double most = loop.Points.Max(loop.SmallerRpm);
-        return ChainRating.Tent(size.PitchMm, (int)loop.SmallerSize, IsLight(size), factor, most);
+        return ChainRating.Tent(
+            size.PitchMm,
+            (int)loop.SmallerSize,
+            IsLight(size),
+            factor,
+            most,
+            loop.SmallerRpm(loop.Lasting)
+        );
     }
 
     /// <summary>The chain, where the ACA equations hold for it: they are of chains of standard pitch.</summary>
@@ -209,18 +213,17 @@ internal static class ChainChecks
 
     public static bool IsLight(ChainSize size) => size.ChainId == "085"; // no. 41
 
-    private static LoadCheck Galls(LoadedLoop loop, ChainSize? size, OperatingPoint point) =>
-        size is null
-            ? LoadCheck.Untold(Galling, point.Kind, loop.SmallerRpm(point), StandardPitchOnly, Unjudged.RuleDoesNotHold)
-            : LoadCheck.AtMost(
-                Galling,
-                point.Kind,
-                loop.SmallerRpm(point),
-                ChainRating.GallingRpm(size.PitchMm, (int)loop.SmallerSize, StrandTensionN(loop, point)),
-                0.8,
-                "Shigley Eq. 17-40 (constants from memory); an industrial limit",
-                loop.IsVehicle
-            );
+    private static LoadCheck Galls(LoadedLoop loop, ChainSize? size, OperatingPoint point)
+    {
+        double rpm = loop.SmallerRpm(point);
+        if (size is null)
+            return LoadCheck.Untold(Galling, point.Kind, rpm, StandardPitchOnly, Unjudged.RuleDoesNotHold);
+        LoadLimit galling = LoadLimits.Get("galling", "chain");
+        Explained limit = ChainRating.Galling(size.PitchMm, (int)loop.SmallerSize, StrandTensionN(loop, point));
+        return LoadCheck
+            .AtMost(Galling, point.Kind, rpm, limit.Value, galling.StopShare!.Value, galling.Source, loop.IsVehicle)
+            .By(limit);
+    }
 
     /// <summary>Of the tight run, one strand.</summary>
     public static double StrandTensionN(LoadedLoop loop, OperatingPoint point) =>
@@ -232,10 +235,68 @@ internal static class ChainChecks
         return LoadCheck.AtMost(
             ChainSpeed,
             point.Kind,
-            loop.SpeedMS(point),
-            isSealed ? ChainLubrication.SealedPracticeMS : ChainLubrication.UpTo(LoopLengths.UnitMm(loop.Loop)).BathMS,
-            0.6,
-            isSealed ? "sealed-ring practice of road machines: common practice" : "ACA: above it an oil stream"
+            loop.Speed(point),
+            LoadLimits.Get("chain speed", isSealed ? "sealed" : "oiled"),
+            isSealed ? null : ChainLubrication.UpTo(LoopLengths.UnitMm(loop.Loop)).BathMS
         );
     }
+
+    private static readonly Quantity PullQuantity = new("pull", "N");
+    private static readonly Quantity ShockQuantity = new("shock factor", "");
+    private static readonly Quantity StandingQuantity = new("from going round and sag", "N");
+
+    private static readonly Formula<Func<double, double>> TurnsToSameGap = new(
+        "Odd number of gaps",
+        "turns",
+        ("until the same gap is used again", ""),
+        N => N - 2 * Math.Floor(N / 2) + 1,
+        [("gaps of the smaller wheel", "")],
+        "ACA, double pitch chain",
+        "2 for an odd number of gaps, 1 for an even one."
+    );
+
+    private static readonly Formula<Func<double, double, double>> LesserWrap = new(
+        "Wrap",
+        "θ",
+        ("the smaller of both", "°"),
+        (front, rear) => Math.Min(front, rear),
+        [("wrap", "°"), ("wrap", "°")],
+        "Shigley ch. 17; ACA",
+        "At rest, without sag."
+    );
+
+    private static string UseOf(LoadedLoop loop) => loop.IsVehicle ? "vehicle" : "machine";
+
+    private static Given Breaking(LoadedLoop loop, double load) =>
+        new(load, IsUsual: loop.Strength.BreakingLoadN is null);
+
+    private static readonly Formula<Func<double, double, double>> OverPull = new(
+        "Breaking load over pull",
+        "S",
+        ("margin", ""),
+        (F_B, F) => F_B / F,
+        [("breaking load of all strands", "N"), PullQuantity],
+        "machine-element textbooks",
+        "The maker's figure wins."
+    );
+
+    private static readonly Formula<Func<double, double, double, double, double>> OverAll = new(
+        "Breaking load, shock counted",
+        "S",
+        ("margin", ""),
+        (F_B, F, k, F_0) => F_B / (F * k + F_0),
+        [("breaking load of all strands", "N"), PullQuantity, ShockQuantity, StandingQuantity],
+        "machine-element textbooks",
+        "The maker's figure wins."
+    );
+
+    private static readonly Formula<Func<double, double, double, double, double>> InThePins = new(
+        "Pressure in the pins",
+        "p",
+        ("of pin in bush", "N/mm²"),
+        (F, k, F_0, A) => (F * k + F_0) / A,
+        [PullQuantity, ShockQuantity, StandingQuantity, ("pins times bushes", "mm²")],
+        PinRow.Source,
+        "The maker's figure wins."
+    );
 }

@@ -20,9 +20,6 @@ public static class ChainLubrication
 {
     private const double FeetPerMinute = 0.00508; // m/s
 
-    /// <summary>Speeds of road machines on sealed-ring chain, m/s: common practice.</summary>
-    public const double SealedPracticeMS = 26;
-
     /// <summary>How often a sealed-ring chain on the road is oiled outside, km, and after rain: common practice.</summary>
     public const double SealedFromKm = 500;
     public const double SealedToKm = 1_000;

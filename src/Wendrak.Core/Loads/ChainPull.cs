@@ -1,71 +1,86 @@
 using Wendrak.Core.Quantities;
-using Wendrak.Core.Wheels;
+using static System.Math;
 
 namespace Wendrak.Core.Loads;
 
-/// <summary>What pulls at a chain.</summary>
-/// <param name="SpeedMS">Chain speed, m/s.</param>
-/// <param name="PullN">From the torque alone.</param>
-/// <param name="CentrifugalN">In every run, from going round.</param>
-/// <param name="SagN">In every run, from the weight of the slack one.</param>
-/// <param name="TotalN">Pull with shock, centrifugal and sag tension together.</param>
-public sealed record ChainPullResult(double SpeedMS, double PullN, double CentrifugalN, double SagN, double TotalN);
-
-/// <summary>Pull of a chain, and what is added to it. Source: Shigley ch. 17; sag: statics of a slack cable.</summary>
+/// <summary>Pull of a chain or belt, and what is added to that of a chain.</summary>
 public static class ChainPull
 {
+    /// <summary>Standard gravity. Source: CGPM 1901.</summary>
     public const double GravityMS2 = 9.80665;
+    private const string Shigley = "Shigley ch. 17";
+    private static readonly Quantity PullQuantity = new("pull", "N");
+    private static readonly Quantity SpeedQuantity = new("speed", "m/s");
 
-    /// <param name="torqueNm">On the sprocket, 0 or more.</param>
-    /// <param name="sagMm">Of the slack run at its middle; the parabola is 0.3 % low at a twentieth of the span.</param>
-    /// <param name="shockFactor">1 or more, on the pull alone.</param>
-    /// <exception cref="InvalidInputException">A value is not physical.</exception>
-    public static ChainPullResult Of(
-        double pitchMm,
-        int teeth,
-        double rpm,
-        double torqueNm,
-        double massKgPerM,
-        double slackSpanMm,
-        double sagMm,
-        double shockFactor
-    )
-    {
-        new Guard()
-            .AtLeast(nameof(rpm), rpm, 0, "rpm")
-            .AtLeast(nameof(torqueNm), torqueNm, 0, "Nm")
-            .MoreThan(nameof(massKgPerM), massKgPerM, 0, "kg/m")
-            .MoreThan(nameof(slackSpanMm), slackSpanMm, 0, "mm")
-            .MoreThan(nameof(sagMm), sagMm, 0, "mm")
-            .Between(nameof(shockFactor), shockFactor, 1, 5, "")
-            .ThrowIfAny();
-        double speed = SpeedMS(pitchMm, teeth, rpm);
-        double pull = PullN(torqueNm, 2 * SprocketSize.PitchRadiusMm(pitchMm, teeth));
-        double centrifugal = massKgPerM * speed * speed;
-        double sag = SagTensionN(massKgPerM, slackSpanMm, sagMm);
-        return new(speed, pull, centrifugal, sag, pull * shockFactor + centrifugal + sag);
-    }
+    /// <summary>N, of a torque (Nm) at the pitch circle (mm), as handbooks do.</summary>
+    public static readonly Formula<Func<double, double, double>> OfTorque = new(
+        "Pull",
+        "F",
+        PullQuantity,
+        (T, d) => 2000 * T / d,
+        [("torque on the driving wheel", "Nm"), ("pitch or datum circle", "mm")],
+        "Shigley ch. 17; torque: T_in·i·η, or tyre and resistance by Gillespie and Cossalter",
+        "Mean over a turn, at the pitch circle."
+    );
 
-    /// <summary>N·p·n/60 000, m/s.</summary>
-    public static double SpeedMS(double pitchMm, double teeth, double rpm) => teeth * pitchMm * rpm / 60_000;
-
-    /// <summary>2000·T/d, N: of a torque, at the pitch circle, as handbooks do.</summary>
-    public static double PullN(double torqueNm, double pitchDiameterMm) => 2_000 * torqueNm / pitchDiameterMm;
-
-    /// <summary>1000·P/v, N: of a power.</summary>
+    /// <summary>N, of a power (kW) at the speed of the loop (m/s).</summary>
     /// <remarks>
     /// A sprocket is a polygon: what goes round in a turn, N·p, is a little less than π·d, so that the mean pull of a power is
     /// (π/N)²/6 above that of its torque on the pitch circle, 0.7 % at 15 teeth. Source: geometry.
     /// </remarks>
-    public static double PullOfPowerN(double powerKw, double speedMS) => 1_000 * powerKw / speedMS;
+    public static readonly Formula<Func<double, double, double>> OfPower = new(
+        "Pull",
+        "F",
+        PullQuantity,
+        (P, v) => 1000 * P / v,
+        [("power at the driving wheel, from the power that was given", "kW"), ("speed of the loop", "m/s")],
+        "definition of power; of a chain's torque alone it would be (π/N)²/6 less",
+        "Mean over a turn."
+    );
 
-    /// <summary>w·L²/(8·s) + w·s with w = m·g, N: horizontal run, parabola.</summary>
-    public static double SagTensionN(double massKgPerM, double spanMm, double sagMm)
-    {
-        double weight = massKgPerM * GravityMS2;
-        (double span, double sag) = (spanMm / 1_000, sagMm / 1_000);
-        return weight * span * span / (8 * sag) + weight * sag;
-    }
+    /// <summary>m/s, of a loop that lies in links or teeth of a pitch (mm) on a wheel that turns at a speed (rpm).</summary>
+    public static readonly Formula<Func<double, double, double, double>> Speed = new(
+        "Speed of the loop",
+        "v",
+        SpeedQuantity,
+        (N, p, n) => N * p * n / 60_000,
+        [("links or belt teeth once round the driving wheel", ""), ("pitch", "mm"), ("its speed", "rpm")],
+        Shigley,
+        "No slip counted."
+    );
+
+    /// <summary>m/s, of a belt on a smooth wheel (mm) that turns at a speed (rpm).</summary>
+    public static readonly Formula<Func<double, double, double>> BeltSpeed = new(
+        "Speed of the loop",
+        "v",
+        SpeedQuantity,
+        (d, n) => PI * d * n / 60_000,
+        [("driving wheel", "mm"), ("its speed", "rpm")],
+        Shigley,
+        "No slip counted."
+    );
+
+    /// <summary>N in every run, from the weight (kg/m) of a slack run (mm) that sags (mm).</summary>
+    public static readonly Formula<Func<double, double, double, double, double>> Sag = new(
+        "Tension from sag",
+        "F_s",
+        ("in every run, from the weight of the slack one", "N"),
+        (m, g, L, s) => m * g * (Pow(L / 1000, 2) / (8 * s / 1000) + s / 1000),
+        [("mass of a metre", "kg/m"), ("standard gravity", "m/s²"), ("slack run", "mm"), ("sag at its middle", "mm")],
+        "statics of a slack cable",
+        "A level run; the parabola is 0.3 % low at a twentieth of the span."
+    );
+
+    /// <summary>N in every run, from going round and from sag.</summary>
+    public static readonly Formula<Func<double, double, double, double>> Standing = new(
+        "Tension from going round and sag",
+        "F_0",
+        ("in every run, whatever it pulls", "N"),
+        (m, v, F_s) => m * Pow(v, 2) + F_s,
+        [("mass of a metre", "kg/m"), ("speed of the loop", "m/s"), ("from sag", "N")],
+        Shigley,
+        "The mass as it is in the tables, without oil and dirt."
+    );
 
     /// <summary>Bearing pressure of a pin in its bush that is good for a long life, N/mm², by chain speed.</summary>
     /// <remarks>Guide of the ISO 10823 charts, from memory; straight between the speeds given, level beyond them.</remarks>

@@ -1,4 +1,5 @@
 using Wendrak.Core.Quantities;
+using static System.Math;
 
 namespace Wendrak.Core.Loads;
 
@@ -16,15 +17,29 @@ public enum RatingLimit
 }
 
 /// <summary>One speed of the tent curve.</summary>
+/// <param name="Rpm">Of the small sprocket.</param>
+/// <param name="LinkPlateKw">Power that plate fatigue allows, kW.</param>
+/// <param name="RollerBushingKw">Power that roller impact allows, kW.</param>
 public sealed record RatingPoint(double Rpm, double LinkPlateKw, double RollerBushingKw)
 {
     /// <summary>The lower of both.</summary>
-    public double RatedKw => Math.Min(LinkPlateKw, RollerBushingKw);
+    public double RatedKw => Min(LinkPlateKw, RollerBushingKw);
 }
 
 /// <summary>Both lines of a rating over the speed of the small sprocket, with this drive's strands and shock in them.</summary>
 /// <param name="CrossingRpm">The top of the tent.</param>
-public sealed record RatingTent(double CrossingRpm, IReadOnlyList<RatingPoint> Points);
+/// <param name="Governs">The line that rates this drive at the power that lasts.</param>
+public sealed record RatingTent(double CrossingRpm, RatingLine Governs, IReadOnlyList<RatingPoint> Points);
+
+/// <summary>What a chain gives way by, by the equations of its rating.</summary>
+public enum RatingLine
+{
+    /// <summary>Fatigue of the link plates, which a faster drive spreads over more links.</summary>
+    LinkPlates,
+
+    /// <summary>Blows of rollers and bushings, which grow with speed.</summary>
+    RollersAndBushings,
+}
 
 /// <summary>Power rating of a roller chain: the ACA equations.</summary>
 /// <remarks>
@@ -34,29 +49,107 @@ public sealed record RatingTent(double CrossingRpm, IReadOnlyList<RatingPoint> P
 /// </remarks>
 public static class ChainRating
 {
-    public const double KwPerHp = 0.745700;
-    internal const double MmPerInch = 25.4;
-    internal const double NewtonPerLbf = 4.448222;
+    private const double NewtonPerLbf = 4.448222;
     private static readonly double[] StrandFactors = [1, 1.7, 2.5, 3.3, 3.9, 4.6];
 
     /// <summary>K of the plates. Source: Shigley Eq. 17-32.</summary>
     internal static double PlateFactor(bool isLight) => isLight ? 0.0022 : 0.004;
 
-    /// <summary>H1 = K·N^1.08·n^0.9·p^(3 − 0.07·p), kW; K = 0.004, 0.0022 for the light chain no. 41.</summary>
-    public static double LinkPlateKw(double pitchMm, int teeth, double rpm, bool isLight = false)
-    {
-        double p = pitchMm / MmPerInch;
-        double hp = PlateFactor(isLight) * Math.Pow(teeth, 1.08) * Math.Pow(rpm, 0.9) * Math.Pow(p, 3 - 0.07 * p);
-        return hp * KwPerHp;
-    }
+    private static readonly Quantity PitchInch = new("pitch", "in");
+    private static readonly Quantity SmallSprocket = new("small sprocket", "teeth");
+    private static readonly Quantity ItsSpeed = new("its speed", "rpm");
+    private static readonly Quantity OneStrand = new("one strand", "kW");
+    private const string Industrial =
+        "An industrial rating for 15 000 h, clean and oiled; not a limit of vehicles in short bursts.";
 
-    /// <summary>H2 = 1000·Kr·N^1.5·p^0.8/n^1.5, kW; Kr = 29 up to 3/8 in, 3.4 for no. 41, 17 above.</summary>
-    public static double RollerBushingKw(double pitchMm, int teeth, double rpm, bool isLight = false)
+    internal static readonly Formula<Func<double, double, double, double, double>> Plates = new(
+        "Rating by fatigue of the plates",
+        "H",
+        OneStrand,
+        (K, N, n, p) => 0.7457 * K * Pow(N, 1.08) * Pow(n, 0.9) * Pow(p, 3 - 0.07 * p),
+        [("of the plates: 0.004, 0.0022 for the light chain no. 41", ""), SmallSprocket, ItsSpeed, PitchInch],
+        "Shigley Eq. 17-32",
+        Industrial
+    );
+
+    internal static readonly Formula<Func<double, double, double, double, double>> Rollers = new(
+        "Rating by impact of rollers and bushes",
+        "H",
+        OneStrand,
+        (K_r, N, n, p) => 0.7457 * 1000 * K_r * Pow(N, 1.5) * Pow(p, 0.8) / Pow(n, 1.5),
+        [("of rollers and bushes: 17, 29 up to 3/8 in, 3.4 for no. 41", ""), SmallSprocket, ItsSpeed, PitchInch],
+        "Shigley Eq. 17-33",
+        Industrial
+    );
+
+    internal static readonly Formula<Func<double, double, double, double>> AllowedPower = new(
+        "Power that the rating lets through",
+        "P_max",
+        ("all strands, shock counted", "kW"),
+        (H, s, k) => H * s / k,
+        [OneStrand, ("factor of strands side by side", ""), ("service factor", "")],
+        "Shigley ch. 17; strands by Table 17-23",
+        Industrial
+    );
+
+    internal static readonly Formula<Func<double, double, double, double>> GallingLimit = new(
+        "Speed at which the pins gall",
+        "n_max",
+        ("of the small sprocket", "rpm"),
+        (p, N, F) =>
+            1000 * Pow(82.5 / (Pow(7.95, p) * Pow(1.0278, N) * Pow(1.323, F / 1000)), 1 / (1.59 * Log10(p) + 1.873)),
+        [PitchInch, SmallSprocket, ("tight run, one strand", "lbf")],
+        "Shigley Eq. 17-40 (constants from memory)",
+        "An industrial limit."
+    );
+
+    public static readonly Formula<Func<double, double>> ToothFactorIso = new(
+        "Tooth factor, ISO 10823",
+        "f2",
+        ("tooth factor", ""),
+        z => Pow(19 / z, 1.08),
+        [("teeth of the small sprocket", "")],
+        "ISO 10823",
+        "The charts are drawn for 19 teeth."
+    );
+
+    public static readonly Formula<Func<double, double, double, double>> ChartPowerIso = new(
+        "Power for the chart, ISO 10823",
+        "P_c",
+        ("look up at the speed of the small sprocket", "kW"),
+        (P, f1, f2) => P * f1 * f2,
+        [("power", "kW"), ("application factor", ""), ("tooth factor", "")],
+        "ISO 10823 (f1 from memory)",
+        "One strand: divide by the maker's strand factor for more."
+    );
+
+    internal static readonly Formula<Func<double, double, double, double>> ChartPowerAca = new(
+        "Power for the table, ACA",
+        "P_d",
+        ("look up at teeth and speed of the small sprocket", "kW"),
+        (P, k, s) => P * k / s,
+        [("power", "kW"), ("service factor", ""), ("factor of strands side by side", "")],
+        "Shigley ch. 17; strands by Table 17-23",
+        "For tables that know the teeth: no tooth factor beside them."
+    );
+
+    /// <summary>By fatigue of the plates, kW.</summary>
+    public static double LinkPlateKw(double pitchMm, int teeth, double rpm, bool isLight = false) =>
+        Plates.Value(PlateFactor(isLight), teeth, rpm, pitchMm / UnitFactors.MmPerInch);
+
+    /// <summary>By impact of rollers and bushes, kW.</summary>
+    public static double RollerBushingKw(double pitchMm, int teeth, double rpm, bool isLight = false) =>
+        Rollers.Value(RollerFactor(pitchMm, isLight), teeth, rpm, pitchMm / UnitFactors.MmPerInch);
+
+    /// <summary>The line that rules at this speed, kW, with its working, and which it is.</summary>
+    /// <exception cref="InvalidInputException">A value is not physical.</exception>
+    internal static (Explained Kw, RatingLimit Governs) Rated(double pitchMm, int teeth, double rpm, bool isLight)
     {
-        double p = pitchMm / MmPerInch;
-        double kr = RollerFactor(pitchMm, isLight);
-        double hp = 1_000 * kr * Math.Pow(teeth, 1.5) * Math.Pow(p, 0.8) / Math.Pow(rpm, 1.5);
-        return hp * KwPerHp;
+        (_, RatingLimit governs) = Of(pitchMm, teeth, rpm, isLight);
+        double inches = pitchMm / UnitFactors.MmPerInch;
+        return governs == RatingLimit.LinkPlate
+            ? (Plates.With(PlateFactor(isLight), teeth, rpm, inches), governs)
+            : (Rollers.With(RollerFactor(pitchMm, isLight), teeth, rpm, inches), governs);
     }
 
     /// <summary>Kr of rollers and bushes. Source: Shigley Eq. 17-33.</summary>
@@ -83,32 +176,35 @@ public static class ChainRating
     }
 
     /// <summary>Speed of the small sprocket, rpm, above which the pins gall under a chain tension.</summary>
-    public static double GallingRpm(double pitchMm, int teeth, double tensionN)
-    {
-        double p = pitchMm / MmPerInch;
-        double lbf = tensionN / NewtonPerLbf;
-        double inside = 82.5 / (Math.Pow(7.95, p) * Math.Pow(1.0278, teeth) * Math.Pow(1.323, lbf / 1_000));
-        return 1_000 * Math.Pow(inside, 1 / (1.59 * Math.Log10(p) + 1.873));
-    }
+    public static Explained Galling(double pitchMm, int teeth, double tensionN) =>
+        GallingLimit.With(pitchMm / UnitFactors.MmPerInch, teeth, tensionN / NewtonPerLbf);
 
     /// <summary>Speed where both lines cross, rpm: the top of the tent.</summary>
     public static double CrossingRpm(double pitchMm, int teeth, bool isLight = false)
     {
         // H1 goes with n^0.9 and H2 with n^−1.5: at 1 rpm they give the crossing.
         double ratio = RollerBushingKw(pitchMm, teeth, 1, isLight) / LinkPlateKw(pitchMm, teeth, 1, isLight);
-        return Math.Pow(ratio, 1 / 2.4);
+        return Pow(ratio, 1 / 2.4);
     }
 
     /// <param name="factor">On both lines: strands over service factor.</param>
     /// <param name="leastMaxRpm">Speeds that the picture must reach.</param>
-    internal static RatingTent Tent(double pitchMm, int teeth, bool isLight, double factor, double leastMaxRpm)
+    internal static RatingTent Tent(
+        double pitchMm,
+        int teeth,
+        bool isLight,
+        double factor,
+        double leastMaxRpm,
+        double lastingRpm
+    )
     {
         const int steps = 16;
         double top = CrossingRpm(pitchMm, teeth, isLight);
-        double most = Math.Max(2 * top, 1.1 * leastMaxRpm);
+        double most = Max(2 * top, 1.1 * leastMaxRpm);
         IEnumerable<double> speeds = Enumerable.Range(1, steps).Select(i => most * i / steps).Append(top).Order();
         return new(
             top,
+            lastingRpm <= top ? RatingLine.LinkPlates : RatingLine.RollersAndBushings,
             [
                 .. speeds.Select(rpm => new RatingPoint(
                     rpm,
@@ -126,11 +222,4 @@ public static class ChainRating
         new Guard().Between(nameof(strands), strands, 1, StrandFactors.Length, "strands").ThrowIfAny();
         return StrandFactors[strands - 1];
     }
-
-    /// <summary>Corrected power P·f1·(19/z)^1.08, kW, to enter maker's charts with. Source: ISO 10823.</summary>
-    public static double CorrectedKw(double powerKw, double applicationFactor, double teeth) =>
-        powerKw * applicationFactor * ToothFactor(teeth);
-
-    /// <summary>f2 = (19/z)^1.08. Source: ISO 10823.</summary>
-    public static double ToothFactor(double teeth) => Math.Pow(19.0 / teeth, 1.08);
 }

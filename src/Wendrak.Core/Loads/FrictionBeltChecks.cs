@@ -1,3 +1,4 @@
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 using static Wendrak.Core.Loads.LoadCheckKind;
@@ -11,31 +12,30 @@ internal static class FrictionBeltChecks
     private const double VBeltFriction = 0.17;
     private const double FlatFriction = 0.3;
     private const double UsualGrooveDeg = 38;
-    public const double LeastSlipMargin = 1.3;
 
-    public static IEnumerable<LoadCheck> Of(LoadedLoop loop)
+    public static IEnumerable<LoadCheck> Check(LoadedLoop loop)
     {
         if (loop.PointOf(OperatingPointKind.HardestPull) is { } hardest)
             yield return Slips(loop, hardest);
         if (loop.Loop.Medium == DriveElement.VBelt)
             yield return Count(loop, loop.Lasting);
         OperatingPoint fastest = loop.Points.MaxBy(loop.SpeedMS)!;
-        BeltSpeedRange speeds = BeltSpeedRange.Of(loop);
+        BeltSpeedRange speeds = BeltSpeedRange.For(loop);
         yield return LoadCheck.AtMost(
             BeltSpeed,
             fastest.Kind,
-            loop.SpeedMS(fastest),
+            loop.Speed(fastest),
             speeds.ToMS,
-            0.5,
+            LoadLimits.Get("belt speed", Kind).StopShare!.Value,
             speeds.Source + "; rims of cast iron pulleys 30 to 35 m/s: common practice"
         );
         OperatingPoint lasting = loop.Lasting;
         yield return LoadCheck.AtLeast(
             LowBeltSpeed,
             lasting.Kind,
-            loop.SpeedMS(lasting),
+            loop.Speed(lasting),
             speeds.FromMS,
-            0,
+            LoadLimits.Get("low belt speed", Kind).StopShare!.Value,
             speeds.Source + "; slower, the same power needs more pull and more belts"
         );
         foreach (LoadCheck distance in Distances(loop))
@@ -52,13 +52,28 @@ internal static class FrictionBeltChecks
         (double near, double far) = DistanceM(loop);
         double distance = loop.Front.Centre.DistanceTo(loop.Rear.Centre) / 1_000;
         OperatingPointKind point = loop.Points[0].Kind;
-        yield return LoadCheck.AtMost(LongDistance, point, distance, far, 0, DistanceSource);
+        yield return LoadCheck.AtMost(
+            LongDistance,
+            point,
+            distance,
+            far,
+            DistanceRow.StopShare!.Value,
+            DistanceRow.Source
+        );
         // A short rope is laid for nothing: its own weight gives it its grip.
         if (loop.Strength.Rope is { } rope && rope != RopeKind.Cord)
-            yield return LoadCheck.AtLeast(ShortDistance, point, distance, near, 0, DistanceSource);
+            yield return LoadCheck.AtLeast(
+                ShortDistance,
+                point,
+                distance,
+                near,
+                DistanceRow.StopShare!.Value,
+                DistanceRow.Source
+            );
     }
 
-    private const string DistanceSource = "distances that such drives are used for: common practice, from memory";
+    private const string Kind = "friction belt";
+    private static readonly LoadLimit DistanceRow = LoadLimits.Get("distance", Kind);
 
     /// <summary>Centre distances that such a drive is used for, m.</summary>
     public static (double NearM, double FarM) DistanceM(LoadedLoop loop) =>
@@ -71,9 +86,16 @@ internal static class FrictionBeltChecks
 
     private static LoadCheck Small(LoadedLoop loop, OperatingPoint fastest)
     {
-        const string source = "ISO 4183, least datum diameter: a smaller one bends the belt to death sooner";
+        LoadLimit row = LoadLimits.Get("small pulley", "V-belt");
         return VSections.Find(loop.Standard) is { } section && loop.Loop.Medium == DriveElement.VBelt
-            ? LoadCheck.AtLeast(SmallPulley, fastest.Kind, loop.SmallerSize, section.MinDatumDiameterMm, 0.8, source)
+            ? LoadCheck.AtLeast(
+                SmallPulley,
+                fastest.Kind,
+                loop.SmallerSize,
+                section.MinDatumDiameterMm,
+                row.StopShare!.Value,
+                row.Source
+            )
             : LoadCheck.Untold(
                 SmallPulley,
                 fastest.Kind,
@@ -84,8 +106,26 @@ internal static class FrictionBeltChecks
     }
 
     /// <summary>Friction with the groove in it, of the wheel that slips first.</summary>
-    public static double EffectiveFriction(LoadedLoop loop) =>
-        BeltFriction.Effective(Friction(loop), GrooveDeg(loop)) * (RopeOf(loop)?.FormFactor ?? 1);
+    public static double EffectiveFriction(LoadedLoop loop) => InGroove(loop)?.Value ?? Friction(loop);
+
+    /// <returns>Null for a flat belt, which has no groove.</returns>
+    private static Explained? InGroove(LoadedLoop loop)
+    {
+        Given friction = new(Friction(loop), IsUsual: loop.Strength.Friction is null);
+        if (GrooveDeg(loop) is double groove)
+            return BeltFriction.InGroove.With(friction, new(groove, IsUsual: loop.Strength.GrooveAngleDeg is null));
+        return RopeOf(loop) is { } rope ? BeltFriction.InRoundGroove.With(friction, rope.FormFactor) : null;
+    }
+
+    private static readonly Formula<Func<double, double, double>> OverTightRun = new(
+        "Breaking load over the tight run",
+        "S",
+        ("margin", ""),
+        (F_B, T1) => F_B / T1,
+        [("breaking load of all strands", "N"), ("tight run", "N")],
+        "common practice of hoists",
+        "The maker's figure wins."
+    );
 
     public static double Friction(LoadedLoop loop) =>
         loop.Strength.Friction
@@ -106,7 +146,7 @@ internal static class FrictionBeltChecks
 
     /// <summary>Null for anything but round belts.</summary>
     public static Rope? RopeOf(LoadedLoop loop) =>
-        loop.Loop.Medium == DriveElement.RoundBelt ? Rope.Of(loop.Strength.Rope ?? RopeKind.Cord) : null;
+        loop.Loop.Medium == DriveElement.RoundBelt ? Rope.Get(loop.Strength.Rope ?? RopeKind.Cord) : null;
 
     /// <summary>K2: as given, by the table, or 1 where that is silent.</summary>
     public static double LengthFactor(LoadedLoop loop) =>
@@ -114,49 +154,34 @@ internal static class FrictionBeltChecks
 
     private static LoadCheck Breaking(LoadedLoop loop)
     {
-        const string source = "a fifth of its breaking load for ropes that run: common practice of hoists";
+        LoadLimit row = LoadLimits.Get("breaking load", "rope");
         OperatingPoint hardest = loop.PointOf(OperatingPointKind.HardestPull) ?? loop.Points[0];
         if (loop.Strength.BreakingLoadN is not double load)
-            return LoadCheck.Unknown(LoadCheckKind.BreakingLoad, hardest.Kind, source, "Strength.BreakingLoadN");
+            return LoadCheck.Unknown(LoadCheckKind.BreakingLoad, hardest.Kind, row.Source, "Strength.BreakingLoadN");
         double all = load * loop.Strength.Strands;
-        double tight = RunTensions.Of(loop, hardest).TightN;
-        return LoadCheck.AtLeast(
-            LoadCheckKind.BreakingLoad,
-            hardest.Kind,
-            all / tight,
-            Rope.LeastBreaking,
-            0.6,
-            source
-        );
+        double tight = RunTensions.Compute(loop, hardest).TightN;
+        return LoadCheck.AtLeast(LoadCheckKind.BreakingLoad, hardest.Kind, OverTightRun.With(all, tight), row);
     }
 
     private static LoadCheck Count(LoadedLoop loop, OperatingPoint point)
     {
-        const string source = "⌈P·Ks/(P_tab·K1·K2)⌉, Shigley ch. 17; K1 by Table 17-13, K2 by Table 17-14";
-        if (loop.Strength.RatingPerBeltKw is not double rating)
-            return LoadCheck.Unknown(BeltCount, point.Kind, source, "Strength.RatingPerBeltKw");
-        double wrap = loop.LeastWrapDeg;
-        int needed = BeltFriction.BeltsNeeded(
-            point.PowerKw,
-            loop.ShockFactor,
-            rating,
-            BeltFriction.VBeltWrapFactor(wrap),
-            LengthFactor(loop)
-        );
-        return LoadCheck.AtLeast(BeltCount, point.Kind, loop.Strength.Strands, needed, 0.5, source);
+        LoadLimit row = LoadLimits.Get("belt count", "V-belt");
+        return VBeltRating.Compute(loop, point) is { } rating
+            ? LoadCheck
+                .AtLeast(BeltCount, point.Kind, loop.Strength.Strands, rating.Needed, row.StopShare!.Value, row.Source)
+                .By([.. rating.Figures])
+            : LoadCheck.Unknown(BeltCount, point.Kind, row.Source, "Strength.RatingPerBeltKw");
     }
 
     private static LoadCheck Slips(LoadedLoop loop, OperatingPoint point)
     {
-        const string source = "Euler-Eytelwein, Shigley ch. 17; 1.3 to 1.5: common practice";
+        LoadLimit row = LoadLimits.Get("slip", Kind);
         if (loop.Strength.InstalledTensionN is not double tension)
-            return LoadCheck.Unknown(Slip, point.Kind, source, "Strength.InstalledTensionN");
-        SlipMargin slip = BeltFriction.Margin(
-            EffectiveFriction(loop),
-            loop.GrippingWrapDeg,
-            tension,
-            loop.PullN(point)
-        );
-        return LoadCheck.AtLeast(Slip, point.Kind, slip.Margin, LeastSlipMargin, 1 / LeastSlipMargin, source);
+            return LoadCheck.Unknown(Slip, point.Kind, row.Source, "Strength.InstalledTensionN");
+        Explained letsGo = BeltFriction.LetsGo.With(EffectiveFriction(loop), loop.GrippingWrapDeg);
+        Explained slip = BeltFriction.SlipMargin.With(tension, letsGo.Value, loop.PullN(point));
+        return LoadCheck
+            .AtLeast(Slip, point.Kind, slip, row)
+            .By([letsGo, .. InGroove(loop) is { } friction ? [friction] : Array.Empty<Explained>()]);
     }
 }

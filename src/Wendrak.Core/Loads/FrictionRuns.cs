@@ -13,34 +13,42 @@ public sealed record FrictionRuns(double InstalledN, double TightN, double Slack
     /// <summary>Both runs of a loop that is set to a tension.</summary>
     /// <remarks>Their sum stays what it is at rest, as for belts whose centres are fixed. Source: Shigley ch. 17.</remarks>
     /// <returns>Null for chains and toothed belts, and where no pull is known.</returns>
-    internal static FrictionRuns? Of(LoadedLoop loop, double installedN)
+    internal static FrictionRuns? Compute(LoadedLoop loop, double installedN)
     {
         if (loop.Loop.IsToothed || loop.PointOf(OperatingPointKind.HardestPull) is not { } hardest)
             return null;
         double half = loop.PullN(hardest) / 2;
         double slack = Math.Max(0, installedN - half);
+        Explained? ratio = slack > 0 ? RatioOfRuns.With(installedN, 2 * half) : null;
         return new(
             installedN,
             slack + 2 * half,
             slack,
-            slack > 0 ? (slack + 2 * half) / slack : null,
+            ratio?.Value,
             BeltFriction.RatioAtSlip(FrictionBeltChecks.EffectiveFriction(loop), loop.GrippingWrapDeg)
-        );
+        )
+        {
+            RatioBy = ratio,
+        };
     }
 
+    private static readonly Formula<Func<double, double, double>> RatioOfRuns = new(
+        "T1/T2 at the hardest pull",
+        "T1/T2",
+        ("without what going round adds", ""),
+        (T, F) => (T + F / 2) / (T - F / 2),
+        [("one run at rest", "N"), ("hardest pull", "N")],
+        "Euler-Eytelwein, Shigley ch. 17",
+        "It slips once the ratio reaches the one at which friction lets go."
+    );
+
+    private Explained? RatioBy { get; init; }
+
     internal Working? Explain() =>
-        Ratio is not double ratio
-            ? null
-            : new(
-                "T1/T2 at the hardest pull",
-                "T1/T2 = (T + F/2)/(T − F/2)",
-                [
-                    new("T", "one run at rest", InstalledN, "N"),
-                    new("F", "hardest pull", TightN - SlackN, "N"),
-                    new("e^(f'·θ)", "where it slips", RatioAtSlip, ""),
-                ],
-                new("T1/T2", "without what going round adds", ratio, ""),
-                "Euler-Eytelwein, Shigley ch. 17",
-                "It slips once the ratio reaches e^(f'·θ)."
-            );
+        RatioBy?.Working is { } working
+            ? working with
+            {
+                Beside = [new("E", "ratio at which it slips", RatioAtSlip, "")],
+            }
+            : null;
 }

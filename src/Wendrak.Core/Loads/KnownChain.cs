@@ -7,9 +7,15 @@ namespace Wendrak.Core.Loads;
 /// <param name="Standard">Chain of the tables.</param>
 /// <param name="Teeth">Of the driving sprocket.</param>
 /// <param name="Rpm">Of its shaft.</param>
+/// <param name="PowerKw">That it passes on, kW.</param>
 public sealed record KnownChainInput(string Standard, int Teeth, double Rpm, double PowerKw);
 
 /// <param name="PinPressureMpa">From the pull alone; null where the tables do not tell the bearing area.</param>
+/// <param name="SpeedMS">Of the chain, m/s.</param>
+/// <param name="PullN">From the power, N.</param>
+/// <param name="FirstToothN">Force on the tooth where the tight run comes on, N.</param>
+/// <param name="EvenShareN">Pull over the teeth in mesh, N.</param>
+/// <param name="MassKgPerM">Of the chain.</param>
 public sealed record KnownChainResult(
     double SpeedMS,
     double PullN,
@@ -27,7 +33,7 @@ public static class KnownChain
     private const double WrapDeg = 180;
 
     /// <exception cref="InvalidInputException">The chain is not in the tables, or a figure is not physical.</exception>
-    public static KnownChainResult Of(KnownChainInput input)
+    public static KnownChainResult Compute(KnownChainInput input)
     {
         ChainSize? chain = Chains.Find(input.Standard);
         new Guard()
@@ -36,31 +42,24 @@ public static class KnownChain
             .Between(nameof(input.Rpm), input.Rpm, 0.1, 50_000, "rpm")
             .Between(nameof(input.PowerKw), input.PowerKw, 0.001, 10_000, "kW")
             .ThrowIfAny();
-        double speed = ChainPull.SpeedMS(chain!.PitchMm, input.Teeth, input.Rpm);
-        double pull = ChainPull.PullOfPowerN(input.PowerKw, speed);
-        ToothLoadsResult teeth = ToothLoads.Of(input.Teeth, WrapDeg, pull);
+        Explained speed = ChainPull.Speed.With(input.Teeth, chain!.PitchMm, input.Rpm);
+        Explained pull = ChainPull.OfPower.With(new(input.PowerKw, Meaning: "power"), speed.Value);
+        ToothLoadsResult teeth = ToothLoads.Compute(input.Teeth, WrapDeg, pull.Value);
         return new(
-            speed,
-            pull,
+            speed.Value,
+            pull.Value,
             teeth.FirstToothN,
             teeth.EvenShareN,
-            pull / chain.BearingAreaMm2,
+            pull.Value / chain.BearingAreaMm2,
             chain.MassKgPerM,
             [
-                new(
-                    "Pull of the known drive",
-                    "F = 1000·P/v, v = N·p·n/60 000",
-                    [
-                        new("P", "power", input.PowerKw, "kW"),
-                        new("N", "teeth of the driving sprocket", input.Teeth, ""),
-                        new("p", "pitch", chain.PitchMm, "mm"),
-                        new("n", "speed of the shaft", input.Rpm, "rpm"),
-                        new("v", "speed of the chain", speed, "m/s"),
-                    ],
-                    new("F", "pull", pull, "N"),
-                    "Shigley ch. 17",
-                    "Half a turn of wrap; no shock, sag or speed counted."
-                ),
+                pull.Working with
+                {
+                    Title = "Pull of the known drive",
+                    Limits = "Half a turn of wrap; no shock, sag or speed counted.",
+                },
+                speed.Working,
+                ToothLoads.FirstTooth.With(pull.Value, input.Teeth, teeth.PressureAngleDeg).Working,
             ]
         );
     }

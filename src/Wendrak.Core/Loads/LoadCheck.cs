@@ -1,5 +1,9 @@
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Tables;
+
 namespace Wendrak.Core.Loads;
 
+/// <summary>What a load is held against.</summary>
 public enum LoadCheckKind
 {
     /// <summary>Breaking load over pull.</summary>
@@ -17,7 +21,7 @@ public enum LoadCheckKind
     /// <summary>Chain speed, m/s.</summary>
     ChainSpeed,
 
-    /// <summary>Speed ripple either way of the mean, percent.</summary>
+    /// <summary>Speed ripple, peak to peak over mean, percent.</summary>
     Ripple,
 
     /// <summary>Turns until the same gap of the smaller wheel of a double pitch chain is used again.</summary>
@@ -66,6 +70,7 @@ public enum LoadCheckKind
     ToothJump,
 }
 
+/// <summary>What a check comes to.</summary>
 public enum Verdict
 {
     Fine,
@@ -111,6 +116,7 @@ public enum LimitSide
 /// <param name="IsAdvisory">A rule of another trade, told but not counted in the verdict.</param>
 /// <param name="Missing">Field that would tell it, as the input names it.</param>
 /// <param name="Unjudged">Null where there is a verdict.</param>
+/// <param name="Source">Who says so.</param>
 public sealed record LoadCheck(
     LoadCheckKind Kind,
     OperatingPointKind Point,
@@ -152,6 +158,58 @@ public sealed record LoadCheck(
             Verdict.Advice => 3,
             _ => 4,
         };
+
+    /// <summary>How its value came about; null where it is counted or read off.</summary>
+    internal Explained? ValueBy { get; private init; }
+
+    /// <summary>Figures on the way to its value or limit, the limit's own among them.</summary>
+    internal IReadOnlyList<Explained> Steps { get; private init; } = [];
+
+    /// <inheritdoc cref="AtLeast(LoadCheckKind, OperatingPointKind, double, double, double, string, bool)"/>
+    /// <param name="limit">Where the table leaves it to the loop.</param>
+    internal static LoadCheck AtLeast(
+        LoadCheckKind kind,
+        OperatingPointKind point,
+        Explained value,
+        LoadLimit row,
+        double? limit = null,
+        bool isAdvisory = false
+    ) => AtLeast(kind, point, value, limit ?? row.Limit!.Value, row.StopShare!.Value, row.Source, isAdvisory);
+
+    /// <inheritdoc cref="AtMost(LoadCheckKind, OperatingPointKind, double, double, double, string, bool)"/>
+    /// <param name="limit">Where the table leaves it to the loop.</param>
+    internal static LoadCheck AtMost(
+        LoadCheckKind kind,
+        OperatingPointKind point,
+        Explained value,
+        LoadLimit row,
+        double? limit = null
+    ) => AtMost(kind, point, value, limit ?? row.Limit!.Value, row.StopShare!.Value, row.Source);
+
+    /// <summary>The check with the figures on the way to it.</summary>
+    internal LoadCheck By(params ReadOnlySpan<Explained> steps) => this with { Steps = [.. steps] };
+
+    /// <inheritdoc cref="AtLeast(LoadCheckKind, OperatingPointKind, double, double, double, string, bool)"/>
+    internal static LoadCheck AtLeast(
+        LoadCheckKind kind,
+        OperatingPointKind point,
+        Explained value,
+        double limit,
+        double stopBelow,
+        string source,
+        bool isAdvisory = false
+    ) => AtLeast(kind, point, value.Value, limit, stopBelow, source, isAdvisory) with { ValueBy = value };
+
+    /// <inheritdoc cref="AtMost(LoadCheckKind, OperatingPointKind, double, double, double, string, bool)"/>
+    internal static LoadCheck AtMost(
+        LoadCheckKind kind,
+        OperatingPointKind point,
+        Explained value,
+        double limit,
+        double stopBelow,
+        string source,
+        bool isAdvisory = false
+    ) => AtMost(kind, point, value.Value, limit, stopBelow, source, isAdvisory) with { ValueBy = value };
 
     /// <summary>A value that must not fall under its limit.</summary>
     /// <param name="stopBelow">Margin under which it is no matter of watching any more.</param>

@@ -6,13 +6,13 @@ namespace Wendrak.Core.Loads;
 internal static class LoadChecks
 {
     /// <summary>All checks; without verdicts where this program does not decide.</summary>
-    public static LoadCheck[] Of(LoadedLoop loop)
+    public static LoadCheck[] Check(LoadedLoop loop)
     {
         IEnumerable<LoadCheck> all = loop.Loop.Medium switch
         {
-            DriveElement.Chain => ChainChecks.Of(loop),
-            DriveElement.ToothedBelt => ToothedBeltChecks.Of(loop),
-            _ => FrictionBeltChecks.Of(loop),
+            DriveElement.Chain => ChainChecks.Check(loop),
+            DriveElement.ToothedBelt => ToothedBeltChecks.Check(loop),
+            _ => FrictionBeltChecks.Check(loop),
         };
         return
         [

@@ -23,6 +23,7 @@ public enum MendKind
     MoreTension,
 }
 
+/// <summary>What would bring a check inside its limit.</summary>
 /// <param name="To">Teeth, strands, mm or N; null for another size.</param>
 /// <param name="Size">Its name, for another size.</param>
 /// <param name="Value">What the check comes to with it.</param>
@@ -41,14 +42,14 @@ public static class LoadMends
 
     /// <summary>For every check that is not fine.</summary>
     /// <exception cref="InvalidInputException">The loop itself is refused.</exception>
-    public static IReadOnlyList<CheckMends> Of(LoadsInput input)
+    public static IReadOnlyList<CheckMends> Find(LoadsInput input)
     {
         if (!input.Source.IsJudged)
             return [];
         LoadedLoop loop = new(input);
         LoadCheck[] poor =
         [
-            .. LoadChecks.Of(loop).Where(c => c.Verdict is Verdict.Watch or Verdict.Stop or Verdict.Advice),
+            .. LoadChecks.Check(loop).Where(c => c.Verdict is Verdict.Watch or Verdict.Stop or Verdict.Advice),
         ];
         Variation[] variations = [.. Variations(loop)];
         return
@@ -83,7 +84,7 @@ public static class LoadMends
         {
             try
             {
-                return LoadChecks.Of(build());
+                return LoadChecks.Check(build());
             }
             catch (InvalidInputException)
             {
@@ -117,7 +118,9 @@ public static class LoadMends
     {
         if (loop.Input.Layout is { Limits.Count: > 0 } layout)
         {
-            LoopFitResult fit = LoopFit.Of(new(loop.Input.Drive, loop.Choice, loop.Choice, layout, null, false, null));
+            LoopFitResult fit = LoopFit.Evaluate(
+                new(loop.Input.Drive, loop.Choice, loop.Choice, layout, null, false, null)
+            );
             new Guard()
                 .That(
                     fit.Clearances.All(c => c.State is ClearanceState.Clear or ClearanceState.Near),
@@ -131,7 +134,7 @@ public static class LoadMends
     }
 
     /// <summary>Teeth that may find room in front, and millimetres of a pulley; edges that were measured are looked at besides.</summary>
-    private static int MostTeethMore(LoadedLoop loop) => MachineKinds.Of(loop.Input.Kind).MostTeethMoreInFront;
+    private static int MostTeethMore(LoadedLoop loop) => MachineKinds.Get(loop.Input.Kind).MostTeethMoreInFront;
 
     /// <summary>Whether chains or belts can lie side by side: on vehicles there is one, on its own wheels.</summary>
     private static bool TakesStrands(LoadedLoop loop) =>
@@ -152,7 +155,7 @@ public static class LoadMends
                 MendKind.OtherSize,
                 null,
                 s.ChainId,
-                () => loop.With(loop.Strength.Of(s.ChainId))
+                () => loop.With(loop.Strength.ForSize(s.ChainId))
             ));
     }
 

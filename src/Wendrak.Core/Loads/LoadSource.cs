@@ -86,7 +86,7 @@ public static class LoadDefaults
 
     /// <summary>Typical figures of such a machine; null for those that push nothing along a road.</summary>
     public static VehicleClass? ClassOf(MachineKind kind) =>
-        MachineKinds.Of(kind).VehicleClass is string name ? VehicleClasses.Find(name) : null;
+        MachineKinds.Get(kind).VehicleClass is string name ? VehicleClasses.Find(name) : null;
 
     /// <summary>Part of the power that a stage passes on. Common practice: gears 0.98, chain 0.97, hub gears 0.95 (memory).</summary>
     public static double EfficiencyOf(Stage stage, EfficiencySchool? school = null) =>

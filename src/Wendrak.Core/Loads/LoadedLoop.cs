@@ -2,6 +2,7 @@ using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Lengths;
 using Wendrak.Core.Loops;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 
@@ -36,7 +37,7 @@ internal sealed class LoadedLoop
     public double SlackRunMm { get; }
     public IReadOnlyList<OperatingPoint> Points { get; }
 
-    /// <exception cref="Quantities.InvalidInputException">A part of the question is refused.</exception>
+    /// <exception cref="InvalidInputException">A part of the question is refused.</exception>
     /// <param name="path">Of this very loop, where it was laid already.</param>
     public LoadedLoop(LoadsInput asked, LoopPath? path = null)
     {
@@ -45,8 +46,8 @@ internal sealed class LoadedLoop
         DriveTrain train = new(input.Drive, input.Loops);
         Loop =
             input.Drive.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == input.Strength.LoopKey)
-            ?? throw new Quantities.InvalidInputException("Strength.LoopKey", "unknown", "Give a loop of this drive.");
-        new Quantities.Guard("Strength.").Include(input.Strength.Check(Loop)).ThrowIfAny();
+            ?? throw new InvalidInputException("Strength.LoopKey", "unknown", "Give a loop of this drive.");
+        new Guard("Strength.").Include(input.Strength.Check(Loop)).ThrowIfAny();
         Strength = UncountedInputs.Counted(input.Strength, Loop.Medium);
         Choice = train.ChoiceOf(Loop.Key);
         Path = path ?? Lay(input, Choice);
@@ -57,21 +58,21 @@ internal sealed class LoadedLoop
         SlackRunMm = Path.Spans.Take(rear).Max(s => s.LengthMm);
         RearIndex = rear;
         OperatingPoints points = new(train, Loop, input.RoadWheels, input.Kind, input.Source, input.Strength);
-        (Points, IsForked) = (points.Of(FrontDiameterMm), points.IsForked);
-        Uncounted = [.. UncountedInputs.Of(input, Loop.Medium, points)];
-        UsualShock = ShockFactors.Of(Loop, input.Drive, input.Kind, input.Source);
+        (Points, IsForked) = (points.At(FrontDiameterMm), points.IsForked);
+        Uncounted = [.. UncountedInputs.Find(input, Loop.Medium, points)];
+        UsualShock = ShockFactors.Find(Loop, input.Drive, input.Kind, input.Source);
     }
 
     private static LoopPath Lay(LoadsInput input, LoopChoice choice)
     {
-        LoopLayout layout = input.Layout ?? StartingLayout.Of(input.Drive, choice);
+        LoopLayout layout = input.Layout ?? StartingLayout.For(input.Drive, choice);
         return LoopFit.Lay(new(input.Drive, choice, choice, layout, null, false, null)).Path;
     }
 
     /// <summary>The same wheels and operating points with another chain or belt: only that is checked again.</summary>
     private LoadedLoop(LoadedLoop like, LoopStrength strength)
     {
-        new Quantities.Guard("Strength.").Include(strength.Check(like.Loop)).ThrowIfAny();
+        new Guard("Strength.").Include(strength.Check(like.Loop)).ThrowIfAny();
         Input = like.Input with { Strength = strength };
         (Strength, Uncounted) = (UncountedInputs.Counted(strength, like.Loop.Medium), like.Uncounted);
         (Loop, Choice, Path, Points) = (like.Loop, like.Choice, like.Path, like.Points);
@@ -79,7 +80,7 @@ internal sealed class LoadedLoop
         (IsForked, UsualShock) = (like.IsForked, like.UsualShock);
     }
 
-    /// <exception cref="Quantities.InvalidInputException">The chain or belt is refused.</exception>
+    /// <exception cref="InvalidInputException">The chain or belt is refused.</exception>
     public LoadedLoop With(LoopStrength strength) => new(this, strength);
 
     public int RearIndex { get; }
@@ -101,9 +102,12 @@ internal sealed class LoadedLoop
     /// <summary>Counts where nobody gave a factor.</summary>
     public Tables.ServiceFactor UsualShock { get; }
 
+    /// <summary>As given, or the usual one.</summary>
+    public Given Shock => new(ShockFactor, IsUsual: Strength.ShockFactor is null);
+
     public double ShockFactor => Strength.ShockFactor ?? UsualShock.Factor;
 
-    public LubricationSchool School => Strength.School ?? MachineKinds.Of(Input.Kind).Lubrication;
+    public LubricationSchool School => Strength.School ?? MachineKinds.Get(Input.Kind).Lubrication;
 
     /// <summary>The greatest power that is more than a moment's pull, where one is known: ratings are for all day.</summary>
     public OperatingPoint Lasting =>
@@ -116,16 +120,26 @@ internal sealed class LoadedLoop
     public OperatingPoint? PointOf(OperatingPointKind kind) => Points.FirstOrDefault(p => p.Kind == kind);
 
     /// <summary>By what was typed: a power over the speed, or a torque on the pitch circle. See <see cref="ChainPull"/>.</summary>
-    public double PullN(OperatingPoint point) =>
+    public Explained Pull(OperatingPoint point) =>
         point.IsPowerGiven
-            ? ChainPull.PullOfPowerN(point.PowerKw, SpeedMS(point))
-            : ChainPull.PullN(point.TorqueNm, FrontDiameterMm);
+            ? ChainPull.OfPower.With(point.PowerKw, SpeedMS(point))
+            : ChainPull.OfTorque.With(
+                new(
+                    point.TorqueNm,
+                    Meaning: $"torque on the driving wheel, bounded by {LoadWorkings.OriginOf(point.Origin)}"
+                ),
+                FrontDiameterMm
+            );
+
+    public double PullN(OperatingPoint point) => Pull(point).Value;
 
     /// <summary>Speed of the chain or belt, m/s.</summary>
-    public double SpeedMS(OperatingPoint point) =>
+    public Explained Speed(OperatingPoint point) =>
         Loop.IsToothed
-            ? ChainPull.SpeedMS(LoopLengths.UnitMm(Loop), FrontLinks, point.Rpm)
-            : Math.PI * FrontDiameterMm * point.Rpm / 60_000;
+            ? ChainPull.Speed.With(FrontLinks, LoopLengths.UnitMm(Loop), point.Rpm)
+            : ChainPull.BeltSpeed.With(FrontDiameterMm, point.Rpm);
+
+    public double SpeedMS(OperatingPoint point) => Speed(point).Value;
 
     /// <summary>Wrap of the worse of both wheels: there it slips, jumps or climbs first.</summary>
     public double LeastWrapDeg => Math.Min(Front.WrapDeg, Rear.WrapDeg);

@@ -14,6 +14,8 @@ public sealed record LoopAlternativeStart(Drive Drive, LoopChoice Choice, DriveE
 /// <param name="Name">What people call it; tells several apart.</param>
 /// <param name="FrontSize">Teeth, or datum diameter in mm.</param>
 /// <param name="Strength">Of the other chain or belt; names the loop it would replace.</param>
+/// <param name="Standard">Chain size, belt profile or section.</param>
+/// <param name="RearSize">Driven wheel, in the same measure.</param>
 public sealed record LoopAlternative(
     string Name,
     DriveElement Medium,
@@ -24,7 +26,6 @@ public sealed record LoopAlternative(
 )
 {
     public const int MostOfALoop = 3;
-    private const double SlipOfFriction = 0.02; // V, flat and round belts: common practice
 
     /// <summary>Wheels and usual size of another kind, near the ratio of what is there.</summary>
     /// <exception cref="InvalidInputException">No such loop.</exception>
@@ -88,12 +89,11 @@ public sealed record LoopAlternative(
 
     private Loop AsLoop(Loop loop)
     {
-        bool isToothed = Medium is DriveElement.Chain or DriveElement.ToothedBelt;
         return loop with
         {
             Medium = Medium,
             Standard = Standard,
-            SlipFraction = isToothed ? 0 : SlipOfFriction,
+            SlipFraction = Loop.UsualSlip(Medium),
             LargestRear = null,
             SmallestFront = null,
         };

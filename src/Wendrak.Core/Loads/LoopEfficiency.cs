@@ -15,6 +15,10 @@ public enum EfficiencySchool
 
 /// <summary>Part of the power that a loop passes on, from low to high, and what is lost while cruising.</summary>
 /// <param name="LossMostKw">At the low end; null where no cruise is known.</param>
+/// <param name="Low">Part passed on at worst.</param>
+/// <param name="High">Part passed on at best.</param>
+/// <param name="LossLeastKw">At the high end.</param>
+/// <param name="Source">Who says so.</param>
 public sealed record LoopEfficiency(
     EfficiencySchool School,
     double Low,
@@ -25,15 +29,15 @@ public sealed record LoopEfficiency(
 )
 {
     /// <summary>Both schools: the trade disagrees which kind loses more.</summary>
-    internal static IReadOnlyList<LoopEfficiency> Of(LoadedLoop loop)
+    internal static IReadOnlyList<LoopEfficiency> Estimate(LoadedLoop loop)
     {
         DriveElement medium = loop.Loop.Medium;
         double? cruiseKw = loop.PointOf(OperatingPointKind.Cruise)?.PowerKw;
         bool isNotched = medium == DriveElement.VBelt && VSections.Find(loop.Standard) is { IsNotched: true };
         return
         [
-            Of(EfficiencySchool.TestBench, Notched(OnTheBench(medium), isNotched), cruiseKw),
-            Of(EfficiencySchool.Everyday, Notched(Everyday(medium), isNotched), cruiseKw),
+            Estimate(EfficiencySchool.TestBench, Notched(OnTheBench(medium), isNotched), cruiseKw),
+            Estimate(EfficiencySchool.Everyday, Notched(Everyday(medium), isNotched), cruiseKw),
         ];
     }
 
@@ -44,7 +48,7 @@ public sealed record LoopEfficiency(
         return isNotched ? (range.Low + better, range.High + better) : range;
     }
 
-    private static LoopEfficiency Of(EfficiencySchool school, (double Low, double High) range, double? kw) =>
+    private static LoopEfficiency Estimate(EfficiencySchool school, (double Low, double High) range, double? kw) =>
         new(
             school,
             range.Low,

@@ -1,5 +1,6 @@
 using Wendrak.Core.Lengths;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Core.Wear;
 
@@ -13,6 +14,8 @@ namespace Wendrak.Core.Loads;
 /// <param name="Teeth">How the front sprocket of a chain shares it; null for belts.</param>
 /// <param name="FrontShaft">On the driving shaft, from both runs; the rear one carries the same turned round.</param>
 /// <param name="Curve">Once round the loop.</param>
+/// <param name="TightN">Pull of the tight run, N.</param>
+/// <param name="SlackN">Pull of the slack run, N.</param>
 public sealed record PointLoads(
     OperatingPoint Point,
     double PullN,
@@ -31,6 +34,10 @@ public sealed record PointLoads(
 /// <param name="ManualUpToMS">Up to here oiling by hand or drip will do, by the industrial tables.</param>
 /// <param name="SealedFromKm">How often a sealed-ring chain is oiled outside, km.</param>
 /// <param name="School">The one chosen, or the usual of such a machine.</param>
+/// <param name="SpeedMS">Greatest speed of the chain, m/s.</param>
+/// <param name="BathUpToMS">Up to here a bath or a slinger will do.</param>
+/// <param name="SealedUpToMS">Up to here a sealed-ring chain will do, by the practice of road machines.</param>
+/// <param name="SealedToKm">And at the latest, km.</param>
 public sealed record ChainOiling(
     LubricationClass Class,
     double SpeedMS,
@@ -42,6 +49,7 @@ public sealed record ChainOiling(
     LubricationSchool School
 );
 
+/// <summary>What a loop carries, and what it can.</summary>
 /// <param name="IsJudged">False for hoists, lifts for people and aircraft: this tool does not decide those.</param>
 /// <param name="Checks">The worst first.</param>
 /// <param name="Verdict">The worst of all checks that count; not applicable where none could be told.</param>
@@ -62,6 +70,10 @@ public sealed record ChainOiling(
 /// <param name="Friction">Null for chains and toothed belts.</param>
 /// <param name="Uncounted">What was given and does not count for such a loop, and why.</param>
 /// <param name="Sizes">Chains of this pitch, or sections of V-belts, that can be tried in its place.</param>
+/// <param name="ShockFactor">By which shocks raise the pull.</param>
+/// <param name="FrontSize">Driving wheel it was counted with.</param>
+/// <param name="RearSize">Driven wheel it was counted with.</param>
+/// <param name="EffectiveTeeth">Links or belt teeth that lie once round the smaller wheel: half of its gaps under a double pitch chain; null without teeth.</param>
 public sealed record LoopLoadsResult(
     IReadOnlyList<PointLoads> Points,
     IReadOnlyList<LoadCheck> Checks,
@@ -79,6 +91,7 @@ public sealed record LoopLoadsResult(
     string Standard,
     double FrontSize,
     double RearSize,
+    double? EffectiveTeeth,
     ChainOiling? Oiling,
     RatingTent? Tent,
     ChartPower? Chart,
@@ -96,18 +109,19 @@ public static class LoopLoads
 {
     /// <exception cref="InvalidInputException">A part of the question is refused, or nothing tells how hard it is pulled.</exception>
     /// <param name="explains">Whether the workings are told, too.</param>
-    public static LoopLoadsResult Of(LoadsInput input, bool explains = true) => Of(new LoadedLoop(input), explains);
+    public static LoopLoadsResult Evaluate(LoadsInput input, bool explains = true) =>
+        Evaluate(new LoadedLoop(input), explains);
 
-    internal static LoopLoadsResult Of(LoadedLoop loop, bool explains)
+    internal static LoopLoadsResult Evaluate(LoadedLoop loop, bool explains)
     {
         LoadsInput input = loop.Input;
-        LoadCheck[] checks = LoadChecks.Of(loop);
-        RunTensions[] runs = [.. loop.Points.Select(p => RunTensions.Of(loop, p))];
+        LoadCheck[] checks = LoadChecks.Check(loop);
+        RunTensions[] runs = [.. loop.Points.Select(p => RunTensions.Compute(loop, p))];
         PointLoads[] points = [.. loop.Points.Zip(runs, (p, r) => At(loop, p, r))];
         double? installed = runs[0].InstalledN;
-        FrictionFigures? friction = FrictionFigures.Of(loop, runs.Max(r => r.TightN), installed);
+        FrictionFigures? friction = FrictionFigures.Compute(loop, runs.Max(r => r.TightN), installed);
         ElongationLife? life = LifeOf(loop, checks);
-        ChartPower? chart = ChartPower.Of(loop);
+        ChartPower? chart = ChartPower.Compute(loop);
         return new(
             points,
             checks,
@@ -125,20 +139,20 @@ public static class LoopLoads
             loop.Standard,
             loop.Choice.FrontSize,
             loop.Choice.RearSize,
+            loop.Loop.IsToothed ? loop.SmallerLinks : null,
             Oiling(loop),
             ChainChecks.Tent(loop),
             chart,
             LoopStrength.SizesFor(loop.Loop),
             loop.Uncounted,
-            AssumedLoads.Of(loop, installed),
-            LoopEfficiency.Of(loop),
+            AssumedLoads.From(loop, installed),
+            LoopEfficiency.Estimate(loop),
             friction,
             life,
-            explains ? LoadWorkings.Of(loop, points, checks, friction, life, chart) : []
+            explains ? LoadWorkings.Explain(loop, points, checks, friction, life, chart) : []
         );
     }
 
-    /// <summary>Pull at which the wanted margin on the breaking load is used up.</summary>
     /// <returns>Null for belts, and where the pressure of the pins or the cruise is not known.</returns>
     private static ElongationLife? LifeOf(LoadedLoop loop, IEnumerable<LoadCheck> checks) =>
         checks.FirstOrDefault(c => c.Kind == LoadCheckKind.PinPressure)
@@ -147,6 +161,7 @@ public static class LoopLoads
             ? ElongationLife.Estimate(pressure, allowed, limit, loop.IsVehicle, loop.PointOf(pins.Point)?.RoadSpeedKmh)
             : null;
 
+    /// <summary>Pull at which the wanted margin on the breaking load is used up.</summary>
     private static double? PullLimit(LoadedLoop loop, LoadCheck[] checks) =>
         checks.FirstOrDefault(c => c.Kind == LoadCheckKind.BreakingLoad) is { Margin: double margin } breaking
         && loop.PointOf(breaking.Point) is { } point
@@ -163,11 +178,16 @@ public static class LoopLoads
             runs.SlackN,
             runs.CentrifugalN,
             loop.Loop.Medium == DriveElement.Chain
-                ? ToothLoads.Of(loop.FrontLinks, loop.Front.WrapDeg, loop.PullN(point), loop.Strength.PressureAngleDeg)
+                ? ToothLoads.Compute(
+                    loop.FrontLinks,
+                    loop.Front.WrapDeg,
+                    loop.PullN(point),
+                    loop.Strength.PressureAngleDeg
+                )
                 : null,
-            ShaftLoad.Of(runs.TightN - runs.CentrifugalN, runs.SlackN - runs.CentrifugalN, loop.Front.WrapDeg),
-            ShaftLoad.Of(runs.TightN - runs.CentrifugalN, runs.SlackN - runs.CentrifugalN, loop.Rear.WrapDeg),
-            PullCurve.Of(loop, runs, point.IsReversed)
+            ShaftLoad.Compute(runs.TightN - runs.CentrifugalN, runs.SlackN - runs.CentrifugalN, loop.Front.WrapDeg),
+            ShaftLoad.Compute(runs.TightN - runs.CentrifugalN, runs.SlackN - runs.CentrifugalN, loop.Rear.WrapDeg),
+            PullCurve.Trace(loop, runs, point.IsReversed)
         );
 
     private static ChainOiling? Oiling(LoadedLoop loop)
@@ -182,7 +202,7 @@ public static class LoopLoads
             speed,
             manual,
             bath,
-            ChainLubrication.SealedPracticeMS,
+            LoadLimits.Get("chain speed", "sealed").Limit!.Value,
             ChainLubrication.SealedFromKm,
             ChainLubrication.SealedToKm,
             loop.School

@@ -25,6 +25,7 @@ namespace Wendrak.Core.Loads;
 /// <param name="Rope">What a round belt is; null for a cord.</param>
 /// <param name="ExtraHalfTurns">Half turns that a rope is wound round its driving wheel beyond the one of the loop.</param>
 /// <param name="TorqueShare">Part of a forked drive's torque that goes this way; null for all of it, the worst case.</param>
+/// <param name="LoopKey">Key of the loop it is about.</param>
 public sealed record LoopStrength(
     string LoopKey,
     string? Standard = null,
@@ -52,7 +53,7 @@ public sealed record LoopStrength(
     private const int MostHalfTurns = 10;
 
     /// <summary>Another size: what the maker said of the first one holds for it no more.</summary>
-    internal LoopStrength Of(string standard) =>
+    internal LoopStrength ForSize(string standard) =>
         this with
         {
             Standard = standard,

@@ -7,6 +7,7 @@ namespace Wendrak.Core.Loads;
 /// <param name="Side">The driving or the driven wheel.</param>
 /// <param name="YieldMpa">Of the softer part; null for mild steel.</param>
 /// <param name="ProofTorqueNm">Torque that it was tested with and held; null where nobody tested it.</param>
+/// <param name="LoopKey">Key of the loop it is about.</param>
 public sealed record LoopJoint(
     string LoopKey,
     WheelSide Side,

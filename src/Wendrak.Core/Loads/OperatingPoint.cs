@@ -1,5 +1,6 @@
 namespace Wendrak.Core.Loads;
 
+/// <summary>State that a loop runs in.</summary>
 public enum OperatingPointKind
 {
     HardestPull,
@@ -46,5 +47,6 @@ public sealed record OperatingPoint(
     /// <summary>True where the run that is slack otherwise pulls.</summary>
     public bool IsReversed => Kind == OperatingPointKind.Braking;
 
+    /// <summary>Passed on by the loop, kW.</summary>
     public double PowerKw => TorqueNm * Rpm * 2 * Math.PI / 60_000;
 }

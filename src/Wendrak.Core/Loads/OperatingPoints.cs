@@ -45,7 +45,7 @@ internal sealed class OperatingPoints
         _share = strength.TorqueShare ?? 1;
         IsForked = Forks();
         _class = _output.OnRoad ? LoadDefaults.ClassOf(kind) : null;
-        _radiusM = wheel is null ? null : RollingCircumference.Of(wheel).CircumferenceMm / (2 * Math.PI) / 1_000;
+        _radiusM = wheel is null ? null : RollingCircumference.For(wheel).CircumferenceMm / (2 * Math.PI) / 1_000;
         _before = Efficiency(train.PathTo(loop.DrivingShaft));
         _behind = Efficiency([.. train.PathTo(_output.Shaft).Except(train.PathTo(loop.DrivingShaft))]);
         _lowest = train.Gears.MaxBy(g => (FrontReduction(g), -Behind(g)))!;
@@ -86,7 +86,7 @@ internal sealed class OperatingPoints
 
     /// <summary>Those that can be told from what is known.</summary>
     /// <param name="frontDiameterMm">Where the loop pulls on its driving wheel, for a measured pull.</param>
-    public IReadOnlyList<OperatingPoint> Of(double frontDiameterMm) =>
+    public IReadOnlyList<OperatingPoint> At(double frontDiameterMm) =>
         [.. new[] { HardestPull(frontDiameterMm), Cruise(), TopSpeed(), Braking() }.OfType<OperatingPoint>()];
 
     private OperatingPoint HardestPull(double frontDiameterMm)
@@ -219,7 +219,7 @@ internal sealed class OperatingPoints
     /// <summary>Null for vehicles driven by their rear wheel, whose load shifts as they push.</summary>
     private double? DrivenMassKg =>
         _source.DrivenMassKg
-        ?? (MachineKinds.Of(_kind).DrivesAllWheels ? _source.MassKg ?? _class?.MassWithRiderKg : null);
+        ?? (MachineKinds.Get(_kind).DrivesAllWheels ? _source.MassKg ?? _class?.MassWithRiderKg : null);
 
     private double Resisted(double speedMS, double radiusM, DriveGear gear) =>
         FrontTorque(

@@ -7,6 +7,7 @@ namespace Wendrak.Core.Loads;
 /// <summary>Tension at one place of the loop.</summary>
 /// <param name="AtMm">Along the loop, from where it comes onto the driving wheel.</param>
 /// <param name="Part">Wheel, or “slack” and “tight” for runs as they are pulled here.</param>
+/// <param name="TensionN">Pull there, N.</param>
 public sealed record PullAt(double AtMm, double TensionN, string Part);
 
 /// <summary>Tension once round the loop.</summary>
@@ -21,7 +22,7 @@ internal static class PullCurve
     private const string Tight = "tight";
 
     /// <param name="brakes">True where the driving wheel holds back: then the run that is slack otherwise pulls.</param>
-    public static IReadOnlyList<PullAt> Of(LoadedLoop loop, RunTensions runs, bool brakes)
+    public static IReadOnlyList<PullAt> Trace(LoadedLoop loop, RunTensions runs, bool brakes)
     {
         (double ofSlackRun, double ofTightRun) = brakes ? (runs.TightN, runs.SlackN) : (runs.SlackN, runs.TightN);
         List<PullAt> curve = [];

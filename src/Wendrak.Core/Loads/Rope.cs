@@ -34,10 +34,7 @@ internal sealed record Rope(
     public const string Source =
         "friction and grooves: Machinery's Handbook and common practice; speeds and distances: common practice, from memory";
 
-    /// <summary>Breaking load over tension of a wire or fibre rope that runs. Source: common practice of hoists.</summary>
-    public const double LeastBreaking = 5;
-
-    public static Rope Of(RopeKind kind) =>
+    public static Rope Get(RopeKind kind) =>
         kind switch
         {
             RopeKind.FibreRope => new(0.2, 45, 1, (10, 30), (5, 60)),

@@ -15,7 +15,7 @@ internal sealed record RunTensions(
     bool IsAdvised
 )
 {
-    public static RunTensions Of(LoadedLoop loop, OperatingPoint point)
+    public static RunTensions Compute(LoadedLoop loop, OperatingPoint point)
     {
         double pull = loop.PullN(point);
         double speed = loop.SpeedMS(point);
@@ -42,10 +42,10 @@ internal sealed record RunTensions(
         double pull = loop.PullN(loop.Points.MaxBy(p => p.TorqueNm)!);
         double wrap = loop.GrippingWrapDeg;
         if (loop.Loop.Medium != DriveElement.ToothedBelt)
-            return FrictionBeltChecks.LeastSlipMargin
+            return LoadLimits.Get("slip", "friction belt").Limit!.Value
                 * BeltFriction.Margin(FrictionBeltChecks.EffectiveFriction(loop), wrap, 1, pull).NeededTensionN;
         double flank = SynchronousProfiles.Find(loop.Standard)?.FlankHalfAngleDeg ?? 0;
-        return ToothedBeltChecks.LeastJumpMargin
+        return LoadLimits.Get("tooth jump", "toothed belt").Limit!.Value
             * SynchronousLoads.Jump(1, pull, flank, ToothedBeltChecks.Friction(loop), wrap).NeededTensionN;
     }
 }

@@ -15,8 +15,11 @@ public sealed record ShaftHubCapacityInput(
     bool LiftsOrFlies = false
 );
 
+/// <summary>What a joint of wheel and shaft can carry.</summary>
 /// <param name="Margin">Of the proof test where there was one, else the smallest of the stresses.</param>
 /// <param name="IsProven">True where a proof test has the say.</param>
+/// <param name="YieldMpa">Yield stress it was counted with, MPa.</param>
+/// <param name="WantedMargin">Margin that is wanted.</param>
 public sealed record ShaftHubCapacityResult(
     IReadOnlyList<ConnectionStress> Stresses,
     double YieldMpa,
@@ -37,7 +40,7 @@ public static class ShaftHubCapacity
     private const double WantedProven = 1.25; // tested over what is asked: common practice
 
     /// <exception cref="InvalidInputException">A size or torque is not physical.</exception>
-    public static ShaftHubCapacityResult Of(ShaftHubCapacityInput input)
+    public static ShaftHubCapacityResult Compute(ShaftHubCapacityInput input)
     {
         new Guard()
             .Include(new Guard("Carrier.").Include(input.Carrier.Check()))
@@ -62,7 +65,7 @@ public static class ShaftHubCapacity
             wanted,
             isProven,
             verdict,
-            [.. stresses.Select(s => Explained(s, input, yield))]
+            [.. stresses.Select(s => Explain(s, input, yield))]
         );
     }
 
@@ -71,64 +74,14 @@ public static class ShaftHubCapacity
             .BetweenIfGiven(nameof(ShaftHubCapacityInput.YieldMpa), yieldMpa, 20, 3_000, "N/mm²")
             .BetweenIfGiven(nameof(ShaftHubCapacityInput.ProofTorqueNm), proofTorqueNm, 0.01, 1e6, "Nm");
 
-    private static Working Explained(ConnectionStress stress, ShaftHubCapacityInput input, double yield)
-    {
-        (string formula, WorkingValue[] sizes) = (input.Carrier, stress.Kind) switch
+    private static Working Explain(ConnectionStress stress, ShaftHubCapacityInput input, double yield) =>
+        stress.Stress.Working with
         {
-            (KeyJoint k, ConnectionStressKind.Shear) => (
-                "τ = 2000·T/(d·w·l)",
-                new WorkingValue[]
-                {
-                    Mm("d", "shaft", k.ShaftMm),
-                    Mm("w", "key width", k.WidthMm),
-                    Mm("l", "length", k.LengthMm),
-                }
-            ),
-            (KeyJoint k, _) => (
-                "p = 4000·T/(d·h·l)",
-                [
-                    Mm("d", "shaft", k.ShaftMm),
-                    Mm("h", "key height, half of it bears", k.HeightMm),
-                    Mm("l", "length", k.LengthMm),
-                ]
-            ),
-            (SplineJoint s, _) => (
-                "p = 2000·T/(d_m·0.75·z·h·l)",
-                [
-                    Mm("D", "over the splines", s.OuterMm),
-                    Mm("d", "at their feet", s.InnerMm),
-                    new("z", "splines", s.Splines, ""),
-                    Mm("l", "length", s.LengthMm),
-                ]
-            ),
-            (BoltCircle b, _) => (
-                "τ = 2000·T/(D·n·π·d²/4)",
-                [
-                    Mm("D", "bolt circle", b.CircleMm),
-                    new("n", "bolts", b.Bolts, ""),
-                    Mm("d", "bolt in the joint", b.BoltMm),
-                ]
-            ),
-            (SolidShaft s, _) => (
-                "τ = 16 000·T/(π·d³·(1 − (d_i/d)⁴))",
-                [Mm("d", "shaft", s.DiameterMm), Mm("d_i", "bore", s.BoreMm)]
-            ),
-            _ => throw new InvalidOperationException("A carrier without a working."),
-        };
-        return new(
-            $"{stress.Kind} at {FormattableString.Invariant($"{input.TorqueNm:0.##}")} Nm",
-            formula,
+            Title = FormattableString.Invariant($"{stress.Stress.Working.Title} at {input.TorqueNm:0.##} Nm"),
+            Beside =
             [
-                new("T", "torque", input.TorqueNm, "Nm"),
-                .. sizes,
                 new("yield", "strength of the softer part", yield, "N/mm²", input.YieldMpa is null),
                 new("limit", "where it gives way: yield, or 0.577 of it in shear", stress.YieldMpa, "N/mm²"),
             ],
-            new("stress", "here", stress.StressMpa, "N/mm²"),
-            "Shigley ch. 3, 7 and 8; splines: German machine-element textbooks (from memory)",
-            "No notch, no bending, bolts taken to carry by shear alone. A proof test that was written down says more."
-        );
-    }
-
-    private static WorkingValue Mm(string symbol, string meaning, double value) => new(symbol, meaning, value, "mm");
+        };
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using Wendrak.Core.Quantities;
+using static System.Math;
 
 namespace Wendrak.Core.Loads;
 
@@ -16,12 +17,22 @@ public abstract record ShaftHubConnection
     /// <summary>Stresses at a torque, each with the share of the yield strength that it may reach.</summary>
     internal abstract IReadOnlyList<ConnectionStress> At(double torqueNm, double yieldMpa);
 
+    protected const string Source = "Shigley ch. 3, 7 and 8";
+    protected const string Limits =
+        "No notch, no bending, bolts taken to carry by shear alone. A proof test that was written down says more.";
+    protected static readonly Quantity Stress = new("here", "N/mm²");
+    protected static readonly Quantity Torque = new("torque", "Nm");
+
+    protected static Quantity Mm(string meaning) => new(meaning, "mm");
+
     /// <summary>Shear yields at 0.577 of the yield strength: distortion energy, Shigley ch. 5.</summary>
     protected const double ShearShare = 0.577;
 }
 
 /// <param name="ShaftMm">Diameter of the shaft.</param>
 /// <param name="LengthMm">Of the key where it bears.</param>
+/// <param name="WidthMm">Of the key, mm.</param>
+/// <param name="HeightMm">Of the key, mm.</param>
 public sealed record KeyJoint(double ShaftMm, double WidthMm, double HeightMm, double LengthMm) : ShaftHubConnection
 {
     internal override Guard Check() =>
@@ -33,18 +44,40 @@ public sealed record KeyJoint(double ShaftMm, double WidthMm, double HeightMm, d
 
     internal override IReadOnlyList<ConnectionStress> At(double torqueNm, double yieldMpa)
     {
-        double force = 2_000 * torqueNm / ShaftMm;
+        Explained shear = Shear.With(torqueNm, ShaftMm, WidthMm, LengthMm);
+        Explained bearing = Bearing.With(torqueNm, ShaftMm, HeightMm, LengthMm);
         return
         [
-            new(ConnectionStressKind.Shear, force / (WidthMm * LengthMm), ShearShare * yieldMpa),
-            new(ConnectionStressKind.Bearing, 2 * force / (HeightMm * LengthMm), yieldMpa),
+            new(ConnectionStressKind.Shear, shear, ShearShare * yieldMpa),
+            new(ConnectionStressKind.Bearing, bearing, yieldMpa),
         ];
     }
+
+    private static readonly Formula<Func<double, double, double, double, double>> Shear = new(
+        "Shear of the key",
+        "τ",
+        Stress,
+        (T, d, w, l) => 2000 * T / (d * w * l),
+        [Torque, Mm("shaft"), Mm("key width"), Mm("length")],
+        Source,
+        Limits
+    );
+
+    private static readonly Formula<Func<double, double, double, double, double>> Bearing = new(
+        "Flank of the key",
+        "p",
+        Stress,
+        (T, d, h, l) => 4000 * T / (d * h * l),
+        [Torque, Mm("shaft"), Mm("key height, half of it bears"), Mm("length")],
+        Source,
+        Limits
+    );
 }
 
 /// <param name="Splines">Number of them.</param>
 /// <param name="OuterMm">Over the splines of the shaft.</param>
 /// <param name="InnerMm">At their feet.</param>
+/// <param name="LengthMm">Of the teeth that carry, mm.</param>
 public sealed record SplineJoint(int Splines, double OuterMm, double InnerMm, double LengthMm) : ShaftHubConnection
 {
     /// <summary>Of the flanks that carry at once. Source: German machine-element textbooks (from memory).</summary>
@@ -59,15 +92,31 @@ public sealed record SplineJoint(int Splines, double OuterMm, double InnerMm, do
 
     internal override IReadOnlyList<ConnectionStress> At(double torqueNm, double yieldMpa)
     {
-        double mean = (OuterMm + InnerMm) / 2;
-        double height = (OuterMm - InnerMm) / 2;
-        double force = 2_000 * torqueNm / mean;
-        return [new(ConnectionStressKind.Bearing, force / (Carrying * Splines * height * LengthMm), yieldMpa)];
+        Explained bearing = Bearing.With(torqueNm, OuterMm, InnerMm, Carrying, Splines, LengthMm);
+        return [new(ConnectionStressKind.Bearing, bearing, yieldMpa)];
     }
+
+    private static readonly Formula<Func<double, double, double, double, double, double, double>> Bearing = new(
+        "Flanks of the splines",
+        "p",
+        Stress,
+        (T, D, d, c, z, l) => 2000 * T / ((D + d) / 2 * c * z * ((D - d) / 2) * l),
+        [
+            Torque,
+            Mm("over the splines"),
+            Mm("at their feet"),
+            ("part of the flanks that carries at once", ""),
+            ("splines", ""),
+            Mm("length"),
+        ],
+        "Shigley ch. 7; splines: German machine-element textbooks (from memory)",
+        Limits
+    );
 }
 
 /// <param name="CircleMm">Diameter that the bolts stand on.</param>
 /// <param name="BoltMm">Diameter in the joint: of the thread's core where the thread reaches into it.</param>
+/// <param name="Bolts">How many.</param>
 public sealed record BoltCircle(int Bolts, double CircleMm, double BoltMm) : ShaftHubConnection
 {
     internal override Guard Check() =>
@@ -78,9 +127,19 @@ public sealed record BoltCircle(int Bolts, double CircleMm, double BoltMm) : Sha
 
     internal override IReadOnlyList<ConnectionStress> At(double torqueNm, double yieldMpa)
     {
-        double force = 2_000 * torqueNm / (CircleMm * Bolts);
-        return [new(ConnectionStressKind.Shear, 4 * force / (Math.PI * BoltMm * BoltMm), ShearShare * yieldMpa)];
+        Explained shear = Shear.With(torqueNm, CircleMm, Bolts, BoltMm);
+        return [new(ConnectionStressKind.Shear, shear, ShearShare * yieldMpa)];
     }
+
+    private static readonly Formula<Func<double, double, double, double, double>> Shear = new(
+        "Shear of the bolts",
+        "τ",
+        Stress,
+        (T, D, n, d) => 2000 * T / (D * n * PI * Pow(d, 2) / 4),
+        [Torque, Mm("bolt circle"), ("bolts", ""), Mm("bolt in the joint")],
+        Source,
+        Limits
+    );
 }
 
 /// <param name="DiameterMm">At the thinnest place.</param>
@@ -94,12 +153,22 @@ public sealed record SolidShaft(double DiameterMm, double BoreMm) : ShaftHubConn
 
     internal override IReadOnlyList<ConnectionStress> At(double torqueNm, double yieldMpa)
     {
-        double hollow = 1 - Math.Pow(BoreMm / DiameterMm, 4);
-        double stress = 16_000 * torqueNm / (Math.PI * Math.Pow(DiameterMm, 3) * hollow);
-        return [new(ConnectionStressKind.Torsion, stress, ShearShare * yieldMpa)];
+        Explained torsion = Torsion.With(torqueNm, DiameterMm, BoreMm);
+        return [new(ConnectionStressKind.Torsion, torsion, ShearShare * yieldMpa)];
     }
+
+    private static readonly Formula<Func<double, double, double, double>> Torsion = new(
+        "Torsion of the shaft",
+        "τ",
+        Stress,
+        (T, d, d_i) => 16_000 * T / (PI * Pow(d, 3) * (1 - Pow(d_i / d, 4))),
+        [Torque, Mm("shaft"), Mm("bore")],
+        Source,
+        Limits
+    );
 }
 
+/// <summary>Where a joint of wheel and shaft is stressed.</summary>
 public enum ConnectionStressKind
 {
     Shear,
@@ -109,8 +178,16 @@ public enum ConnectionStressKind
     Torsion,
 }
 
+/// <summary>A stress in a joint of wheel and shaft, and how much of it the material stands.</summary>
 /// <param name="YieldMpa">Stress at which it gives way for good.</param>
+/// <param name="StressMpa">Stress by the torque, MPa.</param>
 public sealed record ConnectionStress(ConnectionStressKind Kind, double StressMpa, double YieldMpa)
 {
+    internal ConnectionStress(ConnectionStressKind kind, Explained stress, double yieldMpa)
+        : this(kind, stress.Value, yieldMpa) => Stress = stress;
+
+    internal Explained Stress { get; }
+
+    /// <summary>Yield stress over it.</summary>
     public double Margin => YieldMpa / StressMpa;
 }

@@ -1,22 +1,36 @@
+using Wendrak.Core.Quantities;
+using static System.Math;
+using static Wendrak.Core.Quantities.Maths;
+
 namespace Wendrak.Core.Loads;
 
 /// <summary>What the two runs of a loop put on a shaft.</summary>
 /// <param name="FromTightRunDeg">Direction, turned from the tight run towards the slack one.</param>
+/// <param name="LoadN">On the shaft, N.</param>
 public sealed record ShaftLoadResult(double LoadN, double FromTightRunDeg);
 
 /// <summary>Resultant of both runs on a wheel. Source: statics.</summary>
 public static class ShaftLoad
 {
-    /// <summary>R = √(T1² + T2² − 2·T1·T2·cos θ).</summary>
-    public static ShaftLoadResult Of(double tightN, double slackN, double wrapDeg)
+    internal static readonly Formula<Func<double, double, double, double>> Resultant = new(
+        "Load on the driving shaft",
+        "R",
+        ("on the shaft", "N"),
+        (T1, T2, θ) => Sqrt(Pow(T1, 2) + Pow(T2, 2) - 2 * T1 * T2 * Cos(Rad(θ))),
+        [("tight run less its centrifugal part", "N"), ("slack run less its centrifugal part", "N"), ("wrap", "°")],
+        "statics",
+        "What going round takes from either run does not reach the shaft and is left out of R."
+    );
+
+    public static ShaftLoadResult Compute(double tightN, double slackN, double wrapDeg)
     {
-        double wrap = wrapDeg * Math.PI / 180;
-        double load = Math.Sqrt(tightN * tightN + slackN * slackN - 2 * tightN * slackN * Math.Cos(wrap));
-        double along = Math.Atan2(slackN * Math.Sin(Math.PI - wrap), tightN + slackN * Math.Cos(Math.PI - wrap));
-        return new(load, along * 180 / Math.PI);
+        double wrap = Rad(wrapDeg);
+        double load = Resultant.Value(tightN, slackN, wrapDeg);
+        double along = Atan2(slackN * Sin(PI - wrap), tightN + slackN * Cos(PI - wrap));
+        return new(load, Deg(along));
     }
 
     /// <summary>2·T_i·sin(θ/2): at rest, both runs alike.</summary>
     public static double AtRestN(double installedTensionN, double wrapDeg) =>
-        2 * installedTensionN * Math.Sin(wrapDeg / 2 * Math.PI / 180);
+        2 * installedTensionN * Sin(Rad(wrapDeg) / 2);
 }

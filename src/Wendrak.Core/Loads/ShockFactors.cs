@@ -20,14 +20,14 @@ internal static class ShockFactors
     /// Somebody who says how the load is taken gets the rows of machine building; a vehicle of which nobody said it gets the
     /// row of its kind, and any other machine that of moderate shock.
     /// </remarks>
-    public static ServiceFactor Of(Loop loop, Drive drive, MachineKind kind, LoadSource source) =>
+    public static ServiceFactor Find(Loop loop, Drive drive, MachineKind kind, LoadSource source) =>
         source.Character is null && VehicleRow(drive, kind, source) is { } row
-            ? ServiceFactors.Of(ServiceFactors.Vehicle, row)
+            ? ServiceFactors.Get(ServiceFactors.Vehicle, row)
             : Industrial(loop.Medium, drive.Input.Kind, source.Character ?? LoadCharacter.ModerateShock);
 
     /// <summary>f1 of ISO 10823, for the charts of chain makers.</summary>
     public static ServiceFactor IsoOf(InputKind driver, LoadCharacter character) =>
-        ServiceFactors.Of(
+        ServiceFactors.Get(
             ServiceFactors.ChainIso,
             ChainWord(character),
             driver == InputKind.Engine ? "combustion engine with fewer" : "electric"
@@ -37,7 +37,7 @@ internal static class ShockFactors
     {
         if (drive.Input.Kind == InputKind.Rider)
             return "bicycle muscle";
-        MachineKindRow row = MachineKinds.Of(kind);
+        MachineKindRow row = MachineKinds.Get(kind);
         bool regenerates = drive.Input.Kind == InputKind.Motor && source.BrakingTorqueNm is not null;
         return regenerates && row.ShockWithRegeneration is not null ? row.ShockWithRegeneration : row.Shock;
     }
@@ -45,12 +45,12 @@ internal static class ShockFactors
     private static ServiceFactor Industrial(DriveElement medium, InputKind driver, LoadCharacter character) =>
         medium switch
         {
-            DriveElement.Chain => ServiceFactors.Of(
+            DriveElement.Chain => ServiceFactors.Get(
                 ServiceFactors.ChainAca,
                 ChainWord(character),
                 driver == InputKind.Engine ? "combustion engine with mechanical" : "electric"
             ),
-            DriveElement.ToothedBelt => ServiceFactors.Of(
+            DriveElement.ToothedBelt => ServiceFactors.Get(
                 ServiceFactors.Synchronous,
                 character switch
                 {
@@ -59,7 +59,7 @@ internal static class ShockFactors
                     _ => "heavy",
                 }
             ),
-            _ => ServiceFactors.Of(
+            _ => ServiceFactors.Get(
                 ServiceFactors.VBelt,
                 character switch
                 {

@@ -1,20 +1,8 @@
 using Wendrak.Core.Quantities;
+using static System.Math;
+using static Wendrak.Core.Quantities.Maths;
 
 namespace Wendrak.Core.Loads;
-
-/// <summary>What a toothed belt of a width may pull.</summary>
-/// <param name="MeshFactor">1 from 6 teeth in mesh on.</param>
-/// <param name="AllowedPullN">Of this width, teeth in mesh counted, before the centrifugal part is taken off.</param>
-/// <param name="Margin">Rated over asked power; infinite at no power.</param>
-public sealed record SynchronousRating(
-    double MeshFactor,
-    double WidthFactor,
-    double SpeedMS,
-    double AllowedPullN,
-    double RatedKw,
-    double PullN,
-    double Margin
-);
 
 /// <summary>Whether the teeth of a belt stay in their pulley.</summary>
 /// <param name="SlackTensionN">What the slack run keeps; below 0 it hangs loose.</param>
@@ -24,45 +12,85 @@ public sealed record ToothJump(double SlackTensionN, double NeededTensionN, doub
 /// <summary>Toothed belts. Source: ISO 5295; tooth jump: an engineering estimate from statics, not a standard.</summary>
 public static class SynchronousLoads
 {
-    private const int FullMesh = 6;
+    private const string Iso = "ISO 5295";
+    private static readonly Quantity Mesh = new("teeth in mesh counted", "");
 
-    /// <summary>P = (k_z·k_w·T_a − (b/b0)·m·v²)·v, k_w = (b/b0)^1.14.</summary>
-    /// <param name="allowedTensionN">T_a of the profile at its base width.</param>
-    /// <param name="massKgPerM">At the base width.</param>
-    /// <exception cref="InvalidInputException">A value is not physical; fewer than 2 teeth in mesh carry nothing.</exception>
-    public static SynchronousRating Rating(
-        int teethInMesh,
-        double widthMm,
-        double baseWidthMm,
-        double allowedTensionN,
-        double massKgPerM,
-        double speedMS,
-        double powerKw
-    )
-    {
-        new Guard()
-            .AtLeast(nameof(teethInMesh), teethInMesh, 2, "teeth")
-            .MoreThan(nameof(widthMm), widthMm, 0, "mm")
-            .MoreThan(nameof(baseWidthMm), baseWidthMm, 0, "mm")
-            .MoreThan(nameof(allowedTensionN), allowedTensionN, 0, "N")
-            .MoreThan(nameof(massKgPerM), massKgPerM, 0, "kg/m")
-            .MoreThan(nameof(speedMS), speedMS, 0, "m/s")
-            .AtLeast(nameof(powerKw), powerKw, 0, "kW")
-            .ThrowIfAny();
-        double mesh = MeshFactor(teethInMesh);
-        double width = WidthFactor(widthMm, baseWidthMm);
-        double allowed = mesh * width * allowedTensionN;
-        double rated = (allowed - widthMm / baseWidthMm * massKgPerM * speedMS * speedMS) * speedMS / 1_000;
-        double pull = powerKw * 1_000 / speedMS;
-        return new(mesh, width, speedMS, allowed, rated, pull, rated / powerKw);
-    }
+    public static readonly Formula<Func<double, double>> MeshShare = new(
+        "Teeth in mesh factor",
+        "k_z",
+        Mesh,
+        z => Max(0.2, Min(1, 1 - 0.2 * (6 - z))),
+        [("teeth in mesh", "")],
+        Iso,
+        "1 from six teeth in mesh on."
+    );
 
-    /// <summary>1 − 0.2·(6 − z), never below 0.2. Source: ISO 5295.</summary>
-    public static double MeshFactor(int teethInMesh) =>
-        teethInMesh >= FullMesh ? 1 : Math.Max(0.2, 1 - 0.2 * (FullMesh - teethInMesh));
+    public static readonly Formula<Func<double, double, double>> WidthShare = new(
+        "Width factor",
+        "k_w",
+        ("width factor", ""),
+        (b, b_0) => Pow(b / b_0, 1.14),
+        [("width", "mm"), ("base width of the profile", "mm")],
+        Iso,
+        "A wide belt is worth more than its width."
+    );
 
-    /// <summary>(b/b0)^1.14. Source: ISO 5295.</summary>
-    public static double WidthFactor(double widthMm, double baseWidthMm) => Math.Pow(widthMm / baseWidthMm, 1.14);
+    public static readonly Formula<Func<double, double, double, double, double, double, double>> AllowedPull = new(
+        "Pull that is allowed",
+        "F_max",
+        ("all belts together", "N"),
+        (z, k_z, k_w, T_a, m, v) => z * (k_z * k_w * T_a - m * Pow(v, 2)),
+        [
+            ("belts side by side", ""),
+            Mesh,
+            ("width factor", ""),
+            ("allowed tension at the base width", "N"),
+            ("mass of a metre of one belt", "kg/m"),
+            ("speed", "m/s"),
+        ],
+        Iso,
+        "The maker's figure wins."
+    );
+
+    internal static readonly Formula<Func<double, double, double, double>> MakersPull = new(
+        "Pull that is allowed",
+        "F_max",
+        ("all belts together", "N"),
+        (z, k_z, F_maker) => z * k_z * F_maker,
+        [("belts side by side", ""), Mesh, ("the maker's pull of one belt", "N")],
+        "the maker; teeth in mesh: ISO 5295",
+        "The maker's figure wins."
+    );
+
+    internal static readonly Formula<Func<double, double, double>> ShockedPull = new(
+        "Pull of the belt",
+        "F_k",
+        ("shock counted", "N"),
+        (F, k) => F * k,
+        [("pull", "N"), ("service factor", "")],
+        "ISO 5295",
+        "The hardest pull there is."
+    );
+
+    internal static readonly Formula<Func<double, double, double, double, double>> NeededTension = new(
+        "Installed tension at which teeth would jump",
+        "T_need",
+        ("of one run at rest", "N"),
+        (F, γ, μ, θ) => F * (0.5 + Max(0, Tan(Rad(γ) - Atan(μ))) / Rad(θ)),
+        [("pull", "N"), ("flank of a tooth from the radius", "°"), ("belt on pulley", ""), ("wrap", "°")],
+        "engineering estimate from statics, no standard",
+        "A flank steeper than friction holds by itself: then the slack run must only not go loose."
+    );
+
+    internal static readonly Formula<Func<double, double, double>> JumpMargin = new(
+        "Tooth jump",
+        "S",
+        ("installed over needed tension", ""),
+        (T_i, T_need) => T_i / T_need,
+        [("installed tension", "N"), ("at which teeth would jump", "N")],
+        "engineering estimate from statics, no standard",
+        "1.5 advised."
+    );
 
     /// <summary>T_need = F·(1/2 + tan(γ − atan μ)/θ).</summary>
     /// <param name="installedTensionN">Of one run at rest.</param>
@@ -83,9 +111,7 @@ public static class SynchronousLoads
             .Between(nameof(friction), friction, 0, 2, "")
             .Between(nameof(wrapDeg), wrapDeg, 1, 360, "°")
             .ThrowIfAny();
-        // A flank steeper than friction holds by itself: then the slack run must only not go loose.
-        double lift = Math.Max(0, Math.Tan(flankAngleDeg * Math.PI / 180 - Math.Atan(friction)));
-        double needed = pullN * (0.5 + lift / (wrapDeg * Math.PI / 180));
-        return new(installedTensionN - pullN / 2, needed, installedTensionN / needed);
+        double needed = NeededTension.Value(pullN, flankAngleDeg, friction, wrapDeg);
+        return new(installedTensionN - pullN / 2, needed, JumpMargin.Value(installedTensionN, needed));
     }
 }

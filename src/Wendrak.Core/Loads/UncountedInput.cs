@@ -23,7 +23,8 @@ internal static class UncountedInputs
         string Name,
         IReadOnlyList<DriveElement> Counts,
         string Why,
-        Func<LoopStrength, LoopStrength> Without
+        Func<LoopStrength, LoopStrength> Without,
+        IReadOnlyList<DriveElement>? CountsAtSet = null
     );
 
     private static readonly Part[] Parts =
@@ -99,7 +100,8 @@ internal static class UncountedInputs
             nameof(LoopStrength.ForceAt1PercentN),
             [DriveElement.VBelt, DriveElement.FlatBelt, DriveElement.RoundBelt],
             "teeth do not creep; Set counts it where a belt is pushed",
-            s => s with { ForceAt1PercentN = null }
+            s => s with { ForceAt1PercentN = null },
+            Belts
         ),
         new(nameof(LoopStrength.Rope), [DriveElement.RoundBelt], "it is no rope", s => s with { Rope = null }),
         new(
@@ -110,11 +112,15 @@ internal static class UncountedInputs
         ),
     ];
 
+    /// <summary>What of a <see cref="LoopStrength"/> counts for some kinds of loop only, and for this one, at Loads or at Set.</summary>
+    public static IEnumerable<string> FieldsOf(DriveElement medium) =>
+        Parts.Where(p => p.Counts.Contains(medium) || p.CountsAtSet?.Contains(medium) == true).Select(p => p.Name);
+
     /// <summary>The chain or belt with only what counts for its kind.</summary>
     public static LoopStrength Counted(LoopStrength strength, DriveElement medium) =>
         Parts.Where(p => !p.Counts.Contains(medium)).Aggregate(strength, (s, p) => p.Without(s));
 
-    public static IEnumerable<UncountedInput> Of(LoadsInput input, DriveElement medium, OperatingPoints points)
+    public static IEnumerable<UncountedInput> Find(LoadsInput input, DriveElement medium, OperatingPoints points)
     {
         foreach (
             Part part in Parts.Where(p => !p.Counts.Contains(medium) && p.Without(input.Strength) != input.Strength)

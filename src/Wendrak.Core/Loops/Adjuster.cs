@@ -14,6 +14,7 @@ namespace Wendrak.Core.Loops;
 /// <param name="SeenFrom">From where both are meant; null for where the wrench stands.</param>
 /// <param name="EccentricMm">From the middle of an eccentric to the axle; the layout's own where it is laid out.</param>
 /// <param name="EccentricDeg">How far an eccentric stands from its loosest place, as found.</param>
+/// <param name="RightClockwiseTightens">The same of the right adjuster, where there are two.</param>
 public sealed record Adjuster(
     AdjusterKind Kind,
     double? MmPerUnit = null,
@@ -54,7 +55,10 @@ public sealed record Adjuster(
         : Turns ? MostTurnAtOnce
         : Math.Max(1, Step);
 
+    /// <summary>From the middle of an eccentric to the axle, mm: as given, or the usual.</summary>
     public double EccentricOffset => EccentricMm ?? UsualEccentricMm;
+
+    /// <summary>How far an eccentric stands from its loosest place as found, degrees: as given, or the usual.</summary>
     public double EccentricStart => EccentricDeg ?? UsualEccentricDeg;
 
     /// <summary>Whether it is turned; a click or shim is counted.</summary>
@@ -64,8 +68,10 @@ public sealed record Adjuster(
     /// <summary>Whether a spring finds the tension by itself: then nothing is counted, it is let go and nipped.</summary>
     public bool SetsItself => Kind == AdjusterKind.SpringSlide;
 
+    /// <summary>Whether it has a left and a right end, which are set each.</summary>
     public bool HasTwoEnds => Kind is AdjusterKind.TwoEnds or AdjusterKind.Cam;
 
+    /// <summary>Whether it turns the axle about a middle of its own.</summary>
     public bool IsEccentric => Kind == AdjusterKind.Eccentric;
 
     /// <summary>Whether nothing can be set.</summary>

@@ -1,5 +1,6 @@
 namespace Wendrak.Core.Loops;
 
+/// <summary>What an adjuster is counted in.</summary>
 public enum AdjusterStepKind
 {
     /// <summary>A whole turn of the adjuster's screw.</summary>

@@ -6,6 +6,7 @@ namespace Wendrak.Core.Loops;
 /// <param name="From">One end of the edge in the side view; the same as the other end for a corner.</param>
 /// <param name="LeastMm">Gap wanted, mm.</param>
 /// <param name="MovesMm">How far it comes nearer when it moves or flexes: a tyre that grows, a guard that bends, mm.</param>
+/// <param name="Name">What it is: case, arm, tyre.</param>
 public sealed record ClearanceLimit(string Name, Point From, Point To, double LeastMm, double MovesMm = 0)
 {
     internal Guard Check() =>

@@ -2,6 +2,8 @@ namespace Wendrak.Core.Loops;
 
 /// <summary>Something a belt asks of the frame it is put into.</summary>
 /// <param name="Name">A word or two.</param>
+/// <param name="Sentence">What it asks, as a sentence.</param>
+/// <param name="Source">Who says so.</param>
 public sealed record FrameCondition(string Name, string Sentence, string Source);
 
 /// <summary>What to look at before a bicycle gets a toothed belt.</summary>

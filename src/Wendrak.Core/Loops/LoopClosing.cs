@@ -165,7 +165,7 @@ public static class LoopClosing
         // An impossible place between two possible ones is as bad as the middle: the search keeps away from it.
         double OffFrom(double travel) =>
             excess(travel) is var e && double.IsFinite(e) ? sign * e : sign * middle.Excess;
-        double lowest = LowestPlace.Of(
+        double lowest = LowestPlace.Find(
             OffFrom,
             Math.Min(from, after.TravelMm),
             Math.Max(from, after.TravelMm),

@@ -18,6 +18,8 @@ public enum LoopRun
 
 /// <summary>A wheel that only guides or tensions.</summary>
 /// <param name="Size">Teeth of a toothed idler, else diameter where the loop lies, mm.</param>
+/// <param name="Name">What people call it.</param>
+/// <param name="IsToothed">True where its size is in teeth; else it is its diameter, mm.</param>
 public sealed record Idler(string Name, Point Centre, double Size, bool IsToothed, RunSide Side, LoopRun Run);
 
 /// <summary>The wheel that the adjuster moves, and along what.</summary>
@@ -31,6 +33,7 @@ public sealed record MovingWheel(string Wheel, Track Track);
 /// <param name="Moving">Null for fixed centres.</param>
 /// <param name="Limits">Edges around the loop that it must clear.</param>
 /// <param name="SwingArm">Arm that carries the driven axle; null for a rigid one.</param>
+/// <param name="LoopKey">Key of the loop it is about.</param>
 public sealed record LoopLayout(
     string LoopKey,
     Turning Turning,
@@ -59,15 +62,15 @@ public sealed record LoopLayout(
             new(
                 idler.Name,
                 At(idler.Name, idler.Centre),
-                idler.IsToothed ? WheelOutline.Of(loop, idler.Size) : WheelOutline.Roller(idler.Size),
+                idler.IsToothed ? WheelOutline.For(loop, idler.Size) : WheelOutline.Roller(idler.Size),
                 idler.Side,
                 idler.IsToothed ? pitch : null
             );
         return
         [
-            new(FrontName, At(FrontName, Front), WheelOutline.Of(loop, choice.FrontSize), RunSide.Inside, pitch),
+            new(FrontName, At(FrontName, Front), WheelOutline.For(loop, choice.FrontSize), RunSide.Inside, pitch),
             .. Idlers.Where(i => i.Run == LoopRun.Slack).Select(Guide),
-            new(RearName, At(RearName, Rear), WheelOutline.Of(loop, choice.RearSize), RunSide.Inside, pitch),
+            new(RearName, At(RearName, Rear), WheelOutline.For(loop, choice.RearSize), RunSide.Inside, pitch),
             .. Idlers.Where(i => i.Run == LoopRun.Tight).Select(Guide),
         ];
     }

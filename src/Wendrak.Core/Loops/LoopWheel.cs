@@ -33,6 +33,8 @@ public sealed record LoopWheel(string Name, Point Centre, WheelOutline Outline, 
 /// <summary>A straight run between two wheels.</summary>
 /// <param name="From">Name of the wheel it leaves.</param>
 /// <param name="Start">Point where it leaves that wheel.</param>
+/// <param name="To">Wheel it runs to.</param>
+/// <param name="LengthMm">Free length, mm.</param>
 public sealed record LoopSpan(string From, string To, Point Start, Point End, double LengthMm);
 
 /// <summary>One wheel of a traced loop.</summary>
@@ -41,6 +43,7 @@ public sealed record LoopSpan(string From, string To, Point Start, Point End, do
 /// <param name="TeethEngaged">Whole teeth in mesh; null for smooth wheels.</param>
 /// <param name="ArcStart">Where the loop comes on.</param>
 /// <param name="ArcEnd">Where it leaves.</param>
+/// <param name="Name">Of the wheel.</param>
 public sealed record WrappedWheel(
     string Name,
     Point Centre,
@@ -55,4 +58,5 @@ public sealed record WrappedWheel(
 
 /// <summary>A loop laid round its wheels.</summary>
 /// <param name="Spans">In running order; the first leaves the first wheel.</param>
+/// <param name="LengthMm">Once round, mm.</param>
 public sealed record LoopPath(IReadOnlyList<WrappedWheel> Wheels, IReadOnlyList<LoopSpan> Spans, double LengthMm);

@@ -7,7 +7,7 @@ internal static class LowestPlace
     private static readonly double Golden = (Math.Sqrt(5) - 1) / 2;
 
     /// <returns>A place between the bounds, not more than the accuracy away; one of the bounds where it only falls or only rises.</returns>
-    public static double Of(Func<double, double> function, double low, double high, double accuracy)
+    public static double Find(Func<double, double> function, double low, double high, double accuracy)
     {
         (double left, double right) = (high - Golden * (high - low), low + Golden * (high - low));
         (double atLeft, double atRight) = (function(left), function(right));

@@ -2,6 +2,8 @@ namespace Wendrak.Core.Loops;
 
 // A class, not a struct: JSON that leaves a coordinate out is refused, where a struct would silently have a 0.
 /// <summary>A place in the side view: x to the right, y up, mm. Origin and view are the machine's own choice.</summary>
+/// <param name="XMm">To the right in the side view, mm.</param>
+/// <param name="YMm">Up, mm.</param>
 public sealed record Point(double XMm, double YMm)
 {
     public double DistanceTo(Point other) => Math.Sqrt(Square(XMm - other.XMm) + Square(YMm - other.YMm));

@@ -38,6 +38,7 @@ public sealed record LineTrack(Point From, Point To) : Track
 /// <summary>A swing about a pivot: an eccentric, a motor on a hinge, an arm of a tensioner.</summary>
 /// <param name="StartDeg">Direction from the pivot to the wheel at the start, degrees from +x, counterclockwise.</param>
 /// <param name="SwingDeg">How far it swings, negative for clockwise.</param>
+/// <param name="RadiusMm">From the pivot to the wheel it carries, mm.</param>
 public sealed record ArcTrack(Point Pivot, double RadiusMm, double StartDeg, double SwingDeg) : Track
 {
     [JsonIgnore]

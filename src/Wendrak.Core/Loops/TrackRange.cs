@@ -12,7 +12,7 @@ internal readonly record struct TrackRange(double LeastMm, double MostMm, double
     /// <param name="lengthAt">Path length at a travel, mm; NaN where the loop can't be laid.</param>
     /// <param name="isConvex">True for a straight track and wheels that are all inside the loop.</param>
     /// <returns>Null when the loop can't be laid anywhere on the track.</returns>
-    public static TrackRange? Of(Func<double, double> lengthAt, double trackMm, bool isConvex)
+    public static TrackRange? Find(Func<double, double> lengthAt, double trackMm, bool isConvex)
     {
         double[] lengths = Sampled(lengthAt, trackMm, isConvex ? FewSamples : Samples);
         if (isConvex && lengths.Any(double.IsNaN))
@@ -38,7 +38,7 @@ internal readonly record struct TrackRange(double LeastMm, double MostMm, double
             return (at, value);
         // A place where the loop can't be laid is no better than the highest sample.
         double Depth(double t) => f(t) is var here && double.IsFinite(here) ? -here : -value;
-        double top = LowestPlace.Of(Depth, at - step, at + step, AccuracyMm);
+        double top = LowestPlace.Find(Depth, at - step, at + step, AccuracyMm);
         return f(top) > value ? (top, f(top)) : (at, value);
     }
 }

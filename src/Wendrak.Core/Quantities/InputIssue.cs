@@ -14,6 +14,7 @@ public sealed record InputIssue(
     InputBounds? Bounds = null
 );
 
+/// <summary>What would be accepted.</summary>
 /// <param name="Low">Null for no least.</param>
 /// <param name="High">Null for no most.</param>
 /// <param name="Unit">As it is stored: “mm”, “km/h”.</param>

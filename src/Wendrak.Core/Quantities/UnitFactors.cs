@@ -8,7 +8,4 @@ public static class UnitFactors
 
     /// <summary>Kilometres in a mile, exact.</summary>
     public const double KmPerMile = 1.609344;
-
-    /// <summary>A road speed of 1 km/h is this many mm per minute, exact.</summary>
-    public const double MmPerMinutePerKmh = 1_000_000.0 / 60;
 }

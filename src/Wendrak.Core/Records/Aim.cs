@@ -4,6 +4,10 @@ using Wendrak.Core.Quantities;
 namespace Wendrak.Core.Records;
 
 /// <summary>What the gearing of a machine must achieve, named and kept, with what was tried against it.</summary>
+/// <param name="MachineId">Of the machine it belongs to.</param>
+/// <param name="Name">What people call it.</param>
+/// <param name="DriveKey">Key of the drive it is about.</param>
+/// <param name="Note">Free words; null for none.</param>
 public sealed record Aim(
     long Id,
     int Version,

@@ -51,6 +51,7 @@ public enum ChangedPart
 
 /// <summary>One thing to do again.</summary>
 /// <param name="LoopKey">The loop it is about; null for the whole drive.</param>
+/// <param name="DriveKey">Key of the drive it is about.</param>
 public sealed record FollowUpTask(
     FollowUpKind Task,
     string DriveKey,

@@ -51,6 +51,7 @@ public sealed record RoundKept(string LoopKey, DateTimeOffset? At) : SetEvent(Lo
 public sealed record ReadingsTied(string LoopKey, CalibrationPair Pair) : SetEvent(LoopKey);
 
 /// <summary>A step of the closing list was done, or taken back.</summary>
+/// <param name="IsDone">False takes the tick away.</param>
 public sealed record StepTicked(string LoopKey, ClosingStep Step, bool IsDone) : SetEvent(LoopKey);
 
 /// <summary>The visit ended.</summary>
@@ -58,6 +59,9 @@ public sealed record StepTicked(string LoopKey, ClosingStep Step, bool IsDone) :
 /// <param name="Done">Steps in their order.</param>
 /// <param name="Despite">What it was closed over, as it stood then; null for nothing. The core says it, whoever sends what.</param>
 /// <param name="Reason">Why it was closed over that.</param>
+/// <param name="ClosedOn">Day of closing.</param>
+/// <param name="NextCheckOn">Day to look again; null for none.</param>
+/// <param name="Note">Free words; null for none.</param>
 public sealed record VisitClosed(
     string LoopKey,
     DateOnly ClosedOn,

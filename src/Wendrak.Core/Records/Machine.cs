@@ -18,6 +18,8 @@ namespace Wendrak.Core.Records;
 /// <param name="Shafts">What sits on its shafts from side to side, for those that were measured.</param>
 /// <param name="Settings">How its loops are set, for those that were asked about.</param>
 /// <param name="Loads">What drives its drives and what its chains and belts can take, as far as somebody said.</param>
+/// <param name="Name">What people call it.</param>
+/// <param name="Note">Free words; null for none.</param>
 public sealed record Machine(
     long Id,
     int Version,

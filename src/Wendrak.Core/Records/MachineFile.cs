@@ -20,7 +20,7 @@ public sealed record MachineFile(
     public const int MostAims = 5_000;
     public const int MostSetJobs = 10_000;
 
-    public static MachineFile Of(
+    public static MachineFile From(
         Machine machine,
         IReadOnlyList<Setup> setups,
         IReadOnlyList<Aim> aims,

@@ -164,7 +164,7 @@ public static class MachineRules
     public static void Check(Aim aim, Machine machine)
     {
         Drive? drive = machine.Drives.FirstOrDefault(d => d.Key == aim.DriveKey);
-        Guard guard = CheckKept(aim, drive is null ? int.MaxValue : DriveGears.Of(drive).Count);
+        Guard guard = CheckKept(aim, drive is null ? int.MaxValue : DriveGears.List(drive).Count);
         guard.That(
             drive is not null,
             nameof(aim.DriveKey),
@@ -186,26 +186,11 @@ public static class MachineRules
             .Include(new Guard("Target.").Include(AimRules.Check(aim.Target, gears)))
             .Include(AimRules.CheckMemory(aim.Conditions, aim.Wishes, aim.Outcomes));
 
-    public static void Check(StockItem item)
-    {
-        const double mostMoney = 1_000_000;
-        StockWheel wheel = item.Wheel;
-        new Guard("Wheel.")
-            .Named(nameof(wheel.Standard), wheel.Standard)
-            .OneOf(nameof(wheel.Side), wheel.Side)
-            .Between(nameof(wheel.Size), wheel.Size, WheelSize.FewestChainTeeth, WheelSize.LargestDatumMm, "")
-            .That(
-                wheel.Mounting is null || wheel.Mounting.Length <= Guard.LongestName,
-                nameof(wheel.Mounting),
-                "too_long",
-                $"Give {Guard.LongestName} characters or fewer.",
-                Guard.LongestName
-            )
-            .Between(nameof(wheel.Count), wheel.Count, 0, 100_000, "pieces")
-            .BetweenIfGiven(nameof(wheel.Price), wheel.Price, 0, mostMoney, "")
-            .Note("Note", item.Note)
+    public static void Check(StockItem item) =>
+        new Guard()
+            .Include(new Guard("Wheel.").Include(item.Wheel.Check()))
+            .Note(nameof(item.Note), item.Note)
             .ThrowIfAny();
-    }
 
     public static void Check(StockSpacer spacer) =>
         new Guard()

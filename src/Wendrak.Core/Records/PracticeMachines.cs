@@ -62,7 +62,7 @@ public static class PracticeMachines
     {
         Machine machine = draft.Machine;
         Drive drive = machine.Drives[0];
-        LoopLayout layout = StartingLayout.Of(drive, draft.Fitted[0]);
+        LoopLayout layout = StartingLayout.For(drive, draft.Fitted[0]);
         AdjusterKind kind = setting.Adjuster.Kind;
         return draft with
         {
@@ -73,7 +73,7 @@ public static class PracticeMachines
                 [
                     layout with
                     {
-                        Moving = StartingAdjuster.Of(new(drive, draft.Fitted[0], layout, kind)).Moving,
+                        Moving = StartingAdjuster.For(new(drive, draft.Fitted[0], layout, kind)).Moving,
                     },
                 ],
                 Settings = [setting],

@@ -8,7 +8,7 @@ public static class SetVisit
     /// <summary>The visit as it stands after its events.</summary>
     /// <param name="entries">Of one loop, in their order; those that were taken back are left out.</param>
     /// <returns>Null where none begins a visit.</returns>
-    public static SetJob? Of(Job job, IReadOnlyList<JobEntry> entries)
+    public static SetJob? Replay(Job job, IReadOnlyList<JobEntry> entries)
     {
         SetJob? visit = null;
         foreach (JobEntry entry in entries)

@@ -3,6 +3,7 @@ using Wendrak.Core.Quantities;
 
 namespace Wendrak.Core.Records;
 
+/// <summary>What a setup is to its machine.</summary>
 public enum SetupStatus
 {
     /// <summary>On the machine now; every machine has one.</summary>
@@ -23,6 +24,11 @@ public enum SetupStatus
 /// <param name="RoadWheels">Other road wheels than the machine's own; empty when they stay.</param>
 /// <param name="FittedAtKm">Odometer when it went on, km.</param>
 /// <param name="Redo">What must still be done again since it went on or was changed; only as fitted has any.</param>
+/// <param name="MachineId">Of the machine it belongs to.</param>
+/// <param name="Name">What people call it.</param>
+/// <param name="MadeOn">Day it was noted.</param>
+/// <param name="FittedOn">Day it was fitted; null where it never was.</param>
+/// <param name="Note">Free words; null for none.</param>
 public sealed record Setup(
     long Id,
     int Version,

@@ -21,6 +21,9 @@ public sealed record RailInput(
 );
 
 /// <summary>Spacers of one thickness and bore.</summary>
+/// <param name="ThicknessMm">Thickness of one, mm.</param>
+/// <param name="BoreMm">Their bore, mm.</param>
+/// <param name="Count">How many there are.</param>
 public sealed record BoredSpacers(double ThicknessMm, double BoreMm, int Count);
 
 /// <summary>A shaft in the picture.</summary>
@@ -34,6 +37,8 @@ public sealed record RailShaft(ShaftWidths Widths, Point? Centre, SpacerStacksRe
 /// <param name="OffsetMm">Rear against front, positive to the right; null where either is not known.</param>
 /// <param name="AllowedMm">How far the two may stand apart.</param>
 /// <param name="IsInRow">Whether they stand no farther apart than that; null where the offset is not known.</param>
+/// <param name="LoopKey">Key of the loop it is about.</param>
+/// <param name="RearPlaneMm">The same of the rear wheel.</param>
 public sealed record RailLoop(
     string LoopKey,
     LoopPath Path,
@@ -44,6 +49,7 @@ public sealed record RailLoop(
     bool? IsInRow
 );
 
+/// <summary>Loops side by side on their shafts.</summary>
 /// <param name="Shafts">Those of the drive.</param>
 /// <param name="Loops">Those with a layout, in the order of the drive.</param>
 public sealed record RailResult(IReadOnlyList<RailShaft> Shafts, IReadOnlyList<RailLoop> Loops);
@@ -53,7 +59,7 @@ public sealed record RailResult(IReadOnlyList<RailShaft> Shafts, IReadOnlyList<R
 public static class Rail
 {
     /// <exception cref="InvalidInputException">A part of the question is refused, or a layout is impossible.</exception>
-    public static RailResult Of(RailInput input)
+    public static RailResult LayOut(RailInput input)
     {
         DriveRules.Require(input.Drive);
         DriveRules.CheckChoices([.. input.Drive.Stages.OfType<Loop>()], input.Loops).ThrowIfAny();

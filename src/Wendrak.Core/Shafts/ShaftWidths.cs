@@ -9,6 +9,7 @@ namespace Wendrak.Core.Shafts;
 /// <param name="PlaneMm">Middle of its teeth or groove, from the left face of its hub.</param>
 /// <param name="LineMm">Where that middle belongs, from the left shoulder of the shaft: the chain or belt line.</param>
 /// <param name="CanBeTurned">Whether it may be put on the other way round.</param>
+/// <param name="HubWidthMm">Width of its hub, mm.</param>
 public sealed record SprocketOnShaft(
     string LoopKey,
     WheelSide Side,
@@ -24,6 +25,7 @@ public sealed record SprocketOnShaft(
 /// <param name="LengthMm">Usable length, shoulder to shoulder or to the nut.</param>
 /// <param name="DiameterMm">The spacers' bore.</param>
 /// <param name="Sprockets">From left to right.</param>
+/// <param name="DriveKey">Key of the drive it is about.</param>
 public sealed record ShaftWidths(
     string DriveKey,
     string Shaft,

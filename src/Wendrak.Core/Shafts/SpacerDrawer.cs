@@ -55,7 +55,7 @@ internal sealed class SpacerDrawer
         drawer._mostFilled = drawer.MostFilled(hardestFirst);
         drawer.Choose(hardestFirst, 0);
         drawer.ShareOut(hardestFirst);
-        return [.. alone.Select((a, i) => a is null ? null : drawer.Told(i))];
+        return [.. alone.Select((a, i) => a is null ? null : drawer.ResultFor(i))];
     }
 
     private void Choose(int[] order, int at)
@@ -110,18 +110,18 @@ internal sealed class SpacerDrawer
         return _searches > MostSearches ? [] : SpacerStacks.Ways(Question(shaft, Left()));
     }
 
-    private SpacerStacksResult Told(int shaft)
+    private SpacerStacksResult ResultFor(int shaft)
     {
         FilledShaft? own = _chosen[shaft];
         _chosen[shaft] = null;
-        SpacerStacksResult told = Ask(shaft, Left());
+        SpacerStacksResult result = Ask(shaft, Left());
         _chosen[shaft] = own;
-        return told.Missing is { IsMade: false } missing
-            ? told with
+        return result.Missing is { IsMade: false } missing
+            ? result with
             {
                 Missing = missing with { TakenBy = TakerOf(missing.ThicknessMm, shaft) },
             }
-            : told;
+            : result;
     }
 
     /// <summary>Another shaft of that bore that has spacers of a thickness on it.</summary>
@@ -134,7 +134,7 @@ internal sealed class SpacerDrawer
             .FirstOrDefault();
 
     private SpacerStacksResult Ask(int shaft, IReadOnlyList<BoredSpacers> drawer) =>
-        SpacerStacks.Of(Question(shaft, drawer));
+        SpacerStacks.Find(Question(shaft, drawer));
 
     private SpacerStacksInput Question(int shaft, IReadOnlyList<BoredSpacers> drawer)
     {

@@ -5,6 +5,8 @@ using Wendrak.Core.Vocabulary;
 namespace Wendrak.Core.Shafts;
 
 /// <summary>Spacers of one thickness.</summary>
+/// <param name="ThicknessMm">Of one spacer, mm.</param>
+/// <param name="Count">How many there are.</param>
 public sealed record SpacerCount(double ThicknessMm, int Count);
 
 /// <summary>Which stacks stand first.</summary>
@@ -35,15 +37,20 @@ public sealed record SpacerStacksInput(
 /// <summary>Spacers between two hubs, or between a hub and the end of the shaft.</summary>
 /// <param name="WantedMm">Width that would put both sprockets on their lines; negative where they overlap.</param>
 /// <param name="RemainderMm">Wanted less stacked.</param>
+/// <param name="PiecesMm">Thicknesses that are stacked there, mm.</param>
 public sealed record SpacerGap(IReadOnlyList<double> PiecesMm, double WantedMm, double RemainderMm)
 {
     /// <summary>All pieces of the gap together.</summary>
     public double SumMm => PiecesMm.Sum();
 }
 
+/// <summary>A sprocket where the spacers put it.</summary>
 /// <param name="LeftFaceMm">Left face of the hub, from the left shoulder.</param>
 /// <param name="PlaneMm">Middle of the teeth as it comes to stand, from the left shoulder.</param>
 /// <param name="ErrorMm">From its line; positive to the right.</param>
+/// <param name="LoopKey">Key of the loop it is about.</param>
+/// <param name="HubWidthMm">Width of its hub, mm.</param>
+/// <param name="IsTurned">True where its other face is put outwards.</param>
 public sealed record SeatedSprocket(
     string LoopKey,
     WheelSide Side,
@@ -58,6 +65,7 @@ public sealed record SeatedSprocket(
 /// <param name="Gaps">Left of the first sprocket, between them, right of the last.</param>
 /// <param name="LineErrorMm">The largest of the sprockets' errors, without sign.</param>
 /// <param name="FloatMm">What is left free along the shaft.</param>
+/// <param name="Pieces">How many spacers it takes.</param>
 public sealed record FilledShaft(
     IReadOnlyList<SpacerGap> Gaps,
     IReadOnlyList<SeatedSprocket> Sprockets,
@@ -76,13 +84,16 @@ public sealed record FilledShaft(
 /// <summary>The piece whose lack keeps a shaft from being filled.</summary>
 /// <param name="IsMade">True where the drawer knows no such thickness, and it must be made.</param>
 /// <param name="TakenBy">Shaft that takes the last of that thickness; null where none does.</param>
+/// <param name="ThicknessMm">That is missing, mm.</param>
 public sealed record MissingSpacer(double ThicknessMm, bool IsMade, string? TakenBy);
 
+/// <summary>Ways to fill the shafts with spacers.</summary>
 /// <param name="ToleranceMm">As asked, or the default.</param>
 /// <param name="Ways">Best first; at most 8; empty when the stock holds none.</param>
 /// <param name="Nearest">Where there is no way: what comes nearest, so that its remainders tell what is missing.</param>
 /// <param name="IsComplete">False when the stock allows more stacks than were tried.</param>
 /// <param name="Missing">Where there is no way: the one piece more that would make one; null where no single piece does.</param>
+/// <param name="FloatMostMm">How much may stay free along a shaft, mm.</param>
 public sealed record SpacerStacksResult(
     double ToleranceMm,
     double FloatMostMm,
@@ -104,7 +115,7 @@ public static class SpacerStacks
     private const int MostTried = 40;
 
     /// <exception cref="InvalidInputException">A width is not physical, the hubs fill the shaft, or there is no stock.</exception>
-    public static SpacerStacksResult Of(SpacerStacksInput input)
+    public static SpacerStacksResult Find(SpacerStacksInput input)
     {
         Check(input);
         double tolerance = input.ToleranceMm ?? UsualTolerance(input);

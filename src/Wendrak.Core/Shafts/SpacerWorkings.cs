@@ -20,7 +20,7 @@ public static class SpacerWorkings
     private const int MostPieces = 200;
 
     /// <exception cref="InvalidInputException">The shaft is refused, or the pieces are not those of its gaps.</exception>
-    public static IReadOnlyList<Working> Of(SpacerWorkingsInput input)
+    public static IReadOnlyList<Working> Explain(SpacerWorkingsInput input)
     {
         Check(input);
         ShaftWidths shaft = input.Shaft;
@@ -42,38 +42,39 @@ public static class SpacerWorkings
         double pieces = gaps.Take(at + 1).Sum(g => g.Sum());
         double hubs = shaft.Sprockets.Take(at).Sum(s => s.HubWidthMm);
         double plane = isTurned ? sprocket.HubWidthMm - sprocket.PlaneMm : sprocket.PlaneMm;
-        return new(
-            $"Line error of {sprocket.Side.ToString().ToLowerInvariant()} of {sprocket.LoopKey}",
-            "e = Σ pieces + Σ hubs before it + a − l",
-            [
-                new("Σ pieces", "spacers left of it", pieces, "mm"),
-                new("Σ hubs", "hubs left of it", hubs, "mm"),
-                new("a", "hub's left face to the middle of its teeth", plane, "mm"),
-                new("l", "line, from the left shoulder", sprocket.LineMm, "mm"),
-            ],
-            new("e", "right of its line when positive", pieces + hubs + plane - sprocket.LineMm, "mm"),
-            "sum of widths; 0.5 mm for belts and 1 mm for chains: common practice",
-            "Everything pushed to the left shoulder; the float lets the lot move right by as much."
-        );
+        return OffLine.With(pieces, hubs, plane, sprocket.LineMm).Working with
+        {
+            Title = $"Line error of {sprocket.Side.ToString().ToLowerInvariant()} of {sprocket.LoopKey}",
+        };
     }
 
-    private static Working Float(ShaftWidths shaft, IReadOnlyList<IReadOnlyList<double>> gaps)
-    {
-        double hubs = shaft.Sprockets.Sum(s => s.HubWidthMm);
-        double pieces = gaps.Sum(g => g.Sum());
-        return new(
-            "Float along the shaft",
-            "f = S − Σ hubs − Σ pieces",
-            [
-                new("S", "usable length of the shaft", shaft.LengthMm, "mm"),
-                new("Σ hubs", "all hubs", hubs, "mm"),
-                new("Σ pieces", "all spacers", pieces, "mm"),
-            ],
-            new("f", "left free", shaft.LengthMm - hubs - pieces, "mm"),
-            "sum of widths",
-            "Measured widths: paint, burrs and bent washers are not in it."
-        );
-    }
+    private static Working Float(ShaftWidths shaft, IReadOnlyList<IReadOnlyList<double>> gaps) =>
+        LeftFree.With(shaft.LengthMm, shaft.Sprockets.Sum(s => s.HubWidthMm), gaps.Sum(g => g.Sum())).Working;
+
+    private static readonly Formula<Func<double, double, double, double, double>> OffLine = new(
+        "Line error",
+        "e",
+        ("right of its line when positive", "mm"),
+        (pieces, hubs, a, l) => pieces + hubs + a - l,
+        [
+            ("all spacers left of it", "mm"),
+            ("all hubs left of it", "mm"),
+            ("hub's left face to the middle of its teeth", "mm"),
+            ("line, from the left shoulder", "mm"),
+        ],
+        "sum of widths; 0.5 mm for belts and 1 mm for chains: common practice",
+        "Everything pushed to the left shoulder; the float lets the lot move right by as much."
+    );
+
+    private static readonly Formula<Func<double, double, double, double>> LeftFree = new(
+        "Float along the shaft",
+        "f",
+        ("left free", "mm"),
+        (S, hubs, pieces) => S - hubs - pieces,
+        [("usable length of the shaft", "mm"), ("all hubs", "mm"), ("all spacers", "mm")],
+        "sum of widths",
+        "Measured widths: paint, burrs and bent washers are not in it."
+    );
 
     private static void Check(SpacerWorkingsInput input)
     {

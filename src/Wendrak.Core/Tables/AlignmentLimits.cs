@@ -17,5 +17,5 @@ public static class AlignmentLimits
     public static IReadOnlyList<AlignmentLimit> All { get; } = CsvTable.Read<AlignmentLimit>("alignment_limits");
 
     /// <exception cref="InvalidOperationException">The table has no such row.</exception>
-    public static AlignmentLimit Of(string use, string drive) => All.First(l => l.Use == use && l.Drive == drive);
+    public static AlignmentLimit Get(string use, string drive) => All.First(l => l.Use == use && l.Drive == drive);
 }

@@ -8,6 +8,8 @@ internal sealed record HubGearRow
 }
 
 /// <summary>A typical hub gear: wheel turns per sprocket turn in every gear, lowest gear first.</summary>
+/// <param name="Name">What it is called.</param>
+/// <param name="SpeedFactors">Turns of the wheel for one of the rear sprocket, gear by gear.</param>
 public sealed record HubGearPattern(string Name, IReadOnlyList<double> SpeedFactors);
 
 /// <summary>Typical hub gears and crank gearboxes. Source: table <c>hub_gears.csv</c>, all from memory.</summary>

@@ -179,5 +179,5 @@ public static class MachineKinds
         [MachineKind.Other] = Other,
     };
 
-    public static MachineKindRow Of(MachineKind kind) => Rows[kind];
+    public static MachineKindRow Get(MachineKind kind) => Rows[kind];
 }

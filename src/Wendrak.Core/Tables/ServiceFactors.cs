@@ -29,7 +29,7 @@ public static class ServiceFactors
     /// <param name="drivenLoad">How its row begins, e.g. “smooth”.</param>
     /// <param name="driver">How its row begins; every driver where it is empty.</param>
     /// <exception cref="InvalidOperationException">The table has no such row.</exception>
-    public static ServiceFactor Of(string drive, string drivenLoad, string driver = "") =>
+    public static ServiceFactor Get(string drive, string drivenLoad, string driver = "") =>
         All.First(f =>
             f.Drive == drive
             && f.DrivenLoad.StartsWith(drivenLoad, StringComparison.Ordinal)

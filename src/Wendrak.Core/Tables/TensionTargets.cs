@@ -18,6 +18,6 @@ public static class TensionTargets
     public static IReadOnlyList<TensionTarget> All { get; } = CsvTable.Read<TensionTarget>("tension_targets");
 
     /// <exception cref="InvalidOperationException">The table has no such row.</exception>
-    public static TensionTarget Of(string use, string quantity) =>
+    public static TensionTarget Get(string use, string quantity) =>
         All.First(t => t.Use == use && t.Quantity == quantity);
 }

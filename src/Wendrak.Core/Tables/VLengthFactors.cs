@@ -11,8 +11,6 @@ public sealed record VLengthFactor
 /// <summary>A long belt bends less often and carries more than its rating says, a short one less: factor K2.</summary>
 public static class VLengthFactors
 {
-    private const double MmPerInch = 25.4;
-
     public static IReadOnlyList<VLengthFactor> All { get; } = CsvTable.Read<VLengthFactor>("v_length_factors");
 
     /// <summary>K2 of a belt by its datum length, mm; null for sections the table does not know, as narrow ones.</summary>
@@ -22,7 +20,7 @@ public static class VLengthFactors
         if (VSections.Find(section)?.InsideToPitchLengthAddMm is not double beyondInside)
             return null;
         string wrapped = section.EndsWith('X') ? section[..^1] : section;
-        double inside = (datumLengthMm - beyondInside) / MmPerInch;
+        double inside = (datumLengthMm - beyondInside) / Quantities.UnitFactors.MmPerInch;
         return All.LastOrDefault(f => f.Section == wrapped && f.FromInch <= inside)?.Factor;
     }
 }

@@ -10,6 +10,7 @@ namespace Wendrak.Core.Tension;
 /// <param name="Flats">Of a hexagon; null where no nut or screw is turned.</param>
 /// <param name="ClockHours">As the hand of a clock goes; null where no nut or screw is turned.</param>
 /// <param name="Degrees">Of an eccentric; null for anything else.</param>
+/// <param name="Tightens">True where it makes the loop tighter.</param>
 public sealed record AdjusterMove(
     Side? Side,
     double Units,
@@ -27,7 +28,7 @@ public sealed record AdjusterMove(
 
     /// <param name="units">Positive tightens.</param>
     /// <param name="mm">Way of that end.</param>
-    internal static AdjusterMove Of(LoopSetting setting, Side? side, double units, double mm)
+    internal static AdjusterMove From(LoopSetting setting, Side? side, double units, double mm)
     {
         bool isEccentric = setting.Adjuster.IsEccentric;
         bool clockwiseTightens =

@@ -1,3 +1,6 @@
+using Wendrak.Core.Quantities;
+using static Wendrak.Core.Quantities.Maths;
+
 namespace Wendrak.Core.Tension;
 
 /// <summary>Way of the axle for what is done at an adjuster.</summary>
@@ -21,13 +24,26 @@ internal sealed class AdjusterTravel(LoopSetting setting)
     public bool IsWithin(double standing) =>
         !setting.Adjuster.IsEccentric || AngleDeg(standing) is >= 0 and <= TightestDeg;
 
+    private static readonly Formula<Func<double, double, double>> EccentricLeft = new(
+        "What the adjuster has left now",
+        "now",
+        ("left of the eccentric", "mm"),
+        (e, φ) => e * (1 + Math.Cos(Rad(φ))),
+        [("offset of the eccentric", "mm"), ("from its loosest place", "°")],
+        "plane trigonometry",
+        "As long as the eccentric stays seated."
+    );
+
     /// <summary>Way that an eccentric has left, mm; null for anything else.</summary>
-    public double? LeftMm(double standing) =>
+    public Explained? Left(double standing) =>
         setting.Adjuster.IsEccentric
-            ? setting.Adjuster.EccentricOffset * (1 + Cos(Math.Clamp(AngleDeg(standing), 0, TightestDeg)))
+            ? EccentricLeft.With(
+                new(setting.Adjuster.EccentricOffset, IsUsual: setting.Adjuster.EccentricMm is null),
+                Math.Clamp(AngleDeg(standing), 0, TightestDeg)
+            )
             : null;
 
     private double AngleDeg(double standing) => setting.Adjuster.EccentricStart + Degrees * standing;
 
-    private static double Cos(double degrees) => Math.Cos(degrees * Math.PI / 180);
+    private static double Cos(double degrees) => Math.Cos(Rad(degrees));
 }

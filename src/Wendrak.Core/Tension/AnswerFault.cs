@@ -28,7 +28,7 @@ internal sealed record AnswerFault(AnswerFaultKind Kind)
 
     /// <param name="meanMm">Way of the axle's middle.</param>
     /// <param name="tightened">1 where the nut was torqued since, −1 where it was slackened: that moves what it holds.</param>
-    public static AnswerFault? Of(
+    public static AnswerFault? Find(
         double meanMm,
         double skewMm,
         int tightened,
@@ -39,15 +39,15 @@ internal sealed record AnswerFault(AnswerFaultKind Kind)
         TensionWindow? window
     )
     {
-        if (change is { } told)
+        if (change is { } answer)
         {
             double shift = tightened == 0 ? 0 : tension.SigmaOf(0, tightened);
-            double sure = Sure * Math.Sqrt(told.Sigma * told.Sigma + shift * shift);
+            double sure = Sure * Math.Sqrt(answer.Sigma * answer.Sigma + shift * shift);
             double tellable = TellableShare * ((window?.High - window?.Low) ?? 0);
-            bool isSeen = Math.Abs(told.Value) > Math.Max(sure, tellable);
+            bool isSeen = Math.Abs(answer.Value) > Math.Max(sure, tellable);
             if (isSeen && meanMm == 0 && skewMm == 0 && tightened == 0)
                 return new(AnswerFaultKind.ChangedByItself);
-            if (isSeen && meanMm != 0 && told.Value * meanMm < 0)
+            if (isSeen && meanMm != 0 && answer.Value * meanMm < 0)
                 return new(AnswerFaultKind.WrongWay);
         }
         if (gapChangeMm is double moved && Math.Abs(moved) > TellableGapMm)

@@ -19,6 +19,7 @@ public enum ClosedDespite
 /// <summary>A visit as it would be closed.</summary>
 /// <param name="Input">With all rounds of the visit.</param>
 /// <param name="TorqueNm">As it was measured; null where nobody did.</param>
+/// <param name="CautionsConfirmed">Who read the cautions, and when; null where nobody did.</param>
 public sealed record ClosingQuestion(SetInput Input, bool CautionsConfirmed, double? TorqueNm);
 
 /// <summary>What closing would pass over; it may be done, with a reason that stands in the record.</summary>
@@ -26,9 +27,12 @@ public static class ClosingReasons
 {
     /// <returns>In the order of the enumeration; empty where nothing asks for a reason.</returns>
     /// <exception cref="Quantities.InvalidInputException">A part of the question is refused.</exception>
-    public static IReadOnlyList<ClosedDespite> Of(ClosingQuestion asked)
+    public static IReadOnlyList<ClosedDespite> Find(ClosingQuestion question)
     {
-        SetAdvice advice = Quantities.Refusal.Under(nameof(asked.Input), () => SetEvaluation.Of(asked.Input, false));
+        SetAdvice advice = Quantities.Refusal.Under(
+            nameof(question.Input),
+            () => SetEvaluation.Advise(question.Input, false)
+        );
         List<ClosedDespite> despite = [];
         if (advice.Findings.Any(f => f.IsOpen))
             despite.Add(ClosedDespite.OutsideWindow);
@@ -41,9 +45,9 @@ public static class ClosingReasons
                 or NextStep.ReadAgain
         )
             despite.Add(ClosedDespite.AdvisorStopped);
-        if (!asked.CautionsConfirmed)
+        if (!question.CautionsConfirmed)
             despite.Add(ClosedDespite.CautionsNotConfirmed);
-        if (asked.TorqueNm is null)
+        if (question.TorqueNm is null)
             despite.Add(ClosedDespite.NoTorque);
         return despite;
     }

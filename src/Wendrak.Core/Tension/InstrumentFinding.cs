@@ -7,6 +7,9 @@ namespace Wendrak.Core.Tension;
 /// <param name="WindowLooseReading">The loose end of the window as this instrument would read it; null where nothing tells it.</param>
 /// <param name="IsInside">Null where no window is known for this instrument.</param>
 /// <param name="IsSettled">True where it is inside, or an instrument tied to it by a pair read inside later.</param>
+/// <param name="LoosestReading">Read at the loosest place.</param>
+/// <param name="TightestReading">Read at the tightest place.</param>
+/// <param name="WindowTightReading">The tight end in the same way.</param>
 public sealed record InstrumentFinding(
     ReadingMethod Method,
     int Round,
@@ -53,9 +56,9 @@ public sealed record InstrumentFinding(
             method == ReadingMethod.Gauge,
             input.Gauge
         );
-        TensionWindow? window = WindowFinder.Of(input, scale).Window;
-        RoundResult told = RoundResult.Of(index, alone, scale, window, 0);
-        if (told is not { LoosestReading: double loosest, TightestReading: double tightest })
+        TensionWindow? window = WindowFinder.Find(input, scale).Window;
+        RoundResult result = RoundResult.From(index, alone, scale, window, 0);
+        if (result is not { LoosestReading: double loosest, TightestReading: double tightest })
             return null;
         double? force = alone.Readings[^1].ForceN;
         TightnessScale shownIn = scale.In(alone);
@@ -66,7 +69,7 @@ public sealed record InstrumentFinding(
             tightest,
             window is null ? null : shownIn.ToReading(method, window.Low, force),
             window is null ? null : shownIn.ToReading(method, window.High, force),
-            told.Grades is { } grades ? !grades.HasLoose && !grades.HasTight : told.IsInside,
+            result.Grades is { } grades ? !grades.HasLoose && !grades.HasTight : result.IsInside,
             false
         );
     }

@@ -1,3 +1,5 @@
+using Wendrak.Core.Quantities;
+
 namespace Wendrak.Core.Tension;
 
 /// <summary>
@@ -16,6 +18,57 @@ internal sealed class LearnedResponse
     private double _slopeVariance;
     private double _shiftVariance;
     private double _covariance;
+    private Explained _learned;
+
+    private const string Title = "How this machine answers";
+    private const string Source =
+        "statics for the first guess; linear regression with a normal prior (Bishop, Pattern Recognition and Machine Learning, ch. 3)";
+
+    private static readonly Formula<Func<double, double>> Supposed = new(
+        Title,
+        "k",
+        ("supposed", ""),
+        k_0 => k_0,
+        [("expected for each mm of axle", "")],
+        Source,
+        "Nothing was learned yet."
+    );
+
+    private static readonly Formula<Func<double, double, double, double, double>> Update = new(
+        Title,
+        "k",
+        ("learned", ""),
+        (k_before, g, Δ, Δ_expected) => k_before + g * (Δ - Δ_expected),
+        [
+            ("before the newest round", ""),
+            ("how much a surprise counts: less, the more is known", ""),
+            ("change from the round before", ""),
+            ("change that was expected", ""),
+        ],
+        Source,
+        "The nut's share of each change is learned beside it."
+    );
+
+    /// <summary>The slope and how the newest round changed it; in the units of the scale.</summary>
+    public Working Explain(string unit, double expectedSlope)
+    {
+        Working working = _learned.Working;
+        string[] units = [unit + "/mm", "1/mm", unit, unit];
+        return working with
+        {
+            Values = [.. working.Values.Select((v, i) => v with { Unit = units[i] })],
+            Result = working.Result with { Unit = unit + "/mm" },
+            Limits = FormattableString.Invariant(
+                $"{working.Limits} Known to ±{SlopeSigma:0.##} by now (one standard deviation)."
+            ),
+            Beside =
+            [
+                new("k_0", "expected for each mm of axle", expectedSlope, unit + "/mm", true),
+                new("rounds", "that taught something", Rounds, ""),
+                new("nut", "shift when tightened, as learned", Shift, unit),
+            ],
+        };
+    }
 
     public LearnedResponse(double slope, double slopeSigma, double shiftSigma)
     {
@@ -27,6 +80,7 @@ internal sealed class LearnedResponse
     public void Forget()
     {
         (Slope, Shift, Rounds) = (_slope, 0, 0);
+        _learned = Supposed.With(new Given(_slope, IsUsual: true));
         (_slopeVariance, _shiftVariance, _covariance) = (_slopeSigma * _slopeSigma, _shiftSigma * _shiftSigma, 0);
     }
 
@@ -60,7 +114,8 @@ internal sealed class LearnedResponse
             toSlope = _slopeVariance * movedMm + _covariance * tightened;
             variance = toSlope * movedMm + toShift * tightened + sigma * sigma;
         }
-        Slope += toSlope / variance * missed;
+        _learned = Update.With(Slope, toSlope / variance, change, expected);
+        Slope = _learned.Value;
         Shift += toShift / variance * missed;
         _slopeVariance = Math.Max(0, _slopeVariance - toSlope * toSlope / variance);
         _shiftVariance = Math.Max(0, _shiftVariance - toShift * toShift / variance);

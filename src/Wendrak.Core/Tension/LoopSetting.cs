@@ -30,6 +30,10 @@ public enum RearSuspension
 /// <param name="Arm">A sprung arm as it was measured; null for any other adjuster.</param>
 /// <param name="Suspension">How the driven axle is carried; null where nobody said. An arm that was laid out says it.</param>
 /// <param name="TrackingEnd">End that the people of this machine turn for tracking; null where nobody said.</param>
+/// <param name="LoopKey">Key of the loop it is about.</param>
+/// <param name="GapHighMm">Largest gap that is fine.</param>
+/// <param name="MakerLow">Loose end of the maker’s window, in that method’s unit.</param>
+/// <param name="MakerHigh">Tight end of it.</param>
 public sealed record LoopSetting(
     string LoopKey,
     Adjuster Adjuster,
@@ -54,7 +58,10 @@ public sealed record LoopSetting(
     private const double UsualGapLowMm = 0.5; // the belt stays off the flange: common practice
     private const double UsualGapHighMm = 2;
 
+    /// <summary>Least gap between belt and flange, mm: as given, or the usual.</summary>
     public double GapLow => GapLowMm ?? UsualGapLowMm;
+
+    /// <summary>Largest gap, mm: as given, or the usual.</summary>
     public double GapHigh => GapHighMm ?? Math.Max(UsualGapHighMm, GapLow);
 
     /// <param name="layout">Of the loop; null where it was not laid out.</param>

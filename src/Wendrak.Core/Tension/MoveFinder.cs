@@ -1,3 +1,4 @@
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
@@ -23,7 +24,7 @@ internal sealed class MoveFinder(
     public bool WantsGap => goal != SetGoal.TensionOnly && setting.GapSide is not null;
 
     /// <summary>Left of an eccentric by its angle; null for anything else.</summary>
-    public double? EccentricLeftMm => _travel.LeftMm(_standing);
+    public Explained? EccentricLeft => _travel.Left(_standing);
 
     /// <summary>Counts what was turned at the left or only adjuster.</summary>
     public void Stand(double leftUnits) => _standing += leftUnits;
@@ -125,7 +126,7 @@ internal sealed class MoveFinder(
             if (mean > 0 && high + change + caution * sigma > window.High)
                 return double.PositiveInfinity;
             double half = Math.Max((window.High - window.Low) / 2, 1e-9);
-            double off = (low + change - window.AimOfLoosest(scale, high - low, setting.Bias)) / half;
+            double off = (low + change - window.AimOfLoosest(scale, high - low, setting.Bias).Value) / half;
             cost += off * off;
         }
         if (WantsGap && last.GapMm is double at)

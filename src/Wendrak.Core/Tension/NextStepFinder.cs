@@ -1,3 +1,5 @@
+using Wendrak.Core.Quantities;
+
 namespace Wendrak.Core.Tension;
 
 /// <summary>Says which adjuster to turn, which way and how far, and when to stop.</summary>
@@ -32,8 +34,8 @@ internal sealed class NextStepFinder
     /// <summary>Left on the adjuster as it was measured, less what was turned since; null where nobody looked.</summary>
     public double? WayLeftMm { get; private set; }
 
-    /// <summary>Left of an eccentric by its angle; null for anything else.</summary>
-    public double? EccentricLeftMm => _moves.EccentricLeftMm;
+    /// <inheritdoc cref="MoveFinder.EccentricLeft"/>
+    public Explained? EccentricLeft => _moves.EccentricLeft;
 
     public NextStepFinder(
         LoopSetting setting,
@@ -57,7 +59,7 @@ internal sealed class NextStepFinder
 
     private double? FirstTightness() =>
         _rounds
-            .SelectMany(round => round.Readings.Select(_scale.In(round).Of))
+            .SelectMany(round => round.Readings.Select(_scale.In(round).Read))
             .FirstOrDefault(t => t is not null)
             ?.Value;
 
@@ -79,9 +81,9 @@ internal sealed class NextStepFinder
         int tightened = Torqued(after) - Torqued(before);
         Tightness? change = Change(before, after);
         double? gapChange = after.GapMm - before.GapMm;
-        _fault = AnswerFault.Of(mean, skew, tightened, change, gapChange, Tension, Gap, _window);
-        if (change is { } told)
-            Tension.Learn(mean, tightened, told.Value, told.Sigma);
+        _fault = AnswerFault.Find(mean, skew, tightened, change, gapChange, Tension, Gap, _window);
+        if (change is { } answer)
+            Tension.Learn(mean, tightened, answer.Value, answer.Sigma);
         if (gapChange is double gap)
             Gap.Learn(skew, tightened, gap, Math.Sqrt(2) * GapSigmaMm);
     }
@@ -95,11 +97,11 @@ internal sealed class NextStepFinder
 
     private Tightness? MeanOf(SetRound round)
     {
-        Tightness[] told = [.. round.Readings.Select(_scale.In(round).Of).OfType<Tightness>()];
-        if (told.Length == 0)
+        Tightness[] answer = [.. round.Readings.Select(_scale.In(round).Read).OfType<Tightness>()];
+        if (answer.Length == 0)
             return null;
-        double sigma = Math.Sqrt(told.Sum(t => t.Sigma * t.Sigma)) / told.Length;
-        return new(told.Average(t => t.Value), sigma);
+        double sigma = Math.Sqrt(answer.Sum(t => t.Sigma * t.Sigma)) / answer.Length;
+        return new(answer.Average(t => t.Value), sigma);
     }
 
     /// <summary>What comes next after the last round.</summary>
@@ -192,7 +194,7 @@ internal sealed class NextStepFinder
     private bool IsAtItsEnd(RoundResult last) =>
         _moves.WantsTension
         && _window is not null
-        && (WayLeftMm ?? EccentricLeftMm) is double way
+        && (WayLeftMm ?? EccentricLeft?.Value) is double way
         && last is { Loosest: double low, Tightest: double high }
         && Math.Max(_window.LoosestAllowed(_scale) - low, _window.Low - high) > way * Tension.Slope;
 

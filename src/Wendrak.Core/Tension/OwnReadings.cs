@@ -5,6 +5,10 @@ namespace Wendrak.Core.Tension;
 /// <summary>How one belt lost tension: as it was set, and twice after that.</summary>
 /// <param name="InHz">Frequencies of one and the same span, which go with the root of tension; else newtons.</param>
 /// <param name="FirstHours">Since it was fitted.</param>
+/// <param name="AsSet">Read as it was set.</param>
+/// <param name="First">First reading after that.</param>
+/// <param name="SecondHours">Since it was fitted, of the second.</param>
+/// <param name="Second">Second reading.</param>
 public sealed record OwnReadings(
     bool InHz,
     double AsSet,

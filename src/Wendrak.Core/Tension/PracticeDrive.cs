@@ -9,6 +9,7 @@ namespace Wendrak.Core.Tension;
 /// <param name="Lock">Of the nut, now.</param>
 public sealed record PracticeInput(int Seed, SetInput Loop, LockState Lock);
 
+/// <summary>What the simulated drive reads.</summary>
 /// <param name="Readings">At four positions of the wheel, as a person would read them.</param>
 /// <param name="GapMm">Null where none is read.</param>
 public sealed record PracticeReading(IReadOnlyList<Reading> Readings, double? GapMm);
@@ -42,12 +43,12 @@ public static class PracticeDrive
             nameof(input.Loop),
             () =>
             {
-                SpanFacts facts = SpanFinder.Of(loop);
+                SpanFacts facts = SpanFinder.Find(loop);
                 return (facts, new TightnessScale(loop.Loop.Medium == DriveElement.Chain, facts));
             }
         );
         TensionWindow window =
-            WindowFinder.Of(loop, scale).Window
+            WindowFinder.Find(loop, scale).Window
             ?? throw new InvalidInputException(
                 "Loop.Setting.MakerLow",
                 "missing",
@@ -176,8 +177,8 @@ public static class PracticeDrive
                 return new(ReadingMethod.FreePlay, Math.Round(Math.Max(0, play), 0), position);
             }
             double hz = _scale.ToReading(ReadingMethod.Pluck, Math.Max(tightness, 1))!.Value;
-            double heard = hz * (1 + noise.Normal(0.005));
-            return new(ReadingMethod.Pluck, Math.Round(Math.Max(SpanVibration.LeastHz, heard), 1), position);
+            double readHz = hz * (1 + noise.Normal(0.005));
+            return new(ReadingMethod.Pluck, Math.Round(Math.Max(SpanVibration.LeastHz, readHz), 1), position);
         }
     }
 }

@@ -19,13 +19,13 @@ public static class PracticeRuns
     private const int NearSteps = 8; // of a hand, either way: what a person would still try
 
     /// <exception cref="InvalidInputException">The loop has no window, or is refused.</exception>
-    public static PracticeRun Of(int seed, SetInput loop, PracticeInstrument instrument = PracticeInstrument.Usual)
+    public static PracticeRun Run(int seed, SetInput loop, PracticeInstrument instrument = PracticeInstrument.Usual)
     {
-        SpanFacts span = SpanFinder.Of(loop);
+        SpanFacts span = SpanFinder.Find(loop);
         bool isChain = loop.Loop.Medium == DriveElement.Chain;
         TightnessScale scale = new(isChain, span, instrument == PracticeInstrument.Gauge);
         TensionWindow window =
-            WindowFinder.Of(loop, scale).Window
+            WindowFinder.Find(loop, scale).Window
             ?? throw new InvalidInputException("Loop.Setting.MakerLow", "missing", "Give a window to set by.");
         Bench bench = new(new(seed, loop.Setting, scale, window, instrument), loop, window, scale);
         List<SetRound> rounds = [bench.Read([], 0, 0, LockState.Nipped)];
@@ -33,8 +33,8 @@ public static class PracticeRuns
         bool wasOver = bench.OverByUnits(rounds) > 0;
         for (int turned = 0; ; )
         {
-            SetAdvice advice = SetEvaluation.Of(loop with { Rounds = rounds });
-            (double left, double right)? told = advice.Next switch
+            SetAdvice advice = SetEvaluation.Advise(loop with { Rounds = rounds });
+            (double left, double right)? advised = advice.Next switch
             {
                 NextStep.Turn => (UnitsOf(advice, isRight: false), UnitsOf(advice, isRight: true)),
                 NextStep.TightenAndRead => (0, 0),
@@ -48,7 +48,7 @@ public static class PracticeRuns
                 continue;
             }
             bool isRight = bench.Stands(rounds, 0, 0, Reading);
-            if (told is not { } move || rounds.Count > MostRounds)
+            if (advised is not { } move || rounds.Count > MostRounds)
                 return new(
                     advice.Next,
                     turned,

@@ -36,12 +36,15 @@ public enum LockState
 /// <summary>One value at one position of the wheel.</summary>
 /// <param name="Position">Counted from 0 in equal steps of the wheel, from the mark or valve up.</param>
 /// <param name="ForceN">Of a push; null for other methods.</param>
+/// <param name="Value">In the unit of the method.</param>
 public sealed record Reading(ReadingMethod Method, double Value, int Position = 0, double? ForceN = null);
 
 /// <summary>Two readings of the same state: by a gauge or a hand, and by a method that knows newtons, Hz or mm.</summary>
 /// <param name="Own"><see cref="ReadingMethod.Gauge"/>, or <see cref="ReadingMethod.Feel"/> of one person.</param>
 /// <param name="OwnValue">In the scale of the gauge or hand.</param>
 /// <param name="Who">Whose hand it is: another person's feel is not tied by it; null for anybody's.</param>
+/// <param name="KnownValue">What it read of the same state.</param>
+/// <param name="KnownForceN">Of a push, where that is the other method, N.</param>
 public sealed record CalibrationPair(
     ReadingMethod Own,
     double OwnValue,

@@ -4,6 +4,8 @@ namespace Wendrak.Core.Tension;
 /// <param name="WouldBe">Tightness it would tell, in the scale of the loop; null where it can't be one at all.</param>
 /// <param name="MostMm">Largest push or play that the span allows; null for other doubts.</param>
 /// <param name="Meant">Method by which the same number would be a likely one; null where there is none.</param>
+/// <param name="Position">Place on the wheel, counted from 0.</param>
+/// <param name="Value">As it was put in.</param>
 public sealed record ReadingDoubt(
     int Position,
     ReadingMethod Method,
@@ -20,7 +22,7 @@ public sealed record ReadingDoubt(
     private const double LikelyTo = 2.5;
 
     /// <summary>Readings far from anything such a drive can have. Bounds: judgement, from memory.</summary>
-    internal static IEnumerable<ReadingDoubt> Of(SetRound round, TightnessScale scale, TensionWindow? window)
+    internal static IEnumerable<ReadingDoubt> Find(SetRound round, TightnessScale scale, TensionWindow? window)
     {
         foreach (Reading reading in round.Readings.Where(scale.IsBeyond))
             yield return new(
@@ -35,12 +37,12 @@ public sealed record ReadingDoubt(
         if (window is null || scale.Unit == TightnessUnit.LoopMm)
             yield break;
         foreach (Reading reading in round.Readings)
-            if (scale.Of(reading) is { } told && !Within(told.Value, window, FarBelow, FarAbove))
+            if (scale.Read(reading) is { } tightness && !Within(tightness.Value, window, FarBelow, FarAbove))
                 yield return new(
                     reading.Position,
                     reading.Method,
                     reading.Value,
-                    told.Value,
+                    tightness.Value,
                     Other(reading, scale, window)
                 );
     }
@@ -49,7 +51,7 @@ public sealed record ReadingDoubt(
     {
         if (reading.Method == ReadingMethod.Pluck || reading.Value is < SpanVibration.LeastHz or > SpanVibration.MostHz)
             return null;
-        Tightness? plucked = scale.Of(reading with { Method = ReadingMethod.Pluck });
+        Tightness? plucked = scale.Read(reading with { Method = ReadingMethod.Pluck });
         return plucked is not null && Within(plucked.Value, window, LikelyFrom, LikelyTo) ? ReadingMethod.Pluck : null;
     }
 

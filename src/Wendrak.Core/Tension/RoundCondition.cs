@@ -20,7 +20,7 @@ internal static class RoundConditions
     private const double OtherWarmthC = 10;
     private const double OtherLoadKg = 5;
 
-    public static IEnumerable<RoundCondition> Of(IReadOnlyList<SetRound> rounds, int turnsToRoll)
+    public static IEnumerable<RoundCondition> Find(IReadOnlyList<SetRound> rounds, int turnsToRoll)
     {
         if (rounds is not [.., { } last])
             yield break;

@@ -24,7 +24,7 @@ public static class RoundTheWheel
     internal const int FewestForHarmonic = 4;
 
     /// <exception cref="InvalidInputException">None, too many, or one that is no number.</exception>
-    public static RoundTheWheelResult Of(IReadOnlyList<double> readings)
+    public static RoundTheWheelResult Analyze(IReadOnlyList<double> readings)
     {
         Guard guard = new Guard().Count(nameof(readings), readings.Count, 1, MostPositions, "readings");
         for (int i = 0; i < readings.Count; i++)

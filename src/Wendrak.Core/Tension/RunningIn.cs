@@ -1,4 +1,5 @@
 using Wendrak.Core.Quantities;
+using static Wendrak.Core.Quantities.Maths;
 
 namespace Wendrak.Core.Tension;
 
@@ -14,7 +15,7 @@ public enum CordKind
 
 /// <summary>A belt that was fitted some time ago, and the day it is needed.</summary>
 /// <param name="Hours">Run since it was fitted, or lying under tension.</param>
-/// <param name="UntilHours">From now to when it must be right.</param>
+/// <param name="UntilHours">From now to when it must be right; null for a week.</param>
 /// <param name="WantedN">Tension wanted then, the span's; null where nothing tells it in newtons: then shares are told.</param>
 /// <param name="NowN">As it was last read; null where it was not.</param>
 /// <param name="MostN">The tight end of its window; null without one.</param>
@@ -23,7 +24,7 @@ public enum CordKind
 public sealed record RunningInInput(
     CordKind Cord,
     double Hours,
-    double UntilHours,
+    double? UntilHours = null,
     double? WantedN = null,
     double? NowN = null,
     double? MostN = null,
@@ -32,8 +33,11 @@ public sealed record RunningInInput(
 );
 
 /// <param name="Fraction">Part of what was set that was left.</param>
+/// <param name="Hours">Since it was fitted.</param>
 public sealed record FractionLeft(double Hours, double Fraction);
 
+/// <summary>How a belt loses tension until a day.</summary>
+/// <param name="UntilHours">What was counted from now to when it must be right.</param>
 /// <param name="OverPercent">How much more than wanted must be set now so that the wanted tension is there on the day.</param>
 /// <param name="SetNowN">The same in newtons; null where nothing tells what is wanted.</param>
 /// <param name="LeftPercent">What is left on the day of what is there now.</param>
@@ -47,6 +51,7 @@ public sealed record FractionLeft(double Hours, double Fraction);
 /// <param name="LevelFromHours">From here on it loses less than a hundredth a day: to fit it earlier is better than to set it high.</param>
 /// <param name="Curve">Part that is left over the hours since fitting.</param>
 public sealed record RunningInResult(
+    double UntilHours,
     double OverPercent,
     double? SetNowN,
     double LeftPercent,
@@ -65,6 +70,7 @@ public sealed record RunningInResult(
 /// <summary>How a new belt runs in, and what to set today for the day it is needed.</summary>
 public static class RunningIn
 {
+    private const double WeekHours = 7 * 24;
     private const double LookAgainAt = 0.9;
     private const double LevelADay = 0.01;
     internal const double MostHours = 24 * 365 * 10;
@@ -74,29 +80,38 @@ public static class RunningIn
     private const double FlattestExponent = 0.05;
 
     /// <exception cref="InvalidInputException">A value is not physical, or the two readings do not fall.</exception>
-    public static RunningInResult Of(RunningInInput input)
+    public static RunningInResult Predict(RunningInInput input)
     {
         new Guard()
             .OneOf(nameof(input.Cord), input.Cord)
             .Between(nameof(input.Hours), input.Hours, 0, MostHours, "h")
-            .Between(nameof(input.UntilHours), input.UntilHours, 0, MostHours, "h")
+            .BetweenIfGiven(nameof(input.UntilHours), input.UntilHours, 0, MostHours, "h")
             .BetweenIfGiven(nameof(input.WantedN), input.WantedN, 1, 1e6, "N")
             .BetweenIfGiven(nameof(input.NowN), input.NowN, 0, 1e6, "N")
             .BetweenIfGiven(nameof(input.MostN), input.MostN, 1, 1e6, "N")
             .BetweenIfGiven(nameof(input.MostShaftLoadN), input.MostShaftLoadN, 1, 1e6, "N")
             .ThrowIfAny();
+        double until = input.UntilHours ?? WeekHours;
         Relaxation usual = input.Cord == CordKind.Rubber ? Relaxation.Rubber : Relaxation.StiffCord;
         Relaxation curve = input.Own is null ? usual : Own(input.Own, usual.Floor);
-        double left = curve.LeftAfter(input.Hours, input.UntilHours);
-        double? set = input.WantedN / left;
+        bool isUsual = input.Own is null;
+        Explained byNow = curve.Explain(input.Hours, isUsual);
+        Explained onTheDay = curve.Explain(input.Hours + until, isUsual);
+        (double now, double then) = (byNow.Value, onTheDay.Value);
+        Explained left = Left.With(now, then);
+        Explained over = Over.With(now, then);
+        Explained? expected = input.NowN is double read ? LeftOnTheDay.With(read, now, then) : null;
+        Explained? toSet = input.WantedN is double wanted ? SetNow.With(wanted, now, then) : null;
+        double? set = toSet?.Value;
         double? most = Least(input.MostN, input.MostShaftLoadN / 2);
         bool isPast = set > most;
-        double end = Math.Max(168, input.Hours + input.UntilHours);
+        double end = Math.Max(WeekHours, input.Hours + until);
         return new(
-            (1 / left - 1) * 100,
+            until,
+            over.Value,
             set,
-            left * 100,
-            input.NowN * left,
+            left.Value,
+            expected?.Value,
             set > input.MostN,
             2 * set > input.MostShaftLoadN,
             most,
@@ -113,48 +128,66 @@ public static class RunningIn
                     .Select(i => end * i * i / (Points * Points))
                     .Select(h => new FractionLeft(h, curve.FractionAfter(h))),
             ],
-            [.. LeftAsRead(input, input.NowN * left, left), SetNow(input, curve, set ?? 1 / left)]
+            [
+                .. new[] { expected, toSet }.OfType<Explained>().Select(e => e.Working),
+                over.Working,
+                left.Working,
+                byNow.Working with
+                {
+                    Title = "Part that is left by now",
+                },
+                onTheDay.Working with
+                {
+                    Title = "Part that is left of what was set, on the day",
+                },
+            ]
         );
     }
 
     private static double? Least(double? one, double? other) =>
         one is double a && other is double b ? Math.Min(a, b) : one ?? other;
 
-    private static Working SetNow(RunningInInput input, Relaxation curve, double set)
-    {
-        string unit = input.WantedN is null ? "" : "N";
-        return new(
-            "What to set now",
-            "T_now = T·f(t)/f(t + d), f = r + (1 − r)·exp(−(t/τ)^β)",
-            [
-                new("T", "wanted on the day", input.WantedN ?? 1, unit),
-                new("t", "since it was fitted", input.Hours, "h"),
-                new("d", "until the day", input.UntilHours, "h"),
-                new("r", "what it levels off at", curve.Floor, "", input.Own is null),
-                new("τ", "time", curve.TauHours, "h", input.Own is null),
-                new("β", "exponent", curve.Exponent, "", input.Own is null),
-            ],
-            new("T_now", "to set", set, unit),
-            "engineering fit through what the trade says of rubber belts: a fifth lost in hours, half in a week (common practice)",
-            "Two readings of this belt make it its own curve. Never above what the window and the bearing allow."
-        );
-    }
+    private const string Curve = "the belt's curve: an engineering fit (common practice), or its own two readings";
 
-    private static IEnumerable<Working> LeftAsRead(RunningInInput input, double? expected, double left)
-    {
-        if (input.NowN is double now && expected is double onTheDay)
-            yield return new(
-                "What is left on the day",
-                "T_day = T_read·f(t + d)/f(t)",
-                [
-                    new("T_read", "loosest place, as read", now, "N"),
-                    new("f(t + d)/f(t)", "part that is left by then", left, ""),
-                ],
-                new("T_day", "on the day", onTheDay, "N"),
-                "the same curve as below",
-                "Left as it was read."
-            );
-    }
+    private static readonly Formula<Func<double, double, double, double>> SetNow = new(
+        "What to set now",
+        "T_now",
+        ("to set", "N"),
+        (T, f_now, f_day) => T * f_now / f_day,
+        [("wanted on the day", "N"), ("part that is left by now", ""), ("part that is left on the day", "")],
+        Curve,
+        "Never above what the window and the bearing allow."
+    );
+
+    private static readonly Formula<Func<double, double, double, double>> LeftOnTheDay = new(
+        "What is left on the day",
+        "T_day",
+        ("on the day", "N"),
+        (T_read, f_now, f_day) => T_read * f_day / f_now,
+        [("loosest place, as read", "N"), ("part that is left by now", ""), ("part that is left on the day", "")],
+        Curve,
+        "Left as it was read."
+    );
+
+    private static readonly Formula<Func<double, double, double>> Over = new(
+        "How much more than wanted",
+        "over",
+        ("to set now", "%"),
+        (f_now, f_day) => Percent(f_now / f_day - 1),
+        [("part that is left by now", ""), ("part that is left on the day", "")],
+        Curve,
+        "Never above what the window and the bearing allow."
+    );
+
+    private static readonly Formula<Func<double, double, double>> Left = new(
+        "Part that is left on the day",
+        "left",
+        ("of what is there now", "%"),
+        (f_now, f_day) => Percent(f_day / f_now),
+        [("part that is left by now", ""), ("part that is left on the day", "")],
+        Curve,
+        "Left as it is."
+    );
 
     /// <summary>Two readings can't tell three figures: what it levels off at stays the usual one, as long as it lies below both.</summary>
     private static Relaxation Own(OwnReadings readings, double usualFloor)

@@ -65,6 +65,7 @@ public enum SetGoal
     TrackingOnly,
 }
 
+/// <summary>What to do next, and why.</summary>
 /// <param name="Setting">As it was counted with, its defaults filled in.</param>
 /// <param name="EccentricByFitMm">How far an eccentric is off its middle where it was laid out; null elsewhere.</param>
 /// <param name="IsByIdler">Whether an idler tensions it, on an arm or on its slide.</param>
@@ -76,13 +77,14 @@ public enum SetGoal
 /// <param name="WindowLooseReading">The loose end of the window; null where no method tells it.</param>
 /// <param name="Expected">Where its span is expected to sound, loose or tight as it may be found; null without a window in Hz.</param>
 /// <param name="Moves">For both adjusters together; empty when nothing is to be turned.</param>
+/// <param name="ExactMoveMm">Way of the axle to the aim, before it is made what a hand can; positive tightens; null where tension is not to be set or nothing tells it.</param>
 /// <param name="TurnsToRoll">Of the wheel before the next reading.</param>
 /// <param name="ExpectedLoosestReading">After the move, in the method of the last round.</param>
 /// <param name="Reserve">What the adjuster has left, now and after the move; null where nothing tells it.</param>
 /// <param name="IsOffStand">True when the last round was read on the wheels, while the window is for the stand.</param>
 /// <param name="LoosenFirst">True when something is to be turned and the nut was tight at the last reading.</param>
-/// <param name="IsTensionTold">True when the last round was read for tension and is inside: only then it may be called tight enough.</param>
-/// <param name="IsTrackTold">True when its gap was read and is inside: only then it may be called straight.</param>
+/// <param name="IsTensionInside">True when the last round was read for tension and is inside: only then it may be called tight enough.</param>
+/// <param name="IsTrackInside">True when its gap was read and is inside: only then it may be called straight.</param>
 /// <param name="OverReading">How far the tightest place is past the window, in the method of the last round; null where it is not.</param>
 /// <param name="StifferBy">How many times as much it answers as was supposed, where that is worth saying; null elsewhere.</param>
 /// <param name="Runs">T1/T2 at the loosest place as read, where friction drives; null elsewhere.</param>
@@ -97,6 +99,12 @@ public enum SetGoal
 /// <param name="IsPartial">True when the last round was read at fewer than four places: its tight place may be elsewhere.</param>
 /// <param name="Conditions">What makes the last round hard to compare with the one before it.</param>
 /// <param name="LearnedRounds">Rounds that taught how this machine answers.</param>
+/// <param name="ResponsePerMm">How stiff it is: what each mm of axle adds, in the unit of the scale, as learned by now.</param>
+/// <param name="ResponseSigma">One standard deviation of that.</param>
+/// <param name="WindowTightReading">The tight end in the same way.</param>
+/// <param name="ExpectedTightestReading">The same at the tightest place.</param>
+/// <param name="ExpectedGapMm">Gap between belt and flange after the move, mm; null where it is not read.</param>
+/// <param name="Suspects">Where to look when it does not answer as it can, likeliest first.</param>
 public sealed record SetAdvice(
     NextStep Next,
     LoopSetting Setting,
@@ -112,6 +120,7 @@ public sealed record SetAdvice(
     ExpectedHz? Expected,
     IReadOnlyList<RoundResult> Rounds,
     IReadOnlyList<AdjusterMove> Moves,
+    double? ExactMoveMm,
     int TurnsToRoll,
     double? ExpectedLoosestReading,
     double? ExpectedTightestReading,
@@ -119,8 +128,8 @@ public sealed record SetAdvice(
     SetReserve? Reserve,
     bool IsOffStand,
     bool LoosenFirst,
-    bool IsTensionTold,
-    bool IsTrackTold,
+    bool IsTensionInside,
+    bool IsTrackInside,
     double? OverReading,
     double? StifferBy,
     FrictionRuns? Runs,
@@ -132,6 +141,8 @@ public sealed record SetAdvice(
     double NutShift,
     double? NutShiftReading,
     int LearnedRounds,
+    double ResponsePerMm,
+    double ResponseSigma,
     IReadOnlyList<string> Suspects,
     IReadOnlyList<ReadingDoubt> Doubts,
     bool IsPartial,

@@ -14,20 +14,20 @@ public static class SetEvaluation
 
     /// <exception cref="InvalidInputException">A part of the question is refused.</exception>
     /// <param name="explains">Whether the workings are told, too.</param>
-    public static SetAdvice Of(SetInput input, bool explains = true)
+    public static SetAdvice Advise(SetInput input, bool explains = true)
     {
         Check(input);
-        LoopSetting asked = input.Setting;
+        LoopSetting typed = input.Setting;
         input = input.OnLayout();
-        SpanFacts span = SpanFinder.Of(input);
+        SpanFacts span = SpanFinder.Find(input);
         CheckAgainst(input, span);
         bool usesGauge = input.Rounds.SelectMany(r => r.Readings).LastOrDefault()?.Method == ReadingMethod.Gauge;
         TightnessScale scale = new(input.Loop.Medium == DriveElement.Chain, span, usesGauge, input.Gauge);
-        (TensionWindow? window, bool needsSuspension) = WindowFinder.Of(input, scale);
+        (TensionWindow? window, bool needsSuspension) = WindowFinder.Find(input, scale);
         NextStepFinder advisor = new(input.Setting, scale, window, input.Goal, input.Rounds);
         // A spring gives way to a wheel that runs out: what goes round then tells nothing of how far.
         double runOutPer = input.Setting.Adjuster.Kind == AdjusterKind.SprungArm ? 0 : advisor.Tension.Slope;
-        RoundResult[] rounds = [.. input.Rounds.Select((r, i) => RoundResult.Of(i, r, scale, window, runOutPer))];
+        RoundResult[] rounds = [.. input.Rounds.Select((r, i) => RoundResult.From(i, r, scale, window, runOutPer))];
         RoundResult? last = rounds.LastOrDefault();
         (NextStep next, double left, double right) = advisor.Next(last);
         if (next == NextStep.GiveWindow && needsSuspension)
@@ -45,26 +45,29 @@ public static class SetEvaluation
         ReadingMethod windowMethod = window is not null && Shown(window.Low) is null ? natural : method;
         double? AsWindow(double? tightness) => tightness is double t ? shownIn.ToReading(windowMethod, t, force) : null;
         AdjusterMove[] moves = [.. MovesOf(input.Setting, left, right, mean)];
-        SetReserve? reserve = SetReserve.Of(input, advisor, (last?.Loosest + last?.Tightest) / 2, mean);
+        double? aim = window?.AimOfLoosest(scale, last?.Spread ?? 0, input.Setting.Bias).Value;
+        Explained? exact = ExactMove.Compute(input, aim, last, advisor.Tension);
+        SetReserve? reserve = SetReserve.Compute(input, advisor, (last?.Loosest + last?.Tightest) / 2, mean);
         double change = advisor.Tension.Predict(mean, 0);
         FrictionRuns? runs = RunsAt(input, scale, last?.Loosest);
         double perStep =
             advisor.Tension.Slope * advisor.Moved(input.Setting.Adjuster.Step, input.Setting.Adjuster.Step).MeanMm;
         return new(
             next,
-            asked,
-            asked.Adjuster.EccentricMm is null ? input.Setting.Adjuster.EccentricMm : null,
-            asked.Adjuster.Kind == AdjusterKind.SprungArm || input.Layout?.MovesIdler == true,
+            typed,
+            typed.Adjuster.EccentricMm is null ? input.Setting.Adjuster.EccentricMm : null,
+            typed.Adjuster.Kind == AdjusterKind.SprungArm || input.Layout?.MovesIdler == true,
             scale.Unit,
             span,
             window,
-            window?.AimOfLoosest(scale, last?.Spread ?? 0, input.Setting.Bias),
+            aim,
             windowMethod,
             AsWindow(window?.Low),
             AsWindow(window?.High),
             ExpectedOf(scale, window),
             rounds,
             moves,
+            exact?.Value,
             TurnsToRoll,
             Shown(last?.Loosest + change),
             Shown(last?.Tightest + change),
@@ -73,15 +76,15 @@ public static class SetEvaluation
             input is { Layout.SwingArm: not null, Rounds: [.., { OnStand: false }] }
                 && input.Loop.Medium == DriveElement.Chain,
             next == NextStep.Turn && input.Rounds is [.., { Lock: LockState.Torqued }],
-            IsTold(input, window, last, SetGoal.TensionOnly),
-            IsTold(input, window, last, SetGoal.TrackingOnly),
+            IsInside(input, window, last, SetGoal.TensionOnly),
+            IsInside(input, window, last, SetGoal.TrackingOnly),
             OverReading(last, window, Shown),
             advisor.Tension.Rounds > 0 && advisor.Tension.Slope > StifferFrom * advisor.ExpectedSlope
                 ? advisor.Tension.Slope / advisor.ExpectedSlope
                 : null,
             runs,
             InstrumentFinding.AllOf(input, span),
-            SetManual.Of(input.Kind, input.Drive.Input.Kind, input.Loop.Medium, input.Setting.Adjuster.Kind),
+            SetManual.For(input.Kind, input.Drive.Input.Kind, input.Loop.Medium, input.Setting.Adjuster.Kind),
             WalksTo(input.Setting, last?.GapMm),
             Shown(last?.Loosest + perStep) - Shown(last?.Loosest),
             input.Setting.GapSide is null
@@ -90,14 +93,16 @@ public static class SetEvaluation
             advisor.Tension.Shift,
             advisor.Tension.Shift == 0 ? null : Shown(last?.Loosest + advisor.Tension.Shift) - Shown(last?.Loosest),
             advisor.Tension.Rounds,
+            advisor.Tension.Slope,
+            advisor.Tension.SlopeSigma,
             [.. Suspects(next, last, input)],
-            input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Of(newest, scale.In(newest), window)] : [],
+            input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Find(newest, scale.In(newest), window)] : [],
             input.Rounds is [.., { Readings.Count: > 0 and < FewestPlaces }],
-            [.. RoundConditions.Of(input.Rounds, TurnsToRoll)],
+            [.. RoundConditions.Find(input.Rounds, TurnsToRoll)],
             explains
                 ?
                 [
-                    .. SetWorkings.Of(input, scale, window, advisor, last, reserve),
+                    .. SetWorkings.Explain(input, scale, window, advisor, last, reserve, exact),
                     .. runs?.Explain() is { } ratio ? new[] { ratio } : [],
                 ]
                 : []
@@ -115,7 +120,7 @@ public static class SetEvaluation
     private const double StifferFrom = 1.5; // times what was supposed: worth saying. Judgement.
 
     /// <summary>Whether the last round itself was read for one goal and is right by it: what was not read is not said.</summary>
-    private static bool IsTold(SetInput input, TensionWindow? window, RoundResult? last, SetGoal goal) =>
+    private static bool IsInside(SetInput input, TensionWindow? window, RoundResult? last, SetGoal goal) =>
         goal == SetGoal.TensionOnly
             ? input.Goal != SetGoal.TrackingOnly
                 && last is not null
@@ -138,7 +143,7 @@ public static class SetEvaluation
 
     private static FrictionRuns? RunsAt(SetInput input, TightnessScale scale, double? tensionN) =>
         scale.Unit == TightnessUnit.Newton && tensionN is double set && WindowFinder.Loaded(input) is { } loop
-            ? FrictionRuns.Of(loop, set)
+            ? FrictionRuns.Compute(loop, set)
             : null;
 
     private static bool IsBeyondSpan(SetInput input, TightnessScale scale) =>
@@ -194,13 +199,13 @@ public static class SetEvaluation
         if (!setting.Adjuster.HasTwoEnds)
         {
             if (left != 0)
-                yield return AdjusterMove.Of(setting, null, left, mm);
+                yield return AdjusterMove.From(setting, null, left, mm);
             yield break;
         }
         if (left != 0)
-            yield return AdjusterMove.Of(setting, Side.Left, left, left * setting.Adjuster.TravelMm);
+            yield return AdjusterMove.From(setting, Side.Left, left, left * setting.Adjuster.TravelMm);
         if (right != 0)
-            yield return AdjusterMove.Of(setting, Side.Right, right, right * setting.Adjuster.TravelMm);
+            yield return AdjusterMove.From(setting, Side.Right, right, right * setting.Adjuster.TravelMm);
     }
 
     /// <summary>Parts to look at. Source: common practice.</summary>

@@ -5,6 +5,7 @@ using Wendrak.Core.Vocabulary;
 namespace Wendrak.Core.Tension;
 
 /// <summary>One step of the closing list.</summary>
+/// <param name="Sentence">What is to be done, as a sentence.</param>
 public sealed record ClosingLine(ClosingStep Step, string Sentence);
 
 /// <summary>What is said at one adjuster: nothing of another kind of drive.</summary>
@@ -32,9 +33,9 @@ public sealed record SetManual(
 )
 {
     /// <summary>Words, cautions and closing list for a drive and its adjuster. Source: common practice; the maker's manual wins.</summary>
-    public static SetManual Of(MachineKind kind, InputKind input, DriveElement medium, AdjusterKind adjuster)
+    public static SetManual For(MachineKind kind, InputKind input, DriveElement medium, AdjusterKind adjuster)
     {
-        MachineKindRow machine = MachineKinds.Of(kind);
+        MachineKindRow machine = MachineKinds.Get(kind);
         AdjusterWords words = Words[adjuster];
         string locks = words.Lock;
         string loop = medium == DriveElement.Chain ? "chain" : "belt";

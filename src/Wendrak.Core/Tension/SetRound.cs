@@ -24,6 +24,10 @@ public enum AssumedPart
 /// <param name="WayLeftMm">Left on the adjuster at these readings, by its marks or thread; null where nobody looked.</param>
 /// <param name="Assumed">What stands here as it usually is, or as it was told, and nobody said that it was so; null for nothing.</param>
 /// <param name="LearnAnew">Something was looked at and mended before these readings: what was learned of its answers counts no more.</param>
+/// <param name="RightUnits">The same on the right, where there are two.</param>
+/// <param name="Who">Whose hand it was; null where nobody said.</param>
+/// <param name="TemperatureC">Of the belt or chain; null where nobody noted it.</param>
+/// <param name="Note">Free words; null for none.</param>
 public sealed record SetRound(
     double LeftUnits,
     double RightUnits,

@@ -10,6 +10,8 @@ public sealed record SideMatchInput(SetInput This, SetInput Other);
 /// <param name="Difference">Of this side against the other: % of the other one, or mm of free play of a chain.</param>
 /// <param name="Limit">In the same unit.</param>
 /// <param name="ThisIsLooser">Null where there is no difference.</param>
+/// <param name="OtherMiddle">The same of the other side.</param>
+/// <param name="Matches">True where they are apart by no more than the limit.</param>
 public sealed record SideMatchResult(
     TightnessUnit Unit,
     double ThisMiddle,
@@ -29,10 +31,10 @@ public static class SideMatch
     private const double PlayMm = 5;
 
     /// <exception cref="InvalidInputException">A side is refused, was not read, or both were read in scales that can't be compared.</exception>
-    public static SideMatchResult Of(SideMatchInput input)
+    public static SideMatchResult Compare(SideMatchInput input)
     {
-        Side mine = Told(input.This, "This");
-        Side other = Told(input.Other, "Other");
+        Side mine = Read(input.This, "This");
+        Side other = Read(input.Other, "Other");
         if (mine.Unit != other.Unit)
             throw new InvalidInputException(
                 "Other.Rounds",
@@ -40,7 +42,12 @@ public static class SideMatch
                 "Read both sides in the same way: one of them can't be turned into the scale of the other."
             );
         bool isPlay = mine.Unit == TightnessUnit.LoopMm;
-        double difference = isPlay ? mine.Shown - other.Shown : (mine.Shown / other.Shown - 1) * 100;
+        string unit = UnitOf(mine.Unit);
+        Explained against = (isPlay ? PlayDifference : Difference).With(
+            new(mine.Shown, Unit: unit),
+            new(other.Shown, Unit: unit)
+        );
+        double difference = against.Value;
         double limit = isPlay ? PlayMm : BeltPercent;
         return new(
             mine.Unit,
@@ -50,33 +57,41 @@ public static class SideMatch
             limit,
             Math.Abs(difference) <= limit,
             mine.Tightness == other.Tightness ? null : mine.Tightness < other.Tightness,
-            [
-                new(
-                    "This side against the other",
-                    isPlay ? "Δ = s₁ − s₂" : "Δ = (T₁/T₂ − 1)·100",
-                    [
-                        new(
-                            isPlay ? "s₁" : "T₁",
-                            "this side, middle of loosest and tightest",
-                            mine.Shown,
-                            UnitOf(mine.Unit)
-                        ),
-                        new(isPlay ? "s₂" : "T₂", "the other side", other.Shown, UnitOf(mine.Unit)),
-                        new("limit", "either way", limit, isPlay ? "mm" : "%"),
-                    ],
-                    new("Δ", "this side against the other", difference, isPlay ? "mm" : "%"),
-                    "common practice, from memory",
-                    "Read both with the nut in the same state, and at the same warmth."
-                ),
-            ]
+            [against.Working with { Beside = [new("limit", "either way", limit, isPlay ? "mm" : "%")] }]
         );
     }
 
+    private const string Title = "This side against the other";
+    private const string Practice = "common practice, from memory";
+    private const string Alike = "Read both with the nut in the same state, and at the same warmth.";
+    private static readonly Quantity ThisSide = new("this side, middle of loosest and tightest", "");
+    private static readonly Quantity OtherSide = new("the other side", "");
+
+    private static readonly Formula<Func<double, double, double>> PlayDifference = new(
+        Title,
+        "Δ",
+        ("this side against the other", "mm"),
+        (s1, s2) => s1 - s2,
+        [ThisSide, OtherSide],
+        Practice,
+        Alike
+    );
+
+    private static readonly Formula<Func<double, double, double>> Difference = new(
+        Title,
+        "Δ",
+        ("this side against the other", "%"),
+        (T1, T2) => Maths.Percent(T1 / T2 - 1),
+        [ThisSide, OtherSide],
+        Practice,
+        Alike
+    );
+
     private sealed record Side(TightnessUnit Unit, double Tightness, double Shown);
 
-    private static Side Told(SetInput input, string name)
+    private static Side Read(SetInput input, string name)
     {
-        SetAdvice advice = Refusal.Under(name, () => SetEvaluation.Of(input, false));
+        SetAdvice advice = Refusal.Under(name, () => SetEvaluation.Advise(input, false));
         RoundResult? read = advice.Rounds.LastOrDefault(r => r.Loosest is not null);
         if (read is not { Loosest: double low, Tightest: double high })
             throw new InvalidInputException($"{name}.Rounds", "missing", "Read both sides first.");

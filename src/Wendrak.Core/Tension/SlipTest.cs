@@ -4,6 +4,10 @@ namespace Wendrak.Core.Tension;
 
 /// <summary>A way to tell tightness by hand alone, and what each verdict asks for.</summary>
 /// <param name="Name">What people call the way.</param>
+/// <param name="Steps">What to do, in order.</param>
+/// <param name="Loose">What tells that it is loose.</param>
+/// <param name="Right">What tells that it is right.</param>
+/// <param name="Tight">What tells that it is tight.</param>
 public sealed record SlipTestWay(string Name, IReadOnlyList<string> Steps, string Loose, string Right, string Tight);
 
 /// <summary>Tightness by hand, where there is no instrument: it advises by itself. Source: common practice.</summary>

@@ -1,5 +1,6 @@
 using MathNet.Numerics.RootFinding;
 using Wendrak.Core.Quantities;
+using static System.Math;
 
 namespace Wendrak.Core.Tension;
 
@@ -17,6 +18,41 @@ public static class SpanDeflection
     public const double VBeltShareOfSpan = 1 / 64.0;
 
     private const double AccuracyMm = 1e-9;
+
+    private static readonly Quantity Force = new("force", "N");
+    private static readonly Quantity FreeSpan = new("free span", "mm");
+    private static readonly Quantity Aside = new("deflection", "mm");
+    private const string PushTitle = "Tension from the push";
+
+    internal static readonly Formula<Func<double, double, double, double>> OfPush = new(
+        PushTitle,
+        "T",
+        ("tension", "N"),
+        (F, L, d) => F * Sqrt(Pow(L / 2, 2) + Pow(d, 2)) / (2 * d),
+        [Force, FreeSpan, Aside],
+        "statics",
+        "The belt's stretch is left out, so that T comes out a little high: give the pull that makes it 1 % longer, and lay the drive out, to have it counted."
+    );
+
+    internal static readonly Formula<Func<double, double, double, double, double, double>> OfPushStretched = new(
+        PushTitle,
+        "T",
+        ("tension", "N"),
+        (F, L, d, EA, L_b) =>
+            Max(
+                0,
+                F * Sqrt(Pow(L / 2, 2) + Pow(d, 2)) / (2 * d) - EA * (2 * Sqrt(Pow(L / 2, 2) + Pow(d, 2)) - L) / L_b
+            ),
+        [
+            Force,
+            FreeSpan,
+            Aside,
+            ("E·A, a hundred times the pull that makes it 1 % longer", "N"),
+            ("whole belt, over which the stretch spreads", "mm"),
+        ],
+        "statics",
+        "One shaft can turn, so that the whole belt stretches; 0 where stretch alone would hold against the force."
+    );
 
     /// <param name="axialStiffnessN">E·A; 0 for a belt that does not stretch measurably.</param>
     /// <param name="stretchedLengthMm">Length the stretch is spread over.</param>
@@ -50,8 +86,7 @@ public static class SpanDeflection
         Check(spanMm, deflectionMm, axialStiffnessN, stretchedLengthMm)
             .MoreThan(nameof(forceN), forceN, 0, "N")
             .ThrowIfAny();
-        (double half, double longer) = Bent(spanMm, deflectionMm);
-        return Math.Max(0, forceN * half / (2 * deflectionMm) - axialStiffnessN * longer / stretchedLengthMm);
+        return OfPushStretched.Value(forceN, spanMm, deflectionMm, axialStiffnessN, stretchedLengthMm);
     }
 
     /// <summary>How far a force pushes a span aside that does not stretch, mm; null where it holds against no such force.</summary>

@@ -13,7 +13,7 @@ internal static class SpanFinder
     // Glass or steel cord: order of magnitude from memory, for a first guess that the first round corrects.
     private const double AxialStiffnessNPerMm = 4_000;
 
-    public static SpanFacts Of(SetInput input)
+    public static SpanFacts Find(SetInput input)
     {
         Loop loop = input.Loop;
         LoopPath? path = PathOf(input);

@@ -1,4 +1,6 @@
 using Wendrak.Core.Quantities;
+using static System.Math;
+using static Wendrak.Core.Quantities.Maths;
 
 namespace Wendrak.Core.Tension;
 
@@ -8,6 +10,7 @@ namespace Wendrak.Core.Tension;
 /// <param name="AngleDeg">Between the idler's force and the arm.</param>
 /// <param name="SpringLeverMm">From the arm's pivot to the line of the spring.</param>
 /// <param name="RateNPerMm">What the spring gains for each mm that its screw presses it; null where nobody measured it.</param>
+/// <param name="ArmMm">From the arm’s pivot to the idler’s axle, mm.</param>
 public sealed record SprungArmInput(
     double SpringForceN,
     double WrapDeg,
@@ -29,6 +32,8 @@ public sealed record SprungArmInput(
 
 /// <param name="TensionN">Of the run that the spring holds.</param>
 /// <param name="NPerMm">What a mm of its screw adds to that; null where nobody measured the spring.</param>
+/// <param name="IdlerForceN">That the run puts on the idler, N.</param>
+/// <param name="ArmMomentNm">About the arm’s pivot, Nm.</param>
 public sealed record SprungArmResult(
     double TensionN,
     double? NPerMm,
@@ -37,44 +42,83 @@ public sealed record SprungArmResult(
     IReadOnlyList<Working> Workings
 );
 
-/// <summary>Tension that a sprung arm holds. Source: statics.</summary>
-/// <remarks>T = F_s·l/(2·sin(θ/2)·r·sin α): moments about the arm's pivot.</remarks>
+/// <summary>Tension that a sprung arm holds: moments about the arm's pivot.</summary>
 public static class SprungArm
 {
+    private const string Statics = "statics";
+    private const string AtRest =
+        "At rest. Self-tensioning is help, not a verdict: look whether the arm still has way.";
+    private static readonly Quantity Lever = new("its lever", "mm");
+    private static readonly Quantity Wrap = new("wrap of the idler", "°");
+    private static readonly Quantity Arm = new("arm", "mm");
+    private static readonly Quantity Angle = new("between the idler's force and the arm", "°");
+    private static readonly Quantity Spring = new("spring", "N");
+
+    private static readonly Formula<Func<double, double, double>> Moment = new(
+        "Moment of the spring about the arm's pivot",
+        "M",
+        ("about the pivot", "Nm"),
+        (F_s, l) => F_s * l / 1000,
+        [Spring, Lever],
+        Statics,
+        AtRest
+    );
+
+    private static readonly Formula<Func<double, double, double, double, double>> IdlerForce = new(
+        "Force on the idler",
+        "F",
+        ("on the idler", "N"),
+        (F_s, l, r, α) => F_s * l / (r * Sin(Rad(α))),
+        [Spring, Lever, Arm, Angle],
+        Statics,
+        AtRest
+    );
+
+    private static readonly Formula<Func<double, double, double, double, double, double>> Tension = new(
+        "Tension that the spring holds",
+        "T",
+        ("of the run", "N"),
+        (F_s, l, θ, r, α) => F_s * l / (2 * Sin(Rad(θ) / 2) * r * Sin(Rad(α))),
+        [Spring, Lever, Wrap, Arm, Angle],
+        Statics,
+        AtRest
+    );
+
+    private static readonly Formula<Func<double, double, double>> ForEachMm = new(
+        "What a mm of its screw adds",
+        "k",
+        ("tension for each mm", "N/mm"),
+        (c, q) => c * q,
+        [("rate of the spring", "N/mm"), ("tension for each newton of the spring", "")],
+        Statics,
+        AtRest
+    );
+
     /// <exception cref="InvalidInputException">A value is not physical.</exception>
-    public static SprungArmResult Of(SprungArmInput input)
+    public static SprungArmResult Compute(SprungArmInput input)
     {
         input.Check().ThrowIfAny();
-        double moment = input.SpringForceN * input.SpringLeverMm / 1_000;
-        double idler = moment / (input.ArmMm / 1_000 * Sin(input.AngleDeg));
-        double tension = idler / (2 * Sin(input.WrapDeg / 2));
+        Explained moment = Moment.With(input.SpringForceN, input.SpringLeverMm);
+        Explained idler = IdlerForce.With(input.SpringForceN, input.SpringLeverMm, input.ArmMm, input.AngleDeg);
+        Explained tension = TensionAt(input, input.SpringForceN);
+        Explained? each = input.RateNPerMm is double rate ? ForEachMm.With(rate, PerSpringN(input)) : null;
         return new(
-            tension,
-            input.RateNPerMm * PerSpringN(input),
-            idler,
-            moment,
+            tension.Value,
+            each?.Value,
+            idler.Value,
+            moment.Value,
             [
-                new(
-                    "Tension that the spring holds",
-                    "T = F_s·l/(2·sin(θ/2)·r·sin α)",
-                    [
-                        new("F_s", "spring", input.SpringForceN, "N"),
-                        new("l", "its lever", input.SpringLeverMm, "mm"),
-                        new("θ", "wrap of the idler", input.WrapDeg, "°"),
-                        new("r", "arm", input.ArmMm, "mm"),
-                        new("α", "between the idler's force and the arm", input.AngleDeg, "°"),
-                    ],
-                    new("T", "of the run", tension, "N"),
-                    "statics",
-                    "At rest. Self-tensioning is help, not a verdict: look whether the arm still has way."
-                ),
+                tension.Working,
+                idler.Working,
+                moment.Working,
+                .. each is { } screw ? [screw.Working] : Array.Empty<Working>(),
             ]
         );
     }
 
-    /// <summary>Tension for each newton of the spring. Source: statics.</summary>
-    internal static double PerSpringN(SprungArmInput input) =>
-        input.SpringLeverMm / (2 * Sin(input.WrapDeg / 2) * input.ArmMm * Sin(input.AngleDeg));
+    /// <summary>Tension for each newton of the spring.</summary>
+    internal static double PerSpringN(SprungArmInput input) => TensionAt(input, 1).Value;
 
-    private static double Sin(double degrees) => Math.Sin(degrees * Math.PI / 180);
+    private static Explained TensionAt(SprungArmInput input, double springN) =>
+        Tension.With(springN, input.SpringLeverMm, input.WrapDeg, input.ArmMm, input.AngleDeg);
 }

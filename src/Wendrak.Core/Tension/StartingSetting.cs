@@ -13,12 +13,12 @@ public static class StartingSetting
         string loopKey,
         LoopLayout? layout,
         MachineKind kind
-    ) => stored?.FirstOrDefault(s => s.LoopKey == loopKey) ?? Of(loopKey, layout, kind);
+    ) => stored?.FirstOrDefault(s => s.LoopKey == loopKey) ?? For(loopKey, layout, kind);
 
     /// <param name="layout">Null where nothing was laid out.</param>
-    public static LoopSetting Of(string loopKey, LoopLayout? layout, MachineKind kind)
+    public static LoopSetting For(string loopKey, LoopLayout? layout, MachineKind kind)
     {
-        AdjusterKind usual = MachineKinds.Of(kind).Adjuster;
+        AdjusterKind usual = MachineKinds.Get(kind).Adjuster;
         return new(loopKey, new(layout is null ? usual : KindOf(layout, usual)));
     }
 

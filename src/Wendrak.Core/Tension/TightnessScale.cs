@@ -27,6 +27,7 @@ public enum TightnessUnit
 /// <param name="IsStiffnessTyped">False where <paramref name="AxialStiffnessN"/> is a guess: good for a first move, not for a reading.</param>
 /// <param name="CosRun">Cosine of the angle between runs and the way of the axle.</param>
 /// <param name="SlackRunMm">Longest free piece of the slack run, and <paramref name="TightRunMm"/> of the other one; null where nothing was laid out, or the span was typed.</param>
+/// <param name="TightRunMm">Longest free piece of the tight run.</param>
 public sealed record SpanFacts(
     double? SpanMm,
     double? MassKgPerM,
@@ -119,7 +120,7 @@ public sealed class TightnessScale
 
     /// <returns>Null where this method says nothing in this scale, as a feel or a gauge without its pair.</returns>
     /// <exception cref="InvalidInputException">The value is not physical.</exception>
-    public Tightness? Of(Reading reading) =>
+    public Tightness? Read(Reading reading) =>
         reading.Method switch
         {
             ReadingMethod.Pluck => OfPluck(reading.Value),
@@ -222,7 +223,7 @@ public sealed class TightnessScale
             if (
                 pair.Own == own
                 && pair.Known is not (ReadingMethod.Gauge or ReadingMethod.Feel)
-                && _usual.Of(new Reading(pair.Known, pair.KnownValue, 0, pair.KnownForceN)) is { } known
+                && _usual.Read(new Reading(pair.Known, pair.KnownValue, 0, pair.KnownForceN)) is { } known
             )
                 yield return (pair.OwnValue, known.Value);
     }

@@ -33,7 +33,7 @@ internal static class WindowFinder
     private static readonly (double Low, double High) SlipMargins = (1.3, 1.5);
 
     /// <summary>The window, or what must be said before there is one.</summary>
-    public static FoundWindow Of(SetInput input, TightnessScale scale)
+    public static FoundWindow Find(SetInput input, TightnessScale scale)
     {
         Need? need = NeedOf(input, scale);
         TensionWindow? maker = OfMaker(input.Setting, scale);
@@ -45,7 +45,7 @@ internal static class WindowFinder
 
     /// <summary>A chain behind a swinging arm needs more play than one on a rigid axle: not said is not “rigid”.</summary>
     private static bool WantsSuspension(SetInput input, TightnessScale scale) =>
-        scale.Unit == TightnessUnit.LoopMm && MachineKinds.Of(input.Kind).HasSuspension && SuspensionOf(input) is null;
+        scale.Unit == TightnessUnit.LoopMm && MachineKinds.Get(input.Kind).HasSuspension && SuspensionOf(input) is null;
 
     /// <summary>As it was laid out, else as somebody said.</summary>
     private static RearSuspension? SuspensionOf(SetInput input) =>
@@ -94,8 +94,8 @@ internal static class WindowFinder
     {
         if (setting is not { MakerMethod: ReadingMethod method, MakerLow: double low, MakerHigh: double high })
             return null;
-        Tightness? one = scale.Of(new(method, low, 0, setting.MakerForceN));
-        Tightness? other = scale.Of(new(method, high, 0, setting.MakerForceN));
+        Tightness? one = scale.Read(new(method, low, 0, setting.MakerForceN));
+        Tightness? other = scale.Read(new(method, high, 0, setting.MakerForceN));
         if (one is null || other is null)
             return null;
         return new(
@@ -110,9 +110,9 @@ internal static class WindowFinder
     {
         if (input.Loop.Medium == DriveElement.Chain)
             return OfPlay(input, scale);
-        if (scale.Unit != TightnessUnit.Newton || MachineKinds.Of(input.Kind).BeltTension is not string use)
+        if (scale.Unit != TightnessUnit.Newton || MachineKinds.Get(input.Kind).BeltTension is not string use)
             return null;
-        TensionTarget row = TensionTargets.Of(use, "span tension");
+        TensionTarget row = TensionTargets.Get(use, "span tension");
         return new(row.Low, row.High, WindowOrigin.Practice, $"{row.Use}: {row.Certainty}; the maker's figure wins");
     }
 
@@ -120,7 +120,7 @@ internal static class WindowFinder
     {
         if (scale is not { Unit: TightnessUnit.LoopMm, Span.SpanMm: double span })
             return null;
-        TensionTarget row = TensionTargets.Of(UseOf(input), "slack total");
+        TensionTarget row = TensionTargets.Get(UseOf(input), "slack total");
         double part = row.Unit == "mm" ? 1 : span / 100;
         (double least, double most) = (row.Low * part, row.High * part);
         string reason = $"{row.Use}: {row.Certainty}; the maker's figure wins";
@@ -134,7 +134,7 @@ internal static class WindowFinder
     }
 
     private static string UseOf(SetInput input) =>
-        MachineKinds.Of(input.Kind) switch
+        MachineKinds.Get(input.Kind) switch
         {
             { ChainPlay: string own } => own,
             { HasSuspension: true } when SuspensionOf(input) == RearSuspension.Rigid =>
@@ -160,7 +160,7 @@ internal static class WindowFinder
         {
             return choice is null
                 ? null
-                : SuspensionPlay.Of(new(input.Drive, choice, layout, null, null, null)).NeededOnStandMm;
+                : SuspensionPlay.Compute(new(input.Drive, choice, layout, null, null, null)).NeededOnStandMm;
         }
         catch (InvalidInputException)
         {

@@ -9,3 +9,10 @@ public enum DriveElement
     FlatBelt,
     RoundBelt,
 }
+
+public static class DriveElements
+{
+    /// <summary>True where wheels are counted in teeth and nothing slips; other pulleys are measured across and drive by friction.</summary>
+    public static bool IsToothed(this DriveElement element) =>
+        element is DriveElement.Chain or DriveElement.ToothedBelt;
+}

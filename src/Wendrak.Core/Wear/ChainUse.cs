@@ -13,7 +13,7 @@ public static class ChainUse
         if (loop.Medium != DriveElement.Chain)
             return null;
         return WearLimits.ChainElongationPercent(
-            MachineKinds.Of(kind).ChainWear,
+            MachineKinds.Get(kind).ChainWear,
             WheelSize.LinksRound(loop, Math.Max(choice.FrontSize, choice.RearSize))
         );
     }

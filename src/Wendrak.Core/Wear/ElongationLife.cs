@@ -1,4 +1,5 @@
 using Wendrak.Core.Quantities;
+using static Wendrak.Core.Quantities.Maths;
 
 namespace Wendrak.Core.Wear;
 
@@ -11,6 +12,9 @@ namespace Wendrak.Core.Wear;
 /// </remarks>
 /// <param name="LimitPercent">Elongation at which it is replaced; the maker's figure wins.</param>
 /// <param name="LowKm">At the cruise speed; null where nothing rolls.</param>
+/// <param name="LowHours">At least, h.</param>
+/// <param name="HighHours">At most, h.</param>
+/// <param name="HighKm">The same at the other end.</param>
 public sealed record ElongationLife(
     double LimitPercent,
     double LowHours,
@@ -19,9 +23,6 @@ public sealed record ElongationLife(
     double? HighKm
 )
 {
-    private const double RatedHours = 15_000;
-    private const double RatedElongationPercent = 3;
-
     // Least and most part of the rated life.
     private static readonly (double Low, double High) Indoors = (0.5, 1.5);
     private static readonly (double Low, double High) OnTheRoad = (1 / 30.0, 1 / 8.0);
@@ -39,23 +40,39 @@ public sealed record ElongationLife(
         double? kmh
     )
     {
-        double hours = RatedHours * allowedMpa / pressureMpa * limitPercent / RatedElongationPercent;
         (double low, double high) = isVehicle ? OnTheRoad : Indoors;
-        return new(limitPercent, low * hours, high * hours, low * hours * kmh, high * hours * kmh);
+        Explained best = Life.With(pressureMpa, allowedMpa, limitPercent, high);
+        Explained worst = Life.With(pressureMpa, allowedMpa, limitPercent, low);
+        return new(limitPercent, worst.Value, best.Value, worst.Value * kmh, best.Value * kmh)
+        {
+            Figures = [best, worst],
+        };
     }
 
-    internal Working Explain(double pressureMpa, double allowedMpa) =>
-        new(
-            "Life until the chain has grown to its limit",
-            "h = 15 000·(p_allowed/p)·(limit/3 %)·share",
-            [
-                new("p", "pressure in the pins, cruising", pressureMpa, "N/mm²"),
-                new("p_allowed", "for 15 000 h, clean and oiled", allowedMpa, "N/mm²"),
-                new("limit", "elongation at which it is replaced", LimitPercent, "%"),
-                new("from", "with dirt and neglect", LowHours, "h"),
-            ],
-            new("h", "with care", HighHours, "h"),
-            "Archard's law of wear on the guide of ISO 10823 (from memory); 1/8 to 1/30 on the road: common practice",
-            "An engineering estimate. What is measured at Check says more after a few thousand kilometres."
-        );
+    private IReadOnlyList<Explained> Figures { get; init; } = [];
+
+    internal IEnumerable<Working> Workings()
+    {
+        if (Figures is not [{ } best, { } worst])
+            yield break;
+        yield return best.Working with
+        {
+            Beside = [new("from", "with dirt and neglect", worst.Value, "h")],
+        };
+    }
+
+    private static readonly Formula<Func<double, double, double, double, double>> Life = new(
+        "Life until the chain has grown to its limit",
+        "h",
+        ("with care", "h"),
+        (p, p_allowed, limit, share) => 15_000 * p_allowed / p * Part(limit) / Part(3) * share,
+        [
+            ("pressure in the pins, cruising", "N/mm²"),
+            ("for 15 000 h and 3 %, clean and oiled", "N/mm²"),
+            ("elongation at which it is replaced", "%"),
+            ("part of that life that is reached", ""),
+        ],
+        "Archard's law of wear on the guide of ISO 10823 (from memory); 1/8 to 1/30 on the road: common practice",
+        "An engineering estimate. What is measured at Check says more after a few thousand kilometres."
+    );
 }

@@ -1,5 +1,7 @@
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
+using static System.Math;
+using static Wendrak.Core.Quantities.Maths;
 
 namespace Wendrak.Core.Wheels;
 
@@ -19,6 +21,7 @@ public sealed record GrooveInput(
     double? HollowMm
 );
 
+/// <summary>How a belt sits in its groove.</summary>
 public enum GrooveVerdict
 {
     /// <summary>Carried by its flanks, about flush with the rim.</summary>
@@ -39,6 +42,7 @@ public enum GrooveVerdict
 /// <param name="StandardAngleDeg">What the standard gives a pulley of this size.</param>
 /// <param name="AngleFits">Whether the measured angle is within 1° of it; null when not measured.</param>
 /// <param name="IsWorn">Whether a flank is hollow beyond the limit; null when not measured.</param>
+/// <param name="WornFromMm">A flank hollow from here on is worn, mm.</param>
 public sealed record GrooveResult(
     double AboveRimMm,
     double BottomGapMm,
@@ -62,7 +66,7 @@ public static class GrooveMatch
     private const double LargestAngleErrorDeg = 1;
 
     /// <exception cref="InvalidInputException">An unknown section, or a groove that is not physical.</exception>
-    public static GrooveResult Of(GrooveInput input)
+    public static GrooveResult Judge(GrooveInput input)
     {
         VSection section =
             VSections.Find(input.Section)
@@ -92,8 +96,15 @@ public static class GrooveMatch
                 input.TopWidthMm / 2 / tan
             )
             .ThrowIfAny();
-        double above = (section.TopWidthMm - input.TopWidthMm) / (2 * tan);
-        double gap = input.DepthMm + above - section.HeightMm;
+        Explained top = AboveRim.With(
+            section.TopWidthMm,
+            input.TopWidthMm,
+            new(angle, IsUsual: input.AngleDeg is null)
+        );
+        double above = top.Value;
+        Explained under = BottomGap.With(input.DepthMm, above, section.HeightMm);
+        double gap = under.Value;
+        Working seat = top.Working;
         GrooveVerdict verdict =
             gap <= 0 ? GrooveVerdict.Bottoms
             : above > MostProudShare * section.HeightMm ? GrooveVerdict.StandsProud
@@ -107,7 +118,7 @@ public static class GrooveMatch
             input.HollowMm is double hollow ? hollow > wornFrom : null,
             wornFrom,
             verdict,
-            Workings(input, section, angle, above, gap)
+            [seat with { Source = $"{seat.Source}; section: {section.Source}" }, under.Working]
         );
     }
 
@@ -125,37 +136,23 @@ public static class GrooveMatch
         return angle!.Value;
     }
 
-    private static IReadOnlyList<Working> Workings(
-        GrooveInput input,
-        VSection section,
-        double angle,
-        double above,
-        double gap
-    ) =>
-        [
-            new(
-                "Top of the belt above the rim",
-                "t = (w − g) / (2·tan(β/2))",
-                [
-                    new("w", "top width of the belt", section.TopWidthMm, "mm"),
-                    new("g", "width of the groove at the rim", input.TopWidthMm, "mm"),
-                    new("β", "angle between the flanks", angle, "°", input.AngleDeg is null),
-                ],
-                new("t", "negative is below", above, "mm"),
-                $"geometry of a wedge; section: {section.Source}",
-                "A new, straight belt: bending it over a small pulley narrows its wedge a little."
-            ),
-            new(
-                "Gap under the belt",
-                "b = d + t − h",
-                [
-                    new("d", "depth of the groove", input.DepthMm, "mm"),
-                    new("t", "top above the rim", above, "mm"),
-                    new("h", "height of the belt", section.HeightMm, "mm"),
-                ],
-                new("b", "gap", gap, "mm"),
-                "geometry; a belt that touches the bottom slips: common practice",
-                "A worn belt sits lower than this."
-            ),
-        ];
+    private static readonly Formula<Func<double, double, double, double>> AboveRim = new(
+        "Top of the belt above the rim",
+        "t",
+        ("negative is below", "mm"),
+        (w, g, β) => (w - g) / (2 * Tan(Rad(β) / 2)),
+        [("top width of the belt", "mm"), ("width of the groove at the rim", "mm"), ("angle between the flanks", "°")],
+        "geometry of a wedge",
+        "A new, straight belt: bending it over a small pulley narrows its wedge a little."
+    );
+
+    private static readonly Formula<Func<double, double, double, double>> BottomGap = new(
+        "Gap under the belt",
+        "b",
+        ("gap", "mm"),
+        (d, t, h) => d + t - h,
+        [("depth of the groove", "mm"), ("top above the rim", "mm"), ("height of the belt", "mm")],
+        "geometry; a belt that touches the bottom slips: common practice",
+        "A worn belt sits lower than this."
+    );
 }

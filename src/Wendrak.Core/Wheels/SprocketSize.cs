@@ -1,15 +1,20 @@
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
+using static System.Math;
 
 namespace Wendrak.Core.Wheels;
 
 /// <summary>The diameters of a chain sprocket, mm.</summary>
+/// <param name="PitchDiameterMm">Of the circle the pins lie on; the pitch itself is the chain's.</param>
 /// <param name="OutsideMm">Over the tips, ASME tooth form.</param>
 /// <param name="CaliperMm">Over the bottoms as a caliper reads them; less than the root for an odd tooth count.</param>
 /// <param name="LargestHubMm">A larger hub fouls the plates.</param>
 /// <param name="LargestShroudMm">ISO; null where the plate height is not known.</param>
+/// <param name="TipLargestMm">Over the tips at most, ISO 606.</param>
+/// <param name="TipSmallestMm">Over the tips at least, ISO 606.</param>
+/// <param name="RootMm">Over the bottoms of the gaps.</param>
 public sealed record SprocketDiameters(
-    double PitchMm,
+    double PitchDiameterMm,
     double OutsideMm,
     double TipLargestMm,
     double TipSmallestMm,
@@ -24,12 +29,115 @@ public sealed record SprocketDiameters(
 /// <remarks>Source: ISO 606 and ASME B29.1 as printed in Machinery's Handbook.</remarks>
 public static class SprocketSize
 {
-    /// <summary>Radius of the circle the pins lie on, mm.</summary>
-    /// <remarks>R = p/(2·sin(π/N)). Source: ISO 606.</remarks>
-    public static double PitchRadiusMm(double pitchMm, double teeth) => pitchMm / (2 * Math.Sin(Math.PI / teeth));
+    private const string Tables = "ISO 606 and ASME B29.1 as printed in Machinery's Handbook";
+    private const string New = "A new chain; a worn one rides higher.";
+    private static readonly Quantity Pitch = new("pitch", "mm");
+    private static readonly Quantity PitchCircle = new("pitch diameter", "mm");
+    private static readonly Quantity Roller = new("roller", "mm");
+    private static readonly Quantity LinksRound = new(
+        "links once round: teeth, or half of them under a double pitch chain",
+        ""
+    );
+    private static readonly Quantity Gaps = new("gaps for each link: 1, or 2 of a double pitch chain", "");
+    private static readonly Quantity Teeth = new("teeth", "");
 
-    // Clearance between hub and plates, 0.03 in.
-    private const double HubClearanceMm = 0.762;
+    /// <summary>Diameter of the circle the pins lie on, mm, by the pitch and the links that lie once round.</summary>
+    public static readonly Formula<Func<double, double, double>> PitchDiameterMm = new(
+        "Pitch diameter",
+        "d",
+        ("circle of the pins", "mm"),
+        (p, n) => p / Sin(PI / n),
+        [Pitch, LinksRound],
+        Tables,
+        New
+    );
+
+    /// <summary>Radius of the same circle, mm.</summary>
+    public static double PitchRadiusMm(double pitchMm, double links) => PitchDiameterMm.Value(pitchMm, links) / 2;
+
+    /// <summary>
+    /// Over the tips, mm. The teeth for a double pitch chain are as high as those for the chain of half its pitch (ISO 1275; from
+    /// memory).
+    /// </summary>
+    internal static readonly Formula<Func<double, double, double, double>> OutsideDiameterMm = new(
+        "Over the tips",
+        "d_o",
+        ("outside diameter", "mm"),
+        (p, g, n) => p * (0.6 / g + 1 / Tan(PI / n)),
+        [Pitch, Gaps, LinksRound],
+        Tables,
+        "ASME tooth form; those of others lie between the largest and the smallest of ISO."
+    );
+
+    private static readonly Formula<Func<double, double, double, double, double>> TipLargest = new(
+        "Over the tips, the largest",
+        "d_a",
+        ("largest outside diameter", "mm"),
+        (d, p, g, d1) => d + 1.25 * p / g - d1,
+        [PitchCircle, Pitch, Gaps, Roller],
+        Tables,
+        "What ISO 606 lets a maker cut."
+    );
+
+    private static readonly Formula<Func<double, double, double, double, double, double>> TipSmallest = new(
+        "Over the tips, the smallest",
+        "d_a",
+        ("smallest outside diameter", "mm"),
+        (d, p, g, N, d1) => d + p / g * (1 - 1.6 / N) - d1,
+        [PitchCircle, Pitch, Gaps, Teeth, Roller],
+        Tables,
+        "What ISO 606 lets a maker cut."
+    );
+
+    private static readonly Formula<Func<double, double, double>> Root = new(
+        "Root diameter",
+        "d_f",
+        ("circle that the bottoms touch", "mm"),
+        (d, d1) => d - d1,
+        [PitchCircle, Roller],
+        Tables,
+        New
+    );
+
+    private static readonly Formula<Func<double, double, double>> CaliperEven = new(
+        "Over the bottoms",
+        "c",
+        ("as a caliper reads it", "mm"),
+        (d, d1) => d - d1,
+        [PitchCircle, Roller],
+        Tables,
+        "Two bottoms lie opposite each other."
+    );
+
+    private static readonly Formula<Func<double, double, double, double>> CaliperOdd = new(
+        "Over the bottoms",
+        "c",
+        ("as a caliper reads it", "mm"),
+        (d, N, d1) => d * Cos(PI / (2 * N)) - d1,
+        [PitchCircle, Teeth, Roller],
+        Tables,
+        "An odd count has no two bottoms opposite each other."
+    );
+
+    private static readonly Formula<Func<double, double, double, double>> LargestHub = new(
+        "Largest hub",
+        "h",
+        ("a larger one fouls the plates", "mm"),
+        (p, g, n) => p / Tan(PI / n) - p / g - 0.762,
+        [Pitch, Gaps, LinksRound],
+        Tables,
+        "0.762 mm (0.03 in) are left between hub and plates."
+    );
+
+    private static readonly Formula<Func<double, double, double, double>> LargestShroud = new(
+        "Largest shroud",
+        "d_g",
+        ("a larger one fouls the plates", "mm"),
+        (p, h2, n) => p / Tan(PI / n) - 1.04 * h2 - 0.76,
+        [Pitch, ("height of a plate", "mm"), LinksRound],
+        "ISO 606",
+        "Of the ISO tooth form."
+    );
 
     /// <summary>The diameters of a sprocket for a chain of the tables.</summary>
     /// <exception cref="InvalidInputException">An unknown chain, or fewer than 5 teeth.</exception>
@@ -47,12 +155,12 @@ public static class SprocketSize
                 "teeth"
             )
             .ThrowIfAny();
-        return Of(chain.PitchMm, teeth, chain.RollerDiameterMm, chain.PlateHeightMm, chain.GapsPerLink);
+        return Compute(chain.PitchMm, teeth, chain.RollerDiameterMm, chain.PlateHeightMm, chain.GapsPerLink);
     }
 
     /// <param name="teeth">Gaps, which are twice the links round it under a double pitch chain.</param>
     /// <exception cref="InvalidInputException">Fewer than 5 teeth, or a roller that does not fit into the pitch.</exception>
-    public static SprocketDiameters Of(
+    public static SprocketDiameters Compute(
         double pitchMm,
         int teeth,
         double rollerDiameterMm,
@@ -80,58 +188,36 @@ public static class SprocketSize
             .BetweenIfGiven(nameof(plateHeightMm), plateHeightMm, 0.1, 2 * pitchMm, "mm")
             .ThrowIfAny();
         double links = (double)teeth / gapsPerLink;
-        double gapMm = pitchMm / gapsPerLink; // the teeth are those for a chain of this pitch
-        double pitchDiameter = 2 * PitchRadiusMm(pitchMm, links);
-        double cot = 1 / Math.Tan(Math.PI / links);
-        double caliper = teeth % 2 == 0 ? pitchDiameter : pitchDiameter * Math.Cos(Math.PI / (2 * teeth));
+        Explained pitch = PitchDiameterMm.With(pitchMm, links);
+        double d = pitch.Value;
+        Explained outside = OutsideDiameterMm.With(pitchMm, gapsPerLink, links);
+        Explained largest = TipLargest.With(d, pitchMm, gapsPerLink, rollerDiameterMm);
+        Explained smallest = TipSmallest.With(d, pitchMm, gapsPerLink, teeth, rollerDiameterMm);
+        Explained root = Root.With(d, rollerDiameterMm);
+        Explained caliper =
+            teeth % 2 == 0 ? CaliperEven.With(d, rollerDiameterMm) : CaliperOdd.With(d, teeth, rollerDiameterMm);
+        Explained hub = LargestHub.With(pitchMm, gapsPerLink, links);
+        Explained? shroud = plateHeightMm is double height ? LargestShroud.With(pitchMm, height, links) : null;
         return new(
-            pitchDiameter,
-            2 * WheelOutline.ChainOutsideRadiusMm(pitchMm, links, gapsPerLink),
-            pitchDiameter + 1.25 * gapMm - rollerDiameterMm,
-            pitchDiameter + gapMm * (1 - 1.6 / teeth) - rollerDiameterMm,
-            pitchDiameter - rollerDiameterMm,
-            caliper - rollerDiameterMm,
-            pitchMm * cot - gapMm - HubClearanceMm,
-            plateHeightMm is double h ? pitchMm * cot - 1.04 * h - 0.76 : null,
-            Workings(pitchMm, teeth, gapsPerLink, rollerDiameterMm, pitchDiameter, caliper - rollerDiameterMm)
+            d,
+            outside.Value,
+            largest.Value,
+            smallest.Value,
+            root.Value,
+            caliper.Value,
+            hub.Value,
+            shroud?.Value,
+            [
+                pitch.Working,
+                caliper.Working,
+                root.Working,
+                outside.Working,
+                largest.Working,
+                smallest.Working,
+                hub.Working,
+                .. shroud is { } guide ? [guide.Working] : Array.Empty<Working>(),
+            ]
         );
-    }
-
-    private static IReadOnlyList<Working> Workings(
-        double pitchMm,
-        int teeth,
-        int gapsPerLink,
-        double rollerMm,
-        double pitchDiameterMm,
-        double caliperMm
-    )
-    {
-        const string source = "ISO 606 and ASME B29.1 as printed in Machinery's Handbook";
-        return
-        [
-            new(
-                "Pitch diameter",
-                gapsPerLink == 1 ? "d = p / sin(180°/N)" : "d = p / sin(360°/N)",
-                [new("p", "pitch", pitchMm, "mm"), new("N", gapsPerLink == 1 ? "teeth" : "gaps", teeth, "")],
-                new("d", "circle of the pins", pitchDiameterMm, "mm"),
-                source,
-                "A new chain; a worn one rides higher."
-            ),
-            new(
-                "Over the bottoms",
-                teeth % 2 == 0 ? "c = d − d1" : "c = d·cos(90°/N) − d1",
-                [
-                    new("d", "pitch diameter", pitchDiameterMm, "mm"),
-                    new("N", "teeth", teeth, ""),
-                    new("d1", "roller", rollerMm, "mm"),
-                ],
-                new("c", "as a caliper reads it", caliperMm, "mm"),
-                source,
-                gapsPerLink == 1
-                    ? "An odd count has no two bottoms opposite each other. Outside: p·(0.6 + cot(180°/N)); largest hub: p·(cot(180°/N) − 1) − 0.762 mm."
-                    : "An odd count has no two bottoms opposite each other. Outside: p·(0.3 + cot(360°/N)); largest hub: p·(cot(360°/N) − 0.5) − 0.762 mm: teeth and plates are those of the chain of half the pitch (ISO 1275; from memory)."
-            ),
-        ];
     }
 
     internal static Guard CheckPitch(double pitchMm) => new Guard().Between("PitchMm", pitchMm, 1, 200, "mm");

@@ -16,7 +16,7 @@ public sealed record WheelOutline(double RunRadiusMm, double ArcRadiusMm, double
     /// <summary>Outline of a wheel of a loop.</summary>
     /// <param name="size">Teeth, or datum diameter in mm on a friction loop.</param>
     /// <exception cref="InvalidInputException">The chain or profile is not in the tables.</exception>
-    public static WheelOutline Of(Loop loop, double size)
+    public static WheelOutline For(Loop loop, double size)
     {
         switch (loop.Medium)
         {
@@ -55,10 +55,6 @@ public sealed record WheelOutline(double RunRadiusMm, double ArcRadiusMm, double
             $"“{loop.Standard}” is in no table: give a standard chain or belt profile, so that its pitch is known."
         );
 
-    /// <remarks>
-    /// ASME B29.1: outside diameter p·(0.6 + cot(180°/N)), N the links that lie once round. The teeth for a double pitch chain are
-    /// as high as those for the chain of half its pitch (ISO 1275; from memory).
-    /// </remarks>
     internal static double ChainOutsideRadiusMm(double pitchMm, double links, int gapsPerLink) =>
-        pitchMm * (0.6 / gapsPerLink + 1 / Math.Tan(Math.PI / links)) / 2;
+        SprocketSize.OutsideDiameterMm.Value(pitchMm, gapsPerLink, links) / 2;
 }

@@ -18,10 +18,10 @@ internal static class BodyScan
         """;
 
     /// <summary>What is damaged, as it is come upon.</summary>
-    public static IEnumerable<BadBody> Of(SqliteConnection connection)
+    public static IEnumerable<BadBody> Find(SqliteConnection connection)
     {
         foreach (Row row in connection.Query<Row>(Sql, buffered: false))
-            if (!row.Hash.AsSpan().SequenceEqual(BodyHash.Of(row.Kind, row.Id, row.Version, row.Schema, row.Body)))
+            if (!row.Hash.AsSpan().SequenceEqual(BodyHash.Compute(row.Kind, row.Id, row.Version, row.Schema, row.Body)))
                 yield return new(row.InTable, row.Kind, row.Id, row.Version);
     }
 

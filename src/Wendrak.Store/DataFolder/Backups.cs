@@ -17,7 +17,7 @@ public static class Backups
     public sealed record Made(string File, DateTimeOffset At);
 
     /// <summary>Newest first.</summary>
-    public static IReadOnlyList<Made> Of(string folder)
+    public static IReadOnlyList<Made> List(string folder)
     {
         string backups = Path.Combine(folder, FolderName);
         return !Directory.Exists(backups)
@@ -54,8 +54,8 @@ public static class Backups
                 break;
         using (SqliteConnection from = database.Open())
             Copy(from, file, between);
-        HashSet<DateTimeOffset> kept = Retention.Kept([.. Of(database.Folder).Select(m => m.At)]);
-        foreach (Made made in Of(database.Folder).Where(m => !kept.Contains(m.At)))
+        HashSet<DateTimeOffset> kept = Retention.Kept([.. List(database.Folder).Select(m => m.At)]);
+        foreach (Made made in List(database.Folder).Where(m => !kept.Contains(m.At)))
         {
             File.Delete(made.File);
             between?.Invoke("let go of one");
@@ -114,7 +114,7 @@ public static class Backups
 
     /// <summary>What to do when the data can't be used, in a few words.</summary>
     public static string Advice(string folder) =>
-        Of(folder) is [var newest, ..]
+        List(folder) is [var newest, ..]
             ? $"save what is good with --rescue, or go back to the newest backup with --restore {newest.File}"
             : "save what is good with --rescue";
 
@@ -137,7 +137,7 @@ public static class Backups
             throw new DataFileException($"The backup is not whole: it does not hold the {count} rows of {table}.");
         if (copy.ExecuteScalar<long>("SELECT count(*) FROM sqlite_master WHERE name = 'record'") == 0)
             return; // of a version before the records
-        if (BodyScan.Of(copy).ToList() is { Count: > 0 } damaged)
+        if (BodyScan.Find(copy).ToList() is { Count: > 0 } damaged)
             throw new DataFileException(
                 $"The backup is not whole: {string.Join(", ", damaged.Select(d => $"{d.Kind} {d.Id}"))}."
             );

@@ -76,7 +76,7 @@ public sealed class Database : IDisposable
         catch (Exception e) when (e is SqliteException or IOException or UnauthorizedAccessException)
         {
             database?.Dispose();
-            bool isDamaged = e is SqliteException s && StorageException.Of(s)?.Trouble == StorageTrouble.Damaged;
+            bool isDamaged = e is SqliteException s && StorageException.From(s)?.Trouble == StorageTrouble.Damaged;
             throw new DataFileException(
                 isDamaged
                     ? $"{file} is damaged ({e.Message.ReplaceLineEndings(" ")}). It was left as it is: {Backups.Advice(folder)}."
@@ -117,7 +117,7 @@ public sealed class Database : IDisposable
             await using SqliteTransaction transaction = connection.BeginTransaction(deferred: true);
             return await read(new(connection, transaction, Damage));
         }
-        catch (SqliteException e) when (StorageException.Of(e) is { } trouble)
+        catch (SqliteException e) when (StorageException.From(e) is { } trouble)
         {
             Note(trouble);
             throw trouble;
@@ -142,7 +142,7 @@ public sealed class Database : IDisposable
             Trouble = null;
             return result;
         }
-        catch (SqliteException e) when (StorageException.Of(e) is { } trouble)
+        catch (SqliteException e) when (StorageException.From(e) is { } trouble)
         {
             Note(trouble);
             throw trouble;
@@ -173,7 +173,7 @@ public sealed class Database : IDisposable
             Interlocked.Increment(ref _commits);
             Damage.Clear();
         }
-        catch (SqliteException e) when (StorageException.Of(e) is { } trouble)
+        catch (SqliteException e) when (StorageException.From(e) is { } trouble)
         {
             throw trouble;
         }
@@ -214,10 +214,10 @@ public sealed class Database : IDisposable
                 Damage.Add("data_file", 0);
             if (connection.Query("PRAGMA foreign_key_check").Any())
                 Damage.Add("reference", 0);
-            foreach (BadBody bad in BodyScan.Of(connection))
+            foreach (BadBody bad in BodyScan.Find(connection))
                 Damage.Add(bad.Kind, bad.Id);
         }
-        catch (SqliteException e) when (StorageException.Of(e) is { } trouble)
+        catch (SqliteException e) when (StorageException.From(e) is { } trouble)
         {
             Note(trouble);
         }
@@ -293,7 +293,7 @@ public sealed class Database : IDisposable
         // What scripts call to bring over what earlier versions held.
         connection.CreateFunction<string, long, long, long, string, byte[]>(
             "body_hash",
-            BodyHash.Of,
+            BodyHash.Compute,
             isDeterministic: true
         );
         connection.CreateFunction<string, string>("visit_entries", EarlierVisits.ToEntries, isDeterministic: true);

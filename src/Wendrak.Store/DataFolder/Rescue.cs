@@ -60,7 +60,7 @@ public static class Rescue
     /// <summary>What can be read and is not what was written does not come along.</summary>
     private static List<string> DropUnreadable(SqliteConnection to)
     {
-        List<BadBody> bad = [.. BodyScan.Of(to)];
+        List<BadBody> bad = [.. BodyScan.Find(to)];
         foreach (BadBody b in bad)
             to.Execute(
                 b.Table == "job_event"

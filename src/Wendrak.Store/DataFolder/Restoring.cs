@@ -9,6 +9,7 @@ namespace Wendrak.Store;
 /// <param name="Back">Would come back: in the backup and not here.</param>
 /// <param name="Gone">Would go: here and not in the backup.</param>
 /// <param name="Other">Would be as it was then.</param>
+/// <param name="Same">How many are the same here and there.</param>
 public sealed record RestoreDifference(
     string Word,
     int Same,
@@ -21,6 +22,7 @@ public sealed record RestoreDifference(
 /// <param name="Token">Names it when it is to be restored.</param>
 /// <param name="Newest">When the last thing in it was done; null when nothing ever was.</param>
 /// <param name="Events">Entries of visits here and in it.</param>
+/// <param name="EventsHere">Entries of visits that are here.</param>
 public sealed record RestorePreview(
     string Token,
     DateTimeOffset? Newest,

@@ -31,7 +31,7 @@ public sealed class StorageException(StorageTrouble trouble, Exception? inner = 
     public StorageTrouble Trouble { get; } = trouble;
 
     /// <summary>What SQLite's refusal means; null where it is a fault of ours.</summary>
-    public static StorageException? Of(SqliteException e)
+    public static StorageException? From(SqliteException e)
     {
         const int busy = 5,
             locked = 6,

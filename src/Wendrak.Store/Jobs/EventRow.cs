@@ -59,7 +59,7 @@ internal sealed record EventRow
     /// <exception cref="DamagedException">It is not what was written.</exception>
     public JobEntry ToEntry()
     {
-        if (!Hash.AsSpan().SequenceEqual(BodyHash.Of(Kind, Id, 1, Schema, Body)))
+        if (!Hash.AsSpan().SequenceEqual(BodyHash.Compute(Kind, Id, 1, Schema, Body)))
             throw new DamagedException("event", Id);
         return new(Id, DateTimeOffset.Parse(At, CultureInfo.InvariantCulture), Actor, EventJson.Read(Schema, Body));
     }
@@ -102,7 +102,7 @@ internal sealed record EventRow
                 undoes,
                 schema = EventJson.Schema,
                 body,
-                hash = BodyHash.Of(kind, id, 1, EventJson.Schema, body),
+                hash = BodyHash.Compute(kind, id, 1, EventJson.Schema, body),
             },
             edit.Transaction
         );

@@ -7,9 +7,9 @@ internal static class EventWords
 {
     /// <summary>Body of the entry that takes one back: what it took back, in words.</summary>
     public static string Undoing(EventRow row) =>
-        JsonSerializer.Serialize(new Dictionary<string, string> { ["undone"] = Of(row.Kind, row.Body) });
+        JsonSerializer.Serialize(new Dictionary<string, string> { ["undone"] = Describe(row.Kind, row.Body) });
 
-    public static string Of(string kind, string body)
+    public static string Describe(string kind, string body)
     {
         using JsonDocument document = JsonDocument.Parse(body);
         if (kind == EventRow.Undone)

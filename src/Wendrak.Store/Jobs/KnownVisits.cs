@@ -72,7 +72,7 @@ internal sealed class KnownVisits
         long last = rows.Length == 0 ? 0 : rows[^1].Id;
         try
         {
-            return new(last, job, Visits.Of(job, rows));
+            return new(last, job, Visits.Replay(job, rows));
         }
         catch (Exception e) when (e is DamagedException or UnreadableBodyException)
         {

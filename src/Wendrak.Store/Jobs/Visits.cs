@@ -7,14 +7,14 @@ internal static class Visits
 {
     /// <summary>One for each loop that was set at the job.</summary>
     /// <param name="rows">Of the job, also those that were taken back.</param>
-    public static IReadOnlyList<SetJob> Of(Job job, IReadOnlyCollection<EventRow> rows) =>
+    public static IReadOnlyList<SetJob> Replay(Job job, IReadOnlyCollection<EventRow> rows) =>
         [
             .. EventRow
                 .Standing(rows)
                 .Select(r => r.ToEntry())
                 .Where(e => e.Event is SetEvent)
                 .GroupBy(e => ((SetEvent)e.Event).LoopKey)
-                .Select(loop => SetVisit.Of(job, [.. loop]))
+                .Select(loop => SetVisit.Replay(job, [.. loop]))
                 .OfType<SetJob>()
                 // Also when what came last was taken back: then the newest entry is the undoing.
                 .Select(visit => visit with { Version = (int)rows.Max(r => r.Id) }),

@@ -73,7 +73,7 @@ public sealed class ChangeLog(Database database, TimeProvider clock, KindRegistr
                     i.Version,
                     i.Schema,
                     i.Body,
-                    hash = BodyHash.Of(i.Kind, i.Id, i.Version, i.Schema, i.Body ?? ""),
+                    hash = BodyHash.Compute(i.Kind, i.Id, i.Version, i.Schema, i.Body ?? ""),
                 },
                 edit.Transaction
             );

@@ -50,5 +50,5 @@ internal static class EventUndoing
     }
 
     private static string State(Job job, IEnumerable<EventRow> rows) =>
-        string.Join('\n', Visits.Of(job, [.. rows]).Select(v => EarlierJson.ToJson(v with { Version = 0 })));
+        string.Join('\n', Visits.Replay(job, [.. rows]).Select(v => EarlierJson.ToJson(v with { Version = 0 })));
 }

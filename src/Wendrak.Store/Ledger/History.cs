@@ -6,6 +6,11 @@ namespace Wendrak.Store.Ledger;
 /// <summary>A change or an event of a job as the history shows it.</summary>
 /// <param name="UndoneBy">The entry that took it back; null while it stands.</param>
 /// <param name="Undoes">The entry it took back; null for an ordinary one.</param>
+/// <param name="Id">Of the change.</param>
+/// <param name="MadeAt">When.</param>
+/// <param name="Who">Who did it; null where nobody said.</param>
+/// <param name="What">What was done, as a sentence.</param>
+/// <param name="MachineId">Of the machine it belongs to; null for what belongs to none.</param>
 public sealed record Change(
     long Id,
     string MadeAt,
@@ -18,6 +23,10 @@ public sealed record Change(
 );
 
 /// <summary>One record of a change, before and after, as JSON text.</summary>
+/// <param name="Thing">Kind of record.</param>
+/// <param name="ThingId">Which of them.</param>
+/// <param name="Before">As it was; null where it was not there.</param>
+/// <param name="After">As it was then; null where it was removed.</param>
 public sealed record ChangeDetail(string Thing, long ThingId, string? Before, string? After);
 
 /// <summary>Everything that happened, newest first.</summary>
@@ -101,7 +110,16 @@ public sealed class History(Database database)
         public required string? Body { get; init; }
 
         public Change ToChange(IReadOnlyList<ChangeDetail> things) =>
-            new(Id, At, Actor ?? Nobody, Name ?? EventWords.Of(Event!, Body!), MachineId, Undoes, UndoneBy, things);
+            new(
+                Id,
+                At,
+                Actor ?? Nobody,
+                Name ?? EventWords.Describe(Event!, Body!),
+                MachineId,
+                Undoes,
+                UndoneBy,
+                things
+            );
     }
 
     private sealed record DetailRow

@@ -182,9 +182,9 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         if (visit.Closing is null || await _machines.FindAsync(edit.Session, visit.MachineId) is not { } machine)
             return visit;
         IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(edit.Session, machine.Id);
-        return ClosedVisit.Of(visit, machine, setups.First(s => s.Status == SetupStatus.AsFitted));
+        return ClosedVisit.Fill(visit, machine, setups.First(s => s.Status == SetupStatus.AsFitted));
     }
 
     private static async Task<SetJob?> VisitAsync(Session session, Job job) =>
-        Visits.Of(job, await EventRow.OfJobsAsync(session, [job.Id])) is [var visit, ..] ? visit : null;
+        Visits.Replay(job, await EventRow.OfJobsAsync(session, [job.Id])) is [var visit, ..] ? visit : null;
 }

@@ -17,7 +17,7 @@ public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs
     public Task<MachineFile?> WriteAsync(long id) =>
         database.ReadAsync(async session =>
             await _machines.FindAsync(session, id) is { } machine
-                ? MachineFile.Of(
+                ? MachineFile.From(
                     machine,
                     await _setups.ListOfMachineAsync(session, id),
                     await _aims.ListOfMachineAsync(session, id),

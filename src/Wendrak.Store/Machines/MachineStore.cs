@@ -64,7 +64,9 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
             Loops = draft.Fitted,
             RoadWheels = SetupReconciling.ToOutputs(draft.Machine, now.Fitted.RoadWheels),
         };
-        return FollowUps.After(new(DrivesAsBuilt.Of(now.Machine, now.Fitted), DrivesAsBuilt.Of(draft.Machine, next)));
+        return FollowUps.After(
+            new(DrivesAsBuilt.From(now.Machine, now.Fitted), DrivesAsBuilt.From(draft.Machine, next))
+        );
     }
 
     /// <summary>Changes a machine and, where loops came or went, the wheels of all its setups.</summary>

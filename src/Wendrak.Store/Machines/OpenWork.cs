@@ -15,7 +15,7 @@ internal static class OpenWork
         MachineChange change = MachineChange.OtherParts
     )
     {
-        FollowUpInput made = new(DrivesAsBuilt.Of(oldMachine, old), DrivesAsBuilt.Of(machine, next));
+        FollowUpInput made = new(DrivesAsBuilt.From(oldMachine, old), DrivesAsBuilt.From(machine, next));
         IReadOnlyList<FollowUpTask> open =
             change == MachineChange.Correction
                 ? FollowUps.StillThere(old.Redo ?? [], made.After)

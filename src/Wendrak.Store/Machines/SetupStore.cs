@@ -189,6 +189,8 @@ public sealed record DeliveredWheels(IReadOnlyList<LoopChoice> Loops, IReadOnlyL
 /// <summary>A trial to be made.</summary>
 /// <param name="Loops">Loops that differ from as fitted.</param>
 /// <param name="RoadWheels">Null keeps those of as fitted.</param>
+/// <param name="Name">What it shall be called.</param>
+/// <param name="Note">Free words; null for none.</param>
 public sealed record NewTrial(
     string Name,
     IReadOnlyList<LoopChoice> Loops,

@@ -78,7 +78,7 @@ internal static class RecordRows
             SET version = @version, schema = @Schema, body = @body, hash = @hash, at = @At, actor = @Actor
             """;
         long version = before is null ? await NextVersionAsync(edit, kind.Name, id) : before.Version + 1;
-        byte[] hash = BodyHash.Of(kind.Name, id, version, kind.Schema, body);
+        byte[] hash = BodyHash.Compute(kind.Name, id, version, kind.Schema, body);
         await edit.Connection.ExecuteAsync(
             sql,
             new

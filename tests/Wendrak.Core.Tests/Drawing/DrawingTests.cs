@@ -13,8 +13,8 @@ public sealed class DrawingTests
 {
     private static (LoopFitResult Fit, LoopDrawing Drawing) Drawn(LoopLayout layout)
     {
-        LoopFitResult fit = LoopFit.Of(Motorcycle(layout, 15, 45, 112));
-        return (fit, LoopDrawing.Of(fit.Path, layout));
+        LoopFitResult fit = LoopFit.Evaluate(Motorcycle(layout, 15, 45, 112));
+        return (fit, LoopDrawing.Draw(fit.Path, layout));
     }
 
     private static LoopLayout WithIdler(Turning turning)
@@ -50,7 +50,7 @@ public sealed class DrawingTests
     public void Dxf_has_a_layer_per_kind_and_every_entity_on_one()
     {
         (_, LoopDrawing drawing) = Drawn(WithIdler(Turning.Clockwise));
-        string[] lines = DxfText.Of(drawing).Split('\n');
+        string[] lines = DxfText.Write(drawing).Split('\n');
         // Group codes and values take turns, one line each.
         (string Code, string Value)[] pairs =
         [
@@ -69,7 +69,7 @@ public sealed class DrawingTests
     public void Svg_is_well_formed_and_in_millimetres()
     {
         (LoopFitResult fit, LoopDrawing drawing) = Drawn(WithIdler(Turning.Clockwise));
-        XElement root = XElement.Parse(SvgText.Of(drawing));
+        XElement root = XElement.Parse(SvgText.Write(drawing));
         double[] box =
         [
             .. root.Attribute("viewBox")!.Value.Split(' ').Select(v => double.Parse(v, CultureInfo.InvariantCulture)),
@@ -99,12 +99,12 @@ public sealed class DrawingTests
     {
         Drive drive = Drives.Motorcycle();
         LoopChoice choice = new("final", 15, 45, 112);
-        LoopLayout layout = StartingLayout.Of(drive, choice);
-        LoopFitResult fit = LoopFit.Of(new(drive, choice, choice, layout, null, false, null));
+        LoopLayout layout = StartingLayout.For(drive, choice);
+        LoopFitResult fit = LoopFit.Evaluate(new(drive, choice, choice, layout, null, false, null));
         Assert.Equal(112, fit.ExactLength, 1e-6);
         Assert.True(fit.Lengths.Single(l => l.Length == 112).Fits);
-        Assert.Equal(635, -StartingLayout.Of(drive, choice with { Links = null }).Rear.XMm); // 40 pitches
-        Refusals.Names("Choice.LoopKey", () => StartingLayout.Of(drive, choice with { LoopKey = "x" }));
-        Refusals.Names("Links", () => StartingLayout.Of(drive, choice with { Links = 20 }));
+        Assert.Equal(635, -StartingLayout.For(drive, choice with { Links = null }).Rear.XMm); // 40 pitches
+        Refusals.Names("Choice.LoopKey", () => StartingLayout.For(drive, choice with { LoopKey = "x" }));
+        Refusals.Names("Links", () => StartingLayout.For(drive, choice with { Links = 20 }));
     }
 }

@@ -90,5 +90,5 @@ internal static class Benches
         EvaluationParts parts,
         EvaluationScope? scope = null,
         Workshop? workshop = null
-    ) => MachineEvaluation.Of(machine, workshop, scope ?? Final, parts);
+    ) => MachineEvaluation.Answer(machine, workshop, scope ?? Final, parts);
 }

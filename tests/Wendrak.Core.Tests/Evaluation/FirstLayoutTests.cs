@@ -38,7 +38,7 @@ public sealed class FirstLayoutTests
 
     private static StartingLayoutAnswer FirstOf(MachineDraft draft, string loop) =>
         StoredMachine
-            .Of(draft, new(2026, 11, 28))
+            .From(draft, new(2026, 11, 28))
             .Ask(new() { StartingLayout = new() }, new([loop]))
             .StartingLayout!.Answer!;
 }

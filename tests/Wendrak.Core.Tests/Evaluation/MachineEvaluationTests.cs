@@ -45,11 +45,11 @@ public sealed class MachineEvaluationTests
             new() { Fit = new(Workings: true), Loads = new(Workings: true) },
             Picked(14, 46)
         );
-        LoopFitResult fit = LoopFit.Of(
+        LoopFitResult fit = LoopFit.Evaluate(
             new(machine.Drives[0], picked, stored.Fitted.Loops[0], machine.Layouts![0], null, false, 1)
         );
         Assert.Equivalent(fit, answer.Fit!.Answer, strict: true);
-        LoopLoadsResult loads = LoopLoads.Of(
+        LoopLoadsResult loads = LoopLoads.Evaluate(
             new(
                 machine.Drives[0],
                 machine.Kind,
@@ -190,7 +190,7 @@ public sealed class MachineEvaluationTests
         LoopFitResult chain = Benches.Motorcycle().Ask(new() { Fit = new() }, Picked(15, 45, 114)).Fit!.Answer!;
         Assert.Equal(114, chain.ChosenLength);
         MachineDraft winch = StartingMachines.For(MachineKind.Winch);
-        StoredMachine stored = StoredMachine.Of(winch, new(2026, 11, 28));
+        StoredMachine stored = StoredMachine.From(winch, new(2026, 11, 28));
         Loop belt = MachineRules.LoopsOf(winch.Machine).First();
         EvaluationScope scope = new([belt.Key]);
         LoopLayout layout = stored.Ask(new() { StartingLayout = new() }, scope).StartingLayout!.Answer!.Layout;

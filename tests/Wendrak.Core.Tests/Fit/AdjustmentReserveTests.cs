@@ -17,7 +17,7 @@ public sealed class AdjustmentReserveTests
     [Fact]
     public void What_is_left_of_a_slot_agrees_with_the_check_row()
     {
-        AdjustmentReserve reserve = LoopFit.Of(Counted(AdjusterKind.TwoEnds, null)).Reserve!;
+        AdjustmentReserve reserve = LoopFit.Evaluate(Counted(AdjusterKind.TwoEnds, null)).Reserve!;
         Published.AgreesWithin(0.01, 24.286, reserve.LeftMm, "engineering.md d5");
         Published.AgreesWithin(0.01, 69.388, reserve.LeftPercent, "engineering.md d5");
         Published.AgreesWithin(0.01, 2.71506, reserve.ElongationPercent, "engineering.md d5");
@@ -37,7 +37,7 @@ public sealed class AdjustmentReserveTests
         double steps
     )
     {
-        AdjustmentReserve reserve = LoopFit.Of(Counted(kind, travel)).Reserve!;
+        AdjustmentReserve reserve = LoopFit.Evaluate(Counted(kind, travel)).Reserve!;
         Assert.Equal((counted, travel), (reserve.Step!.Kind, reserve.Step.TravelMm));
         Assert.Equal(steps, reserve.Steps!.Value, 0.005);
     }
@@ -54,10 +54,10 @@ public sealed class AdjustmentReserveTests
             Moving = new(LoopLayout.RearName, new ArcTrack(new(-650, 0), 8, start, swing)),
         };
         LoopFitInput input = Motorcycle(layout, 15, 45, 112);
-        AdjustmentReserve begin = LoopFit.Of(input with { TravelMm = 0 }).Reserve!;
+        AdjustmentReserve begin = LoopFit.Evaluate(input with { TravelMm = 0 }).Reserve!;
         // Farthest from the front wheel at 180°, a quarter turn on.
         Assert.Equal(8 * Math.PI / 2, begin.LeftMm, 0.05);
-        AdjustmentReserve top = LoopFit.Of(input with { TravelMm = 8 * Math.PI / 2 }).Reserve!;
+        AdjustmentReserve top = LoopFit.Evaluate(input with { TravelMm = 8 * Math.PI / 2 }).Reserve!;
         Assert.Equal(0, top.LeftMm, 0.05);
         Assert.Equal(0, top.ElongationPercent, 1e-4);
         Assert.True(top.IsNearlyUsedUp);
@@ -66,10 +66,10 @@ public sealed class AdjustmentReserveTests
     [Fact]
     public void It_warns_before_it_is_used_up()
     {
-        double closing = LoopFit.Of(Motorcycle(Slot(600, 700), 15, 44, 112)).CentreMm;
+        double closing = LoopFit.Evaluate(Motorcycle(Slot(600, 700), 15, 44, 112)).CentreMm;
         FitFinding? Warned(double end) =>
             LoopFit
-                .Of(Motorcycle(Slot(closing - 90, end), 15, 44, 112))
+                .Evaluate(Motorcycle(Slot(closing - 90, end), 15, 44, 112))
                 .Findings.FirstOrDefault(f => f.Kind == FitFindingKind.LittleReserve);
         Assert.Null(Warned(closing + 11));
         FitFinding warned = Warned(closing + 9)!;
@@ -81,10 +81,10 @@ public sealed class AdjustmentReserveTests
     [Fact]
     public void Fixed_centres_have_none_and_a_wrong_step_is_named()
     {
-        Assert.Null(LoopFit.Of(Motorcycle(Slot(640, 675) with { Moving = null }, 15, 44, 112)).Reserve);
+        Assert.Null(LoopFit.Evaluate(Motorcycle(Slot(640, 675) with { Moving = null }, 15, 44, 112)).Reserve);
         foreach (double travel in new[] { 0, -1, double.NaN, 101 })
-            Refusals.Names("Adjuster.MmPerUnit", () => LoopFit.Of(Counted(AdjusterKind.Cam, travel)));
-        Refusals.Names("Adjuster.Kind", () => LoopFit.Of(Counted((AdjusterKind)99, 1)));
+            Refusals.Names("Adjuster.MmPerUnit", () => LoopFit.Evaluate(Counted(AdjusterKind.Cam, travel)));
+        Refusals.Names("Adjuster.Kind", () => LoopFit.Evaluate(Counted((AdjusterKind)99, 1)));
     }
 
     /// <summary>A way that is not the same with every turn is not counted in turns.</summary>
@@ -93,17 +93,17 @@ public sealed class AdjustmentReserveTests
     [InlineData(AdjusterKind.SpringSlide)]
     [InlineData(AdjusterKind.SprungArm)]
     public void What_is_not_counted_has_no_steps(AdjusterKind kind) =>
-        Assert.Null(LoopFit.Of(Counted(kind, 1.25)).Reserve!.Step);
+        Assert.Null(LoopFit.Evaluate(Counted(kind, 1.25)).Reserve!.Step);
 
     /// <summary>8M belts of 100, 110, 120 … teeth are of the series; others are made, but not by all.</summary>
     [Fact]
     public void Standard_belt_lengths_stand_first_and_are_recommended_where_one_reaches()
     {
-        LoopFitResult fit = LoopFit.Of(Belt(Slot(300, 360), 28, 70, 133));
+        LoopFitResult fit = LoopFit.Evaluate(Belt(Slot(300, 360), 28, 70, 133));
         FittingLength[] standard = [.. fit.Lengths.TakeWhile(l => l.IsStandard == true)];
         Assert.Equal([130.0, 140], standard.Select(l => l.Length));
         Assert.All(fit.Lengths.Skip(standard.Length), l => Assert.False(l.IsStandard));
         Assert.Equal((130.0, LengthReason.StandardLength), (fit.RecommendedLength, fit.Reason));
-        Assert.All(LoopFit.Of(Motorcycle(Slot(628, 668), 15, 43, 110)).Lengths, l => Assert.Null(l.IsStandard));
+        Assert.All(LoopFit.Evaluate(Motorcycle(Slot(628, 668), 15, 43, 110)).Lengths, l => Assert.Null(l.IsStandard));
     }
 }

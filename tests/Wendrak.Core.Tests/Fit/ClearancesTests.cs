@@ -13,8 +13,8 @@ public sealed class ClearancesTests
     {
         LoopLayout layout = Slot(628, 668) with { Limits = [new("pad", from, to, least, moves)] };
         LoopFitInput input = Motorcycle(layout, 15, 45, 112);
-        double closing = LoopFit.Of(input).ClosingTravelMm!.Value;
-        return LoopFit.Of(input with { TravelMm = closing - (back ?? 0) }).Clearances.Single();
+        double closing = LoopFit.Evaluate(input).ClosingTravelMm!.Value;
+        return LoopFit.Evaluate(input with { TravelMm = closing - (back ?? 0) }).Clearances.Single();
     }
 
     private static double OutsideRadius(int teeth) => 15.875 * (0.6 + 1 / Math.Tan(Math.PI / teeth)) / 2; // ASME B29.1
@@ -103,14 +103,17 @@ public sealed class ClearancesTests
         Point behind = new(-800, 0);
         Assert.Equal("rear", Gap(behind, behind).ChainJamClearance!.Wheel);
         LoopLayout belt = Slot(628, 668) with { Limits = [new("guard", behind, behind, 3)] };
-        Assert.Null(LoopFit.Of(Belt(belt, 28, 40, 140)).Clearances.Single().ChainJamClearance);
+        Assert.Null(LoopFit.Evaluate(Belt(belt, 28, 40, 140)).Clearances.Single().ChainJamClearance);
     }
 
     [Fact]
     public void Wrong_limits_are_named()
     {
         void Refused(string field, ClearanceLimit limit) =>
-            Refusals.Names(field, () => LoopFit.Of(Motorcycle(Slot(628, 668) with { Limits = [limit] }, 15, 45, 112)));
+            Refusals.Names(
+                field,
+                () => LoopFit.Evaluate(Motorcycle(Slot(628, 668) with { Limits = [limit] }, 15, 45, 112))
+            );
         Refused("Layout.Limits[0].Name", new("", new(0, 0), new(1, 1), 3));
         Refused("Layout.Limits[0].From.XMm", new("pad", new(double.NaN, 0), new(1, 1), 3));
         Refused("Layout.Limits[0].LeastMm", new("pad", new(0, 0), new(1, 1), -1));
@@ -118,7 +121,7 @@ public sealed class ClearancesTests
         ClearanceLimit pad = new("pad", new(0, 90), new(1, 90), 3);
         Refusals.Names(
             "Layout.Limits[1].Name",
-            () => LoopFit.Of(Motorcycle(Slot(628, 668) with { Limits = [pad, pad] }, 15, 45, 112))
+            () => LoopFit.Evaluate(Motorcycle(Slot(628, 668) with { Limits = [pad, pad] }, 15, 45, 112))
         );
     }
 }

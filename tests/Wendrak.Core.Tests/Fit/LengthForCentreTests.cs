@@ -24,7 +24,7 @@ public sealed class LengthForCentreTests
     [Fact]
     public void A_toothed_belt_agrees_with_the_check_row()
     {
-        LengthForCentreResult found = LengthForCentre.Of(Input(DriveElement.ToothedBelt, "8M", 28, 70, 420));
+        LengthForCentreResult found = LengthForCentre.Find(Input(DriveElement.ToothedBelt, "8M", 28, 70, 420));
         // Whole tooth counts: 155 is nearest, but 1200 mm is of the standard's series and stands first.
         LengthAtCentre whole = found.Nearest.First(l => l.Length == 155);
         Published.AgreesWithin(0.001, 420.596, whole.CentreMm, "engineering.md e4");
@@ -36,7 +36,7 @@ public sealed class LengthForCentreTests
     [Fact]
     public void A_V_belt_agrees_with_the_check_row()
     {
-        LengthForCentreResult found = LengthForCentre.Of(Input(DriveElement.VBelt, "A", 100, 250, 450));
+        LengthForCentreResult found = LengthForCentre.Find(Input(DriveElement.VBelt, "A", 100, 250, 450));
         Published.AgreesWithin(0.01, 1462.31, found.NeededLength, "engineering.md e5");
         Assert.Equal(1400, found.Nearest[0].Length);
         Published.AgreesWithin(0.01, 418.37, found.Nearest[0].CentreMm, "engineering.md e5");
@@ -46,7 +46,7 @@ public sealed class LengthForCentreTests
     [Fact]
     public void A_chain_agrees_with_the_check_row()
     {
-        LengthForCentreResult found = LengthForCentre.Of(Input(DriveElement.Chain, "520", 15, 45, 640));
+        LengthForCentreResult found = LengthForCentre.Find(Input(DriveElement.Chain, "520", 15, 45, 640));
         Published.AgreesWithin(0.001, 111.196, found.NeededLength, "engineering.md d2");
         Published.AgreesWithin(0.001, 111.195, found.Handbook.Sum, "engineering.md d2");
         // By hand: 2·640/15.875, half of 15 + 45 teeth, and (30/2π)²·15.875/640.
@@ -73,9 +73,9 @@ public sealed class LengthForCentreTests
     [Fact]
     public void Impossible_distances_are_refused_and_a_cut_belt_has_no_list()
     {
-        Assert.Empty(LengthForCentre.Of(Input(DriveElement.RoundBelt, "6 mm", 40, 80, 200)).Nearest);
+        Assert.Empty(LengthForCentre.Find(Input(DriveElement.RoundBelt, "6 mm", 40, 80, 200)).Nearest);
         void Refused(string field, LengthForCentreInput input) =>
-            Refusals.Names(field, () => LengthForCentre.Of(input));
+            Refusals.Names(field, () => LengthForCentre.Find(input));
         Refused("CentreMm", Input(DriveElement.Chain, "520", 15, 45, double.NaN));
         Refused("CentreMm", Input(DriveElement.Chain, "520", 15, 100, 20));
         // The smaller sprocket is not inside the larger one any more, but their tips still touch.

@@ -32,7 +32,7 @@ public sealed class LoopCombinationsTests
         ];
         Drive geared = Bicycle with { Stages = stages, Outputs = [new("rear wheel", "wheel", true, null)] };
         StockWheel front = new("BIKE11", WheelSide.Front, 42, "5-arm", 0, 40, true);
-        LoopCombinationsResult found = LoopCombinations.Of(
+        LoopCombinationsResult found = LoopCombinations.Find(
             Input([]) with
             {
                 Drive = geared,
@@ -66,7 +66,7 @@ public sealed class LoopCombinationsTests
                 if (centre is >= 446 and <= 464)
                     expected.Add((front, rear, teeth));
             }
-        LoopCombinationsResult found = LoopCombinations.Of(Input([]));
+        LoopCombinationsResult found = LoopCombinations.Find(Input([]));
         Assert.NotEmpty(expected);
         Assert.Equal(expected.Order(), found.Combinations.Select(c => (c.Front, c.Rear, c.Length)).Order());
         Assert.Equal(expected.Count, found.Count);
@@ -84,7 +84,7 @@ public sealed class LoopCombinationsTests
     [Fact]
     public void Only_the_lengths_that_can_be_had_are_tried()
     {
-        LoopCombinationsResult found = LoopCombinations.Of(Input([118, 120, 300]));
+        LoopCombinationsResult found = LoopCombinations.Find(Input([118, 120, 300]));
         Assert.NotEmpty(found.Combinations);
         Assert.All(found.Combinations, c => Assert.True(c.Length is 118 or 120));
     }
@@ -111,25 +111,25 @@ public sealed class LoopCombinationsTests
                 Rear(28, null, true, "8M"),
             ],
         };
-        Assert.Equal([22, 24, 26], LoopCombinations.Of(input).Rears);
+        Assert.Equal([22, 24, 26], LoopCombinations.Find(input).Rears);
         LoopSearch around = SearchAround.Fitted(Bicycle.Stages.OfType<Loop>().First(), input.Fitted, null);
-        IReadOnlyList<int> unlisted = LoopCombinations.Of(input with { Stock = [] }).Rears;
+        IReadOnlyList<int> unlisted = LoopCombinations.Find(input with { Stock = [] }).Rears;
         Assert.Equal((around.RearMin, around.RearMax), (unlisted[0], unlisted[^1]));
     }
 
     [Fact]
     public void A_belt_on_a_bicycle_comes_with_what_it_asks_of_the_frame()
     {
-        Assert.Contains(LoopCombinations.Of(Input([])).Conditions, c => c.Name == "Snubber");
+        Assert.Contains(LoopCombinations.Find(Input([])).Conditions, c => c.Name == "Snubber");
         Drive motor = Bicycle with { Input = Bicycle.Input with { Kind = InputKind.Motor } };
-        Assert.Empty(LoopCombinations.Of(Input([]) with { Drive = motor }).Conditions);
+        Assert.Empty(LoopCombinations.Find(Input([]) with { Drive = motor }).Conditions);
     }
 
     [Fact]
     public void Wrong_questions_are_refused()
     {
         void Refused(string field, LoopCombinationsInput input) =>
-            Refusals.Names(field, () => LoopCombinations.Of(input));
+            Refusals.Names(field, () => LoopCombinations.Find(input));
         Refused(
             "Rears",
             Input([]) with

@@ -11,7 +11,7 @@ public sealed class NeighbourPairsTests
     [Fact]
     public void Both_sides_of_an_odd_change_are_told()
     {
-        NeighbourPairsResult found = NeighbourPairs.Of(Fits.Motorcycle(Fits.Slot(630, 670), 15, 44, 112));
+        NeighbourPairsResult found = NeighbourPairs.Find(Fits.Motorcycle(Fits.Slot(630, 670), 15, 44, 112));
         Assert.Equal([14.0, 15, 16], found.Fronts);
         Assert.Equal([41.0, 42, 43, 44, 45, 46, 47], found.Rears);
         Assert.Equal(21, found.Pairs.Count);
@@ -31,7 +31,7 @@ public sealed class NeighbourPairsTests
     [Fact]
     public void One_tooth_is_about_a_quarter_pitch_of_the_axle()
     {
-        NeighbourPairsResult found = NeighbourPairs.Of(Fits.Motorcycle(Fits.Slot(630, 670), 15, 44, 112));
+        NeighbourPairsResult found = NeighbourPairs.Find(Fits.Motorcycle(Fits.Slot(630, 670), 15, 44, 112));
         NeighbourPair more = found.Pairs.First(p => p.Fit.FrontSize == 15 && p.Fit.RearSize == 45);
         Published.AgreesWithin(15, -15.875 / 4, more.Fit.MoveMm!.Value, "common practice, engineering.md d");
     }
@@ -47,7 +47,7 @@ public sealed class NeighbourPairsTests
             },
         ]);
         LoopChoice choice = new("final", 100, 250, null, 1400);
-        NeighbourPairsResult found = NeighbourPairs.Of(
+        NeighbourPairsResult found = NeighbourPairs.Find(
             new(belt, choice, choice, Fits.Slot(400, 440), null, false, null)
         );
         Assert.Equal([95.0, 100, 106], found.Fronts);

@@ -11,7 +11,7 @@ public sealed class PairFitsTests
     private static readonly LoopChoice Fitted = new("final", 15, 45, 112);
 
     private static IReadOnlyList<PairFit> Of(LoopLayout layout, params WheelPair[] pairs) =>
-        PairFits.Of(new(Drives.Motorcycle(), Fitted, layout, pairs));
+        PairFits.Find(new(Drives.Motorcycle(), Fitted, layout, pairs));
 
     [Fact]
     public void The_axle_moves_by_the_difference_of_the_centres()
@@ -38,14 +38,16 @@ public sealed class PairFitsTests
     public void A_move_of_the_axle_asks_for_the_teeth_that_make_it(double front, double rear)
     {
         double move = ChainLength.CentreMm(15.875, front, rear, 112) - ChainLength.CentreMm(15.875, 15, 45, 112);
-        IReadOnlyList<PairForMove> told = PairsForMove.Of(new(Drives.Motorcycle(), Fitted, Fits.Slot(610, 690), move));
+        IReadOnlyList<PairForMove> told = PairsForMove.Find(
+            new(Drives.Motorcycle(), Fitted, Fits.Slot(610, 690), move)
+        );
         Assert.Equal((front, rear), (told[0].FrontSize, told[0].RearSize));
         Assert.Equal(0, told[0].OffMm, 1e-5);
         Assert.Equal((rear / front / 3 - 1) * 100, told[0].RatioChangePercent, 1e-9);
         Assert.Equal(told.OrderBy(p => Math.Abs(p.OffMm)), told);
         Refusals.Names(
             "MoveMm",
-            () => PairsForMove.Of(new(Drives.Motorcycle(), Fitted, Fits.Slot(610, 690), double.NaN))
+            () => PairsForMove.Find(new(Drives.Motorcycle(), Fitted, Fits.Slot(610, 690), double.NaN))
         );
     }
 
@@ -71,7 +73,7 @@ public sealed class PairFitsTests
             Fits.Slot(628, 668),
             [new(15, 43)]
         );
-        Assert.Null(PairFits.Of(uncounted)[0].MoveMm);
+        Assert.Null(PairFits.Find(uncounted)[0].MoveMm);
     }
 
     [Fact]

@@ -27,12 +27,12 @@ public sealed class StartingAdjusterTests
                     Idlers = [back with { Centre = new(320, -70) }],
                 };
             LoopFitInput input = Motorcycle(layout, 15, 45, 112);
-            AdjusterOnLayout starting = StartingAdjuster.Of(new(input.Drive, input.Choice, layout, kind));
+            AdjusterOnLayout starting = StartingAdjuster.For(new(input.Drive, input.Choice, layout, kind));
             MovingWheel moving = starting.Moving!;
             Assert.Equal((kind, wheel), (starting.Adjuster.Kind, moving.Wheel));
             double At(double share) =>
                 LoopFit
-                    .Of(
+                    .Evaluate(
                         input with
                         {
                             Layout = layout with { Moving = moving },
@@ -52,9 +52,9 @@ public sealed class StartingAdjusterTests
         LoopLayout still = axle.Layout with { Moving = null, Rear = new(-646, 0) };
         double ShareOf(AdjusterKind kind)
         {
-            MovingWheel? moving = StartingAdjuster.Of(new(axle.Drive, axle.Choice, still, kind)).Moving;
+            MovingWheel? moving = StartingAdjuster.For(new(axle.Drive, axle.Choice, still, kind)).Moving;
             return LoopFit
-                .Of(axle with { Layout = still with { Moving = moving } })
+                .Evaluate(axle with { Layout = still with { Moving = moving } })
                 .Lengths.Single(l => l.Length == 110)
                 .TravelUsedPercent!.Value;
         }
@@ -67,7 +67,7 @@ public sealed class StartingAdjusterTests
     {
         LoopFitInput input = Motorcycle(Slot(620, 660), 15, 45, 112);
         AdjusterOnLayout Of(AdjusterKind kind, string? wheel = null) =>
-            StartingAdjuster.Of(new(input.Drive, input.Choice, input.Layout, kind, wheel));
+            StartingAdjuster.For(new(input.Drive, input.Choice, input.Layout, kind, wheel));
         Assert.Equal(input.Layout.Moving, Of(AdjusterKind.Cam).Moving);
         Assert.Null(Of(AdjusterKind.FixedCentres).Moving);
         Refusals.Names("Layout.Idlers", () => Of(AdjusterKind.SprungArm));

@@ -39,7 +39,7 @@ public sealed class SuspensionPlayTests
     [Fact]
     public void Play_through_the_travel_agrees_with_the_check_row()
     {
-        SuspensionPlayResult result = SuspensionPlay.Of(Row(-16, -20, 3, 40, 15)); // i9
+        SuspensionPlayResult result = SuspensionPlay.Compute(Row(-16, -20, 3, 40, 15)); // i9
         const string row = "engineering.md i9";
         Published.AgreesWithin(0.01, 648.363, result.OnStand.CentreMm, row);
         Published.AgreesWithin(0.01, 648.918, result.Tightest.CentreMm, row);
@@ -58,18 +58,21 @@ public sealed class SuspensionPlayTests
     public void The_needed_play_leaves_the_wanted_one_at_the_tightest_place()
     {
         SuspensionPlayInput input = Row(-16, -20, 3, null, 12);
-        SuspensionPlayResult result = SuspensionPlay.Of(input);
+        SuspensionPlayResult result = SuspensionPlay.Compute(input);
         Assert.Equal(12, result.Tightest.FreePlayMm, 1e-6);
         Assert.Equal(result.NeededOnStandMm, result.OnStand.FreePlayMm, 1e-6);
         Assert.All(result.Curve, p => Assert.True(p.FreePlayMm >= 12 - 1e-6));
         Assert.Equal(result.NeededOnStandMm, result.Workings[0].Result.Value);
-        Assert.Equal(SuspensionPlay.UsualLeastPlayMm, SuspensionPlay.Of(input with { LeastPlayMm = null }).LeastPlayMm);
+        Assert.Equal(
+            SuspensionPlay.UsualLeastPlayMm,
+            SuspensionPlay.Compute(input with { LeastPlayMm = null }).LeastPlayMm
+        );
     }
 
     [Fact]
     public void Beyond_the_line_the_end_of_the_travel_is_tightest()
     {
-        SuspensionPlayResult low = SuspensionPlay.Of(Row(-16, -20, -12, 40, 15));
+        SuspensionPlayResult low = SuspensionPlay.Compute(Row(-16, -20, -12, 40, 15));
         Assert.False(low.InLine);
         Assert.Equal(low.Curve[^1].AxleUpMm, low.Tightest.AxleUpMm, 1e-6);
     }
@@ -77,7 +80,7 @@ public sealed class SuspensionPlayTests
     [Fact]
     public void A_chain_set_too_tight_is_stretched_on_the_way()
     {
-        PlayAtTravel tightest = SuspensionPlay.Of(Row(-16, -20, 3, 5, 15)).Tightest;
+        PlayAtTravel tightest = SuspensionPlay.Compute(Row(-16, -20, 3, 5, 15)).Tightest;
         Assert.Equal(0, tightest.FreePlayMm);
         Assert.True(tightest.ExcessMm < 0);
     }
@@ -88,7 +91,7 @@ public sealed class SuspensionPlayTests
     {
         SuspensionPlayInput input = Row(-16, -20, 3, 30, 15);
         LoopLayout layout = input.Layout with { SwingArm = new(new(0, 0), 40, 100) };
-        SuspensionPlayResult result = SuspensionPlay.Of(input with { Layout = layout });
+        SuspensionPlayResult result = SuspensionPlay.Compute(input with { Layout = layout });
         Assert.All(result.Curve, p => Assert.Equal(30, p.FreePlayMm, 1e-6));
     }
 
@@ -96,7 +99,8 @@ public sealed class SuspensionPlayTests
     public void What_is_missing_or_impossible_is_named()
     {
         SuspensionPlayInput input = Row(-16, -20, 3, 30, 15);
-        void Refused(string field, SuspensionPlayInput wrong) => Refusals.Names(field, () => SuspensionPlay.Of(wrong));
+        void Refused(string field, SuspensionPlayInput wrong) =>
+            Refusals.Names(field, () => SuspensionPlay.Compute(wrong));
         Refused("Layout.SwingArm", input with { Layout = input.Layout with { SwingArm = null } });
         Refused("LeastPlayMm", input with { LeastPlayMm = -1 });
         Refused("PlayOnStandMm", input with { PlayOnStandMm = double.NaN });

@@ -116,7 +116,7 @@ public sealed class MachineDrivesTests
         Assert.Equal(["in", "clutch", "out", "axle"], sixth.Shafts.Select(s => s.Shaft));
         Assert.Equal([false, true, false, false], sixth.Shafts.Select(s => s.AgainstInput));
         Assert.Equal(5210 / (76.0 / 28), sixth.Shafts[1].SpeedRpm, 9);
-        Assert.Equal(RoadSpeed.Kmh(5210, 76.0 / 28 * 0.846 * 3, 1895), sixth.Outputs[0].SpeedKmh!.Value, 9);
+        Assert.Equal(RoadSpeed.Kmh.Value(5210, 76.0 / 28 * 0.846 * 3, 1895), sixth.Outputs[0].SpeedKmh!.Value, 9);
     }
 
     [Fact]

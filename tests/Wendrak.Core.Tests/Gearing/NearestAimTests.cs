@@ -26,7 +26,7 @@ public sealed class NearestAimTests
     {
         RememberedAim same = new(1, "same", new FinalRatio(2.8, 3), Road, None, []);
         RememberedAim shorter = new(2, "shorter", new FinalRatio(3.2, 3.4), Road, None, []);
-        AimMatch[] matches = [.. NearestAim.Of(Input(new FinalRatio(2.8, 3), shorter, same)).Matches];
+        AimMatch[] matches = [.. NearestAim.Find(Input(new FinalRatio(2.8, 3), shorter, same)).Matches];
         Assert.Equal(["same", "shorter"], matches.Select(m => m.Name));
         Assert.Equal(0, matches[0].Distance);
     }
@@ -35,7 +35,7 @@ public sealed class NearestAimTests
     public void Aims_said_in_different_ways_are_compared_by_the_ratio_they_ask_for()
     {
         RememberedAim cruise = new(1, "cruise", new CruiseSpeed(90, 5, 5020, 5330), Road, None, []);
-        AimMatch match = NearestAim.Of(Input(new FinalRatio(2.7618, 2.9324), cruise)).Matches.Single();
+        AimMatch match = NearestAim.Find(Input(new FinalRatio(2.7618, 2.9324), cruise)).Matches.Single();
         Assert.Equal(0, match.RatioApartPercent, 2);
     }
 
@@ -44,7 +44,7 @@ public sealed class NearestAimTests
     {
         RememberedAim gravel = new(1, "gravel", new FinalRatio(2.8, 3), new("gravel", "wet", null), None, []);
         RememberedAim unsaid = new(2, "unsaid", new FinalRatio(2.8, 3), new(null, null, null), None, []);
-        AimMatch[] matches = [.. NearestAim.Of(Input(new FinalRatio(2.8, 3), gravel, unsaid)).Matches];
+        AimMatch[] matches = [.. NearestAim.Find(Input(new FinalRatio(2.8, 3), gravel, unsaid)).Matches];
         Assert.Equal(["unsaid", "gravel"], matches.Select(m => m.Name));
         Assert.Equal(2, matches[1].ConditionsApart);
     }
@@ -60,7 +60,7 @@ public sealed class NearestAimTests
             None,
             [Outcome(2, "2026-01-01"), Outcome(4, "2025-01-01"), Outcome(4, "2026-03-01")]
         );
-        AimOutcome best = NearestAim.Of(Input(new FinalRatio(2.8, 3), aim)).Matches.Single().Best!;
+        AimOutcome best = NearestAim.Find(Input(new FinalRatio(2.8, 3), aim)).Matches.Single().Best!;
         Assert.Equal((4, new DateOnly(2026, 3, 1)), (best.Score, best.On));
     }
 
@@ -76,6 +76,6 @@ public sealed class NearestAimTests
             None,
             []
         );
-        Assert.Empty(NearestAim.Of(Input(new FinalRatio(2.8, 3), seventh, lostLoop)).Matches);
+        Assert.Empty(NearestAim.Find(Input(new FinalRatio(2.8, 3), seventh, lostLoop)).Matches);
     }
 }

@@ -8,7 +8,7 @@ public sealed class RatioBandsTests
     private static readonly string[] Final = ["final"];
 
     private static RatioBandsResult Of(AimTarget target, bool interchangeable = false, params int[] gears) =>
-        RatioBands.Of(new(Drives.Motorcycle(interchangeable), Drives.Pair(15, 45)), Final, [], target, gears);
+        RatioBands.Find(new(Drives.Motorcycle(interchangeable), Drives.Pair(15, 45)), Final, [], target, gears);
 
     [Fact]
     public void Ninety_in_sixth_asks_for_a_final_ratio_worked_by_hand()
@@ -29,7 +29,7 @@ public sealed class RatioBandsTests
                     RatioBand band = Of(new CruiseSpeed(kmh, gear, low, low + width)).Bands.Single();
                     double final = band.FinalLow + part * (band.FinalHigh - band.FinalLow);
                     double overall = 76.0 / 28 * Drives.SixGears[gear] * final;
-                    double rpm = RoadSpeed.ShaftRpm(kmh, overall, 1895);
+                    double rpm = RoadSpeed.ShaftRpm.Value(kmh, overall, 1895);
                     Assert.InRange(rpm, low * (1 - 1e-9), (low + width) * (1 + 1e-9));
                 }
             );
@@ -39,7 +39,7 @@ public sealed class RatioBandsTests
     {
         RatioBand band = Of(new TopSpeed(160, 5, 4)).Bands.Single();
         double middle = Math.Sqrt(band.OverallLow * band.OverallHigh);
-        Assert.Equal(160, RoadSpeed.Kmh(10000, middle, 1895), 9);
+        Assert.Equal(160, RoadSpeed.Kmh.Value(10000, middle, 1895), 9);
         Assert.Equal(1.04, band.OverallHigh / middle, 9);
         Assert.Equal(1.04, middle / band.OverallLow, 9);
     }
@@ -71,7 +71,7 @@ public sealed class RatioBandsTests
         );
         Drive ridden = chain with { Input = chain.Input with { Kind = InputKind.Rider, CrankLengthMm = 170 } };
         RatioBandsResult Gain(Drive drive) =>
-            RatioBands.Of(new(drive, Drives.Pair(50, 17)), Final, [], new GainRatio(5.79621, 5.9, 0), []);
+            RatioBands.Find(new(drive, Drives.Pair(50, 17)), Final, [], new GainRatio(5.79621, 5.9, 0), []);
         RatioBand band = Gain(ridden).Bands.Single();
         Published.AgreesWithin(0.01, 17.0 / 50, band.FinalHigh, "engineering.md a5");
         Assert.True(band.FinalLow < band.FinalHigh);
@@ -85,7 +85,7 @@ public sealed class RatioBandsTests
     public void A_speed_of_the_output_needs_no_wheel_size()
     {
         DriveTrain train = new(Drives.WithStages([Drives.Chain("final", "in", "drum")]), Drives.Pair(15, 45));
-        RatioBand band = RatioBands.Of(train, Final, [], new OutputSpeed(50, 0, 1000, 1100), []).Bands.Single();
+        RatioBand band = RatioBands.Find(train, Final, [], new OutputSpeed(50, 0, 1000, 1100), []).Bands.Single();
         Assert.Equal((20, 22), (band.FinalLow, band.FinalHigh));
     }
 
@@ -156,6 +156,6 @@ public sealed class RatioBandsTests
     public void A_road_speed_without_a_wheel_size_asks_for_the_size()
     {
         DriveTrain train = new(Drives.WithStages([Drives.Chain("final", "in", "axle")]), Drives.Pair(15, 45));
-        Refusals.Names("Aim.SpeedKmh", () => RatioBands.Of(train, Final, [], new CruiseSpeed(20, 0, 900, 1000), []));
+        Refusals.Names("Aim.SpeedKmh", () => RatioBands.Find(train, Final, [], new CruiseSpeed(20, 0, 900, 1000), []));
     }
 }

@@ -58,8 +58,8 @@ public sealed class RatioSearchTests
         Published.Agrees(5210.6, hit.AimShaftSpeedRpm!.Value, 0.1, "791.557 · 76/28 · 0.846 · 43/15 by hand");
         Assert.Equal(ChangedSprockets.RearOnly, hit.ChangedSprockets);
         Assert.Equal(["6"], hit.BandGears);
-        Assert.Equal(SpeedRipple.Percent(15), hit.Loops[0].RipplePercent);
-        Assert.Equal(Hunting.Of(15, 43, 112), hit.Loops[0].Hunting);
+        Assert.Equal(SpeedRipple.Percent.Value(15), hit.Loops[0].RipplePercent);
+        Assert.Equal(Hunting.Count(15, 43, 112), hit.Loops[0].Hunting);
         Assert.Equal(["1", "2", "3", "4", "5", "6"], result.Gears.Select(g => g.Label));
         Assert.Equal(hit.OverallRatio, hit.FinalRatio * result.Gears[5].RestReduction);
         Published.Agrees(7.1739, result.Gears[0].RestReduction, 0.0001, "76/28 · 2.643 by hand");

@@ -41,7 +41,7 @@ public sealed class RoadWheelSizeTests
     [Fact]
     public void Rolling_circumference_of_a_sport_tyre_agrees_with_the_check_row()
     {
-        RollingResult rolling = RollingCircumference.Of(new("180/55ZR17", null));
+        RollingResult rolling = RollingCircumference.For(new("180/55ZR17", null));
         Published.AgreesWithin(0.1, 1921.2, rolling.CircumferenceMm, "engineering.md a6, ETRTO 3.05 · D");
         Assert.True(rolling.Working.Values.Single(v => v.Symbol == "k").IsDefault);
     }
@@ -49,7 +49,7 @@ public sealed class RoadWheelSizeTests
     [Fact]
     public void A_measured_roll_out_wins_over_the_marking()
     {
-        RollingResult rolling = RollingCircumference.Of(new("130/80-17", 1895));
+        RollingResult rolling = RollingCircumference.For(new("130/80-17", 1895));
         Assert.Equal(1895, rolling.CircumferenceMm);
         Assert.True(rolling.IsMeasured);
         Assert.Equal(639.8, rolling.DiameterMm, 6);
@@ -87,9 +87,9 @@ public sealed class RoadWheelSizeTests
     [InlineData(double.NaN)]
     [InlineData(double.NegativeInfinity)]
     public void An_impossible_roll_out_is_refused_by_name(double rollOut) =>
-        Refusals.Names("RollOutMm", () => RollingCircumference.Of(new("47-622", rollOut)));
+        Refusals.Names("RollOutMm", () => RollingCircumference.For(new("47-622", rollOut)));
 
     [Fact]
     public void A_wheel_with_neither_size_nor_roll_out_is_asked_for() =>
-        Refusals.Names("Size", () => RollingCircumference.Of(new(null, null)));
+        Refusals.Names("Size", () => RollingCircumference.For(new(null, null)));
 }

@@ -56,7 +56,7 @@ public sealed class SearchAroundTests
             _ => "520",
         };
         Loop loop = Chain with { Medium = medium, Standard = standard };
-        StartingWheels wheels = StartingWheels.All.Single(w => w.Medium == medium);
+        StartingLoop wheels = StartingLoop.All.Single(w => w.Medium == medium);
         double smallest = WheelSize.Smallest(medium);
         double largest = WheelSize.Largest(medium);
         (double, double)[] pairs =

@@ -13,18 +13,18 @@ public sealed class StartingAimTests
     public void A_cruise_starts_from_the_speed_at_the_middle_of_the_range()
     {
         // By hand: 5500 rpm / (76/28 · 0.846 · 3) · 1.895 m · 60 / 1000 = 90.78 km/h; 5500 ∓ 5 % to two figures.
-        Assert.Equal(new CruiseSpeed(91, 5, 5200, 5800), StartingAim.Of(Input(StartingAimKind.CruiseSpeed)));
+        Assert.Equal(new CruiseSpeed(91, 5, 5200, 5800), StartingAim.For(Input(StartingAimKind.CruiseSpeed)));
         // 10 000 rpm in the same gear: 165.05 km/h.
-        Assert.Equal(new TopSpeed(170, 5, 4), StartingAim.Of(Input(StartingAimKind.TopSpeed)));
+        Assert.Equal(new TopSpeed(170, 5, 4), StartingAim.For(Input(StartingAimKind.TopSpeed)));
         // 5500 / 6.8889 = 798.4 rpm of the wheel.
-        Assert.Equal(new OutputSpeed(800, 5, 5200, 5800), StartingAim.Of(Input(StartingAimKind.OutputSpeed)));
+        Assert.Equal(new OutputSpeed(800, 5, 5200, 5800), StartingAim.For(Input(StartingAimKind.OutputSpeed)));
     }
 
     [Fact]
     public void A_ratio_starts_around_what_is_fitted()
     {
-        Assert.Equal(new FinalRatio(2.91, 3.09), StartingAim.Of(Input(StartingAimKind.FinalRatio)));
-        Assert.Equal(new OverallRatio(6.68, 7.1, 5), StartingAim.Of(Input(StartingAimKind.OverallRatio)));
+        Assert.Equal(new FinalRatio(2.91, 3.09), StartingAim.For(Input(StartingAimKind.FinalRatio)));
+        Assert.Equal(new OverallRatio(6.68, 7.1, 5), StartingAim.For(Input(StartingAimKind.OverallRatio)));
     }
 
     [Theory]
@@ -41,13 +41,13 @@ public sealed class StartingAimTests
         double fitted = train.FinalRatio(["final"]);
         foreach (StartingAimKind start in Enum.GetValues<StartingAimKind>())
         {
-            AimTarget target = StartingAim.Of(new(drive, draft.Fitted, [], ["final"], start));
+            AimTarget target = StartingAim.For(new(drive, draft.Fitted, [], ["final"], start));
             bool hasWheel = RoadWheels.On(train.ReferenceOutput("final"), []) is not null;
             if (target.RoadSpeedKmh is not null && !hasWheel)
                 continue;
             if (target is GainRatio && drive.Input.CrankLengthMm is null)
                 continue;
-            RatioBand band = RatioBands.Of(train, ["final"], [], target, []).Bands[^1];
+            RatioBand band = RatioBands.Find(train, ["final"], [], target, []).Bands[^1];
             Assert.InRange(fitted / band.FinalGeometricMiddle, 0.85, 1.15);
         }
     }
@@ -57,14 +57,14 @@ public sealed class StartingAimTests
     {
         Drive drive = Drives.WithStages([Drives.Chain("final", "in", "axle")]);
         StartingAimInput input = new(drive, Drives.Pair(15, 45), [], ["final"], StartingAimKind.CruiseSpeed);
-        Assert.Equal(20, StartingAim.Of(input).RoadSpeedKmh);
+        Assert.Equal(20, StartingAim.For(input).RoadSpeedKmh);
     }
 
     [Fact]
     public void Unknown_kinds_and_wrong_wheels_are_named()
     {
-        Refusals.Names("Kind", () => StartingAim.Of(Input((StartingAimKind)99)));
+        Refusals.Names("Kind", () => StartingAim.For(Input((StartingAimKind)99)));
         StartingAimInput wrong = Input(StartingAimKind.FinalRatio) with { Loops = Drives.Pair(0, 45) };
-        Refusals.Names("Loops[0].FrontSize", () => StartingAim.Of(wrong));
+        Refusals.Names("Loops[0].FrontSize", () => StartingAim.For(wrong));
     }
 }

@@ -11,7 +11,7 @@ public sealed class StartingSearchTests
         new(Drives.Motorcycle(), Drives.Pair(15, 45), [], ["final"], aim, [], null, stock);
 
     private static LoopSearch Of(AimTarget? aim, params StockWheel[] stock) =>
-        Assert.Single(StartingSearch.Of(Input(aim, stock)));
+        Assert.Single(StartingSearch.For(Input(aim, stock)));
 
     [Fact]
     public void Without_shelf_and_aim_it_is_the_range_around_what_is_fitted()
@@ -60,12 +60,25 @@ public sealed class StartingSearchTests
         MachineDraft winch = StartingMachines.For(MachineKind.Winch);
         Drive drive = winch.Machine.Drives[0];
         LoopSearch search = StartingSearch
-            .Of(new(drive, winch.Fitted, [], ["final"], new FinalRatio(4.9, 5.1), [], null, []))
+            .For(new(drive, winch.Fitted, [], ["final"], new FinalRatio(4.9, 5.1), [], null, []))
             .Single();
         Assert.True(search.RearMax / search.FrontMin >= 4.9);
     }
 
+    [Theory]
+    [InlineData(-1e300)]
+    [InlineData(1e300)]
+    [InlineData(double.NaN)]
+    public void A_wheel_in_stock_of_no_size_is_refused_and_not_looked_for_without_end(double size) =>
+        Refusals.Names(
+            "Stock[0].Size",
+            () =>
+                StartingSearch.For(
+                    Input(new FinalRatio(2, 3), new StockWheel("520", WheelSide.Rear, size, null, 1, null, true))
+                )
+        );
+
     [Fact]
     public void A_loop_that_is_not_there_is_refused() =>
-        Refusals.Names("LoopKeys[0]", () => StartingSearch.Of(Input(null) with { LoopKeys = ["other"] }));
+        Refusals.Names("LoopKeys[0]", () => StartingSearch.For(Input(null) with { LoopKeys = ["other"] }));
 }

@@ -15,7 +15,7 @@ public sealed class SupplyTests
         new("520", WheelSide.Front, size, mounting, count, price, obtainable);
 
     private static WheelSupply Of(double size, params StockWheel[] stock) =>
-        Supply.Of(stock, Loop, WheelSide.Front, size, 15);
+        Supply.Find(stock, Loop, WheelSide.Front, size, 15);
 
     [Fact]
     public void The_wheel_on_the_machine_costs_nothing() => Assert.Equal(new(Availability.Fitted, 0), Of(15));
@@ -43,7 +43,7 @@ public sealed class SupplyTests
     public void On_a_machine_whose_mounting_nobody_said_a_wheel_may_fit_or_not()
     {
         Loop unsaid = Loop with { FrontMounting = null };
-        WheelSupply On(StockWheel wheel) => Supply.Of([wheel], unsaid, WheelSide.Front, 14, 15);
+        WheelSupply On(StockWheel wheel) => Supply.Find([wheel], unsaid, WheelSide.Front, 14, 15);
         Assert.Equal(new(Availability.MountingNotSaid, 0), On(Wheel(14, "13-spline", 1, 20)));
         Assert.Equal(new(Availability.MountingNotSaid, 20), On(Wheel(14, "13-spline", 0, 20)));
         Assert.Equal(new(Availability.OnShelf, 0), On(Wheel(14, null, 1, 20)));

@@ -9,8 +9,8 @@ public sealed class TeethTests
     [Fact]
     public void Hunting_agrees_with_the_check_rows()
     {
-        Assert.Equal(new HuntingResult(1, 11, 11, 7, 28, false, false), Hunting.Of(16, 44, 112)); // b2
-        Assert.Equal(new HuntingResult(3, 43, 129, 22, 110, false, true), Hunting.Of(15, 43, 110)); // b3
+        Assert.Equal(new HuntingResult(1, 11, 11, 7, 28, false, false), Hunting.Count(16, 44, 112)); // b2
+        Assert.Equal(new HuntingResult(3, 43, 129, 22, 110, false, true), Hunting.Count(15, 43, 110)); // b3
     }
 
     /// <summary>Counts link by link, without number theory, until front tooth 0, link 0 and rear tooth 0 meet again.</summary>
@@ -20,7 +20,7 @@ public sealed class TeethTests
             .Sample(
                 (front, rear, links) =>
                 {
-                    HuntingResult fast = Hunting.Of(front, rear, links);
+                    HuntingResult fast = Hunting.Count(front, rear, links);
                     Assert.Equal(TurnsUntil(links, n => n % front == 0), fast.FrontLoopTurns);
                     Assert.Equal(TurnsUntil(links, n => n % rear == 0), fast.RearLoopTurns);
                     Assert.Equal(TurnsUntil(links, n => n % front == 0 && n % rear == 0), fast.AllLoopTurns);
@@ -45,7 +45,12 @@ public sealed class TeethTests
     [InlineData(11, 4.1063)]
     [InlineData(17, 1.71242)]
     public void Speed_ripple_agrees_with_the_check_rows(int teeth, double percent) =>
-        Published.AgreesWithin(0.01, percent, SpeedRipple.Percent(teeth), "engineering.md b4, b5; Shigley ch. 17");
+        Published.AgreesWithin(
+            0.01,
+            percent,
+            SpeedRipple.Percent.Value(teeth),
+            "engineering.md b4, b5; Shigley ch. 17"
+        );
 
     /// <summary>A link's speed along the run while its pin turns with the sprocket, sampled over one pitch angle.</summary>
     [Theory]
@@ -66,12 +71,18 @@ public sealed class TeethTests
             (min, max, sum) = (Math.Min(min, speed), Math.Max(max, speed), sum + speed);
         }
         double percent = 100 * (max - min) / (sum / samples);
-        Published.AgreesWithin(0.01, percent, SpeedRipple.Percent(teeth), "numerical turning of the pitch polygon");
+        Published.AgreesWithin(
+            0.01,
+            percent,
+            SpeedRipple.Percent.Value(teeth),
+            "numerical turning of the pitch polygon"
+        );
     }
 
     [Fact]
     public void More_teeth_always_ripple_less() =>
-        Gen.Int[5, 150].Sample(teeth => Assert.True(SpeedRipple.Percent(teeth + 1) < SpeedRipple.Percent(teeth)));
+        Gen.Int[5, 150]
+            .Sample(teeth => Assert.True(SpeedRipple.Percent.Value(teeth + 1) < SpeedRipple.Percent.Value(teeth)));
 
     [Theory]
     [InlineData(8, SmallWheelAdvice.BelowAdvised)]

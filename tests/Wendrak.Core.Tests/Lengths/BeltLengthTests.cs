@@ -68,15 +68,15 @@ public sealed class BeltLengthTests
     [Fact]
     public void A_coil_agrees_with_the_check_row_and_with_adding_its_turns()
     {
-        CoilLengthResult coil = CoilLength.Of(380, 120, 26, 5);
+        CoilLengthResult coil = CoilLength.Compute(380, 120, 26, 5);
         Published.AgreesWithin(0.01, 20420.3, coil.LengthMm, "engineering.md e6");
         Assert.Equal((5.0, true), (coil.ImpliedThicknessMm, coil.Agree));
         Assert.Equal(coil.LengthMm, coil.Workings[0].Result.Value);
         // Turn by turn, each on top of the one before.
         double added = Enumerable.Range(0, 26).Sum(turn => Math.PI * (120 + 2 * 5 * turn + 5));
         Assert.Equal(added, coil.LengthMm, 1e-6);
-        Assert.Equal(coil.LengthMm, CoilLength.Of(380, 120, null, 5).LengthMm, 1e-6);
-        Assert.False(CoilLength.Of(380, 120, 26, 3).Agree);
+        Assert.Equal(coil.LengthMm, CoilLength.Compute(380, 120, null, 5).LengthMm, 1e-6);
+        Assert.False(CoilLength.Compute(380, 120, 26, 3).Agree);
     }
 
     [Fact]
@@ -88,7 +88,7 @@ public sealed class BeltLengthTests
         Refusals.Names("Diameter2Mm", () => BeltLength.Mm(BeltArrangement.Open, 100, double.NaN, 500));
         Refusals.Names("LengthMm", () => BeltLength.CentreMm(BeltArrangement.Open, 100, 300, 500));
         Refusals.Names("LengthMm", () => BeltLength.HandbookCentreMm(100, 300, 500));
-        Refusals.Names("outerDiameterMm", () => CoilLength.Of(100, 120, 5, null));
-        Refusals.Names("turns", () => CoilLength.Of(380, 120, null, null));
+        Refusals.Names("outerDiameterMm", () => CoilLength.Compute(100, 120, 5, null));
+        Refusals.Names("turns", () => CoilLength.Compute(380, 120, null, null));
     }
 }

@@ -118,7 +118,7 @@ public sealed class ChainLengthTests
     [Fact]
     public void Centre_advice_agrees_with_the_check_row()
     {
-        CentreAdviceResult advice = CentreAdvice.Of(19.05, 19, 76); // d4
+        CentreAdviceResult advice = CentreAdvice.Advise(19.05, 19, 76); // d4
         Published.AgreesWithin(0.01, 345.241, advice.LeastForWrapMm, "engineering.md d4");
         Published.AgreesWithin(0.01, 298.803, advice.LeastWithoutTouchMm, "engineering.md d4");
         Assert.Equal(

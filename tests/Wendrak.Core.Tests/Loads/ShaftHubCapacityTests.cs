@@ -12,7 +12,7 @@ public sealed class ShaftHubCapacityTests
         double torque,
         double? yield = null,
         double? proof = null
-    ) => ShaftHubCapacity.Of(new(carrier, torque, yield, proof));
+    ) => ShaftHubCapacity.Compute(new(carrier, torque, yield, proof));
 
     /// <summary>
     /// Shigley, example of a key in chapter 7 (from memory): 40 hp at 600 rpm on a shaft of 1 7/16 in, a 3/8 in square key of

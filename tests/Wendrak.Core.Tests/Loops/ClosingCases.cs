@@ -88,8 +88,8 @@ public static class ClosingCases
         BeltArrangement course = crossed ? BeltArrangement.Crossed : BeltArrangement.Open;
         Loop loop = new("l", "l", "in", "out", medium, standard, course, 0, null, null, null, null, false);
         double Size() => loop.IsToothed ? random.Next(9, 90) : Between(20, 500);
-        WheelOutline front = WheelOutline.Of(loop, Size());
-        WheelOutline rear = random.Next(5) == 0 ? front : WheelOutline.Of(loop, Size());
+        WheelOutline front = WheelOutline.For(loop, Size());
+        WheelOutline rear = random.Next(5) == 0 ? front : WheelOutline.For(loop, Size());
         double touching =
             Math.Max(front.OutsideRadiusMm, front.RunRadiusMm) + Math.Max(rear.OutsideRadiusMm, rear.RunRadiusMm);
         // Many near ones: there the wrong side is at hand.

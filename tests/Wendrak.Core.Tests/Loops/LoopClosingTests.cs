@@ -30,7 +30,7 @@ public sealed class LoopClosingTests
         // The closed form of Shigley ch. 17, which knows of no track.
         double centre = BeltLength.HandbookCentreMm(16 * 5 / Math.PI, 40 * 5 / Math.PI, 300);
         LoopFitInput input = Belt(Slot(60, 100), 16, 40, 60);
-        LoopFitResult fit = LoopFit.Of(input with { Drive = WithProfile(input.Drive, "5M") });
+        LoopFitResult fit = LoopFit.Evaluate(input with { Drive = WithProfile(input.Drive, "5M") });
         FittingLength own = fit.Lengths.Single(l => l.Length == 60);
         Assert.True(own.Fits);
         Assert.Equal(centre, own.CentreMm!.Value, 0.1);
@@ -68,8 +68,8 @@ public sealed class LoopClosingTests
                 )
             )
             {
-                LoopLayout layout = StartingLayout.Of(drive, choice);
-                LoopFitResult fit = LoopFit.Of(new(drive, choice, choice, layout, null, false, null));
+                LoopLayout layout = StartingLayout.For(drive, choice);
+                LoopFitResult fit = LoopFit.Evaluate(new(drive, choice, choice, layout, null, false, null));
                 Assert.True(fit.ChosenLength is not null, $"{kind}: no length to begin with");
                 Assert.True(
                     fit.Lengths.Single(l => l.Length == fit.ChosenLength).Fits,

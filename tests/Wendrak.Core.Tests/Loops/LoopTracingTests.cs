@@ -187,8 +187,8 @@ public sealed class LoopTracingTests
         Loop chain = Gearing.Drives.Chain("final", "in", "out");
         LoopWheel[] wheels =
         [
-            new("front", new(0, 0), WheelOutline.Of(chain, 15), RunSide.Inside, 15.875),
-            new("rear", new(-640, 0), WheelOutline.Of(chain, 45), RunSide.Inside, 15.875),
+            new("front", new(0, 0), WheelOutline.For(chain, 15), RunSide.Inside, 15.875),
+            new("rear", new(-640, 0), WheelOutline.For(chain, 45), RunSide.Inside, 15.875),
         ];
         LoopPath path = Traced(wheels, Turning.Clockwise);
         Published.AgreesWithin(0.01, 111.196, path.LengthMm / 15.875, "engineering.md d2");

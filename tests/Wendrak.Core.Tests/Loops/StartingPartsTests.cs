@@ -43,7 +43,7 @@ public sealed class StartingPartsTests
                 Outputs = [StartingStages.Drive.Outputs[0] with { Shaft = "wheel" }],
             };
             LoopChoice[] fitted = stage is Loop loop
-                ? [new("added", StartingWheels.All.First(w => w.Medium == loop.Medium).FrontSize, 45, null)]
+                ? [new("added", StartingLoop.All.First(w => w.Medium == loop.Medium).FrontSize, 45, null)]
                 : [];
             MachineDraft draft = StartingMachines.For(MachineKind.Other);
             MachineRules.Check(draft.Machine with { Name = "Tried", Drives = [drive] }, fitted);

@@ -74,15 +74,15 @@ public sealed class MachineRulesTests
     [Fact]
     public void A_file_has_exactly_one_setup_as_fitted()
     {
-        MachineFile.Of(Bike(), [Fitted()], []).Check();
-        Refusals.Names("Setups", () => MachineFile.Of(Bike(), [Fitted(), Fitted()], []).Check());
-        Refusals.Names("Setups", () => MachineFile.Of(Bike(), [Fitted(SetupStatus.Trial)], []).Check());
+        MachineFile.From(Bike(), [Fitted()], []).Check();
+        Refusals.Names("Setups", () => MachineFile.From(Bike(), [Fitted(), Fitted()], []).Check());
+        Refusals.Names("Setups", () => MachineFile.From(Bike(), [Fitted(SetupStatus.Trial)], []).Check());
     }
 
     [Fact]
     public void A_file_of_another_kind_or_a_newer_program_is_refused()
     {
-        MachineFile file = MachineFile.Of(Bike(), [Fitted()], []);
+        MachineFile file = MachineFile.From(Bike(), [Fitted()], []);
         Refusals.Names("Format", () => (file with { Format = "something" }).Check());
         Refusals.Names("FormatVersion", () => (file with { FormatVersion = MachineFile.NewestVersion + 1 }).Check());
     }
@@ -104,7 +104,7 @@ public sealed class MachineRulesTests
     {
         Drive drive = Drives.WithStages([Drives.Chain("first", "in", "jack"), Drives.Chain("final", "jack", "axle")]);
         LoopChoice[] loops = [new("first", 14, 38, 84), new("final", 15, 45, 96)];
-        MachineSummary summary = MachineSummary.Of(
+        MachineSummary summary = MachineSummary.From(
             Bike() with
             {
                 Drives = [drive],

@@ -30,7 +30,7 @@ public sealed class RailTests
     [Fact]
     public void Loops_meet_on_the_shaft_they_share()
     {
-        RailResult rail = Rail.Of(Input);
+        RailResult rail = Rail.LayOut(Input);
         Assert.Equal(rail.Loops[0].Path.Wheels[1].Centre, rail.Loops[1].Path.Wheels[0].Centre);
         Assert.Equal(new Point(-295, -395), rail.Loops[1].Path.Wheels[1].Centre);
         Assert.Equal(new Point(-295, 5), rail.Shafts[1].Centre);
@@ -45,14 +45,14 @@ public sealed class RailTests
     [Fact]
     public void A_row_s_offset_is_the_difference_of_its_planes_across_the_machine()
     {
-        RailResult rail = Rail.Of(Input);
+        RailResult rail = Rail.LayOut(Input);
         Assert.Equal(
             (120.0, 122.0, 2.0),
             (rail.Loops[0].FrontPlaneMm, rail.Loops[0].RearPlaneMm, rail.Loops[0].OffsetMm)
         );
         Assert.Equal((1, false), (rail.Loops[0].AllowedMm, rail.Loops[0].IsInRow));
         ShaftWidths[] aligned = [.. Input.Shafts.Select(s => s with { LeftMm = 100 })];
-        Assert.True(Rail.Of(Input with { Shafts = aligned }).Loops[0].IsInRow);
+        Assert.True(Rail.LayOut(Input with { Shafts = aligned }).Loops[0].IsInRow);
         Assert.Null(rail.Loops[1].IsInRow);
         // No spacer goes on the 17 mm axle.
         Assert.Null(rail.Shafts[2].Stacks);
@@ -64,16 +64,16 @@ public sealed class RailTests
     {
         Refusals.Names(
             "Layouts[1].front",
-            () => Rail.Of(Input with { Layouts = [Input.Layouts[0], Fixed("two", 20, 0)] })
+            () => Rail.LayOut(Input with { Layouts = [Input.Layouts[0], Fixed("two", 20, 0)] })
         );
         Refusals.Names(
             "Shafts[1].LengthMm",
-            () => Rail.Of(Input with { Shafts = [Input.Shafts[0], Input.Shafts[1] with { LengthMm = 0 }] })
+            () => Rail.LayOut(Input with { Shafts = [Input.Shafts[0], Input.Shafts[1] with { LengthMm = 0 }] })
         );
-        Refusals.Names("Spacers[0].BoreMm", () => Rail.Of(Input with { Spacers = [new(10, double.NaN, 4)] }));
-        Assert.Single(Rail.Of(Input with { Layouts = [Fixed("one", -300, 0)] }).Loops);
+        Refusals.Names("Spacers[0].BoreMm", () => Rail.LayOut(Input with { Spacers = [new(10, double.NaN, 4)] }));
+        Assert.Single(Rail.LayOut(Input with { Layouts = [Fixed("one", -300, 0)] }).Loops);
         Assert.NotEmpty(
-            Refusals.Of(() => Rail.Of(Input with { Loops = [new("one", 0, 30, 80), new("two", 14, 40, 90)] }))
+            Refusals.Of(() => Rail.LayOut(Input with { Loops = [new("one", 0, 30, 80), new("two", 14, 40, 90)] }))
         );
     }
 }

@@ -37,7 +37,7 @@ public sealed class SpacerDrawerTests
     public void No_two_shafts_spend_the_same_piece()
     {
         // Each wants 10 mm at both ends: with two pieces of 10 the second shaft takes 6 + 4 twice.
-        RailResult rail = Rail.Of(Asked(Two, new(10, 12, 2), new(6, 12, 2), new(4, 12, 2)));
+        RailResult rail = Rail.LayOut(Asked(Two, new(10, 12, 2), new(6, 12, 2), new(4, 12, 2)));
         double[] spent = [.. rail.Shafts.SelectMany(Pieces).Order()];
         Assert.Equal([4, 4, 6, 6, 10, 10], spent);
         Assert.All(rail.Shafts, s => Assert.True(s.Stacks!.Ways[0].HasEqualEnds));
@@ -50,7 +50,7 @@ public sealed class SpacerDrawerTests
     {
         ShaftWidths hungry = Shaft("in", "one", WheelSide.Front, 20);
         ShaftWidths exact = new("drive", "jack", 0, 40.2, 12, [new("one", WheelSide.Rear, 20, 10, 20.2, false)]);
-        RailResult rail = Rail.Of(Asked([hungry, exact], new(10, 12, 2), new(5, 12, 4)));
+        RailResult rail = Rail.LayOut(Asked([hungry, exact], new(10, 12, 2), new(5, 12, 4)));
         Assert.All(rail.Shafts, s => Assert.NotEmpty(s.Stacks!.Ways));
         Assert.Equal(2, rail.Shafts.SelectMany(Pieces).Count(mm => mm == 10));
         Assert.Equal(4, rail.Shafts.SelectMany(Pieces).Count(mm => mm == 5));
@@ -68,10 +68,10 @@ public sealed class SpacerDrawerTests
         };
         ShaftWidths other = Shaft("in r", "three", WheelSide.Front, 20, drive: "right");
         RailInput both = Asked([Two[0], other], new BoredSpacers(10, 12, 2)) with { OtherDrives = [right] };
-        RailResult rail = Rail.Of(both);
+        RailResult rail = Rail.LayOut(both);
         Assert.Equal("in", Assert.Single(rail.Shafts).Widths.Shaft);
         // Two pieces fill one shaft; seen from either drive it is the same one.
-        RailResult seen = Rail.Of(
+        RailResult seen = Rail.LayOut(
             both with
             {
                 Drive = right,
@@ -83,24 +83,24 @@ public sealed class SpacerDrawerTests
             new[] { rail.Shafts[0].Stacks!.Ways.Count > 0, seen.Shafts[0].Stacks!.Ways.Count > 0 },
             filled => filled
         );
-        Refusals.Names("Shafts[1].DriveKey", () => Rail.Of(both with { OtherDrives = null }));
+        Refusals.Names("Shafts[1].DriveKey", () => Rail.LayOut(both with { OtherDrives = null }));
     }
 
     [Fact]
     public void What_is_missing_is_named_as_the_piece_and_who_has_it()
     {
-        RailResult rail = Rail.Of(Asked(Two, new BoredSpacers(10, 12, 3)));
+        RailResult rail = Rail.LayOut(Asked(Two, new BoredSpacers(10, 12, 3)));
         RailShaft short1 = Assert.Single(rail.Shafts, s => s.Stacks!.Ways.Count == 0);
         RailShaft whole = Assert.Single(rail.Shafts, s => s.Stacks!.Ways.Count > 0);
         Assert.Equal(new MissingSpacer(10, false, whole.Widths.Shaft), short1.Stacks!.Missing);
         // With a 6 and a 4 to spare nothing is missing.
         Assert.All(
-            Rail.Of(Asked(Two, new(10, 12, 3), new(6, 12, 1), new(4, 12, 1))).Shafts,
+            Rail.LayOut(Asked(Two, new(10, 12, 3), new(6, 12, 1), new(4, 12, 1))).Shafts,
             s => Assert.Null(s.Stacks!.Missing)
         );
         // A thickness that no drawer has is to be made.
         ShaftWidths odd = Shaft("in", "one", WheelSide.Front, 17.3, 37.3);
-        MissingSpacer made = Rail.Of(Asked([odd], new BoredSpacers(10, 12, 3))).Shafts[0].Stacks!.Missing!;
+        MissingSpacer made = Rail.LayOut(Asked([odd], new BoredSpacers(10, 12, 3))).Shafts[0].Stacks!.Missing!;
         Assert.Equal((7.3, true), (made.ThicknessMm, made.IsMade));
     }
 }

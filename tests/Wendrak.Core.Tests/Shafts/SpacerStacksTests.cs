@@ -58,12 +58,12 @@ public sealed class SpacerStacksTests
     {
         const string rows = "engineering.md o1, o2; subset sum";
         SpacerStacksInput o1 = OneHub(80, 42, 21.6, 0.5, 0.5, 1, 2, 2, 3, 4, 5, 8, 10, 12) with { Order = order };
-        FilledShaft first = SpacerStacks.Of(o1).Ways[0];
+        FilledShaft first = SpacerStacks.Find(o1).Ways[0];
         Published.Agrees(0.4, first.Sprockets[0].ErrorMm, 1e-9, rows);
         Published.Agrees(0, first.FloatMm, 1e-9, rows);
         Assert.Equal(5, first.Pieces);
         SpacerStacksInput o2 = OneHub(60, 38, 9.25, 0.25, 0.3, 0.5, 1, 3, 5, 8, 9, 10) with { Order = order };
-        FilledShaft second = SpacerStacks.Of(o2).Ways[0];
+        FilledShaft second = SpacerStacks.Find(o2).Ways[0];
         Published.Agrees(0.25, second.LineErrorMm, 1e-9, rows);
         Published.Agrees(0, second.FloatMm, 1e-9, rows);
         Assert.Equal(3, second.Pieces);
@@ -94,7 +94,7 @@ public sealed class SpacerStacksTests
                         (double, double, double) way = Key(error, over, pieces);
                         expected = expected is null || way.CompareTo(expected.Value) < 0 ? way : expected;
                     }
-                    SpacerStacksResult found = SpacerStacks.Of(input);
+                    SpacerStacksResult found = SpacerStacks.Find(input);
                     Assert.True(found.IsComplete);
                     (double, double, double)? best =
                         found.Ways.Count == 0
@@ -106,7 +106,7 @@ public sealed class SpacerStacksTests
             );
 
     private static IReadOnlyList<Working> Explained(SpacerStacksInput input, FilledShaft way) =>
-        SpacerWorkings.Of(
+        SpacerWorkings.Explain(
             new(
                 input.Drive,
                 input.Shaft,
@@ -120,7 +120,7 @@ public sealed class SpacerStacksTests
     {
         SpacerStacksInput input = TwoHubs(new(12, 2), new(8, 1));
         void Refused(string field, IReadOnlyList<IReadOnlyList<double>> gaps, params bool[] turned) =>
-            Refusals.Names(field, () => SpacerWorkings.Of(new(input.Drive, input.Shaft, gaps, turned)));
+            Refusals.Names(field, () => SpacerWorkings.Explain(new(input.Drive, input.Shaft, gaps, turned)));
         Refused(
             "GapsMm",
             [
@@ -156,7 +156,7 @@ public sealed class SpacerStacksTests
     {
         // 12 + hub 14 + 8 + hub 14 + 12 = 60, line 12 + 4 = 16 and 34 + 10 = 44.
         SpacerStacksInput input = TwoHubs(new(12, 2), new(8, 1), new(6, 4), new(2, 3));
-        SpacerStacksResult found = SpacerStacks.Of(input);
+        SpacerStacksResult found = SpacerStacks.Find(input);
         FilledShaft way = found.Ways[0];
         Assert.Equal(
             [
@@ -189,7 +189,7 @@ public sealed class SpacerStacksTests
     [Fact]
     public void No_piece_is_used_more_often_than_it_is_there()
     {
-        SpacerStacksResult found = SpacerStacks.Of(TwoHubs(new(12, 1), new(8, 1), new(6, 2), new(2, 2)));
+        SpacerStacksResult found = SpacerStacks.Find(TwoHubs(new(12, 1), new(8, 1), new(6, 2), new(2, 2)));
         Assert.NotEmpty(found.Ways);
         foreach (FilledShaft way in found.Ways)
         {
@@ -211,8 +211,8 @@ public sealed class SpacerStacksTests
                 Shaft = fixedWay.Shaft with { Sprockets = [dished with { CanBeTurned = turns }] },
                 Stock = [new(10, 2)],
             };
-        Assert.Empty(SpacerStacks.Of(Dished(false)).Ways);
-        FilledShaft way = SpacerStacks.Of(Dished(true)).Ways[0];
+        Assert.Empty(SpacerStacks.Find(Dished(false)).Ways);
+        FilledShaft way = SpacerStacks.Find(Dished(true)).Ways[0];
         Assert.Equal(0, Explained(Dished(true), way)[0].Result.Value, 1e-9);
         SeatedSprocket seated = way.Sprockets[0];
         Assert.Equal((true, 10.0, 16.0), (seated.IsTurned, seated.LeftFaceMm, seated.PlaneMm));
@@ -221,7 +221,7 @@ public sealed class SpacerStacksTests
     [Fact]
     public void Without_a_way_the_nearest_tells_what_is_missing()
     {
-        SpacerStacksResult found = SpacerStacks.Of(TwoHubs(new(12, 1), new(10, 1), new(6, 1)));
+        SpacerStacksResult found = SpacerStacks.Find(TwoHubs(new(12, 1), new(10, 1), new(6, 1)));
         Assert.Empty(found.Ways);
         Assert.NotNull(found.Nearest);
         Assert.Equal(32 - 28, found.Nearest.Gaps.Sum(g => g.RemainderMm), 1e-9);
@@ -231,7 +231,7 @@ public sealed class SpacerStacksTests
     public void A_full_drawer_is_searched_as_far_as_it_is_said()
     {
         SpacerCount[] drawer = [.. Enumerable.Range(1, 30).Select(i => new SpacerCount(i * 0.1, 20))];
-        SpacerStacksResult found = SpacerStacks.Of(TwoHubs(drawer) with { Order = SpacerOrder.NearestToLine });
+        SpacerStacksResult found = SpacerStacks.Find(TwoHubs(drawer) with { Order = SpacerOrder.NearestToLine });
         Assert.False(found.IsComplete);
         Assert.Equal(0, found.Ways[0].LineErrorMm, 0.2);
     }
@@ -240,7 +240,7 @@ public sealed class SpacerStacksTests
     public void Wrong_widths_are_refused()
     {
         SpacerStacksInput good = TwoHubs(new SpacerCount(12, 2));
-        void Refused(string field, SpacerStacksInput input) => Refusals.Names(field, () => SpacerStacks.Of(input));
+        void Refused(string field, SpacerStacksInput input) => Refusals.Names(field, () => SpacerStacks.Find(input));
         SpacerStacksInput With(Func<SprocketOnShaft, SprocketOnShaft> change) =>
             good with
             {

@@ -11,17 +11,17 @@ public sealed class MachineKindTests
     [Theory, MemberData(nameof(Kinds))]
     public void What_its_row_names_is_there(MachineKind kind)
     {
-        MachineKindRow row = MachineKinds.Of(kind);
+        MachineKindRow row = MachineKinds.Get(kind);
         Assert.True(row.VehicleClass is null || VehicleClasses.Find(row.VehicleClass) is not null);
         Assert.InRange(WearLimits.ChainElongationPercent(row.ChainWear, 20), 0.5, 3);
         foreach (AlignmentRow limit in new[] { row.ChainAlignment, row.BeltAlignment })
-            Assert.NotNull(AlignmentLimits.Of(limit.Use, limit.Drive));
+            Assert.NotNull(AlignmentLimits.Get(limit.Use, limit.Drive));
         foreach (string shock in new[] { row.Shock, row.ShockWithRegeneration }.OfType<string>())
-            Assert.NotNull(ServiceFactors.Of(ServiceFactors.Vehicle, shock));
+            Assert.NotNull(ServiceFactors.Get(ServiceFactors.Vehicle, shock));
         if (row.ChainPlay is string play)
-            Assert.NotNull(TensionTargets.Of(play, "slack total"));
+            Assert.NotNull(TensionTargets.Get(play, "slack total"));
         if (row.BeltTension is string tension)
-            Assert.NotNull(TensionTargets.Of(tension, "span tension"));
+            Assert.NotNull(TensionTargets.Get(tension, "span tension"));
         Assert.EndsWith(".", row.Defers, StringComparison.Ordinal);
     }
 
@@ -52,7 +52,7 @@ public sealed class MachineKindTests
         AdjusterKind adjuster
     )
     {
-        MachineKindRow row = MachineKinds.Of(kind);
+        MachineKindRow row = MachineKinds.Get(kind);
         Assert.Equal((wear, oiling, adjuster), (row.ChainWear, row.Lubrication, row.Adjuster));
         bool isUnderACover =
             kind is MachineKind.Motorcycle or MachineKind.Moped or MachineKind.LoadCarrier or MachineKind.KickBoard;

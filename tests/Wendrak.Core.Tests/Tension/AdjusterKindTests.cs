@@ -41,11 +41,11 @@ public sealed class AdjusterKindTests
     public void An_eccentric_is_learned_from_where_it_stood()
     {
         SetInput input = EccentricInput(60);
-        SetAdvice first = SetEvaluation.Of(input);
+        SetAdvice first = SetEvaluation.Advise(input);
         double units = first.Moves.Single().Units;
         // It answers just as geometry says: then the slope stays what it was.
         double moved = 8 * (Math.Cos(Math.PI / 3) - Math.Cos(Math.PI / 3 + units * 2 * Math.PI));
-        SetAdvice after = SetEvaluation.Of(
+        SetAdvice after = SetEvaluation.Advise(
             input with
             {
                 Rounds =
@@ -58,7 +58,7 @@ public sealed class AdjusterKindTests
         Assert.Equal(moved, first.Moves.Single().Mm, 1e-9);
         Assert.Equal(1, after.LearnedRounds);
         Working answer = after.Workings.Single(w => w.Title == "How this machine answers");
-        Assert.Equal(answer.Values.Single(v => v.Symbol == "k₀").Value, answer.Result.Value, 0.02);
+        Assert.Equal(answer.Beside.Single(v => v.Symbol == "k_0").Value, answer.Result.Value, 0.02);
     }
 
     private static SetRound Round(double units, double loose, double tight) =>
@@ -84,7 +84,7 @@ public sealed class AdjusterKindTests
         };
     }
 
-    private static SetAdvice Eccentric(double at) => SetEvaluation.Of(EccentricInput(at));
+    private static SetAdvice Eccentric(double at) => SetEvaluation.Advise(EccentricInput(at));
 
     /// <summary>T = F·l/(2·sin(θ/2)·r·sin α): a screw that presses the spring by 1 mm adds its rate. Source: statics, i11.</summary>
     [Fact]
@@ -92,7 +92,7 @@ public sealed class AdjusterKindTests
     {
         SetInput input = Belt(Plucked(0, 0, null, 55, 55, 55, 55));
         SprungArmInput arm = new(209.579, 40, 70, 80, 45, RateNPerMm: 10);
-        SetAdvice advice = SetEvaluation.Of(
+        SetAdvice advice = SetEvaluation.Advise(
             input with
             {
                 Layout = WithIdler(input.Layout!),
@@ -109,7 +109,7 @@ public sealed class AdjusterKindTests
         Published.AgreesWithin(
             0.1,
             2000 / 209.579,
-            answer.Values.Single(v => v.Symbol == "k₀").Value,
+            answer.Beside.Single(v => v.Symbol == "k_0").Value,
             "engineering.md i11"
         );
         Assert.Null(advice.Rounds[0].RunOutMm);
@@ -117,7 +117,7 @@ public sealed class AdjusterKindTests
         Refusals.Names(
             "Setting.Arm.WrapDeg",
             () =>
-                SetEvaluation.Of(
+                SetEvaluation.Advise(
                     input with
                     {
                         Layout = WithIdler(input.Layout!),
@@ -133,7 +133,7 @@ public sealed class AdjusterKindTests
         Refusals.Names(
             "Setting.Adjuster.Kind",
             () =>
-                SetEvaluation.Of(
+                SetEvaluation.Advise(
                     chain with
                     {
                         Layout = null,
@@ -147,7 +147,7 @@ public sealed class AdjusterKindTests
     public void A_motor_on_its_slide_has_one_adjuster()
     {
         SetInput input = Belt(Plucked(0, 0, null, 55, 56, 57, 56));
-        SetAdvice advice = SetEvaluation.Of(On(input, AdjusterKind.SlidingMotor, LoopLayout.FrontName));
+        SetAdvice advice = SetEvaluation.Advise(On(input, AdjusterKind.SlidingMotor, LoopLayout.FrontName));
         Assert.Null(advice.Moves.Single().Side);
         Assert.True(advice.Moves.Single().Flats > 0);
     }
@@ -157,16 +157,16 @@ public sealed class AdjusterKindTests
     public void What_is_left_on_the_adjuster_is_told_after_the_move_and_bounds_it()
     {
         SetRound found = Played(0, 60, 58, 58, 60) with { WayLeftMm = 6 };
-        SetAdvice advice = SetEvaluation.Of(Chain(found));
+        SetAdvice advice = SetEvaluation.Advise(Chain(found));
         double way = advice.Moves.Average(m => m.Mm);
         Assert.Equal((6.0, 6 - way), (advice.Reserve!.NowMm, advice.Reserve.AfterMm));
         Assert.Equal((6 - way) / 1.25, advice.Reserve.AfterUnits!.Value, 1e-9);
         Assert.True(advice.Reserve.IsNearlyUsedUp); // a tenth of 80 mm of slot is more
         Working left = advice.Workings.Single(w => w.Title == "What the adjuster has left");
         Assert.Equal((advice.Reserve.AfterMm, 6.0), (left.Result.Value, left.Values[0].Value));
-        SetAdvice after = SetEvaluation.Of(Chain(found, Played(0.25, 56, 54, 54, 56)));
+        SetAdvice after = SetEvaluation.Advise(Chain(found, Played(0.25, 56, 54, 54, 56)));
         Assert.Equal(6 - 0.25 * 1.25, after.Reserve!.NowMm, 1e-9);
-        Assert.Equal(NextStep.AtItsEnd, SetEvaluation.Of(Chain(found with { WayLeftMm = 0.01 })).Next);
+        Assert.Equal(NextStep.AtItsEnd, SetEvaluation.Advise(Chain(found with { WayLeftMm = 0.01 })).Next);
     }
 
     /// <summary>Without a mark, Fit tells where a new chain is taut: what is missing against taut is still to come.</summary>
@@ -175,18 +175,16 @@ public sealed class AdjusterKindTests
     {
         SetInput input = Chain(Played(0, 45, 45, 45, 45));
         SetInput laid = input with { Loops = [new("final", 15, 45, 110)] };
-        SetReserve reserve = SetEvaluation.Of(laid).Reserve!;
-        SetReserve tighter = SetEvaluation.Of(laid with { Rounds = [Played(0, 35, 35, 35, 35)] }).Reserve!;
+        SetReserve reserve = SetEvaluation.Advise(laid).Reserve!;
+        SetReserve tighter = SetEvaluation.Advise(laid with { Rounds = [Played(0, 35, 35, 35, 35)] }).Reserve!;
         Assert.Equal(ReserveOrigin.Fit, reserve.Origin);
-        // The working's own values give its result.
-        Working told = SetEvaluation.Of(laid).Workings.Single(w => w.Title == "What the adjuster has left");
-        double Of(string symbol) => told.Values.Single(v => v.Symbol == symbol).Value;
-        Assert.Equal(told.Result.Value, Of("taut") - Of("t") / Of("k") - Of("move"), 1e-9);
+        Working now = SetEvaluation.Advise(laid).Workings.Single(w => w.Title == "What the adjuster has left now");
+        Assert.Equal(reserve.NowMm, now.Result.Value);
         // engineering.md i4: from 45 to 35 mm of play at a run near 600 mm are some 0.33 mm of axle.
-        double span = SetEvaluation.Of(laid).Span.SpanMm!.Value;
-        double cos = SetEvaluation.Of(laid).Span.CosRun;
+        double span = SetEvaluation.Advise(laid).Span.SpanMm!.Value;
+        double cos = SetEvaluation.Advise(laid).Span.CosRun;
         Assert.Equal(ChainPlay.AxleMoveMm(span, 45, 35, cos), reserve.NowMm - tighter.NowMm, 0.01);
-        Assert.Null(SetEvaluation.Of(input with { Layout = null }).Reserve);
+        Assert.Null(SetEvaluation.Advise(input with { Layout = null }).Reserve);
     }
 
     /// <summary>Nobody was asked: what Fit says moves the loop is what it is set by, else what is usual for such a machine.</summary>
@@ -201,7 +199,7 @@ public sealed class AdjusterKindTests
         AdjusterKind front
     )
     {
-        AdjusterKind KindOf(LoopLayout? layout) => StartingSetting.Of("final", layout, machine).Adjuster.Kind;
+        AdjusterKind KindOf(LoopLayout? layout) => StartingSetting.For("final", layout, machine).Adjuster.Kind;
         LoopLayout slot = WithIdler(Fits.Slot(400, 430));
         Track line = slot.Moving!.Track;
         Assert.Equal(unlaid, KindOf(null));
@@ -218,13 +216,13 @@ public sealed class AdjusterKindTests
     public void An_eccentric_is_as_far_off_its_middle_as_it_was_laid_out()
     {
         SetInput input = EccentricInput(60);
-        Working answer = SetEvaluation.Of(input).Workings.Single(w => w.Title == "How this machine answers");
-        Assert.Equal(8, answer.Values.Single(v => v.Symbol == "e").Value);
+        Working answer = SetEvaluation.Advise(input).Workings.Single(w => w.Title == "How this machine answers");
+        Assert.Equal(8, answer.Beside.Single(v => v.Symbol == "e").Value);
         LoopSetting typed = input.Setting with { Adjuster = input.Setting.Adjuster with { EccentricMm = 6 } };
-        Refusals.Names("Setting.Adjuster.EccentricMm", () => SetEvaluation.Of(input with { Setting = typed }));
-        SetAdvice unlaid = SetEvaluation.Of(input with { Layout = null, Setting = typed with { SpanMm = 600 } });
+        Refusals.Names("Setting.Adjuster.EccentricMm", () => SetEvaluation.Advise(input with { Setting = typed }));
+        SetAdvice unlaid = SetEvaluation.Advise(input with { Layout = null, Setting = typed with { SpanMm = 600 } });
         answer = unlaid.Workings.Single(w => w.Title == "How this machine answers");
-        Assert.Equal(6, answer.Values.Single(v => v.Symbol == "e").Value);
+        Assert.Equal(6, answer.Beside.Single(v => v.Symbol == "e").Value);
     }
 
     /// <summary>What Fit moves and what Set turns are one adjuster: another wheel, or a slot for an eccentric, is refused.</summary>
@@ -243,7 +241,7 @@ public sealed class AdjusterKindTests
         Refusals.Names(
             "Setting.Adjuster.Kind",
             () =>
-                SetEvaluation.Of(
+                SetEvaluation.Advise(
                     belt with
                     {
                         Layout = belt.Layout! with
@@ -261,12 +259,12 @@ public sealed class AdjusterKindTests
     public void Between_fixed_centres_it_is_read_and_nothing_is_turned()
     {
         SetInput input = On(Belt(Plucked(0, 0, null, 55, 55, 55, 55)), AdjusterKind.FixedCentres, null);
-        SetAdvice loose = SetEvaluation.Of(input);
+        SetAdvice loose = SetEvaluation.Advise(input);
         Assert.Equal(NextStep.NothingMoves, loose.Next);
         Assert.Empty(loose.Moves);
         Assert.Equal(
             NextStep.TightenAndRead,
-            SetEvaluation.Of(input with { Rounds = [Plucked(0, 0, null, 68, 69, 69, 68)] }).Next
+            SetEvaluation.Advise(input with { Rounds = [Plucked(0, 0, null, 68, 69, 69, 68)] }).Next
         );
     }
 

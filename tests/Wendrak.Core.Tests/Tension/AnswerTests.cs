@@ -11,7 +11,7 @@ public sealed class AnswerTests
     private static readonly double[] AsFound = [51, 55, 59, 54];
 
     private static SetAdvice After(double turns, params double[] hz) =>
-        SetEvaluation.Of(Belt(Plucked(0, 0, 1.2, AsFound), Plucked(turns, turns, 1.2, hz)));
+        SetEvaluation.Advise(Belt(Plucked(0, 0, 1.2, AsFound), Plucked(turns, turns, 1.2, hz)));
 
     [Fact]
     public void A_stiffer_belt_is_learned_and_turned_back_never_called_loose()
@@ -40,7 +40,7 @@ public sealed class AnswerTests
     {
         SetRound wrongWay = Plucked(0.25, 0.25, 1.2, 40, 44, 48, 43);
         SetRound mended = Plucked(0, 0, 1.2, 50, 54, 58, 53) with { LearnAnew = true };
-        SetAdvice told = SetEvaluation.Of(Belt(Plucked(0, 0, 1.2, AsFound), wrongWay, mended));
+        SetAdvice told = SetEvaluation.Advise(Belt(Plucked(0, 0, 1.2, AsFound), wrongWay, mended));
         Assert.Equal(NextStep.Turn, told.Next);
         Assert.Equal(0, told.LearnedRounds);
         Assert.All(told.Moves, m => Assert.True(m.Tightens));
@@ -51,7 +51,7 @@ public sealed class AnswerTests
     {
         SetInput belt = Belt();
         SetRound found = new(0, 0, LockState.Nipped, [new(ReadingMethod.Gauge, 4.8)], 1.2);
-        SetAdvice told = SetEvaluation.Of(
+        SetAdvice told = SetEvaluation.Advise(
             belt with
             {
                 Setting = belt.Setting with { MakerMethod = ReadingMethod.Gauge, MakerLow = 5, MakerHigh = 7 },
@@ -67,42 +67,42 @@ public sealed class AnswerTests
     public void Tracking_alone_takes_the_end_that_also_mends_the_tension_or_asks()
     {
         SetInput Tracking(params double[] hz) => Belt(Plucked(0, 0, 3.5, hz)) with { Goal = SetGoal.TrackingOnly };
-        Assert.All(SetEvaluation.Of(Tracking(52, 53)).Moves, m => Assert.True(m.Tightens));
-        Assert.All(SetEvaluation.Of(Tracking(90, 91)).Moves, m => Assert.False(m.Tightens));
+        Assert.All(SetEvaluation.Advise(Tracking(52, 53)).Moves, m => Assert.True(m.Tightens));
+        Assert.All(SetEvaluation.Advise(Tracking(90, 91)).Moves, m => Assert.False(m.Tightens));
         SetInput unread = Tracking();
-        Assert.Equal(NextStep.ChooseTrackingEnd, SetEvaluation.Of(unread).Next);
+        Assert.Equal(NextStep.ChooseTrackingEnd, SetEvaluation.Advise(unread).Next);
         foreach (Side end in Enum.GetValues<Side>())
         {
-            SetAdvice told = SetEvaluation.Of(unread with { Setting = unread.Setting with { TrackingEnd = end } });
+            SetAdvice told = SetEvaluation.Advise(unread with { Setting = unread.Setting with { TrackingEnd = end } });
             Assert.Equal(NextStep.Turn, told.Next);
             Assert.Equal([end], told.Moves.Select(m => m.Side));
         }
         // Felt slack counts as well.
         SetRound felt = new(0, 0, LockState.Nipped, [new(ReadingMethod.Feel, 1)], 3.5);
-        Assert.All(SetEvaluation.Of(unread with { Rounds = [felt] }).Moves, m => Assert.True(m.Tightens));
+        Assert.All(SetEvaluation.Advise(unread with { Rounds = [felt] }).Moves, m => Assert.True(m.Tightens));
     }
 
     [Fact]
     public void What_was_not_read_is_not_said()
     {
         SetRound gapOnly = Plucked(0, 0, 1.2) with { Lock = LockState.Torqued };
-        SetAdvice track = SetEvaluation.Of(Belt(gapOnly) with { Goal = SetGoal.TrackingOnly });
-        Assert.Equal((NextStep.Done, false, true), (track.Next, track.IsTensionTold, track.IsTrackTold));
+        SetAdvice track = SetEvaluation.Advise(Belt(gapOnly) with { Goal = SetGoal.TrackingOnly });
+        Assert.Equal((NextStep.Done, false, true), (track.Next, track.IsTensionInside, track.IsTrackInside));
         SetRound hzOnly = Plucked(0, 0, null, 68, 69) with { Lock = LockState.Torqued };
-        SetAdvice tension = SetEvaluation.Of(Belt(hzOnly) with { Goal = SetGoal.TensionOnly });
-        Assert.Equal((NextStep.Done, true, false), (tension.Next, tension.IsTensionTold, tension.IsTrackTold));
-        SetAdvice both = SetEvaluation.Of(Belt(hzOnly with { GapMm = 1.2 }));
-        Assert.Equal((true, true), (both.IsTensionTold, both.IsTrackTold));
+        SetAdvice tension = SetEvaluation.Advise(Belt(hzOnly) with { Goal = SetGoal.TensionOnly });
+        Assert.Equal((NextStep.Done, true, false), (tension.Next, tension.IsTensionInside, tension.IsTrackInside));
+        SetAdvice both = SetEvaluation.Advise(Belt(hzOnly with { GapMm = 1.2 }));
+        Assert.Equal((true, true), (both.IsTensionInside, both.IsTrackInside));
     }
 
     [Fact]
     public void Loosen_first_is_said_when_it_stands_tight()
     {
         SetRound found = Plucked(0, 0, 1.2, AsFound);
-        Assert.False(SetEvaluation.Of(Belt(found)).LoosenFirst);
-        Assert.True(SetEvaluation.Of(Belt(found with { Lock = LockState.Torqued })).LoosenFirst);
+        Assert.False(SetEvaluation.Advise(Belt(found)).LoosenFirst);
+        Assert.True(SetEvaluation.Advise(Belt(found with { Lock = LockState.Torqued })).LoosenFirst);
         SetRound right = Plucked(0, 0, 1.2, 67, 68, 69, 68) with { Lock = LockState.Torqued };
-        Assert.False(SetEvaluation.Of(Belt(right)).LoosenFirst);
+        Assert.False(SetEvaluation.Advise(Belt(right)).LoosenFirst);
     }
 
     /// <summary>A slip test has no other instrument beside it, and advises step by step.</summary>
@@ -113,10 +113,10 @@ public sealed class AnswerTests
     public void A_hand_alone_tightens_loosens_or_keeps(double felt, NextStep next, bool? tightens)
     {
         SetRound round = new(0, 0, LockState.Nipped, [new(ReadingMethod.Feel, felt)]);
-        SetAdvice told = SetEvaluation.Of(Belt(round) with { Goal = SetGoal.TensionOnly });
+        SetAdvice told = SetEvaluation.Advise(Belt(round) with { Goal = SetGoal.TensionOnly });
         Assert.Equal(next, told.Next);
         Assert.All(told.Moves, m => Assert.Equal(tightens, m.Tightens));
-        Assert.Equal(felt == 2, told.IsTensionTold);
+        Assert.Equal(felt == 2, told.IsTensionInside);
     }
 
     [Fact]
@@ -124,18 +124,18 @@ public sealed class AnswerTests
     {
         SetInput belt = Belt();
         SetInput sprung = On(belt, AdjusterKind.SpringSlide, LoopLayout.FrontName);
-        SetAdvice found = SetEvaluation.Of(sprung with { Rounds = [Plucked(0, 0, null, AsFound)] });
+        SetAdvice found = SetEvaluation.Advise(sprung with { Rounds = [Plucked(0, 0, null, AsFound)] });
         Assert.Equal(NextStep.LetSpringSet, found.Next);
         Assert.Empty(found.Moves);
         Assert.Equal(5, found.Manual.Procedure.Count);
         SetRound let = Plucked(0, 0, null, 45, 46);
-        SetAdvice weak = SetEvaluation.Of(sprung with { Rounds = [Plucked(0, 0, null, AsFound), let] });
+        SetAdvice weak = SetEvaluation.Advise(sprung with { Rounds = [Plucked(0, 0, null, AsFound), let] });
         Assert.Equal(NextStep.SpringIsWrong, weak.Next);
         Assert.NotEmpty(weak.Suspects);
         SetRound right = Plucked(0, 0, null, 67, 68);
         Assert.Equal(
             NextStep.TightenAndRead,
-            SetEvaluation.Of(sprung with { Rounds = [Plucked(0, 0, null, AsFound), right] }).Next
+            SetEvaluation.Advise(sprung with { Rounds = [Plucked(0, 0, null, AsFound), right] }).Next
         );
     }
 
@@ -145,11 +145,11 @@ public sealed class AnswerTests
     {
         SetInput unsaid = Chain(Played(0, 30, 31));
         unsaid = unsaid with { Layout = unsaid.Layout! with { SwingArm = null } };
-        SetAdvice asked = SetEvaluation.Of(unsaid);
+        SetAdvice asked = SetEvaluation.Advise(unsaid);
         Assert.Equal(NextStep.SaySuspension, asked.Next);
         Assert.Null(asked.Window);
         TensionWindow Said(RearSuspension how) =>
-            SetEvaluation.Of(unsaid with { Setting = unsaid.Setting with { Suspension = how } }).Window!;
+            SetEvaluation.Advise(unsaid with { Setting = unsaid.Setting with { Suspension = how } }).Window!;
         Assert.Contains("without rear suspension", Said(RearSuspension.Rigid).Reason, StringComparison.Ordinal);
         Assert.True(Said(RearSuspension.SwingArm).High < Said(RearSuspension.Rigid).High);
         // The maker's own figure needs no such word.
@@ -159,20 +159,20 @@ public sealed class AnswerTests
             MakerLow = 25,
             MakerHigh = 35,
         };
-        Assert.NotNull(SetEvaluation.Of(unsaid with { Setting = maker }).Window);
+        Assert.NotNull(SetEvaluation.Advise(unsaid with { Setting = maker }).Window);
     }
 
     /// <summary>What the store takes the advice takes: it is doubted, and can be read anew.</summary>
     [Fact]
     public void A_play_beyond_the_span_is_doubted_and_read_anew()
     {
-        SetAdvice told = SetEvaluation.Of(Chain(Played(0, 199)));
+        SetAdvice told = SetEvaluation.Advise(Chain(Played(0, 199)));
         Assert.Equal(NextStep.ReadAgain, told.Next);
         ReadingDoubt doubt = Assert.Single(told.Doubts);
         Assert.Equal((199, null), (doubt.Value, doubt.WouldBe));
         Assert.Equal(told.Span.SpanMm!.Value / 5, doubt.MostMm!.Value, 1e-9);
         // One slip of the pen among good readings does not hide them.
-        Assert.NotEqual(NextStep.ReadAgain, SetEvaluation.Of(Chain(Played(0, 40, 199))).Next);
+        Assert.NotEqual(NextStep.ReadAgain, SetEvaluation.Advise(Chain(Played(0, 40, 199))).Next);
     }
 
     [Fact]
@@ -180,14 +180,18 @@ public sealed class AnswerTests
     {
         // Tension goes with the square of the frequency.
         double percent = 200 * (72.0 * 72 - 66 * 66) / (72.0 * 72 + 66 * 66);
-        Assert.Equal(percent, SetEvaluation.Of(Belt(Plucked(0, 0, 1.2, 66, 72))).Rounds[0].SpreadPercent!.Value, 1e-9);
-        Assert.Null(SetEvaluation.Of(Chain(Played(0, 30, 34))).Rounds[0].SpreadPercent);
+        Assert.Equal(
+            percent,
+            SetEvaluation.Advise(Belt(Plucked(0, 0, 1.2, 66, 72))).Rounds[0].SpreadPercent!.Value,
+            1e-9
+        );
+        Assert.Null(SetEvaluation.Advise(Chain(Played(0, 30, 34))).Rounds[0].SpreadPercent);
     }
 
     [Fact]
     public void No_figure_is_finer_than_its_instrument()
     {
-        Assert.Null(SetEvaluation.Of(Belt(Plucked(0, 0, 1.2, 68, 68, 68, 68))).Rounds[0].RunOutMm);
-        Assert.True(SetEvaluation.Of(Belt(Plucked(0, 0, 1.2, 60, 68, 76, 68))).Rounds[0].RunOutMm > 0.05);
+        Assert.Null(SetEvaluation.Advise(Belt(Plucked(0, 0, 1.2, 68, 68, 68, 68))).Rounds[0].RunOutMm);
+        Assert.True(SetEvaluation.Advise(Belt(Plucked(0, 0, 1.2, 60, 68, 76, 68))).Rounds[0].RunOutMm > 0.05);
     }
 }

@@ -11,7 +11,7 @@ public sealed class FindingTests
     private static readonly SetRound PluckedLow = Plucked(0, 0, 1.2, 51, 52, 53, 52) with { Lock = LockState.Torqued };
     private static readonly SetRound FeltRight = new(0.25, 0.25, LockState.Torqued, [new(ReadingMethod.Feel, 2)], 1.2);
 
-    private static InstrumentFinding[] Findings(SetInput input) => [.. SetEvaluation.Of(input).Findings];
+    private static InstrumentFinding[] Findings(SetInput input) => [.. SetEvaluation.Advise(input).Findings];
 
     [Fact]
     public void Another_instrument_hides_nothing_and_keeps_the_window_that_was_typed()
@@ -42,13 +42,13 @@ public sealed class FindingTests
         SetInput open = Belt(PluckedLow);
         Assert.Equal(
             [ClosedDespite.OutsideWindow, ClosedDespite.CautionsNotConfirmed, ClosedDespite.NoTorque],
-            ClosingReasons.Of(new(open, false, null))
+            ClosingReasons.Find(new(open, false, null))
         );
-        Assert.Equal([ClosedDespite.OutsideWindow], ClosingReasons.Of(new(open, true, 55)));
+        Assert.Equal([ClosedDespite.OutsideWindow], ClosingReasons.Find(new(open, true, 55)));
         SetRound wide = Plucked(0, 0, 1.2, 60, 69, 78, 69);
-        Assert.Contains(ClosedDespite.AdvisorStopped, ClosingReasons.Of(new(Belt(wide), true, 55)));
+        Assert.Contains(ClosedDespite.AdvisorStopped, ClosingReasons.Find(new(Belt(wide), true, 55)));
         SetRound right = Plucked(0, 0, 1.2, 67, 68) with { Lock = LockState.Torqued };
-        Assert.Empty(ClosingReasons.Of(new(Belt(right), true, 55)));
+        Assert.Empty(ClosingReasons.Find(new(Belt(right), true, 55)));
     }
 
     private static (Machine Machine, Setup Fitted) Stored(SetInput belt)
@@ -91,9 +91,9 @@ public sealed class FindingTests
             closing,
             Cautions: new(null, DateTimeOffset.UnixEpoch)
         );
-        Refusals.Names("Closing.Reason", () => ClosedVisit.Of(job, machine, fitted));
+        Refusals.Names("Closing.Reason", () => ClosedVisit.Fill(job, machine, fitted));
         SetClosing kept = ClosedVisit
-            .Of(job with { Closing = closing with { Reason = "the adjuster is at its end" } }, machine, fitted)
+            .Fill(job with { Closing = closing with { Reason = "the adjuster is at its end" } }, machine, fitted)
             .Closing!;
         Assert.Equal([ClosedDespite.OutsideWindow], kept.Despite!);
         Assert.Equal("the adjuster is at its end", kept.Reason);
@@ -103,12 +103,12 @@ public sealed class FindingTests
             Rounds = [Plucked(0, 0, 1.2, 67, 68) with { Lock = LockState.Torqued }],
             Closing = closing with { Despite = [ClosedDespite.NoTorque], Reason = "none" },
         };
-        Assert.Equal((null, null), (ClosedVisit.Of(right, machine, fitted).Closing!.Despite, (string?)null));
-        OpenReading stands = Assert.Single(MachineSummary.Of(machine, fitted, [job]).OpenReadings);
+        Assert.Equal((null, null), (ClosedVisit.Fill(right, machine, fitted).Closing!.Despite, (string?)null));
+        OpenReading stands = Assert.Single(MachineSummary.From(machine, fitted, [job]).OpenReadings);
         Assert.Equal((new DateOnly(2026, 5, 1), ReadingMethod.Pluck), (stands.On, stands.Finding.Method));
         SetJob next = right with { Id = 2, OpenedOn = new(2026, 6, 1) };
-        Assert.Empty(MachineSummary.Of(machine, fitted, [job, next]).OpenReadings);
+        Assert.Empty(MachineSummary.From(machine, fitted, [job, next]).OpenReadings);
         SetJob felt = next with { Rounds = [FeltRight with { LeftUnits = 0, RightUnits = 0 }] };
-        Assert.Equal(stands, Assert.Single(MachineSummary.Of(machine, fitted, [job, felt]).OpenReadings));
+        Assert.Equal(stands, Assert.Single(MachineSummary.From(machine, fitted, [job, felt]).OpenReadings));
     }
 }

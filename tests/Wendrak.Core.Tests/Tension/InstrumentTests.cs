@@ -14,7 +14,7 @@ public sealed class InstrumentTests(ITestOutputHelper output)
     public void No_instrument_ends_in_a_dead_end_nor_past_the_window_by_more_than_a_hand_step(string name)
     {
         (_, SetInput loop, PracticeInstrument instrument) = InstrumentCases.All.Single(c => c.Name == name);
-        PracticeRun[] runs = [.. Enumerable.Range(0, Drives).Select(seed => PracticeRuns.Of(seed, loop, instrument))];
+        PracticeRun[] runs = [.. Enumerable.Range(0, Drives).Select(seed => PracticeRuns.Run(seed, loop, instrument))];
         foreach (var end in runs.GroupBy(r => r.End))
             output.WriteLine($"{end.Key}: {end.Count()}, inside {end.Count(r => r.IsInside)}");
         output.WriteLine(

@@ -16,7 +16,7 @@ public sealed class PracticeTests(ITestOutputHelper output)
     public void It_brings_simulated_drives_into_window_and_track(string kind)
     {
         SetInput loop = kind == "belt" ? SetCases.Belt() : SetCases.Chain();
-        PracticeRun[] runs = [.. Enumerable.Range(0, Drives).Select(seed => PracticeRuns.Of(seed, loop))];
+        PracticeRun[] runs = [.. Enumerable.Range(0, Drives).Select(seed => PracticeRuns.Run(seed, loop))];
         int inside = runs.Count(r => r.IsInside && r.End == NextStep.Done);
         double median = runs.Select(r => r.Rounds).Order().ElementAt(Drives / 2);
         double most = runs.Max(r => r.OverByUnits);
@@ -49,8 +49,8 @@ public sealed class PracticeTests(ITestOutputHelper output)
                 machine.Settings![0],
                 []
             );
-            Assert.NotNull(SetEvaluation.Of(loop).WindowLooseReading);
-            PracticeRun[] runs = [.. Enumerable.Range(0, seeds).Select(seed => PracticeRuns.Of(seed, loop))];
+            Assert.NotNull(SetEvaluation.Advise(loop).WindowLooseReading);
+            PracticeRun[] runs = [.. Enumerable.Range(0, seeds).Select(seed => PracticeRuns.Run(seed, loop))];
             int inside = runs.Count(r => r.IsInside && r.End == NextStep.Done);
             output.WriteLine($"{machine.Name}: {inside} of {seeds}, over {runs.Max(r => r.OverByUnits):0.####}");
             foreach (var end in runs.GroupBy(r => r.End))

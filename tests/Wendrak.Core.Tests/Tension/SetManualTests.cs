@@ -22,7 +22,7 @@ public sealed class SetManualTests
         );
 
     private static SetManual Board(AdjusterKind kind) =>
-        SetManual.Of(MachineKind.KickBoard, InputKind.Motor, DriveElement.ToothedBelt, kind);
+        SetManual.For(MachineKind.KickBoard, InputKind.Motor, DriveElement.ToothedBelt, kind);
 
     /// <summary>Words that belong to one kind of drive alone, and the kinds that may speak them.</summary>
     [Theory]
@@ -50,7 +50,7 @@ public sealed class SetManualTests
         Assert.DoesNotContain("chocked", board, StringComparison.Ordinal);
         Assert.DoesNotContain("brake works", board, StringComparison.Ordinal);
         string road = AllOf(
-            SetManual.Of(MachineKind.Motorcycle, InputKind.Engine, DriveElement.Chain, AdjusterKind.TwoEnds)
+            SetManual.For(MachineKind.Motorcycle, InputKind.Engine, DriveElement.Chain, AdjusterKind.TwoEnds)
         );
         Assert.Contains("chocked, engine off", road, StringComparison.Ordinal);
         Assert.Contains("brake works", road, StringComparison.Ordinal);
@@ -67,7 +67,7 @@ public sealed class SetManualTests
     ) =>
         Assert.Contains(
             still,
-            SetManual.Of(kind, input, DriveElement.Chain, AdjusterKind.OneScrew).Cautions[0],
+            SetManual.For(kind, input, DriveElement.Chain, AdjusterKind.OneScrew).Cautions[0],
             StringComparison.Ordinal
         );
 
@@ -84,7 +84,9 @@ public sealed class SetManualTests
         SlipTestWay slip = Board(AdjusterKind.SlidingMotor).ByHand[0];
         Assert.Contains(slip.Steps, s => s.Contains("forwards", StringComparison.Ordinal));
         Assert.Contains(slip.Steps, s => s.Contains("backwards", StringComparison.Ordinal));
-        Assert.Empty(SetManual.Of(MachineKind.Moped, InputKind.Motor, DriveElement.Chain, AdjusterKind.TwoEnds).ByHand);
+        Assert.Empty(
+            SetManual.For(MachineKind.Moped, InputKind.Motor, DriveElement.Chain, AdjusterKind.TwoEnds).ByHand
+        );
     }
 
     /// <summary>Between fixed centres nothing is nipped between rounds: there is nothing to move.</summary>

@@ -76,11 +76,11 @@ public sealed class SpanTensionTests
     [Fact]
     public void Four_positions_agree_with_the_check_row()
     {
-        RoundTheWheelResult r = RoundTheWheel.Of([34, 31, 27, 30]);
+        RoundTheWheelResult r = RoundTheWheel.Analyze([34, 31, 27, 30]);
         Assert.Equal((30.5, 7.0, 2, 0), (r.Mean, r.Spread, r.LowestAt, r.HighestAt));
         Published.AgreesWithin(0.1, 3.53553, r.Amplitude!.Value, "engineering.md i7");
         Published.AgreesWithin(0.1, 8.1301, r.PhaseDeg!.Value, "engineering.md i7");
-        Assert.Null(RoundTheWheel.Of([34, 31, 27]).Amplitude);
+        Assert.Null(RoundTheWheel.Analyze([34, 31, 27]).Amplitude);
     }
 
     /// <summary>engineering.md i8, and the trade's two points for rubber.</summary>
@@ -100,44 +100,47 @@ public sealed class SpanTensionTests
     [Fact]
     public void A_belt_is_set_today_for_the_day_it_is_needed()
     {
-        RunningInResult now = RunningIn.Of(new(CordKind.Rubber, 0, 168, 300));
+        RunningInResult now = RunningIn.Predict(new(CordKind.Rubber, 0, 168, 300));
         Assert.Equal(600, now.SetNowN!.Value, 0.5);
         Assert.Equal(100, now.OverPercent, 0.2);
         // Fitted a week ago it has lost most already.
-        Assert.InRange(RunningIn.Of(new(CordKind.Rubber, 168, 168, 300)).OverPercent, 1, 15);
-        Assert.InRange(RunningIn.Of(new(CordKind.StiffCord, 0, 168, 300)).OverPercent, 5, 12);
+        Assert.InRange(RunningIn.Predict(new(CordKind.Rubber, 168, 168, 300)).OverPercent, 1, 15);
+        Assert.InRange(RunningIn.Predict(new(CordKind.StiffCord, 0, 168, 300)).OverPercent, 5, 12);
         Assert.Equal(0.9, Relaxation.Rubber.FractionAfter(now.CheckAfterHours!.Value), 1e-6);
-        Assert.Null(RunningIn.Of(new(CordKind.StiffCord, 24, 0, 300)).CheckAfterHours);
+        Assert.Null(RunningIn.Predict(new(CordKind.StiffCord, 24, 0, 300)).CheckAfterHours);
         Assert.Equal(1, now.Curve[0].Fraction);
         // Two readings make it this belt's: half as much is lost.
         OwnReadings readings = new(InHz: false, 500, 4, 450, 168, 375);
-        RunningInResult own = RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, Own: readings));
+        RunningInResult own = RunningIn.Predict(new(CordKind.Rubber, 0, 168, 300, Own: readings));
         Assert.Equal(400, own.SetNowN!.Value, 0.5);
         // Hz go with the root of tension.
         OwnReadings heard = new(InHz: true, 100, 4, 100 * Math.Sqrt(0.9), 168, 100 * Math.Sqrt(0.75));
-        Assert.Equal(400, RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, Own: heard)).SetNowN!.Value, 0.5);
+        Assert.Equal(400, RunningIn.Predict(new(CordKind.Rubber, 0, 168, 300, Own: heard)).SetNowN!.Value, 0.5);
         Refusals.Names(
             "Own.First",
-            () => RunningIn.Of(new(CordKind.Rubber, 0, 1, 300, Own: readings with { First = 600 }))
+            () => RunningIn.Predict(new(CordKind.Rubber, 0, 1, 300, Own: readings with { First = 600 }))
         );
         Refusals.Names(
             "Own.SecondHours",
-            () => RunningIn.Of(new(CordKind.Rubber, 0, 1, 300, Own: readings with { SecondHours = 4 }))
+            () => RunningIn.Predict(new(CordKind.Rubber, 0, 1, 300, Own: readings with { SecondHours = 4 }))
         );
         Assert.Equal(own.SetNowN!.Value, own.Workings[0].Result.Value);
         // Left as it was read: half of it is there in a week; set as high as that asks for, the shaft would carry 1200 N.
         // Two readings that nearly agree tell no curve: their error would be all of it.
         Refusals.Names(
             "Own.Second",
-            () => RunningIn.Of(new(CordKind.Rubber, 0, 1, 300, Own: readings with { Second = readings.First * 0.999 }))
+            () =>
+                RunningIn.Predict(
+                    new(CordKind.Rubber, 0, 1, 300, Own: readings with { Second = readings.First * 0.999 })
+                )
         );
-        RunningInResult left = RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, NowN: 420, MostShaftLoadN: 1_100));
+        RunningInResult left = RunningIn.Predict(new(CordKind.Rubber, 0, 168, 300, NowN: 420, MostShaftLoadN: 1_100));
         Assert.Equal(210, left.ExpectedN!.Value, 0.2);
         Assert.Equal(left.ExpectedN.Value, left.Workings[0].Result.Value);
         Assert.True(left.IsAboveBearing);
-        Assert.False(RunningIn.Of(new(CordKind.Rubber, 0, 168, 300, MostShaftLoadN: 1_300)).IsAboveBearing);
+        Assert.False(RunningIn.Predict(new(CordKind.Rubber, 0, 168, 300, MostShaftLoadN: 1_300)).IsAboveBearing);
         Assert.Null(now.ExpectedN);
-        Refusals.Names("WantedN", () => RunningIn.Of(new(CordKind.Rubber, 0, 168, 0)));
+        Refusals.Names("WantedN", () => RunningIn.Predict(new(CordKind.Rubber, 0, 168, 0)));
     }
 
     [Fact]
@@ -145,28 +148,29 @@ public sealed class SpanTensionTests
     {
         // A new rubber belt for a week later asks for twice as much: the window ends at 450 N, the shaft carries 2 × 400 N.
         RunningInInput week = new(CordKind.Rubber, 0, 168, 300, MostN: 450, MostShaftLoadN: 800);
-        RunningInResult told = RunningIn.Of(week);
+        RunningInResult told = RunningIn.Predict(week);
         Assert.True(told.IsAboveWindow && told.IsAboveBearing);
         Assert.Equal(400, told.MostNowN);
         // Fitted as late as that, or set to the most and set again then, it comes down to just what is wanted.
         Assert.Equal(300, 400 * Relaxation.Rubber.FractionAfter(told.FitWithinHours!.Value), 1e-6);
         Assert.Equal(told.FitWithinHours!.Value, told.SetAgainAfterHours!.Value, 1e-6);
-        RunningInResult allowed = RunningIn.Of(week with { MostN = 650, MostShaftLoadN = null });
+        RunningInResult allowed = RunningIn.Predict(week with { MostN = 650, MostShaftLoadN = null });
         Assert.False(allowed.IsAboveWindow || allowed.IsAboveBearing);
         Assert.Null(allowed.FitWithinHours);
         Assert.Null(allowed.SetAgainAfterHours);
         // A window below what is wanted leaves no way.
-        Assert.Null(RunningIn.Of(week with { MostN = 290 }).FitWithinHours);
+        Assert.Null(RunningIn.Predict(week with { MostN = 290 }).FitWithinHours);
     }
 
     [Fact]
     public void Without_window_or_mass_running_in_is_told_as_a_share()
     {
-        RunningInResult share = RunningIn.Of(new(CordKind.Rubber, 0, 168));
-        Assert.Equal(RunningIn.Of(new(CordKind.Rubber, 0, 168, 300)).OverPercent, share.OverPercent, 1e-12);
+        RunningInResult share = RunningIn.Predict(new(CordKind.Rubber, 0, 168));
+        Assert.Equal(RunningIn.Predict(new(CordKind.Rubber, 0, 168, 300)).OverPercent, share.OverPercent, 1e-12);
         Assert.Equal(50, share.LeftPercent, 0.1);
         Assert.Null(share.SetNowN);
-        Assert.Equal(2, share.Workings[0].Result.Value, 0.01);
+        Assert.Equal(100, share.OverPercent, 0.4);
+        Assert.Equal([share.OverPercent, share.LeftPercent], share.Workings.Take(2).Select(w => w.Result.Value));
     }
 
     [Fact]
@@ -180,21 +184,24 @@ public sealed class SpanTensionTests
     [Fact]
     public void Warmth_and_sprung_arms_agree_with_the_check_rows()
     {
-        ThermalTensionResult r = ThermalTension.Of(new(CaseMetal.Aluminium, 600, 95, 20, 0.985, 1_600, 100_000));
+        ThermalTensionResult r = ThermalTension.Compute(new(CaseMetal.Aluminium, 600, 95, 20, 0.985, 1_600, 100_000));
         Published.AgreesWithin(0.1, 1.035, r.CentreGrowthMm, "engineering.md i10");
         Published.AgreesWithin(0.1, 2.03895, r.NetStretchMm, "engineering.md i10");
         Published.AgreesWithin(0.1, 127.434, r.TensionRiseN, "engineering.md i10");
         Assert.Equal(r.TensionRiseN, r.Workings[0].Result.Value);
-        Refusals.Names("HotC", () => ThermalTension.Of(new(CaseMetal.Aluminium, 600, 900, 20, 0.985, 1_600, 100_000)));
-        SprungArmResult arm = SprungArm.Of(new(209.579, 40, 70, 80, 45));
+        Refusals.Names(
+            "HotC",
+            () => ThermalTension.Compute(new(CaseMetal.Aluminium, 600, 900, 20, 0.985, 1_600, 100_000))
+        );
+        SprungArmResult arm = SprungArm.Compute(new(209.579, 40, 70, 80, 45));
         Published.AgreesWithin(0.1, 200, arm.TensionN, "engineering.md i11");
         Published.AgreesWithin(0.1, 136.808, arm.IdlerForceN, "engineering.md i11");
         Published.AgreesWithin(0.1, 9.43107, arm.ArmMomentNm, "engineering.md i11");
         Assert.Null(arm.NPerMm);
         // A mm of its screw is as many newtons more of the spring: the tension grows in proportion.
-        SprungArmResult screwed = SprungArm.Of(new(209.579, 40, 70, 80, 45, RateNPerMm: 209.579));
+        SprungArmResult screwed = SprungArm.Compute(new(209.579, 40, 70, 80, 45, RateNPerMm: 209.579));
         Assert.Equal(screwed.TensionN, screwed.NPerMm!.Value, 1e-9);
-        Refusals.Names("WrapDeg", () => SprungArm.Of(new(200, 0, 70, 80, 45)));
+        Refusals.Names("WrapDeg", () => SprungArm.Compute(new(200, 0, 70, 80, 45)));
     }
 
     [Theory]
@@ -213,6 +220,6 @@ public sealed class SpanTensionTests
         Refusals.Names("deflectionMm", () => SpanDeflection.TensionN(400, 100, 20));
         Refusals.Names("forceN", () => SpanDeflection.TensionN(400, 5, 0));
         Refusals.Names("playMm", () => ChainPlay.ExcessMm(500, 101));
-        Refusals.Names("readings", () => RoundTheWheel.Of([]));
+        Refusals.Names("readings", () => RoundTheWheel.Analyze([]));
     }
 }

@@ -20,7 +20,7 @@ public sealed class GrooveMatchTests
     [Fact]
     public void A_belt_rests_where_groove_and_belt_are_equally_wide()
     {
-        GrooveResult seat = GrooveMatch.Of(A);
+        GrooveResult seat = GrooveMatch.Judge(A);
         double widthThere = 12.68 + 2 * seat.AboveRimMm * Math.Tan(17 * Math.PI / 180);
         Assert.Equal(13, widthThere, 1e-9);
         Assert.Equal(11.5 + seat.AboveRimMm - 8, seat.BottomGapMm, 1e-9);
@@ -34,23 +34,26 @@ public sealed class GrooveMatchTests
     [InlineData("A", 16.5, 14, GrooveVerdict.SitsDeep)] // an A belt in a B groove
     [InlineData("A", 13.2, 8, GrooveVerdict.Bottoms)]
     public void The_wrong_section_is_told(string section, double top, double depth, GrooveVerdict verdict) =>
-        Assert.Equal(verdict, GrooveMatch.Of(A with { Section = section, TopWidthMm = top, DepthMm = depth }).Verdict);
+        Assert.Equal(
+            verdict,
+            GrooveMatch.Judge(A with { Section = section, TopWidthMm = top, DepthMm = depth }).Verdict
+        );
 
     [Fact]
     public void A_measured_angle_and_a_hollow_are_judged()
     {
-        Assert.True(GrooveMatch.Of(A with { AngleDeg = 34.5 }).AngleFits);
-        Assert.False(GrooveMatch.Of(A with { AngleDeg = 38 }).AngleFits);
-        Assert.Null(GrooveMatch.Of(A).IsWorn);
+        Assert.True(GrooveMatch.Judge(A with { AngleDeg = 34.5 }).AngleFits);
+        Assert.False(GrooveMatch.Judge(A with { AngleDeg = 38 }).AngleFits);
+        Assert.Null(GrooveMatch.Judge(A).IsWorn);
         // 1/32 in under the gauge, common practice.
-        Assert.True(GrooveMatch.Of(A with { HollowMm = 0.9 }).IsWorn);
-        Assert.False(GrooveMatch.Of(A with { HollowMm = 0.5 }).IsWorn);
+        Assert.True(GrooveMatch.Judge(A with { HollowMm = 0.9 }).IsWorn);
+        Assert.False(GrooveMatch.Judge(A with { HollowMm = 0.5 }).IsWorn);
     }
 
     [Fact]
     public void Impossible_grooves_are_refused()
     {
-        void Refused(string field, GrooveInput input) => Refusals.Names(field, () => GrooveMatch.Of(input));
+        void Refused(string field, GrooveInput input) => Refusals.Names(field, () => GrooveMatch.Judge(input));
         Refused("Section", A with { Section = "Q" });
         Refused("TopWidthMm", A with { TopWidthMm = double.NaN });
         Refused("DepthMm", A with { DepthMm = 40 });

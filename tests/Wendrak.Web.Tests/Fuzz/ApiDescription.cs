@@ -9,6 +9,10 @@ public sealed record ApiOperation(string Method, string Path, JsonNode? Body, IR
 /// <summary>The description of the API as it is served, read without any code of the product.</summary>
 public sealed class ApiDescription(JsonNode document)
 {
+    /// <summary>As it is kept with the page, which is as it is served: ContractTests hold it.</summary>
+    public static JsonNode Kept { get; } =
+        JsonNode.Parse(File.ReadAllText(Path.Combine(Repository.Root, "web", "public", "openapi.json")))!;
+
     private const string RefPrefix = "#/components/schemas/";
 
     public IReadOnlyList<ApiOperation> Operations { get; } =

@@ -135,7 +135,7 @@ internal static class EvaluationQuestions
                 SideMatch = null,
                 Straightness = new(SpacingMm: 220, Marks: new(500, 503), Setting: set.Setting),
                 Warmth = isChain ? null : new(CaseMetal.Aluminium, 80, 20, set, 100_000),
-                RunningIn = isChain ? null : new(CordKind.Rubber, 24, 168, set, null),
+                RunningIn = isChain ? null : new(CordKind.Rubber, 24, set, 168),
                 Practice = new(3, set, LockState.Torqued),
             },
             card.Machine.Id

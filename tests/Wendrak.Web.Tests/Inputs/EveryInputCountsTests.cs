@@ -47,7 +47,7 @@ public sealed class EveryInputCountsTests(WendrakServer server) : IClassFixture<
     [Fact]
     public async Task No_input_is_accepted_and_then_ignored()
     {
-        ApiDescription api = new(JsonNode.Parse(await server.Client.GetStringAsync("/openapi/v1.json"))!);
+        ApiDescription api = new(ApiDescription.Kept);
         InputLeaves leaves = new(api);
         Dictionary<string, bool> counts = [];
         List<string> unanswered = [];

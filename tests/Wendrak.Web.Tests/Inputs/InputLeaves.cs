@@ -8,20 +8,30 @@ namespace Wendrak.Web.Tests.Inputs;
 /// <param name="Name">Of the thing it is part of, as the API calls that, and its own: “LoopStrength.friction”.</param>
 /// <param name="Parent">The object it stands in.</param>
 /// <param name="Others">Other values it may have instead, nearest first.</param>
-internal sealed record InputLeaf(string Name, JsonObject Parent, string Property, IReadOnlyList<JsonNode?> Others)
+/// <param name="FarOut">A number that no bound allows; null for words and switches.</param>
+internal sealed record InputLeaf(
+    string Name,
+    JsonObject Parent,
+    string Property,
+    IReadOnlyList<JsonNode?> Others,
+    double? FarOut = null
+)
 {
-    /// <summary>The question with another value of it, and as it was again.</summary>
-    public IEnumerable<string> Changed(JsonNode question)
+    /// <summary>Where it stands in the question, as a refusal names it.</summary>
+    public string Path => $"{Parent.GetPath()}.{Property}"["$.".Length..];
+
+    /// <summary>The question with that value of it, and as it was again.</summary>
+    public string With(JsonNode question, JsonNode? value)
     {
         JsonNode? was = Parent[Property]?.DeepClone();
-        foreach (JsonNode? other in Others)
-        {
-            Parent[Property] = other?.DeepClone();
-            string asked = question.ToJsonString();
-            Parent[Property] = was?.DeepClone();
-            yield return asked;
-        }
+        Parent[Property] = value?.DeepClone();
+        string asked = question.ToJsonString();
+        Parent[Property] = was;
+        return asked;
     }
+
+    /// <summary>The question with each other value of it.</summary>
+    public IEnumerable<string> Changed(JsonNode question) => Others.Select(other => With(question, other));
 }
 
 /// <summary>Walks a question beside its schema, so that inputs that are left out are found too.</summary>
@@ -74,8 +84,11 @@ internal sealed class InputLeaves(ApiDescription api)
         return ApiDescription.TypeOf(of) switch
         {
             "boolean" => [new(name, parent, property, [JsonValue.Create(!((bool?)now ?? false))])],
-            "integer" => [new(name, parent, property, [.. Numbers(now).Select(n => JsonValue.Create(Math.Round(n)))])],
-            "number" => [new(name, parent, property, [.. Numbers(now).Select(n => JsonValue.Create(n))])],
+            "integer" =>
+            [
+                new(name, parent, property, [.. Numbers(now).Select(n => JsonValue.Create(Math.Round(n)))], 1e9),
+            ],
+            "number" => [new(name, parent, property, [.. Numbers(now).Select(n => JsonValue.Create(n))], 1e300)],
             _ => [],
         };
     }

@@ -90,6 +90,6 @@ public sealed class SectionBTests(WendrakServer server) : IClassFixture<WendrakS
     public async Task B6_double_pitch()
     {
         JsonNode told = await Of(server, "/api/fit/sprocket", new SprocketInput("208A", 21));
-        Agrees("b6", 0.01, 86.1732, told["pitchMm"]);
+        Agrees("b6", 0.01, 86.1732, told["pitchDiameterMm"]);
     }
 }

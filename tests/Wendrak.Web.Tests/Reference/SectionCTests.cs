@@ -13,7 +13,7 @@ public sealed class SectionCTests(WendrakServer server) : IClassFixture<WendrakS
     public async Task C1_a_sprocket()
     {
         JsonNode told = await Of(server, "/api/fit/sprocket", new SprocketInput("08A", 17));
-        Agrees("c1", 0.01, 69.1158, told["pitchMm"]);
+        Agrees("c1", 0.01, 69.1158, told["pitchDiameterMm"]);
         Agrees("c1", 0.01, 75.559, told["outsideMm"]);
         Agrees("c1", 0.1, 61.1958, told["rootMm"]); // the table's roller is 7.92 mm
         Agrees("c1", 0.1, 60.901, told["caliperMm"]);
@@ -25,7 +25,7 @@ public sealed class SectionCTests(WendrakServer server) : IClassFixture<WendrakS
     public async Task C2_a_sprocket()
     {
         JsonNode told = await Of(server, "/api/fit/sprocket", new SprocketInput("10A", 42));
-        Agrees("c2", 0.01, 212.431, told["pitchMm"]);
+        Agrees("c2", 0.01, 212.431, told["pitchDiameterMm"]);
         Agrees("c2", 0.01, 221.362, told["outsideMm"]);
         Agrees("c2", 0.1, 202.271, told["caliperMm"]);
     }

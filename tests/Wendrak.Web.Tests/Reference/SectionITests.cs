@@ -157,8 +157,8 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     {
         JsonNode told = await Of(server, "/api/set/running-in", new RunningInInput(CordKind.Rubber, 0, 24, 100));
         Agrees("i8", 0.1, 65.1154, told["leftPercent"]);
-        Agrees("i8", 0.1, 0.446454, Put(told, "What to set now", "β"));
-        Agrees("i8", 0.1, 23.6885, Put(told, "What to set now", "τ"));
+        Agrees("i8", 0.1, 0.446454, Put(told, "Part that is left by now", "β"));
+        Agrees("i8", 0.1, 23.6885, Put(told, "Part that is left by now", "τ"));
         JsonNode own = await Of(
             server,
             "/api/set/running-in",

@@ -1,5 +1,6 @@
 import type { Drive, LoopChoice, MachineDrivesResult, Stage } from '../api/client'
-import { isToothed, MEDIUM_WORDS, pairText } from '../machine/words'
+import { isToothed } from '../machine/driveElements'
+import { MEDIUM_WORDS, pairText } from '../machine/words'
 import { rpm } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import classes from './DriveTree.module.css'

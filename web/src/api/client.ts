@@ -8,6 +8,7 @@ export type MachineSave = Schemas['MachineSave']
 export type MachineKind = Schemas['MachineKind']
 export type Drive = Schemas['Drive']
 export type Stage = Schemas['Stage']
+export type DriveElement = Schemas['DriveElement']
 export type Loop = Schemas['StageLoop']
 export type LoopChoice = Schemas['LoopChoice']
 export type LoopSearch = Schemas['LoopSearch']
@@ -23,7 +24,7 @@ export type Conditions = Schemas['Conditions']
 export type Wishes = Schemas['Wishes']
 export type StockItem = Schemas['StockItem']
 export type Change = Schemas['Change']
-export type StartingWheels = Schemas['StartingWheels']
+export type StartingLoop = Schemas['StartingLoop']
 export type Designations = Schemas['Designations']
 export type Working = Schemas['Working']
 export type InputIssue = Schemas['InputIssue']
@@ -148,6 +149,27 @@ export const setWho = (name: string) => localStorage.setItem(WHO_KEY, name)
 const DATA_HEADER = 'X-Wendrak-Data'
 let dataId = ''
 
+const BUILD_HEADER = 'X-Wendrak-Build'
+let buildId = ''
+let renewed = false
+const renewalWaiters = new Set<() => void>()
+
+/** Whether the program was renewed since this page was loaded. */
+export const isRenewed = () => renewed
+export function whenRenewed(tell: () => void) {
+  renewalWaiters.add(tell)
+  return () => void renewalWaiters.delete(tell)
+}
+
+/** What each answer says of the build that gave it. */
+export function noteBuild(answering: string | null) {
+  if (!answering) return
+  buildId ||= answering
+  if (answering === buildId || renewed) return
+  renewed = true
+  for (const tell of renewalWaiters) tell()
+}
+
 const client = createClient<paths>({ baseUrl: location.origin })
 client.use({
   onRequest({ request }) {
@@ -159,6 +181,7 @@ client.use({
   },
   onResponse({ response }) {
     dataId ||= response.headers.get(DATA_HEADER) ?? ''
+    noteBuild(response.headers.get(BUILD_HEADER))
   },
 })
 
@@ -178,7 +201,7 @@ function refusal(problem: unknown, status: number): Error {
   const body = (typeof problem === 'object' && problem !== null ? problem : {}) as Partial<
     Schemas['InvalidInputProblem'] & Schemas['ConflictProblem'] & { trouble: string }
   >
-  if (status === 400 && body.issues) return new InvalidInputError(body.issues)
+  if (body.issues) return new InvalidInputError(body.issues)
   if (status === 409)
     return new ConflictError(body.detail ?? 'Changed meanwhile.', body.thing ?? '', body.current)
   if (body.trouble) return new StorageError(body.detail ?? 'Nothing can be stored.', body.trouble)

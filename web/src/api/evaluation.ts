@@ -119,15 +119,15 @@ export function inView(cache: QueryClient, subject: Subject, parts: PartName[]) 
   const keys = all
     .map((q) => q.queryKey as ReturnType<typeof evaluationKey>)
     .filter(([, part, , question]) => parts.includes(part) && question !== undefined)
-  const asked = keys.filter(
+  const wanted = keys.filter(
     ([, part, about], i) =>
       hashKey([about]) === hashKey([subject]) && keys.findIndex((k) => k[1] === part) === i,
   )
   return {
-    ask: { ...subject, parts: Object.fromEntries(asked.map(([, part, , question]) => [part, question])) },
+    ask: { ...subject, parts: Object.fromEntries(wanted.map(([, part, , question]) => [part, question])) },
     takeIn: (answers: Evaluation | null | undefined) => {
       for (const key of keys) {
-        const answer = asked.includes(key) ? answers?.[key[1]] : undefined
+        const answer = wanted.includes(key) ? answers?.[key[1]] : undefined
         if (answer && !answer.refused) cache.setQueryData(key, { data: answer.answer ?? null, of: key[3] })
         else void cache.invalidateQueries({ queryKey: key, exact: true })
       }

@@ -11,6 +11,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Whether the program answers */
         get: operations["live"];
         put?: never;
         post?: never;
@@ -27,6 +28,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** How the data is: whether it can be written, what is in the way, the newest backup */
         get: operations["health"];
         put?: never;
         post?: never;
@@ -45,6 +47,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Everything that is wanted to be known of a machine, in one question */
         post: operations["evaluate"];
         delete?: never;
         options?: never;
@@ -61,6 +64,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Tooth pairs or diameters for a band of ratios, ranked */
         post: operations["searchRatios"];
         delete?: never;
         options?: never;
@@ -77,6 +81,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** An aim turned into bands of ratio, gear by gear */
         post: operations["calculateRatioBands"];
         delete?: never;
         options?: never;
@@ -93,6 +98,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Setups beside what is fitted: ratio, speeds in each gear, change, speedometer */
         post: operations["compareSetups"];
         delete?: never;
         options?: never;
@@ -109,6 +115,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Ratio, speeds and findings of every gear and output of a machine's drives */
         post: operations["evaluateDrives"];
         delete?: never;
         options?: never;
@@ -125,6 +132,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Way per turn of a road wheel, from its marking or its roll-out */
         post: operations["readRoadWheel"];
         delete?: never;
         options?: never;
@@ -141,6 +149,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Of aims kept before, the nearest to conditions and target */
         post: operations["findNearestAim"];
         delete?: never;
         options?: never;
@@ -157,6 +166,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What a search begins with: sizes around what is fitted, and work to be paid */
         post: operations["startSearch"];
         delete?: never;
         options?: never;
@@ -173,6 +183,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What a new aim of a kind begins with */
         post: operations["startAim"];
         delete?: never;
         options?: never;
@@ -189,6 +200,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Fit of a loop: lengths that reach, adjustment left, wraps, clearances */
         post: operations["fitLoop"];
         delete?: never;
         options?: never;
@@ -205,6 +217,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Whether each of many pairs fits with the length in view */
         post: operations["fitPairs"];
         delete?: never;
         options?: never;
@@ -221,6 +234,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Free play through the travel of a swing arm, and what to set on the stand */
         post: operations["calculateSuspensionPlay"];
         delete?: never;
         options?: never;
@@ -237,6 +251,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Pairs whose loop closes at a centre distance that can't be moved */
         post: operations["findFixedCentrePairs"];
         delete?: never;
         options?: never;
@@ -253,6 +268,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** The pairs around the one in view, and how each fits */
         post: operations["fitNeighbours"];
         delete?: never;
         options?: never;
@@ -269,6 +285,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Wheels and lengths in any combination that fit */
         post: operations["findCombinations"];
         delete?: never;
         options?: never;
@@ -285,6 +302,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Pairs that put the axle where it is wanted */
         post: operations["findPairsForMove"];
         delete?: never;
         options?: never;
@@ -301,6 +319,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Lengths that come nearest to a wanted centre distance */
         post: operations["findLengthForCentre"];
         delete?: never;
         options?: never;
@@ -317,6 +336,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Stacks of spacers that bring every sprocket of a shaft into its line */
         post: operations["findSpacerStacks"];
         delete?: never;
         options?: never;
@@ -333,6 +353,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** How the place of every sprocket came about, from the pieces that lie there */
         post: operations["explainSpacers"];
         delete?: never;
         options?: never;
@@ -349,6 +370,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Two loops and a middle shaft between them laid out, with spacers in stock */
         post: operations["layRail"];
         delete?: never;
         options?: never;
@@ -365,6 +387,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What the code on a belt says, and whether it goes with a loop */
         post: operations["readBeltCode"];
         delete?: never;
         options?: never;
@@ -381,6 +404,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Length to cut a cord, ring or link belt to, for its path */
         post: operations["cutBelt"];
         delete?: never;
         options?: never;
@@ -397,6 +421,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** How a V-belt section sits in a groove */
         post: operations["matchGroove"];
         delete?: never;
         options?: never;
@@ -413,6 +438,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Belting on a coil, by its turns, its thickness or both */
         post: operations["measureCoil"];
         delete?: never;
         options?: never;
@@ -429,6 +455,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Diameters of a chain sprocket by chain and teeth */
         post: operations["measureSprocket"];
         delete?: never;
         options?: never;
@@ -445,6 +472,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** A loop drawn to scale, as files that other programs read */
         post: operations["drawLoop"];
         delete?: never;
         options?: never;
@@ -461,6 +489,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What a loop's layout begins with */
         post: operations["startLayout"];
         delete?: never;
         options?: never;
@@ -477,6 +506,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What an added idler, edge or swing arm begins with */
         post: operations["startParts"];
         delete?: never;
         options?: never;
@@ -493,6 +523,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What another kind of adjuster keeps of the one before, or begins with */
         post: operations["startAdjuster"];
         delete?: never;
         options?: never;
@@ -509,6 +540,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Pulls, margins, shaft loads and life of a loop */
         post: operations["loadLoop"];
         delete?: never;
         options?: never;
@@ -525,6 +557,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Whether key, spline, bolts or shaft hold a torque */
         post: operations["checkShaftHub"];
         delete?: never;
         options?: never;
@@ -541,6 +574,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Loads of a drive that is known to last, from what is remembered of it */
         post: operations["loadKnownChain"];
         delete?: never;
         options?: never;
@@ -557,6 +591,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What another kind of chain or belt in the place of a loop begins with */
         post: operations["startAlternative"];
         delete?: never;
         options?: never;
@@ -573,6 +608,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What would mend the checks that are not fine, each computed */
         post: operations["mendLoads"];
         delete?: never;
         options?: never;
@@ -589,6 +625,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What was read, whether it is right, and what to turn next */
         post: operations["adviseSetting"];
         delete?: never;
         options?: never;
@@ -605,6 +642,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What is to be confirmed before a visit is closed */
         post: operations["askClosing"];
         delete?: never;
         options?: never;
@@ -621,6 +659,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Whether both sides of a machine are as tight as each other */
         post: operations["matchSides"];
         delete?: never;
         options?: never;
@@ -637,6 +676,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Offset and angle of a loop against what it may have, and what to turn */
         post: operations["judgeStraightness"];
         delete?: never;
         options?: never;
@@ -653,6 +693,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** How a new belt loses tension, and what to set for the day it is needed */
         post: operations["runIn"];
         delete?: never;
         options?: never;
@@ -669,6 +710,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What warmth adds to a belt on fixed centres */
         post: operations["warm"];
         delete?: never;
         options?: never;
@@ -685,6 +727,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Tension that a sprung arm holds */
         post: operations["balanceArm"];
         delete?: never;
         options?: never;
@@ -701,6 +744,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What would be read on a machine to practise on */
         post: operations["readPractice"];
         delete?: never;
         options?: never;
@@ -715,6 +759,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The machines to practise on */
         get: operations["listPracticeMachines"];
         put?: never;
         post?: never;
@@ -733,6 +778,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Frequency of a plucked span, from a recording */
         post: operations["listen"];
         delete?: never;
         options?: never;
@@ -747,6 +793,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Sound of a span of a given frequency, to try a meter on */
         get: operations["pluck"];
         put?: never;
         post?: never;
@@ -765,6 +812,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What is to be done again after a change of wheels or loop */
         post: operations["followUpsAfter"];
         delete?: never;
         options?: never;
@@ -779,8 +827,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All machines, each with what the yard shows of it */
         get: operations["listMachines"];
         put?: never;
+        /** Adds a machine */
         post: operations["addMachine"];
         delete?: never;
         options?: never;
@@ -795,9 +845,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** One machine */
         get: operations["findMachine"];
+        /** Changes a machine */
         put: operations["changeMachine"];
         post?: never;
+        /** Removes a machine and what belongs to it; undo brings all of it back */
         delete: operations["removeMachine"];
         options?: never;
         head?: never;
@@ -813,6 +866,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What is to be done again once a machine is changed like this */
         post: operations["followUpsAfterChange"];
         delete?: never;
         options?: never;
@@ -829,6 +883,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Adds a copy of a machine under another name */
         post: operations["copyMachine"];
         delete?: never;
         options?: never;
@@ -843,6 +898,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** A machine as a file, with its setups, aims and visits */
         get: operations["writeMachineFile"];
         put?: never;
         post?: never;
@@ -861,6 +917,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Adds a machine from a file of this or an earlier version */
         post: operations["readMachineFile"];
         delete?: never;
         options?: never;
@@ -875,6 +932,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What a new machine of a kind begins with */
         get: operations["startMachine"];
         put?: never;
         post?: never;
@@ -891,8 +949,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Setups of a machine: as fitted, as delivered, trials, earlier ones */
         get: operations["listSetups"];
         put?: never;
+        /** Keeps wheels and lengths as a trial */
         post: operations["addTrial"];
         delete?: never;
         options?: never;
@@ -908,6 +968,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Says with which wheels the machine was delivered */
         put: operations["setDelivered"];
         post?: never;
         delete?: never;
@@ -924,6 +985,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Changes name, note or wheels of a setup */
         put: operations["changeSetup"];
         post?: never;
         delete?: never;
@@ -941,6 +1003,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Says that a setup was fitted, when and at which distance or hours */
         post: operations["fitSetup"];
         delete?: never;
         options?: never;
@@ -955,8 +1018,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Visits of a machine, the newest first */
         get: operations["listSetJobs"];
         put?: never;
+        /** Begins a visit */
         post: operations["addSetJob"];
         delete?: never;
         options?: never;
@@ -973,6 +1038,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Adds what happened on a visit: readings, moves, cautions, closing */
         post: operations["addJobEvents"];
         delete?: never;
         options?: never;
@@ -990,6 +1056,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /** Removes a visit; undo brings it back */
         delete: operations["removeJob"];
         options?: never;
         head?: never;
@@ -1003,8 +1070,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Aims of a machine */
         get: operations["listAims"];
         put?: never;
+        /** Keeps an aim */
         post: operations["addAim"];
         delete?: never;
         options?: never;
@@ -1020,8 +1089,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Changes an aim */
         put: operations["changeAim"];
         post?: never;
+        /** Removes an aim; undo brings it back */
         delete: operations["removeAim"];
         options?: never;
         head?: never;
@@ -1035,8 +1106,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All wheels and loops in stock */
         get: operations["listStock"];
         put?: never;
+        /** Adds a wheel or loop in stock */
         post: operations["addStock"];
         delete?: never;
         options?: never;
@@ -1052,8 +1125,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Changes a wheel or loop in stock */
         put: operations["changeStock"];
         post?: never;
+        /** Removes a wheel or loop in stock; undo brings it back */
         delete: operations["removeStock"];
         options?: never;
         head?: never;
@@ -1067,8 +1142,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All spacers in stock */
         get: operations["listSpacers"];
         put?: never;
+        /** Adds spacers of one width */
         post: operations["addSpacer"];
         delete?: never;
         options?: never;
@@ -1084,8 +1161,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Changes spacers of one width */
         put: operations["changeSpacer"];
         post?: never;
+        /** Removes spacers of one width; undo brings it back */
         delete: operations["removeSpacer"];
         options?: never;
         head?: never;
@@ -1099,8 +1178,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All sets of gears */
         get: operations["listGearboxSets"];
         put?: never;
+        /** Adds a set of gears */
         post: operations["addGearboxSet"];
         delete?: never;
         options?: never;
@@ -1116,8 +1197,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Changes a set of gears */
         put: operations["changeGearboxSet"];
         post?: never;
+        /** Removes a set of gears; undo brings it back */
         delete: operations["removeGearboxSet"];
         options?: never;
         head?: never;
@@ -1131,6 +1214,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What can be had: chains, belt profiles, sections, hub gears, and what new parts begin with */
         get: operations["listDesignations"];
         put?: never;
         post?: never;
@@ -1147,6 +1231,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What was changed, the newest first; `before` is the last one read, to go on */
         get: operations["listChanges"];
         put?: never;
         post?: never;
@@ -1165,6 +1250,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Undoes a change */
         post: operations["undoChange"];
         delete?: never;
         options?: never;
@@ -1179,6 +1265,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Backups that are kept */
         get: operations["listBackups"];
         put?: never;
         post?: never;
@@ -1195,6 +1282,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All data as one backup file */
         get: operations["downloadBackup"];
         put?: never;
         post?: never;
@@ -1211,6 +1299,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All data in open formats: JSON and CSV in one archive */
         get: operations["downloadWorkshop"];
         put?: never;
         post?: never;
@@ -1229,6 +1318,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What a backup that is sent would bring back and take away */
         post: operations["previewRestore"];
         delete?: never;
         options?: never;
@@ -1245,6 +1335,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** The same of a backup that is kept */
         post: operations["previewKeptBackup"];
         delete?: never;
         options?: never;
@@ -1261,6 +1352,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Goes back to a backup; what is there is put aside */
         post: operations["restoreBackup"];
         delete?: never;
         options?: never;
@@ -1293,7 +1385,10 @@ export interface components {
              * @default true
              */
             leftClockwiseTightens: boolean;
-            /** @default true */
+            /**
+             * @description The same of the right adjuster, where there are two.
+             * @default true
+             */
             rightClockwiseTightens: boolean;
             seenFrom?: null | components["schemas"]["WrenchView"];
             /**
@@ -1321,15 +1416,23 @@ export interface components {
              * @description Never more than half a turn at once, an eighth of an eccentric, or one click or shim.
              */
             mostAtOnce: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From the middle of an eccentric to the axle, mm: as given, or the usual.
+             */
             eccentricOffset: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How far an eccentric stands from its loosest place as found, degrees: as given, or the usual.
+             */
             eccentricStart: number;
             /** @description Whether it is turned; a click or shim is counted. */
             turns: boolean;
             /** @description Whether a spring finds the tension by itself: then nothing is counted, it is let go and nipped. */
             setsItself: boolean;
+            /** @description Whether it has a left and a right end, which are set each. */
             hasTwoEnds: boolean;
+            /** @description Whether it turns the axle about a middle of its own. */
             isEccentric: boolean;
             /** @description Whether nothing can be set. */
             isFixed: boolean;
@@ -1349,6 +1452,7 @@ export interface components {
              * @description Turns, clicks or shims, always above 0.
              */
             units: number;
+            /** @description True where it makes the loop tighter. */
             tightens: boolean;
             /** @description Seen from where the wrench stands; null for clicks and shims. */
             clockwise: null | boolean;
@@ -1387,7 +1491,10 @@ export interface components {
              */
             travelMm: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description What an adjuster is counted in.
+         * @enum {unknown}
+         */
         AdjusterStepKind: "turn" | "click" | "shim";
         /** @description How much adjustment is left, one figure for every kind of adjuster. */
         AdjustmentReserve: {
@@ -1417,13 +1524,19 @@ export interface components {
         };
         /** @description What the gearing of a machine must achieve, named and kept, with what was tried against it. */
         Aim: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of the machine it belongs to.
+             */
             machineId: number;
+            /** @description What people call it. */
             name: string;
+            /** @description Key of the drive it is about. */
             driveKey: string;
             target: components["schemas"]["AimTarget"];
             conditions: components["schemas"]["Conditions"];
             wishes: components["schemas"]["Wishes"];
+            /** @description Free words; null for none. */
             note: null | string;
             outcomes: components["schemas"]["AimOutcome"][];
             /**
@@ -1437,14 +1550,19 @@ export interface components {
              */
             version: number;
         };
+        /** @description What is aimed for, at a glance. */
         AimHeadline: {
             state: components["schemas"]["StationState"];
             target: null | components["schemas"]["AimTarget"];
         };
         /** @description How near a remembered aim is. */
         AimMatch: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of the aim.
+             */
             id: number;
+            /** @description What people call it. */
             name: string;
             /**
              * Format: double
@@ -1456,7 +1574,10 @@ export interface components {
              * @description How many of surface, weather and load are stated and different, 0 to 3.
              */
             conditionsApart: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How far its wishes differ, all six added up.
+             */
             wishesApart: number;
             /**
              * Format: double
@@ -1467,10 +1588,17 @@ export interface components {
         };
         /** @description How a setup did against an aim. */
         AimOutcome: {
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Day it was tried.
+             */
             on: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description What was tried.
+             */
             setupId: number;
+            /** @description Its name, as it was that day. */
             setupName: string;
             /** @description The wheels as they were that day. */
             loops: components["schemas"]["LoopChoice"][];
@@ -1480,6 +1608,7 @@ export interface components {
              * @description 1 (no good) to 5 (just right).
              */
             score: number;
+            /** @description How it went, in free words. */
             note: null | string;
         };
         /** @description What the gearing must achieve, in one of the ways people say it. */
@@ -1488,41 +1617,72 @@ export interface components {
         AimTargetCruiseSpeed: {
             /** @enum {string} */
             kind: "cruiseSpeed";
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Speed to be held, km/h.
+             */
             speedKmh: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Gear it is held in, counted from 0.
+             */
             gearIndex: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Least speed of engine or motor there, rpm.
+             */
             shaftSpeedLowRpm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Highest speed of it there, rpm.
+             */
             shaftSpeedHighRpm: number;
         };
         /** @description A ratio of the loop that is chosen, whatever the gear. */
         AimTargetFinalRatio: {
             /** @enum {string} */
             kind: "finalRatio";
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Least ratio of the chosen loops.
+             */
             low: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Largest.
+             */
             high: number;
         };
         /** @description Way of the bicycle per way of the pedal, in one gear. */
         AimTargetGainRatio: {
             /** @enum {string} */
             kind: "gainRatio";
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Least way of the machine for one way of the pedal.
+             */
             low: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Largest.
+             */
             high: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Gear it is meant in, counted from 0.
+             */
             gearIndex: number;
         };
         /** @description The same road speed per input turn as another setup, as that setup was when the aim was made. */
         AimTargetMatchSetup: {
             /** @enum {string} */
             kind: "matchSetup";
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Setup whose ratio is wanted.
+             */
             setupId: number;
+            /** @description Its name. */
             setupName: string;
             loops: components["schemas"]["LoopChoice"][];
             roadWheels: components["schemas"]["RoadWheelChoice"][];
@@ -1536,46 +1696,85 @@ export interface components {
         AimTargetOutputSpeed: {
             /** @enum {string} */
             kind: "outputSpeed";
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Speed the output shall have, rpm.
+             */
             outputSpeedRpm: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Gear it is meant in, counted from 0.
+             */
             gearIndex: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Least speed of the motor then, rpm.
+             */
             shaftSpeedLowRpm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Highest speed of it then, rpm.
+             */
             shaftSpeedHighRpm: number;
         };
         /** @description An overall ratio, in a named gear or in whichever gear gives it. */
         AimTargetOverallRatio: {
             /** @enum {string} */
             kind: "overallRatio";
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Least turns of the input for one of the output.
+             */
             low: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Most.
+             */
             high: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Gear it is meant in, counted from 0; null for any.
+             */
             gearIndex: null | number;
         };
         /** @description A road speed held while pedalling within a range, in one gear. */
         AimTargetSpeedAtCadence: {
             /** @enum {string} */
             kind: "speedAtCadence";
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Speed at that cadence, km/h.
+             */
             speedKmh: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Gear it is ridden in, counted from 0.
+             */
             gearIndex: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Least cadence, turns a minute.
+             */
             cadenceLowRpm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Highest cadence.
+             */
             cadenceHighRpm: number;
         };
         /** @description A road speed reached at the input's limit speed, in one gear. */
         AimTargetTopSpeed: {
             /** @enum {string} */
             kind: "topSpeed";
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Speed to be reached, km/h.
+             */
             speedKmh: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Gear it is reached in, counted from 0.
+             */
             gearIndex: number;
             /**
              * Format: double
@@ -1585,24 +1784,42 @@ export interface components {
         };
         /** @description The program answers. */
         Alive: {
+            /** @description “ok”. */
             status: string;
+            /** @description The same as in the header of every answer. */
+            build: string;
         };
         /** @description What was counted with where nobody said more, and what the tables tell; null where it means nothing here. */
         AssumedLoads: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Speed of the greatest torque, rpm.
+             */
             peakTorqueRpm: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of who pedals, kg.
+             */
             riderMassKg: null | number;
             /**
              * Format: double
              * @description Of a typical vehicle of the kind.
              */
             massKg: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Between tyre and ground.
+             */
             tyreFriction: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Usual speed, km/h.
+             */
             cruiseKmh: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description By which shocks raise the pull.
+             */
             shockFactor: number;
             /** @description Row of the table that the factor is taken from. */
             shockSource: string;
@@ -1616,28 +1833,40 @@ export interface components {
              * @description Least of the standard, one strand.
              */
             breakingLoadN: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Pin times bush of a chain, mm².
+             */
             bearingAreaMm2: null | number;
             /**
              * Format: double
              * @description Between belt and pulley, the groove not counted in.
              */
             beltFriction: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Included angle of the groove.
+             */
             grooveAngleDeg: null | number;
             /**
              * Format: double
              * @description Of one run of a belt: what the advised margin asks for.
              */
             installedTensionN: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description K2 of a V-belt.
+             */
             lengthFactor: null | number;
             /**
              * Format: double
              * @description Of a branch; null where the drive does not fork.
              */
             torqueShare: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description On the driven axle, kg.
+             */
             drivenMassKg: null | number;
             school: null | components["schemas"]["LubricationSchool"];
         };
@@ -1653,27 +1882,40 @@ export interface components {
         Availability: "fitted" | "onShelf" | "toBuy" | "notListed" | "mountingNotSaid" | "otherMounting" | "notObtainable";
         /** @description Distances from a point ahead to the axle on both sides, as marks or a trammel tell. */
         AxleMarks: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From the point ahead to the axle on the left, mm.
+             */
             leftMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The same on the right.
+             */
             rightMm: number;
         };
         /** @description A backup that is there. */
         BackupMade: {
             /** @description Of its file, in the backups of the data folder. */
             name: string;
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When it was made.
+             */
             at: string;
         };
         /** @description A backup to go back to, among those that were made by themselves. */
         BackupName: {
+            /** @description Of the backup’s file, without a folder. */
             name: string;
         };
         /** @description Bands of the final ratio that a target asks for. */
         BandsQuestion: {
             /** @description As it is typed. */
             target: components["schemas"]["AimTarget"];
-            /** @default false */
+            /**
+             * @description Whether to tell how each figure came about.
+             * @default false
+             */
             workings: boolean;
         };
         /**
@@ -1701,9 +1943,10 @@ export interface components {
         /** @description A belt's code, read. */
         BeltCodeReading: {
             medium: components["schemas"]["DriveElement"];
+            /** @description Profile or section it tells. */
             standard: string;
             /** @description What the figure in the code is. */
-            told: components["schemas"]["BeltCodeLength"];
+            lengthKind: components["schemas"]["BeltCodeLength"];
             /**
              * Format: int32
              * @description Null for friction belts.
@@ -1731,6 +1974,7 @@ export interface components {
         };
         /** @description Stored setups against as fitted. */
         BesideQuestion: {
+            /** @description Setups to stand beside each other. */
             setupIds: number[];
         };
         /** @description A gear in the ways riders speak of it. */
@@ -1758,11 +2002,20 @@ export interface components {
         };
         /** @description Spacers of one thickness and bore. */
         BoredSpacers: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Thickness of one, mm.
+             */
             thicknessMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Their bore, mm.
+             */
             boreMm: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many there are.
+             */
             count: number;
         };
         /** @description Two readings of the same state: by a gauge or a hand, and by a method that knows newtons, Hz or mm. */
@@ -1775,9 +2028,15 @@ export interface components {
              */
             ownValue: number;
             known: components["schemas"]["ReadingMethod"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What it read of the same state.
+             */
             knownValue: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of a push, where that is the other method, N.
+             */
             knownForceN?: null | number;
             /** @description Whose hand it is: another person's feel is not tied by it; null for anybody's. */
             who?: null | string;
@@ -1789,15 +2048,19 @@ export interface components {
         CaseMetal: "aluminium" | "steel";
         /** @description Once for each visit. */
         CautionsConfirmed: {
+            /** @description Who read them; null where nobody said. */
             who: null | string;
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When.
+             */
             at: string;
         };
         /** @description Where the centre distance of two sprockets should lie, mm. */
         CentreAdviceResult: {
             /**
              * Format: double
-             * @description The small sprocket is wrapped 120° from here on.
+             * @description The small sprocket is wrapped LeastWrapDeg from here on.
              */
             leastForWrapMm: number;
             /**
@@ -1805,15 +2068,26 @@ export interface components {
              * @description The tips touch below this.
              */
             leastWithoutTouchMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Good centres begin here.
+             */
             recommendedLeastMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Good centres end here.
+             */
             recommendedMostMm: number;
             /**
              * Format: double
              * @description Longer runs want a guide.
              */
             upperLimitMm: number;
+            /**
+             * Format: double
+             * @description Wrap that the small sprocket should have.
+             */
+            leastWrapDeg: number;
         };
         /** @description Whether a chain that comes off a sprocket finds room between its tips and an edge, or jams there. */
         ChainJamClearance: {
@@ -1829,51 +2103,87 @@ export interface components {
              * @description Height of a chain that stands on the tips, mm.
              */
             neededMm: number;
+            /** @description True where a chain that comes off falls clear. */
             isOpen: boolean;
         };
         /** @description How a chain of this speed is oiled, by both practices. */
         ChainOiling: {
             class: components["schemas"]["LubricationClass"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Greatest speed of the chain, m/s.
+             */
             speedMS: number;
             /**
              * Format: double
              * @description Up to here oiling by hand or drip will do, by the industrial tables.
              */
             manualUpToMS: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Up to here a bath or a slinger will do.
+             */
             bathUpToMS: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Up to here a sealed-ring chain will do, by the practice of road machines.
+             */
             sealedUpToMS: number;
             /**
              * Format: double
              * @description How often a sealed-ring chain is oiled outside, km.
              */
             sealedFromKm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description And at the latest, km.
+             */
             sealedToKm: number;
             /** @description The one chosen, or the usual of such a machine. */
             school: components["schemas"]["LubricationSchool"];
         };
+        /** @description A change or an event of a job as the history shows it. */
         Change: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of the change.
+             */
             id: number;
+            /** @description When. */
             madeAt: string;
+            /** @description Who did it; null where nobody said. */
             who: string;
+            /** @description What was done, as a sentence. */
             what: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of the machine it belongs to; null for what belongs to none.
+             */
             machineId: null | number;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description The entry it took back; null for an ordinary one.
+             */
             undoes: null | number;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description The entry that took it back; null while it stands.
+             */
             undoneBy: null | number;
             things: components["schemas"]["ChangeDetail"][];
         };
+        /** @description One record of a change, before and after, as JSON text. */
         ChangeDetail: {
+            /** @description Kind of record. */
             thing: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Which of them.
+             */
             thingId: number;
+            /** @description As it was; null where it was not there. */
             before: null | string;
+            /** @description As it was then; null where it was removed. */
             after: null | string;
         };
         /**
@@ -1889,7 +2199,10 @@ export interface components {
         /** @description Power to enter the charts of chain makers with, by both practices. */
         ChartPower: {
             point: components["schemas"]["OperatingPointKind"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Power that lasts, as it is, kW.
+             */
             powerKw: number;
             /**
              * Format: double
@@ -1898,17 +2211,23 @@ export interface components {
             rpm: number;
             /**
              * Format: double
-             * @description f1.
+             * @description f1 of ISO 10823, by how load and drive behave.
              */
             applicationFactor: number;
             /**
              * Format: double
-             * @description f2.
+             * @description f2 of ISO 10823, by the teeth of the small sprocket.
              */
             toothFactor: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description To enter charts by ISO 10823 with, kW.
+             */
             isoKw: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description To enter tables that know the teeth with, kW.
+             */
             acaKw: number;
         };
         /** @description What would mend one check; empty where nothing that was tried does. */
@@ -1919,6 +2238,7 @@ export interface components {
         };
         /** @description The part of the loop that comes nearest to a limit. */
         ClearanceFigure: {
+            /** @description Of the limit. */
             name: string;
             /** @description “tips of rear”, “run front–rear”. */
             part: string;
@@ -1932,13 +2252,17 @@ export interface components {
              * @description With the slack run at its widest and the edge as near as it comes.
              */
             worstGapMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Gap that is wanted, mm.
+             */
             leastMm: number;
             state: components["schemas"]["ClearanceState"];
             chainJamClearance: null | components["schemas"]["ChainJamClearance"];
         };
         /** @description An edge that nothing of the loop may touch: case, arm, pad, tyre, guard, ground. */
         ClearanceLimit: {
+            /** @description What it is: case, arm, tyre. */
             name: string;
             /** @description One end of the edge in the side view; the same as the other end for a corner. */
             from: components["schemas"]["Point"];
@@ -1955,7 +2279,10 @@ export interface components {
              */
             movesMm: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description Whether there is room enough.
+         * @enum {unknown}
+         */
         ClearanceState: "clear" | "near" | "rubsWhenSlack" | "rubsWhenMoved" | "rubs";
         /**
          * @description Something that asks for a reason before a visit is closed over it.
@@ -1965,11 +2292,15 @@ export interface components {
         /** @description One step of the closing list. */
         ClosingLine: {
             step: components["schemas"]["ClosingStep"];
+            /** @description What is to be done, as a sentence. */
             sentence: string;
         };
         /** @description What a visit would be closed over. */
         ClosingPart: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Visit that is to be closed; null where none is open.
+             */
             visitId: number;
             /**
              * Format: double
@@ -1981,6 +2312,7 @@ export interface components {
         ClosingQuestion: {
             /** @description With all rounds of the visit. */
             input: components["schemas"]["SetInput"];
+            /** @description Who read the cautions, and when; null where nobody did. */
             cautionsConfirmed: boolean;
             /**
              * Format: double
@@ -1995,13 +2327,25 @@ export interface components {
         ClosingStep: "finalTorque" | "adjusterLocks" | "pinsAndCaps" | "guards" | "turnsFreely";
         /** @description Belting on a coil: turns, thickness or both are given. */
         CoilInput: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the coil, mm.
+             */
             outerDiameterMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of its hole, mm.
+             */
             innerDiameterMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Counted; null where only the thickness is known.
+             */
             turns: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the belting, mm; null where only the turns are known.
+             */
             thicknessMm: null | number;
         };
         /** @description Belting on a coil. */
@@ -2011,7 +2355,10 @@ export interface components {
              * @description From the turns where they are known, else from the thickness.
              */
             lengthMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description As counted, or from the thickness.
+             */
             turns: number;
             /**
              * Format: double
@@ -2020,60 +2367,90 @@ export interface components {
             impliedThicknessMm: null | number;
             /** @description Whether turns and thickness tell the same within the percent beside it; null unless both are known. */
             agree: null | boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How far turns and thickness may be apart.
+             */
             largestDisagreementPercent: number;
             workings: components["schemas"]["Working"][];
         };
         /** @description Everything that closes on the adjuster; empty lists for whatever can be had. */
         CombinationsQuestion: {
+            /** @description Driving wheels that can be had; empty for any. */
             fronts: number[];
+            /** @description Driven wheels that can be had; empty for any. */
             rears: number[];
+            /** @description Links or belt teeth that can be had; empty for any. */
             lengths: number[];
             layout?: null | components["schemas"]["LoopLayout"];
         };
         /** @description A setup to be compared. */
         ComparedSetup: {
+            /** @description What people call it. */
             name: string;
             loops: components["schemas"]["LoopChoice"][];
             roadWheels: components["schemas"]["RoadWheelChoice"][];
         };
         /** @description What is in view against as fitted. */
         ComparisonQuestion: {
-            /** @default false */
+            /**
+             * @description Whether to tell how each figure came about.
+             * @default false
+             */
             workings: boolean;
         };
         /** @description What a route, a venue or a day was like; free words, compared as whole words when aims are matched. */
         Conditions: {
+            /** @description What is driven on. */
             surface: null | string;
+            /** @description What it was like. */
             weather: null | string;
+            /** @description What was carried. */
             load: null | string;
         };
         /** @description Somebody else changed the same thing; object? ConflictProblem.Current is what is stored now. */
         ConflictProblem: {
+            /** @description Names this kind of refusal. */
             type?: null | string;
+            /** @description The refusal in a few words. */
             title?: null | string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The status it was answered with.
+             */
             status?: null | number;
+            /** @description What was wrong, as a sentence. */
             detail?: null | string;
+            /** @description What was asked. */
             instance?: null | string;
             /** @description Kind of thing: machine, setup, aim, stock_item, stock_spacer, gearbox_set; or “change” for one that can't be undone. */
             thing: string;
             /** @description The thing as it is stored now; null when it is gone. */
             current?: unknown;
         };
+        /** @description A stress in a joint of wheel and shaft, and how much of it the material stands. */
         ConnectionStress: {
             kind: components["schemas"]["ConnectionStressKind"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Stress by the torque, MPa.
+             */
             stressMpa: number;
             /**
              * Format: double
              * @description Stress at which it gives way for good.
              */
             yieldMpa: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Yield stress over it.
+             */
             margin: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description Where a joint of wheel and shaft is stressed.
+         * @enum {unknown}
+         */
         ConnectionStressKind: "shear" | "bearing" | "torsion";
         /**
          * @description A limit of the machine that a pair breaks.
@@ -2081,6 +2458,7 @@ export interface components {
          */
         ConstraintBreak: "rearTooLarge" | "frontTooSmall" | "hubPrimaryTooLow" | "loopRatioTooLarge";
         CopyName: {
+            /** @description Of the copy. */
             name: string;
         };
         /**
@@ -2159,27 +2537,42 @@ export interface components {
             pullN: null | number;
             /** @description False outside the usual range, which stands beside it. */
             isUsualStretch: boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Usual stretch begins here.
+             */
             leastUsualPercent: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Usual stretch ends here.
+             */
             mostUsualPercent: number;
             workings: components["schemas"]["Working"][];
         };
+        /** @description Wheels a machine was delivered with. */
         DeliveredWheels: {
             loops: components["schemas"]["LoopChoice"][];
+            /** @description Other road wheels than the machine's own; empty when they stay. */
             roadWheels: components["schemas"]["RoadWheelChoice"][];
         };
         /** @description What a designation may be, for the choice beside a field, and what a new loop or work plan starts with. */
         Designations: {
+            /** @description Chain sizes of the tables. */
             chains: string[];
+            /** @description Those of them with plates for every other gap. */
             doublePitchChains: string[];
+            /** @description Profiles of the tables. */
             toothedBelts: string[];
+            /** @description Sections of the tables. */
             vBelts: string[];
             hubGears: components["schemas"]["HubGearPattern"][];
-            startingWheels: components["schemas"]["StartingWheels"][];
+            startingLoops: components["schemas"]["StartingLoop"][];
             startingStages: components["schemas"]["Stage"][];
             startingDrive: components["schemas"]["Drive"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many may stand in the place of one loop.
+             */
             mostAlternatives: number;
             defaultWork: components["schemas"]["WorkCosts"];
         };
@@ -2190,6 +2583,7 @@ export interface components {
         Drive: {
             /** @description Short name, unique in the machine. */
             key: string;
+            /** @description What people call it. */
             name: string;
             /** @description Key of the drive on the other side that this one must match; null when it stands alone. */
             mirrors: null | string;
@@ -2210,10 +2604,12 @@ export interface components {
          * @enum {unknown}
          */
         DriveElement: "chain" | "toothedBelt" | "vBelt" | "flatBelt" | "roundBelt";
+        /** @description Something about several drives of a machine that ought to be looked at. */
         DriveFinding: {
             kind: components["schemas"]["DriveFindingKind"];
             /** @description Names of the outputs or drives it is about. */
             things: string[];
+            /** @description Gear it shows in; null without gears. */
             gearLabel: null | string;
             /**
              * Format: double
@@ -2227,6 +2623,7 @@ export interface components {
          */
         DriveFindingKind: "opposingWheels" | "scrubbingWheels" | "mirrorMismatch" | "halfPlanetTooth";
         DriveGearLabels: {
+            /** @description Key of the drive it is about. */
             driveKey: string;
             /** @description “1” to “6”; one empty label for a drive without gears. */
             labels: string[];
@@ -2262,7 +2659,9 @@ export interface components {
             onRoad: boolean;
             roadWheel: null | components["schemas"]["RoadWheel"];
         };
+        /** @description A drive in each of its gears. */
         DriveState: {
+            /** @description Key of the drive it is about. */
             driveKey: string;
             gears: components["schemas"]["GearState"][];
         };
@@ -2275,9 +2674,15 @@ export interface components {
         };
         /** @description Every shaft with its speed. */
         DrivesQuestion: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Speed of the input; null for its usual one.
+             */
             inputSpeedRpm: number;
-            /** @default false */
+            /**
+             * @description Whether to tell how each figure came about.
+             * @default false
+             */
             workings: boolean;
         };
         /**
@@ -2292,16 +2697,25 @@ export interface components {
              * @description Elongation at which it is replaced; the maker's figure wins.
              */
             limitPercent: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description At least, h.
+             */
             lowHours: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description At most, h.
+             */
             highHours: number;
             /**
              * Format: double
              * @description At the cruise speed; null where nothing rolls.
              */
             lowKm: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The same at the other end.
+             */
             highKm: null | number;
         };
         /** @description Answers to EvaluationParts, under the same names; what was not asked is not there. */
@@ -2410,9 +2824,15 @@ export interface components {
         };
         /** @description Range in which a drive is expected to sound, Hz. */
         ExpectedHz: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From here, Hz.
+             */
             low: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description To here, Hz.
+             */
             high: number;
         };
         /** @description Where a gear of the new gearing would stand among the old gears. */
@@ -2427,7 +2847,9 @@ export interface components {
         };
         /** @description What a slip test told round the wheel: a person's hand, which knows loose, about right and tight. */
         FeltGrades: {
+            /** @description True where a place felt loose. */
             hasLoose: boolean;
+            /** @description True where a place felt tight. */
             hasTight: boolean;
         };
         /** @description One way to fill a shaft; SpacerWorkings explains it. */
@@ -2445,11 +2867,15 @@ export interface components {
              * @description What is left free along the shaft.
              */
             floatMm: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many spacers it takes.
+             */
             pieces: number;
             /** @description Whether as much lies at the left end as at the right one, as a rear wheel that must stay in its middle wants it. */
             hasEqualEnds: boolean;
         };
+        /** @description Something about the layout that ought to be looked at. */
         FitFinding: {
             kind: components["schemas"]["FitFindingKind"];
             /** @description The wheel it is about; null for the whole loop. */
@@ -2464,6 +2890,7 @@ export interface components {
              * @description The bound.
              */
             limit: number;
+            /** @description Who says so. */
             source: string;
         };
         /**
@@ -2471,11 +2898,15 @@ export interface components {
          * @enum {unknown}
          */
         FitFindingKind: "tipsTouch" | "littleWrap" | "fewTeethInMesh" | "shortCentre" | "longCentre" | "fewTeethOnIdler" | "idlerOnTightRun" | "halfLink" | "offTheTrack" | "littleReserve";
+        /** @description The length, at a glance. */
         FitHeadline: {
             state: components["schemas"]["StationState"];
             without: null | components["schemas"]["NoFigure"];
             length?: null | components["schemas"]["LengthInUnit"];
-            /** @default false */
+            /**
+             * @description True where the length does not close on the adjuster.
+             * @default false
+             */
             isOffTheTrack: boolean;
         };
         /** @description How the loop in view fits. */
@@ -2491,12 +2922,18 @@ export interface components {
              */
             halfLinks: boolean;
             layout?: null | components["schemas"]["LoopLayout"];
-            /** @default false */
+            /**
+             * @description Whether to tell how each figure came about.
+             * @default false
+             */
             workings: boolean;
         };
         /** @description A length, and where the mover stands with it. */
         FittingLength: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description In links, belt teeth or mm.
+             */
             length: number;
             /**
              * Format: double
@@ -2508,8 +2945,12 @@ export interface components {
              * @description Of the track; null where nothing closes it.
              */
             travelUsedPercent: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Distance of the shafts with it; null where nothing closes it.
+             */
             centreMm: null | number;
+            /** @description True where it closes on the track. */
             fits: boolean;
             /**
              * Format: double
@@ -2531,16 +2972,32 @@ export interface components {
         /** @description Two shafts that can't be moved, and the wheels that may go on them. */
         FixedCentreInput: {
             drive: components["schemas"]["Drive"];
+            /** @description Key of the loop it is about. */
             loopKey: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Distance of the shafts, mm.
+             */
             centreMm: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Smallest driving wheel to try: teeth, or datum diameter in mm.
+             */
             frontMin: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Largest driving wheel to try.
+             */
             frontMax: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Smallest driven wheel to try.
+             */
             rearMin: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Largest driven wheel to try.
+             */
             rearMax: number;
             /**
              * Format: double
@@ -2552,11 +3009,20 @@ export interface components {
         };
         /** @description A pair of wheels and the length that goes round them with little slack. */
         FixedCentrePair: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Teeth of the driving wheel.
+             */
             front: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Teeth of the driven wheel.
+             */
             rear: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driven over driving wheel.
+             */
             ratio: number;
             /**
              * Format: int32
@@ -2578,6 +3044,7 @@ export interface components {
              * @description How much farther apart an eccentric would have to bring the shafts to take it up; null where that finds no place.
              */
             centreMoveMm: null | number;
+            /** @description Joined by a cranked link. */
             isHalfLink: boolean;
         };
         /** @description Pairs that close on fixed centres. */
@@ -2587,10 +3054,14 @@ export interface components {
              * @description Null for the usual.
              */
             mostSlackMm?: null | number;
-            /** @default false */
+            /**
+             * @description Whether a cranked link may be used.
+             * @default false
+             */
             halfLinks: boolean;
             layout?: null | components["schemas"]["LoopLayout"];
         };
+        /** @description Pairs that close on fixed centres. */
         FixedCentreResult: {
             /**
              * Format: double
@@ -2613,6 +3084,7 @@ export interface components {
         /** @description One thing to do again. */
         FollowUpTask: {
             task: components["schemas"]["FollowUpKind"];
+            /** @description Key of the drive it is about. */
             driveKey: string;
             /** @description The loop it is about; null for the whole drive. */
             loopKey: null | string;
@@ -2623,7 +3095,10 @@ export interface components {
         /** @description What has to be done again when what is in view goes on. */
         FollowUpsQuestion: Record<string, never>;
         FractionLeft: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Since it was fitted.
+             */
             hours: number;
             /**
              * Format: double
@@ -2635,7 +3110,9 @@ export interface components {
         FrameCondition: {
             /** @description A word or two. */
             name: string;
+            /** @description What it asks, as a sentence. */
             sentence: string;
+            /** @description Who says so. */
             source: string;
         };
         /** @description Slack of the length in view where the mover stands. */
@@ -2650,7 +3127,10 @@ export interface components {
              * @description Whole up-and-down movement at the middle of the slack run.
              */
             freePlayMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Length of the slack run, mm.
+             */
             runMm: number;
             /**
              * Format: double
@@ -2681,10 +3161,16 @@ export interface components {
             waveform: number[];
             /** @description Loudness, 0 to 1, from 0 Hz on in equal steps. */
             spectrum: number[];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From one value of the spectrum to the next, Hz.
+             */
             spectrumStepHz: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description How far a frequency can be relied on.
+         * @enum {unknown}
+         */
         FrequencyReadingQuality: "clear" | "notSure" | "silence" | "noPluck";
         /** @description What a belt or rope by friction could do at best. */
         FrictionFigures: {
@@ -2714,14 +3200,20 @@ export interface components {
              * @description What is usual.
              */
             creepLowPercent: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description And up to here.
+             */
             creepHighPercent: number;
             /**
              * Format: double
              * @description Range that is said to suit the kind.
              */
             speedFromMS: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The other end of that range.
+             */
             speedToMS: number;
             /** @description Who says so, and who says otherwise. */
             speedSource: string;
@@ -2730,13 +3222,18 @@ export interface components {
              * @description Centres such a drive is used for.
              */
             distanceFromM: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The other end of it.
+             */
             distanceToM: number;
             /**
              * Format: double
              * @description K2 of a V-belt; null for others.
              */
             lengthFactor: null | number;
+            rating: null | components["schemas"]["VBeltRating"];
+            /** @description Who says so of ropes; null for others. */
             ropeSource: null | string;
         };
         /** @description T1/T2: both runs at the hardest pull, and the ratio at which friction lets go. */
@@ -2769,40 +3266,57 @@ export interface components {
         };
         /** @description One gear of one setup. */
         GearFigures: {
+            /** @description Of the gear. */
             label: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Turns of the input for one of the output.
+             */
             overallRatio: number;
             /**
              * Format: double
              * @description Output speed at the input's lowest speed.
              */
             outputLowRpm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Speed of the output at the highest of the input, rpm.
+             */
             outputHighRpm: number;
             /**
              * Format: double
              * @description Road speed there; null without a road wheel size.
              */
             speedLowKmh: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Speed on the road at the highest of the input, km/h.
+             */
             speedHighKmh: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Speed at the cadence asked for, km/h.
+             */
             speedAtCadenceKmh: null | number;
             bicycle: null | components["schemas"]["BicycleGearFigures"];
             feelsLike: null | components["schemas"]["FeelsLikeResult"];
         };
+        /** @description All shafts in one gear. */
         GearState: {
+            /** @description Of the gear. */
             label: string;
             shafts: components["schemas"]["ShaftState"][];
             outputs: components["schemas"]["OutputState"][];
         };
         /** @description A named list of gear ratios, kept apart from machines and reused. */
         GearboxSet: {
+            /** @description What people call it. */
             name: string;
             /** @description Input turns per output turn, first gear first, each above 0; 0 for a gear that nobody knows the ratio of. */
             reductions: number[];
             /** @description True when the output turns against the input (one pair of external gears in every gear, the usual two-shaft box). */
             turnsRound: boolean;
+            /** @description Free words; null for none. */
             note: null | string;
             /**
              * Format: int64
@@ -2865,12 +3379,18 @@ export interface components {
             angleFits: null | boolean;
             /** @description Whether a flank is hollow beyond the limit; null when not measured. */
             isWorn: null | boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description A flank hollow from here on is worn, mm.
+             */
             wornFromMm: number;
             verdict: components["schemas"]["GrooveVerdict"];
             workings: components["schemas"]["Working"][];
         };
-        /** @enum {unknown} */
+        /**
+         * @description How a belt sits in its groove.
+         * @enum {unknown}
+         */
         GrooveVerdict: "seated" | "bottoms" | "standsProud" | "sitsDeep";
         /** @description What every station says in one line. */
         HeadlinesQuestion: Record<string, never>;
@@ -2897,7 +3417,9 @@ export interface components {
         };
         /** @description A typical hub gear: wheel turns per sprocket turn in every gear, lowest gear first. */
         HubGearPattern: {
+            /** @description What it is called. */
             name: string;
+            /** @description Turns of the wheel for one of the rear sprocket, gear by gear. */
             speedFactors: number[];
         };
         /** @description How often the same tooth meets the same link. */
@@ -2922,14 +3444,19 @@ export interface components {
              * @description How many different links one front tooth ever meets.
              */
             linksMetByFrontTooth: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The same for a rear tooth.
+             */
             linksMetByRearTooth: number;
             /** @description True when every front tooth meets every link: wear is spread over all of them. */
             frontHunts: boolean;
+            /** @description The same for the rear wheel. */
             rearHunts: boolean;
         };
         /** @description A wheel that only guides or tensions. */
         Idler: {
+            /** @description What people call it. */
             name: string;
             centre: components["schemas"]["Point"];
             /**
@@ -2937,10 +3464,12 @@ export interface components {
              * @description Teeth of a toothed idler, else diameter where the loop lies, mm.
              */
             size: number;
+            /** @description True where its size is in teeth; else it is its diameter, mm. */
             isToothed: boolean;
             side: components["schemas"]["RunSide"];
             run: components["schemas"]["LoopRun"];
         };
+        /** @description What would be accepted. */
         InputBounds: {
             /**
              * Format: double
@@ -2988,16 +3517,25 @@ export interface components {
              * @description Index of the round; 0 is as found.
              */
             round: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Read at the loosest place.
+             */
             loosestReading: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Read at the tightest place.
+             */
             tightestReading: number;
             /**
              * Format: double
              * @description The loose end of the window as this instrument would read it; null where nothing tells it.
              */
             windowLooseReading: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The tight end in the same way.
+             */
             windowTightReading: null | number;
             /** @description Null where no window is known for this instrument. */
             isInside: null | boolean;
@@ -3008,11 +3546,18 @@ export interface components {
         };
         /** @description A refused input: every wrong field with the bound it broke. */
         InvalidInputProblem: {
+            /** @description Names this kind of refusal. */
             type?: null | string;
+            /** @description The refusal in a few words. */
             title?: null | string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The status it was answered with.
+             */
             status?: null | number;
+            /** @description What was wrong, as a sentence. */
             detail?: null | string;
+            /** @description What was asked. */
             instance?: null | string;
             issues: components["schemas"]["InputIssue"][];
         };
@@ -3085,6 +3630,7 @@ export interface components {
             /** @enum {string} */
             kind: "stepTicked";
             step: components["schemas"]["ClosingStep"];
+            /** @description False takes the tick away. */
             isDone: boolean;
             /** @description The loop that is set. */
             loopKey: string;
@@ -3101,7 +3647,10 @@ export interface components {
         JobEventVisitClosed: {
             /** @enum {string} */
             kind: "visitClosed";
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Day of closing.
+             */
             closedOn: string;
             /**
              * Format: double
@@ -3110,8 +3659,12 @@ export interface components {
             torqueNm: null | number;
             /** @description Steps in their order. */
             done: components["schemas"]["ClosingStep"][];
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Day to look again; null for none.
+             */
             nextCheckOn: null | string;
+            /** @description Free words; null for none. */
             note: null | string;
             /** @description What it was closed over, as it stood then; null for nothing. The core says it, whoever sends what. */
             despite: null | components["schemas"]["ClosedDespite"][];
@@ -3134,24 +3687,42 @@ export interface components {
              * @description Of its shaft.
              */
             rpm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description That it passes on, kW.
+             */
             powerKw: number;
         };
         KnownChainResult: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the chain, m/s.
+             */
             speedMS: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From the power, N.
+             */
             pullN: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Force on the tooth where the tight run comes on, N.
+             */
             firstToothN: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Pull over the teeth in mesh, N.
+             */
             evenShareN: number;
             /**
              * Format: double
              * @description From the pull alone; null where the tables do not tell the bearing area.
              */
             pinPressureMpa: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the chain.
+             */
             massKgPerM: number;
             workings: components["schemas"]["Working"][];
         };
@@ -3162,7 +3733,10 @@ export interface components {
              * @description Links, belt teeth or mm.
              */
             length: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Distance of the shafts it gives, mm.
+             */
             centreMm: number;
             /**
              * Format: double
@@ -3181,14 +3755,19 @@ export interface components {
             teethInMesh: null | number;
             /** @description Whether it is of the standard's series; null where no table tells. */
             isStandard: null | boolean;
+            /** @description Joined by a cranked link. */
             isHalfLink: boolean;
         };
         /** @description Two wheels and the centre distance somebody wants between them. */
         LengthForCentreInput: {
             drive: components["schemas"]["Drive"];
             choice: components["schemas"]["LoopChoice"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Distance of the shafts, mm.
+             */
             centreMm: number;
+            /** @description Whether a cranked link may be used. */
             halfLinks: boolean;
         };
         /** @description The length that a centre distance asks for. */
@@ -3198,12 +3777,19 @@ export interface components {
              * @description Null for where the wheels stand.
              */
             centreMm?: null | number;
-            /** @default false */
+            /**
+             * @description Whether to tell how each figure came about.
+             * @default false
+             */
             workings: boolean;
         };
+        /** @description Lengths that come near a distance of the shafts. */
         LengthForCentreResult: {
             lengthUnit: components["schemas"]["LengthUnit"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Length of one link or belt tooth, mm; 1 for other belts.
+             */
             unitMm: number;
             /**
              * Format: double
@@ -3218,7 +3804,10 @@ export interface components {
         };
         /** @description Of a chain or belt as it is counted. */
         LengthInUnit: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Figure in the unit beside it.
+             */
             value: number;
             unit: components["schemas"]["LengthUnit"];
         };
@@ -3239,7 +3828,10 @@ export interface components {
              * @description What two unequal wheels add: the runs lean, and more lies on the large one than leaves the small one.
              */
             difference: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description All three together.
+             */
             sum: number;
         };
         /**
@@ -3257,7 +3849,10 @@ export interface components {
          * @enum {unknown}
          */
         LimitSide: "atLeast" | "atMost";
-        /** @enum {unknown} */
+        /**
+         * @description How what is driven takes its load.
+         * @enum {unknown}
+         */
         LoadCharacter: "smooth" | "moderateShock" | "heavyShock" | null;
         /** @description One check of a loop. */
         LoadCheck: {
@@ -3284,12 +3879,16 @@ export interface components {
             verdict: components["schemas"]["Verdict"];
             /** @description A rule of another trade, told but not counted in the verdict. */
             isAdvisory: boolean;
+            /** @description Who says so. */
             source: string;
             /** @description Field that would tell it, as the input names it. */
             missing: null | string;
             unjudged: null | components["schemas"]["Unjudged"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description What a load is held against.
+         * @enum {unknown}
+         */
         LoadCheckKind: "breakingLoad" | "breakingLoadWithShock" | "pinPressure" | "toothJumping" | "chainSpeed" | "ripple" | "oddTeeth" | "wrap" | "rating" | "galling" | "slip" | "beltCount" | "beltSpeed" | "lowBeltSpeed" | "longDistance" | "shortDistance" | "smallestFront" | "smallPulley" | "beltPull" | "teethInMesh" | "toothJump";
         /** @description What drives a drive and what it moves. Everything that is null has a default, or is not counted. */
         LoadSource: {
@@ -3367,6 +3966,7 @@ export interface components {
         };
         /** @description One of the loops laid side by side. */
         LoadsColumn: {
+            /** @description Of the setup or the loop in its place. */
             name: string;
             /**
              * Format: int64
@@ -3380,6 +3980,7 @@ export interface components {
             alternative: null | number;
             loads: components["schemas"]["LoopLoadsResult"];
         };
+        /** @description The loads, at a glance. */
         LoadsHeadline: {
             state: components["schemas"]["StationState"];
             without: null | components["schemas"]["NoFigure"];
@@ -3415,7 +4016,10 @@ export interface components {
         LoadsQuestion: {
             source?: null | components["schemas"]["LoadSource"];
             strength?: null | components["schemas"]["LoopStrength"];
-            /** @default false */
+            /**
+             * @description Whether to tell how each figure came about.
+             * @default false
+             */
             workings: boolean;
         };
         /**
@@ -3428,13 +4032,17 @@ export interface components {
             /** @description What people call it; tells several apart. */
             name: string;
             medium: components["schemas"]["DriveElement"];
+            /** @description Chain size, belt profile or section. */
             standard: string;
             /**
              * Format: double
              * @description Teeth, or datum diameter in mm.
              */
             frontSize: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driven wheel, in the same measure.
+             */
             rearSize: number;
             /** @description Of the other chain or belt; names the loop it would replace. */
             strength: components["schemas"]["LoopStrength"];
@@ -3472,18 +4080,30 @@ export interface components {
         };
         /** @description Two wheels and a length that close on the adjuster. */
         LoopCombination: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Teeth of the driving wheel.
+             */
             front: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Teeth of the driven wheel.
+             */
             rear: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Links or belt teeth.
+             */
             length: number;
             /**
              * Format: double
              * @description The ratio the bicycle way round.
              */
             frontOverRear: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Distance of the shafts then, mm.
+             */
             centreMm: number;
             /**
              * Format: double
@@ -3525,6 +4145,7 @@ export interface components {
             /** @description Wheels on the shelf and on suppliers' lists. */
             stock: components["schemas"]["StockWheel"][];
         };
+        /** @description Wheels and lengths that close on the adjuster. */
         LoopCombinationsResult: {
             /**
              * Format: double
@@ -3533,6 +4154,7 @@ export interface components {
             trackMm: number;
             /** @description What was tried. */
             fronts: number[];
+            /** @description What was tried behind. */
             rears: number[];
             /** @description Nearest to the ratio as fitted first, then by travel; at most 300. */
             combinations: components["schemas"]["LoopCombination"][];
@@ -3546,6 +4168,7 @@ export interface components {
         };
         /** @description The side view as files. */
         LoopDrawingFiles: {
+            /** @description The side view as a picture, in SVG. */
             svg: string;
             /** @description Release 12, mm. */
             dxf: string;
@@ -3553,17 +4176,27 @@ export interface components {
         /** @description Part of the power that a loop passes on, from low to high, and what is lost while cruising. */
         LoopEfficiency: {
             school: components["schemas"]["EfficiencySchool"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Part passed on at worst.
+             */
             low: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Part passed on at best.
+             */
             high: number;
             /**
              * Format: double
              * @description At the low end; null where no cruise is known.
              */
             lossMostKw: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description At the high end.
+             */
             lossLeastKw: null | number;
+            /** @description Who says so. */
             source: string;
         };
         /** @description One loop in its place, with the wheels and length in view. */
@@ -3602,7 +4235,10 @@ export interface components {
              * @description Where the mover stands in this picture.
              */
             travelMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Whole way of the adjuster, mm; 0 where nothing moves.
+             */
             trackMm: number;
             /** @description Whether what moves is the axle of a road wheel: else the wheelbase stays. */
             movesRoadWheel: boolean;
@@ -3631,7 +4267,10 @@ export interface components {
             reserve: null | components["schemas"]["AdjustmentReserve"];
             /** @description Those that reach, with one beyond either end: standard lengths first, then the shortest first. */
             lengths: components["schemas"]["FittingLength"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What to order: links, belt teeth or mm; null where none reaches.
+             */
             recommendedLength: null | number;
             reason: components["schemas"]["LengthReason"];
             /** @description One for every limit of the layout. */
@@ -3641,6 +4280,7 @@ export interface components {
         };
         /** @description What passes the torque on at one wheel of a loop, as it was measured, and what it held in a test. */
         LoopJoint: {
+            /** @description Key of the loop it is about. */
             loopKey: string;
             /** @description The driving or the driven wheel. */
             side: components["schemas"]["WheelSide"];
@@ -3658,6 +4298,7 @@ export interface components {
         };
         /** @description Where the wheels of one loop stand, in a side view of the machine's own choice. */
         LoopLayout: {
+            /** @description Key of the loop it is about. */
             loopKey: string;
             /** @description Which way the loop runs in this view when the machine goes forward. */
             turning: components["schemas"]["Turning"];
@@ -3671,6 +4312,7 @@ export interface components {
             /** @description Edges around the loop that it must clear. */
             limits?: null | components["schemas"]["ClearanceLimit"][];
         };
+        /** @description What a loop carries, and what it can. */
         LoopLoadsResult: {
             points: components["schemas"]["PointLoads"][];
             /** @description The worst first. */
@@ -3692,7 +4334,10 @@ export interface components {
              * @description Of a belt on the driving shaft, not running.
              */
             shaftAtRestN: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description By which shocks raise the pull.
+             */
             shockFactor: number;
             /**
              * Format: double
@@ -3716,10 +4361,21 @@ export interface components {
             greatestSpeedMS: number;
             /** @description Of the chain or belt that was judged. */
             standard: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driving wheel it was counted with.
+             */
             frontSize: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driven wheel it was counted with.
+             */
             rearSize: number;
+            /**
+             * Format: double
+             * @description Links or belt teeth that lie once round the smaller wheel: half of its gaps under a double pitch chain; null without teeth.
+             */
+            effectiveTeeth: null | number;
             oiling: null | components["schemas"]["ChainOiling"];
             tent: null | components["schemas"]["RatingTent"];
             chart: null | components["schemas"]["ChartPower"];
@@ -3739,17 +4395,30 @@ export interface components {
             wheels: components["schemas"]["WrappedWheel"][];
             /** @description In running order; the first leaves the first wheel. */
             spans: components["schemas"]["LoopSpan"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Once round, mm.
+             */
             lengthMm: number;
         };
         /** @description One loop's wheels in a hit. */
         LoopPick: {
+            /** @description Key of the loop it is about. */
             loopKey: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driving wheel: teeth, or datum diameter in mm of a friction belt.
+             */
             frontSize: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driven wheel, in the same measure.
+             */
             rearSize: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driven over driving wheel.
+             */
             ratio: number;
             changedSprockets: components["schemas"]["ChangedSprockets"];
             /**
@@ -3762,6 +4431,7 @@ export interface components {
             front: components["schemas"]["WheelSupply"];
             rear: components["schemas"]["WheelSupply"];
             breaks: components["schemas"]["ConstraintBreak"][];
+            /** @description True for a pair that was typed, not found. */
             isTyped: boolean;
         };
         /**
@@ -3771,14 +4441,27 @@ export interface components {
         LoopRun: "slack" | "tight";
         /** @description Which wheels of one loop are tried. */
         LoopSearch: {
+            /** @description Key of the loop it is about. */
             loopKey: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Smallest driving wheel to try: teeth, or datum diameter in mm.
+             */
             frontMin: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Largest driving wheel to try.
+             */
             frontMax: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Smallest driven wheel to try.
+             */
             rearMin: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Largest driven wheel to try.
+             */
             rearMax: number;
             /** @description Try only wheels on the shelf or on the machine. */
             onShelfOnly: boolean;
@@ -3800,16 +4483,31 @@ export interface components {
         };
         /** @description What is changed of the search to begin with; null leaves it. */
         LoopSearchChange: {
+            /** @description Key of the loop it is about. */
             loopKey: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Smallest driving wheel to try: teeth, or datum diameter in mm.
+             */
             frontMin?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Largest driving wheel to try.
+             */
             frontMax?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Smallest driven wheel to try.
+             */
             rearMin?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Largest driven wheel to try.
+             */
             rearMax?: null | number;
+            /** @description Only what is in stock. */
             onShelfOnly?: null | boolean;
+            /** @description Only sizes of the standard’s series. */
             standardSizesOnly?: null | boolean;
             /**
              * Format: double
@@ -3820,6 +4518,7 @@ export interface components {
         };
         /** @description What is asked once of how a loop is set. Everything that is null has a default, or is not judged. */
         LoopSetting: {
+            /** @description Key of the loop it is about. */
             loopKey: string;
             /** @description What it is tensioned by. */
             adjuster: components["schemas"]["Adjuster"];
@@ -3829,12 +4528,21 @@ export interface components {
              * @description Least gap that is fine.
              */
             gapLowMm?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Largest gap that is fine.
+             */
             gapHighMm?: null | number;
             makerMethod?: null | components["schemas"]["ReadingMethod"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Loose end of the maker’s window, in that method’s unit.
+             */
             makerLow?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Tight end of it.
+             */
             makerHigh?: null | number;
             /**
              * Format: double
@@ -3871,24 +4579,35 @@ export interface components {
             arm?: null | components["schemas"]["SprungArmInput"];
             suspension?: null | components["schemas"]["RearSuspension"];
             trackingEnd?: null | components["schemas"]["Side"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Least gap between belt and flange, mm: as given, or the usual.
+             */
             gapLow: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Largest gap, mm: as given, or the usual.
+             */
             gapHigh: number;
         };
         /** @description A straight run between two wheels. */
         LoopSpan: {
             /** @description Name of the wheel it leaves. */
             from: string;
+            /** @description Wheel it runs to. */
             to: string;
             /** @description Point where it leaves that wheel. */
             start: components["schemas"]["Point"];
             end: components["schemas"]["Point"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Free length, mm.
+             */
             lengthMm: number;
         };
         /** @description The chain or belt of one loop. Everything that is null comes from the tables, or is not judged. */
         LoopStrength: {
+            /** @description Key of the loop it is about. */
             loopKey: string;
             /** @description Another size than the loop's own, to see what it would do; null for its own. */
             standard?: null | string;
@@ -3984,23 +4703,39 @@ export interface components {
         };
         /** @description One loop of a machine at a glance. */
         LoopSummary: {
+            /** @description Key of the loop it is about. */
             loopKey: string;
+            /** @description What people call it. */
             name: string;
             medium: components["schemas"]["DriveElement"];
+            /** @description Chain size, belt profile or section. */
             standard: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driving wheel: teeth, or datum diameter in mm of a friction belt.
+             */
             frontSize: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driven wheel, in the same measure.
+             */
             rearSize: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driven over driving wheel.
+             */
             ratio: number;
             /**
              * Format: double
              * @description The ratio the bicycle way round.
              */
             frontOverRear: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Links of the chain or teeth of the belt; null where not counted.
+             */
             links: null | number;
+            /** @description Key of the drive it is about. */
             driveKey: string;
             /** @description Keys of the loops between the input and this one: it can be chosen together with these. */
             loopsBefore: string[];
@@ -4028,8 +4763,10 @@ export interface components {
         LubricationSchool: "sealedRing" | "industrial";
         /** @description A vehicle or robot, with one drive or several that mirror each other. */
         Machine: {
+            /** @description What people call it. */
             name: string;
             kind: components["schemas"]["MachineKind"];
+            /** @description Free words; null for none. */
             note: null | string;
             /**
              * Format: double
@@ -4089,6 +4826,7 @@ export interface components {
              */
             inputSpeedRpm: number;
         };
+        /** @description All drives of a machine, in every gear. */
         MachineDrivesResult: {
             drives: components["schemas"]["DriveState"][];
             findings: components["schemas"]["DriveFinding"][];
@@ -4108,7 +4846,10 @@ export interface components {
             aims: components["schemas"]["Aim"][];
             setJobs?: null | components["schemas"]["SetJob"][];
         };
-        /** @enum {unknown} */
+        /**
+         * @description What a machine is; decides what is usual for it, and its cautions.
+         * @enum {unknown}
+         */
         MachineKind: "motorcycle" | "moped" | "bicycle" | "loadCarrier" | "robot" | "winch" | "kickBoard" | "other";
         /** @description What is known of a machine's loads. */
         MachineLoads: {
@@ -4155,6 +4896,7 @@ export interface components {
             /** @description Whether something was fitted or set since it was typed: before that, changes of it are corrections. */
             hasHistory: boolean;
         };
+        /** @description What would bring a check inside its limit. */
         Mend: {
             kind: components["schemas"]["MendKind"];
             /**
@@ -4187,7 +4929,10 @@ export interface components {
         Meshing: "externalGears" | "internalGears" | "chain" | "toothedBelt";
         /** @description The piece whose lack keeps a shaft from being filled. */
         MissingSpacer: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description That is missing, mm.
+             */
             thicknessMm: number;
             /** @description True where the drawer knows no such thickness, and it must be made. */
             isMade: boolean;
@@ -4205,12 +4950,14 @@ export interface components {
             drive: components["schemas"]["Drive"];
             loops: components["schemas"]["LoopChoice"][];
             roadWheels: components["schemas"]["RoadWheelChoice"][];
+            /** @description Key of the loop it is about. */
             loopKey: string;
             target: components["schemas"]["AimTarget"];
             conditions: components["schemas"]["Conditions"];
             wishes: components["schemas"]["Wishes"];
             remembered: components["schemas"]["RememberedAim"][];
         };
+        /** @description Aims that are like the one asked about. */
         NearestAimResult: {
             matches: components["schemas"]["AimMatch"][];
         };
@@ -4235,9 +4982,11 @@ export interface components {
             /** @description Whether the length in view still closes; its move counts from where the pair in view closes. */
             fit: components["schemas"]["PairFit"];
         };
+        /** @description Where the adjuster goes with the pairs around the one in view. */
         NeighbourPairsResult: {
             /** @description Sizes tried in front, smallest first. */
             fronts: number[];
+            /** @description Sizes tried behind, smallest first. */
             rears: number[];
             /** @description Front by front, rears from small to large. */
             pairs: components["schemas"]["NeighbourPair"][];
@@ -4246,10 +4995,15 @@ export interface components {
         NeighboursQuestion: {
             layout?: null | components["schemas"]["LoopLayout"];
         };
+        /** @description A trial to be made. */
         NewTrial: {
+            /** @description What it shall be called. */
             name: string;
+            /** @description Loops that differ from as fitted. */
             loops: components["schemas"]["LoopChoice"][];
+            /** @description Null keeps those of as fitted. */
             roadWheels: null | components["schemas"]["RoadWheelChoice"][];
+            /** @description Free words; null for none. */
             note: null | string;
         };
         /**
@@ -4257,10 +5011,14 @@ export interface components {
          * @enum {unknown}
          */
         NextStep: "readAsFound" | "giveWindow" | "turn" | "tightenAndRead" | "done" | "spreadTooWide" | "asNearAsAHand" | "looseOrBent" | "tieReading" | "atItsEnd" | "chooseTrackingEnd" | "saySuspension" | "letSpringSet" | "readAgain" | "springIsWrong" | "nothingMoves";
-        /** @enum {unknown} */
+        /**
+         * @description Why a station has no figure.
+         * @enum {unknown}
+         */
         NoFigure: "noLoop" | "notLaidOut" | "noPull" | "refused" | null;
         /** @description A loop that was left outside its window by one instrument, and not read inside by what counts since. */
         OpenReading: {
+            /** @description Key of the loop it is about. */
             loopKey: string;
             /**
              * Format: date
@@ -4297,19 +5055,34 @@ export interface components {
             isPowerGiven: boolean;
             /** @description True where the run that is slack otherwise pulls. */
             isReversed: boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Passed on by the loop, kW.
+             */
             powerKw: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description State that a loop runs in.
+         * @enum {unknown}
+         */
         OperatingPointKind: "hardestPull" | "cruise" | "topSpeed" | "braking";
         /** @description An output in one gear. */
         OutputState: {
+            /** @description Of the output. */
             name: string;
+            /** @description True where it rolls on the road. */
             onRoad: boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Turns of the input for one of it.
+             */
             reduction: number;
+            /** @description True where it turns against the input. */
             againstInput: boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Its speed, rpm.
+             */
             speedRpm: number;
             /**
              * Format: double
@@ -4321,25 +5094,43 @@ export interface components {
         OwnReadings: {
             /** @description Frequencies of one and the same span, which go with the root of tension; else newtons. */
             inHz: boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Read as it was set.
+             */
             asSet: number;
             /**
              * Format: double
              * @description Since it was fitted.
              */
             firstHours: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description First reading after that.
+             */
             first: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Since it was fitted, of the second.
+             */
             secondHours: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Second reading.
+             */
             second: number;
         };
         /** @description What a pair does to the place of the mover. */
         PairFit: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driving wheel: teeth, or datum diameter in mm of a friction belt.
+             */
             frontSize: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driven wheel, in the same measure.
+             */
             rearSize: number;
             /**
              * Format: double
@@ -4361,12 +5152,22 @@ export interface components {
             layout: components["schemas"]["LoopLayout"];
             pairs: components["schemas"]["WheelPair"][];
         };
+        /** @description A pair of wheels that would put the axle about where it is wanted. */
         PairForMove: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driving wheel: teeth, or datum diameter in mm of a friction belt.
+             */
             frontSize: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driven wheel, in the same measure.
+             */
             rearSize: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Way of the axle from where it is, mm; positive makes the drive longer.
+             */
             moveMm: number;
             /**
              * Format: double
@@ -4393,7 +5194,10 @@ export interface components {
         };
         /** @description Pairs that make the wheel go by so much. */
         PairsForMoveQuestion: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Way wanted of the axle, mm; positive makes the drive longer.
+             */
             moveMm: number;
             layout?: null | components["schemas"]["LoopLayout"];
         };
@@ -4696,10 +5500,17 @@ export interface components {
         };
         /** @description Wheels of one loop as they were picked. */
         PickedWheels: {
+            /** @description Key of the loop it is about. */
             loopKey: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driving wheel: teeth, or datum diameter in mm of a friction belt.
+             */
             frontSize: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driven wheel, in the same measure.
+             */
             rearSize: number;
             /**
              * Format: double
@@ -4712,13 +5523,17 @@ export interface components {
          * @enum {unknown}
          */
         PlanetaryMember: "sun" | "ring" | "carrier";
+        /** @description Free play at one place of the suspension’s travel. */
         PlayAtTravel: {
             /**
              * Format: double
              * @description Height of the axle over where it is on the stand, mm.
              */
             axleUpMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Distance of the shafts there, mm.
+             */
             centreMm: number;
             /**
              * Format: double
@@ -4733,9 +5548,15 @@ export interface components {
         };
         /** @description A place in the side view: x to the right, y up, mm. Origin and view are the machine's own choice. */
         Point: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description To the right in the side view, mm.
+             */
             xMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Up, mm.
+             */
             yMm: number;
         };
         /** @description A loop at one operating point. */
@@ -4756,9 +5577,15 @@ export interface components {
              * @description Of the chain or belt.
              */
             speedMS: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Pull of the tight run, N.
+             */
             tightN: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Pull of the slack run, N.
+             */
             slackN: number;
             /**
              * Format: double
@@ -4795,6 +5622,7 @@ export interface components {
             /** @description Of the nut, now. */
             lock: components["schemas"]["LockState"];
         };
+        /** @description What the simulated drive reads. */
         PracticeReading: {
             /** @description At four positions of the wheel, as a person would read them. */
             readings: components["schemas"]["Reading"][];
@@ -4817,7 +5645,10 @@ export interface components {
              * @description Along the loop, from where it comes onto the driving wheel.
              */
             atMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Pull there, N.
+             */
             tensionN: number;
             /** @description Wheel, or “slack” and “tight” for runs as they are pulled here. */
             part: string;
@@ -4838,6 +5669,7 @@ export interface components {
         };
         /** @description One loop among its neighbours. */
         RailLoop: {
+            /** @description Key of the loop it is about. */
             loopKey: string;
             /** @description In the side view that all loops of the drive share. */
             path: components["schemas"]["LoopPath"];
@@ -4846,7 +5678,10 @@ export interface components {
              * @description Middle of the front wheel's teeth across the machine; null where its shaft is not filled.
              */
             frontPlaneMm: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The same of the rear wheel.
+             */
             rearPlaneMm: null | number;
             /**
              * Format: double
@@ -4863,6 +5698,7 @@ export interface components {
         };
         /** @description The shafts of the drive from side to side. */
         RailQuestion: Record<string, never>;
+        /** @description Loops side by side on their shafts. */
         RailResult: {
             /** @description Those of the drive. */
             shafts: components["schemas"]["RailShaft"][];
@@ -4875,15 +5711,32 @@ export interface components {
             centre: null | components["schemas"]["Point"];
             stacks: null | components["schemas"]["SpacerStacksResult"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description The term that put a hit below the one above it.
+         * @enum {unknown}
+         */
         RankTerm: "first" | "obtainable" | "minutes" | "money" | "closeness" | "teethMeeting" | "ripple" | "largerFront" | null;
+        /**
+         * @description What a chain gives way by, by the equations of its rating.
+         * @enum {unknown}
+         */
+        RatingLine: "linkPlates" | "rollersAndBushings";
         /** @description One speed of the tent curve. */
         RatingPoint: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the small sprocket.
+             */
             rpm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Power that plate fatigue allows, kW.
+             */
             linkPlateKw: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Power that roller impact allows, kW.
+             */
             rollerBushingKw: number;
             /**
              * Format: double
@@ -4898,23 +5751,38 @@ export interface components {
              * @description The top of the tent.
              */
             crossingRpm: number;
+            /** @description The line that rates this drive at the power that lasts. */
+            governs: components["schemas"]["RatingLine"];
             points: components["schemas"]["RatingPoint"][];
         };
         /** @description The band of ratios that meets an aim in one gear. */
         RatioBand: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Counted from 0.
+             */
             gearIndex: number;
+            /** @description Of the gear; empty without gears. */
             gearLabel: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Least turns of the input for one of the output.
+             */
             overallLow: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Most of them.
+             */
             overallHigh: number;
             /**
              * Format: double
              * @description Lowest ratio of the chosen loops, the tallest accepted.
              */
             finalLow: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Highest ratio of the chosen loops, the shortest accepted.
+             */
             finalHigh: number;
             /**
              * Format: double
@@ -4927,8 +5795,10 @@ export interface components {
             drive: components["schemas"]["Drive"];
             loops: components["schemas"]["LoopChoice"][];
             roadWheels: components["schemas"]["RoadWheelChoice"][];
+            /** @description Loops that are chosen. */
             loopKeys: string[];
             aim: components["schemas"]["AimTarget"];
+            /** @description Gears to look at, counted from 0; empty for all. */
             gears: number[];
         };
         /** @description An aim turned into ratio bands. */
@@ -4980,7 +5850,10 @@ export interface components {
              */
             offMiddlePercent: null | number;
             changedSprockets: components["schemas"]["ChangedSprockets"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What it takes to fit it, minutes.
+             */
             workMinutes: number;
             /**
              * Format: double
@@ -4999,10 +5872,14 @@ export interface components {
          * @enum {unknown}
          */
         RatioDirection: "same" | "shorter" | "taller";
+        /** @description The ratio, at a glance. */
         RatioHeadline: {
             state: components["schemas"]["StationState"];
             without: null | components["schemas"]["NoFigure"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the chosen loops; null where it can’t be told.
+             */
             finalRatio?: null | number;
             /**
              * Format: double
@@ -5060,20 +5937,32 @@ export interface components {
         };
         /** @description From one final ratio to another. */
         RatioWindow: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Least ratio.
+             */
             low: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Largest.
+             */
             high: number;
         };
         /** @description Version of the thing as it was read, so that a change made meanwhile is noticed. */
         ReadVersion: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description That was read: another one is refused.
+             */
             version: number;
         };
         /** @description One value at one position of the wheel. */
         Reading: {
             method: components["schemas"]["ReadingMethod"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description In the unit of the method.
+             */
             value: number;
             /**
              * Format: int32
@@ -5089,10 +5978,16 @@ export interface components {
         };
         /** @description A reading that can hardly be meant as it was put in. */
         ReadingDoubt: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Place on the wheel, counted from 0.
+             */
             position: number;
             method: components["schemas"]["ReadingMethod"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description As it was put in.
+             */
             value: number;
             /**
              * Format: double
@@ -5106,14 +6001,24 @@ export interface components {
              */
             mostMm?: null | number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description How tightness is read.
+         * @enum {unknown}
+         */
         ReadingMethod: "pluck" | "push" | "gauge" | "freePlay" | "feel" | null;
-        /** @enum {unknown} */
+        /**
+         * @description How the driven axle is carried; it decides how much play a chain needs.
+         * @enum {unknown}
+         */
         RearSuspension: "rigid" | "swingArm" | null;
         /** @description An aim that is remembered, with what was tried against it. */
         RememberedAim: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of the aim.
+             */
             id: number;
+            /** @description What people call it. */
             name: string;
             target: components["schemas"]["AimTarget"];
             conditions: components["schemas"]["Conditions"];
@@ -5125,26 +6030,46 @@ export interface components {
          * @enum {unknown}
          */
         ReserveOrigin: "measured" | "eccentric" | "fit";
+        /** @description What restoring would do to one kind of record. */
         RestoreDifference: {
+            /** @description What people call the kind. */
             word: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many are the same here and there.
+             */
             same: number;
+            /** @description Would come back: in the backup and not here. */
             back: string[];
+            /** @description Would go: here and not in the backup. */
             gone: string[];
+            /** @description Would be as it was then. */
             other: string[];
         };
+        /** @description A backup that was unpacked and looked through, and what it would change. */
         RestorePreview: {
+            /** @description Names it when it is to be restored. */
             token: string;
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When the last thing in it was done; null when nothing ever was.
+             */
             newest: null | string;
             differences: components["schemas"]["RestoreDifference"][];
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Entries of visits that are here.
+             */
             eventsHere: number;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Entries of visits here and in it.
+             */
             events: number;
         };
         /** @description A backup that was looked through and is to be restored. */
         RestoreToken: {
+            /** @description Of the backup that was looked through. */
             token: string;
         };
         /** @description A wheel with a tyre, a drum or a roller, described by what is written on it or by a roll-out. */
@@ -5159,6 +6084,7 @@ export interface components {
         };
         /** @description Another road wheel or tyre that a setup puts on one output. */
         RoadWheelChoice: {
+            /** @description Output that turns it. */
             outputName: string;
             roadWheel: components["schemas"]["RoadWheel"];
         };
@@ -5175,10 +6101,14 @@ export interface components {
              */
             diameterMm: number;
             reading: null | components["schemas"]["SizeReading"];
+            /** @description True where a roll-out tells it. */
             isMeasured: boolean;
             working: components["schemas"]["Working"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description What a round belt is, and what it lies in.
+         * @enum {unknown}
+         */
         RopeKind: "cord" | "fibreRope" | "wireLinedSheave" | "wireRoundGroove" | "wireVGroove" | null;
         /**
          * @description What makes the last round hard to compare with the one before it.
@@ -5187,7 +6117,10 @@ export interface components {
         RoundCondition: "rolledTooLittle" | "otherWarmth" | "otherLoad";
         /** @description A round as read: its ends, and where they lie. */
         RoundResult: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Counted from 0, which is as found.
+             */
             index: number;
             method: null | components["schemas"]["ReadingMethod"];
             /**
@@ -5205,7 +6138,10 @@ export interface components {
              * @description Wheel position.
              */
             loosestAt: null | number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Wheel position of the other end.
+             */
             tightestAt: null | number;
             /**
              * Format: int32
@@ -5222,7 +6158,10 @@ export interface components {
              * @description One standard deviation of Loosest, from reading it by hand.
              */
             loosestSigma: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The same at the other end.
+             */
             tightest: null | number;
             /**
              * Format: double
@@ -5240,7 +6179,20 @@ export interface components {
              * @description What a wheel must run out to give what goes round once a turn; null for fewer than four positions.
              */
             runOutMm: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of all places, in the scale of the loop; null where none can be told.
+             */
+            mean: null | number;
+            /**
+             * Format: double
+             * @description Amplitude of what goes round once a turn, in the same scale; null for fewer than four positions.
+             */
+            firstHarmonic: null | number;
+            /**
+             * Format: double
+             * @description Between belt and flange, mm; null where it was not read.
+             */
             gapMm: null | number;
             grades: null | components["schemas"]["FeltGrades"];
             /** @description Both ends inside the window; null without one. */
@@ -5263,9 +6215,9 @@ export interface components {
             hours: number;
             /**
              * Format: double
-             * @description From now to when it must be right.
+             * @description From now to when it must be right; null for a week.
              */
-            untilHours: number;
+            untilHours?: null | number;
             /**
              * Format: double
              * @description Tension wanted then, the span's; null where nothing tells it in newtons: then shares are told.
@@ -5291,14 +6243,26 @@ export interface components {
         /** @description How the belt in view loses tension until a day. */
         RunningInQuestion: {
             cord: components["schemas"]["CordKind"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Run since it was fitted, or lying under tension.
+             */
             hours: number;
-            /** Format: double */
-            untilHours: number;
             set: components["schemas"]["SetQuestion"];
+            /**
+             * Format: double
+             * @description From now to when it must be right; null for a week.
+             */
+            untilHours?: null | number;
             own?: null | components["schemas"]["OwnReadings"];
         };
+        /** @description How a belt loses tension until a day. */
         RunningInResult: {
+            /**
+             * Format: double
+             * @description What was counted from now to when it must be right.
+             */
+            untilHours: number;
             /**
              * Format: double
              * @description How much more than wanted must be set now so that the wanted tension is there on the day.
@@ -5352,6 +6316,7 @@ export interface components {
             curve: components["schemas"]["FractionLeft"][];
             workings: components["schemas"]["Working"][];
         };
+        /** @description Pairs that meet an aim, and where they put the axle. */
         SearchAnswer: {
             found: components["schemas"]["RatioSearchResult"];
             /**
@@ -5363,6 +6328,7 @@ export interface components {
         /** @description Pairs that meet the aim. */
         SearchQuestion: {
             changes: components["schemas"]["LoopSearchChange"][];
+            /** @description Gears to look at, counted from 0; empty for all. */
             gears: number[];
             ranking: components["schemas"]["RatioRanking"];
             /**
@@ -5371,11 +6337,15 @@ export interface components {
              */
             rows: number;
             drag?: null | components["schemas"]["RatioWindow"];
-            /** @default false */
+            /**
+             * @description Whether to tell how each figure came about.
+             * @default false
+             */
             workings: boolean;
         };
         /** @description One gear of the drive that is searched. */
         SearchedGear: {
+            /** @description Of the gear. */
             label: string;
             /**
              * Format: double
@@ -5383,7 +6353,9 @@ export interface components {
              */
             restReduction: number;
         };
+        /** @description A sprocket where the spacers put it. */
         SeatedSprocket: {
+            /** @description Key of the loop it is about. */
             loopKey: string;
             side: components["schemas"]["WheelSide"];
             /**
@@ -5391,7 +6363,10 @@ export interface components {
              * @description Left face of the hub, from the left shoulder.
              */
             leftFaceMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Width of its hub, mm.
+             */
             hubWidthMm: number;
             /**
              * Format: double
@@ -5403,12 +6378,16 @@ export interface components {
              * @description From its line; positive to the right.
              */
             errorMm: number;
+            /** @description True where its other face is put outwards. */
             isTurned: boolean;
         };
+        /** @description An event as somebody sends it. */
         SentEvent: {
+            /** @description Their own: sent twice with the same key it counts once. */
             key: string;
             event: components["schemas"]["JobEvent"];
         };
+        /** @description What to do next, and why. */
         SetAdvice: {
             next: components["schemas"]["NextStep"];
             /** @description As it was counted with, its defaults filled in. */
@@ -5437,12 +6416,20 @@ export interface components {
              * @description The loose end of the window; null where no method tells it.
              */
             windowLooseReading: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The tight end in the same way.
+             */
             windowTightReading: null | number;
             expected: null | components["schemas"]["ExpectedHz"];
             rounds: components["schemas"]["RoundResult"][];
             /** @description For both adjusters together; empty when nothing is to be turned. */
             moves: components["schemas"]["AdjusterMove"][];
+            /**
+             * Format: double
+             * @description Way of the axle to the aim, before it is made what a hand can; positive tightens; null where tension is not to be set or nothing tells it.
+             */
+            exactMoveMm: null | number;
             /**
              * Format: int32
              * @description Of the wheel before the next reading.
@@ -5453,9 +6440,15 @@ export interface components {
              * @description After the move, in the method of the last round.
              */
             expectedLoosestReading: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The same at the tightest place.
+             */
             expectedTightestReading: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Gap between belt and flange after the move, mm; null where it is not read.
+             */
             expectedGapMm: null | number;
             reserve: null | components["schemas"]["SetReserve"];
             /** @description True when the last round was read on the wheels, while the window is for the stand. */
@@ -5463,9 +6456,9 @@ export interface components {
             /** @description True when something is to be turned and the nut was tight at the last reading. */
             loosenFirst: boolean;
             /** @description True when the last round was read for tension and is inside: only then it may be called tight enough. */
-            isTensionTold: boolean;
+            isTensionInside: boolean;
             /** @description True when its gap was read and is inside: only then it may be called straight. */
-            isTrackTold: boolean;
+            isTrackInside: boolean;
             /**
              * Format: double
              * @description How far the tightest place is past the window, in the method of the last round; null where it is not.
@@ -5507,6 +6500,17 @@ export interface components {
              * @description Rounds that taught how this machine answers.
              */
             learnedRounds: number;
+            /**
+             * Format: double
+             * @description How stiff it is: what each mm of axle adds, in the unit of the scale, as learned by now.
+             */
+            responsePerMm: number;
+            /**
+             * Format: double
+             * @description One standard deviation of that.
+             */
+            responseSigma: number;
+            /** @description Where to look when it does not answer as it can, likeliest first. */
             suspects: string[];
             /** @description Readings of the last round that can hardly be meant as they stand. */
             doubts: components["schemas"]["ReadingDoubt"][];
@@ -5518,8 +6522,12 @@ export interface components {
         };
         /** @description How a visit ended. */
         SetClosing: {
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Day of closing.
+             */
             closedOn: string;
+            /** @description Who closed it; null where nobody said. */
             who: null | string;
             /**
              * Format: double
@@ -5528,8 +6536,12 @@ export interface components {
             torqueNm: null | number;
             /** @description Steps in their order. */
             done: components["schemas"]["ClosingStep"][];
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Day to look again; null for none.
+             */
             nextCheckOn: null | string;
+            /** @description Free words; null for none. */
             note: null | string;
             /** @description What it was closed over, as it stood then; null for nothing. */
             despite?: null | components["schemas"]["ClosedDespite"][];
@@ -5541,6 +6553,7 @@ export interface components {
          * @enum {unknown}
          */
         SetGoal: "both" | "tensionOnly" | "trackingOnly";
+        /** @description How tight it was last, at a glance. */
         SetHeadline: {
             state: components["schemas"]["StationState"];
             without: null | components["schemas"]["NoFigure"];
@@ -5550,7 +6563,10 @@ export interface components {
              * @description Of the last round that was read; null where none was.
              */
             lowest?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The same at its other end.
+             */
             highest?: null | number;
             /**
              * @description A visit is open.
@@ -5558,6 +6574,7 @@ export interface components {
              */
             goesOn: boolean;
         };
+        /** @description What is done in a visit and not kept yet. */
         SetInHand: {
             round: null | components["schemas"]["SetRound"];
             /** @description Of the closing list, in its order. */
@@ -5581,15 +6598,29 @@ export interface components {
         };
         /** @description One visit at which a loop is set, from as found to as left. It can be broken off and gone on with anywhere. */
         SetJob: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of the visit.
+             */
             id: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Counts its events.
+             */
             version: number;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of the machine it belongs to.
+             */
             machineId: number;
+            /** @description Key of the loop it is about. */
             loopKey: string;
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Day it was begun.
+             */
             openedOn: string;
+            /** @description Who began it; null where nobody said. */
             who: null | string;
             /** @description What the rounds are for. */
             goal: components["schemas"]["SetGoal"];
@@ -5638,14 +6669,23 @@ export interface components {
              */
             isKeptOnly: boolean;
             setting?: null | components["schemas"]["LoopSetting"];
-            /** @default false */
+            /**
+             * @description Whether to tell how each figure came about.
+             * @default false
+             */
             workings: boolean;
         };
         /** @description Way that an adjuster has left to tighten. */
         SetReserve: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description As it stands, mm of the axle’s way.
+             */
             nowMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description After the move, mm.
+             */
             afterMm: number;
             /**
              * Format: double
@@ -5663,7 +6703,10 @@ export interface components {
              * @description Turns, clicks or shims on the left (or only) adjuster before these readings; positive tightens.
              */
             leftUnits: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The same on the right, where there are two.
+             */
             rightUnits: number;
             lock: components["schemas"]["LockState"];
             readings: components["schemas"]["Reading"][];
@@ -5677,8 +6720,12 @@ export interface components {
              * @description When; null where nobody noted it.
              */
             at?: null | string;
+            /** @description Whose hand it was; null where nobody said. */
             who?: null | string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the belt or chain; null where nobody noted it.
+             */
             temperatureC?: null | number;
             /**
              * Format: int32
@@ -5687,6 +6734,7 @@ export interface components {
             turnsRolled?: null | number;
             /** @description False when it stood on its wheels; null where nobody said. */
             onStand?: null | boolean;
+            /** @description Free words; null for none. */
             note?: null | string;
             run?: null | components["schemas"]["LoopRun"];
             /**
@@ -5709,22 +6757,33 @@ export interface components {
         };
         /** @description One complete choice of parts for a machine's drives. */
         Setup: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of the machine it belongs to.
+             */
             machineId: number;
+            /** @description What people call it. */
             name: string;
             status: components["schemas"]["SetupStatus"];
             loops: components["schemas"]["LoopChoice"][];
             /** @description Other road wheels than the machine's own; empty when they stay. */
             roadWheels: components["schemas"]["RoadWheelChoice"][];
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Day it was noted.
+             */
             madeOn: string;
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Day it was fitted; null where it never was.
+             */
             fittedOn: null | string;
             /**
              * Format: double
              * @description Odometer when it went on, km.
              */
             fittedAtKm: null | number;
+            /** @description Free words; null for none. */
             note: null | string;
             /** @description What must still be done again since it went on or was changed; only as fitted has any. */
             redo?: null | components["schemas"]["FollowUpTask"][];
@@ -5754,9 +6813,11 @@ export interface components {
             gears: number[];
             delivered?: null | components["schemas"]["ComparedSetup"];
         };
+        /** @description Setups beside each other. */
         SetupComparisonResult: {
             /** @description As fitted first, then the others in the order given. */
             setups: components["schemas"]["SetupFigures"][];
+            /** @description Gear that the aim is meant in; empty without one. */
             aimGearLabel: string;
             /**
              * Format: double
@@ -5768,18 +6829,28 @@ export interface components {
         };
         /** @description All figures of one setup. */
         SetupFigures: {
+            /** @description Of the setup. */
             name: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of all loops that are chosen, together.
+             */
             finalRatio: number;
             /**
              * Format: double
              * @description The final ratio the bicycle way round.
              */
             frontOverRear: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of that ratio against as fitted.
+             */
             changePercent: number;
             direction: components["schemas"]["RatioDirection"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Way of the road wheel for one turn, mm.
+             */
             circumferenceMm: null | number;
             /**
              * Format: double
@@ -5798,7 +6869,10 @@ export interface components {
             gears: components["schemas"]["GearFigures"][];
             workings: components["schemas"]["Working"][];
         };
-        /** @enum {unknown} */
+        /**
+         * @description What a setup is to its machine.
+         * @enum {unknown}
+         */
         SetupStatus: "asFitted" | "trial" | "former" | "discarded" | "asDelivered";
         /** @description A joint and the torque it must pass on. */
         ShaftHubCapacityInput: {
@@ -5824,16 +6898,23 @@ export interface components {
              */
             liftsOrFlies: boolean;
         };
+        /** @description What a joint of wheel and shaft can carry. */
         ShaftHubCapacityResult: {
             stresses: components["schemas"]["ConnectionStress"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Yield stress it was counted with, MPa.
+             */
             yieldMpa: number;
             /**
              * Format: double
              * @description Of the proof test where there was one, else the smallest of the stresses.
              */
             margin: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Margin that is wanted.
+             */
             wantedMargin: number;
             /** @description True where a proof test has the say. */
             isProven: boolean;
@@ -5845,7 +6926,10 @@ export interface components {
         ShaftHubConnectionBoltCircle: {
             /** @enum {string} */
             kind: "boltCircle";
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many.
+             */
             bolts: number;
             /**
              * Format: double
@@ -5866,9 +6950,15 @@ export interface components {
              * @description Diameter of the shaft.
              */
             shaftMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the key, mm.
+             */
             widthMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the key, mm.
+             */
             heightMm: number;
             /**
              * Format: double
@@ -5908,7 +6998,10 @@ export interface components {
              * @description At their feet.
              */
             innerMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the teeth that carry, mm.
+             */
             lengthMm: number;
         };
         /** @description Whether what joins a wheel to its shaft holds. */
@@ -5919,16 +7012,25 @@ export interface components {
              * @description Null for the hardest that the loop asks of it.
              */
             torqueNm?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Stress at which the weaker part gives way, MPa; null for the usual steel.
+             */
             yieldMpa?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Torque it was seen to hold, Nm; null for none.
+             */
             proofTorqueNm?: null | number;
             source?: null | components["schemas"]["LoadSource"];
             strength?: null | components["schemas"]["LoopStrength"];
         };
         /** @description What the two runs of a loop put on a shaft. */
         ShaftLoadResult: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description On the shaft, N.
+             */
             loadN: number;
             /**
              * Format: double
@@ -5938,6 +7040,7 @@ export interface components {
         };
         /** @description A shaft in one gear. */
         ShaftState: {
+            /** @description Its name. */
             shaft: string;
             /**
              * Format: double
@@ -5946,11 +7049,15 @@ export interface components {
             reduction: number;
             /** @description True when it turns against the input. */
             againstInput: boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Its speed, rpm.
+             */
             speedRpm: number;
         };
         /** @description What there is to fill with spacers along one shaft. */
         ShaftWidths: {
+            /** @description Key of the drive it is about. */
             driveKey: string;
             /** @description Name of the shaft in that drive. */
             shaft: string;
@@ -5972,13 +7079,22 @@ export interface components {
             /** @description From left to right. */
             sprockets: components["schemas"]["SprocketOnShaft"][];
         };
-        /** @enum {unknown} */
+        /**
+         * @description Which way a wheel goes across.
+         * @enum {unknown}
+         */
         ShiftTo: "edge" | "offEdge" | "line" | null;
-        /** @enum {unknown} */
+        /**
+         * @description Of the machine, seen in the direction of travel.
+         * @enum {unknown}
+         */
         Side: "left" | "right" | null;
         /** @description The newest visit to the loop of the drive that mirrors this one. */
         SideMatchAnswer: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of the visit to the other side.
+             */
             otherVisitId: number;
             match: null | components["schemas"]["SideMatchResult"];
         };
@@ -5995,7 +7111,10 @@ export interface components {
              * @description Between its loosest and tightest place: N, or mm of free play of a chain; else the scale both share.
              */
             thisMiddle: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The same of the other side.
+             */
             otherMiddle: number;
             /**
              * Format: double
@@ -6007,6 +7126,7 @@ export interface components {
              * @description In the same unit.
              */
             limit: number;
+            /** @description True where they are apart by no more than the limit. */
             matches: boolean;
             /** @description Null where there is no difference. */
             thisIsLooser: null | boolean;
@@ -6039,9 +7159,13 @@ export interface components {
         SlipTestWay: {
             /** @description What people call the way. */
             name: string;
+            /** @description What to do, in order. */
             steps: string[];
+            /** @description What tells that it is loose. */
             loose: string;
+            /** @description What tells that it is right. */
             right: string;
+            /** @description What tells that it is tight. */
             tight: string;
         };
         /**
@@ -6051,13 +7175,20 @@ export interface components {
         SmallWheelAdvice: "fine" | "compromise" | "slowOnly" | "belowAdvised";
         /** @description Spacers of one thickness. */
         SpacerCount: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of one spacer, mm.
+             */
             thicknessMm: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many there are.
+             */
             count: number;
         };
         /** @description Spacers between two hubs, or between a hub and the end of the shaft. */
         SpacerGap: {
+            /** @description Thicknesses that are stacked there, mm. */
             piecesMm: number[];
             /**
              * Format: double
@@ -6104,13 +7235,17 @@ export interface components {
             floatMostMm: null | number;
             order: components["schemas"]["SpacerOrder"];
         };
+        /** @description Ways to fill the shafts with spacers. */
         SpacerStacksResult: {
             /**
              * Format: double
              * @description As asked, or the default.
              */
             toleranceMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How much may stay free along a shaft, mm.
+             */
             floatMostMm: number;
             /** @description Best first; at most 8; empty when the stock holds none. */
             ways: components["schemas"]["FilledShaft"][];
@@ -6162,7 +7297,10 @@ export interface components {
              * @description Longest free piece of the slack run, and TightRunMm of the other one; null where nothing was laid out, or the span was typed.
              */
             slackRunMm?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Longest free piece of the tight run.
+             */
             tightRunMm?: null | number;
             /**
              * @description False where AxialStiffnessN is a guess: good for a first move, not for a reading.
@@ -6175,7 +7313,10 @@ export interface components {
          * @enum {unknown}
          */
         SpeedPickup: "none" | "gearboxOutput" | "drivenWheel" | "otherWheel";
-        /** @enum {unknown} */
+        /**
+         * @description What must be typed before the speedometer's error can be told.
+         * @enum {unknown}
+         */
         SpeedometerNeed: "deliveredSetup" | "roadWheelSize" | null;
         /** @description What the speedometer shows with a setup. */
         SpeedometerResult: {
@@ -6202,22 +7343,37 @@ export interface components {
              */
             circumferenceChange: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description What goes round with a spread.
+         * @enum {unknown}
+         */
         SpreadCause: "wheelRunsOut" | "loopIsUneven" | null;
         /** @description The diameters of a chain sprocket, mm. */
         SprocketDiameters: {
-            /** Format: double */
-            pitchMm: number;
+            /**
+             * Format: double
+             * @description Of the circle the pins lie on; the pitch itself is the chain's.
+             */
+            pitchDiameterMm: number;
             /**
              * Format: double
              * @description Over the tips, ASME tooth form.
              */
             outsideMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Over the tips at most, ISO 606.
+             */
             tipLargestMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Over the tips at least, ISO 606.
+             */
             tipSmallestMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Over the bottoms of the gaps.
+             */
             rootMm: number;
             /**
              * Format: double
@@ -6239,7 +7395,10 @@ export interface components {
         SprocketInput: {
             /** @description Chain of the tables. */
             standard: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many the wheel has.
+             */
             teeth: number;
         };
         /** @description A sprocket or pulley on a shaft, measured along it. */
@@ -6248,7 +7407,10 @@ export interface components {
             loopKey: string;
             /** @description Whether it drives that loop or is driven by it. */
             side: components["schemas"]["WheelSide"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Width of its hub, mm.
+             */
             hubWidthMm: number;
             /**
              * Format: double
@@ -6275,7 +7437,10 @@ export interface components {
              * @description Of the run round the idler.
              */
             wrapDeg: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From the arm’s pivot to the idler’s axle, mm.
+             */
             armMm: number;
             /**
              * Format: double
@@ -6304,14 +7469,21 @@ export interface components {
              * @description What a mm of its screw adds to that; null where nobody measured the spring.
              */
             nPerMm: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description That the run puts on the idler, N.
+             */
             idlerForceN: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description About the arm’s pivot, Nm.
+             */
             armMomentNm: number;
             workings: components["schemas"]["Working"][];
         };
         /** @description How the rows of one stack of spacers came about. */
         StackWorkingsQuestion: {
+            /** @description Name of the shaft. */
             shaft: string;
             /** @description The pieces of every gap, from left to right. */
             gapsMm: number[][];
@@ -6324,9 +7496,15 @@ export interface components {
         StageFixedPair: {
             /** @enum {string} */
             kind: "fixedPair";
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Teeth of the driving wheel.
+             */
             driverTeeth: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Teeth of the driven wheel.
+             */
             drivenTeeth: number;
             meshing: components["schemas"]["Meshing"];
             /** @description Short name, unique in the machine; setups and aims refer to it. */
@@ -6356,6 +7534,7 @@ export interface components {
         StageHubGear: {
             /** @enum {string} */
             kind: "hubGear";
+            /** @description Of the pattern. */
             hubName: string;
             /** @description Turns out per turn in, lowest gear first, each above 0. */
             speedFactors: number[];
@@ -6400,6 +7579,7 @@ export interface components {
              * @description Smallest front wheel the machine's owner accepts; teeth or datum mm; null for the table's.
              */
             smallestFront: null | number;
+            /** @description True where the rear wheel is in two halves and comes off without the axle. */
             rearIsSplit: boolean;
             /** @description Short name, unique in the machine; setups and aims refer to it. */
             key: string;
@@ -6414,9 +7594,15 @@ export interface components {
         StagePlanetaryStage: {
             /** @enum {string} */
             kind: "planetary";
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Teeth of the sun wheel.
+             */
             sunTeeth: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Teeth of the ring.
+             */
             ringTeeth: number;
             held: components["schemas"]["PlanetaryMember"];
             input: components["schemas"]["PlanetaryMember"];
@@ -6469,6 +7655,7 @@ export interface components {
         StartingAlternativeQuestion: {
             medium: components["schemas"]["DriveElement"];
         };
+        /** @description A layout to begin with. */
         StartingLayoutAnswer: {
             layout: components["schemas"]["LoopLayout"];
             setting: null | components["schemas"]["LoopSetting"];
@@ -6482,6 +7669,28 @@ export interface components {
         };
         /** @description A first layout of the loop in view. */
         StartingLayoutQuestion: Record<string, never>;
+        /** @description What a new loop starts with, or one that becomes another kind, until the owner gives the right figures. */
+        StartingLoop: {
+            medium: components["schemas"]["DriveElement"];
+            /** @description Chain, profile or section such a loop usually has. */
+            standard: string;
+            /**
+             * Format: double
+             * @description Teeth, or datum diameter in mm for friction belts.
+             */
+            frontSize: number;
+            /**
+             * Format: double
+             * @description The driven wheel, in the same measure.
+             */
+            rearSize: number;
+            /**
+             * Format: double
+             * @description Usual for its kind; 0 where teeth don't slip.
+             */
+            slipFraction: number;
+            course: components["schemas"]["BeltArrangement"];
+        };
         /** @description Parts to begin with that somebody adds to a layout and then measures. Judgement: near where such a part usually is. */
         StartingParts: {
             /** @description Between the axles, on the back of the slack run; toothed for a chain. */
@@ -6525,19 +7734,6 @@ export interface components {
             /** @description That count for the aim; empty for all. */
             gears: number[];
         };
-        /** @description Wheels that a new loop starts with until the owner gives the right ones. */
-        StartingWheels: {
-            medium: components["schemas"]["DriveElement"];
-            /** @description Chain, profile or section such a loop usually has. */
-            standard: string;
-            /**
-             * Format: double
-             * @description Teeth, or datum diameter in mm for friction belts.
-             */
-            frontSize: number;
-            /** Format: double */
-            rearSize: number;
-        };
         /**
          * @description The stations of the work on a machine, in their order.
          * @enum {unknown}
@@ -6559,6 +7755,7 @@ export interface components {
         /** @description A wheel in the workshop's lists. */
         StockItem: {
             wheel: components["schemas"]["StockWheel"];
+            /** @description Free words; null for none. */
             note: null | string;
             /**
              * Format: int64
@@ -6573,14 +7770,20 @@ export interface components {
         };
         /** @description Spacers of one size in the workshop's drawer. */
         StockSpacer: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Thickness of one, mm.
+             */
             thicknessMm: number;
             /**
              * Format: double
              * @description The shaft they go on.
              */
             boreMm: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many there are.
+             */
             count: number;
             /**
              * Format: int64
@@ -6622,6 +7825,7 @@ export interface components {
         StraightEdge: {
             /** @description Four places: two on the front wheel, two on the rear one. */
             xMm: number[];
+            /** @description Gap to the edge at each of them, mm. */
             gapMm: number[];
             /**
              * Format: double
@@ -6631,6 +7835,7 @@ export interface components {
             rimWidthFrontMm: number;
             /**
              * Format: double
+             * @description The same of the rear wheel.
              * @default 0
              */
             rimWidthRearMm: number;
@@ -6673,29 +7878,44 @@ export interface components {
             spacingMm?: null | number;
             edge?: null | components["schemas"]["StraightEdge"];
             marks?: null | components["schemas"]["AxleMarks"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Rear against front by a line along both wheels, mm, positive to the right; null where it was not taken.
+             */
             lineOffsetMm?: null | number;
             alongString?: null | components["schemas"]["StringReading"];
             setting?: null | components["schemas"]["LoopSetting"];
         };
+        /** @description How straight both wheels stand. */
         StraightnessResult: {
             /**
              * Format: double
              * @description Null where it was not measured.
              */
             offsetMm: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the rear axle from square; null where it was not measured.
+             */
             angleDeg: null | number;
             /**
              * Format: double
              * @description Null where no limit is known.
              */
             offsetLimitMm: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Null where no limit is known.
+             */
             angleLimitDeg: null | number;
             /** @description Null where nothing that was measured has a limit. */
             isStraight: null | boolean;
             move: null | components["schemas"]["AdjusterMove"];
+            /**
+             * Format: double
+             * @description Way of the right end that squares the axle exactly; null where nothing tells how far apart both ends are.
+             */
+            squareMm: null | number;
             /**
              * Format: double
              * @description How far the rear wheel must go across, or the front one the other way; null where it need not.
@@ -6705,6 +7925,17 @@ export interface components {
             walksTo: null | components["schemas"]["Side"];
             /** @description False where the straight-edge hardly lay on the front wheel; null without one. */
             edgeLies: null | boolean;
+            /**
+             * Format: double
+             * @description The offset for each metre between the wheels, as they were measured.
+             */
+            offsetMmPerM: null | number;
+            /**
+             * Format: double
+             * @description The same as an angle.
+             */
+            offsetAngleDeg: null | number;
+            /** @description Who says so. */
             source: string;
             workings: components["schemas"]["Working"][];
         };
@@ -6749,6 +7980,7 @@ export interface components {
              */
             leastPlayMm: null | number;
         };
+        /** @description Free play through the travel of the suspension. */
         SuspensionPlayResult: {
             /** @description From full droop to full bump. */
             curve: components["schemas"]["PlayAtTravel"][];
@@ -6787,7 +8019,10 @@ export interface components {
              */
             leastPlayMm?: null | number;
             layout?: null | components["schemas"]["LoopLayout"];
-            /** @default false */
+            /**
+             * @description Whether to tell how each figure came about.
+             * @default false
+             */
             workings: boolean;
         };
         /** @description The arm that carries the driven axle. */
@@ -6807,9 +8042,15 @@ export interface components {
         };
         /** @description The lowest and highest tightness accepted, in the scale of the loop. */
         TensionWindow: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Loose end, in the scale of the loop.
+             */
             low: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Tight end.
+             */
             high: number;
             origin: components["schemas"]["WindowOrigin"];
             /** @description Why it lies there, with its source. */
@@ -6818,15 +8059,30 @@ export interface components {
         /** @description A belt on fixed centres that gets warm. */
         ThermalTensionInput: {
             case: components["schemas"]["CaseMetal"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Distance of the shafts when cold, mm.
+             */
             centreMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description As warm as it gets, °C.
+             */
             hotC: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description As it was set, °C.
+             */
             coldC: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Cosine of the angle between runs and the line of the shafts.
+             */
             cosRun: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Once round, mm.
+             */
             beltLengthMm: number;
             /**
              * Format: double
@@ -6839,6 +8095,7 @@ export interface components {
              */
             beltExpansionPerK?: null | number;
         };
+        /** @description What warmth does to the tension. */
         ThermalTensionResult: {
             /**
              * Format: double
@@ -6850,7 +8107,10 @@ export interface components {
              * @description What the loop is asked for beyond its own growth.
              */
             netStretchMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What that adds to each run, N.
+             */
             tensionRiseN: number;
             workings: components["schemas"]["Working"][];
         };
@@ -6861,14 +8121,20 @@ export interface components {
         TightnessUnit: "newton" | "hertzSquared" | "loopMm" | "gauge";
         /** @description How a pull is shared among the teeth a chain lies on. */
         ToothLoadsResult: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Whole teeth in mesh.
+             */
             teethEngaged: number;
             /**
              * Format: double
              * @description Pull over teeth: too kind to the first tooth.
              */
             evenShareN: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Angle at which a tooth carries its roller.
+             */
             pressureAngleDeg: number;
             /**
              * Format: double
@@ -6898,7 +8164,10 @@ export interface components {
             /** @enum {string} */
             kind: "arc";
             pivot: components["schemas"]["Point"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From the pivot to the wheel it carries, mm.
+             */
             radiusMm: number;
             /**
              * Format: double
@@ -6930,9 +8199,36 @@ export interface components {
             /** @description In a few words, for the person who gave it. */
             why: string;
         };
-        /** @enum {unknown} */
-        Unjudged: "inputMissing" | "tableSilent" | "ruleDoesNotHold" | "notDecidedHere" | null;
         /**
+         * @description Why a check has no verdict.
+         * @enum {unknown}
+         */
+        Unjudged: "inputMissing" | "tableSilent" | "ruleDoesNotHold" | "notDecidedHere" | null;
+        /** @description How many V-belts a power asks for, by what their maker rates one of them at. */
+        VBeltRating: {
+            /**
+             * Format: double
+             * @description Power with the service factor in it.
+             */
+            designPowerKw: number;
+            /**
+             * Format: double
+             * @description K1, by the lesser wrap.
+             */
+            wrapFactor: number;
+            /**
+             * Format: double
+             * @description What one belt passes on here.
+             */
+            perBeltKw: number;
+            /**
+             * Format: double
+             * @description Whole belts side by side.
+             */
+            needed: number;
+        };
+        /**
+         * @description What a check comes to.
          * @default notApplicable
          * @enum {unknown}
          */
@@ -6950,9 +8246,15 @@ export interface components {
         /** @description What warmth does to the belt in view. */
         WarmthQuestion: {
             case: components["schemas"]["CaseMetal"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description As warm as it gets, °C.
+             */
             hotC: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description As it was set, °C.
+             */
             coldC: number;
             set: components["schemas"]["SetQuestion"];
             /**
@@ -6981,13 +8283,23 @@ export interface components {
         };
         /** @description A pair of wheels. */
         WheelPair: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driving wheel: teeth, or datum diameter in mm of a friction belt.
+             */
             frontSize: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Driven wheel, in the same measure.
+             */
             rearSize: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description Driving or driven wheel of a loop.
+         * @enum {unknown}
+         */
         WheelSide: "front" | "rear";
+        /** @description How a wheel can be had. */
         WheelSupply: {
             availability: components["schemas"]["Availability"];
             /**
@@ -7003,35 +8315,68 @@ export interface components {
         WindowOrigin: "maker" | "practice" | "load";
         /** @description What the owner values, each 0 (does not matter) to 3 (matters most). */
         Wishes: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Little to look after.
+             */
             littleUpkeep: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Quiet running.
+             */
             quiet: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Going far, by fuel or charge.
+             */
             range: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Pulling away with a load.
+             */
             carryingLoads: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Quick to answer.
+             */
             response: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Cheap to have and to run.
+             */
             lowCost: number;
         };
         /** @description What it takes to change wheels on a machine, each in minutes and money. */
         WorkCosts: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description For the front wheel.
+             */
             frontMinutes: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description For the front wheel, beside its price.
+             */
             frontMoney: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description For the rear wheel.
+             */
             rearMinutes: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description For the rear wheel, beside its price.
+             */
             rearMoney: number;
             /**
              * Format: double
              * @description Both wheels in one go: less than one after the other.
              */
             bothMinutes: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The same in money.
+             */
             bothMoney: number;
         };
         /** @description How one figure came about: what a person needs to check it by hand. */
@@ -7040,7 +8385,7 @@ export interface components {
             title: string;
             /** @description The relation, in the symbols of Values. */
             formula: string;
-            /** @description What was put in, in the order of the formula. */
+            /** @description What was put in, in the order of the formula; a value in ° or % counts as the angle or share it is. */
             values: components["schemas"]["WorkingValue"][];
             /** @description What came out, unrounded. */
             result: components["schemas"]["WorkingValue"];
@@ -7048,13 +8393,21 @@ export interface components {
             source: string;
             /** @description Where the formula stops being true, and what it leaves out. */
             limits: string;
+            /** @description What the result is held against, and what else belongs to it; not in the formula. */
+            beside: components["schemas"]["WorkingValue"][];
         };
         /** @description One value in a working: symbol, meaning, number and unit. */
         WorkingValue: {
+            /** @description In the formula. */
             symbol: string;
+            /** @description What it is. */
             meaning: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Put in.
+             */
             value: number;
+            /** @description Of it; empty for a bare number. */
             unit: string;
             /**
              * @description True when nobody gave this value and a default stands in.
@@ -7068,6 +8421,7 @@ export interface components {
         };
         /** @description One wheel of a traced loop. */
         WrappedWheel: {
+            /** @description Of the wheel. */
             name: string;
             centre: components["schemas"]["Point"];
             outline: components["schemas"]["WheelOutline"];
@@ -7089,7 +8443,10 @@ export interface components {
             /** @description Where it leaves. */
             arcEnd: components["schemas"]["Point"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description From where clockwise is seen.
+         * @enum {unknown}
+         */
         WrenchView: "behind" | "ahead" | "outside" | null;
     };
     responses: never;
@@ -7178,6 +8535,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     searchRatios: {
@@ -7204,6 +8570,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7244,6 +8619,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     compareSetups: {
@@ -7270,6 +8654,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7310,6 +8703,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     readRoadWheel: {
@@ -7336,6 +8738,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7376,6 +8787,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     startSearch: {
@@ -7402,6 +8822,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7442,6 +8871,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     fitLoop: {
@@ -7468,6 +8906,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7508,6 +8955,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     calculateSuspensionPlay: {
@@ -7534,6 +8990,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7574,6 +9039,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     fitNeighbours: {
@@ -7600,6 +9074,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7640,6 +9123,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     findPairsForMove: {
@@ -7666,6 +9158,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7706,6 +9207,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     findSpacerStacks: {
@@ -7732,6 +9242,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7772,6 +9291,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     layRail: {
@@ -7798,6 +9326,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7838,6 +9375,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     cutBelt: {
@@ -7864,6 +9410,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7904,6 +9459,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     measureCoil: {
@@ -7930,6 +9494,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7970,6 +9543,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     drawLoop: {
@@ -7996,6 +9578,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8036,6 +9627,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     startParts: {
@@ -8062,6 +9662,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8102,6 +9711,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     loadLoop: {
@@ -8128,6 +9746,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8168,6 +9795,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     loadKnownChain: {
@@ -8194,6 +9830,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8234,6 +9879,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     mendLoads: {
@@ -8260,6 +9914,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8300,6 +9963,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     askClosing: {
@@ -8326,6 +9998,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8366,6 +10047,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     judgeStraightness: {
@@ -8392,6 +10082,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8432,6 +10131,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     warm: {
@@ -8458,6 +10166,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8498,6 +10215,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     readPractice: {
@@ -8531,6 +10257,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     listPracticeMachines: {
@@ -8553,6 +10288,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8596,6 +10340,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     pluck: {
@@ -8611,6 +10364,15 @@ export interface operations {
         responses: {
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8651,11 +10413,23 @@ export interface operations {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     listMachines: {
         parameters: {
-            query?: never;
+            query?: {
+                after?: number;
+                most?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -8687,6 +10461,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -8729,6 +10512,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -8778,6 +10570,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     changeMachine: {
@@ -8820,6 +10621,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -8867,6 +10677,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -8920,6 +10739,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     copyMachine: {
@@ -8971,6 +10799,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     writeMachineFile: {
@@ -9018,6 +10855,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     readMachineFile: {
@@ -9058,6 +10904,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -9107,11 +10962,23 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     listSetups: {
         parameters: {
-            query?: never;
+            query?: {
+                after?: number;
+                most?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -9147,6 +11014,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     addTrial: {
@@ -9164,8 +11040,8 @@ export interface operations {
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description Created */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9196,6 +11072,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -9249,6 +11134,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     changeSetup: {
@@ -9298,6 +11192,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -9351,11 +11254,23 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     listSetJobs: {
         parameters: {
-            query?: never;
+            query?: {
+                after?: number;
+                most?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -9391,6 +11306,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     addSetJob: {
@@ -9408,8 +11332,8 @@ export interface operations {
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description Created */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9440,6 +11364,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -9493,6 +11426,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     removeJob: {
@@ -9540,11 +11482,23 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     listAims: {
         parameters: {
-            query?: never;
+            query?: {
+                after?: number;
+                most?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -9580,6 +11534,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     addAim: {
@@ -9597,8 +11560,8 @@ export interface operations {
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description Created */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9629,6 +11592,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -9673,6 +11645,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -9722,11 +11703,23 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     listStock: {
         parameters: {
-            query?: never;
+            query?: {
+                after?: number;
+                most?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -9760,6 +11753,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     addStock: {
@@ -9775,8 +11777,8 @@ export interface operations {
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description Created */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9800,6 +11802,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -9846,6 +11857,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     removeStock: {
@@ -9886,11 +11906,23 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     listSpacers: {
         parameters: {
-            query?: never;
+            query?: {
+                after?: number;
+                most?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -9924,6 +11956,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     addSpacer: {
@@ -9939,8 +11980,8 @@ export interface operations {
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description Created */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9964,6 +12005,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -10010,6 +12060,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     removeSpacer: {
@@ -10050,11 +12109,23 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     listGearboxSets: {
         parameters: {
-            query?: never;
+            query?: {
+                after?: number;
+                most?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -10088,6 +12159,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     addGearboxSet: {
@@ -10103,8 +12183,8 @@ export interface operations {
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description Created */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10128,6 +12208,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -10174,6 +12263,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     removeGearboxSet: {
@@ -10214,6 +12312,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     listDesignations: {
@@ -10250,6 +12357,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -10293,6 +12409,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     undoChange: {
@@ -10333,6 +12458,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     listBackups: {
@@ -10369,6 +12503,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -10409,6 +12552,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     downloadWorkshop: {
@@ -10445,6 +12597,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -10487,6 +12648,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };
@@ -10538,6 +12708,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
         };
     };
     restoreBackup: {
@@ -10585,6 +12764,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
         };

@@ -1,4 +1,4 @@
-import { Modal, Table, TextInput } from '@mantine/core'
+import { Anchor, Modal, Table, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { setWho, whoAmI } from '../api/client'
 import { SHORTCUTS } from '../shell/shortcuts'
@@ -30,6 +30,10 @@ export function HelpDialog({ onClose }: { onClose: () => void }) {
           ))}
         </Table.Tbody>
       </Table>
+      <p className="cap">
+        For people who program: <Anchor href="/reference">the calls of this program</Anchor>, described and to
+        be tried.
+      </p>
       <TextInput
         mt="md"
         label="Working here"

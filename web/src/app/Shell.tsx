@@ -7,6 +7,7 @@ import { useShortcuts } from '../shell/shortcuts'
 import { FindBox } from './FindBox'
 import { HelpDialog } from './HelpDialog'
 import { PLACES } from './places'
+import { RenewedNotice } from './RenewedNotice'
 import classes from './Shell.module.css'
 import { StorageNotice } from './StorageNotice'
 
@@ -52,6 +53,7 @@ export function Shell() {
       </nav>
       <main className={classes.main} id="main">
         <StorageNotice />
+        <RenewedNotice />
         <Suspense fallback={<EmptyState title="Opening …" />}>
           <Outlet />
         </Suspense>

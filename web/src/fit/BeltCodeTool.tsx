@@ -12,7 +12,7 @@ import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
 import type { Fit } from './useFit'
 
-const LENGTH_NAMES: Record<BeltCodeReading['told'], string> = {
+const LENGTH_NAMES: Record<BeltCodeReading['lengthKind'], string> = {
   pitch: 'pitch length',
   datum: 'datum length',
   inside: 'datum length from the inside one',
@@ -68,7 +68,7 @@ function Length({ read }: { read: BeltCodeReading }) {
   return (
     <span className="cap">
       {read.teeth !== null && `${plain(read.teeth)} teeth, `}
-      {LENGTH_NAMES[read.told]} {units.show('fine', read.lengthMm)}
+      {LENGTH_NAMES[read.lengthKind]} {units.show('fine', read.lengthMm)}
     </span>
   )
 }
@@ -84,7 +84,7 @@ function Reading({ read, bench, fit }: { read: BeltCodeReading; bench: Workbench
         {read.isNotched !== null && `, ${read.isNotched ? 'notched inside' : 'plain'}`}
       </LabelledValue>
       {read.teeth !== null && <LabelledValue name="teeth">{plain(read.teeth)}</LabelledValue>}
-      <LabelledValue name={LENGTH_NAMES[read.told]}>{units.show('fine', read.lengthMm)}</LabelledValue>
+      <LabelledValue name={LENGTH_NAMES[read.lengthKind]}>{units.show('fine', read.lengthMm)}</LabelledValue>
       {read.insideLengthMm !== null && (
         <LabelledValue name="inside length">{units.show('fine', read.insideLengthMm)}</LabelledValue>
       )}
@@ -97,12 +97,12 @@ function Reading({ read, bench, fit }: { read: BeltCodeReading; bench: Workbench
           ▲ This loop is entered as {fit.loop.standard}, the belt says {read.standard}.
         </p>
       )}
-      {read.told === 'effective' && (
+      {read.lengthKind === 'effective' && (
         <p style={{ color: 'var(--watch)', marginTop: 6 }}>
           ▲ An effective length must not be mixed with datum diameters.
         </p>
       )}
-      {isSame && read.told !== 'effective' && (
+      {isSame && read.lengthKind !== 'effective' && (
         <button
           type="button"
           className={table.pick}

@@ -4,10 +4,10 @@ import { lazy, Suspense, useDeferredValue, useState } from 'react'
 import type { LoopLayout } from '../api/client'
 import { askFor } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
+import { isToothed } from '../machine/driveElements'
 import { PartWorking } from '../machine/PartWorking'
 import { SetupActions } from '../machine/SetupActions'
 import { useBench, type Workbench } from '../machine/useWorkbench'
-import { isToothed } from '../machine/words'
 import work from '../machine/work.module.css'
 import { fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
@@ -42,10 +42,10 @@ export default function FitView() {
   const [isEditing, setEditing] = useState(false)
   // What was dragged belongs to the wheels it was dragged with.
   const of = JSON.stringify([bench.shown.loops, bench.loops.at(-1)?.loopKey, bench.card.machine.layouts])
-  const asked = useDeferredValue(travel?.of === of ? travel.mm : null)
+  const wantedMm = useDeferredValue(travel?.of === of ? travel.mm : null)
   const [moved, setMoved] = useState<{ of: string; layout: LoopLayout } | null>(null)
   const draft = moved?.of === of ? moved.layout : null
-  const fit = useFit(bench, asked, halfLinks, useDeferredValue(draft))
+  const fit = useFit(bench, wantedMm, halfLinks, useDeferredValue(draft))
   if (!fit)
     return (
       <EmptyState title="This machine has no loop.">A direct drive has no chain or belt to fit.</EmptyState>
@@ -268,7 +268,7 @@ function Picture({
           bench={bench}
           part="fit"
           question={fit.answer.of}
-          of={(told) => told.workings}
+          of={(answer) => answer.workings}
           onClose={() => setWorking(false)}
         />
       )}

@@ -100,7 +100,7 @@ export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit
           bench={bench}
           part="lengthForCentre"
           question={of}
-          of={(told) => told.workings}
+          of={(answer) => answer.workings}
           onClose={() => setWorking(false)}
         />
       )}

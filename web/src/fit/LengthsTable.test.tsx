@@ -51,7 +51,7 @@ describe('the lengths that reach', () => {
     show(<LengthsTable fit={fitOf([length(110), length(112)])} onPick={() => {}} />)
     expect(row(110)).toMatch(/best.*639\.0.*28 % used.*3\.3 %.*−7\.4/)
     expect(row(112)).not.toContain('best')
-    expect(screen.getByText(/front third of its travel/)).toBeTruthy()
+    expect(screen.getByText(/well forward in its travel/)).toBeTruthy()
   })
 
   it('says what does not fit, what does not last, and what needs a half link', () => {

@@ -1,7 +1,8 @@
 import type { LoopFitResult } from '../api/client'
 import { ADJUSTER_WORDS } from '../machine/adjusters'
+import { isToothed } from '../machine/driveElements'
 import type { Workbench } from '../machine/useWorkbench'
-import { isToothed, MEDIUM_WORDS } from '../machine/words'
+import { MEDIUM_WORDS } from '../machine/words'
 import { fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
@@ -76,7 +77,7 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
           {units.show('length', answer.centreAdvice.recommendedMostMm)}; tips clear from{' '}
           {units.show('length', answer.centreAdvice.leastWithoutTouchMm)}
           {answer.centreAdvice.leastForWrapMm > answer.centreAdvice.leastWithoutTouchMm &&
-            `, 120° on the small sprocket from ${units.show('length', answer.centreAdvice.leastForWrapMm)}`}
+            `, ${plain(answer.centreAdvice.leastWrapDeg)}° on the small sprocket from ${units.show('length', answer.centreAdvice.leastForWrapMm)}`}
           .
         </p>
       )}

@@ -39,7 +39,7 @@ export function SprocketTool({ fit }: { fit: Fit }) {
           <LabelledValue name="over the bottoms, by caliper">
             {units.show('fine', data.caliperMm, 2)}
           </LabelledValue>
-          <LabelledValue name="pitch circle">{units.show('fine', data.pitchMm, 2)}</LabelledValue>
+          <LabelledValue name="pitch circle">{units.show('fine', data.pitchDiameterMm, 2)}</LabelledValue>
           <LabelledValue name="outside, about">{units.show('fine', data.outsideMm)}</LabelledValue>
           <LabelledValue name="tips, smallest to largest">
             {units.show('fine', data.tipSmallestMm)} – {units.show('fine', data.tipLargestMm)}

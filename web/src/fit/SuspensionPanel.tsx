@@ -84,7 +84,7 @@ export function SuspensionPanel({ bench, fit }: { bench: Workbench; fit: Fit }) 
           bench={bench}
           part="suspension"
           question={answer.of}
-          of={(told) => told.workings}
+          of={(answer) => answer.workings}
           onClose={() => setWorking(false)}
         />
       )}

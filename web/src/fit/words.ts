@@ -21,7 +21,7 @@ export const UNIT_WORDS: Record<LoopFitResult['lengthUnit'], string> = {
 export const REASON_WORDS: Record<LoopFitResult['reason'], string> = {
   noneReaches: 'No length reaches: change the pair, or the slot.',
   onlyOne: 'the only length that reaches',
-  frontThird: 'starts in the front third of its travel and leaves room for elongation',
+  frontThird: 'starts well forward in its travel and leaves room for elongation',
   leastChange: 'reaches with the least change',
   standardLength: 'a standard length, to be had from every maker; the others are made to order or by few',
   mostReserve: 'leaves the most to take up',

@@ -32,6 +32,17 @@ export function FrictionPanel({ friction }: { friction: NonNullable<LoopLoadsRes
       {friction.lengthFactor !== null && (
         <LabelledValue name="length factor K2">{fixed(friction.lengthFactor, 2)}</LabelledValue>
       )}
+      {friction.rating && (
+        <>
+          <LabelledValue name="wrap factor K1">{fixed(friction.rating.wrapFactor, 2)}</LabelledValue>
+          <LabelledValue name="one belt passes on here">
+            {units.show('power', friction.rating.perBeltKw)}
+          </LabelledValue>
+          <LabelledValue name="design power">
+            {units.show('power', friction.rating.designPowerKw)}
+          </LabelledValue>
+        </>
+      )}
       <LabelledValue name="runs well from">
         {units.show('loopSpeed', friction.speedFromMS)} to {units.show('loopSpeed', friction.speedToMS)}
       </LabelledValue>

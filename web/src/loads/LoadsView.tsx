@@ -5,10 +5,10 @@ import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
 import { LoopChoiceBar } from '../fit/LoopChoiceBar'
 import { useFit } from '../fit/useFit'
+import { isToothed } from '../machine/driveElements'
 import { PartWorking } from '../machine/PartWorking'
 import { SetupActions } from '../machine/SetupActions'
 import { useBench } from '../machine/useWorkbench'
-import { isToothed } from '../machine/words'
 import work from '../machine/work.module.css'
 import { gearName, rpm } from '../quantities/format'
 import { useUnits } from '../quantities/units'
@@ -148,7 +148,7 @@ export default function LoadsView() {
           bench={bench}
           part="loads"
           question={loads.answer.of}
-          of={(told) => told.workings}
+          of={(answer) => answer.workings}
           onClose={() => setWorking(false)}
         />
       )}

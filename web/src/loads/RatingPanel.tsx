@@ -6,6 +6,11 @@ import { Panel } from '../shell/Panel'
 import { TentChart } from './TentChart'
 import { POINT_WORDS } from './words'
 
+const LINE_WORDS: Record<NonNullable<LoopLoadsResult['tent']>['governs'], string> = {
+  linkPlates: 'fatigue of the link plates',
+  rollersAndBushings: 'blows of rollers and bushings',
+}
+
 /** The industrial rating of a chain, and the power to look it up with in a maker's charts. */
 export function RatingPanel({
   answer,
@@ -24,9 +29,10 @@ export function RatingPanel({
         <>
           <TentChart tent={answer.tent} points={answer.points} />
           <p className="cap">
-            ACA, Shigley ch. 17: 15 000 hours, clean and oiled as its class demands. Vehicles go beyond it in
-            short bursts; it is no limit of theirs.
+            ACA, Shigley ch. 17: for the life of a machine in a works, clean and oiled as its class demands.
+            Vehicles go beyond it in short bursts; it is no limit of theirs.
           </p>
+          <LabelledValue name="limited here by">{LINE_WORDS[answer.tent.governs]}</LabelledValue>
         </>
       ) : (
         <p className="cap">

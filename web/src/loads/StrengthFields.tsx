@@ -1,6 +1,7 @@
 import { SegmentedControl, Select } from '@mantine/core'
 import type { AssumedLoads, LoopStrength, LoopSummary } from '../api/client'
 import { issueFor } from '../api/issues'
+import { hasStrengthField } from '../machine/driveElements'
 import { plain } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { type Quantity, useUnits } from '../quantities/units'
@@ -70,13 +71,11 @@ export function StrengthFields({
       error={issueFor(refusal, `${at}.${key}`)}
     />
   )
-  const isChain = medium === 'chain'
-  const isToothedBelt = medium === 'toothedBelt'
-  const isRound = medium === 'roundBelt'
+  const has = (key: keyof LoopStrength) => hasStrengthField(medium, key)
   return (
     <>
       <div className={fields.fields}>
-        {isRound && (
+        {has('rope') && (
           <Select
             size="xs"
             label="What it is"
@@ -85,24 +84,24 @@ export function StrengthFields({
             onChange={(value) => onChange({ rope: value as LoopStrength['rope'] })}
           />
         )}
-        {counted(isChain ? 'Strands' : 'Belts side by side', 'strands', 1)}
-        {(isChain || isRound) && part('Breaking load', 'breakingLoadN', 'force')}
-        {isChain && part('Pin times bush', 'bearingAreaMm2', undefined, 'mm²')}
-        {isChain && part('Sag of the slack run', 'sagMm', 'fine')}
-        {isToothedBelt && part('Belt width', 'widthMm', 'fine')}
-        {isToothedBelt && part('Maker’s working pull', 'allowedPullN', 'force')}
-        {!isChain && part('Set tension, one run', 'installedTensionN', 'force')}
-        {!isChain && part('Friction', 'friction', undefined, '')}
-        {(medium === 'vBelt' || isRound) && part('Groove, included angle', 'grooveAngleDeg', undefined, '°')}
-        {isRound && counted('Half turns more', 'extraHalfTurns', 0)}
-        {medium === 'vBelt' && part('Rating of one belt', 'ratingPerBeltKw', 'power')}
-        {medium === 'vBelt' && part('Length factor K2', 'lengthFactor', undefined, '')}
-        {!isChain && part('Force for 1 % longer', 'forceAt1PercentN', 'force')}
+        {counted(medium === 'chain' ? 'Strands' : 'Belts side by side', 'strands', 1)}
+        {has('breakingLoadN') && part('Breaking load', 'breakingLoadN', 'force')}
+        {has('bearingAreaMm2') && part('Pin times bush', 'bearingAreaMm2', undefined, 'mm²')}
+        {has('sagMm') && part('Sag of the slack run', 'sagMm', 'fine')}
+        {has('widthMm') && part('Belt width', 'widthMm', 'fine')}
+        {has('allowedPullN') && part('Maker’s working pull', 'allowedPullN', 'force')}
+        {has('installedTensionN') && part('Set tension, one run', 'installedTensionN', 'force')}
+        {has('friction') && part('Friction', 'friction', undefined, '')}
+        {has('grooveAngleDeg') && part('Groove, included angle', 'grooveAngleDeg', undefined, '°')}
+        {has('extraHalfTurns') && counted('Half turns more', 'extraHalfTurns', 0)}
+        {has('ratingPerBeltKw') && part('Rating of one belt', 'ratingPerBeltKw', 'power')}
+        {has('lengthFactor') && part('Length factor K2', 'lengthFactor', undefined, '')}
+        {has('forceAt1PercentN') && part('Force for 1 % longer', 'forceAt1PercentN', 'force')}
         {part('Mass of a metre', 'massKgPerM', undefined, 'kg/m')}
         {part('Shock factor', 'shockFactor', undefined, '')}
         {assumed?.torqueShare != null && part('Share of the torque', 'torqueShare', undefined, '')}
       </div>
-      {isChain && (
+      {has('school') && (
         <SegmentedControl
           size="xs"
           aria-label="Lubrication practice"

@@ -43,6 +43,7 @@ const friction: NonNullable<LoopLoadsResult['friction']> = {
   distanceFromM: 0.3,
   distanceToM: 5,
   lengthFactor: null,
+  rating: null,
   ropeSource: null,
 }
 

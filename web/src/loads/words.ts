@@ -154,7 +154,7 @@ export function checkText(kind: LoadCheck['kind'], value: number, units: Units, 
     case 'lowBeltSpeed':
       return units.show('loopSpeed', value)
     case 'ripple':
-      return `±${figure(value, 2)} %`
+      return `${figure(value, 2)} %`
     case 'wrap':
       return `${fixed(value, 0)}°`
     case 'rating':

@@ -4,10 +4,10 @@ import { type LoopChoice, type Setup, setDelivered } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
+import { isToothed } from './driveElements'
 import classes from './MachineEditor.module.css'
 import { SetupWheels } from './SetupWheels'
 import type { Workbench } from './useWorkbench'
-import { isToothed } from './words'
 
 /** The wheels a machine was delivered with, typed once: every speedometer error is told against them. */
 export default function DeliveredDialog({

@@ -3,8 +3,9 @@ import type { LoopChoice } from '../api/client'
 import { issueFor } from '../api/issues'
 import { useDesignations } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
+import { hasLoopField, isToothed, sizeUnit } from './driveElements'
 import type { FieldsProps } from './PairFields'
-import { isToothed, MEDIUM_WORDS, sizeUnit } from './words'
+import { MEDIUM_WORDS } from './words'
 
 interface Props extends FieldsProps<'loop'> {
   choice: LoopChoice
@@ -31,20 +32,17 @@ export function LoopFields({ stage, at, choice, choiceAt, error, onChange, onCho
       <Select
         label="Runs on it"
         data={MEDIA}
+        // What another kind begins with comes from the core: until it is there nothing can begin anew.
+        disabled={!known}
         value={stage.medium}
         onChange={(value) => {
           const medium = value as typeof stage.medium
-          const start = known?.startingWheels.find((w) => w.medium === medium)
-          onChange({
-            ...stage,
-            medium,
-            standard: (medium !== stage.medium && start?.standard) || stage.standard,
-            slipFraction: isToothed(medium) ? 0 : stage.slipFraction,
-            course: isToothed(medium) ? 'open' : stage.course,
-          })
-          // Teeth are no diameters, and a sprocket no pulley: the wheels begin anew.
-          if (start && medium !== stage.medium)
-            onChoice({ ...choice, frontSize: start.frontSize, rearSize: start.rearSize, links: null })
+          const start = known?.startingLoops.find((w) => w.medium === medium)
+          if (!start || medium === stage.medium) return
+          // Teeth are no diameters, and a sprocket no pulley: the loop begins anew.
+          const { standard, slipFraction, course, frontSize, rearSize } = start
+          onChange({ ...stage, medium, standard, slipFraction, course })
+          onChoice({ ...choice, frontSize, rearSize, links: null, lengthMm: null })
         }}
       />
       {standards ? (
@@ -115,27 +113,27 @@ export function LoopFields({ stage, at, choice, choiceAt, error, onChange, onCho
         onChange={(v) => onChange({ ...stage, largestRear: v ?? null })}
         error={issueFor(error, `${at}.largestRear`)}
       />
-      {!toothed && (
-        <>
-          <QuantityField
-            label="Slip"
-            unit="of 1"
-            step={0.005}
-            value={stage.slipFraction}
-            onChange={(v) => onChange({ ...stage, slipFraction: v ?? 0 })}
-            error={issueFor(error, `${at}.slipFraction`)}
-          />
-          <Select
-            label="Course"
-            data={[
-              { value: 'open', label: 'open' },
-              { value: 'crossed', label: 'crossed, turns round' },
-            ]}
-            value={stage.course}
-            onChange={(value) => onChange({ ...stage, course: value === 'crossed' ? 'crossed' : 'open' })}
-            error={issueFor(error, `${at}.course`)}
-          />
-        </>
+      {hasLoopField(stage.medium, 'slipFraction') && (
+        <QuantityField
+          label="Slip"
+          unit="of 1"
+          step={0.005}
+          value={stage.slipFraction}
+          onChange={(v) => onChange({ ...stage, slipFraction: v ?? 0 })}
+          error={issueFor(error, `${at}.slipFraction`)}
+        />
+      )}
+      {hasLoopField(stage.medium, 'course') && (
+        <Select
+          label="Arrangement"
+          data={[
+            { value: 'open', label: 'open' },
+            { value: 'crossed', label: 'crossed, turns round' },
+          ]}
+          value={stage.course}
+          onChange={(value) => onChange({ ...stage, course: value === 'crossed' ? 'crossed' : 'open' })}
+          error={issueFor(error, `${at}.course`)}
+        />
       )}
       <Checkbox
         mt={26}

@@ -1,6 +1,6 @@
 import { Button, Group, Modal, Select, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react'
-import type { LoopChoice, MachineCard, StartingWheels } from '../api/client'
+import type { LoopChoice, MachineCard, StartingLoop } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useDesignations } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
@@ -18,7 +18,7 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
   const [machine, setMachine] = useState(card.machine)
   const [fitted, setFitted] = useState<LoopChoice[]>(card.fitted.loops)
   const known = useDesignations().data
-  const wheels = wheelsOf(machine.drives, fitted, known?.startingWheels ?? [])
+  const wheels = wheelsOf(machine.drives, fitted, known?.startingLoops ?? [])
   const { store, error, isPending, dialog } = useMachineSave(card, onClose)
   const body = {
     machine,
@@ -130,7 +130,7 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
 function wheelsOf(
   drives: MachineCard['machine']['drives'],
   fitted: LoopChoice[],
-  starting: StartingWheels[],
+  starting: StartingLoop[],
 ): LoopChoice[] {
   return drives
     .flatMap((d) => d.stages)

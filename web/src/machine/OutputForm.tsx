@@ -25,8 +25,8 @@ export function OutputForm({ output, shafts, at, error, onChange, onRemove }: Pr
     const next = { ...wheel, ...part }
     onChange({ ...output, roadWheel: next.size === null && next.rollOutMm === null ? null : next })
   }
-  const [asked] = useDebouncedValue(output.roadWheel, 250)
-  const read = useComputed('road-wheel', asked ?? undefined, readRoadWheel)
+  const [typed] = useDebouncedValue(output.roadWheel, 250)
+  const read = useComputed('road-wheel', typed ?? undefined, readRoadWheel)
   const issue = (field: string) => issueFor(error, `${at}.${field}`)
   return (
     <fieldset className={classes.part}>

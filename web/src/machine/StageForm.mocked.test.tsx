@@ -20,9 +20,9 @@ beforeEach(() => {
     toothedBelts: ['5M', '8M'],
     vBelts: ['A'],
     hubGears: [{ name: 'typical 3-speed', speedFactors: [0.75, 1, 1.333] }],
-    startingWheels: [
-      { medium: 'chain', standard: '520', frontSize: 15, rearSize: 45 },
-      { medium: 'vBelt', standard: 'A', frontSize: 100, rearSize: 250 },
+    startingLoops: [
+      { medium: 'chain', standard: '520', frontSize: 15, rearSize: 45, slipFraction: 0, course: 'open' },
+      { medium: 'vBelt', standard: 'A', frontSize: 100, rearSize: 250, slipFraction: 0.02, course: 'open' },
     ],
     startingStages: [PAIR, GEARBOX, PLANETARY],
     startingDrive: driveOf(),
@@ -76,10 +76,10 @@ describe('a stage in the editor', () => {
   it('begins a loop of another kind with that kind of wheels, standard and course', async () => {
     show(<Form start={chain} />)
     await choose('Runs on it', 'V-belt')
-    expect(stage).toMatchObject({ medium: 'vBelt', standard: 'A' })
-    expect(choice).toEqual({ loopKey: 'final', frontSize: 100, rearSize: 250, links: null })
+    expect(stage).toMatchObject({ medium: 'vBelt', standard: 'A', slipFraction: 0.02 })
+    expect(choice).toEqual({ loopKey: 'final', frontSize: 100, rearSize: 250, links: null, lengthMm: null })
     expect(screen.queryByLabelText('Links')).toBeNull()
-    await choose('Course', 'crossed, turns round')
+    await choose('Arrangement', 'crossed, turns round')
     expect(stage).toMatchObject({ course: 'crossed' })
     await choose('Runs on it', 'chain')
     // The one such a loop usually has, not the first of the list.

@@ -22,10 +22,10 @@ type Whole = Omit<MachineSave, 'change'>
  */
 export function useMachineSave(card: MachineCard, onDone: () => void) {
   const save = useChange(changeMachine)
-  const [asked, setAsked] = useState<{ body: Whole; items: FollowUpTask[] } | null>(null)
+  const [held, setHeld] = useState<{ body: Whole; items: FollowUpTask[] } | null>(null)
   const mutate = (body: MachineSave) => save.mutate(body, { onSuccess: onDone })
   const storeAs = (body: Whole, change: MachineSave['change']) => {
-    setAsked(null)
+    setHeld(null)
     mutate({ ...body, change })
   }
   const preview = useMutation<FollowUpTask[], Error, Whole>({
@@ -36,7 +36,7 @@ export function useMachineSave(card: MachineCard, onDone: () => void) {
     save.reset()
     if (!card.summary.hasHistory) return storeAs(body, 'correction')
     preview.mutate(body, {
-      onSuccess: (items) => (items.length > 0 ? setAsked({ body, items }) : storeAs(body, 'otherParts')),
+      onSuccess: (items) => (items.length > 0 ? setHeld({ body, items }) : storeAs(body, 'otherParts')),
     })
   }
   const error = save.error ?? preview.error
@@ -58,13 +58,13 @@ export function useMachineSave(card: MachineCard, onDone: () => void) {
       onTakeTheirs={onDone}
     />
   )
-  const reason = asked && (
+  const reason = held && (
     <ReasonDialog
-      items={asked.items}
+      items={held.items}
       loops={card.summary.loops}
-      onCorrection={() => storeAs(asked.body, 'correction')}
-      onOtherParts={() => storeAs(asked.body, 'otherParts')}
-      onBack={() => setAsked(null)}
+      onCorrection={() => storeAs(held.body, 'correction')}
+      onOtherParts={() => storeAs(held.body, 'otherParts')}
+      onBack={() => setHeld(null)}
     />
   )
   return {

@@ -13,8 +13,8 @@ import type {
 } from '../api/client'
 import { type Subject, useEvaluation } from '../api/evaluation'
 import type { Computed } from '../api/queries'
+import { isToothed } from './driveElements'
 import { useAddress } from './useAddress'
-import { isToothed } from './words'
 
 /** Wheels in view: what is fitted, a stored trial, or a pair picked and not stored. */
 export interface Shown {

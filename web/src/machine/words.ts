@@ -21,9 +21,6 @@ export const MEDIUM_WORDS: Record<LoopSummary['medium'], string> = {
   roundBelt: 'round belt',
 }
 
-export const isToothed = (medium: LoopSummary['medium']) => medium === 'chain' || medium === 'toothedBelt'
-export const sizeUnit = (medium: LoopSummary['medium']) => (isToothed(medium) ? 'teeth' : 'mm')
-
 /** “15 / 45”, or “⌀90 / ⌀355” for pulleys measured across. */
 export const pairText = (front: number, rear: number, toothed = true) =>
   toothed ? `${plain(front)} / ${plain(rear)}` : `⌀${plain(front)} / ⌀${plain(rear)}`

@@ -1,4 +1,15 @@
 import { createContext, type ReactNode, useContext, useMemo, useState } from 'react'
+import {
+  KG_PER_LB,
+  KM_PER_MILE,
+  KW_PER_HP,
+  M_PER_YARD,
+  MM_PER_INCH,
+  MPA_PER_PSI,
+  MS_PER_FT_MIN,
+  N_PER_LBF,
+  NM_PER_LBF_FT,
+} from './factors'
 import { figure, fixed } from './format'
 
 export type UnitSystem = 'metric' | 'inch'
@@ -23,16 +34,6 @@ interface UnitRule {
   factor: number
   decimals: number
 }
-
-const KM_PER_MILE = 1.609344
-const MM_PER_INCH = 25.4
-const M_PER_YARD = 0.9144
-const N_PER_LBF = 4.448222
-const NM_PER_LBF_FT = 1.355818
-const KG_PER_LB = 0.45359237
-const MS_PER_FT_MIN = 0.00508
-const KW_PER_HP = 0.7457
-const MPA_PER_PSI = 0.006894757
 
 const RULES: Record<UnitSystem, Record<Quantity, UnitRule>> = {
   metric: {

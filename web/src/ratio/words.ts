@@ -1,7 +1,8 @@
 import type { LoopPick, RatioCandidate } from '../api/client'
+import { isToothed } from '../machine/driveElements'
 import { breakText, type SupplyWord, supplyOf } from '../machine/supplyWords'
 import type { Workbench } from '../machine/useWorkbench'
-import { isToothed, pairText } from '../machine/words'
+import { pairText } from '../machine/words'
 import { fixed, money, plain } from '../quantities/format'
 
 /** How the wheels that change can be had, in a word. */

@@ -149,9 +149,7 @@ export function NextCard({
           ▲ Read on its wheels: the window is for the stand, where the suspension hangs.
         </p>
       )}
-      {advice.isPartial && (
-        <p className="cap">Read at fewer than four places: its tight place may be elsewhere.</p>
-      )}
+      {advice.isPartial && <p className="cap">Read at few places: its tight place may be elsewhere.</p>}
       {advice.conditions.map((condition) => (
         <p role="alert" className={classes.doubt} key={condition}>
           ▲ {CONDITION_WORDS[condition](advice.turnsToRoll)}
@@ -161,7 +159,7 @@ export function NextCard({
         <p role="alert" className={classes.doubt} key={d.position}>
           ▲ {readingText(d.method, d.value, units)} {d.method && METHOD_WORDS[d.method]}{' '}
           {d.wouldBe === null
-            ? `can’t be: a fifth of the run is ${units.show('fine', d.mostMm ?? 0)}.`
+            ? `can’t be: this run gives ${units.show('fine', d.mostMm ?? 0)} at most.`
             : `would be ${advice.unit === 'newton' ? units.show('force', d.wouldBe) : figure(d.wouldBe, 3)} here.`}
           {d.meant && ` Did you mean ${readingText(d.meant, d.value, units)}?`}
         </p>

@@ -5,7 +5,7 @@ import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor } from '../api/issues'
 import type { Workbench } from '../machine/useWorkbench'
 import { dayAfter, dayText } from '../quantities/days'
-import { fixed } from '../quantities/format'
+import { fixed, plain } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import fields from '../shell/fields.module.css'
@@ -37,17 +37,17 @@ export function RunningInPanel({
   const units = useUnits()
   const [cord, setCord] = useState<RunningInInput['cord']>('rubber')
   const [days, setDays] = useState<number | undefined>(fittedOn === null ? undefined : daysSince(fittedOn))
-  const [until, setUntil] = useState<number | undefined>(7)
+  const [until, setUntil] = useState<number | undefined>()
   const [isWorking, setWorking] = useState(false)
   const [own, setOwn] = useState<Partial<OwnReadings>>({})
   const isOwn = OWN_FIELDS.every(([key]) => own[key] !== undefined)
   const input = useDebouncedDraft(
-    days === undefined || until === undefined
+    days === undefined
       ? undefined
       : {
           cord,
           hours: days * HOURS_A_DAY,
-          untilHours: until * HOURS_A_DAY,
+          untilHours: until === undefined ? null : until * HOURS_A_DAY,
           set: question,
           own: isOwn ? ({ inHz: true, ...own } as OwnReadings) : null,
         },
@@ -86,6 +86,7 @@ export function RunningInPanel({
           size="xs"
           label="Must be right in"
           unit="days"
+          placeholder={result ? plain(result.untilHours / HOURS_A_DAY) : ''}
           value={until}
           onChange={setUntil}
           error={issueFor(answer.error, 'untilHours')}
@@ -182,9 +183,8 @@ export function RunningInPanel({
             </Button>
           )}
           <p className="cap">
-            Common practice of rubber belts: a fifth lost in the first hours, half in a week. Fitted early
-            enough to be level on the day it need not be set high; too late for that, it is better fitted
-            after the day.
+            Common practice: a new belt loses most in its first hours and days. Fitted early enough to be
+            level on the day it need not be set high; too late for that, it is better fitted after the day.
           </p>
         </>
       )}

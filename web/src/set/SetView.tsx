@@ -298,7 +298,7 @@ function Visit({
           bench={bench}
           part="set"
           question={advice.of}
-          of={(told) => told.workings}
+          of={(answer) => answer.workings}
           onClose={() => setWorking(false)}
         />
       )}

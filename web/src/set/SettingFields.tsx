@@ -19,7 +19,7 @@ type Numbers<T> = { [K in keyof T]-?: T[K] extends number | null | undefined ? K
 /** What is asked once of how this loop is set. */
 export function SettingFields({
   bench,
-  asked,
+  counted,
   span,
   eccentricByFitMm,
   lock,
@@ -31,7 +31,7 @@ export function SettingFields({
 }: {
   bench: Workbench
   /** As it was counted with last. */
-  asked: LoopSetting
+  counted: LoopSetting
   /** Undefined while nothing can be counted. */
   span: SetAdvice['span'] | undefined
   eccentricByFitMm: number | null
@@ -46,7 +46,7 @@ export function SettingFields({
 }) {
   const units = useUnits()
   const { machine } = bench.card
-  const setting = draft ?? asked
+  const setting = draft ?? counted
   const { adjuster } = setting
   const set = (part: Partial<LoopSetting>) => onDraft({ ...setting, ...part })
   const setAdjuster = (part: Partial<Adjuster>) => set({ adjuster: { ...adjuster, ...part } })
@@ -137,18 +137,24 @@ export function SettingFields({
             'mmPerUnit',
             'fine',
             undefined,
-            asked.adjuster.travelMm,
+            counted.adjuster.travelMm,
           )}
         {isEccentric &&
           eccentricByFitMm === null &&
-          ofAdjuster('Axle off its middle', 'eccentricMm', 'fine', undefined, asked.adjuster.eccentricOffset)}
+          ofAdjuster(
+            'Axle off its middle',
+            'eccentricMm',
+            'fine',
+            undefined,
+            counted.adjuster.eccentricOffset,
+          )}
         {isEccentric &&
           ofAdjuster(
             'From its loosest, as found',
             'eccentricDeg',
             undefined,
             '°',
-            asked.adjuster.eccentricStart,
+            counted.adjuster.eccentricStart,
           )}
         {(adjuster.isCounted || isEccentric) && (
           <QuantityField
@@ -233,8 +239,8 @@ export function SettingFields({
             onChange={(value) => set({ gapSide: (value || null) as LoopSetting['gapSide'] })}
           />
         )}
-        {setting.gapSide && field('Least gap', 'gapLowMm', 'fine', undefined, asked.gapLow)}
-        {setting.gapSide && field('Greatest gap', 'gapHighMm', 'fine', undefined, asked.gapHigh)}
+        {setting.gapSide && field('Least gap', 'gapLowMm', 'fine', undefined, counted.gapLow)}
+        {setting.gapSide && field('Greatest gap', 'gapHighMm', 'fine', undefined, counted.gapHigh)}
         <Select
           size="xs"
           label="Maker’s window"

@@ -66,7 +66,7 @@ export function SideColumn({
       {/* Refused or not: where a figure of it is wrong it is mended here. */}
       <SettingFields
         bench={bench}
-        asked={answer?.setting ?? setting.loop.setting}
+        counted={answer?.setting ?? setting.loop.setting}
         span={answer?.span}
         eccentricByFitMm={answer?.eccentricByFitMm ?? null}
         lock={answer?.manual.lock ?? 'nut or clamp'}

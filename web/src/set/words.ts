@@ -214,7 +214,7 @@ export function nextText(advice: SetAdvice): string {
     case 'springIsWrong':
       return 'Let go, the spring does not bring it inside. Stop and look at spring and slide.'
     case 'readAgain':
-      return 'That is more than a fifth of the run: no push and no play can be. Read it anew.'
+      return 'That is more than this run can give: no push and no play is as large. Read it anew.'
     case 'tieReading':
       return 'This reading is not tied to this loop yet. Tie it below by a pair, or read another way; as found and trend are kept.'
     case 'nothingMoves':
@@ -225,10 +225,10 @@ export function nextText(advice: SetAdvice): string {
 }
 
 /** What was read and is right; what was not read is not said. */
-function rightIn({ isTensionTold, isTrackTold, setting }: SetAdvice): string {
-  if (isTensionTold && isTrackTold) return 'Tight enough and straight'
-  if (isTensionTold) return setting.gapSide ? 'Tight enough; tracking was not read' : 'Tight enough'
-  return isTrackTold ? 'Straight; tension was not read' : 'Nothing was read outside'
+function rightIn({ isTensionInside, isTrackInside, setting }: SetAdvice): string {
+  if (isTensionInside && isTrackInside) return 'Tight enough and straight'
+  if (isTensionInside) return setting.gapSide ? 'Tight enough; tracking was not read' : 'Tight enough'
+  return isTrackInside ? 'Straight; tension was not read' : 'Nothing was read outside'
 }
 
 /** The window every instruction goes by, and where it comes from. */

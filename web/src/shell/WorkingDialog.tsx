@@ -24,28 +24,22 @@ export function WorkingDialog({
       {workings?.map((working) => (
         <section key={working.title} className={classes.working} aria-label={working.title}>
           <h3>{working.title}</h3>
-          <p className={classes.formula}>{working.formula}</p>
+          <p className={classes.formula}>{typeset(working.formula)}</p>
           <table>
             <tbody>
               {working.values.map((v) => (
-                <tr key={v.symbol}>
-                  <th scope="row">{v.symbol}</th>
-                  <td>
-                    {v.meaning}
-                    {v.isDefault && <span className={classes.default}> default</span>}
-                  </td>
-                  <td className="num">
-                    {plain(v.value)} {v.unit}
-                  </td>
-                </tr>
+                <ValueRow key={v.symbol} value={v} />
               ))}
               <tr className={classes.result}>
-                <th scope="row">{working.result.symbol}</th>
+                <th scope="row">{typeset(working.result.symbol)}</th>
                 <td>{working.result.meaning}</td>
                 <td className="num">
                   {figure(working.result.value, 5)} {working.result.unit}
                 </td>
               </tr>
+              {working.beside.map((v) => (
+                <ValueRow key={v.symbol} value={v} />
+              ))}
             </tbody>
           </table>
           <p className="cap">
@@ -54,5 +48,32 @@ export function WorkingDialog({
         </section>
       ))}
     </Modal>
+  )
+}
+
+/** Indices below the line and plain exponents above it, as a handbook sets them. */
+function typeset(formula: string) {
+  return formula.split(/([_^](?:[\p{L}\d]|\.\d)+)/u).map((part, at) => {
+    const [sign, ...rest] = part
+    // biome-ignore lint/suspicious/noArrayIndexKey: the parts of one text never change places.
+    if (sign === '_') return <sub key={at}>{rest.join('')}</sub>
+    // biome-ignore lint/suspicious/noArrayIndexKey: as above.
+    if (sign === '^') return <sup key={at}>{rest.join('')}</sup>
+    return part
+  })
+}
+
+function ValueRow({ value }: { value: Working['result'] }) {
+  return (
+    <tr>
+      <th scope="row">{typeset(value.symbol)}</th>
+      <td>
+        {value.meaning}
+        {value.isDefault && <span className={classes.default}> default</span>}
+      </td>
+      <td className="num">
+        {plain(value.value)} {value.unit}
+      </td>
+    </tr>
   )
 }

@@ -5,7 +5,8 @@ import { useNavigate } from 'react-router'
 import { addMachine, type Loop, type LoopChoice, type MachineKind, startMachine } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
-import { KIND_WORDS, MEDIUM_WORDS, sizeUnit } from '../machine/words'
+import { sizeUnit } from '../machine/driveElements'
+import { KIND_WORDS, MEDIUM_WORDS } from '../machine/words'
 import { QuantityField } from '../quantities/QuantityField'
 
 const KINDS = Object.entries(KIND_WORDS).map(([value, label]) => ({ value, label }))

@@ -1,0 +1,26 @@
+using Scalar.AspNetCore;
+
+namespace Wendrak.Web;
+
+/// <summary>The description of the API as a page to read and to try calls on, served with the program.</summary>
+public static class ApiReference
+{
+    public const string Path = "/reference";
+
+    public static void MapApiReference(this WebApplication app) =>
+        app.MapScalarApiReference(
+            Path,
+            options =>
+                options
+                    .WithTitle("Wendrak API")
+                    // As kept with the page: to describe all calls anew takes seconds.
+                    .WithOpenApiRoutePattern("/openapi.json")
+                    // Nothing is fetched from elsewhere and nothing is told to anybody.
+                    .DisableDefaultFonts()
+                    .DisableTelemetry()
+                    .DisableAgent()
+                    .DisableMcp()
+                    .HideClientButton()
+                    .HideDeveloperTools()
+        );
+}

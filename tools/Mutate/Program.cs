@@ -1,0 +1,29 @@
+using Wendrak.Mutate;
+
+// Changes the numbers of some rooms of the core one at a time and lists those that no test noticed.
+string root = args[0];
+string[] rooms = args is [_, .. { Length: > 0 } named] ? named : ["Tables", "Tension", "Loads", "Wear"];
+Workplace place = Workplace.CopyOf(root);
+IReadOnlyList<Number> numbers = NumberRewriting.Rewrite(place, rooms);
+await place.BuildAsync();
+Coverage coverage = await Coverage.TakeAsync(place);
+Console.WriteLine(
+    $"{numbers.Count} numbers in {string.Join(", ", rooms)}; {numbers.Count(n => coverage.Of(n).Count == 0)} that no test comes by"
+);
+List<Number> unnoticed = [];
+await Parallel.ForEachAsync(
+    numbers,
+    new ParallelOptions { MaxDegreeOfParallelism = Environment.ProcessorCount },
+    async (number, _) =>
+    {
+        foreach (string tests in coverage.Of(number))
+            if (await place.FailsAsync(tests, number))
+                return;
+        lock (unnoticed)
+            unnoticed.Add(number);
+        Console.WriteLine($"unnoticed  {number.Place}  {number.Text}");
+    }
+);
+Console.WriteLine($"{numbers.Count - unnoticed.Count} noticed, {unnoticed.Count} not");
+foreach (Number number in unnoticed.OrderBy(n => n.Place, StringComparer.Ordinal))
+    Console.WriteLine($"{number.Place}\t{number.Text}\t{number.Line}");
