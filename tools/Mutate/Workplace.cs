@@ -108,22 +108,22 @@ internal sealed class Workplace
     public async Task<string[]> TraceAsync(string tests)
     {
         string file = Path.Combine(_root, $"{tests}.trace");
-        await TestAsync(tests, ("MUTANT_TRACE", file));
+        await TestAsync([tests], ("MUTANT_TRACE", file));
         return File.Exists(file) ? await File.ReadAllLinesAsync(file) : [];
     }
 
-    public async Task<bool> FailsAsync(string tests, Number number) =>
+    public async Task<bool> FailsAsync(string[] tests, Number number) =>
         (await TestAsync(tests, ("MUTANT", number.Id.ToString(System.Globalization.CultureInfo.InvariantCulture))))
         != 0;
 
-    private async Task<int> TestAsync(string tests, (string Name, string Value) setting)
+    private async Task<int> TestAsync(string[] tests, (string Name, string Value) setting)
     {
         (int code, _) = await RunAsync(
             [
                 "test",
                 Path.Combine(Tests, "bin/Release/net10.0/Wendrak.Core.Tests.dll"),
                 "--filter",
-                $"FullyQualifiedName~.{tests}.",
+                string.Join('|', tests.Select(t => $"FullyQualifiedName~.{t}.")),
                 "--nologo",
                 "-v",
                 "quiet",
