@@ -7,6 +7,11 @@ public static class ApiReference
 {
     public const string Path = "/reference";
 
+    /// <summary>Of the description made anew, <c>/openapi/v1.json</c>: only where it is asked for, since it loads much.</summary>
+    public static void AddDescription(IServiceCollection services) => services.AddOpenApi("v1", OpenApiShape.Configure);
+
+    public static void MapDescription(WebApplication app) => app.MapOpenApi();
+
     public static void MapApiReference(this WebApplication app) =>
         app.MapScalarApiReference(
             Path,

@@ -12,8 +12,12 @@ public sealed class MachineCards(Database database)
     private readonly ConcurrentDictionary<long, (string State, MachineSummary Summary)> _known = [];
 
     /// <summary>In the order of the machines; a large yard that nobody asked for yet takes every core there is.</summary>
-    public List<MachineCard> Make(IReadOnlyList<FittedMachine> machines) =>
-        [.. machines.AsParallel().AsOrdered().Select(Make)];
+    public List<MachineCard> Make(IReadOnlyList<FittedMachine> machines)
+    {
+        MachineCard[] cards = new MachineCard[machines.Count];
+        Parallel.For(0, cards.Length, i => cards[i] = Make(machines[i]));
+        return [.. cards];
+    }
 
     public MachineCard Make(FittedMachine m)
     {

@@ -1,9 +1,11 @@
 using System.Net;
+using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.Http.Json;
 using Wendrak.Core.Quantities;
+using Wendrak.Json;
 using Wendrak.Store;
 using Wendrak.Store.Demo;
 using Wendrak.Store.Ledger;
@@ -14,8 +16,16 @@ namespace Wendrak.Web;
 /// <summary>Puts the parts together: data file, stores, endpoints, the built front end.</summary>
 public static class WendrakApp
 {
+    /// <param name="describesItself">
+    /// Whether it makes the description of its calls anew, for the one that is kept and served (<c>tools/refresh-api</c>). What
+    /// makes it is not loaded otherwise.
+    /// </param>
     /// <exception cref="DataFileException">The data folder or file can't be used.</exception>
-    public static async Task<WebApplication> BuildAsync(StartOptions options, TimeProvider clock)
+    public static async Task<WebApplication> BuildAsync(
+        StartOptions options,
+        TimeProvider clock,
+        bool describesItself = false
+    )
     {
         // Empty: what this program listens on is its own to say, not a variable's of the web server.
         WebApplicationBuilder builder = WebApplication.CreateEmptyBuilder(new());
@@ -30,6 +40,8 @@ public static class WendrakApp
         });
         builder.Logging.ClearProviders().AddSimpleConsole(c => c.SingleLine = true).SetMinimumLevel(LogLevel.Warning);
         AddServices(builder.Services, clock);
+        if (describesItself)
+            ApiReference.AddDescription(builder.Services);
         FolderLock held = FolderLock.Take(
             options.DataFolder,
             FormattableString.Invariant(
@@ -55,6 +67,8 @@ public static class WendrakApp
         builder.Services.AddHostedService<DataKeeper>();
         WebApplication app = builder.Build();
         Map(app);
+        if (describesItself)
+            ApiReference.MapDescription(app);
         return app;
     }
 
@@ -82,7 +96,6 @@ public static class WendrakApp
         services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
         services.AddExceptionHandler<RefusalHandler>();
         services.AddProblemDetails(o => o.CustomizeProblemDetails = RequestLimits.Explain);
-        services.AddOpenApi("v1", OpenApiShape.Configure);
     }
 
     private static void Map(WebApplication app)
@@ -94,7 +107,6 @@ public static class WendrakApp
         app.UseStatusCodePages();
         app.UseMiddleware<Utf8Only>();
         app.UseMiddleware<SameDataOnly>();
-        app.MapOpenApi("/openapi/{documentName}.json");
         app.MapApiReference();
         app.MapHealth();
         app.MapEvaluation();
@@ -133,6 +145,12 @@ public static class WendrakApp
 /// <summary>JSON on the wire. The four strict settings keep a missing or null field from becoming a silent zero.</summary>
 public static class Json
 {
+    // One of each for whoever reads or writes: what is worked out of a type then exists once.
+    private static readonly IJsonTypeInfoResolver Types = JsonTypeInfoResolver
+        .Combine(CoreTypes.Default, new DefaultJsonTypeInfoResolver())
+        .WithAddedModifier(SpellFields);
+    private static readonly JsonStringEnumConverter Words = new(JsonNamingPolicy.CamelCase, allowIntegerValues: false);
+
     public static JsonSerializerOptions Options { get; } = Configure(new(JsonSerializerDefaults.Web));
 
     /// <summary>“Loops[0].FrontSize” as the wire spells it: “loops[0].frontSize”.</summary>
@@ -148,11 +166,13 @@ public static class Json
     public static JsonSerializerOptions Configure(JsonSerializerOptions options)
     {
         options.NumberHandling = JsonNumberHandling.Strict;
+        // Letters beyond ASCII as they are: what is sent is JSON and never part of a page.
+        options.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
         options.RespectRequiredConstructorParameters = true;
         options.RespectNullableAnnotations = true;
         options.AllowOutOfOrderMetadataProperties = true;
-        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
-        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { SpellFields } };
+        options.Converters.Add(Words);
+        options.TypeInfoResolver = Types;
         return options;
     }
 }

@@ -4,7 +4,7 @@ using Wendrak.Store;
 
 namespace Wendrak.Web.Tests;
 
-/// <summary>Dependencies point one way: Web → Store → Core.</summary>
+/// <summary>Dependencies point one way: Web → Store → Json → Core.</summary>
 public sealed class LayersTests
 {
     private static string[] ReferencesOf(Type type) =>
@@ -21,7 +21,10 @@ public sealed class LayersTests
     public void Store_knows_core_and_not_the_web()
     {
         string[] references = ReferencesOf(typeof(Database));
-        Assert.Equal(["Wendrak.Core"], references.Where(n => n.StartsWith("Wendrak", StringComparison.Ordinal)));
+        Assert.Equal(
+            ["Wendrak.Core", "Wendrak.Json"],
+            references.Where(n => n.StartsWith("Wendrak", StringComparison.Ordinal)).Order()
+        );
         Assert.DoesNotContain(references, n => n.StartsWith("Microsoft.AspNetCore", StringComparison.Ordinal));
     }
 

@@ -5,18 +5,21 @@ namespace Wendrak.Web.Tests;
 
 /// <summary>A real server on a free port of the loopback address, with a throw-away data folder.</summary>
 /// <param name="folder">With data that is kept; null for a throw-away folder.</param>
-public sealed class LoopbackServer(string? folder = null) : IAsyncDisposable
+/// <param name="describesItself">Whether it makes the description of its calls.</param>
+public sealed class LoopbackServer(string? folder = null, bool describesItself = false) : IAsyncDisposable
 {
     private readonly string _folder = folder ?? Directory.CreateTempSubdirectory("wendrak-web-").FullName;
     private WebApplication? _app;
 
     public HttpClient Client { get; private set; } = new();
     public int Port { get; private set; }
+    public IServiceProvider Services => _app!.Services;
 
     public async Task StartAsync()
     {
         Port = FreePort();
-        _app = await WendrakApp.BuildAsync(new(_folder, Port, Fresh: false, Empty: false), TimeProvider.System);
+        StartOptions options = new(_folder, Port, Fresh: false, Empty: false);
+        _app = await WendrakApp.BuildAsync(options, TimeProvider.System, describesItself);
         await _app.StartAsync();
         Client = new() { BaseAddress = new Uri($"http://127.0.0.1:{Port}") };
     }

@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using Wendrak.Core.Quantities;
+using Wendrak.Json;
 
 namespace Wendrak.Store.Bodies;
 
@@ -28,7 +29,9 @@ internal static class BodyJson
             RespectRequiredConstructorParameters = true,
             AllowOutOfOrderMetadataProperties = true,
             IgnoreReadOnlyProperties = true,
-            TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { type => Strictly(type, isNumbered) } },
+            TypeInfoResolver = JsonTypeInfoResolver
+                .Combine(CoreTypes.Default, new DefaultJsonTypeInfoResolver())
+                .WithAddedModifier(type => Strictly(type, isNumbered)),
         };
         foreach (JsonConverter converter in converters)
             options.Converters.Add(converter);
