@@ -47,7 +47,7 @@ public static class EvaluationEndpoints
         InputDoor.Check(question);
         if (await EvaluateAsync(question, machines, clock) is not { } answer)
             return TypedResults.NotFound();
-        byte[] bytes = JsonSerializer.SerializeToUtf8Bytes(answer, Json.Options);
+        byte[] bytes = JsonSerializer.SerializeToUtf8Bytes(answer, Json.Brief);
         known.Keep(commits, text, bytes);
         return TypedResults.Bytes(bytes, "application/json; charset=utf-8");
     }

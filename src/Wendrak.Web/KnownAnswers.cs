@@ -9,8 +9,8 @@ namespace Wendrak.Web;
 /// </summary>
 public sealed class KnownAnswers(Database database)
 {
-    private const int MostKept = 200;
-    private const int MostBytes = 64 * 1024;
+    private const int MostBytes = 64 * 1024; // of one
+    private const int MostBytesKept = 1024 * 1024; // of all: a few hundred teeth
     private Kept _kept = new(-1);
 
     /// <summary>Count of commits, taken before an answer is worked out and handed to <see cref="Keep"/> with it.</summary>
@@ -28,13 +28,23 @@ public sealed class KnownAnswers(Database database)
         if (answer.Length > MostBytes)
             return;
         Kept kept = _kept;
-        if (kept.Commits != commits || kept.Answers.Count >= MostKept)
+        if (kept.Commits != commits || kept.Bytes + answer.Length > MostBytesKept)
             _kept = kept = new(commits);
-        kept.Answers[question] = answer;
+        kept.Add(question, answer);
     }
 
-    private sealed record Kept(long Commits)
+    private sealed class Kept(long commits)
     {
+        private int _bytes;
+
+        public long Commits => commits;
+        public int Bytes => _bytes;
         public ConcurrentDictionary<string, byte[]> Answers { get; } = [];
+
+        public void Add(string question, byte[] answer)
+        {
+            Answers[question] = answer;
+            Interlocked.Add(ref _bytes, answer.Length + (sizeof(char) * question.Length));
+        }
     }
 }

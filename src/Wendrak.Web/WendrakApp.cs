@@ -153,6 +153,18 @@ public static class Json
 
     public static JsonSerializerOptions Options { get; } = Configure(new(JsonSerializerDefaults.Web));
 
+    /// <summary>For answers that are shown: numbers of eight digits, which halves what is sent of a curve.</summary>
+    public static JsonSerializerOptions Brief { get; } =
+        new(Options) { Converters = { new EightDigits() }, TypeInfoResolver = Types.WithAddedModifier(KeepWhole) };
+
+    /// <summary>Whoever works a working out comes to its result to the last digit.</summary>
+    private static void KeepWhole(JsonTypeInfo type)
+    {
+        if (type.Type == typeof(WorkingValue))
+            foreach (JsonPropertyInfo number in type.Properties.Where(p => p.PropertyType == typeof(double)))
+                number.CustomConverter = JsonMetadataServices.DoubleConverter;
+    }
+
     /// <summary>“Loops[0].FrontSize” as the wire spells it: “loops[0].frontSize”.</summary>
     private static void SpellFields(JsonTypeInfo type)
     {

@@ -7,17 +7,20 @@ namespace Wendrak.Core.Tests;
 internal sealed class RoomOrder(System.Reflection.Assembly assembly, IReadOnlyList<string> rooms)
 {
     private readonly string _own = assembly.GetName().Name!;
+    private List<(string From, string To, string What)>? _uses;
 
     /// <summary>Rooms that are in use.</summary>
-    public IEnumerable<string> Used => Uses().SelectMany(u => new[] { u.From, u.To }).Distinct().Order();
+    public IEnumerable<string> Used => Uses.SelectMany(u => new[] { u.From, u.To }).Distinct().Order();
 
     /// <summary>Each use of something in a room that does not come before.</summary>
     public IReadOnlyList<string> Upwards() =>
-        [.. Uses().Where(u => Place(u.To) >= Place(u.From)).Select(u => $"{u.From}.{u.What} in {u.To}").Order()];
+        [.. Uses.Where(u => Place(u.To) >= Place(u.From)).Select(u => $"{u.From}.{u.What} in {u.To}").Order()];
 
     private int Place(string room) => rooms.ToList().IndexOf(room);
 
-    private List<(string From, string To, string What)> Uses() =>
+    private List<(string From, string To, string What)> Uses => _uses ??= FindUses();
+
+    private List<(string From, string To, string What)> FindUses() =>
         [
             .. new ArchLoader()
                 .LoadAssembly(assembly)

@@ -44,27 +44,39 @@ public sealed class EvaluationApiTests(WendrakServer server) : IClassFixture<Wen
         Assert.Equal("centreMm", (string)body["lengthForCentre"]!["refused"]![0]!["field"]!);
     }
 
-    [Fact]
-    public async Task A_changed_tooth_is_under_eight_kilobytes()
-    {
-        (long id, string loop) = await MachineAsync("Curlew");
-        EvaluationScope scope = new([loop], Picks: [new(loop, 16, 43)], AimId: 1);
-        string question = JsonSerializer.Serialize(
-            new EvaluationQuestion(
-                scope,
+    /// <summary>What is asked anew at a station when another tooth is picked there.</summary>
+    public static TheoryData<string, EvaluationParts> AskedOfATooth() =>
+        new()
+        {
+            {
+                "ratio",
                 new()
                 {
                     Headlines = new(),
                     Comparison = new(),
                     FollowUps = new(),
-                },
-                id
-            ),
-            Json.Options
-        );
-        (HttpStatusCode status, JsonNode body) = await AskAsync(question);
-        Assert.Equal(HttpStatusCode.OK, status);
-        Assert.InRange(question.Length + body.ToJsonString().Length, 1000, 8000);
+                }
+            },
+            {
+                "fit",
+                new() { Headlines = new(), Fit = new() }
+            },
+        };
+
+    [Theory]
+    [MemberData(nameof(AskedOfATooth))]
+    public async Task A_changed_tooth_is_under_eight_kilobytes(string station, EvaluationParts parts)
+    {
+        foreach (string machine in new[] { "Curlew", "Dunlin", "Godwit", "Turnstone", "Knot", "Plover" })
+        {
+            (long id, string loop) = await MachineAsync(machine);
+            EvaluationScope scope = new([loop], Picks: [new(loop, 16, 43)]);
+            string question = JsonSerializer.Serialize(new EvaluationQuestion(scope, parts, id), Json.Options);
+            (HttpStatusCode status, JsonNode body) = await AskAsync(question);
+            Assert.Equal(HttpStatusCode.OK, status);
+            int bytes = question.Length + JsonSerializer.SerializeToUtf8Bytes(body, Json.Options).Length;
+            Assert.True(bytes is > 500 and < 8000, $"{machine} at {station}: {bytes}");
+        }
     }
 
     [Fact]

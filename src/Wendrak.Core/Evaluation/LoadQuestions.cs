@@ -24,7 +24,18 @@ public sealed record LoadsBesideQuestion(
 /// <param name="SetupId">Of a trial; null for as fitted and for an alternative.</param>
 /// <param name="Alternative">Its place among the alternatives; null for none.</param>
 /// <param name="Name">Of the setup or the loop in its place.</param>
-public sealed record LoadsColumn(string Name, long? SetupId, int? Alternative, LoopLoadsResult Loads);
+/// <param name="Assumed">What stands where nothing was given.</param>
+public sealed record LoadsColumn(
+    string Name,
+    long? SetupId,
+    int? Alternative,
+    LoopFigures Figures,
+    AssumedLoads Assumed
+)
+{
+    internal static LoadsColumn From(string name, long? setupId, int? alternative, LoopLoadsResult loads) =>
+        new(name, setupId, alternative, loads.Figures, loads.Assumed);
+}
 
 /// <summary>Whether what joins a wheel to its shaft holds.</summary>
 /// <param name="TorqueNm">Null for the hardest that the loop asks of it.</param>
@@ -79,14 +90,16 @@ internal static class LoadAnswers
             .Take(Math.Max(0, MostBeside - others.Length));
         return
         [
-            new("as fitted", null, null, LoopLoads.Evaluate(fitted, false)),
-            .. trials.Select(s => new LoadsColumn(
-                s.Name,
-                s.Id,
-                null,
-                LoopLoads.Evaluate(InputOf(view, s.Loops, s.RoadWheels, question.Source, question.Strength), false)
-            )),
-            .. others.Select((a, i) => new LoadsColumn(a.Name, null, i, InPlace(fitted with { Alternative = a }, i))),
+            LoadsColumn.From("as fitted", null, null, LoopLoads.Evaluate(fitted, false)),
+            .. trials.Select(s =>
+                LoadsColumn.From(
+                    s.Name,
+                    s.Id,
+                    null,
+                    LoopLoads.Evaluate(InputOf(view, s.Loops, s.RoadWheels, question.Source, question.Strength), false)
+                )
+            ),
+            .. others.Select((a, i) => LoadsColumn.From(a.Name, null, i, InPlace(fitted with { Alternative = a }, i))),
         ];
     }
 

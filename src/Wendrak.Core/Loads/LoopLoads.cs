@@ -102,7 +102,11 @@ public sealed record LoopLoadsResult(
     FrictionFigures? Friction,
     ElongationLife? Life,
     IReadOnlyList<Working> Workings
-);
+)
+{
+    /// <summary>What is laid beside those of another loop.</summary>
+    public LoopFigures Figures => LoopFigures.From(this);
+}
 
 /// <summary>Whether a loop holds: pulls and margins; <see cref="LoadMends"/> says what would mend them.</summary>
 public static class LoopLoads

@@ -17,7 +17,7 @@ public sealed record PullAt(double AtMm, double TensionN, string Part);
 /// </remarks>
 internal static class PullCurve
 {
-    private const int BeltSamples = 16;
+    private const int BeltSamples = 8; // drawn as straight lines: off by a third of a percent where it bends most
     private const string Slack = "slack";
     private const string Tight = "tight";
 
@@ -75,7 +75,7 @@ internal static class PullCurve
         double q = ToothLoads.RatioPerTooth(teeth, phi);
         double perTooth = 360.0 / teeth / wheel.WrapDeg;
         List<(double Share, double TensionN)> series = [];
-        for (int k = 0; k * perTooth <= 1; k++)
+        for (int k = 0; k * perTooth <= 1 && (k == 0 || series[^1].TensionN > runs.SlackN); k++)
             series.Add((k * perTooth, Math.Max(runs.SlackN, runs.TightN * Math.Pow(q, k))));
         series.Add((1, runs.SlackN));
         // On the driven wheel the tight run leaves: the same series, met from its other end.

@@ -57,7 +57,7 @@ public sealed partial class WorkingsTests(WendrakServer server) : IClassFixture<
         string[] nowhere =
         [
             .. found
-                .Where(f => !f.Shown.Any(s => IsNear(s, f.Working.Result.Value)))
+                .Where(f => !f.Shown.Any(s => IsShownAs(s, f.Working.Result.Value)))
                 .Select(f => f.Working.Title)
                 .Distinct()
                 .Where(t => !Steps.Keys.Any(s => t.StartsWith(s, StringComparison.Ordinal)))
@@ -81,6 +81,10 @@ public sealed partial class WorkingsTests(WendrakServer server) : IClassFixture<
     /// <summary>A sum or product of as many parts as there are.</summary>
     [GeneratedRegex(@"^\w+ = (?:1|\|\w+(?:·\w+)*\||\w+(?: \+ \w+)*)$")]
     private static partial Regex Series();
+
+    /// <summary>What is shown has eight digits.</summary>
+    private static bool IsShownAs(double shown, double value) =>
+        Math.Abs(shown - value) <= 1e-7 * Math.Abs(value) || IsNear(shown, value);
 
     private static bool IsNear(double one, double other) => Math.Abs(one - other) <= 1e-9 * Math.Max(1, Math.Abs(one));
 

@@ -3978,7 +3978,9 @@ export interface components {
              * @description Its place among the alternatives; null for none.
              */
             alternative: null | number;
-            loads: components["schemas"]["LoopLoadsResult"];
+            figures: components["schemas"]["LoopFigures"];
+            /** @description What stands where nothing was given. */
+            assumed: components["schemas"]["AssumedLoads"];
         };
         /** @description The loads, at a glance. */
         LoadsHeadline: {
@@ -4199,6 +4201,64 @@ export interface components {
             /** @description Who says so. */
             source: string;
         };
+        /** @description What is laid side by side of two loops or more. */
+        LoopFigures: {
+            /** @description Of the chain or belt that was judged. */
+            standard: string;
+            /**
+             * Format: double
+             * @description Driving wheel it was counted with.
+             */
+            frontSize: number;
+            /**
+             * Format: double
+             * @description Driven wheel it was counted with.
+             */
+            rearSize: number;
+            /** @description False for hoists, lifts for people and aircraft: this tool does not decide those. */
+            isJudged: boolean;
+            smallest: null | components["schemas"]["LoadCheck"];
+            /**
+             * Format: double
+             * @description Pull at the hardest, N; null where that is no operating point.
+             */
+            hardestPullN: null | number;
+            /**
+             * Format: double
+             * @description Then on the tooth where the tight run of a chain comes on, N; null for belts.
+             */
+            firstToothN: null | number;
+            /**
+             * Format: double
+             * @description Then over the teeth in mesh, N; null for belts.
+             */
+            evenShareN: null | number;
+            /**
+             * Format: double
+             * @description Cruising, MPa; null for belts, and where the bearing area is not known.
+             */
+            pinPressureMpa: null | number;
+            /**
+             * Format: double
+             * @description Of the chain or belt.
+             */
+            greatestSpeedMS: number;
+            /**
+             * Format: double
+             * @description At the hardest pull on the driving shaft, N.
+             */
+            shaftLoadN: null | number;
+            /**
+             * Format: double
+             * @description Of one run of a belt at rest, N; null for chains.
+             */
+            installedTensionN: null | number;
+            /**
+             * Format: double
+             * @description Of the chain or belt alone; null where neither tables nor person tell.
+             */
+            massKg: null | number;
+        };
         /** @description One loop in its place, with the wheels and length in view. */
         LoopFitInput: {
             drive: components["schemas"]["Drive"];
@@ -4389,6 +4449,8 @@ export interface components {
             friction: null | components["schemas"]["FrictionFigures"];
             life: null | components["schemas"]["ElongationLife"];
             workings: components["schemas"]["Working"][];
+            /** @description What is laid beside those of another loop. */
+            figures: components["schemas"]["LoopFigures"];
         };
         /** @description A loop laid round its wheels. */
         LoopPath: {

@@ -1,5 +1,5 @@
 import { Button, Select, TextInput } from '@mantine/core'
-import type { LoopAlternative, LoopLoadsResult } from '../api/client'
+import type { AssumedLoads, LoopAlternative } from '../api/client'
 import { issueFor } from '../api/issues'
 import { useDesignations } from '../api/queries'
 import { DraftBar } from '../machine/DraftBar'
@@ -17,7 +17,7 @@ export function AlternativeForm({
   bench,
   alternative,
   stored,
-  answer,
+  assumed,
   refusal,
   at,
   onChange,
@@ -27,7 +27,7 @@ export function AlternativeForm({
   alternative: LoopAlternative
   /** What it was opened from; undefined for a new one. */
   stored: LoopAlternative | undefined
-  answer: LoopLoadsResult | undefined
+  assumed: AssumedLoads | undefined
   refusal: unknown
   /** Where it stands in what was asked. */
   at: string
@@ -90,7 +90,7 @@ export function AlternativeForm({
       <StrengthFields
         medium={alternative.medium}
         strength={alternative.strength}
-        assumed={answer?.assumed}
+        assumed={assumed}
         refusal={refusal}
         at={`${at}.strength`}
         onChange={(part) => set({ strength: { ...alternative.strength, ...part } })}

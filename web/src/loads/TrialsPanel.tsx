@@ -40,11 +40,14 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
       ? [...stored, draft.alternative]
       : stored.map((a, i) => (i === draft.place ? draft.alternative : a))
     : stored
-  const answer = useEvaluation(bench.asFitted, 'loadsBeside', {
-    source: loads.question.source,
-    strength: loads.question.strength,
-    alternatives: useDebouncedDraft(draft ? beside : null),
-  })
+  const alternatives = useDebouncedDraft(draft ? beside : null)
+  const answer = useEvaluation(
+    bench.asFitted,
+    'loadsBeside',
+    beside.length + bench.trials.length > 0
+      ? { source: loads.question.source, strength: loads.question.strength, alternatives }
+      : undefined,
+  )
   const columns = answer.data && answer.data.length > 1 ? answer.data : undefined
   const at = draft?.place ?? stored.length
   /** Nobody has named it yet: then it is what it is. */
@@ -94,7 +97,7 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
                   <th scope="row">{name}</th>
                   {columns.map((c) => (
                     <td key={keyOf(c)} className="num">
-                      {tell(c.loads, units)}
+                      {tell(c.figures, units)}
                     </td>
                   ))}
                 </tr>
@@ -108,7 +111,7 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
           bench={bench}
           alternative={draft.alternative}
           stored={draft.place === null ? undefined : stored[draft.place]}
-          answer={columns?.find((c) => c.alternative === at)?.loads}
+          assumed={columns?.find((c) => c.alternative === at)?.assumed}
           at={`alternatives[${at}]`}
           refusal={answer.error}
           onChange={(alternative) => setDraft({ ...draft, alternative })}

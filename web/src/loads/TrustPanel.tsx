@@ -75,8 +75,8 @@ export function TrustPanel({ bench, answer }: { bench: Workbench; answer: LoopLo
             {FIGURES.map(([name, tell]) => (
               <tr key={name}>
                 <th scope="row">{name}</th>
-                <td className="num">{tell(answer, units)}</td>
-                <td className="num">{tell(theirs, units)}</td>
+                <td className="num">{tell(answer.figures, units)}</td>
+                <td className="num">{tell(theirs.figures, units)}</td>
               </tr>
             ))}
           </tbody>

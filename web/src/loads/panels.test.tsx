@@ -1,6 +1,6 @@
 import { cleanup, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
-import type { LoopLoadsResult } from '../api/client'
+import type { LoopFigures, LoopLoadsResult } from '../api/client'
 import { show } from '../testing'
 import { FrictionPanel } from './FrictionPanel'
 import { FIGURES } from './figures'
@@ -102,7 +102,7 @@ describe('figures side by side', () => {
     const result = {
       isJudged: true,
       smallest: { kind: 'oddTeeth', margin: 0.5 },
-    } as unknown as LoopLoadsResult
+    } as unknown as LoopFigures
     const tell = (name: string) => FIGURES.find(([n]) => n === name)?.[1](result, {} as never)
     expect(tell('smallest margin')).toBe('×0.500')
     expect(tell('that is')).toBe('Turns until a gap is used again')

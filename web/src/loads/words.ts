@@ -208,5 +208,5 @@ export function headline({ isJudged, worst: check, smallestMargin: margin }: Loa
 const marginText = (margin: number) => `×${figure(margin, 3)}`
 
 /** “×1.4”; undefined where no check could be told. */
-export const smallestMargin = ({ smallest }: LoopLoadsResult): string | undefined =>
+export const smallestMargin = ({ smallest }: Pick<LoopLoadsResult, 'smallest'>): string | undefined =>
   smallest?.margin == null ? undefined : marginText(smallest.margin)
