@@ -41,21 +41,21 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
       : stored.map((a, i) => (i === draft.place ? draft.alternative : a))
     : stored
   const alternatives = useDebouncedDraft(draft ? beside : null)
+  const isBeside = beside.length + bench.trials.length > 0
   const answer = useEvaluation(
     bench.asFitted,
     'loadsBeside',
-    beside.length + bench.trials.length > 0
-      ? { source: loads.question.source, strength: loads.question.strength, alternatives }
-      : undefined,
+    isBeside ? { source: loads.question.source, strength: loads.question.strength, alternatives } : undefined,
   )
-  const columns = answer.data && answer.data.length > 1 ? answer.data : undefined
+  // What was beside it last is taken away with its question.
+  const columns = isBeside && answer.data && answer.data.length > 1 ? answer.data : undefined
   const at = draft?.place ?? stored.length
   /** Nobody has named it yet: then it is what it is. */
   const nameOf = ({ name, alternative }: LoadsColumn) =>
     name || MEDIUM_WORDS[beside[alternative ?? 0]?.medium ?? 'chain']
   const begin = (medium: LoopSummary['medium']) => start.mutate(medium)
   return (
-    <Panel title="Side by side" isStale={answer.isStale}>
+    <Panel title="Side by side" isStale={isBeside && answer.isStale}>
       {answer.error ? (
         <p role="alert" style={{ color: 'var(--stop)' }}>
           {sentenceOf(answer.error)}
