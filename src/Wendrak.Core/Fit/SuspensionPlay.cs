@@ -50,7 +50,7 @@ public static class SuspensionPlay
 {
     // 10 to 15 mm at the tightest place is common practice.
     public const double UsualLeastPlayMm = 12;
-    private const int Steps = 30; // drawn as straight lines; the tightest place is looked for between them
+    private const int Steps = 30; // of what is drawn; the tightest place is worked out by itself
 
     // Nearer to an end of the travel than this the end itself is meant.
     private const double EndMm = 0.01;

@@ -17,7 +17,7 @@ public sealed record PullAt(double AtMm, double TensionN, string Part);
 /// </remarks>
 internal static class PullCurve
 {
-    private const int BeltSamples = 8; // drawn as straight lines: off by a third of a percent where it bends most
+    private const int BeltSamples = 16;
     private const string Slack = "slack";
     private const string Tight = "tight";
 
