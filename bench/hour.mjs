@@ -31,6 +31,8 @@ const machines = await (await fetch(`${home}/api/machines`)).json()
 const one = (list) => list[Math.floor(Math.random() * list.length)]
 const think = () => sleep(1_000 + Math.random() * 4_000)
 const at = (path) => page.goto(home + path)
+// What has gone meanwhile can't.
+const canPress = (button) => button.isEnabled({ timeout: 500 }).catch(() => false)
 const field = (name) => page.getByLabel(name).first()
 
 const deeds = {
@@ -53,14 +55,14 @@ const deeds = {
     await at(`/machines/${machines.find((m) => m.machine.name === 'Curlew').machine.id}/set`)
     const begin = page.getByRole('button', { name: 'Begin as found' })
     await page.getByText(/Begin as found|Free play in all/).first().waitFor()
-    if ((await begin.isVisible()) && (await begin.isEnabled())) await begin.click()
+    if (await canPress(begin)) await begin.click()
     for (let i = 0; i < 4; i++) {
       await field('Free play in all').fill(String(30 + Math.floor(Math.random() * 25)))
       await field('Free play in all').press('Enter')
       await think()
     }
     const keep = page.getByRole('button', { name: /^Keep (as found|this round)$/ }).first()
-    if ((await keep.isVisible()) && (await keep.isEnabled())) await keep.click()
+    if (await canPress(keep)) await keep.click()
   },
 }
 

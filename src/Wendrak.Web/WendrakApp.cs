@@ -153,7 +153,7 @@ public static class Json
 
     public static JsonSerializerOptions Options { get; } = Configure(new(JsonSerializerDefaults.Web));
 
-    /// <summary>For answers that are shown: numbers of eight digits, which halves what is sent of a curve.</summary>
+    /// <summary>For answers that are shown: numbers of eight digits, half of what they have.</summary>
     public static JsonSerializerOptions Brief { get; } =
         new(Options) { Converters = { new EightDigits() }, TypeInfoResolver = Types.WithAddedModifier(KeepWhole) };
 

@@ -80,6 +80,21 @@ public sealed class EvaluationApiTests(WendrakServer server) : IClassFixture<Wen
     }
 
     [Fact]
+    public async Task Numbers_that_are_shown_have_eight_digits_and_those_of_a_working_all()
+    {
+        (long id, string loop) = await MachineAsync("Curlew");
+        (_, JsonNode body) = await AskAsync(Question(id, loop, """{"loads":{"workings":true}}"""));
+        JsonNode loads = body["loads"]!["answer"]!;
+        string[] shown = [.. loads["points"]!.AsArray().Select(p => p!["pullN"]!.ToJsonString())];
+        Assert.All(shown, n => Assert.InRange(n.Count(char.IsAsciiDigit), 1, 8));
+        Assert.Contains(shown, n => n.Contains('.', StringComparison.Ordinal));
+        Assert.Contains(
+            loads["workings"]!.AsArray(),
+            w => w!["result"]!["value"]!.ToJsonString().Count(char.IsAsciiDigit) > 12
+        );
+    }
+
+    [Fact]
     public async Task What_is_no_question_or_no_machine_is_said()
     {
         (HttpStatusCode status, JsonNode body) = await AskAsync("""{"scope":{"loopKeys":5},"parts":{}}""");

@@ -354,5 +354,26 @@ public sealed class MachineEvaluationTests
         Assert.Equal(["as fitted", "Hill", "belt"], columns.Select(c => c.Name));
         Assert.Equal([null, 2L, null], columns.Select(c => c.SetupId));
         Assert.Equal([null, null, 0], columns.Select(c => c.Alternative));
+        // What is laid side by side is what each says of itself.
+        LoopLoadsResult loads = stored.Ask(new() { Loads = new() }).Loads!.Answer!;
+        PointLoads hardest = loads.Points.Single(p => p.Point.Kind == OperatingPointKind.HardestPull);
+        LoopFigures fitted = columns[0].Figures;
+        Assert.Equal((loads.Smallest!.Kind, loads.Smallest.Margin), (fitted.Smallest!.Kind, fitted.Smallest.Margin));
+        Assert.Equal((loads.GreatestSpeedMS, loads.MassKg), (fitted.GreatestSpeedMS, fitted.MassKg));
+        Assert.Equal(
+            (loads.Standard, loads.FrontSize, loads.RearSize),
+            (fitted.Standard, fitted.FrontSize, fitted.RearSize)
+        );
+        Assert.Equal(
+            (hardest.PullN, hardest.Teeth!.FirstToothN, hardest.Teeth.EvenShareN, hardest.FrontShaft.LoadN),
+            (fitted.HardestPullN, fitted.FirstToothN, fitted.EvenShareN, fitted.ShaftLoadN)
+        );
+        Assert.Equal(
+            loads.Checks.SingleOrDefault(c => c.Kind == LoadCheckKind.PinPressure)?.Value,
+            fitted.PinPressureMpa
+        );
+        Assert.Equal(14, columns[1].Figures.FrontSize);
+        Assert.Null(columns[2].Figures.FirstToothN);
+        Assert.NotNull(columns[2].Figures.InstalledTensionN);
     }
 }
