@@ -37,7 +37,7 @@ export function ClearancePanel({ answer, isStale }: { answer: LoopFitResult; isS
           <tbody>
             {answer.clearances.map((c) => (
               <tr key={c.name}>
-                <th scope="row">
+                <th scope="row" style={{ whiteSpace: 'normal' }}>
                   {c.name} <span className="cap">{c.part}</span>
                 </th>
                 <td className="num">{gap(c.gapMm)}</td>

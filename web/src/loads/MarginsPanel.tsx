@@ -68,7 +68,7 @@ export function MarginsPanel({
                   {c.limit !== null && (
                     <>
                       <span className="cap">{SIDE_WORDS[c.side]}</span>{' '}
-                      {checkText(c.kind, c.limit, units, isToothed)}
+                      <span className={classes.figure}>{checkText(c.kind, c.limit, units, isToothed)}</span>
                     </>
                   )}
                 </td>
