@@ -61,6 +61,25 @@ public sealed class EvaluationApiTests(WendrakServer server) : IClassFixture<Wen
                 "fit",
                 new() { Headlines = new(), Fit = new() }
             },
+            {
+                "loads",
+                new()
+                {
+                    Headlines = new(),
+                    Loads = new(),
+                    Mends = new(),
+                }
+            },
+            {
+                "loads, side by side",
+                new()
+                {
+                    Headlines = new(),
+                    Loads = new(),
+                    Mends = new(),
+                    LoadsBeside = new(),
+                }
+            },
         };
 
     [Theory]
@@ -72,9 +91,15 @@ public sealed class EvaluationApiTests(WendrakServer server) : IClassFixture<Wen
             (long id, string loop) = await MachineAsync(machine);
             EvaluationScope scope = new([loop], Picks: [new(loop, 16, 43)]);
             string question = JsonSerializer.Serialize(new EvaluationQuestion(scope, parts, id), Json.Options);
-            (HttpStatusCode status, JsonNode body) = await AskAsync(question);
-            Assert.Equal(HttpStatusCode.OK, status);
-            int bytes = question.Length + JsonSerializer.SerializeToUtf8Bytes(body, Json.Options).Length;
+            HttpRequestMessage request = new(HttpMethod.Post, "/api/evaluation")
+            {
+                Content = new StringContent(question, Encoding.UTF8, "application/json"),
+                Headers = { { "Accept-Encoding", "gzip" } }, // as every browser says
+            };
+            HttpResponseMessage response = await server.Client.SendAsync(request);
+            Assert.Equal(HttpStatusCode.OK, response.StatusCode);
+            Assert.Equal(["gzip"], response.Content.Headers.ContentEncoding);
+            int bytes = question.Length + (await response.Content.ReadAsByteArrayAsync()).Length;
             Assert.True(bytes is > 500 and < 8000, $"{machine} at {station}: {bytes}");
         }
     }

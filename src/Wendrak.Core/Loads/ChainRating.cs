@@ -16,20 +16,21 @@ public enum RatingLimit
     Galling,
 }
 
-/// <summary>One speed of the tent curve.</summary>
-/// <param name="Rpm">Of the small sprocket.</param>
-/// <param name="LinkPlateKw">Power that plate fatigue allows, kW.</param>
-/// <param name="RollerBushingKw">Power that roller impact allows, kW.</param>
-public sealed record RatingPoint(double Rpm, double LinkPlateKw, double RollerBushingKw)
-{
-    /// <summary>The lower of both.</summary>
-    public double RatedKw => Min(LinkPlateKw, RollerBushingKw);
-}
-
 /// <summary>Both lines of a rating over the speed of the small sprocket, with this drive's strands and shock in them.</summary>
 /// <param name="CrossingRpm">The top of the tent.</param>
 /// <param name="Governs">The line that rates this drive at the power that lasts.</param>
-public sealed record RatingTent(double CrossingRpm, RatingLine Governs, IReadOnlyList<RatingPoint> Points);
+/// <param name="Rpm">Speeds of the small sprocket, rising.</param>
+/// <param name="LinkPlateKw">Power that plate fatigue allows at each of them, kW.</param>
+/// <param name="RollerBushingKw">Power that roller impact allows at each of them, kW.</param>
+/// <param name="RatedKw">The lower of both at each of them, kW.</param>
+public sealed record RatingTent(
+    double CrossingRpm,
+    RatingLine Governs,
+    IReadOnlyList<double> Rpm,
+    IReadOnlyList<double> LinkPlateKw,
+    IReadOnlyList<double> RollerBushingKw,
+    IReadOnlyList<double> RatedKw
+);
 
 /// <summary>What a chain gives way by, by the equations of its rating.</summary>
 public enum RatingLine
@@ -201,17 +202,16 @@ public static class ChainRating
         const int steps = 16;
         double top = CrossingRpm(pitchMm, teeth, isLight);
         double most = Max(2 * top, 1.1 * leastMaxRpm);
-        IEnumerable<double> speeds = Enumerable.Range(1, steps).Select(i => most * i / steps).Append(top).Order();
+        double[] speeds = [.. Enumerable.Range(1, steps).Select(i => most * i / steps).Append(top).Order()];
+        double[] plates = [.. speeds.Select(rpm => factor * LinkPlateKw(pitchMm, teeth, rpm, isLight))];
+        double[] rollers = [.. speeds.Select(rpm => factor * RollerBushingKw(pitchMm, teeth, rpm, isLight))];
         return new(
             top,
             lastingRpm <= top ? RatingLine.LinkPlates : RatingLine.RollersAndBushings,
-            [
-                .. speeds.Select(rpm => new RatingPoint(
-                    rpm,
-                    factor * LinkPlateKw(pitchMm, teeth, rpm, isLight),
-                    factor * RollerBushingKw(pitchMm, teeth, rpm, isLight)
-                )),
-            ]
+            speeds,
+            plates,
+            rollers,
+            [.. plates.Zip(rollers, Min)]
         );
     }
 

@@ -1,4 +1,5 @@
 using Wendrak.Core.Lengths;
+using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
@@ -13,7 +14,7 @@ namespace Wendrak.Core.Loads;
 /// <param name="CentrifugalN">Part of both runs that going round takes; it does not reach the shafts.</param>
 /// <param name="Teeth">How the front sprocket of a chain shares it; null for belts.</param>
 /// <param name="FrontShaft">On the driving shaft, from both runs; the rear one carries the same turned round.</param>
-/// <param name="Curve">Once round the loop.</param>
+/// <param name="Curve">Once round the loop, part by part.</param>
 /// <param name="TightN">Pull of the tight run, N.</param>
 /// <param name="SlackN">Pull of the slack run, N.</param>
 public sealed record PointLoads(
@@ -27,7 +28,7 @@ public sealed record PointLoads(
     ToothLoadsResult? Teeth,
     ShaftLoadResult FrontShaft,
     ShaftLoadResult RearShaft,
-    IReadOnlyList<PullAt> Curve
+    IReadOnlyList<PullOver> Curve
 );
 
 /// <summary>How a chain of this speed is oiled, by both practices.</summary>
@@ -50,6 +51,7 @@ public sealed record ChainOiling(
 );
 
 /// <summary>What a loop carries, and what it can.</summary>
+/// <param name="Path">How it lies; null where nobody said where its wheels stand.</param>
 /// <param name="IsJudged">False for hoists, lifts for people and aircraft: this tool does not decide those.</param>
 /// <param name="Checks">The worst first.</param>
 /// <param name="Verdict">The worst of all checks that count; not applicable where none could be told.</param>
@@ -76,6 +78,7 @@ public sealed record ChainOiling(
 /// <param name="EffectiveTeeth">Links or belt teeth that lie once round the smaller wheel: half of its gaps under a double pitch chain; null without teeth.</param>
 public sealed record LoopLoadsResult(
     IReadOnlyList<PointLoads> Points,
+    LoopPath? Path,
     IReadOnlyList<LoadCheck> Checks,
     bool IsJudged,
     Verdict Verdict,
@@ -128,6 +131,7 @@ public static class LoopLoads
         ChartPower? chart = ChartPower.Compute(loop);
         return new(
             points,
+            input.Layout is null ? null : loop.Path,
             checks,
             input.Source.IsJudged,
             LoadChecks.VerdictOf(checks),

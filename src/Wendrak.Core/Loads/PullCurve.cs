@@ -4,11 +4,11 @@ using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Loads;
 
-/// <summary>Tension at one place of the loop.</summary>
-/// <param name="AtMm">Along the loop, from where it comes onto the driving wheel.</param>
+/// <summary>Tension over one part of the loop.</summary>
 /// <param name="Part">Wheel, or “slack” and “tight” for runs as they are pulled here.</param>
-/// <param name="TensionN">Pull there, N.</param>
-public sealed record PullAt(double AtMm, double TensionN, string Part);
+/// <param name="AtMm">Places along the loop, from where it comes onto the driving wheel; at least where the part begins and ends.</param>
+/// <param name="TensionN">Pull at each of them, N.</param>
+public sealed record PullOver(string Part, IReadOnlyList<double> AtMm, IReadOnlyList<double> TensionN);
 
 /// <summary>Tension once round the loop.</summary>
 /// <remarks>
@@ -22,10 +22,10 @@ internal static class PullCurve
     private const string Tight = "tight";
 
     /// <param name="brakes">True where the driving wheel holds back: then the run that is slack otherwise pulls.</param>
-    public static IReadOnlyList<PullAt> Trace(LoadedLoop loop, RunTensions runs, bool brakes)
+    public static IReadOnlyList<PullOver> Trace(LoadedLoop loop, RunTensions runs, bool brakes)
     {
         (double ofSlackRun, double ofTightRun) = brakes ? (runs.TightN, runs.SlackN) : (runs.SlackN, runs.TightN);
-        List<PullAt> curve = [];
+        List<PullOver> curve = [];
         double at = 0;
         for (int i = 0; i < loop.Path.Wheels.Count; i++)
         {
@@ -35,10 +35,11 @@ internal static class PullCurve
             bool isSlackAfter = i < loop.RearIndex;
             double from = isSlackBefore ? ofSlackRun : ofTightRun;
             double to = isSlackAfter ? ofSlackRun : ofTightRun;
-            foreach ((double share, double tension) in OverWheel(loop, wheel, runs, from, to))
-                curve.Add(new(at + share * arc, tension, wheel.Name));
+            (double Share, double TensionN)[] over = [.. OverWheel(loop, wheel, runs, from, to)];
+            double start = at;
+            curve.Add(new(wheel.Name, [.. over.Select(o => start + o.Share * arc)], [.. over.Select(o => o.TensionN)]));
             at += arc + loop.Path.Spans[i].LengthMm;
-            curve.Add(new(at, to, isSlackAfter != brakes ? Slack : Tight));
+            curve.Add(new(isSlackAfter != brakes ? Slack : Tight, [start + arc, at], [to, to]));
         }
         return curve;
     }

@@ -144,12 +144,18 @@ public sealed class LoopLoadsTests
         foreach (LoadsInput input in new[] { Motorcycle(), ToothedBelt(), VBelt() })
         foreach (PointLoads p in LoopLoads.Evaluate(input).Points)
         {
-            Assert.Equal(0, p.Curve[0].AtMm);
-            Assert.Equal(p.TightN, p.Curve[0].TensionN, 1e-6);
-            Assert.Equal(p.TightN, p.Curve[^1].TensionN, 1e-6);
-            Assert.Equal(p.Curve.Select(c => c.AtMm).Order(), p.Curve.Select(c => c.AtMm));
-            Assert.All(p.Curve, c => Assert.InRange(c.TensionN, p.SlackN - 1e-6, p.TightN + 1e-6));
-            Assert.Contains(p.Curve, c => Math.Abs(c.TensionN - p.SlackN) < 1e-6);
+            double[] at = [.. p.Curve.SelectMany(c => c.AtMm)];
+            double[] tension = [.. p.Curve.SelectMany(c => c.TensionN)];
+            Assert.Equal(at.Length, tension.Length);
+            Assert.Equal(0, at[0]);
+            Assert.Equal(p.TightN, tension[0], 1e-6);
+            Assert.Equal(p.TightN, tension[^1], 1e-6);
+            Assert.Equal(at.Order(), at);
+            Assert.All(tension, t => Assert.InRange(t, p.SlackN - 1e-6, p.TightN + 1e-6));
+            Assert.Contains(tension, t => Math.Abs(t - p.SlackN) < 1e-6);
+            // Each part begins where the one before it ends, and pulls as hard there.
+            foreach ((PullOver before, PullOver after) in p.Curve.Zip(p.Curve.Skip(1)))
+                Assert.Equal((before.AtMm[^1], before.TensionN[^1]), (after.AtMm[0], after.TensionN[0]));
         }
     }
 
@@ -160,9 +166,9 @@ public sealed class LoopLoadsTests
         LoadsInput input = ToothedBelt();
         LoopLoadsResult result = LoopLoads.Evaluate(input with { Source = input.Source with { BrakingTorqueNm = 12 } });
         PointLoads braking = result.At(Braking);
-        Assert.Equal(braking.SlackN, braking.Curve[0].TensionN, 1e-9);
-        Assert.Equal(["front", "tight", "rear", "slack"], braking.Curve.Select(c => c.Part).Distinct());
-        Assert.Equal(["front", "slack", "rear", "tight"], result.At(HardestPull).Curve.Select(c => c.Part).Distinct());
+        Assert.Equal(braking.SlackN, braking.Curve[0].TensionN[0], 1e-9);
+        Assert.Equal(["front", "tight", "rear", "slack"], braking.Curve.Select(c => c.Part));
+        Assert.Equal(["front", "slack", "rear", "tight"], result.At(HardestPull).Curve.Select(c => c.Part));
     }
 
     /// <summary>Over the sprocket the pull falls by the series of Binder, tooth by tooth.</summary>
@@ -170,10 +176,10 @@ public sealed class LoopLoadsTests
     public void A_chain_lets_go_tooth_by_tooth()
     {
         PointLoads p = LoopLoads.Evaluate(Motorcycle()).At(HardestPull);
-        PullAt[] front = [.. p.Curve.Where(c => c.Part == LoopLayout.FrontName)];
+        IReadOnlyList<double> front = p.Curve.Single(c => c.Part == LoopLayout.FrontName).TensionN;
         double q = ToothLoads.Compute(15, 160, 1).RatioPerTooth;
-        Assert.Equal(p.TightN * q, front[1].TensionN, 1e-6);
-        Assert.Equal(p.TightN * q * q, front[2].TensionN, 1e-6);
+        Assert.Equal(p.TightN * q, front[1], 1e-6);
+        Assert.Equal(p.TightN * q * q, front[2], 1e-6);
     }
 
     [Fact]
@@ -345,10 +351,12 @@ public sealed class LoopLoadsTests
     {
         LoopLoadsResult result = LoopLoads.Evaluate(Motorcycle());
         RatingTent tent = result.Tent!;
-        Assert.True(tent.Points[^1].Rpm >= result.Points.Max(p => p.SmallerRpm));
-        RatingPoint top = tent.Points.Single(p => p.Rpm == tent.CrossingRpm);
-        Assert.Equal(top.LinkPlateKw, top.RollerBushingKw, 1e-9);
-        Assert.Equal(ChainRating.LinkPlateKw(15.875, 15, tent.CrossingRpm) / 1.5, top.LinkPlateKw, 1e-9);
+        Assert.True(tent.Rpm[^1] >= result.Points.Max(p => p.SmallerRpm));
+        int top = tent.Rpm.ToList().IndexOf(tent.CrossingRpm);
+        Assert.Equal(tent.LinkPlateKw[top], tent.RollerBushingKw[top], 1e-9);
+        Assert.Equal(ChainRating.LinkPlateKw(15.875, 15, tent.CrossingRpm) / 1.5, tent.LinkPlateKw[top], 1e-9);
+        Assert.Equal(tent.LinkPlateKw[0], tent.RatedKw[0]);
+        Assert.Equal(tent.RollerBushingKw[^1], tent.RatedKw[^1]);
         double lasting = result.Points.Single(p => p.Point.Kind == result.Chart!.Point).SmallerRpm;
         Assert.Equal(lasting <= tent.CrossingRpm ? RatingLine.LinkPlates : RatingLine.RollersAndBushings, tent.Governs);
         Assert.Null(LoopLoads.Evaluate(VBelt()).Tent);

@@ -114,16 +114,15 @@ public sealed class SectionGTests(WendrakServer server) : IClassFixture<WendrakS
             new("drive", PeakTorqueNm: 10, PeakPowerKw: 1),
             new("final", ShockFactor: 1)
         );
-        JsonNode[] points = [.. told["tent"]!["points"]!.AsArray().Select(p => p!)];
+        double[] Read(string line) => [.. told["tent"]![line]!.AsArray().Select(p => (double)p!)];
+        double[] speeds = Read("rpm");
         // Both lines are powers of the speed: between two points of the curve they are straight in logarithms.
-        double At(string line)
+        double At(string name)
         {
-            int i = Array.FindLastIndex(points, p => (double)p["rpm"]! <= rpm);
-            i = Math.Min(i, points.Length - 2);
-            double part =
-                Math.Log(rpm / (double)points[i]["rpm"]!)
-                / Math.Log((double)points[i + 1]["rpm"]! / (double)points[i]["rpm"]!);
-            return (double)points[i][line]! * Math.Pow((double)points[i + 1][line]! / (double)points[i][line]!, part);
+            double[] line = Read(name);
+            int i = Math.Min(Array.FindLastIndex(speeds, s => s <= rpm), speeds.Length - 2);
+            double part = Math.Log(rpm / speeds[i]) / Math.Log(speeds[i + 1] / speeds[i]);
+            return line[i] * Math.Pow(line[i + 1] / line[i], part);
         }
         Agrees(row, 0.1, linkPlateHp * KwPerHp, JsonValue.Create(At("linkPlateKw")));
         Agrees(row, 0.1, rollerBushingHp * KwPerHp, JsonValue.Create(At("rollerBushingKw")));

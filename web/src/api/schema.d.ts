@@ -4375,6 +4375,7 @@ export interface components {
         /** @description What a loop carries, and what it can. */
         LoopLoadsResult: {
             points: components["schemas"]["PointLoads"][];
+            path: null | components["schemas"]["LoopPath"];
             /** @description The worst first. */
             checks: components["schemas"]["LoadCheck"][];
             /** @description False for hoists, lifts for people and aircraft: this tool does not decide those. */
@@ -5658,8 +5659,8 @@ export interface components {
             /** @description On the driving shaft, from both runs; the rear one carries the same turned round. */
             frontShaft: components["schemas"]["ShaftLoadResult"];
             rearShaft: components["schemas"]["ShaftLoadResult"];
-            /** @description Once round the loop. */
-            curve: components["schemas"]["PullAt"][];
+            /** @description Once round the loop, part by part. */
+            curve: components["schemas"]["PullOver"][];
         };
         /** @description A simulated drive to learn on: its stiffness, run-out, skew and nut shift are hidden. */
         PracticeInput: {
@@ -5700,20 +5701,14 @@ export interface components {
             rounds: components["schemas"]["SetRound"][];
             gauge: components["schemas"]["CalibrationPair"][];
         };
-        /** @description Tension at one place of the loop. */
-        PullAt: {
-            /**
-             * Format: double
-             * @description Along the loop, from where it comes onto the driving wheel.
-             */
-            atMm: number;
-            /**
-             * Format: double
-             * @description Pull there, N.
-             */
-            tensionN: number;
+        /** @description Tension over one part of the loop. */
+        PullOver: {
             /** @description Wheel, or “slack” and “tight” for runs as they are pulled here. */
             part: string;
+            /** @description Places along the loop, from where it comes onto the driving wheel; at least where the part begins and ends. */
+            atMm: number[];
+            /** @description Pull at each of them, N. */
+            tensionN: number[];
         };
         /** @description A drive with all its loops in their places, and what is known of its shafts. */
         RailInput: {
@@ -5783,29 +5778,6 @@ export interface components {
          * @enum {unknown}
          */
         RatingLine: "linkPlates" | "rollersAndBushings";
-        /** @description One speed of the tent curve. */
-        RatingPoint: {
-            /**
-             * Format: double
-             * @description Of the small sprocket.
-             */
-            rpm: number;
-            /**
-             * Format: double
-             * @description Power that plate fatigue allows, kW.
-             */
-            linkPlateKw: number;
-            /**
-             * Format: double
-             * @description Power that roller impact allows, kW.
-             */
-            rollerBushingKw: number;
-            /**
-             * Format: double
-             * @description The lower of both.
-             */
-            ratedKw: number;
-        };
         /** @description Both lines of a rating over the speed of the small sprocket, with this drive's strands and shock in them. */
         RatingTent: {
             /**
@@ -5815,7 +5787,14 @@ export interface components {
             crossingRpm: number;
             /** @description The line that rates this drive at the power that lasts. */
             governs: components["schemas"]["RatingLine"];
-            points: components["schemas"]["RatingPoint"][];
+            /** @description Speeds of the small sprocket, rising. */
+            rpm: number[];
+            /** @description Power that plate fatigue allows at each of them, kW. */
+            linkPlateKw: number[];
+            /** @description Power that roller impact allows at each of them, kW. */
+            rollerBushingKw: number[];
+            /** @description The lower of both at each of them, kW. */
+            ratedKw: number[];
         };
         /** @description The band of ratios that meets an aim in one gear. */
         RatioBand: {

@@ -32,7 +32,7 @@ export function SideView({ fit, layout, sizeText, teethOf, isChain, onTravel, on
   const [camera, setCamera] = useState<Camera>(FITTED)
   const isNarrow = width > 0 && width < NARROW
   const height = isNarrow ? NARROW_HEIGHT : HEIGHT
-  const fitted = viewOf(fit, layout, width || 720, height, camera)
+  const fitted = viewOf(fit.path, layout.moving?.track ?? null, width || 720, height, camera)
   // While something is dragged the picture holds still: it would run away from under the finger.
   const [held, setHeld] = useState<View | null>(null)
   const view = held ?? fitted

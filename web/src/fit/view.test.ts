@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { LoopFitResult, LoopLayout, Track } from '../api/client'
+import type { LoopPath, Track } from '../api/client'
 import { FITTED, nearestTravel, toothPath, trackEnds, viewOf } from './view'
 
 const line: Track = { kind: 'line', from: { xMm: -628, yMm: 0 }, to: { xMm: -668, yMm: 0 } }
@@ -37,14 +37,11 @@ const wheel = (name: string, xMm: number, r: number) => ({
   centre: { xMm, yMm: 0 },
   outline: { runRadiusMm: r, arcRadiusMm: r, outsideRadiusMm: r },
 })
-const fit = {
-  path: { wheels: [wheel('front', 0, 40), wheel('rear', -640, 110)] },
-} as unknown as LoopFitResult
-const layout = { moving: { wheel: 'rear', track: line } } as unknown as LoopLayout
+const path = { wheels: [wheel('front', 0, 40), wheel('rear', -640, 110)] } as unknown as LoopPath
 
 describe('the view', () => {
   it('holds the whole loop and its slot, to one scale, y up', () => {
-    const view = viewOf(fit, layout, 800, 320, FITTED)
+    const view = viewOf(path, line, 800, 320, FITTED)
     const left = view.toScreen({ xMm: -750, yMm: 0 })
     const right = view.toScreen({ xMm: 40, yMm: 0 })
     expect(left.x).toBeGreaterThanOrEqual(0)
@@ -54,11 +51,11 @@ describe('the view', () => {
   })
 
   it('comes back to the place it was asked for, also zoomed and moved', () => {
-    const view = viewOf(fit, layout, 800, 320, { zoom: 2.5, dx: 40, dy: -70 })
+    const view = viewOf(path, line, 800, 320, { zoom: 2.5, dx: 40, dy: -70 })
     const { x, y } = view.toScreen({ xMm: -123, yMm: 45 })
     const back = view.toWorld(x, y)
     expect([back.xMm, back.yMm]).toEqual([expect.closeTo(-123, 9), expect.closeTo(45, 9)])
-    expect(view.scale).toBeCloseTo(2.5 * viewOf(fit, layout, 800, 320, FITTED).scale, 9)
+    expect(view.scale).toBeCloseTo(2.5 * viewOf(path, line, 800, 320, FITTED).scale, 9)
   })
 })
 

@@ -1,4 +1,4 @@
-import type { LoopFitResult, LoopLayout, Point, Track } from '../api/client'
+import type { LoopPath, Point, Track } from '../api/client'
 
 /** From millimetres of the machine, y up, to pixels of the picture, y down. */
 export interface View {
@@ -21,15 +21,16 @@ export const NARROW = 520
 /** Room around the drawing for its figures, px. */
 const marginOf = (width: number) => ({ side: width < NARROW ? 30 : 92, top: 34, bottom: 76 })
 
+/** @param track Way of the moving wheel that must be in it, too. */
 export function viewOf(
-  fit: LoopFitResult,
-  layout: LoopLayout,
+  path: LoopPath,
+  track: Track | null,
   width: number,
   height: number,
   camera: Camera,
 ): View {
-  const boxes = fit.path.wheels.map((w) => ({ centre: w.centre, r: w.outline.outsideRadiusMm }))
-  const ends = layout.moving ? trackEnds(layout.moving.track).map((centre) => ({ centre, r: 0 })) : []
+  const boxes = path.wheels.map((w) => ({ centre: w.centre, r: w.outline.outsideRadiusMm }))
+  const ends = track ? trackEnds(track).map((centre) => ({ centre, r: 0 })) : []
   const all = [...boxes, ...ends]
   const left = Math.min(...all.map((b) => b.centre.xMm - b.r))
   const right = Math.max(...all.map((b) => b.centre.xMm + b.r))

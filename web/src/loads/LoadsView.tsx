@@ -4,7 +4,6 @@ import type { LoopLoadsResult, PointLoads } from '../api/client'
 import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
 import { LoopChoiceBar } from '../fit/LoopChoiceBar'
-import { useFit } from '../fit/useFit'
 import { isToothed } from '../machine/driveElements'
 import { PartWorking } from '../machine/PartWorking'
 import { SetupActions } from '../machine/SetupActions'
@@ -40,7 +39,6 @@ export default function LoadsView() {
   const of = JSON.stringify([bench.loops.at(-1)?.loopKey, bench.card.machine.loads])
   const draft = tried?.of === of ? tried.parts : null
   const loads = useLoads(bench, useDebouncedDraft(draft))
-  const fit = useFit(bench)
   const mends = useEvaluation(bench.subject, 'mends', loads?.isAsked ? loads.question : undefined)
   if (!loads)
     return (
@@ -108,9 +106,9 @@ export default function LoadsView() {
         {answer && <ShaftHubPanel bench={bench} loads={loads} answer={answer} />}
       </div>
       <div className={work.column}>
-        {at && fit?.answer.data && fit.layout && (
+        {at && answer?.path && (
           <Panel title="Pull in the drive" isStale={loads.answer.isStale}>
-            <PullPicture fit={fit.answer.data} layout={fit.layout} loads={at} />
+            <PullPicture path={answer.path} loads={at} />
             <Shafts at={at} answer={answer} />
           </Panel>
         )}

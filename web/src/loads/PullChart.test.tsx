@@ -19,11 +19,10 @@ const loads = {
   tightN: 1000,
   slackN: 100,
   curve: [
-    { atMm: 0, tensionN: 1000, part: 'front' },
-    { atMm: 100, tensionN: 100, part: 'front' },
-    { atMm: 600, tensionN: 100, part: 'slack' },
-    { atMm: 900, tensionN: 1000, part: 'rear' },
-    { atMm: 1400, tensionN: 1000, part: 'tight' },
+    { part: 'front', atMm: [0, 100], tensionN: [1000, 100] },
+    { part: 'slack', atMm: [100, 600], tensionN: [100, 100] },
+    { part: 'rear', atMm: [600, 900], tensionN: [100, 1000] },
+    { part: 'tight', atMm: [900, 1400], tensionN: [1000, 1000] },
   ],
 } as unknown as PointLoads
 

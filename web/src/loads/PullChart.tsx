@@ -17,7 +17,7 @@ export function PullChart({ loads, limitN }: { loads: PointLoads; limitN: number
   const { ref, width } = useElementSize()
   const w = width || 720
   const { curve } = loads
-  const length = curve.at(-1)?.atMm ?? 1
+  const length = curve.at(-1)?.atMm.at(-1) ?? 1
   // A round figure of the unit that is shown, whichever it is.
   const top = niceTop(
     units.toShown('force', Math.max(loads.tightN, limitN && limitN < 2 * loads.tightN ? limitN : 0)),
@@ -25,7 +25,9 @@ export function PullChart({ loads, limitN }: { loads: PointLoads; limitN: number
   const most = units.toStored('force', top)
   const x = (mm: number) => PAD.left + (mm / length) * (w - PAD.left - PAD.right)
   const y = (n: number) => HEIGHT - PAD.bottom - (n / most) * (HEIGHT - PAD.top - PAD.bottom)
-  const line = curve.map((p) => `${x(p.atMm)} ${y(p.tensionN)}`).join('L')
+  const line = curve
+    .flatMap((over) => over.atMm.map((mm, i) => `${x(mm)} ${y(over.tensionN[i] ?? 0)}`))
+    .join('L')
   const base = HEIGHT - PAD.bottom
   const parts = partsOf(loads)
   return (
@@ -85,23 +87,14 @@ export function PullChart({ loads, limitN }: { loads: PointLoads; limitN: number
 }
 
 /** Wheels and runs with where they begin and end. */
-function partsOf({ curve }: PointLoads) {
-  const parts: { name: string; from: number; to: number; first: number; last: number }[] = []
-  for (const point of curve) {
-    const part = parts.at(-1)
-    const name = point.part === 'slack' || point.part === 'tight' ? `${point.part} run` : point.part
-    if (part && part.name === name) Object.assign(part, { to: point.atMm, last: point.tensionN })
-    else
-      parts.push({
-        name,
-        from: part?.to ?? point.atMm,
-        to: point.atMm,
-        first: part?.last ?? point.tensionN,
-        last: point.tensionN,
-      })
-  }
-  return parts
-}
+const partsOf = ({ curve }: PointLoads) =>
+  curve.map(({ part, atMm, tensionN }) => ({
+    name: part === 'slack' || part === 'tight' ? `${part} run` : part,
+    from: atMm[0] ?? 0,
+    to: atMm.at(-1) ?? 0,
+    first: tensionN[0] ?? 0,
+    last: tensionN.at(-1) ?? 0,
+  }))
 
 /** A round figure not under a value, for the top of an axis. */
 export function niceTop(value: number): number {

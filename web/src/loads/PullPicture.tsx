@@ -1,5 +1,5 @@
 import { useElementSize } from '@mantine/hooks'
-import type { LoopFitResult, LoopLayout, PointLoads } from '../api/client'
+import type { LoopPath, PointLoads } from '../api/client'
 import { FITTED, viewOf } from '../fit/view'
 import { useUnits } from '../quantities/units'
 import classes from './PullPicture.module.css'
@@ -8,28 +8,20 @@ const HEIGHT = 190
 const THICKEST = 7
 
 /** The loop to scale, its runs as thick as they are pulled, and the pull on both shafts. */
-export function PullPicture({
-  fit,
-  layout,
-  loads,
-}: {
-  fit: LoopFitResult
-  layout: LoopLayout
-  loads: PointLoads
-}) {
+export function PullPicture({ path, loads }: { path: LoopPath; loads: PointLoads }) {
   const units = useUnits()
   const { ref, width } = useElementSize()
   const w = width || 330
-  const view = viewOf(fit, { ...layout, moving: null }, w, HEIGHT, FITTED)
-  const rear = fit.path.wheels.findIndex((wheel) => wheel.name === 'rear')
+  const view = viewOf(path, null, w, HEIGHT, FITTED)
+  const rear = path.wheels.findIndex((wheel) => wheel.name === 'rear')
   const isReversed = loads.point.isReversed
   const most = loads.tightN || 1
-  const circles = fit.path.wheels.map((wheel) => ({
+  const circles = path.wheels.map((wheel) => ({
     ...view.toScreen(wheel.centre),
     r: wheel.outline.outsideRadiusMm * view.scale,
   }))
   const isUp = (i: number) => {
-    const span = fit.path.spans[i]
+    const span = path.spans[i]
     const centre = circles.reduce((sum, c) => sum + c.y, 0) / circles.length
     return span ? (view.toScreen(span.start).y + view.toScreen(span.end).y) / 2 < centre : false
   }
@@ -56,7 +48,7 @@ export function PullPicture({
         aria-label="The drive with its tensions"
         className={classes.picture}
       >
-        {fit.path.wheels.map((wheel) => {
+        {path.wheels.map((wheel) => {
           const { x, y } = view.toScreen(wheel.centre)
           return (
             <g key={wheel.name}>
@@ -65,7 +57,7 @@ export function PullPicture({
             </g>
           )
         })}
-        {fit.path.spans.map((span, i) => {
+        {path.spans.map((span, i) => {
           const isTight = i >= rear !== isReversed
           const [a, b] = [view.toScreen(span.start), view.toScreen(span.end)]
           const pull = isTight ? loads.tightN : loads.slackN

@@ -18,15 +18,14 @@ export function TentChart({ tent, points }: { tent: RatingTent; points: PointLoa
   const units = useUnits()
   const { ref, width } = useElementSize()
   const w = width || 720
-  const fastest = Math.max(...tent.points.map((p) => p.rpm), ...points.map((p) => p.smallerRpm))
-  const greatestKw = Math.max(...tent.points.map((p) => p.ratedKw), ...points.map((p) => p.point.powerKw))
+  const fastest = Math.max(...tent.rpm, ...points.map((p) => p.smallerRpm))
+  const greatestKw = Math.max(...tent.ratedKw, ...points.map((p) => p.point.powerKw))
   const top = niceTop(units.toShown('power', greatestKw))
   const most = units.toStored('power', top)
   const x = (rpm: number) => PAD.left + (rpm / fastest) * (w - PAD.left - PAD.right)
   const y = (kw: number) =>
     HEIGHT - PAD.bottom - (Math.min(kw, most) / most) * (HEIGHT - PAD.top - PAD.bottom)
-  const path = (value: (p: RatingTent['points'][number]) => number) =>
-    `M${tent.points.map((p) => `${x(p.rpm)} ${y(value(p))}`).join('L')}`
+  const path = (kw: number[]) => `M${tent.rpm.map((rpm, i) => `${x(rpm)} ${y(kw[i] ?? 0)}`).join('L')}`
   const raised = (index: number): number => {
     const near = points.findLastIndex(
       (p, i) => i < index && Math.abs(x(p.smallerRpm) - x(points[index]?.smallerRpm ?? 0)) < NAME_PX,
@@ -53,9 +52,9 @@ export function TentChart({ tent, points }: { tent: RatingTent; points: PointLoa
             </g>
           )
         })}
-        <path d={path((p) => p.linkPlateKw)} data-part="line" />
-        <path d={path((p) => p.rollerBushingKw)} data-part="line" />
-        <path d={path((p) => p.ratedKw)} data-part="rated" />
+        <path d={path(tent.linkPlateKw)} data-part="line" />
+        <path d={path(tent.rollerBushingKw)} data-part="line" />
+        <path d={path(tent.ratedKw)} data-part="rated" />
         {points.map((p, i) => (
           <g key={p.point.kind}>
             <circle cx={x(p.smallerRpm)} cy={y(p.point.powerKw)} r={4.5} data-part="point" />

@@ -67,7 +67,6 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
         <Textarea
           mt="sm"
           label="Note"
-          autosize
           value={machine.note ?? ''}
           onChange={(event) => setMachine({ ...machine, note: event.currentTarget.value || null })}
           error={issueFor(error, 'note')}

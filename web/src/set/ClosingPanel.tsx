@@ -114,7 +114,6 @@ export function ClosingPanel({
       <Textarea
         size="xs"
         label="Note"
-        autosize
         value={note}
         onChange={(event) => setNote(event.currentTarget.value)}
       />
