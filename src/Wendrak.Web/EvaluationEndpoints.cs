@@ -41,7 +41,7 @@ public static class EvaluationEndpoints
         using StreamReader reader = new(context.Request.Body);
         string text = await reader.ReadToEndAsync(ct);
         if (known.Find(text) is { } before)
-            return TypedResults.Bytes(before, "application/json; charset=utf-8");
+            return PackedAnswer.For(context, before);
         long commits = known.Commits;
         EvaluationQuestion question = Read(text);
         InputDoor.Check(question);
@@ -49,7 +49,7 @@ public static class EvaluationEndpoints
             return TypedResults.NotFound();
         byte[] bytes = JsonSerializer.SerializeToUtf8Bytes(answer, Json.Brief);
         known.Keep(commits, text, bytes);
-        return TypedResults.Bytes(bytes, "application/json; charset=utf-8");
+        return PackedAnswer.For(context, bytes);
     }
 
     /// <exception cref="BadHttpRequestException">It is not the JSON that is asked for; where reading stopped is told.</exception>

@@ -1,11 +1,9 @@
-using System.IO.Compression;
 using System.Net;
 using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.Http.Json;
-using Microsoft.AspNetCore.ResponseCompression;
 using Wendrak.Core.Quantities;
 using Wendrak.Json;
 using Wendrak.Store;
@@ -97,15 +95,11 @@ public static class WendrakApp
         services.Configure<JsonOptions>(o => Json.Configure(o.SerializerOptions));
         services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
         services.AddExceptionHandler<RefusalHandler>();
-        // On a workshop's wireless a tooth is a third of its bytes. Quick rather than small: it is sent once.
-        services.AddResponseCompression(o => o.Providers.Add<GzipCompressionProvider>());
-        services.Configure<GzipCompressionProviderOptions>(o => o.Level = CompressionLevel.Fastest);
         services.AddProblemDetails(o => o.CustomizeProblemDetails = RequestLimits.Explain);
     }
 
     private static void Map(WebApplication app)
     {
-        app.UseResponseCompression();
         app.UseMiddleware<SecurityHeaders>();
         app.UseMiddleware<BuildId>();
         app.UseMiddleware<SameOriginOnly>();

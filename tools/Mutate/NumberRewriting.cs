@@ -7,7 +7,8 @@ namespace Wendrak.Mutate;
 /// <summary>Puts a call around each number, which gives it back as it is or, for the one that is asked for, changed.</summary>
 /// <remarks>
 /// Zero and one are left alone, and so are numbers where C# wants a constant: in attributes, patterns, case labels and defaults of
-/// parameters. A constant becomes a property unless it is wanted in such a place.
+/// parameters. Bounds of fields are held by another test: each is found out over HTTP and laid beside those kept (BoundsTests). A
+/// constant becomes a property unless it is wanted in such a place.
 /// </remarks>
 internal sealed class NumberRewriting(string file, HashSet<string> wanted, List<Number> found) : CSharpSyntaxRewriter
 {
@@ -45,6 +46,13 @@ internal sealed class NumberRewriting(string file, HashSet<string> wanted, List<
             .TakeWhile(a => a is not (StatementSyntax or MemberDeclarationSyntax and not EnumMemberDeclarationSyntax))
             .Any(a => a is AttributeSyntax or PatternSyntax or CaseSwitchLabelSyntax or EnumMemberDeclarationSyntax)
         || node.Ancestors().OfType<ParameterSyntax>().Any(p => p.Default?.Span.Contains(node.Span) == true);
+
+    private static bool IsBound(SyntaxNode node) =>
+        node.Ancestors()
+            .OfType<InvocationExpressionSyntax>()
+            .Select(i => i.Expression)
+            .OfType<MemberAccessExpressionSyntax>()
+            .Any(m => m.Name.Identifier.ValueText is "Between" or "BetweenIfGiven");
 
     public override SyntaxNode? VisitFieldDeclaration(FieldDeclarationSyntax node)
     {
@@ -89,6 +97,7 @@ internal sealed class NumberRewriting(string file, HashSet<string> wanted, List<
             !node.IsKind(SyntaxKind.NumericLiteralExpression)
             || node.Token.Value is 0 or 1 or 0.0 or 1.0 or not (int or double)
             || WantsConstant(node)
+            || IsBound(node)
             || node.Ancestors().Any(a => a is BracketedArgumentListSyntax or InterpolationAlignmentClauseSyntax)
         )
             return node;

@@ -67,11 +67,12 @@ internal sealed class Workplace
             }
             """
         );
-        string formula = Path.Combine(Core, "Quantities/Formula.cs");
-        File.WriteAllText(
-            formula,
-            File.ReadAllText(formula).Replace("FormulaText.Of(expression)", "FormulaText.Of(Mutant.Unwrap(expression))")
-        );
+        string file = Path.Combine(Core, "Quantities/Formula.cs");
+        string formula = File.ReadAllText(file);
+        const string read = "FormulaText.Parse(expression)";
+        if (!formula.Contains(read, StringComparison.Ordinal))
+            throw new InvalidOperationException($"{file} reads its lambda no more by {read}: say here how it does.");
+        File.WriteAllText(file, formula.Replace(read, "FormulaText.Parse(Mutant.Unwrap(expression))"));
     }
 
     public async Task BuildAsync()
@@ -105,10 +106,12 @@ internal sealed class Workplace
                 .Order(StringComparer.Ordinal),
         ];
 
+    /// <exception cref="InvalidOperationException">They fail with no number changed: then they would seem to notice every one.</exception>
     public async Task<string[]> TraceAsync(string tests)
     {
         string file = Path.Combine(_root, $"{tests}.trace");
-        await TestAsync([tests], ("MUTANT_TRACE", file));
+        if (await TestAsync([tests], ("MUTANT_TRACE", file)) != 0)
+            throw new InvalidOperationException($"{tests} fails in {_root} with no number changed.");
         return File.Exists(file) ? await File.ReadAllLinesAsync(file) : [];
     }
 
@@ -120,15 +123,10 @@ internal sealed class Workplace
     {
         (int code, _) = await RunAsync(
             [
-                "test",
+                typeof(Workplace).Assembly.Location,
+                TestRun.Command,
                 Path.Combine(Tests, "bin/Release/net10.0/Wendrak.Core.Tests.dll"),
-                "--filter",
-                string.Join('|', tests.Select(t => $"FullyQualifiedName~.{t}.")),
-                "--nologo",
-                "-v",
-                "quiet",
-                "--",
-                "RunConfiguration.TestSessionTimeout=120000",
+                .. tests,
             ],
             setting
         );

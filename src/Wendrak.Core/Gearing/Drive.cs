@@ -34,7 +34,11 @@ public sealed record DriveInput(
     double LowSpeedRpm,
     double LimitSpeedRpm,
     double? CrankLengthMm
-);
+)
+{
+    /// <summary>The usual length of a pedal crank, counted with where nobody gave one; common practice.</summary>
+    public const double UsualCrankMm = 170;
+}
 
 /// <summary>Where power leaves a drive.</summary>
 /// <param name="Name">E.g. “rear wheel”; unique in the machine.</param>

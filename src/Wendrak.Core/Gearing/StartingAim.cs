@@ -35,7 +35,6 @@ public static class StartingAim
     // For a drive whose wheel size is not known yet.
     private const double SomeSpeedKmh = 20;
     private const double SomeGain = 5;
-    private const double UsualCrankMm = 170; // common practice
 
     /// <summary>
     /// A target near what the fitted wheels do in the last gear, in round figures, so that the first band shown is near
@@ -63,7 +62,7 @@ public static class StartingAim
                     .Compute(
                         overall,
                         RollingCircumference.For(wheel).CircumferenceMm,
-                        shaft.CrankLengthMm ?? UsualCrankMm
+                        shaft.CrankLengthMm ?? DriveInput.UsualCrankMm
                     )
                     .GainRatio!.Value
                 : SomeGain;

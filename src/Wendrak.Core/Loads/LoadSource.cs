@@ -78,9 +78,6 @@ public static class LoadDefaults
 
     public const double RiderMassKg = 80;
 
-    /// <summary>The usual length of a pedal crank; common practice.</summary>
-    public const double CrankMm = 170;
-
     /// <summary>Cruise as a part of the speed at the limit, where none was given.</summary>
     public const double CruiseShare = 0.6;
 

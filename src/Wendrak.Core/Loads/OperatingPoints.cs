@@ -195,7 +195,7 @@ internal sealed class OperatingPoints
         _source.PeakTorqueNm
         ?? (_source.RiderMassKg ?? LoadDefaults.RiderMassKg)
             * ChainPull.GravityMS2
-            * (Input.CrankLengthMm ?? LoadDefaults.CrankMm)
+            * (Input.CrankLengthMm ?? DriveInput.UsualCrankMm)
             / 1_000;
 
     private (double PushN, bool TyreSlips)? Push()
