@@ -81,8 +81,6 @@ public static class OpenApiShape
             (schema, context, _) =>
             {
                 Describe(schema, context.JsonTypeInfo.Type);
-                if (OpenApiOptions.CreateDefaultSchemaReferenceId(context.JsonTypeInfo) is { } type)
-                    Bounds.Tell(type, schema);
                 return Task.CompletedTask;
             }
         );
@@ -98,6 +96,13 @@ public static class OpenApiShape
                 document.Tags = Sections
                     .Select(s => new OpenApiTag { Name = s.Key, Description = s.Value })
                     .ToHashSet();
+                // By the names that stand there: a kind of aim or stage has one of its own only in the whole.
+                foreach (
+                    (string type, IOpenApiSchema schema) in document.Components?.Schemas
+                        ?? new Dictionary<string, IOpenApiSchema>()
+                )
+                    if (schema is OpenApiSchema known)
+                        Bounds.Tell(type, known);
                 // The port differs from start to start; the description must not.
                 document.Servers = [];
                 return Task.CompletedTask;

@@ -45,6 +45,23 @@ public sealed class ContractTests(WendrakServer server) : IClassFixture<WendrakS
     }
 
     [Fact]
+    public void Every_bound_that_is_known_is_told()
+    {
+        JsonNode schemas = ApiDescription.Kept["components"]!["schemas"]!;
+        string[] rows = File.ReadAllLines(Path.Combine(Repository.Root, "src", "Wendrak.Web", "bounds.csv"));
+        Assert.All(
+            rows.Select(row => row.Split(',')),
+            row =>
+            {
+                string[] name = row[0].Split('.');
+                JsonNode number = schemas[name[0]]!["properties"]![name[1]]!;
+                Assert.Equal(row[1].Length > 0, number["minimum"] is not null);
+                Assert.Equal(row[2].Length > 0, number["maximum"] is not null);
+            }
+        );
+    }
+
+    [Fact]
     public async Task The_reference_is_a_page_that_needs_nothing_from_elsewhere()
     {
         HttpResponseMessage page = await server.Client.GetAsync("/reference/");

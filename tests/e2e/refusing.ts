@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import type { Page, Route } from './server'
+import type { Page, Route } from '@playwright/test'
 
 /** A server that refuses every number it is sent, each by its path: what a page does with a refusal can be seen at its fields. */
 
@@ -28,7 +28,6 @@ export interface Sent {
   name: string
 }
 
-const NULL = 'null'
 const isOpen = (schema: Schema) => schema.minimum !== undefined || schema.maximum !== undefined
 
 /** All kinds of thing that a schema may stand for, by name. */
@@ -41,7 +40,9 @@ function kindsOf(schema: Schema, name: string): { name: string; schema: Schema }
   return several ? several.flatMap((s) => kindsOf(s, name)) : [{ name, schema }]
 }
 
-/** Names of numbers that have bounds in some call, by their own name: those of a question of a page have the ones of its call. */
+const hasBounds = ({ properties }: Schema) => Object.values(properties ?? {}).some(isOpen)
+
+/** Numbers that have bounds in some call, by their own name: a question of a page tells none itself. */
 const BOUNDED = new Set(
   Object.values(api.components.schemas).flatMap((schema) =>
     Object.entries(schema.properties ?? {})
@@ -70,7 +71,7 @@ export function numbersIn(schema: Schema, value: unknown, path = '', name = ''):
     if (!kind || !of) continue
     const at = path ? `${path}.${property}` : property
     if (typeof part === 'number') {
-      const isBounded = isOpen(of) || (kind.name.endsWith('Question') && BOUNDED.has(property))
+      const isBounded = isOpen(of) || (!hasBounds(kind.schema) && BOUNDED.has(property))
       if (isBounded) found.push({ path: at, name: `${kind.name}.${property}` })
     } else found.push(...numbersIn(of, part, at, kind.name))
   }
@@ -123,14 +124,13 @@ export async function refuse(page: Page): Promise<Map<string, Sent[]>> {
   return refused
 }
 
-/** Which of what was refused is said at a field, and which elsewhere on the page. */
+/** Which of what was refused is said at a field. */
 export const shownOn = (page: Page) =>
   page.evaluate(() => {
-    const atFields = new Set<string>()
+    const paths = new Set<string>()
     for (const field of document.querySelectorAll<HTMLElement>('[aria-invalid=true]'))
       for (const id of (field.getAttribute('aria-describedby') ?? '').split(' '))
         for (const [, path] of document.getElementById(id)?.textContent?.matchAll(/⟦(.*?)⟧/g) ?? [])
-          if (path) atFields.add(path)
-    const said = [...document.body.innerText.matchAll(/⟦(.*?)⟧/g)].map(([, path]) => path ?? '')
-    return { atFields: [...atFields], elsewhere: said.filter((path) => !atFields.has(path)) }
+          if (path) paths.add(path)
+    return [...paths]
   })

@@ -2,7 +2,7 @@ import { Group, Switch } from '@mantine/core'
 import { useState } from 'react'
 import type { LoopFitResult } from '../api/client'
 import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
-import { sentenceOf } from '../api/issues'
+import { issueFor } from '../api/issues'
 import type { Workbench } from '../machine/useWorkbench'
 import { pairText } from '../machine/words'
 import { fixed, plain, signed } from '../quantities/format'
@@ -10,6 +10,7 @@ import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
 import { Panel } from '../shell/Panel'
+import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
 import type { Fit } from './useFit'
 import { UNIT_WORDS } from './words'
@@ -51,6 +52,7 @@ export function FixedCentrePanel({
           quantity="fine"
           value={slack}
           onChange={setSlack}
+          error={issueFor(pairs.error, 'mostSlackMm')}
         />
         {fit.loop.medium === 'chain' && (
           <Switch
@@ -61,11 +63,7 @@ export function FixedCentrePanel({
           />
         )}
       </Group>
-      {pairs.error ? (
-        <p role="alert" style={{ color: 'var(--stop)' }}>
-          {sentenceOf(pairs.error)}
-        </p>
-      ) : null}
+      <Refused error={pairs.error} fields={['mostSlackMm']} />
       {pairs.data && rows.length === 0 && (
         <EmptyState title="No pair in the range closes with so little slack.">
           Allow more slack or a half link, or set an eccentric or an idler.
