@@ -82,7 +82,8 @@ const FORMS: Form[] = [
     open: [all(stood, choose('Tensioned by', /eccentric/))],
     ...storing,
   },
-  { name: 'a chain is set', path: '/machines/1/set', open: [begun, choose('Set by', 'an eccentric')] },
+  { name: 'a chain is set', path: '/machines/1/set', open: [begun] },
+  { name: 'an eccentric is set', path: '/machines/1/set', open: [choose('Set by', 'an eccentric')] },
   {
     name: 'a belt is set',
     path: '/machines/2/set',

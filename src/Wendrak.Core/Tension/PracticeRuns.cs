@@ -7,8 +7,16 @@ namespace Wendrak.Core.Tension;
 /// <param name="Rounds">Of turning until it said “done” or gave up; as found and the last torque are not counted.</param>
 /// <param name="IsInside">True when the drive, as it really stands, is right in what was asked: tension, gap, or both.</param>
 /// <param name="IsDeadEnd">True when it gave up although a few steps of a hand would bring it right.</param>
+/// <param name="TurnedUnits">All that was turned on the way, either side and either way.</param>
 /// <param name="OverByUnits">How far the tightest place ever went past the window, in units of the adjuster; 0 when it never did.</param>
-public sealed record PracticeRun(NextStep End, int Rounds, bool IsInside, bool IsDeadEnd, double OverByUnits);
+public sealed record PracticeRun(
+    NextStep End,
+    int Rounds,
+    bool IsInside,
+    bool IsDeadEnd,
+    double TurnedUnits,
+    double OverByUnits
+);
 
 /// <summary>Sets simulated drives by the advisor's word alone.</summary>
 public static class PracticeRuns
@@ -54,6 +62,7 @@ public static class PracticeRuns
                     turned,
                     isRight,
                     advice.Next != NextStep.Done && !isRight && bench.CanBeRight(rounds, NearSteps),
+                    rounds.Sum(r => Math.Abs(r.LeftUnits) + Math.Abs(r.RightUnits)),
                     over
                 );
             LockState locked = advice.Next == NextStep.TightenAndRead ? LockState.Torqued : LockState.Nipped;

@@ -238,4 +238,33 @@ public sealed class JudgementNumbersTests
         Assert.Equal(slowest, result.Checks.First(c => c.Kind == LoadCheckKind.LowBeltSpeed).Limit);
         Assert.Equal(friction, result.Assumed.BeltFriction);
     }
+
+    /// <summary>Common practice: twice against yield where the torque comes and goes; mild steel where nobody said more.</summary>
+    [Fact]
+    public void A_joint_is_fine_at_half_of_what_it_yields_at()
+    {
+        ShaftHubCapacityResult Of(double torque) =>
+            ShaftHubCapacity.Compute(new(new SolidShaft(20, 0), torque, null, null));
+        Assert.Equal(235, Of(100).YieldMpa);
+        double atTwice = 100 * Of(100).Stresses.Single().Margin / 2;
+        Assert.Equal(Verdict.Fine, Of(0.999 * atTwice).Verdict);
+        Assert.NotEqual(Verdict.Fine, Of(1.001 * atTwice).Verdict);
+    }
+
+    [Fact]
+    public void Teeth_are_in_mesh_over_the_wrap()
+    {
+        Assert.Equal(7, ToothLoads.Compute(15, 168, 1).TeethEngaged);
+        Assert.Equal(6, ToothLoads.Compute(15, 167.9, 1).TeethEngaged);
+        Assert.Equal(14, ToothLoads.Compute(28, 180, 1).TeethEngaged);
+    }
+
+    /// <summary>Statics: what one run of a belt gains by the pull the other loses.</summary>
+    [Fact]
+    public void The_pull_is_shared_by_both_runs_of_a_belt()
+    {
+        PointLoads hardest = LoopLoads.Evaluate(ToothedBelt()).At(HardestPull);
+        Assert.Equal(800 + hardest.CentrifugalN + hardest.PullN / 2, hardest.TightN, 1e-6);
+        Assert.Equal(800 + hardest.CentrifugalN - hardest.PullN / 2, hardest.SlackN, 1e-6);
+    }
 }

@@ -144,6 +144,8 @@ public sealed class LoopLoadsTests
         foreach (LoadsInput input in new[] { Motorcycle(), ToothedBelt(), VBelt() })
         foreach (PointLoads p in LoopLoads.Evaluate(input).Points)
         {
+            LoopPath path = LoopLoads.Evaluate(input).Path!;
+            Assert.Equal(path.LengthMm, p.Curve[^1].AtMm[^1], 1e-6 * path.LengthMm);
             double[] at = [.. p.Curve.SelectMany(c => c.AtMm)];
             double[] tension = [.. p.Curve.SelectMany(c => c.TensionN)];
             Assert.Equal(at.Length, tension.Length);
@@ -179,6 +181,8 @@ public sealed class LoopLoadsTests
         IReadOnlyList<double> front = p.Curve.Single(c => c.Part == LoopLayout.FrontName).TensionN;
         double q = ToothLoads.Compute(15, 160, 1).RatioPerTooth;
         Assert.Equal(p.TightN * q, front[1], 1e-6);
+        IReadOnlyList<double> places = p.Curve.Single(c => c.Part == LoopLayout.FrontName).AtMm;
+        Assert.Equal(15.875, places[1] - places[0], 0.01 * 15.875); // a pitch further, on the arc a little more
         Assert.Equal(p.TightN * q * q, front[2], 1e-6);
     }
 
