@@ -63,7 +63,7 @@ export async function openStation(page: Page, name: string) {
 }
 
 /** Resolves when nothing was asked of the server for a while. */
-async function untilIdle(page: Page) {
+export async function untilIdle(page: Page) {
   const idleMs = 250 // longer than a draft waits before it is asked about
   const under = new Set<object>()
   let last = Date.now()

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { untilIdle } from './bench'
 import { refuse, shownOn } from './refusing'
 import { expect, type Page, test } from './server'
 
@@ -131,8 +132,7 @@ async function fillAll(page: Page) {
 async function settled(page: Page) {
   let shown = await shownOn(page)
   for (let calm = 0; calm < 3; ) {
-    await page.waitForTimeout(200)
-    await page.waitForLoadState('networkidle')
+    await untilIdle(page)
     const now = await shownOn(page)
     calm = now.length === shown.length ? calm + 1 : 0
     shown = now
