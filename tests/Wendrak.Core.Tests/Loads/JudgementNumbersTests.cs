@@ -116,7 +116,6 @@ public sealed class JudgementNumbersTests
     public void Another_kind_begins_with_usual_sizes()
     {
         LoadsInput pulleys = VBelt();
-        Loop loop = pulleys.Drive.Stages.OfType<Loop>().Single();
         LoopAlternative Start(DriveElement medium) =>
             LoopAlternative.Start(new(pulleys.Drive, pulleys.Loops[0], medium));
         Assert.Equal(100, Start(DriveElement.FlatBelt).FrontSize);
@@ -127,7 +126,6 @@ public sealed class JudgementNumbersTests
             "Alternative.Name",
             () => LoopLoads.Evaluate(pulleys with { Alternative = named with { Name = new string('n', 61) } })
         );
-        Assert.Equal(DriveElement.VBelt, loop.Medium);
     }
 
     [Fact]

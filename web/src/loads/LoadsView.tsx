@@ -106,9 +106,15 @@ export default function LoadsView() {
         {answer && <ShaftHubPanel bench={bench} loads={loads} answer={answer} />}
       </div>
       <div className={work.column}>
-        {at && answer?.path && (
+        {at && (
           <Panel title="Pull in the drive" isStale={loads.answer.isStale}>
-            <PullPicture path={answer.path} loads={at} />
+            {answer?.path ? (
+              <PullPicture path={answer.path} loads={at} />
+            ) : (
+              <p className="cap">
+                Drawn once it is laid out at Fit; counted with the centres its length asks for.
+              </p>
+            )}
             <Shafts at={at} answer={answer} />
           </Panel>
         )}

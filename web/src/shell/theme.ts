@@ -51,6 +51,8 @@ export const theme = createTheme({
     Modal: { defaultProps: { transitionProps: { duration: 0 } } },
     Drawer: { defaultProps: { transitionProps: { duration: 0 } } },
     Menu: { defaultProps: { transitionProps: { duration: 0 } } },
+    // Grows with what is written by the browser's own means: the library would lay the page out with every drawing.
+    Textarea: { styles: { input: { fieldSizing: 'content', height: 'auto' } } },
     SegmentedControl: { defaultProps: { transitionDuration: 0 }, classNames: segmented },
     Select: { defaultProps: { allowDeselect: false, comboboxProps: { transitionProps: { duration: 0 } } } },
   },
