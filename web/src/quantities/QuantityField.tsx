@@ -1,5 +1,6 @@
 import { TextInput, type TextInputProps } from '@mantine/core'
-import { useEffect, useRef, useState } from 'react'
+import { useCallbackRef } from '@mantine/hooks'
+import { type ChangeEvent, type FocusEvent, memo, useEffect, useMemo, useRef, useState } from 'react'
 import classes from './QuantityField.module.css'
 import { type TypedNumber, typedNumber } from './typedNumber'
 import { type Quantity, useUnits } from './units'
@@ -45,40 +46,48 @@ export function QuantityField({ value, onChange, quantity, unit, isCount, error,
   const refusal = refusalOf(text.trim(), typed, isCount === true, isLeft)
   // A form is not stored while a field of it is refused.
   useEffect(() => input.current?.setCustomValidity(refusal ?? ''), [refusal])
+  const rightSection = useMemo(
+    () =>
+      suffix ? (
+        <span className={classes.unit} aria-hidden="true">
+          {suffix}
+        </span>
+      ) : undefined,
+    [suffix],
+  )
+  const leave = useCallbackRef((event: FocusEvent<HTMLInputElement>) => {
+    setLeft(true)
+    // A unit of its own was written: now the number stands in the field's.
+    if (typed.kind === 'number' && typed.hasUnit) setText(shown)
+    onBlur?.(event)
+  })
+  const write = useCallbackRef((event: ChangeEvent<HTMLInputElement>) => {
+    const next = event.currentTarget.value
+    setText(next)
+    setLeft(false)
+    const now = read(next)
+    if (now.kind === 'empty') onChange(undefined)
+    if (now.kind === 'number' && !(isCount && !Number.isInteger(now.value))) onChange(now.value)
+  })
   return (
-    <TextInput
+    <Drawn
       size="sm"
       inputMode={isCount ? 'numeric' : 'decimal'}
       autoComplete="off"
-      rightSection={
-        suffix ? (
-          <span className={classes.unit} aria-hidden="true">
-            {suffix}
-          </span>
-        ) : undefined
-      }
+      rightSection={rightSection}
       rightSectionWidth={suffix ? Math.max(26, suffix.length * 7 + 12) : undefined}
       {...rest}
       ref={input}
       error={refusal ?? error}
       value={text}
-      onBlur={(event) => {
-        setLeft(true)
-        // A unit of its own was written: now the number stands in the field's.
-        if (typed.kind === 'number' && typed.hasUnit) setText(shown)
-        onBlur?.(event)
-      }}
-      onChange={(event) => {
-        const next = event.currentTarget.value
-        setText(next)
-        setLeft(false)
-        const now = read(next)
-        if (now.kind === 'empty') onChange(undefined)
-        if (now.kind === 'number' && !(isCount && !Number.isInteger(now.value))) onChange(now.value)
-      }}
+      onBlur={leave}
+      onChange={write}
     />
   )
 }
+
+/** A page has dozens of them and is drawn with every answer: only one that shows something else is drawn with it. */
+const Drawn = memo(TextInput)
 
 function refusalOf(text: string, typed: TypedNumber, isCount: boolean, isLeft: boolean): string | undefined {
   if (typed.kind === 'refused') return typed.message
