@@ -112,6 +112,7 @@ public sealed class AdjusterKindTests
             answer.Beside.Single(v => v.Symbol == "k_0").Value,
             "engineering.md i11"
         );
+        Assert.Equal(0.3, advice.ResponseSigma / advice.ResponsePerMm, 1e-9); // measured by hand: judgement
         Assert.Null(advice.Rounds[0].RunOutMm);
         Assert.Null(advice.Moves.Single().Side);
         Refusals.Names(
