@@ -135,7 +135,7 @@ const fitCalls = {
 }
 // A visit of two rounds, as the Set page asks it.
 const setOf = ({ machine, fitted, summary }) => {
-  const isChain = summary.loops[0].medium === 'chain'
+  const isChain = summary.loops[0].driveElement === 'chain'
   const read = (values, units) => ({
     leftUnits: units,
     rightUnits: units,

@@ -48,7 +48,7 @@ public class LoopFitBench
             new(LoopLayout.RearName, new LineTrack(new(-from, 0), new(-to, 0)))
         );
 
-    private static Drive DriveOf(InputKind kind, DriveElement medium, string standard) =>
+    private static Drive DriveOf(InputKind kind, DriveElement element, string standard) =>
         new(
             "drive",
             "Drive",
@@ -60,7 +60,7 @@ public class LoopFitBench
                     "final",
                     "in",
                     "axle",
-                    medium,
+                    element,
                     standard,
                     BeltArrangement.Open,
                     0,

@@ -15,7 +15,7 @@ public sealed class FollowUpsTests : IDisposable
 
     private async Task<Setup> FittedAsync(long machineId) => (await _store.Machines.FindAsync(machineId))!.Fitted;
 
-    private static FollowUpKind[] TasksOf(Setup setup) => [.. (setup.Redo ?? []).Select(i => i.Task)];
+    private static FollowUpKind[] TasksOf(Setup setup) => [.. (setup.FollowUps ?? []).Select(i => i.Task)];
 
     private async Task<(FittedMachine Machine, Setup Fitted)> WithTrialFittedAsync()
     {
@@ -42,17 +42,17 @@ public sealed class FollowUpsTests : IDisposable
             TasksOf(fitted)
         );
         IReadOnlyList<Setup> setups = await _store.Setups.ListAsync(machine.Machine.Id);
-        Assert.Null(setups.Single(s => s.Status == SetupStatus.Former).Redo);
+        Assert.Null(setups.Single(s => s.Status == SetupStatus.Former).FollowUps);
     }
 
     [Fact]
     public async Task An_item_is_ticked_off_and_the_tick_undone()
     {
         (_, Setup fitted) = await WithTrialFittedAsync();
-        Setup ticked = fitted with { Redo = [.. fitted.Redo!.Where(i => i.Task != FollowUpKind.Slot)] };
+        Setup ticked = fitted with { FollowUps = [.. fitted.FollowUps!.Where(i => i.Task != FollowUpKind.Slot)] };
         Setup stored = (await _store.Setups.ChangeAsync("Ann", ticked, default))!;
         Assert.DoesNotContain(FollowUpKind.Slot, TasksOf(stored));
-        Assert.Equal(fitted.Redo!.Count - 1, stored.Redo!.Count);
+        Assert.Equal(fitted.FollowUps!.Count - 1, stored.FollowUps!.Count);
         await _store.Undoing.UndoAsync("Ann", (await _store.LastChangeAsync()).Id, default);
         Assert.Contains(FollowUpKind.Slot, TasksOf(await FittedAsync(fitted.MachineId)));
     }
@@ -79,13 +79,13 @@ public sealed class FollowUpsTests : IDisposable
         Setup fitted = (await _store.Machines.ChangeAsync("Ann", draft, machine.Fitted.Version, default)).Fitted;
         Assert.Equal(
             [Station.Ratio, Station.Ratio, Station.Fit, Station.Fit, Station.Set, Station.Set],
-            fitted.Redo!.Select(i => i.Station)
+            fitted.FollowUps!.Select(i => i.Station)
         );
-        Assert.All(fitted.Redo!, i => Assert.Equal([ChangedPart.RoadWheel], i.Because));
+        Assert.All(fitted.FollowUps!, i => Assert.Equal([ChangedPart.RoadWheel], i.Because));
         // A tyre of the setup alone does the same.
         Setup own = fitted with
         {
-            Redo = null,
+            FollowUps = null,
             RoadWheels = [new("rear wheel", new("110/90-17", null))],
         };
         Setup changed = (await _store.Setups.ChangeAsync("Ann", own, default))!;
@@ -111,7 +111,7 @@ public sealed class FollowUpsTests : IDisposable
                 MachineChange.Correction
             )
         ).Fitted;
-        Assert.Null(corrected.Redo);
+        Assert.Null(corrected.FollowUps);
         // What was open stays open.
         Setup open = (
             await _store.Machines.ChangeAsync(
@@ -121,7 +121,7 @@ public sealed class FollowUpsTests : IDisposable
                 default
             )
         ).Fitted;
-        Assert.NotEmpty(open.Redo!);
+        Assert.NotEmpty(open.FollowUps!);
         FittedMachine now = (await _store.Machines.FindAsync(machine.Machine.Id))!;
         Setup still = (
             await _store.Machines.ChangeAsync(
@@ -141,9 +141,9 @@ public sealed class FollowUpsTests : IDisposable
         FittedMachine machine = await _store.AddMachineAsync();
         MachineDraft draft = new(machine.Machine with { Name = "Other name", Note = "new" }, machine.Fitted.Loops);
         Setup fitted = (await _store.Machines.ChangeAsync("Ann", draft, machine.Fitted.Version, default)).Fitted;
-        Assert.Null(fitted.Redo);
+        Assert.Null(fitted.FollowUps);
         Setup noted = (await _store.Setups.ChangeAsync("Ann", fitted with { Note = "seen" }, default))!;
-        Assert.Null(noted.Redo);
+        Assert.Null(noted.FollowUps);
     }
 
     [Fact]
@@ -152,10 +152,10 @@ public sealed class FollowUpsTests : IDisposable
         FittedMachine machine = await _store.AddMachineAsync();
         Setup trial = await _store.AddTrialAsync(machine.Machine.Id, "Trial B", 15, 43);
         FollowUpTask item = new(FollowUpKind.Slot, "drive", "final", [ChangedPart.RearWheel]);
-        Assert.Null((await _store.Setups.ChangeAsync("Ann", trial with { Redo = [item] }, default))!.Redo);
+        Assert.Null((await _store.Setups.ChangeAsync("Ann", trial with { FollowUps = [item] }, default))!.FollowUps);
         FollowUpTask nonsense = item with { Task = (FollowUpKind)99 };
         await Assert.ThrowsAsync<InvalidInputException>(() =>
-            _store.Setups.ChangeAsync("Ann", machine.Fitted with { Redo = [nonsense] }, default)
+            _store.Setups.ChangeAsync("Ann", machine.Fitted with { FollowUps = [nonsense] }, default)
         );
     }
 
@@ -166,6 +166,6 @@ public sealed class FollowUpsTests : IDisposable
         MachineFile file = (await _store.Files.WriteAsync(machine.Machine.Id))!;
         FittedMachine read = await _store.Files.ReadAsync("Ann", file, default);
         Assert.Equal(TasksOf(fitted), TasksOf(read.Fitted));
-        Assert.All(read.Fitted.Redo!, i => Assert.NotEmpty(i.Because));
+        Assert.All(read.Fitted.FollowUps!, i => Assert.NotEmpty(i.Because));
     }
 }

@@ -123,8 +123,9 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
     }
 
     [Theory]
-    [InlineData("""{"format":"wendrak-machine","formatVersion":3,"mach""", "not whole JSON")]
-    [InlineData("""{"format":"wendrak-machine","formatVersion":3}""", "required field is missing")]
+    [InlineData("""{"format":"wendrak-machine","formatVersion":4,"mach""", "not whole JSON")]
+    [InlineData("""{"format":"wendrak-machine","formatVersion":4}""", "required field is missing")]
+    [InlineData("""{"format":"wendrak-machine","formatVersion":4,"colour":"red"}""", "not the JSON")]
     [InlineData("""{"format":"wendrak-machine","formatVersion":3,"colour":"red"}""", "not the JSON")]
     [InlineData("""{"format":"wendrak-machine","formatVersion":2,"colour":"red"}""", "not the JSON")]
     [InlineData("""[1]""", "not the JSON")]
@@ -140,14 +141,14 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
     public async Task A_file_of_a_newer_program_is_refused_with_both_numbers()
     {
         string text = (await server.Client.GetStringAsync("/api/machines/1/file")).Replace(
-            "\"formatVersion\":3",
+            "\"formatVersion\":4",
             "\"formatVersion\":9",
             StringComparison.Ordinal
         );
         using StringContent content = new(text, Encoding.UTF8, "application/json");
         HttpResponseMessage refused = await server.Client.PostAsync("/api/machines/file", content);
         string told = await refused.Content.ReadAsStringAsync();
-        Assert.Contains("version 9; this program knows 3", told, StringComparison.Ordinal);
+        Assert.Contains("version 9; this program knows 4", told, StringComparison.Ordinal);
     }
 
     [Fact]
@@ -294,7 +295,7 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
         {
             "cut" => text[..(text.Length / 2)],
             "other kind" => text.Replace("wendrak-machine", "shopping-list", StringComparison.Ordinal),
-            _ => text.Replace("\"formatVersion\":3", "\"formatVersion\":99", StringComparison.Ordinal),
+            _ => text.Replace("\"formatVersion\":4", "\"formatVersion\":99", StringComparison.Ordinal),
         };
         using StringContent content = new(spoiled, Encoding.UTF8, "application/json");
         HttpResponseMessage response = await server.Client.PostAsync("/api/machines/file", content);

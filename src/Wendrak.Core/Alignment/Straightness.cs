@@ -30,7 +30,7 @@ public sealed record AxleMarks(double LeftMm, double RightMm);
 /// <param name="AlongString">The rear wheel against a string along the front one.</param>
 public sealed record StraightnessInput(
     MachineKind Kind,
-    DriveElement Medium,
+    DriveElement DriveElement,
     double CentreMm,
     double? SpacingMm,
     LoopSetting? Setting,
@@ -94,7 +94,7 @@ public static class Straightness
     {
         new Guard()
             .OneOf(nameof(input.Kind), input.Kind)
-            .OneOf(nameof(input.Medium), input.Medium)
+            .OneOf(nameof(input.DriveElement), input.DriveElement)
             .Between(nameof(input.CentreMm), input.CentreMm, 20, 20_000, "mm")
             .BetweenIfGiven(nameof(input.SpacingMm), input.SpacingMm, 10, 3_000, "mm")
             .BetweenIfGiven(nameof(input.LineOffsetMm), input.LineOffsetMm, -200, 200, "mm")
@@ -184,7 +184,7 @@ public static class Straightness
 
     private static AlignmentLimit? LimitOf(StraightnessInput input)
     {
-        AlignmentRow? row = input.Medium switch
+        AlignmentRow? row = input.DriveElement switch
         {
             DriveElement.Chain => MachineKinds.Get(input.Kind).ChainAlignment,
             DriveElement.ToothedBelt => MachineKinds.Get(input.Kind).BeltAlignment,

@@ -72,7 +72,7 @@ internal static class ChangedParts
         ];
 
     private static (DriveElement, string, BeltArrangement) KindOf(Loop loop) =>
-        (loop.Medium, loop.Standard, loop.Course);
+        (loop.DriveElement, loop.Standard, loop.Arrangement);
 
     private static LoopLayout PlacesOf(LoopLayout layout) => layout with { Limits = null };
 

@@ -235,7 +235,7 @@ internal static class FitAnswers
         LoopLayout still = usual with
         {
             Moving = null,
-            Idlers = wantsIdler ? [StartingParts.At(new(loop.Medium, usual.Front, usual.Rear)).Idler] : [],
+            Idlers = wantsIdler ? [StartingParts.At(new(loop.DriveElement, usual.Front, usual.Rear)).Idler] : [],
         };
         AdjusterOnLayout set = StartingAdjuster.For(
             new(view.Drive, choice, still, setting.Adjuster.Kind, null, setting.Adjuster)

@@ -208,7 +208,7 @@ internal static class Headlines
     }
 
     private static StationState StateOf(MachineInView view, Station station, bool isDone) =>
-        view.IsFitted && (view.Fitted.Redo ?? []).Any(t => t.Station == station) ? StationState.LookAgain
+        view.IsFitted && (view.Fitted.FollowUps ?? []).Any(t => t.Station == station) ? StationState.LookAgain
         : isDone ? StationState.Done
         : StationState.Open;
 }

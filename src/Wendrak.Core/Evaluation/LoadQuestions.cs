@@ -52,7 +52,7 @@ public sealed record ShaftHubQuestion(
 );
 
 /// <summary>A chain or belt of another kind to begin with.</summary>
-public sealed record StartingAlternativeQuestion(DriveElement Medium);
+public sealed record StartingAlternativeQuestion(DriveElement DriveElement);
 
 /// <summary>Answers about loads.</summary>
 internal static class LoadAnswers
@@ -126,7 +126,7 @@ internal static class LoadAnswers
     }
 
     public static LoopAlternative Starting(MachineInView view, StartingAlternativeQuestion question) =>
-        LoopAlternative.Start(new(view.Drive, view.FittedOf(view.AnyLoop), question.Medium));
+        LoopAlternative.Start(new(view.Drive, view.FittedOf(view.AnyLoop), question.DriveElement));
 
     /// <summary>Whether somebody said how hard it is pulled: without that there are no loads.</summary>
     public static bool IsPullKnown(MachineInView view) =>

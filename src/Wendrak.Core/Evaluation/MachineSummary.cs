@@ -25,7 +25,7 @@ namespace Wendrak.Core.Evaluation;
 public sealed record LoopSummary(
     string LoopKey,
     string Name,
-    DriveElement Medium,
+    DriveElement DriveElement,
     string Standard,
     double FrontSize,
     double RearSize,
@@ -75,7 +75,7 @@ public sealed record MachineSummary(
             [.. state.Drives.Select(d => new DriveGearLabels(d.DriveKey, [.. d.Gears.Select(g => g.Label)]))],
             state.Findings,
             OpenReading.AllOf(machine, fitted, visits),
-            fitted.FittedOn is not null || visits.Count > 0 || fitted.Redo is { Count: > 0 }
+            fitted.FittedOn is not null || visits.Count > 0 || fitted.FollowUps is { Count: > 0 }
         );
     }
 
@@ -88,7 +88,7 @@ public sealed record MachineSummary(
             yield return new(
                 loop.Key,
                 loop.Name,
-                loop.Medium,
+                loop.DriveElement,
                 loop.Standard,
                 choice.FrontSize,
                 choice.RearSize,

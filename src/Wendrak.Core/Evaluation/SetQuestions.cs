@@ -119,7 +119,7 @@ internal static class SetAnswers
         return Straightness.Judge(
             new(
                 view.Machine.Kind,
-                loop.Medium,
+                loop.DriveElement,
                 question.CentreMm
                     ?? CentreOf(view)
                     ?? throw new InvalidInputException("CentreMm", "missing", "Give the distance of both shafts."),

@@ -33,7 +33,7 @@ public sealed record ChainJamClearance(string Wheel, double RoomMm, double Neede
 
     internal static ChainJamClearance? Measure(ClearanceLimit limit, FittedLoop fitted, LoopPath path)
     {
-        if (fitted.Loop.Medium != DriveElement.Chain || Chains.Find(fitted.Loop.Standard) is not { } chain)
+        if (fitted.Loop.DriveElement != DriveElement.Chain || Chains.Find(fitted.Loop.Standard) is not { } chain)
             return null;
         if (chain.PlateHeightMm is not double height)
             return null;

@@ -107,7 +107,7 @@ public static class Clearances
     /// <summary>From the pitch line to the outer edge of the chain or belt, mm; 0 where the tables are silent.</summary>
     /// <remarks>Half the plate of a chain, half the thickness of a belt: the pitch line is taken as its middle.</remarks>
     private static double HalfHeightMm(Loop loop) =>
-        loop.Medium switch
+        loop.DriveElement switch
         {
             DriveElement.Chain => (Chains.Find(loop.Standard)?.PlateHeightMm ?? 0) / 2,
             DriveElement.ToothedBelt => (SynchronousProfiles.Find(loop.Standard)?.BeltThicknessMm ?? 0) / 2,

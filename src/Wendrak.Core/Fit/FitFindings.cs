@@ -18,7 +18,7 @@ internal static class FitFindings
         {
             WrappedWheel wheel = path.Wheels[k];
             bool isDriver = k == 0 || k == fitted.RearIndex;
-            if (fitted.Loop.Medium == DriveElement.Chain && isDriver && wheel.WrapDeg < CentreAdvice.LeastWrapDeg)
+            if (fitted.Loop.DriveElement == DriveElement.Chain && isDriver && wheel.WrapDeg < CentreAdvice.LeastWrapDeg)
                 findings.Add(
                     new(
                         FitFindingKind.LittleWrap,
@@ -28,7 +28,11 @@ internal static class FitFindings
                         "Shigley ch. 17; ACA"
                     )
                 );
-            if (fitted.Loop.Medium == DriveElement.ToothedBelt && isDriver && wheel.TeethEngaged < LeastTeethInMesh)
+            if (
+                fitted.Loop.DriveElement == DriveElement.ToothedBelt
+                && isDriver
+                && wheel.TeethEngaged < LeastTeethInMesh
+            )
                 findings.Add(
                     new(
                         FitFindingKind.FewTeethInMesh,
@@ -38,7 +42,7 @@ internal static class FitFindings
                         "ISO 5295, teeth in mesh factor"
                     )
                 );
-            if (fitted.Loop.Medium == DriveElement.Chain && !isDriver && wheel.TeethEngaged < LeastTeethOnIdler)
+            if (fitted.Loop.DriveElement == DriveElement.Chain && !isDriver && wheel.TeethEngaged < LeastTeethOnIdler)
                 findings.Add(
                     new(
                         FitFindingKind.FewTeethOnIdler,
@@ -63,7 +67,7 @@ internal static class FitFindings
 
     private static void AddCentre(List<FitFinding> findings, FittedLoop fitted, LoopPath path)
     {
-        if (fitted.Loop.Medium != DriveElement.Chain)
+        if (fitted.Loop.DriveElement != DriveElement.Chain)
             return;
         double pitches = path.Wheels[0].Centre.DistanceTo(path.Wheels[fitted.RearIndex].Centre) / fitted.UnitMm;
         if (pitches < CentreAdvice.FewestPitches)
@@ -86,7 +90,7 @@ internal static class FitFindings
     {
         if (fitted.ChosenLength is not double length)
             return;
-        if (fitted.Loop.Medium == DriveElement.Chain && length % 2 != 0)
+        if (fitted.Loop.DriveElement == DriveElement.Chain && length % 2 != 0)
             findings.Add(
                 new(FitFindingKind.HalfLink, null, length, 0, "ISO 606 practice; weaker by 20 to 30 %, from memory")
             );

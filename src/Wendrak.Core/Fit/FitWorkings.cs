@@ -20,7 +20,7 @@ internal static class FitWorkings
     )
     {
         List<Working> workings = [.. Length(fitted, path)];
-        if (path.Wheels.Count == 2 && fitted.Loop.Course == BeltArrangement.Open)
+        if (path.Wheels.Count == 2 && fitted.Loop.Arrangement == BeltArrangement.Open)
         {
             double centre = path.Wheels[0].Centre.DistanceTo(path.Wheels[1].Centre);
             TwoPulleyFormulas wheels = new(fitted.Loop, fitted.Choice.FrontSize, fitted.Choice.RearSize);

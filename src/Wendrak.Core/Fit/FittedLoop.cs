@@ -43,7 +43,7 @@ internal sealed class FittedLoop
     /// <summary>What the adjuster is counted in; null where nobody said, or nothing is.</summary>
     public AdjusterStep? Counted => _input.Adjuster?.Counted;
 
-    public LengthUnit LengthUnit => LoopLengths.UnitOf(Loop.Medium);
+    public LengthUnit LengthUnit => LoopLengths.UnitOf(Loop.DriveElement);
 
     public FittedLoop(LoopFitInput input)
     {
@@ -100,7 +100,7 @@ internal sealed class FittedLoop
     private void CheckChoice(string at, LoopChoice choice) => new Guard().CheckChoice(at, choice, Loop).ThrowIfAny();
 
     public (LoopPath? Path, LayoutProblem? Problem) Trace(double travelMm) =>
-        LoopTracing.Trace(Layout.WheelsFor(Loop, Choice, travelMm), Layout.Turning, Loop.Course);
+        LoopTracing.Trace(Layout.WheelsFor(Loop, Choice, travelMm), Layout.Turning, Loop.Arrangement);
 
     public FittingLength LengthOf(double length)
     {
@@ -121,7 +121,7 @@ internal sealed class FittedLoop
             MovesRoadWheel && travel is double here && _fittedTravel.Value is double before
                 ? Forward(before) - Forward(here)
                 : null,
-            Loop.Medium == DriveElement.Chain && length % 2 != 0,
+            Loop.DriveElement == DriveElement.Chain && length % 2 != 0,
             LoopLengths.IsStandard(Loop, length),
             travel - _fittedTravel.Value is double moved ? Math.Abs(moved) : null
         );
@@ -137,7 +137,7 @@ internal sealed class FittedLoop
                 _moving,
                 moving.Track,
                 Layout.Turning,
-                Loop.Course,
+                Loop.Arrangement,
                 length * UnitMm,
                 moving.Track is LineTrack ? Math.Max(BeyondUnits * UnitMm, BeyondTracks * TrackMm) : 0
             )
@@ -182,8 +182,8 @@ internal sealed class FittedLoop
         double LengthAt(double travelMm)
         {
             placed[_moving] = placed[_moving] with { Centre = moving.Track.At(travelMm) };
-            return LoopTracing.Length(placed, Layout.Turning, Loop.Course);
+            return LoopTracing.Length(placed, Layout.Turning, Loop.Arrangement);
         }
-        return TrackRange.Find(LengthAt, TrackMm, LoopClosing.IsConvex(_wheels, moving.Track, Loop.Course));
+        return TrackRange.Find(LengthAt, TrackMm, LoopClosing.IsConvex(_wheels, moving.Track, Loop.Arrangement));
     }
 }

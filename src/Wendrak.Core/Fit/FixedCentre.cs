@@ -72,13 +72,13 @@ public static class FixedCentre
         Loop loop = Check(input);
         double unit = LoopLengths.UnitMm(loop);
         double allowed = input.MostSlackMm ?? UsualSlackMm;
-        int step = loop.Medium == DriveElement.Chain && !input.HalfLinks ? 2 : 1;
+        int step = loop.DriveElement == DriveElement.Chain && !input.HalfLinks ? 2 : 1;
         List<FixedCentrePair> pairs = [];
         for (int front = input.FrontMin; front <= input.FrontMax; front++)
         for (int rear = input.RearMin; rear <= input.RearMax; rear++)
         {
             LoopWheel[] wheels = Wheels(loop, front, rear, input.CentreMm, unit);
-            (LoopPath? path, _) = LoopTracing.Trace(wheels, Turning.Clockwise, loop.Course);
+            (LoopPath? path, _) = LoopTracing.Trace(wheels, Turning.Clockwise, loop.Arrangement);
             if (path is null || wheels.Sum(w => w.Outline.OutsideRadiusMm) > input.CentreMm)
                 continue;
             int length = (int)Math.Ceiling((path.LengthMm - ShortMm) / unit / step) * step;
@@ -115,7 +115,7 @@ public static class FixedCentre
             1,
             apart,
             Turning.Clockwise,
-            loop.Course,
+            loop.Arrangement,
             length * unit,
             unit
         );
@@ -127,7 +127,7 @@ public static class FixedCentre
             slack,
             SlackRun.PlayMm(run, slack),
             move,
-            loop.Medium == DriveElement.Chain && length % 2 != 0
+            loop.DriveElement == DriveElement.Chain && length % 2 != 0
         );
     }
 
@@ -140,7 +140,7 @@ public static class FixedCentre
     private static Loop Check(FixedCentreInput input)
     {
         Loop loop = DriveLoops.Find(input.Drive, input.LoopKey, nameof(input.LoopKey));
-        int least = (int)WheelSize.Smallest(loop.Medium);
+        int least = (int)WheelSize.Smallest(loop.DriveElement);
         long pairs = (input.FrontMax - input.FrontMin + 1L) * (input.RearMax - input.RearMin + 1L);
         new Guard()
             .That(

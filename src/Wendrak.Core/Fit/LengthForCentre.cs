@@ -74,7 +74,7 @@ public static class LengthForCentre
                 .ThenBy(l => Math.Abs(l.Length - needed)),
         ];
         return new(
-            LoopLengths.UnitOf(loop.Medium),
+            LoopLengths.UnitOf(loop.DriveElement),
             wheels.UnitMm,
             needed,
             wheels.HandbookPieces(input.CentreMm),
@@ -85,7 +85,7 @@ public static class LengthForCentre
 
     private static IEnumerable<double> Candidates(Loop loop, double needed, bool halfLinks)
     {
-        double aside = loop.Medium == DriveElement.Chain ? 2 : needed * AsideShare;
+        double aside = loop.DriveElement == DriveElement.Chain ? 2 : needed * AsideShare;
         IEnumerable<double> all = LoopLengths
             .Around(loop, needed - aside, needed + aside, halfLinks)
             .OrderBy(l => Math.Abs(l - needed));
@@ -103,7 +103,7 @@ public static class LengthForCentre
             wrap,
             wheels.SmallTeeth is double teeth ? (int)(teeth * wrap / 360) : null,
             LoopLengths.IsStandard(wheels.Loop, length),
-            wheels.Loop.Medium == DriveElement.Chain && length % 2 != 0
+            wheels.Loop.DriveElement == DriveElement.Chain && length % 2 != 0
         );
     }
 }

@@ -103,7 +103,8 @@ public static class LoopCombinations
             listed.AddRange(closing.OrderBy(c => c.Breaks.Count > 0).ThenBy(c => c.TravelMm));
         }
         LoopCombination[] ranked = [.. listed.Take(MostListed)];
-        bool pedalledBelt = input.Drive.Input.Kind == InputKind.Rider && like.Loop.Medium == DriveElement.ToothedBelt;
+        bool pedalledBelt =
+            input.Drive.Input.Kind == InputKind.Rider && like.Loop.DriveElement == DriveElement.ToothedBelt;
         return new(like.TrackMm, fronts, rears, ranked, count, pedalledBelt ? FrameConditions.ForBelt : []);
     }
 

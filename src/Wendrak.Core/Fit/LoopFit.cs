@@ -43,7 +43,11 @@ public static class LoopFit
         AdjustmentReserve? reserve = AdjustmentReserve.Compute(fitted, path, travel);
         IReadOnlyList<ClearanceFigure> clearances = Clearances.Measure(fitted, path, play);
         FittingLength[] lengths = Lengths(fitted);
-        (double? recommended, LengthReason reason) = Recommend(lengths, fitted.Loop.Medium, input.WearLimitPercent);
+        (double? recommended, LengthReason reason) = Recommend(
+            lengths,
+            fitted.Loop.DriveElement,
+            input.WearLimitPercent
+        );
         return new(
             path,
             fitted.LengthUnit,
@@ -111,7 +115,7 @@ public static class LoopFit
     }
 
     private static CentreAdviceResult? AdviceFor(FittedLoop fitted) =>
-        fitted.Loop.Medium == DriveElement.Chain
+        fitted.Loop.DriveElement == DriveElement.Chain
             ? CentreAdvice.Advise(
                 fitted.UnitMm,
                 WheelSize.LinksRound(fitted.Loop, fitted.Choice.FrontSize),
@@ -150,7 +154,7 @@ public static class LoopFit
     /// </summary>
     private static (double? Length, LengthReason Reason) Recommend(
         FittingLength[] lengths,
-        DriveElement medium,
+        DriveElement element,
         double? wearLimit
     )
     {
@@ -164,12 +168,12 @@ public static class LoopFit
         FittingLength best = fit.OrderBy(l => l.IsHalfLink)
             .ThenBy(l => l.ReservePercent < (wearLimit ?? 0))
             .ThenBy(l => l.IsStandard == false)
-            .ThenBy(l => medium == DriveElement.Chain && l.TravelUsedPercent > frontThird)
+            .ThenBy(l => element == DriveElement.Chain && l.TravelUsedPercent > frontThird)
             .ThenBy(l => l.MovedMm)
             .ThenByDescending(l => l.ReservePercent)
             .First();
         LengthReason reason =
-            medium == DriveElement.Chain && best.TravelUsedPercent <= frontThird ? LengthReason.FrontThird
+            element == DriveElement.Chain && best.TravelUsedPercent <= frontThird ? LengthReason.FrontThird
             : best.IsStandard == true && fit.Any(l => l.IsStandard == false) ? LengthReason.StandardLength
             : fit.Any(l => l.ReservePercent > best.ReservePercent) ? LengthReason.LeastChange
             : LengthReason.MostReserve;

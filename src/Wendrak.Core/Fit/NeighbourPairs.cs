@@ -49,7 +49,7 @@ public static class NeighbourPairs
     /// <summary>Teeth one by one; friction pulleys along the preferred diameters.</summary>
     private static double[] Around(Loop loop, double size, int steps)
     {
-        (double least, double most) = (WheelSize.Smallest(loop.Medium), WheelSize.Largest(loop.Medium));
+        (double least, double most) = (WheelSize.Smallest(loop.DriveElement), WheelSize.Largest(loop.DriveElement));
         IEnumerable<double> all = loop.IsToothed
             ? Enumerable.Range(-steps, 2 * steps + 1).Select(step => size + step)
             : VSections

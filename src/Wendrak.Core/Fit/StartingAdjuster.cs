@@ -60,7 +60,7 @@ public static class StartingAdjuster
                 $"Give one of: {string.Join(", ", wheels.Select(w => w.Name))}."
             )
             .ThrowIfAny();
-        Point tighter = Tighter(wheels, at, still.Turning, loop.Loop.Course);
+        Point tighter = Tighter(wheels, at, still.Turning, loop.Loop.Arrangement);
         Point here = wheels[at].Centre;
         return adjuster.IsEccentric
             ? new(wheel, new ArcTrack(here, adjuster.EccentricOffset, DegreesOf(-1.0 * tighter), 180))
@@ -68,14 +68,14 @@ public static class StartingAdjuster
     }
 
     /// <summary>Direction in which the wheel tightens the loop most, of length 1: the slope of the path's length.</summary>
-    private static Point Tighter(LoopWheel[] wheels, int at, Turning turning, BeltArrangement course)
+    private static Point Tighter(LoopWheel[] wheels, int at, Turning turning, BeltArrangement arrangement)
     {
         const double stepMm = 0.01;
         double LengthAt(Point by)
         {
             LoopWheel[] moved = [.. wheels];
             moved[at] = moved[at] with { Centre = moved[at].Centre + by };
-            return LoopTracing.Length(moved, turning, course);
+            return LoopTracing.Length(moved, turning, arrangement);
         }
         double x = LengthAt(new(stepMm, 0)) - LengthAt(new(-stepMm, 0));
         double y = LengthAt(new(0, stepMm)) - LengthAt(new(0, -stepMm));

@@ -47,10 +47,10 @@ public static class StartingLayout
         (double d1, double d2) = (wheels.FrontDiameterMm, wheels.RearDiameterMm);
         double usual = Math.Max(
             d1 + d2 + RoomMm,
-            loop.Medium == DriveElement.Chain ? Pitches * wheels.UnitMm : 2 * Math.Max(d1, d2)
+            loop.DriveElement == DriveElement.Chain ? Pitches * wheels.UnitMm : 2 * Math.Max(d1, d2)
         );
         // A V-belt is made in a series of lengths: the slot is put where one of them reaches.
-        return loop.Medium == DriveElement.VBelt ? wheels.CentreMm(NearestStandard(wheels.Length(usual))) : usual;
+        return loop.DriveElement == DriveElement.VBelt ? wheels.CentreMm(NearestStandard(wheels.Length(usual))) : usual;
     }
 
     private static double NearestStandard(double lengthMm) =>

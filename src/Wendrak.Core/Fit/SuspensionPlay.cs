@@ -151,7 +151,7 @@ public static class SuspensionPlay
             (LoopPath? path, LayoutProblem? problem) = LoopTracing.Trace(
                 wheels,
                 fitted.Layout.Turning,
-                fitted.Loop.Course
+                fitted.Loop.Arrangement
             );
             if (path is null)
                 throw new InvalidInputException(

@@ -209,13 +209,13 @@ public static class DriveRules
     }
 
     /// <summary>What only a loop that drives by friction may have; <see cref="CheckLoop"/> refuses it elsewhere.</summary>
-    internal static readonly IReadOnlyList<string> OfFriction = [nameof(Loop.SlipFraction), nameof(Loop.Course)];
+    internal static readonly IReadOnlyList<string> OfFriction = [nameof(Loop.SlipFraction), nameof(Loop.Arrangement)];
 
     private static void CheckLoop(Loop loop, Guard guard)
     {
         guard
-            .OneOf(nameof(loop.Medium), loop.Medium)
-            .OneOf(nameof(loop.Course), loop.Course)
+            .OneOf(nameof(loop.DriveElement), loop.DriveElement)
+            .OneOf(nameof(loop.Arrangement), loop.Arrangement)
             .Named(nameof(loop.Standard), loop.Standard)
             .Between(nameof(loop.SlipFraction), loop.SlipFraction, 0, 0.1, "")
             .That(
@@ -226,16 +226,16 @@ public static class DriveRules
                 0
             )
             .That(
-                loop.Course == BeltArrangement.Open || !loop.IsToothed,
-                nameof(loop.Course),
+                loop.Arrangement == BeltArrangement.Open || !loop.IsToothed,
+                nameof(loop.Arrangement),
                 "cannot_cross",
                 "Give “open”: only flat, round and V-belts may be crossed."
             )
             .Note(nameof(loop.FrontMounting), loop.FrontMounting)
             .Note(nameof(loop.RearMounting), loop.RearMounting);
-        double smallest = WheelSize.Smallest(loop.Medium);
-        double largest = WheelSize.Largest(loop.Medium);
-        string unit = WheelSize.Unit(loop.Medium);
+        double smallest = WheelSize.Smallest(loop.DriveElement);
+        double largest = WheelSize.Largest(loop.DriveElement);
+        string unit = WheelSize.Unit(loop.DriveElement);
         guard
             .BetweenIfGiven(nameof(loop.LargestRear), loop.LargestRear, smallest, largest, unit)
             .BetweenIfGiven(nameof(loop.SmallestFront), loop.SmallestFront, smallest, largest, unit);

@@ -46,7 +46,7 @@ public static class DriveWorking
             HubGear hub => FormattableString.Invariant($"1 / {hub.SpeedFactors[gearIndex]} in gear {gearIndex + 1}"),
             PlanetaryStage p => $"sun {p.SunTeeth}, ring {p.RingTeeth}, {p.Held.ToString().ToLowerInvariant()} held",
             Loop loop => FormattableString.Invariant(
-                $"{choice!.RearSize} / {choice.FrontSize} {WheelSize.Unit(loop.Medium)}"
+                $"{choice!.RearSize} / {choice.FrontSize} {WheelSize.Unit(loop.DriveElement)}"
             ),
             _ => "",
         };

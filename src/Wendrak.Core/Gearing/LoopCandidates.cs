@@ -43,9 +43,9 @@ internal sealed class LoopCandidates
 
     private void Check(string at)
     {
-        double min = WheelSize.Smallest(_loop.Medium);
-        double max = WheelSize.Largest(_loop.Medium);
-        string unit = WheelSize.Unit(_loop.Medium);
+        double min = WheelSize.Smallest(_loop.DriveElement);
+        double max = WheelSize.Largest(_loop.DriveElement);
+        string unit = WheelSize.Unit(_loop.DriveElement);
         Guard guard = new(at);
         guard
             .Between(nameof(_search.FrontMin), _search.FrontMin, min, max, unit)
@@ -136,7 +136,7 @@ internal sealed class LoopCandidates
             rear,
             ratio,
             MovesOf(front, rear),
-            _loop.Medium == DriveElement.Chain ? RippleOf((int)small) : null,
+            _loop.DriveElement == DriveElement.Chain ? RippleOf((int)small) : null,
             HuntingOf((int)front, (int)rear),
             _smallWheel.Judge(small),
             frontSupply,

@@ -17,8 +17,8 @@ public static class SearchAround
         double rear = loop.IsToothed
             ? Math.Max(3, Math.Round(fitted.RearSize * ToothedRearShare))
             : fitted.RearSize * FrictionShare;
-        double smallest = WheelSize.Smallest(loop.Medium);
-        double largest = WheelSize.Largest(loop.Medium);
+        double smallest = WheelSize.Smallest(loop.DriveElement);
+        double largest = WheelSize.Largest(loop.DriveElement);
         return new(
             loop.Key,
             Math.Max(smallest, fitted.FrontSize - front),

@@ -61,7 +61,7 @@ internal static class SetupWorkings
 
     private static IEnumerable<Working> ToothWorkings(Loop loop, LoopChoice choice)
     {
-        if (loop.Medium == DriveElement.Chain)
+        if (loop.DriveElement == DriveElement.Chain)
         {
             double small = WheelSize.LinksRound(loop, Math.Min(choice.FrontSize, choice.RearSize));
             yield return SpeedRipple.Percent.With(small).Working with

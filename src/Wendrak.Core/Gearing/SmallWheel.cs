@@ -13,13 +13,13 @@ public sealed class SmallWheel
     /// <summary>Fewer are for muscle only, as the speed ripple says; common practice.</summary>
     public const int FewestTeethOfAPowerDrive = 9;
 
-    private readonly DriveElement _medium;
+    private readonly DriveElement _element;
     private readonly int _gapsPerLink;
     private readonly double? _advisedMinimum;
 
     public SmallWheel(Loop loop)
     {
-        _medium = loop.Medium;
+        _element = loop.DriveElement;
         _gapsPerLink = WheelSize.GapsPerLink(loop);
         _advisedMinimum = AdvisedMinimum(loop);
     }
@@ -27,7 +27,7 @@ public sealed class SmallWheel
     /// <summary>Smallest wheel the tables advise for a loop, teeth or datum mm; null where they are silent.</summary>
     /// <remarks>Toothed belts: fewest teeth below 900 rpm; ISO 5294 family. V-belts: smallest datum, ISO 4183.</remarks>
     public static double? AdvisedMinimum(Loop loop) =>
-        loop.Medium switch
+        loop.DriveElement switch
         {
             DriveElement.Chain => SmoothTeeth * WheelSize.GapsPerLink(loop),
             DriveElement.ToothedBelt => SynchronousProfiles.Find(loop.Standard)?.MinTeethBelow900Rpm,
@@ -37,7 +37,7 @@ public sealed class SmallWheel
 
     public SmallWheelAdvice Judge(double size)
     {
-        if (_medium != DriveElement.Chain)
+        if (_element != DriveElement.Chain)
             return size < _advisedMinimum ? SmallWheelAdvice.BelowAdvised : SmallWheelAdvice.Fine;
         return (size / _gapsPerLink) switch
         {

@@ -94,9 +94,9 @@ public sealed record Loop(
     string Name,
     string DrivingShaft,
     string DrivenShaft,
-    DriveElement Medium,
+    DriveElement DriveElement,
     string Standard,
-    BeltArrangement Course,
+    BeltArrangement Arrangement,
     double SlipFraction,
     string? FrontMounting,
     string? RearMounting,
@@ -107,8 +107,8 @@ public sealed record Loop(
 {
     /// <summary>True when wheels are counted in teeth; friction pulleys are measured by datum diameter, mm.</summary>
     [JsonIgnore]
-    public bool IsToothed => Medium.IsToothed();
+    public bool IsToothed => DriveElement.IsToothed();
 
     /// <summary>V, flat and round belts lose some 2 %: common practice.</summary>
-    public static double UsualSlip(DriveElement medium) => medium.IsToothed() ? 0 : 0.02;
+    public static double UsualSlip(DriveElement element) => element.IsToothed() ? 0 : 0.02;
 }

@@ -73,7 +73,7 @@ public static class StageRatio
         double reduction = loop.IsToothed
             ? Toothed.Value(frontSize, rearSize)
             : Slipping.Value(frontSize, rearSize, loop.SlipFraction);
-        return loop.Course == BeltArrangement.Crossed ? -reduction : reduction;
+        return loop.Arrangement == BeltArrangement.Crossed ? -reduction : reduction;
     }
 
     /// <summary>The same without its sign, with its working.</summary>

@@ -93,12 +93,12 @@ public static class StartingSearch
     {
         LoopSearch wide = search;
         (double least, double most) = (
-            Math.Max(WheelSize.Smallest(loop.Medium), Math.Floor(search.RearMin / Widest)),
-            Math.Min(loop.LargestRear ?? WheelSize.Largest(loop.Medium), Math.Ceiling(search.RearMax * Widest))
+            Math.Max(WheelSize.Smallest(loop.DriveElement), Math.Floor(search.RearMin / Widest)),
+            Math.Min(loop.LargestRear ?? WheelSize.Largest(loop.DriveElement), Math.Ceiling(search.RearMax * Widest))
         );
         (double leastFront, double mostFront) = (
-            Math.Max(loop.SmallestFront ?? WheelSize.Smallest(loop.Medium), Math.Floor(search.FrontMin / Widest)),
-            Math.Min(WheelSize.Largest(loop.Medium), Math.Ceiling(search.FrontMax * Widest))
+            Math.Max(loop.SmallestFront ?? WheelSize.Smallest(loop.DriveElement), Math.Floor(search.FrontMin / Widest)),
+            Math.Min(WheelSize.Largest(loop.DriveElement), Math.Ceiling(search.FrontMax * Widest))
         );
         double step = loop.IsToothed ? 1 : Math.Max(1, search.RearMax * 0.05);
         for (int i = 0; i < MostSteps && !Reaches(loop, wide, bands, before); i++)

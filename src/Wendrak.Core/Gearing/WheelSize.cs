@@ -20,8 +20,8 @@ public static class WheelSize
     public const double SmallestDatumMm = 5;
     public const double LargestDatumMm = 3000;
 
-    public static double Smallest(DriveElement medium) =>
-        medium switch
+    public static double Smallest(DriveElement element) =>
+        element switch
         {
             DriveElement.Chain => FewestChainTeeth,
             DriveElement.ToothedBelt => FewestBeltTeeth,
@@ -34,19 +34,25 @@ public static class WheelSize
     /// that is cut for every link has half as many teeth as it counts.
     /// </remarks>
     public static int GapsPerLink(Loop loop) =>
-        loop.Medium == DriveElement.Chain && Chains.Find(loop.Standard) is { } chain ? chain.GapsPerLink : 1;
+        loop.DriveElement == DriveElement.Chain && Chains.Find(loop.Standard) is { } chain ? chain.GapsPerLink : 1;
 
     /// <summary>Links that lie once round a wheel: its teeth, but half of its gaps under a double pitch chain.</summary>
     public static double LinksRound(Loop loop, double size) => size / GapsPerLink(loop);
 
-    public static double Largest(DriveElement medium) => medium.IsToothed() ? MostTeeth : LargestDatumMm;
+    public static double Largest(DriveElement element) => element.IsToothed() ? MostTeeth : LargestDatumMm;
 
-    public static string Unit(DriveElement medium) => medium.IsToothed() ? "teeth" : "mm";
+    public static string Unit(DriveElement element) => element.IsToothed() ? "teeth" : "mm";
 
     /// <summary>Refuses sizes outside the bounds, and broken tooth counts.</summary>
     public static Guard CheckWheel(this Guard guard, string field, double size, Loop loop)
     {
-        guard.Between(field, size, Smallest(loop.Medium) * GapsPerLink(loop), Largest(loop.Medium), Unit(loop.Medium));
+        guard.Between(
+            field,
+            size,
+            Smallest(loop.DriveElement) * GapsPerLink(loop),
+            Largest(loop.DriveElement),
+            Unit(loop.DriveElement)
+        );
         bool whole = !loop.IsToothed || size == Math.Floor(size) || !double.IsFinite(size);
         return guard.That(whole, field, "not_whole", "Give a whole number of teeth.");
     }

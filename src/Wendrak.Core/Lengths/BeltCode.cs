@@ -32,7 +32,7 @@ public enum BeltCodeLength
 /// <param name="Code">The code written the standard's way.</param>
 /// <param name="Standard">Profile or section it tells.</param>
 public sealed record BeltCodeReading(
-    DriveElement Medium,
+    DriveElement DriveElement,
     string Standard,
     BeltCodeLength LengthKind,
     int? Teeth,
@@ -118,7 +118,9 @@ public static class BeltCode
         [
             .. Sectionless(code!.Trim())
                 .OrderByDescending(r => r.Standard == likely)
-                .ThenByDescending(r => LoopLengths.IsStandard(r.Medium, r.Standard, r.Teeth ?? r.LengthMm) == true)
+                .ThenByDescending(r =>
+                    LoopLengths.IsStandard(r.DriveElement, r.Standard, r.Teeth ?? r.LengthMm) == true
+                )
                 .Take(MostPossible),
         ];
         return possible.Length > 0 ? new(null, possible) : throw Refused("unreadable", Forms);

@@ -76,30 +76,34 @@ public static class BeltLength
 
     /// <summary>Exact length, mm.</summary>
     /// <exception cref="InvalidInputException">A value is not physical, or the pulleys are too near each other.</exception>
-    public static double Mm(BeltArrangement course, double diameter1Mm, double diameter2Mm, double centreMm)
+    public static double Mm(BeltArrangement arrangement, double diameter1Mm, double diameter2Mm, double centreMm)
     {
         Check(diameter1Mm, diameter2Mm)
-            .MoreThan("CentreMm", centreMm, SmallestCentreMm(course, diameter1Mm, diameter2Mm), "mm")
+            .MoreThan("CentreMm", centreMm, SmallestCentreMm(arrangement, diameter1Mm, diameter2Mm), "mm")
             .ThrowIfAny();
-        return Unchecked(course, diameter1Mm, diameter2Mm, centreMm);
+        return Unchecked(arrangement, diameter1Mm, diameter2Mm, centreMm);
     }
 
     /// <summary>The handbooks' short form, mm. Always too short; most of all for crossed belts on near centres.</summary>
     /// <remarks>L = 2C + π(D + d)/2 + (D ∓ d)²/(4C). Source: Shigley ch. 17.</remarks>
-    public static double HandbookMm(BeltArrangement course, double diameter1Mm, double diameter2Mm, double centreMm) =>
-        HandbookPieces(course, diameter1Mm, diameter2Mm, centreMm).Sum;
+    public static double HandbookMm(
+        BeltArrangement arrangement,
+        double diameter1Mm,
+        double diameter2Mm,
+        double centreMm
+    ) => HandbookPieces(arrangement, diameter1Mm, diameter2Mm, centreMm).Sum;
 
     /// <summary>The three pieces of the short form, mm.</summary>
     /// <exception cref="InvalidInputException">A value is not physical.</exception>
     internal static LengthPieces HandbookPieces(
-        BeltArrangement course,
+        BeltArrangement arrangement,
         double diameter1Mm,
         double diameter2Mm,
         double centreMm
     )
     {
         Check(diameter1Mm, diameter2Mm).MoreThan("CentreMm", centreMm, 0, "mm").ThrowIfAny();
-        double across = Across(course, diameter1Mm, diameter2Mm);
+        double across = Across(arrangement, diameter1Mm, diameter2Mm);
         return new(
             ShortRuns.Value(centreMm),
             ShortWheels.Value(diameter1Mm, diameter2Mm),
@@ -109,14 +113,14 @@ public static class BeltLength
 
     /// <summary>Centre distance that a belt length closes, mm.</summary>
     /// <exception cref="InvalidInputException">The belt is too short to go round both pulleys.</exception>
-    public static double CentreMm(BeltArrangement course, double diameter1Mm, double diameter2Mm, double lengthMm)
+    public static double CentreMm(BeltArrangement arrangement, double diameter1Mm, double diameter2Mm, double lengthMm)
     {
         Check(diameter1Mm, diameter2Mm).ThrowIfAny();
-        double nearest = SmallestCentreMm(course, diameter1Mm, diameter2Mm);
-        double least = Unchecked(course, diameter1Mm, diameter2Mm, nearest);
+        double nearest = SmallestCentreMm(arrangement, diameter1Mm, diameter2Mm);
+        double least = Unchecked(arrangement, diameter1Mm, diameter2Mm, nearest);
         new Guard().MoreThan("LengthMm", lengthMm, least, "mm").AtMost("LengthMm", lengthMm, 1e6, "mm").ThrowIfAny();
         return Brent.FindRoot(
-            c => Unchecked(course, diameter1Mm, diameter2Mm, c) - lengthMm,
+            c => Unchecked(arrangement, diameter1Mm, diameter2Mm, c) - lengthMm,
             nearest,
             lengthMm,
             AccuracyMm,
@@ -150,15 +154,20 @@ public static class BeltLength
             .Between("Diameter2Mm", diameter2Mm, WheelSize.SmallestDatumMm, WheelSize.LargestDatumMm, "mm");
 
     /// <summary>An open belt may go round touching circles inside each other; a crossed one needs room to cross.</summary>
-    private static double SmallestCentreMm(BeltArrangement course, double diameter1Mm, double diameter2Mm) =>
-        Math.Abs(Across(course, diameter1Mm, diameter2Mm)) / 2;
+    private static double SmallestCentreMm(BeltArrangement arrangement, double diameter1Mm, double diameter2Mm) =>
+        Math.Abs(Across(arrangement, diameter1Mm, diameter2Mm)) / 2;
 
-    private static double Across(BeltArrangement course, double diameter1Mm, double diameter2Mm) =>
-        course == BeltArrangement.Crossed ? diameter1Mm + diameter2Mm : diameter2Mm - diameter1Mm;
+    private static double Across(BeltArrangement arrangement, double diameter1Mm, double diameter2Mm) =>
+        arrangement == BeltArrangement.Crossed ? diameter1Mm + diameter2Mm : diameter2Mm - diameter1Mm;
 
-    private static double Unchecked(BeltArrangement course, double diameter1Mm, double diameter2Mm, double centreMm)
+    private static double Unchecked(
+        BeltArrangement arrangement,
+        double diameter1Mm,
+        double diameter2Mm,
+        double centreMm
+    )
     {
-        bool isCrossed = course == BeltArrangement.Crossed;
+        bool isCrossed = arrangement == BeltArrangement.Crossed;
         double lean = RunLean.Deg(diameter1Mm, diameter2Mm, centreMm, isCrossed);
         return (isCrossed ? Crossed : Open).Value(centreMm, diameter1Mm, diameter2Mm, lean);
     }

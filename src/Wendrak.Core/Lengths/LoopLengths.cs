@@ -60,11 +60,11 @@ public static class LoopLengths
     ];
 
     /// <summary>Whether a length is of the standard's series; null where no table tells, as for chains.</summary>
-    public static bool? IsStandard(Loop loop, double length) => IsStandard(loop.Medium, loop.Standard, length);
+    public static bool? IsStandard(Loop loop, double length) => IsStandard(loop.DriveElement, loop.Standard, length);
 
     /// <inheritdoc cref="IsStandard(Loop, double)"/>
-    public static bool? IsStandard(DriveElement medium, string standard, double length) =>
-        medium switch
+    public static bool? IsStandard(DriveElement element, string standard, double length) =>
+        element switch
         {
             DriveElement.VBelt => StandardDatumLengthsMm.Contains(length),
             DriveElement.ToothedBelt => BeltLengths.TeethFor(standard)?.Contains((int)length),
@@ -72,8 +72,8 @@ public static class LoopLengths
         };
 
     /// <summary>What the length of a loop is counted in.</summary>
-    public static LengthUnit UnitOf(DriveElement medium) =>
-        medium switch
+    public static LengthUnit UnitOf(DriveElement element) =>
+        element switch
         {
             DriveElement.Chain => LengthUnit.Links,
             DriveElement.ToothedBelt => LengthUnit.BeltTeeth,
@@ -90,7 +90,7 @@ public static class LoopLengths
     /// <param name="halfLinks">Odd link counts too, joined by a cranked link.</param>
     public static IReadOnlyList<double> Around(Loop loop, double least, double most, bool halfLinks)
     {
-        if (loop.Medium == DriveElement.VBelt)
+        if (loop.DriveElement == DriveElement.VBelt)
         {
             double[] all = [.. StandardDatumLengthsMm];
             int first = Math.Max(0, Array.FindIndex(all, l => l >= least) - 1);
@@ -99,7 +99,7 @@ public static class LoopLengths
         }
         if (!loop.IsToothed)
             return [];
-        int step = loop.Medium == DriveElement.Chain && !halfLinks ? 2 : 1;
+        int step = loop.DriveElement == DriveElement.Chain && !halfLinks ? 2 : 1;
         double from = Math.Ceiling(least / step) * step - step;
         double to = Math.Floor(most / step) * step + step;
         List<double> lengths = [];

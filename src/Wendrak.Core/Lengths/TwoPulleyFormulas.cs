@@ -23,18 +23,18 @@ internal sealed class TwoPulleyFormulas(Loop loop, double front, double rear)
     public double TouchingMm =>
         Math.Max(
             _front.OutsideRadiusMm + _rear.OutsideRadiusMm,
-            loop.Course == BeltArrangement.Crossed ? _front.RunRadiusMm + _rear.RunRadiusMm : 0
+            loop.Arrangement == BeltArrangement.Crossed ? _front.RunRadiusMm + _rear.RunRadiusMm : 0
         );
 
     public double Length(double centreMm) =>
         IsChain
             ? ChainLength.Links(UnitMm, FrontLinks, RearLinks, centreMm)
-            : BeltLength.Mm(loop.Course, FrontDiameterMm, RearDiameterMm, centreMm) / UnitMm;
+            : BeltLength.Mm(loop.Arrangement, FrontDiameterMm, RearDiameterMm, centreMm) / UnitMm;
 
     /// <summary>How the length came about, the figure in links, belt teeth or mm first.</summary>
     public IEnumerable<Working> Workings(double centreMm)
     {
-        bool isCrossed = loop.Course == BeltArrangement.Crossed;
+        bool isCrossed = loop.Arrangement == BeltArrangement.Crossed;
         Explained lean = (isCrossed ? RunLean.Crossed : RunLean.Open).With(FrontDiameterMm, RearDiameterMm, centreMm);
         Explained length = IsChain
             ? ChainLength.Exact.With(centreMm, UnitMm, FrontLinks, RearLinks, lean.Value)
@@ -44,7 +44,7 @@ internal sealed class TwoPulleyFormulas(Loop loop, double front, double rear)
                 RearDiameterMm,
                 lean.Value
             );
-        if (loop.Medium == DriveElement.ToothedBelt)
+        if (loop.DriveElement == DriveElement.ToothedBelt)
             yield return LoopLengths.InTeeth.With(length.Value, UnitMm).Working;
         yield return length.Working;
         yield return lean.Working;
@@ -85,19 +85,19 @@ internal sealed class TwoPulleyFormulas(Loop loop, double front, double rear)
     public LengthPieces HandbookPieces(double centreMm) =>
         IsChain
             ? ChainLength.HandbookPieces(UnitMm, FrontLinks, RearLinks, centreMm)
-            : BeltLength.HandbookPieces(loop.Course, FrontDiameterMm, RearDiameterMm, centreMm).In(UnitMm);
+            : BeltLength.HandbookPieces(loop.Arrangement, FrontDiameterMm, RearDiameterMm, centreMm).In(UnitMm);
 
     public double CentreMm(double length) =>
         IsChain
             ? ChainLength.CentreMm(UnitMm, FrontLinks, RearLinks, length)
-            : BeltLength.CentreMm(loop.Course, FrontDiameterMm, RearDiameterMm, length * UnitMm);
+            : BeltLength.CentreMm(loop.Arrangement, FrontDiameterMm, RearDiameterMm, length * UnitMm);
 
     /// <summary>Whether a length goes round both wheels without their rims touching.</summary>
     public bool Reaches(double length) => length > Length(Apart(TouchingMm));
 
     public double SmallWrapDeg(double centreMm)
     {
-        bool crossed = loop.Course == BeltArrangement.Crossed;
+        bool crossed = loop.Arrangement == BeltArrangement.Crossed;
         double across = crossed ? -(FrontDiameterMm + RearDiameterMm) : Math.Abs(RearDiameterMm - FrontDiameterMm);
         return 180 - 2 * Math.Asin(across / (2 * centreMm)) * 180 / Math.PI;
     }
@@ -105,5 +105,5 @@ internal sealed class TwoPulleyFormulas(Loop loop, double front, double rear)
     // The formulas want wheels that do not quite touch.
     private static double Apart(double touchingMm) => touchingMm + 1e-6;
 
-    private bool IsChain => loop.Medium == DriveElement.Chain;
+    private bool IsChain => loop.DriveElement == DriveElement.Chain;
 }

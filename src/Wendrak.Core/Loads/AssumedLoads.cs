@@ -44,7 +44,7 @@ public sealed record AssumedLoads(
     internal static AssumedLoads From(LoadedLoop loop, double? installedN)
     {
         bool isPedalled = loop.Input.Drive.Input.Kind == InputKind.Rider;
-        bool isChain = loop.Loop.Medium == DriveElement.Chain;
+        bool isChain = loop.Loop.DriveElement == DriveElement.Chain;
         bool isFriction = !loop.Loop.IsToothed;
         VehicleClass? vehicle = loop.IsVehicle ? LoadDefaults.ClassOf(loop.Input.Kind) : null;
         ChainSize? chain = isChain ? Chains.Find(loop.Standard) : null;
@@ -64,7 +64,7 @@ public sealed record AssumedLoads(
                 : ToothedBeltChecks.Friction(loop),
             FrictionBeltChecks.GrooveDeg(loop),
             installedN,
-            loop.Loop.Medium == DriveElement.VBelt ? FrictionBeltChecks.LengthFactor(loop) : null,
+            loop.Loop.DriveElement == DriveElement.VBelt ? FrictionBeltChecks.LengthFactor(loop) : null,
             loop.IsForked ? 1 : null,
             vehicle is not null && MachineKinds.Get(loop.Input.Kind).DrivesAllWheels
                 ? loop.Input.Source.MassKg ?? vehicle.MassWithRiderKg

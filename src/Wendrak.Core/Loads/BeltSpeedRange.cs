@@ -8,7 +8,7 @@ internal sealed record BeltSpeedRange(double FromMS, double ToMS, string Source)
 {
     public static BeltSpeedRange For(LoadedLoop loop)
     {
-        switch (loop.Loop.Medium)
+        switch (loop.Loop.DriveElement)
         {
             case DriveElement.VBelt
                 when VSections.Find(loop.Standard) is { } section && (section.IsNotched || section.IsNarrow):

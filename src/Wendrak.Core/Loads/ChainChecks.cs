@@ -193,7 +193,7 @@ internal static class ChainChecks
     /// <summary>The rating's lines for this chain; null where the tables do not know it.</summary>
     public static RatingTent? Tent(LoadedLoop loop)
     {
-        if (loop.Loop.Medium != DriveElement.Chain || RatedSize(loop) is not { } size)
+        if (loop.Loop.DriveElement != DriveElement.Chain || RatedSize(loop) is not { } size)
             return null;
         double factor = ChainRating.StrandFactor(loop.Strength.Strands) / loop.ShockFactor;
         double most = loop.Points.Max(loop.SmallerRpm);

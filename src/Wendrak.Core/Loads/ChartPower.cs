@@ -27,7 +27,7 @@ public sealed record ChartPower(
     /// <returns>Null for belts.</returns>
     internal static ChartPower? Compute(LoadedLoop loop)
     {
-        if (loop.Loop.Medium != DriveElement.Chain)
+        if (loop.Loop.DriveElement != DriveElement.Chain)
             return null;
         OperatingPoint point = loop.Lasting;
         LoadCharacter character = loop.Input.Source.Character ?? LoadCharacter.ModerateShock;

@@ -17,7 +17,7 @@ internal static class FrictionBeltChecks
     {
         if (loop.PointOf(OperatingPointKind.HardestPull) is { } hardest)
             yield return Slips(loop, hardest);
-        if (loop.Loop.Medium == DriveElement.VBelt)
+        if (loop.Loop.DriveElement == DriveElement.VBelt)
             yield return Count(loop, loop.Lasting);
         OperatingPoint fastest = loop.Points.MaxBy(loop.SpeedMS)!;
         BeltSpeedRange speeds = BeltSpeedRange.For(loop);
@@ -40,7 +40,7 @@ internal static class FrictionBeltChecks
         );
         foreach (LoadCheck distance in Distances(loop))
             yield return distance;
-        if (loop.Loop.Medium == DriveElement.RoundBelt)
+        if (loop.Loop.DriveElement == DriveElement.RoundBelt)
             yield return Breaking(loop);
         yield return Small(loop, fastest);
         if (loop.Loop.SmallestFront is double own)
@@ -77,7 +77,7 @@ internal static class FrictionBeltChecks
 
     /// <summary>Centre distances that such a drive is used for, m.</summary>
     public static (double NearM, double FarM) DistanceM(LoadedLoop loop) =>
-        loop.Loop.Medium switch
+        loop.Loop.DriveElement switch
         {
             DriveElement.VBelt => (0.3, 5.0),
             DriveElement.FlatBelt => (0.5, 15.0),
@@ -87,7 +87,7 @@ internal static class FrictionBeltChecks
     private static LoadCheck Small(LoadedLoop loop, OperatingPoint fastest)
     {
         LoadLimit row = LoadLimits.Get("small pulley", "V-belt");
-        return VSections.Find(loop.Standard) is { } section && loop.Loop.Medium == DriveElement.VBelt
+        return VSections.Find(loop.Standard) is { } section && loop.Loop.DriveElement == DriveElement.VBelt
             ? LoadCheck.AtLeast(
                 SmallPulley,
                 fastest.Kind,
@@ -129,7 +129,7 @@ internal static class FrictionBeltChecks
 
     public static double Friction(LoadedLoop loop) =>
         loop.Strength.Friction
-        ?? loop.Loop.Medium switch
+        ?? loop.Loop.DriveElement switch
         {
             DriveElement.VBelt => VBeltFriction,
             DriveElement.RoundBelt => RopeOf(loop)!.Friction,
@@ -137,7 +137,7 @@ internal static class FrictionBeltChecks
         };
 
     public static double? GrooveDeg(LoadedLoop loop) =>
-        loop.Loop.Medium switch
+        loop.Loop.DriveElement switch
         {
             DriveElement.VBelt => loop.Strength.GrooveAngleDeg ?? UsualGrooveDeg,
             DriveElement.RoundBelt => loop.Strength.GrooveAngleDeg ?? RopeOf(loop)!.GrooveDeg,
@@ -146,7 +146,7 @@ internal static class FrictionBeltChecks
 
     /// <summary>Null for anything but round belts.</summary>
     public static Rope? RopeOf(LoadedLoop loop) =>
-        loop.Loop.Medium == DriveElement.RoundBelt ? Rope.Get(loop.Strength.Rope ?? RopeKind.Cord) : null;
+        loop.Loop.DriveElement == DriveElement.RoundBelt ? Rope.Get(loop.Strength.Rope ?? RopeKind.Cord) : null;
 
     /// <summary>K2: as given, by the table, or 1 where that is silent.</summary>
     public static double LengthFactor(LoadedLoop loop) =>

@@ -66,9 +66,9 @@ public sealed record FrictionFigures(
             speeds.Source,
             near,
             far,
-            loop.Loop.Medium == DriveElement.VBelt ? FrictionBeltChecks.LengthFactor(loop) : null,
+            loop.Loop.DriveElement == DriveElement.VBelt ? FrictionBeltChecks.LengthFactor(loop) : null,
             VBeltRating.Compute(loop, loop.Lasting),
-            loop.Loop.Medium == DriveElement.RoundBelt ? Rope.Source : null
+            loop.Loop.DriveElement == DriveElement.RoundBelt ? Rope.Source : null
         )
         {
             Figures = [.. new[] { bestBy, creep }.OfType<Explained>()],

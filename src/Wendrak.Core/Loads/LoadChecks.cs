@@ -8,7 +8,7 @@ internal static class LoadChecks
     /// <summary>All checks; without verdicts where this program does not decide.</summary>
     public static LoadCheck[] Check(LoadedLoop loop)
     {
-        IEnumerable<LoadCheck> all = loop.Loop.Medium switch
+        IEnumerable<LoadCheck> all = loop.Loop.DriveElement switch
         {
             DriveElement.Chain => ChainChecks.Check(loop),
             DriveElement.ToothedBelt => ToothedBeltChecks.Check(loop),

@@ -138,11 +138,11 @@ public static class LoadMends
 
     /// <summary>Whether chains or belts can lie side by side: on vehicles there is one, on its own wheels.</summary>
     private static bool TakesStrands(LoadedLoop loop) =>
-        loop.Loop.Medium is not (DriveElement.ToothedBelt or DriveElement.FlatBelt) && !loop.IsVehicle;
+        loop.Loop.DriveElement is not (DriveElement.ToothedBelt or DriveElement.FlatBelt) && !loop.IsVehicle;
 
     private static IEnumerable<Variation> Sizes(LoadedLoop loop)
     {
-        if (loop.Loop.Medium != DriveElement.Chain || Chains.Find(loop.Standard) is not { } own)
+        if (loop.Loop.DriveElement != DriveElement.Chain || Chains.Find(loop.Standard) is not { } own)
             return [];
         // The least change first: of its own family, then the lightest that does it.
         return LoopStrength

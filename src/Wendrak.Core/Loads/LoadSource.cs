@@ -89,8 +89,8 @@ public static class LoadDefaults
     public static double EfficiencyOf(Stage stage, EfficiencySchool? school = null) =>
         stage switch
         {
-            Loop loop when school is EfficiencySchool chosen => LoopEfficiency.MeanOf(chosen, loop.Medium),
-            Loop { Medium: DriveElement.VBelt or DriveElement.FlatBelt or DriveElement.RoundBelt } => 0.95,
+            Loop loop when school is EfficiencySchool chosen => LoopEfficiency.MeanOf(chosen, loop.DriveElement),
+            Loop { DriveElement: DriveElement.VBelt or DriveElement.FlatBelt or DriveElement.RoundBelt } => 0.95,
             Loop or PlanetaryStage => 0.97,
             HubGear => 0.95,
             _ => 0.98,

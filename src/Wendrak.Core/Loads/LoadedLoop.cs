@@ -48,7 +48,7 @@ internal sealed class LoadedLoop
             input.Drive.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == input.Strength.LoopKey)
             ?? throw new InvalidInputException("Strength.LoopKey", "unknown", "Give a loop of this drive.");
         new Guard("Strength.").Include(input.Strength.Check(Loop)).ThrowIfAny();
-        Strength = UncountedInputs.Counted(input.Strength, Loop.Medium);
+        Strength = UncountedInputs.Counted(input.Strength, Loop.DriveElement);
         Choice = train.ChoiceOf(Loop.Key);
         Path = path ?? Lay(input, Choice);
         int rear = 0;
@@ -59,7 +59,7 @@ internal sealed class LoadedLoop
         RearIndex = rear;
         OperatingPoints points = new(train, Loop, input.RoadWheels, input.Kind, input.Source, input.Strength);
         (Points, IsForked) = (points.At(FrontDiameterMm), points.IsForked);
-        Uncounted = [.. UncountedInputs.Find(input, Loop.Medium, points)];
+        Uncounted = [.. UncountedInputs.Find(input, Loop.DriveElement, points)];
         UsualShock = ShockFactors.Find(Loop, input.Drive, input.Kind, input.Source);
     }
 
@@ -74,7 +74,7 @@ internal sealed class LoadedLoop
     {
         new Guard("Strength.").Include(strength.Check(like.Loop)).ThrowIfAny();
         Input = like.Input with { Strength = strength };
-        (Strength, Uncounted) = (UncountedInputs.Counted(strength, like.Loop.Medium), like.Uncounted);
+        (Strength, Uncounted) = (UncountedInputs.Counted(strength, like.Loop.DriveElement), like.Uncounted);
         (Loop, Choice, Path, Points) = (like.Loop, like.Choice, like.Path, like.Points);
         (Front, Rear, RearIndex, SlackRunMm) = (like.Front, like.Rear, like.RearIndex, like.SlackRunMm);
         (IsForked, UsualShock) = (like.IsForked, like.UsualShock);

@@ -8,7 +8,7 @@ using Wendrak.Core.Wheels;
 namespace Wendrak.Core.Loads;
 
 /// <summary>Asks for a chain or belt of another kind to begin with.</summary>
-public sealed record LoopAlternativeStart(Drive Drive, LoopChoice Choice, DriveElement Medium);
+public sealed record LoopAlternativeStart(Drive Drive, LoopChoice Choice, DriveElement DriveElement);
 
 /// <summary>A chain or belt of another kind in the place of a loop, to see what it would do there.</summary>
 /// <param name="Name">What people call it; tells several apart.</param>
@@ -18,7 +18,7 @@ public sealed record LoopAlternativeStart(Drive Drive, LoopChoice Choice, DriveE
 /// <param name="RearSize">Driven wheel, in the same measure.</param>
 public sealed record LoopAlternative(
     string Name,
-    DriveElement Medium,
+    DriveElement DriveElement,
     string Standard,
     double FrontSize,
     double RearSize,
@@ -31,27 +31,27 @@ public sealed record LoopAlternative(
     /// <exception cref="InvalidInputException">No such loop.</exception>
     public static LoopAlternative Start(LoopAlternativeStart asked)
     {
-        (Drive drive, LoopChoice choice, DriveElement medium) = asked;
-        new Guard().OneOf(nameof(asked.Medium), medium).ThrowIfAny();
+        (Drive drive, LoopChoice choice, DriveElement element) = asked;
+        new Guard().OneOf(nameof(asked.DriveElement), element).ThrowIfAny();
         Loop loop = DriveLoops.Find(drive, choice.LoopKey, "Choice.LoopKey");
         new Guard().CheckChoice("Choice.", choice, loop).ThrowIfAny();
-        Loop other = loop with { Medium = medium, Standard = UsualStandard(loop, medium) };
-        double least = SmallWheel.AdvisedMinimum(other) ?? (other.IsToothed ? WheelSize.Smallest(medium) : UsualMm);
+        Loop other = loop with { DriveElement = element, Standard = UsualStandard(loop, element) };
+        double least = SmallWheel.AdvisedMinimum(other) ?? (other.IsToothed ? WheelSize.Smallest(element) : UsualMm);
         double step = Math.Max(1, choice.FrontSize / choice.RearSize);
         double front = Math.Ceiling(least * step);
         double rear = Math.Round(front * choice.RearSize / choice.FrontSize);
-        return new("", medium, other.Standard, front, rear, new(loop.Key));
+        return new("", element, other.Standard, front, rear, new(loop.Key));
     }
 
     // A flat or round belt has no table: a pulley that bends no belt too hard.
     private const double UsualMm = 100;
 
     /// <summary>Of the pitch that comes nearest to what is there.</summary>
-    private static string UsualStandard(Loop loop, DriveElement medium)
+    private static string UsualStandard(Loop loop, DriveElement element)
     {
         const double usualPitchMm = 12.7;
         double pitch = loop.IsToothed ? WheelOutline.PitchMm(loop) : usualPitchMm;
-        return medium switch
+        return element switch
         {
             DriveElement.Chain => Chains.All.MinBy(c => Math.Abs(c.PitchMm - pitch))!.ChainId,
             DriveElement.ToothedBelt => SynchronousProfiles.All.MinBy(p => Math.Abs(p.PitchMm - pitch))!.ProfileId,
@@ -91,9 +91,9 @@ public sealed record LoopAlternative(
     {
         return loop with
         {
-            Medium = Medium,
+            DriveElement = DriveElement,
             Standard = Standard,
-            SlipFraction = Loop.UsualSlip(Medium),
+            SlipFraction = Loop.UsualSlip(DriveElement),
             LargestRear = null,
             SmallestFront = null,
         };
@@ -102,11 +102,11 @@ public sealed record LoopAlternative(
     internal Guard Check(Loop loop)
     {
         Guard guard = new();
-        guard.OneOf(nameof(Medium), Medium);
-        if (!Enum.IsDefined(Medium))
+        guard.OneOf(nameof(DriveElement), DriveElement);
+        if (!Enum.IsDefined(DriveElement))
             return guard;
         Loop other = AsLoop(loop);
-        bool isKnown = Medium switch
+        bool isKnown = DriveElement switch
         {
             DriveElement.Chain => Chains.Find(Standard) is not null,
             DriveElement.ToothedBelt => SynchronousProfiles.Find(Standard) is not null,

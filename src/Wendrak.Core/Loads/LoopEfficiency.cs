@@ -31,13 +31,13 @@ public sealed record LoopEfficiency(
     /// <summary>Both schools: the trade disagrees which kind loses more.</summary>
     internal static IReadOnlyList<LoopEfficiency> Estimate(LoadedLoop loop)
     {
-        DriveElement medium = loop.Loop.Medium;
+        DriveElement element = loop.Loop.DriveElement;
         double? cruiseKw = loop.PointOf(OperatingPointKind.Cruise)?.PowerKw;
-        bool isNotched = medium == DriveElement.VBelt && VSections.Find(loop.Standard) is { IsNotched: true };
+        bool isNotched = element == DriveElement.VBelt && VSections.Find(loop.Standard) is { IsNotched: true };
         return
         [
-            Estimate(EfficiencySchool.TestBench, Notched(OnTheBench(medium), isNotched), cruiseKw),
-            Estimate(EfficiencySchool.Everyday, Notched(Everyday(medium), isNotched), cruiseKw),
+            Estimate(EfficiencySchool.TestBench, Notched(OnTheBench(element), isNotched), cruiseKw),
+            Estimate(EfficiencySchool.Everyday, Notched(Everyday(element), isNotched), cruiseKw),
         ];
     }
 
@@ -61,14 +61,14 @@ public sealed record LoopEfficiency(
         );
 
     /// <summary>Middle of the range of a school.</summary>
-    internal static double MeanOf(EfficiencySchool school, DriveElement medium)
+    internal static double MeanOf(EfficiencySchool school, DriveElement element)
     {
-        (double low, double high) = school == EfficiencySchool.TestBench ? OnTheBench(medium) : Everyday(medium);
+        (double low, double high) = school == EfficiencySchool.TestBench ? OnTheBench(element) : Everyday(element);
         return (low + high) / 2;
     }
 
-    private static (double, double) OnTheBench(DriveElement medium) =>
-        medium switch
+    private static (double, double) OnTheBench(DriveElement element) =>
+        element switch
         {
             DriveElement.Chain => (0.97, 0.99),
             DriveElement.ToothedBelt => (0.96, 0.98),
@@ -76,8 +76,8 @@ public sealed record LoopEfficiency(
             _ => (0.96, 0.98),
         };
 
-    private static (double, double) Everyday(DriveElement medium) =>
-        medium switch
+    private static (double, double) Everyday(DriveElement element) =>
+        element switch
         {
             DriveElement.Chain => (0.92, 0.97),
             DriveElement.ToothedBelt => (0.95, 0.98),

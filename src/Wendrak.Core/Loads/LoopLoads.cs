@@ -185,7 +185,7 @@ public static class LoopLoads
             runs.TightN,
             runs.SlackN,
             runs.CentrifugalN,
-            loop.Loop.Medium == DriveElement.Chain
+            loop.Loop.DriveElement == DriveElement.Chain
                 ? ToothLoads.Compute(
                     loop.FrontLinks,
                     loop.Front.WrapDeg,
@@ -200,7 +200,7 @@ public static class LoopLoads
 
     private static ChainOiling? Oiling(LoadedLoop loop)
     {
-        if (loop.Loop.Medium != DriveElement.Chain)
+        if (loop.Loop.DriveElement != DriveElement.Chain)
             return null;
         double pitch = LoopLengths.UnitMm(loop.Loop);
         double speed = loop.Points.Max(loop.SpeedMS);

@@ -16,7 +16,7 @@ internal static class LoopMass
         string standard = strength.Standard ?? loop.Standard;
         double? one =
             strength.MassKgPerM
-            ?? loop.Medium switch
+            ?? loop.DriveElement switch
             {
                 DriveElement.Chain => Chains.Find(standard)?.MassKgPerM,
                 DriveElement.ToothedBelt => SynchronousProfiles.Find(standard)?.MassKgPerMPerMmWidth * strength.WidthMm,

@@ -99,7 +99,7 @@ public sealed record LoopStrength(
 
     /// <summary>Designations that can be tried in place of the loop's own, that one among them.</summary>
     internal static IReadOnlyList<string> SizesFor(Loop loop) =>
-        loop.Medium switch
+        loop.DriveElement switch
         {
             DriveElement.Chain => [.. Chains.All.Where(c => IsOfPitch(c, loop)).Select(c => c.ChainId)],
             DriveElement.VBelt => [.. VSections.All.Select(v => v.Section)],

@@ -55,7 +55,7 @@ internal static class PullCurve
     {
         if (from == to)
             return [(0, from), (1, to)];
-        return loop.Loop.Medium switch
+        return loop.Loop.DriveElement switch
         {
             DriveElement.Chain => OverTeeth(loop, wheel, runs, from > to),
             DriveElement.ToothedBelt => [(0, from), (1, to)],

@@ -20,7 +20,7 @@ internal sealed record RunTensions(
         double pull = loop.PullN(point);
         double speed = loop.SpeedMS(point);
         double centrifugal = (LoopMass.KgPerM(loop) ?? 0) * speed * speed;
-        if (loop.Loop.Medium == DriveElement.Chain)
+        if (loop.Loop.DriveElement == DriveElement.Chain)
         {
             double standing = ChainChecks.StandingN(loop, point);
             return new(pull + standing, standing, centrifugal, null, false);
@@ -41,7 +41,7 @@ internal sealed record RunTensions(
     {
         double pull = loop.PullN(loop.Points.MaxBy(p => p.TorqueNm)!);
         double wrap = loop.GrippingWrapDeg;
-        if (loop.Loop.Medium != DriveElement.ToothedBelt)
+        if (loop.Loop.DriveElement != DriveElement.ToothedBelt)
             return LoadLimits.Get("slip", "friction belt").Limit!.Value
                 * BeltFriction.Margin(FrictionBeltChecks.EffectiveFriction(loop), wrap, 1, pull).NeededTensionN;
         double flank = SynchronousProfiles.Find(loop.Standard)?.FlankHalfAngleDeg ?? 0;

@@ -23,7 +23,7 @@ internal static class ShockFactors
     public static ServiceFactor Find(Loop loop, Drive drive, MachineKind kind, LoadSource source) =>
         source.Character is null && VehicleRow(drive, kind, source) is { } row
             ? ServiceFactors.Get(ServiceFactors.Vehicle, row)
-            : Industrial(loop.Medium, drive.Input.Kind, source.Character ?? LoadCharacter.ModerateShock);
+            : Industrial(loop.DriveElement, drive.Input.Kind, source.Character ?? LoadCharacter.ModerateShock);
 
     /// <summary>f1 of ISO 10823, for the charts of chain makers.</summary>
     public static ServiceFactor IsoOf(InputKind driver, LoadCharacter character) =>
@@ -42,8 +42,8 @@ internal static class ShockFactors
         return regenerates && row.ShockWithRegeneration is not null ? row.ShockWithRegeneration : row.Shock;
     }
 
-    private static ServiceFactor Industrial(DriveElement medium, InputKind driver, LoadCharacter character) =>
-        medium switch
+    private static ServiceFactor Industrial(DriveElement element, InputKind driver, LoadCharacter character) =>
+        element switch
         {
             DriveElement.Chain => ServiceFactors.Get(
                 ServiceFactors.ChainAca,

@@ -113,17 +113,17 @@ internal static class UncountedInputs
     ];
 
     /// <summary>What of a <see cref="LoopStrength"/> counts for some kinds of loop only, and for this one, at Loads or at Set.</summary>
-    public static IEnumerable<string> FieldsOf(DriveElement medium) =>
-        Parts.Where(p => p.Counts.Contains(medium) || p.CountsAtSet?.Contains(medium) == true).Select(p => p.Name);
+    public static IEnumerable<string> FieldsOf(DriveElement element) =>
+        Parts.Where(p => p.Counts.Contains(element) || p.CountsAtSet?.Contains(element) == true).Select(p => p.Name);
 
     /// <summary>The chain or belt with only what counts for its kind.</summary>
-    public static LoopStrength Counted(LoopStrength strength, DriveElement medium) =>
-        Parts.Where(p => !p.Counts.Contains(medium)).Aggregate(strength, (s, p) => p.Without(s));
+    public static LoopStrength Counted(LoopStrength strength, DriveElement element) =>
+        Parts.Where(p => !p.Counts.Contains(element)).Aggregate(strength, (s, p) => p.Without(s));
 
-    public static IEnumerable<UncountedInput> Find(LoadsInput input, DriveElement medium, OperatingPoints points)
+    public static IEnumerable<UncountedInput> Find(LoadsInput input, DriveElement element, OperatingPoints points)
     {
         foreach (
-            Part part in Parts.Where(p => !p.Counts.Contains(medium) && p.Without(input.Strength) != input.Strength)
+            Part part in Parts.Where(p => !p.Counts.Contains(element) && p.Without(input.Strength) != input.Strength)
         )
             yield return Named(nameof(input.Strength), part.Name, part.Why);
         LoadSource source = input.Source;

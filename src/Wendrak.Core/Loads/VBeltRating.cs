@@ -13,7 +13,10 @@ public sealed record VBeltRating(double DesignPowerKw, double WrapFactor, double
     /// <returns>Null where nobody said what one belt is rated at, and for other belts.</returns>
     internal static VBeltRating? Compute(LoadedLoop loop, OperatingPoint point)
     {
-        if (loop.Loop.Medium != Vocabulary.DriveElement.VBelt || loop.Strength.RatingPerBeltKw is not double rating)
+        if (
+            loop.Loop.DriveElement != Vocabulary.DriveElement.VBelt
+            || loop.Strength.RatingPerBeltKw is not double rating
+        )
             return null;
         Explained design = BeltFriction.DesignPower.With(point.PowerKw, loop.Shock);
         Explained wrap = BeltFriction.WrapFactor.With(loop.LeastWrapDeg);

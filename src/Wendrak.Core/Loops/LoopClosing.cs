@@ -37,7 +37,7 @@ public static class LoopClosing
         int moving,
         Track track,
         Turning turning,
-        BeltArrangement course,
+        BeltArrangement arrangement,
         double lengthMm,
         double beyondMm = 0
     )
@@ -46,13 +46,13 @@ public static class LoopClosing
         double Excess(double travel)
         {
             placed[moving] = placed[moving] with { Centre = track.At(travel) };
-            return LoopTracing.Length(placed, turning, course) - lengthMm;
+            return LoopTracing.Length(placed, turning, arrangement) - lengthMm;
         }
         // Beside its track the wheel goes on only as far as no other stands in its way.
         double ExcessBeside(double travel) => IsClear(wheels, moving, track.At(travel)) ? Excess(travel) : double.NaN;
 
         double end = track.LengthMm;
-        if (OnTrack(Excess, end, IsConvex(wheels, track, course)) is double travel)
+        if (OnTrack(Excess, end, IsConvex(wheels, track, arrangement)) is double travel)
             return travel;
         if (beyondMm <= 0)
             return null;
@@ -64,8 +64,8 @@ public static class LoopClosing
     }
 
     /// <summary>With a straight track and every wheel inside, the length has one lowest place and rises to both sides.</summary>
-    internal static bool IsConvex(IReadOnlyList<LoopWheel> wheels, Track track, BeltArrangement course) =>
-        track is LineTrack && course == BeltArrangement.Open && wheels.All(w => w.Side == RunSide.Inside);
+    internal static bool IsConvex(IReadOnlyList<LoopWheel> wheels, Track track, BeltArrangement arrangement) =>
+        track is LineTrack && arrangement == BeltArrangement.Open && wheels.All(w => w.Side == RunSide.Inside);
 
     private static double? OnTrack(Func<double, double> excess, double end, bool isConvex)
     {

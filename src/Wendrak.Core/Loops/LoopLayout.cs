@@ -89,7 +89,7 @@ public sealed record LoopLayout(
             guard.Include(
                 new Guard($"{nameof(layout.Idlers)}[{i}].").Include(CheckIdler(layout.Idlers[i], loop, names))
             );
-        bool crossedPlain = loop.Course == BeltArrangement.Open || layout.Idlers.Count == 0;
+        bool crossedPlain = loop.Arrangement == BeltArrangement.Open || layout.Idlers.Count == 0;
         guard.That(
             crossedPlain,
             nameof(layout.Idlers),
@@ -143,7 +143,7 @@ public sealed record LoopLayout(
             .OneOf(nameof(idler.Run), idler.Run)
             .Include(TrackBounds.Place(nameof(idler.Centre), idler.Centre))
             .That(
-                !idler.IsToothed || idler.Side == RunSide.Inside || loop.Medium == DriveElement.Chain,
+                !idler.IsToothed || idler.Side == RunSide.Inside || loop.DriveElement == DriveElement.Chain,
                 nameof(idler.IsToothed),
                 "back",
                 "Give a smooth idler: the back of a belt has no teeth."

@@ -46,21 +46,23 @@ public static class LoopTracing
     public static (LoopPath? Path, LayoutProblem? Problem) Trace(
         IReadOnlyList<LoopWheel> wheels,
         Turning turning,
-        BeltArrangement course = BeltArrangement.Open
+        BeltArrangement arrangement = BeltArrangement.Open
     )
     {
         Check(wheels).ThrowIfAny();
-        Flat flat = new(wheels, turning, course);
+        Flat flat = new(wheels, turning, arrangement);
         if (flat.Fault is { } fault)
             return (null, fault);
         LoopPath path = flat.ToPath();
-        return course == BeltArrangement.Open && Collision(path) is { } collision ? (null, collision) : (path, null);
+        return arrangement == BeltArrangement.Open && Collision(path) is { } collision
+            ? (null, collision)
+            : (path, null);
     }
 
     /// <summary>Length alone, for solving; NaN where the layout is impossible.</summary>
-    internal static double Length(IReadOnlyList<LoopWheel> wheels, Turning turning, BeltArrangement course)
+    internal static double Length(IReadOnlyList<LoopWheel> wheels, Turning turning, BeltArrangement arrangement)
     {
-        Flat flat = new(wheels, turning, course);
+        Flat flat = new(wheels, turning, arrangement);
         return flat.Fault is null ? flat.Length : double.NaN;
     }
 
@@ -110,17 +112,17 @@ public static class LoopTracing
         private readonly double[] _spans;
         private readonly double[] _wraps;
         private readonly bool _mirrored;
-        private readonly BeltArrangement _course;
+        private readonly BeltArrangement _arrangement;
 
         public LayoutProblem? Fault { get; }
         public double Length { get; }
 
-        public Flat(IReadOnlyList<LoopWheel> wheels, Turning turning, BeltArrangement course)
+        public Flat(IReadOnlyList<LoopWheel> wheels, Turning turning, BeltArrangement arrangement)
         {
             // The formulas are for a counterclockwise loop; a clockwise one is its mirror image.
             _mirrored = turning == Turning.Clockwise;
             _wheels = wheels;
-            _course = course;
+            _arrangement = arrangement;
             int n = wheels.Count;
             (_headings, _spans, _wraps) = (new double[n], new double[n], new double[n]);
             for (int k = 0; k < n; k++)
@@ -151,7 +153,7 @@ public static class LoopTracing
         private int SignOf(int k)
         {
             int at = k % _wheels.Count;
-            return _course == BeltArrangement.Crossed && at == 1 ? -_wheels[at].Sign : _wheels[at].Sign;
+            return _arrangement == BeltArrangement.Crossed && at == 1 ? -_wheels[at].Sign : _wheels[at].Sign;
         }
 
         /// <summary>Wraps that close; a wheel whose wrap would be negative is not touched.</summary>
@@ -167,7 +169,7 @@ public static class LoopTracing
                 _wraps[k] = change < -Tiny ? change + FullTurn : Math.Max(0, change);
                 turned += sign * _wraps[k];
             }
-            double wanted = _course == BeltArrangement.Crossed ? 0 : FullTurn;
+            double wanted = _arrangement == BeltArrangement.Crossed ? 0 : FullTurn;
             for (; turned > wanted + 1; turned -= FullTurn)
                 TakeTurn(1);
             for (; turned < wanted - 1; turned += FullTurn)

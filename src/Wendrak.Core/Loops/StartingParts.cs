@@ -5,7 +5,7 @@ using Wendrak.Core.Wheels;
 namespace Wendrak.Core.Loops;
 
 /// <summary>What runs over a loop, and where its two axles stand.</summary>
-public sealed record StartingPartsInput(DriveElement Medium, Point Front, Point Rear);
+public sealed record StartingPartsInput(DriveElement DriveElement, Point Front, Point Rear);
 
 /// <summary>Parts to begin with that somebody adds to a layout and then measures. Judgement: near where such a part usually is.</summary>
 /// <param name="Idler">Between the axles, on the back of the slack run; toothed for a chain.</param>
@@ -27,13 +27,13 @@ public sealed record StartingParts(Idler Idler, double IdlerTeeth, double IdlerM
     /// <exception cref="InvalidInputException">A place is refused.</exception>
     public static StartingParts At(StartingPartsInput input)
     {
-        (DriveElement medium, Point front, Point rear) = input;
+        (DriveElement element, Point front, Point rear) = input;
         new Guard()
-            .OneOf(nameof(input.Medium), medium)
+            .OneOf(nameof(input.DriveElement), element)
             .Include(TrackBounds.Place(nameof(input.Front), front))
             .Include(TrackBounds.Place(nameof(input.Rear), rear))
             .ThrowIfAny();
-        bool isToothed = medium == DriveElement.Chain;
+        bool isToothed = element == DriveElement.Chain;
         double x = Math.Round(front.XMm + EdgeAheadMm);
         return new(
             new(

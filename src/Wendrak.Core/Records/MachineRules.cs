@@ -125,7 +125,7 @@ public static class MachineRules
             .BetweenIfGiven(nameof(setup.FittedAtKm), setup.FittedAtKm, 0, FarthestKm, "km")
             .Include(DriveRules.CheckChoices(LoopsOf(machine), setup.Loops))
             .Include(RoadWheels.Check(setup.RoadWheels, machine.Drives))
-            .Include(CheckFollowUps(setup.Redo ?? []));
+            .Include(CheckFollowUps(setup.FollowUps ?? []));
         guard.ThrowIfAny();
     }
 
@@ -149,12 +149,12 @@ public static class MachineRules
     {
         const int most = 200;
         Guard guard = new();
-        guard.Count("Redo", items.Count, 0, most, "items");
+        guard.Count("FollowUps", items.Count, 0, most, "items");
         for (int i = 0; i < items.Count; i++)
         {
-            guard.OneOf($"Redo[{i}].Task", items[i].Task);
+            guard.OneOf($"FollowUps[{i}].Task", items[i].Task);
             foreach (ChangedPart part in items[i].Because)
-                guard.OneOf($"Redo[{i}].Because", part);
+                guard.OneOf($"FollowUps[{i}].Because", part);
         }
         return guard;
     }

@@ -78,7 +78,7 @@ public static class PracticeMachines
                 ],
                 Settings = [setting],
                 Loads =
-                    drive.Stages.OfType<Loop>().Single().Medium == DriveElement.Chain
+                    drive.Stages.OfType<Loop>().Single().DriveElement == DriveElement.Chain
                         ? null
                         : new([], [new(Key, WidthMm: BeltWidthMm)]),
             },

@@ -23,7 +23,7 @@ public enum SetupStatus
 /// <summary>One complete choice of parts for a machine's drives.</summary>
 /// <param name="RoadWheels">Other road wheels than the machine's own; empty when they stay.</param>
 /// <param name="FittedAtKm">Odometer when it went on, km.</param>
-/// <param name="Redo">What must still be done again since it went on or was changed; only as fitted has any.</param>
+/// <param name="FollowUps">What must still be done again since it went on or was changed; only as fitted has any.</param>
 /// <param name="MachineId">Of the machine it belongs to.</param>
 /// <param name="Name">What people call it.</param>
 /// <param name="MadeOn">Day it was noted.</param>
@@ -41,7 +41,7 @@ public sealed record Setup(
     DateOnly? FittedOn,
     double? FittedAtKm,
     string? Note,
-    IReadOnlyList<FollowUpTask>? Redo = null
+    IReadOnlyList<FollowUpTask>? FollowUps = null
 ) : StoredRecord(Id, Version)
 {
     /// <summary>Name of a setup that went onto the machine with it.</summary>

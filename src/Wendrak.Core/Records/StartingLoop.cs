@@ -9,12 +9,12 @@ namespace Wendrak.Core.Records;
 /// <param name="RearSize">The driven wheel, in the same measure.</param>
 /// <param name="SlipFraction">Usual for its kind; 0 where teeth don't slip.</param>
 public sealed record StartingLoop(
-    DriveElement Medium,
+    DriveElement DriveElement,
     string Standard,
     double FrontSize,
     double RearSize,
     double SlipFraction,
-    BeltArrangement Course
+    BeltArrangement Arrangement
 )
 {
     /// <summary>One for every kind of loop; common practice for each, of no real machine.</summary>
@@ -27,6 +27,6 @@ public sealed record StartingLoop(
         With(DriveElement.RoundBelt, "round", 60, 120),
     ];
 
-    private static StartingLoop With(DriveElement medium, string standard, double front, double rear) =>
-        new(medium, standard, front, rear, Loop.UsualSlip(medium), BeltArrangement.Open);
+    private static StartingLoop With(DriveElement element, string standard, double front, double rear) =>
+        new(element, standard, front, rear, Loop.UsualSlip(element), BeltArrangement.Open);
 }

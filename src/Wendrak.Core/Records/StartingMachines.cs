@@ -113,7 +113,7 @@ public static class StartingMachines
 
     private static MachineDraft Electric(
         MachineKind kind,
-        DriveElement medium,
+        DriveElement element,
         string standard,
         int front,
         int rear,
@@ -127,7 +127,7 @@ public static class StartingMachines
             "Drive",
             null,
             new("motor", InputKind.Motor, 300, limitRpm, null),
-            [LoopStage("motor", "wheel", medium, standard)],
+            [LoopStage("motor", "wheel", element, standard)],
             [new("wheel", "wheel", true, new(tyre, null))],
             true,
             SpeedPickup.None,
@@ -136,13 +136,13 @@ public static class StartingMachines
         return Draft(kind, drive, new(Loop, front, rear, links));
     }
 
-    private static Loop LoopStage(string driving, string driven, DriveElement medium, string standard) =>
+    private static Loop LoopStage(string driving, string driven, DriveElement element, string standard) =>
         new(
             Loop,
             "final drive",
             driving,
             driven,
-            medium,
+            element,
             standard,
             BeltArrangement.Open,
             0,

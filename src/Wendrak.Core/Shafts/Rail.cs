@@ -143,7 +143,7 @@ public static class Rail
         double? front = Plane(loop.Key, WheelSide.Front, shafts);
         double? rear = Plane(loop.Key, WheelSide.Rear, shafts);
         double? offset = rear - front;
-        double allowed = SpacerStacks.ToleranceFor(loop.Medium);
+        double allowed = SpacerStacks.ToleranceFor(loop.DriveElement);
         return new(loop.Key, path, front, rear, offset, allowed, offset is double mm ? Math.Abs(mm) <= allowed : null);
     }
 

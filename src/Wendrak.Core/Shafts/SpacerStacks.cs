@@ -186,14 +186,14 @@ public static class SpacerStacks
         Math.Max(0, shaft.LengthMm - shaft.Sprockets.Sum(s => s.HubWidthMm) - UsualFloatMm);
 
     /// <summary>How far a wheel may stand from its line, mm.</summary>
-    internal static double ToleranceFor(DriveElement medium) =>
-        medium == DriveElement.Chain ? ChainToleranceMm : BeltToleranceMm;
+    internal static double ToleranceFor(DriveElement element) =>
+        element == DriveElement.Chain ? ChainToleranceMm : BeltToleranceMm;
 
     private static double UsualTolerance(SpacerStacksInput input) =>
         input
             .Drive.Stages.OfType<Loop>()
             .Where(l => input.Shaft.Sprockets.Any(s => s.LoopKey == l.Key))
-            .Min(l => ToleranceFor(l.Medium));
+            .Min(l => ToleranceFor(l.DriveElement));
 
     /// <summary>Allows more and more error and float until something goes on.</summary>
     private static FilledShaft? Nearest(SpacerStacksInput input, double tolerance, double floatMost)

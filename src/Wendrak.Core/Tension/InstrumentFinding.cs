@@ -51,7 +51,7 @@ public sealed record InstrumentFinding(
         SetRound round = input.Rounds[index];
         SetRound alone = round with { Readings = [.. round.Readings.Where(r => r.Method == method)] };
         TightnessScale scale = new(
-            input.Loop.Medium == DriveElement.Chain,
+            input.Loop.DriveElement == DriveElement.Chain,
             span,
             method == ReadingMethod.Gauge,
             input.Gauge

@@ -86,7 +86,7 @@ public sealed record LoopSetting(
             guard.OneOf(nameof(TrackingEnd), end);
         if (Arm is not null)
             guard.Include(new Guard("Arm.").Include(Arm.Check()));
-        bool isChain = loop.Medium == DriveElement.Chain;
+        bool isChain = loop.DriveElement == DriveElement.Chain;
         guard.That(
             !isChain || Adjuster.Kind is not (AdjusterKind.SprungArm or AdjusterKind.SpringSlide),
             "Adjuster.Kind",

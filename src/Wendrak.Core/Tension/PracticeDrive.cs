@@ -44,7 +44,7 @@ public static class PracticeDrive
             () =>
             {
                 SpanFacts facts = SpanFinder.Find(loop);
-                return (facts, new TightnessScale(loop.Loop.Medium == DriveElement.Chain, facts));
+                return (facts, new TightnessScale(loop.Loop.DriveElement == DriveElement.Chain, facts));
             }
         );
         TensionWindow window =

@@ -30,7 +30,7 @@ public static class PracticeRuns
     public static PracticeRun Run(int seed, SetInput loop, PracticeInstrument instrument = PracticeInstrument.Usual)
     {
         SpanFacts span = SpanFinder.Find(loop);
-        bool isChain = loop.Loop.Medium == DriveElement.Chain;
+        bool isChain = loop.Loop.DriveElement == DriveElement.Chain;
         TightnessScale scale = new(isChain, span, instrument == PracticeInstrument.Gauge);
         TensionWindow window =
             WindowFinder.Find(loop, scale).Window

@@ -22,7 +22,7 @@ public static class SetEvaluation
         SpanFacts span = SpanFinder.Find(input);
         CheckAgainst(input, span);
         bool usesGauge = input.Rounds.SelectMany(r => r.Readings).LastOrDefault()?.Method == ReadingMethod.Gauge;
-        TightnessScale scale = new(input.Loop.Medium == DriveElement.Chain, span, usesGauge, input.Gauge);
+        TightnessScale scale = new(input.Loop.DriveElement == DriveElement.Chain, span, usesGauge, input.Gauge);
         (TensionWindow? window, bool needsSuspension) = WindowFinder.Find(input, scale);
         NextStepFinder advisor = new(input.Setting, scale, window, input.Goal, input.Rounds);
         // A spring gives way to a wheel that runs out: what goes round then tells nothing of how far.
@@ -36,12 +36,14 @@ public static class SetEvaluation
             next = NextStep.ReadAgain;
         double? force = input.Rounds is [.., { Readings: [.., { } reading] }] ? reading.ForceN : null;
         ReadingMethod method =
-            last?.Method ?? (input.Loop.Medium == DriveElement.Chain ? ReadingMethod.FreePlay : ReadingMethod.Pluck);
+            last?.Method
+            ?? (input.Loop.DriveElement == DriveElement.Chain ? ReadingMethod.FreePlay : ReadingMethod.Pluck);
         TightnessScale shownIn = input.Rounds is [.., { } shown] ? scale.In(shown) : scale;
         double? Shown(double? tightness) => tightness is double t ? shownIn.ToReading(method, t, force) : null;
         (double mean, double skew) = advisor.Moved(left, right);
         // A hand has no figures: then the window is told as an instrument would read it.
-        ReadingMethod natural = input.Loop.Medium == DriveElement.Chain ? ReadingMethod.FreePlay : ReadingMethod.Pluck;
+        ReadingMethod natural =
+            input.Loop.DriveElement == DriveElement.Chain ? ReadingMethod.FreePlay : ReadingMethod.Pluck;
         ReadingMethod windowMethod = window is not null && Shown(window.Low) is null ? natural : method;
         double? AsWindow(double? tightness) => tightness is double t ? shownIn.ToReading(windowMethod, t, force) : null;
         AdjusterMove[] moves = [.. MovesOf(input.Setting, left, right, mean)];
@@ -74,7 +76,7 @@ public static class SetEvaluation
             last?.GapMm is double gap ? Math.Max(0, gap + advisor.Gap.Predict(skew, 0)) : null,
             reserve,
             input is { Layout.SwingArm: not null, Rounds: [.., { OnStand: false }] }
-                && input.Loop.Medium == DriveElement.Chain,
+                && input.Loop.DriveElement == DriveElement.Chain,
             next == NextStep.Turn && input.Rounds is [.., { Lock: LockState.Torqued }],
             IsInside(input, window, last, SetGoal.TensionOnly),
             IsInside(input, window, last, SetGoal.TrackingOnly),
@@ -84,7 +86,7 @@ public static class SetEvaluation
                 : null,
             runs,
             InstrumentFinding.AllOf(input, span),
-            SetManual.For(input.Kind, input.Drive.Input.Kind, input.Loop.Medium, input.Setting.Adjuster.Kind),
+            SetManual.For(input.Kind, input.Drive.Input.Kind, input.Loop.DriveElement, input.Setting.Adjuster.Kind),
             WalksTo(input.Setting, last?.GapMm),
             Shown(last?.Loosest + perStep) - Shown(last?.Loosest),
             input.Setting.GapSide is null
@@ -211,7 +213,7 @@ public static class SetEvaluation
     /// <summary>Parts to look at. Source: common practice.</summary>
     private static IEnumerable<string> Suspects(NextStep next, RoundResult? last, SetInput input)
     {
-        bool isChain = input.Loop.Medium == DriveElement.Chain;
+        bool isChain = input.Loop.DriveElement == DriveElement.Chain;
         bool hasAxle = input.Setting.Adjuster.HasTwoEnds;
         if (next == NextStep.LooseOrBent)
         {

@@ -33,12 +33,12 @@ public sealed record SetManual(
 )
 {
     /// <summary>Words, cautions and closing list for a drive and its adjuster. Source: common practice; the maker's manual wins.</summary>
-    public static SetManual For(MachineKind kind, InputKind input, DriveElement medium, AdjusterKind adjuster)
+    public static SetManual For(MachineKind kind, InputKind input, DriveElement element, AdjusterKind adjuster)
     {
         MachineKindRow machine = MachineKinds.Get(kind);
         AdjusterWords words = Words[adjuster];
         string locks = words.Lock;
-        string loop = medium == DriveElement.Chain ? "chain" : "belt";
+        string loop = element == DriveElement.Chain ? "chain" : "belt";
         return new(
             locks,
             words.IsMany,
@@ -57,8 +57,8 @@ public sealed record SetManual(
                 .. words.Caution is { } caution ? new[] { caution } : [],
             ],
             "The maker's own manual wins where it differs. " + machine.Defers,
-            medium == DriveElement.Chain && machine.HasSuspension,
-            SlipTest.WaysFor(medium),
+            element == DriveElement.Chain && machine.HasSuspension,
+            SlipTest.WaysFor(element),
             [
                 new(ClosingStep.FinalTorque, Capital($"{locks} at {(words.IsMany ? "their" : "its")} torque")),
                 new(ClosingStep.AdjusterLocks, words.Fast),

@@ -40,5 +40,6 @@ internal static class SlipTest
     ];
 
     /// <summary>Ways of the trade for a loop; none for a chain, whose play is a figure.</summary>
-    public static IReadOnlyList<SlipTestWay> WaysFor(DriveElement medium) => medium == DriveElement.Chain ? [] : Belts;
+    public static IReadOnlyList<SlipTestWay> WaysFor(DriveElement element) =>
+        element == DriveElement.Chain ? [] : Belts;
 }

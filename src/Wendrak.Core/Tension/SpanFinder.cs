@@ -19,13 +19,13 @@ internal static class SpanFinder
         LoopPath? path = PathOf(input);
         double? typed = input.Setting.SpanMm;
         (double slack, double tight)? runs = path is null || typed is not null ? null : Runs(path);
-        double? span = typed ?? (loop.Medium == DriveElement.Chain ? runs?.slack : Longest(runs));
+        double? span = typed ?? (loop.DriveElement == DriveElement.Chain ? runs?.slack : Longest(runs));
         return new(
             span,
             input.Setting.MassKgPerM ?? LoopMass.KgPerM(loop, input.StrengthOrNothing),
             input.StrengthOrNothing.ForceAt1PercentN * 100
                 ?? (
-                    loop.Medium == DriveElement.ToothedBelt
+                    loop.DriveElement == DriveElement.ToothedBelt
                         ? input.StrengthOrNothing.WidthMm * AxialStiffnessNPerMm
                         : null
                 ),

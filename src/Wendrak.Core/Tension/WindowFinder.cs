@@ -108,7 +108,7 @@ internal static class WindowFinder
 
     private static TensionWindow? OfPractice(SetInput input, TightnessScale scale)
     {
-        if (input.Loop.Medium == DriveElement.Chain)
+        if (input.Loop.DriveElement == DriveElement.Chain)
             return OfPlay(input, scale);
         if (scale.Unit != TightnessUnit.Newton || MachineKinds.Get(input.Kind).BeltTension is not string use)
             return null;
@@ -173,7 +173,7 @@ internal static class WindowFinder
         if (scale.Unit != TightnessUnit.Newton || Loaded(input) is not { } loop)
             return null;
         double pull = loop.Points.Max(loop.PullN);
-        if (loop.Loop.Medium != DriveElement.ToothedBelt)
+        if (loop.Loop.DriveElement != DriveElement.ToothedBelt)
         {
             double friction = FrictionBeltChecks.EffectiveFriction(loop);
             double grips = BeltFriction.Margin(friction, loop.GrippingWrapDeg, 1, pull).NeededTensionN;

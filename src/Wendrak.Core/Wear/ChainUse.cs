@@ -10,7 +10,7 @@ public static class ChainUse
     /// <summary>Elongation at which this chain is replaced, percent; null for belts. A maker's figure wins over it.</summary>
     public static double? WearLimitPercent(MachineKind kind, Loop loop, LoopChoice choice)
     {
-        if (loop.Medium != DriveElement.Chain)
+        if (loop.DriveElement != DriveElement.Chain)
             return null;
         return WearLimits.ChainElongationPercent(
             MachineKinds.Get(kind).ChainWear,

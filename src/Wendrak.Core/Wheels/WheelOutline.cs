@@ -18,7 +18,7 @@ public sealed record WheelOutline(double RunRadiusMm, double ArcRadiusMm, double
     /// <exception cref="InvalidInputException">The chain or profile is not in the tables.</exception>
     public static WheelOutline For(Loop loop, double size)
     {
-        switch (loop.Medium)
+        switch (loop.DriveElement)
         {
             case DriveElement.Chain:
             {
@@ -47,8 +47,8 @@ public sealed record WheelOutline(double RunRadiusMm, double ArcRadiusMm, double
     /// <summary>Pitch of a chain or toothed belt, mm.</summary>
     /// <exception cref="InvalidInputException">Not in the tables, or a friction belt.</exception>
     public static double PitchMm(Loop loop) =>
-        (loop.Medium == DriveElement.Chain ? Chains.Find(loop.Standard)?.PitchMm : null)
-        ?? (loop.Medium == DriveElement.ToothedBelt ? SynchronousProfiles.Find(loop.Standard)?.PitchMm : null)
+        (loop.DriveElement == DriveElement.Chain ? Chains.Find(loop.Standard)?.PitchMm : null)
+        ?? (loop.DriveElement == DriveElement.ToothedBelt ? SynchronousProfiles.Find(loop.Standard)?.PitchMm : null)
         ?? throw new InvalidInputException(
             "Loop.Standard",
             "unknown",

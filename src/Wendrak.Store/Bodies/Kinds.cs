@@ -25,7 +25,7 @@ internal static class Kinds
                 m.Drives.SelectMany(d => d.Stages)
                     .OfType<Gearbox>()
                     .Select(g => new Reference(Hold.Needs, "gearbox_set", g.Set.Id)),
-            Upcasters = [EarlierBodies.Machine, OneAdjuster.Machine],
+            Upcasters = [EarlierBodies.Machine, OneAdjuster.Machine, WordsOfTheField.Machine],
             Json = BodyJson.With(isNumbered: false, new GearboxSetNumber()),
         };
 
@@ -36,7 +36,7 @@ internal static class Kinds
             Word = "setup",
             NameOf = s => s.Name,
             References = s => [new(Hold.BelongsTo, "machine", s.MachineId)],
-            Upcasters = [EarlierBodies.Setup],
+            Upcasters = [EarlierBodies.Setup, WordsOfTheField.Setup],
         };
 
     public static StoredKind<Aim> Aim { get; } =

@@ -54,13 +54,15 @@ public static partial class MachineFileText
         if (
             members["formatVersion"] is not JsonValue version
             || !version.TryGetValue(out int number)
-            || number is not (1 or 2)
+            || number is not (1 or 2 or 3)
         )
             return members.Deserialize<MachineFile>(BodyJson.Numbered);
         foreach (JsonObject visit in number == 1 ? EarlierBodies.Each(members, "setJobs") : [])
             EarlierBodies.Visit(visit);
         if (members["machine"] is JsonObject machine)
-            OneAdjuster.Machine(machine);
+            WordsOfTheField.Machine(number < 3 ? OneAdjuster.Machine(machine) : machine);
+        foreach (JsonObject setup in EarlierBodies.Each(members, "setups"))
+            WordsOfTheField.Setup(setup);
         members["formatVersion"] = MachineFile.NewestVersion;
         return members.Deserialize<MachineFile>(number == 1 ? EarlierJson.Json : BodyJson.Numbered);
     }

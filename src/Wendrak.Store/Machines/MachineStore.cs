@@ -193,7 +193,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
                 RoadWheels = SetupReconciling.ToOutputs(machine, setup.RoadWheels),
             };
             if (isFitted)
-                next = next with { Redo = OpenWork.After(setup, before, next, machine, change) };
+                next = next with { FollowUps = OpenWork.After(setup, before, next, machine, change) };
             Setup stored = await _setups.ChangeAsync(edit, next, setup);
             fitted = isFitted ? stored : fitted;
         }

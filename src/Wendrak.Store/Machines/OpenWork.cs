@@ -18,8 +18,8 @@ internal static class OpenWork
         FollowUpInput made = new(DrivesAsBuilt.From(oldMachine, old), DrivesAsBuilt.From(machine, next));
         IReadOnlyList<FollowUpTask> open =
             change == MachineChange.Correction
-                ? FollowUps.StillThere(old.Redo ?? [], made.After)
-                : FollowUps.With(old.Redo ?? [], made);
+                ? FollowUps.StillThere(old.FollowUps ?? [], made.After)
+                : FollowUps.With(old.FollowUps ?? [], made);
         return open.Count == 0 ? null : open;
     }
 }

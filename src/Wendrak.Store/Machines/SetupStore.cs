@@ -116,7 +116,9 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
                 bool isFitted = status == SetupStatus.AsFitted;
                 next = next with
                 {
-                    Redo = isFitted ? OpenWork.After(stored with { Redo = next.Redo }, machine, next, machine) : null,
+                    FollowUps = isFitted
+                        ? OpenWork.After(stored with { FollowUps = next.FollowUps }, machine, next, machine)
+                        : null,
                 };
                 return await _setups.ChangeAsync(edit, next);
             },
@@ -161,7 +163,7 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
                         {
                             Name = MachineRules.FormerName(old, clock.Today()),
                             Status = SetupStatus.Former,
-                            Redo = null,
+                            FollowUps = null,
                         }
                     );
                     await _setups.ChangeAsync(
@@ -172,7 +174,7 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
                             Status = SetupStatus.AsFitted,
                             FittedOn = clock.Today(),
                             FittedAtKm = machine.OdometerKm,
-                            Redo = OpenWork.After(old, machine, setup, machine),
+                            FollowUps = OpenWork.After(old, machine, setup, machine),
                         }
                     );
                 }

@@ -49,8 +49,8 @@ public sealed class AlignmentTests
 
     private static StraightnessInput Measured(
         MachineKind kind = MachineKind.Motorcycle,
-        DriveElement medium = DriveElement.ToothedBelt
-    ) => new(kind, medium, 560, 250, new("final", new(AdjusterKind.TwoEnds, RightClockwiseTightens: false)));
+        DriveElement element = DriveElement.ToothedBelt
+    ) => new(kind, element, 560, 250, new("final", new(AdjusterKind.TwoEnds, RightClockwiseTightens: false)));
 
     /// <summary>Table alignment_limits.csv, common practice: 1 mm and 0.2° of a motorcycle's belt, 2 mm/m of industrial chain.</summary>
     [Fact]
@@ -76,7 +76,7 @@ public sealed class AlignmentTests
             }
         );
         Assert.Equal((1.12, true), (Math.Round(chain.OffsetLimitMm!.Value, 9), chain.IsStraight));
-        Assert.Null(Straightness.Judge(Measured(medium: DriveElement.FlatBelt) with { LineOffsetMm = 1 }).IsStraight);
+        Assert.Null(Straightness.Judge(Measured(element: DriveElement.FlatBelt) with { LineOffsetMm = 1 }).IsStraight);
         // The rear face stands back from the edge by more than it may: it goes towards the edge by that.
         Assert.Equal((2.6, ShiftTo.Edge), (Math.Round(belt.ShiftMm!.Value, 9), belt.ShiftTo));
         StraightEdge past = new([0, 200, 600, 720], [0, 0, -2, -2]);

@@ -17,12 +17,12 @@ public sealed class DriveElementFactsTests
     public void A_field_of_a_loop_is_shown_where_it_is_not_refused(DriveElement element)
     {
         IReadOnlyList<string> shown = DriveElementFacts.For(element).LoopFields;
-        Loop loop = Drives.Chain("final", "in", "out") with { Medium = element };
+        Loop loop = Drives.Chain("final", "in", "out") with { DriveElement = element };
         Assert.Equal(
-            (shown.Contains("slipFraction"), shown.Contains("course")),
+            (shown.Contains("slipFraction"), shown.Contains("arrangement")),
             (
                 IsTaken(loop with { SlipFraction = 0.01 }, nameof(loop.SlipFraction)),
-                IsTaken(loop with { Course = BeltArrangement.Crossed }, nameof(loop.Course))
+                IsTaken(loop with { Arrangement = BeltArrangement.Crossed }, nameof(loop.Arrangement))
             )
         );
 

@@ -16,7 +16,7 @@ public sealed class FirstLayoutTests
     {
         MachineDraft draft = StartingMachines.For(kind);
         string loop = draft.Fitted[0].LoopKey;
-        bool isChain = MachineRules.LoopsOf(draft.Machine).Single().Medium == DriveElement.Chain;
+        bool isChain = MachineRules.LoopsOf(draft.Machine).Single().DriveElement == DriveElement.Chain;
         foreach (AdjusterKind adjuster in Enum.GetValues<AdjusterKind>())
         {
             if (isChain && adjuster is AdjusterKind.SprungArm or AdjusterKind.SpringSlide)

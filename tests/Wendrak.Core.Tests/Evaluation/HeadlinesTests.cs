@@ -70,7 +70,7 @@ public sealed class HeadlinesTests
         StoredMachine stored = Benches.Motorcycle();
         Setup reopened = stored.Fitted with
         {
-            Redo =
+            FollowUps =
             [
                 new(FollowUpKind.Length, "drive", "final", [ChangedPart.RearWheel]),
                 new(FollowUpKind.Reading, "drive", "final", [ChangedPart.RearWheel]),

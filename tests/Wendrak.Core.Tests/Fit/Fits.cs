@@ -22,7 +22,11 @@ internal static class Fits
     /// <summary>A toothed belt of 8 mm pitch.</summary>
     public static LoopFitInput Belt(LoopLayout layout, double front, double rear, int? teeth)
     {
-        Loop belt = Drives.Chain("final", "in", "out") with { Medium = DriveElement.ToothedBelt, Standard = "8M" };
+        Loop belt = Drives.Chain("final", "in", "out") with
+        {
+            DriveElement = DriveElement.ToothedBelt,
+            Standard = "8M",
+        };
         LoopChoice choice = new("final", front, rear, teeth);
         return new(Drives.WithStages([belt]), choice, choice, layout, null, false, null);
     }

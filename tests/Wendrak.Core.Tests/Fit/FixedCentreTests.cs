@@ -102,7 +102,7 @@ public sealed class FixedCentreTests
         Drive smooth = Drives.WithStages([
             Drives.Chain("final", "in", "axle") with
             {
-                Medium = DriveElement.VBelt,
+                DriveElement = DriveElement.VBelt,
                 Standard = "A",
             },
         ]);

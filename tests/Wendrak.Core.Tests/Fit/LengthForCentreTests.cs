@@ -8,14 +8,20 @@ namespace Wendrak.Core.Tests.Fit;
 public sealed class LengthForCentreTests
 {
     private static LengthForCentreInput Input(
-        DriveElement medium,
+        DriveElement element,
         string standard,
         double front,
         double rear,
         double c
     ) =>
         new(
-            Drives.WithStages([Drives.Chain("final", "in", "axle") with { Medium = medium, Standard = standard }]),
+            Drives.WithStages([
+                Drives.Chain("final", "in", "axle") with
+                {
+                    DriveElement = element,
+                    Standard = standard,
+                },
+            ]),
             new("final", front, rear, null),
             c,
             false

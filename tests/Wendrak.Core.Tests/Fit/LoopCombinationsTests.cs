@@ -11,7 +11,7 @@ public sealed class LoopCombinationsTests
     private static readonly Drive Bicycle = Drives.WithStages([
         Drives.Chain("final", "in", "hub") with
         {
-            Medium = DriveElement.ToothedBelt,
+            DriveElement = DriveElement.ToothedBelt,
             Standard = "BIKE11",
         },
     ]) with

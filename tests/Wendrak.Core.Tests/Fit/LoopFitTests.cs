@@ -127,7 +127,7 @@ public sealed class LoopFitTests
         Published.AgreesWithin(0.01, 420.596, fit.CentreMm, "engineering.md e4");
         Assert.Equal(12, fit.Path.Wheels[0].TeethEngaged);
         Published.AgreesWithin(0.01, 165.391, fit.Path.Wheels[0].WrapDeg, "engineering.md e4");
-        Loop v = Drives.Chain("final", "in", "out") with { Medium = DriveElement.VBelt, Standard = "A" };
+        Loop v = Drives.Chain("final", "in", "out") with { DriveElement = DriveElement.VBelt, Standard = "A" };
         LoopFitResult vFit = LoopFit.Evaluate(
             toothed with
             {

@@ -42,7 +42,7 @@ public sealed class NeighbourPairsTests
         Drive belt = Drives.WithStages([
             Drives.Chain("final", "in", "axle") with
             {
-                Medium = DriveElement.VBelt,
+                DriveElement = DriveElement.VBelt,
                 Standard = "A",
             },
         ]);

@@ -46,7 +46,10 @@ public sealed class DriveRulesTests
     [InlineData(0.11)]
     [InlineData(double.NaN)]
     public void A_belt_slips_between_nothing_and_a_tenth(double slip) =>
-        IsRefusedAt("Stages[2].SlipFraction", With(l => l with { Medium = DriveElement.VBelt, SlipFraction = slip }));
+        IsRefusedAt(
+            "Stages[2].SlipFraction",
+            With(l => l with { DriveElement = DriveElement.VBelt, SlipFraction = slip })
+        );
 
     [Fact]
     public void Teeth_do_not_slip() => IsRefusedAt("Stages[2].SlipFraction", With(l => l with { SlipFraction = 0.01 }));
@@ -54,8 +57,11 @@ public sealed class DriveRulesTests
     [Theory]
     [InlineData(DriveElement.Chain)]
     [InlineData(DriveElement.ToothedBelt)]
-    public void A_toothed_loop_cannot_be_crossed(DriveElement medium) =>
-        IsRefusedAt("Stages[2].Course", With(l => l with { Medium = medium, Course = BeltArrangement.Crossed }));
+    public void A_toothed_loop_cannot_be_crossed(DriveElement element) =>
+        IsRefusedAt(
+            "Stages[2].Arrangement",
+            With(l => l with { DriveElement = element, Arrangement = BeltArrangement.Crossed })
+        );
 
     [Theory]
     [InlineData(4)]

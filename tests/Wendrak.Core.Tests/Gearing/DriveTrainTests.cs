@@ -85,9 +85,9 @@ public sealed class DriveTrainTests
     {
         Loop belt = Drives.Chain("final", "in", "out") with
         {
-            Medium = DriveElement.FlatBelt,
+            DriveElement = DriveElement.FlatBelt,
             Standard = "flat",
-            Course = BeltArrangement.Crossed,
+            Arrangement = BeltArrangement.Crossed,
             SlipFraction = 0.02,
         };
         DriveTrain train = new(Drives.WithStages([belt]), [new("final", 100, 300, null)]);

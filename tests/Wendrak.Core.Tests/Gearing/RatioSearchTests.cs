@@ -142,7 +142,7 @@ public sealed class RatioSearchTests
     {
         Loop belt = Drives.Chain("final", "in", "drum") with
         {
-            Medium = DriveElement.VBelt,
+            DriveElement = DriveElement.VBelt,
             Standard = "A",
             SlipFraction = 0.01,
         };

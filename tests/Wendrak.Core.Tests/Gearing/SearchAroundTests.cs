@@ -33,7 +33,7 @@ public sealed class SearchAroundTests
     [Fact]
     public void A_friction_loop_is_searched_among_standard_sizes()
     {
-        Loop belt = Chain with { Medium = DriveElement.VBelt, Standard = "A" };
+        Loop belt = Chain with { DriveElement = DriveElement.VBelt, Standard = "A" };
         LoopSearch search = SearchAround.Fitted(belt, new("final", 100, 250, null), new(1, 2, 3, 4, 5, 6));
         Assert.Equal((60, 140, 150, 350), (search.FrontMin, search.FrontMax, search.RearMin, search.RearMax));
         Assert.True(search.StandardSizesOnly);
@@ -47,18 +47,18 @@ public sealed class SearchAroundTests
     [InlineData(DriveElement.VBelt)]
     [InlineData(DriveElement.FlatBelt)]
     [InlineData(DriveElement.RoundBelt)]
-    public void The_search_it_gives_runs_for_every_kind_of_loop(DriveElement medium)
+    public void The_search_it_gives_runs_for_every_kind_of_loop(DriveElement element)
     {
-        string standard = medium switch
+        string standard = element switch
         {
             DriveElement.ToothedBelt => "8M",
             DriveElement.VBelt => "A",
             _ => "520",
         };
-        Loop loop = Chain with { Medium = medium, Standard = standard };
-        StartingLoop wheels = StartingLoop.All.Single(w => w.Medium == medium);
-        double smallest = WheelSize.Smallest(medium);
-        double largest = WheelSize.Largest(medium);
+        Loop loop = Chain with { DriveElement = element, Standard = standard };
+        StartingLoop wheels = StartingLoop.All.Single(w => w.DriveElement == element);
+        double smallest = WheelSize.Smallest(element);
+        double largest = WheelSize.Largest(element);
         (double, double)[] pairs =
         [
             (wheels.FrontSize, wheels.RearSize),

@@ -82,7 +82,7 @@ public sealed class SupplyTests
     public void Pulleys_are_searched_among_the_standard_diameters() =>
         Assert.True(
             SearchAround
-                .Fitted(Loop with { Medium = DriveElement.VBelt }, new("final", 90, 355, null), null)
+                .Fitted(Loop with { DriveElement = DriveElement.VBelt }, new("final", 90, 355, null), null)
                 .StandardSizesOnly
         );
 }

@@ -103,14 +103,18 @@ public sealed class TeethTests
         SmallWheelAdvice expected
     )
     {
-        Loop belt = Drives.Chain("final", "a", "b") with { Medium = DriveElement.ToothedBelt, Standard = profile };
+        Loop belt = Drives.Chain("final", "a", "b") with
+        {
+            DriveElement = DriveElement.ToothedBelt,
+            Standard = profile,
+        };
         Assert.Equal(expected, new SmallWheel(belt).Judge(teeth));
     }
 
     [Fact]
     public void A_V_belt_has_the_smallest_datum_diameter_of_its_section()
     {
-        Loop belt = Drives.Chain("final", "a", "b") with { Medium = DriveElement.VBelt, Standard = "A" };
+        Loop belt = Drives.Chain("final", "a", "b") with { DriveElement = DriveElement.VBelt, Standard = "A" };
         Assert.Equal(SmallWheelAdvice.BelowAdvised, new SmallWheel(belt).Judge(74)); // ISO 4183: A from 75 mm
         Assert.Equal(SmallWheelAdvice.Fine, new SmallWheel(belt).Judge(75));
     }

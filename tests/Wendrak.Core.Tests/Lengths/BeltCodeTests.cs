@@ -26,7 +26,7 @@ public sealed class BeltCodeTests
     )
     {
         BeltCodeReading read = BeltCode.Read(code);
-        Assert.Equal((profile, teeth, DriveElement.ToothedBelt), (read.Standard, read.Teeth, read.Medium));
+        Assert.Equal((profile, teeth, DriveElement.ToothedBelt), (read.Standard, read.Teeth, read.DriveElement));
         Published.Agrees(length, read.LengthMm, 1e-9, source);
         Assert.Equal(width ?? double.NaN, read.WidthMm ?? double.NaN, 1e-9);
         // And back: what is written reads the same.
@@ -41,7 +41,7 @@ public sealed class BeltCodeTests
         BeltCodeAnswer metric = BeltCode.Answer("1240", "8M");
         Assert.Null(metric.Reading);
         Assert.Equal(("8M", 155), (metric.CouldBe[0].Standard, metric.CouldBe[0].Teeth));
-        Assert.Contains(metric.CouldBe, r => r.Medium == DriveElement.VBelt);
+        Assert.Contains(metric.CouldBe, r => r.DriveElement == DriveElement.VBelt);
         Assert.Equal("A52", BeltCode.Answer("52", "A").CouldBe[0].Code);
         Assert.Equal(BeltCodeLength.Effective, BeltCode.Answer("800", "5V").CouldBe[0].LengthKind);
         Assert.NotNull(BeltCode.Answer("1240-8M-30", null).Reading);
@@ -81,7 +81,7 @@ public sealed class BeltCodeTests
     public void A_V_code_tells_its_length(string code, BeltCodeLength told, double length, string source)
     {
         BeltCodeReading read = BeltCode.Read(code);
-        Assert.Equal((told, DriveElement.VBelt), (read.LengthKind, read.Medium));
+        Assert.Equal((told, DriveElement.VBelt), (read.LengthKind, read.DriveElement));
         // The table has whole millimetres, Shigley tenths of an inch.
         Published.Agrees(length, read.LengthMm, 0.8, source);
         Assert.Equal(read.LengthMm, BeltCode.Read(read.Code).LengthMm, 1.3);

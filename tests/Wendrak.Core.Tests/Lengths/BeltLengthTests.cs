@@ -38,11 +38,11 @@ public sealed class BeltLengthTests
             .Sample(
                 (d1, d2, apart, crossed) =>
                 {
-                    BeltArrangement course = crossed ? BeltArrangement.Crossed : BeltArrangement.Open;
+                    BeltArrangement arrangement = crossed ? BeltArrangement.Crossed : BeltArrangement.Open;
                     double centre = apart * (d1 + d2) / 2;
-                    double length = BeltLength.Mm(course, d1, d2, centre);
-                    Assert.Equal(centre, BeltLength.CentreMm(course, d1, d2, length), 1e-6);
-                    Assert.True(BeltLength.Mm(course, d1, d2, centre + 1) > length);
+                    double length = BeltLength.Mm(arrangement, d1, d2, centre);
+                    Assert.Equal(centre, BeltLength.CentreMm(arrangement, d1, d2, length), 1e-6);
+                    Assert.True(BeltLength.Mm(arrangement, d1, d2, centre + 1) > length);
                 },
                 iter: 500
             );
@@ -54,12 +54,12 @@ public sealed class BeltLengthTests
             .Sample(
                 (d1, d2, apart, crossed) =>
                 {
-                    BeltArrangement course = crossed ? BeltArrangement.Crossed : BeltArrangement.Open;
+                    BeltArrangement arrangement = crossed ? BeltArrangement.Crossed : BeltArrangement.Open;
                     double centre = apart * (d1 + d2) / 2;
                     double across = crossed ? d1 + d2 : d1 - d2;
                     double term = Math.Pow(across, 4) / (192 * Math.Pow(centre, 3));
                     double found =
-                        BeltLength.Mm(course, d1, d2, centre) - BeltLength.HandbookMm(course, d1, d2, centre);
+                        BeltLength.Mm(arrangement, d1, d2, centre) - BeltLength.HandbookMm(arrangement, d1, d2, centre);
                     Assert.Equal(term, found, 0.02 * term + 1e-6);
                 },
                 iter: 300

@@ -18,7 +18,7 @@ public sealed class FrictionFigureTests
         [
             .. input
                 .Drive.Stages.OfType<Loop>()
-                .Select(l => l with { Medium = DriveElement.RoundBelt, Standard = "rope" }),
+                .Select(l => l with { DriveElement = DriveElement.RoundBelt, Standard = "rope" }),
         ];
         return input with { Drive = input.Drive with { Stages = stages }, Strength = strength };
     }

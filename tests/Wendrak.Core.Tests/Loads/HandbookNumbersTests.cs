@@ -67,7 +67,7 @@ public sealed class HandbookNumbersTests
     [InlineData(DriveElement.VBelt, "SPA", 5, 40, 0.3, 5)]
     [InlineData(DriveElement.FlatBelt, "flat", 10, 50, 0.5, 15)]
     public void Belts_by_friction_have_speeds_and_distances_that_suit_them(
-        DriveElement medium,
+        DriveElement element,
         string standard,
         double from,
         double to,
@@ -75,7 +75,7 @@ public sealed class HandbookNumbersTests
         double far
     )
     {
-        FrictionFigures figures = LoopLoads.Evaluate(Friction(medium, standard)).Friction!;
+        FrictionFigures figures = LoopLoads.Evaluate(Friction(element, standard)).Friction!;
         Assert.Equal((from, to), (figures.SpeedFromMS, figures.SpeedToMS));
         Assert.Equal((near, far), (figures.DistanceFromM, figures.DistanceToM));
         Assert.Equal((1, 2), (figures.CreepLowPercent, figures.CreepHighPercent)); // common practice
@@ -94,10 +94,10 @@ public sealed class HandbookNumbersTests
     private static double LoadedWrapDeg(LoopLoadsResult r) =>
         2 * Math.Asin(r.ShaftAtRestN!.Value / (2 * r.InstalledTensionN!.Value)) * 180 / Math.PI;
 
-    private static LoadsInput Friction(DriveElement medium, string standard)
+    private static LoadsInput Friction(DriveElement element, string standard)
     {
         LoadsInput belt = VBelt();
-        Loop loop = belt.Drive.Stages.OfType<Loop>().Single() with { Medium = medium, Standard = standard };
+        Loop loop = belt.Drive.Stages.OfType<Loop>().Single() with { DriveElement = element, Standard = standard };
         return belt with
         {
             Drive = belt.Drive with { Stages = [loop] },

@@ -27,19 +27,19 @@ public sealed class JudgementNumbersTests
     [InlineData(DriveElement.VBelt, 0.93, 0.96, 0.88, 0.95)]
     [InlineData(DriveElement.FlatBelt, 0.96, 0.98, 0.92, 0.97)]
     public void Each_kind_loses_so_much_by_both_schools(
-        DriveElement medium,
+        DriveElement element,
         double benchLow,
         double benchHigh,
         double everydayLow,
         double everydayHigh
     )
     {
-        LoadsInput input = medium switch
+        LoadsInput input = element switch
         {
             DriveElement.Chain => Motorcycle(),
             DriveElement.ToothedBelt => ToothedBelt(),
             DriveElement.VBelt => VBelt(),
-            _ => VBelt() with { Alternative = new("flat", medium, "flat", 100, 250, new("final")) },
+            _ => VBelt() with { Alternative = new("flat", element, "flat", 100, 250, new("final")) },
         };
         Assert.Equal(
             [(benchLow, benchHigh), (everydayLow, everydayHigh)],
@@ -52,7 +52,7 @@ public sealed class JudgementNumbersTests
     public void Each_stage_passes_on_so_much()
     {
         Loop chain = Drives.Chain("final", "in", "out");
-        double Of(DriveElement medium) => LoadDefaults.EfficiencyOf(chain with { Medium = medium });
+        double Of(DriveElement element) => LoadDefaults.EfficiencyOf(chain with { DriveElement = element });
         Assert.Equal((0.97, 0.97), (Of(DriveElement.Chain), Of(DriveElement.ToothedBelt)));
         Assert.Equal(
             (0.95, 0.95, 0.95),
@@ -116,8 +116,8 @@ public sealed class JudgementNumbersTests
     public void Another_kind_begins_with_usual_sizes()
     {
         LoadsInput pulleys = VBelt();
-        LoopAlternative Start(DriveElement medium) =>
-            LoopAlternative.Start(new(pulleys.Drive, pulleys.Loops[0], medium));
+        LoopAlternative Start(DriveElement element) =>
+            LoopAlternative.Start(new(pulleys.Drive, pulleys.Loops[0], element));
         Assert.Equal(100, Start(DriveElement.FlatBelt).FrontSize);
         Assert.Equal(12.7, Chains.Find(Start(DriveElement.Chain).Standard)!.PitchMm);
         LoopAlternative named = Start(DriveElement.FlatBelt) with { Name = new string('n', 60) };

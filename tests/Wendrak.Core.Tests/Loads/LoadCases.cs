@@ -36,9 +36,9 @@ internal static class LoadCases
             Strength = new("final", Friction: 0.3, InstalledTensionN: installed),
         };
 
-    private static LoadsInput Belt(DriveElement medium, string standard, double front, double rear)
+    private static LoadsInput Belt(DriveElement element, string standard, double front, double rear)
     {
-        Loop loop = Drives.Chain("final", "in", "out") with { Medium = medium, Standard = standard };
+        Loop loop = Drives.Chain("final", "in", "out") with { DriveElement = element, Standard = standard };
         Drive drive = Drives.WithStages([loop], new DriveOutput("drum", "out", false, null)) with
         {
             Input = new("in", InputKind.Motor, 900, 1_450, null),

@@ -169,8 +169,8 @@ public sealed class LoadVerdictTests
         );
     }
 
-    private static LoadsInput As(LoadsInput input, DriveElement medium, string standard) =>
-        Changed(input, l => l with { Medium = medium, Standard = standard });
+    private static LoadsInput As(LoadsInput input, DriveElement element, string standard) =>
+        Changed(input, l => l with { DriveElement = element, Standard = standard });
 
     private static LoadsInput Changed(LoadsInput input, Func<Loop, Loop> change) =>
         input with

@@ -32,7 +32,7 @@ public sealed class LoopAlternativeTests
             Stages =
             [
                 .. chain.Drive.Stages.Select(s =>
-                    s is Loop loop ? loop with { Medium = DriveElement.ToothedBelt, Standard = "8M" } : s
+                    s is Loop loop ? loop with { DriveElement = DriveElement.ToothedBelt, Standard = "8M" } : s
                 ),
             ],
         };
@@ -68,10 +68,10 @@ public sealed class LoopAlternativeTests
     [InlineData(DriveElement.VBelt)]
     [InlineData(DriveElement.FlatBelt)]
     [InlineData(DriveElement.RoundBelt)]
-    public void What_is_begun_with_comes_near_the_ratio_and_is_computed(DriveElement medium)
+    public void What_is_begun_with_comes_near_the_ratio_and_is_computed(DriveElement element)
     {
         LoadsInput input = Motorcycle();
-        LoopAlternative start = LoopAlternative.Start(new(input.Drive, input.Loops[0], medium));
+        LoopAlternative start = LoopAlternative.Start(new(input.Drive, input.Loops[0], element));
         Assert.InRange(start.RearSize / start.FrontSize, 3 * 0.97, 3 * 1.03);
         Assert.NotEmpty(LoopLoads.Evaluate(input with { Alternative = start }).Checks);
     }
@@ -86,7 +86,7 @@ public sealed class LoopAlternativeTests
             "Alternative.Strength.WidthMm",
             () => Judge(Belt with { Strength = Belt.Strength with { WidthMm = 0 } })
         );
-        Refusals.Names("Alternative.Medium", () => Judge(Belt with { Medium = (DriveElement)9 }));
+        Refusals.Names("Alternative.DriveElement", () => Judge(Belt with { DriveElement = (DriveElement)9 }));
     }
 
     [Fact]

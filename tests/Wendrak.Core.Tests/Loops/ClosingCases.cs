@@ -11,7 +11,7 @@ public sealed record ClosingCase(
     int Moving,
     Track Track,
     Turning Turning,
-    BeltArrangement Course,
+    BeltArrangement Arrangement,
     double PlaceMm,
     double BeyondMm
 )
@@ -20,7 +20,7 @@ public sealed record ClosingCase(
     {
         LoopWheel[] placed = [.. Wheels];
         placed[Moving] = placed[Moving] with { Centre = Track.At(travelMm) };
-        return LoopTracing.Trace(placed, Turning, Course).Path?.LengthMm;
+        return LoopTracing.Trace(placed, Turning, Arrangement).Path?.LengthMm;
     }
 
     /// <summary>How far a place is off the track.</summary>
@@ -34,7 +34,7 @@ public sealed record ClosingCase(
     {
         if (LengthAt(PlaceMm) is not double length)
             return null; // no loop there to begin with
-        double? found = LoopClosing.TravelMm(Wheels, Moving, Track, Turning, Course, length, BeyondMm);
+        double? found = LoopClosing.TravelMm(Wheels, Moving, Track, Turning, Arrangement, length, BeyondMm);
         if (found is not double travel)
             return "no place found, where one is known";
         if (LengthAt(travel) is not double again || Math.Abs(again - length) > 1e-5)
@@ -66,7 +66,7 @@ public sealed record ClosingCase(
 /// <summary>Loops of every kind, from tips just clear to 3 m apart. Invented, by a seed.</summary>
 public static class ClosingCases
 {
-    private static readonly (DriveElement Medium, string Standard)[] Kinds =
+    private static readonly (DriveElement DriveElement, string Standard)[] Kinds =
     [
         (DriveElement.Chain, "04C"),
         (DriveElement.Chain, "520"),
@@ -83,10 +83,10 @@ public static class ClosingCases
     {
         Random random = new(seed);
         double Between(double low, double high) => low + (high - low) * random.NextDouble();
-        (DriveElement medium, string standard) = Kinds[random.Next(Kinds.Length)];
-        bool crossed = medium is DriveElement.FlatBelt or DriveElement.RoundBelt && random.Next(3) == 0;
-        BeltArrangement course = crossed ? BeltArrangement.Crossed : BeltArrangement.Open;
-        Loop loop = new("l", "l", "in", "out", medium, standard, course, 0, null, null, null, null, false);
+        (DriveElement element, string standard) = Kinds[random.Next(Kinds.Length)];
+        bool crossed = element is DriveElement.FlatBelt or DriveElement.RoundBelt && random.Next(3) == 0;
+        BeltArrangement arrangement = crossed ? BeltArrangement.Crossed : BeltArrangement.Open;
+        Loop loop = new("l", "l", "in", "out", element, standard, arrangement, 0, null, null, null, null, false);
         double Size() => loop.IsToothed ? random.Next(9, 90) : Between(20, 500);
         WheelOutline front = WheelOutline.For(loop, Size());
         WheelOutline rear = random.Next(5) == 0 ? front : WheelOutline.For(loop, Size());
@@ -113,7 +113,7 @@ public static class ClosingCases
                     Between(0, 360),
                     Between(20, 360) * (random.Next(2) == 0 ? 1 : -1)
                 );
-                return new([a, b], 1, arc, turning, course, Between(0, arc.LengthMm), 0);
+                return new([a, b], 1, arc, turning, arrangement, Between(0, arc.LengthMm), 0);
             }
         }
         if (shape >= 3)
@@ -125,7 +125,7 @@ public static class ClosingCases
                 Between(0.25, 0.75) * centre * along + (random.Next(2) == 0 ? 1 : -1) * Between(0, 200) * across;
             LineTrack push = new(from, from + Between(20, 200) * across);
             LoopWheel idler = new("idler", from, roller, side, null);
-            return new([a, idler, b], 1, push, turning, course, Between(0, push.LengthMm), 0);
+            return new([a, idler, b], 1, push, turning, arrangement, Between(0, push.LengthMm), 0);
         }
         // The rear or the front goes back in its slot, straight or askew.
         bool movesFront = random.Next(3) == 0;
@@ -139,6 +139,6 @@ public static class ClosingCases
             1 => track + Between(0, beyond),
             _ => -Between(0, Math.Min(beyond, (centre - touching) * 0.8)),
         };
-        return new([a, b], movesFront ? 0 : 1, slot, turning, course, place, beyond);
+        return new([a, b], movesFront ? 0 : 1, slot, turning, arrangement, place, beyond);
     }
 }

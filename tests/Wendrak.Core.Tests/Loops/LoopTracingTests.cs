@@ -84,11 +84,11 @@ public sealed class LoopTracingTests
             .Sample(
                 (r1, r2, apart, crossed) =>
                 {
-                    BeltArrangement course = crossed ? BeltArrangement.Crossed : BeltArrangement.Open;
+                    BeltArrangement arrangement = crossed ? BeltArrangement.Crossed : BeltArrangement.Open;
                     double centre = apart * (r1 + r2);
                     LoopWheel[] wheels = [Wheel("a", 0, 0, r1), Wheel("b", centre, 0, r2)];
-                    (LoopPath? path, _) = LoopTracing.Trace(wheels, Turning.Counterclockwise, course);
-                    Assert.Equal(BeltLength.Mm(course, 2 * r1, 2 * r2, centre), path!.LengthMm, 1e-6);
+                    (LoopPath? path, _) = LoopTracing.Trace(wheels, Turning.Counterclockwise, arrangement);
+                    Assert.Equal(BeltLength.Mm(arrangement, 2 * r1, 2 * r2, centre), path!.LengthMm, 1e-6);
                     if (!crossed)
                         Assert.Equal(360, path.Wheels.Sum(w => w.WrapDeg), 1e-6);
                     Assert.Equal(!crossed, path.Wheels[1].TurnsWithLoop);

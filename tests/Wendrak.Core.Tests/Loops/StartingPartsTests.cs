@@ -17,14 +17,14 @@ public sealed class StartingPartsTests
         MachineDraft draft = StartingMachines.For(kind);
         Loop loop = draft.Machine.Drives[0].Stages.OfType<Loop>().Single();
         LoopLayout layout = new(loop.Key, Turning.Clockwise, new(0, 0), new(-640, 0), [], null);
-        StartingParts parts = StartingParts.At(new(loop.Medium, layout.Front, layout.Rear));
+        StartingParts parts = StartingParts.At(new(loop.DriveElement, layout.Front, layout.Rear));
         LoopLayout with = layout with { Idlers = [parts.Idler], SwingArm = parts.Arm, Limits = [parts.Edge] };
         MachineRules.Check(draft.Machine with { Name = "Tried", Layouts = [with] }, draft.Fitted);
-        Assert.Equal(loop.Medium == DriveElement.Chain, parts.Idler.IsToothed);
+        Assert.Equal(loop.DriveElement == DriveElement.Chain, parts.Idler.IsToothed);
         Assert.Equal(parts.Idler.IsToothed ? parts.IdlerTeeth : parts.IdlerMm, parts.Idler.Size);
         // Half-way, and the pivot nearer to the front wheel than to the rear.
         Assert.Equal((-320.0, -77.0, 60.0), (parts.Idler.Centre.XMm, parts.Arm.Pivot.XMm, parts.Edge.From.XMm));
-        Refusals.Names("Front.XMm", () => StartingParts.At(new(loop.Medium, new(double.NaN, 0), layout.Rear)));
+        Refusals.Names("Front.XMm", () => StartingParts.At(new(loop.DriveElement, new(double.NaN, 0), layout.Rear)));
     }
 
     [Fact]
@@ -43,7 +43,7 @@ public sealed class StartingPartsTests
                 Outputs = [StartingStages.Drive.Outputs[0] with { Shaft = "wheel" }],
             };
             LoopChoice[] fitted = stage is Loop loop
-                ? [new("added", StartingLoop.All.First(w => w.Medium == loop.Medium).FrontSize, 45, null)]
+                ? [new("added", StartingLoop.All.First(w => w.DriveElement == loop.DriveElement).FrontSize, 45, null)]
                 : [];
             MachineDraft draft = StartingMachines.For(MachineKind.Other);
             MachineRules.Check(draft.Machine with { Name = "Tried", Drives = [drive] }, fitted);

@@ -13,7 +13,11 @@ internal static class SetCases
     /// <summary>8 mm belt of 20 mm on a moped: 5.0 kg/km and mm, free span near 400 mm; tension by the maker's Hz.</summary>
     public static SetInput Belt(params SetRound[] rounds)
     {
-        Loop loop = Drives.Chain("final", "in", "out") with { Medium = DriveElement.ToothedBelt, Standard = "8M" };
+        Loop loop = Drives.Chain("final", "in", "out") with
+        {
+            DriveElement = DriveElement.ToothedBelt,
+            Standard = "8M",
+        };
         return new(
             Drives.WithStages([loop]),
             MachineKind.Moped,

@@ -44,7 +44,11 @@ public sealed class SprocketSizeTests
     [Fact]
     public void A_toothed_pulley_is_smaller_outside_than_its_pitch_circle()
     {
-        Loop belt = Drives.Chain("final", "in", "out") with { Medium = DriveElement.ToothedBelt, Standard = "8M" };
+        Loop belt = Drives.Chain("final", "in", "out") with
+        {
+            DriveElement = DriveElement.ToothedBelt,
+            Standard = "8M",
+        };
         WheelOutline outline = WheelOutline.For(belt, 30); // c3
         Published.AgreesWithin(0.01, 76.3944, 2 * outline.RunRadiusMm, Rows);
         Published.AgreesWithin(0.01, 75.0224, 2 * outline.OutsideRadiusMm, Rows);

@@ -113,7 +113,7 @@ internal static class EvaluationQuestions
 
     private static EvaluationQuestion OfSet(MachineCard card, EvaluationScope scope)
     {
-        bool isChain = card.Summary.Loops[0].Medium == DriveElement.Chain;
+        bool isChain = card.Summary.Loops[0].DriveElement == DriveElement.Chain;
         SetRound Read(params double[] values) =>
             new(
                 0,

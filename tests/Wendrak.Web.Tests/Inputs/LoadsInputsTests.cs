@@ -63,7 +63,7 @@ public sealed class LoadsInputsTests(WendrakServer server) : IClassFixture<Wendr
     [InlineData(DriveElement.FlatBelt, "flat", 150, 300)]
     [InlineData(DriveElement.RoundBelt, "round", 150, 300)]
     public async Task What_is_given_counts_or_is_said_not_to(
-        DriveElement medium,
+        DriveElement element,
         string standard,
         double front,
         double rear
@@ -81,7 +81,7 @@ public sealed class LoadsInputsTests(WendrakServer server) : IClassFixture<Wendr
                     DriveOf(
                         kind == MachineKind.Motorcycle ? 1_950 : null,
                         Pair("primary", "in", "mid", 20, 40),
-                        LoopOf(medium, standard, "mid")
+                        LoopOf(element, standard, "mid")
                     ),
                     kind,
                     Wheels(front, rear),

@@ -45,8 +45,8 @@ internal static class Asked
                 + string.Join(", ", answer["workings"]!.AsArray().Select(w => (string)w!["title"]!))
         );
 
-    public static Loop LoopOf(DriveElement medium, string standard, string from = "in", string to = "out") =>
-        new("final", "final", from, to, medium, standard, BeltArrangement.Open, 0, null, null, null, null, false);
+    public static Loop LoopOf(DriveElement element, string standard, string from = "in", string to = "out") =>
+        new("final", "final", from, to, element, standard, BeltArrangement.Open, 0, null, null, null, null, false);
 
     public static Loop Chain(string standard, string from = "in", string to = "out") =>
         LoopOf(DriveElement.Chain, standard, from, to);

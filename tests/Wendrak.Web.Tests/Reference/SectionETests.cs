@@ -21,13 +21,13 @@ public sealed class SectionETests(WendrakServer server) : IClassFixture<WendrakS
     [InlineData("e2", BeltArrangement.Crossed, 2_192.34, 2_189.98, 234.559)]
     public async Task E1_e2_belt_length(
         string row,
-        BeltArrangement course,
+        BeltArrangement arrangement,
         double exact,
         double handbook,
         double wrapDeg
     )
     {
-        Loop flat = LoopOf(DriveElement.FlatBelt, "flat") with { Course = course };
+        Loop flat = LoopOf(DriveElement.FlatBelt, "flat") with { Arrangement = arrangement };
         JsonNode told = await LengthAsync(flat, 150, 400, 600);
         Agrees(row, 0.01, exact, told["neededLength"]);
         Agrees(row, 0.01, handbook, told["handbook"]!["sum"]);

@@ -43,7 +43,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
     [InlineData("h2", DriveElement.FlatBelt, "flat", 0.5, 2.37249, 200)]
     public async Task H1_h2_friction(
         string row,
-        DriveElement medium,
+        DriveElement element,
         string standard,
         double mass,
         double ratio,
@@ -52,7 +52,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
     {
         double rpm = 20 * 60_000 / (Math.PI * 100);
         JsonNode told = await LoadsAsync(
-            LoopOf(medium, standard),
+            LoopOf(element, standard),
             100,
             200,
             CentreFor(165, 100, 200),

@@ -10,14 +10,14 @@ namespace Wendrak.Web.Tests.Reference;
 /// <summary>Tension and how it is read: engineering.md i.</summary>
 public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakServer>
 {
-    private Task<JsonNode> AdviceAsync(DriveElement medium, LoopSetting setting, params SetRound[] rounds)
+    private Task<JsonNode> AdviceAsync(DriveElement element, LoopSetting setting, params SetRound[] rounds)
     {
-        string standard = medium == DriveElement.Chain ? "520" : "8M";
+        string standard = element == DriveElement.Chain ? "520" : "8M";
         return Of(
             server,
             "/api/set/advice",
             new SetInput(
-                DriveOf(null, LoopOf(medium, standard)),
+                DriveOf(null, LoopOf(element, standard)),
                 MachineKind.Moped,
                 Wheels(28, 80),
                 [],
@@ -27,7 +27,7 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
                     "final",
                     WidthMm: 20,
                     MassKgPerM: setting.MassKgPerM,
-                    ForceAt1PercentN: medium == DriveElement.Chain ? null : 1_000
+                    ForceAt1PercentN: element == DriveElement.Chain ? null : 1_000
                 ),
                 setting,
                 rounds

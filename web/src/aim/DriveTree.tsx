@@ -1,6 +1,6 @@
 import type { Drive, LoopChoice, MachineDrivesResult, Stage } from '../api/client'
 import { isToothed } from '../machine/driveElements'
-import { MEDIUM_WORDS, pairText } from '../machine/words'
+import { DRIVE_ELEMENT_WORDS, pairText } from '../machine/words'
 import { rpm } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import classes from './DriveTree.module.css'
@@ -86,9 +86,9 @@ function stageText(stage: Stage, loops: LoopChoice[]): string {
       return `sun ${stage.sunTeeth}, ring ${stage.ringTeeth}, ${stage.held} held`
     case 'loop': {
       const choice = loops.find((l) => l.loopKey === stage.key)
-      const what = `${stage.course === 'crossed' ? 'crossed ' : ''}${MEDIUM_WORDS[stage.medium]} ${stage.standard}`
+      const what = `${stage.arrangement === 'crossed' ? 'crossed ' : ''}${DRIVE_ELEMENT_WORDS[stage.driveElement]} ${stage.standard}`
       return choice
-        ? `${pairText(choice.frontSize, choice.rearSize, isToothed(stage.medium))} · ${what}`
+        ? `${pairText(choice.frontSize, choice.rearSize, isToothed(stage.driveElement))} · ${what}`
         : what
     }
   }

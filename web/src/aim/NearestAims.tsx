@@ -47,7 +47,7 @@ export function NearestAims({ bench, aim }: { bench: Workbench; aim: Aim }) {
                   onClick={() => bench.pick([wheels])}
                   data-no-print
                 >
-                  Pick {pairText(wheels.frontSize, wheels.rearSize, isToothed(loop.medium))}
+                  Pick {pairText(wheels.frontSize, wheels.rearSize, isToothed(loop.driveElement))}
                 </Button>
               </p>
             ) : (

@@ -73,7 +73,9 @@ function OutcomeLine({
         <span>
           <b>{outcome.setupName}</b>{' '}
           {loop && wheels && (
-            <span className="num">{pairText(wheels.frontSize, wheels.rearSize, isToothed(loop.medium))}</span>
+            <span className="num">
+              {pairText(wheels.frontSize, wheels.rearSize, isToothed(loop.driveElement))}
+            </span>
           )}
         </span>
         <Score score={outcome.score} />

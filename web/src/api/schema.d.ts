@@ -1942,7 +1942,7 @@ export interface components {
         BeltCodeLength: "pitch" | "datum" | "inside" | "effective";
         /** @description A belt's code, read. */
         BeltCodeReading: {
-            medium: components["schemas"]["DriveElement"];
+            driveElement: components["schemas"]["DriveElement"];
             /** @description Profile or section it tells. */
             standard: string;
             /** @description What the figure in the code is. */
@@ -4033,7 +4033,7 @@ export interface components {
         LoopAlternative: {
             /** @description What people call it; tells several apart. */
             name: string;
-            medium: components["schemas"]["DriveElement"];
+            driveElement: components["schemas"]["DriveElement"];
             /** @description Chain size, belt profile or section. */
             standard: string;
             /**
@@ -4053,7 +4053,7 @@ export interface components {
         LoopAlternativeStart: {
             drive: components["schemas"]["Drive"];
             choice: components["schemas"]["LoopChoice"];
-            medium: components["schemas"]["DriveElement"];
+            driveElement: components["schemas"]["DriveElement"];
         };
         /** @description The wheels a setup puts on one loop. */
         LoopChoice: {
@@ -4770,7 +4770,7 @@ export interface components {
             loopKey: string;
             /** @description What people call it. */
             name: string;
-            medium: components["schemas"]["DriveElement"];
+            driveElement: components["schemas"]["DriveElement"];
             /** @description Chain size, belt profile or section. */
             standard: string;
             /**
@@ -4901,7 +4901,7 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description 3; a larger number was written by a newer program and is refused.
+             * @description 4; a larger number was written by a newer program and is refused.
              */
             formatVersion: number;
             machine: components["schemas"]["Machine"];
@@ -6827,7 +6827,7 @@ export interface components {
             /** @description Free words; null for none. */
             note: null | string;
             /** @description What must still be done again since it went on or was changed; only as fitted has any. */
-            redo?: null | components["schemas"]["FollowUpTask"][];
+            followUps?: null | components["schemas"]["FollowUpTask"][];
             /**
              * Format: int64
              * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
@@ -7597,10 +7597,10 @@ export interface components {
         StageLoop: {
             /** @enum {string} */
             kind: "loop";
-            medium: components["schemas"]["DriveElement"];
+            driveElement: components["schemas"]["DriveElement"];
             /** @description Designation of the chain, belt profile or section, e.g. “520”, “8M”, “A”. */
             standard: string;
-            course: components["schemas"]["BeltArrangement"];
+            arrangement: components["schemas"]["BeltArrangement"];
             /**
              * Format: double
              * @description Speed lost to slip and creep, 0 to below 0.1; 0 for chains and toothed belts.
@@ -7694,7 +7694,7 @@ export interface components {
         };
         /** @description A chain or belt of another kind to begin with. */
         StartingAlternativeQuestion: {
-            medium: components["schemas"]["DriveElement"];
+            driveElement: components["schemas"]["DriveElement"];
         };
         /** @description A layout to begin with. */
         StartingLayoutAnswer: {
@@ -7712,7 +7712,7 @@ export interface components {
         StartingLayoutQuestion: Record<string, never>;
         /** @description What a new loop starts with, or one that becomes another kind, until the owner gives the right figures. */
         StartingLoop: {
-            medium: components["schemas"]["DriveElement"];
+            driveElement: components["schemas"]["DriveElement"];
             /** @description Chain, profile or section such a loop usually has. */
             standard: string;
             /**
@@ -7730,7 +7730,7 @@ export interface components {
              * @description Usual for its kind; 0 where teeth don't slip.
              */
             slipFraction: number;
-            course: components["schemas"]["BeltArrangement"];
+            arrangement: components["schemas"]["BeltArrangement"];
         };
         /** @description Parts to begin with that somebody adds to a layout and then measures. Judgement: near where such a part usually is. */
         StartingParts: {
@@ -7753,7 +7753,7 @@ export interface components {
         };
         /** @description What runs over a loop, and where its two axles stand. */
         StartingPartsInput: {
-            medium: components["schemas"]["DriveElement"];
+            driveElement: components["schemas"]["DriveElement"];
             front: components["schemas"]["Point"];
             rear: components["schemas"]["Point"];
         };
@@ -7884,7 +7884,7 @@ export interface components {
         /** @description What was measured of how straight a loop runs; one of the readings, in the way people have it. */
         StraightnessInput: {
             kind: components["schemas"]["MachineKind"];
-            medium: components["schemas"]["DriveElement"];
+            driveElement: components["schemas"]["DriveElement"];
             /**
              * Format: double
              * @description Between both shafts, for limits that go with it.

@@ -47,7 +47,7 @@ export default function BenchTools({ bench, fit }: { bench: Workbench; fit: Fit 
 }
 
 function toolsFor(fit: Fit): Tool[] {
-  switch (fit.loop.medium) {
+  switch (fit.loop.driveElement) {
     case 'chain':
       return ['centre', 'sprocket']
     case 'toothedBelt':

@@ -36,7 +36,7 @@ export default function CombinationsPanel({ bench, fit }: { bench: Workbench; fi
     f && r && l ? { fronts: f, rears: r, lengths: l, layout: fit.question?.layout ?? null } : undefined,
   )
   const found = answer.data
-  const unit = UNIT_WORDS[fit.loop.medium === 'chain' ? 'links' : 'beltTeeth']
+  const unit = UNIT_WORDS[fit.loop.driveElement === 'chain' ? 'links' : 'beltTeeth']
   const wrong = 'Give counts like 22 24 26 or 22–28.'
   const rows = found?.combinations ?? []
   return (

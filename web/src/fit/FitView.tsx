@@ -85,16 +85,16 @@ export default function FitView() {
           onPlace={(layout) => setMoved(layout === null ? null : { of, layout })}
           onEdit={() => setEditing(true)}
         />
-        {answer && !fit.layout.moving && isToothed(fit.loop.medium) && (
+        {answer && !fit.layout.moving && isToothed(fit.loop.driveElement) && (
           <FixedCentrePanel bench={bench} fit={fit} answer={answer} />
         )}
-        {answer && (fit.layout.moving || !isToothed(fit.loop.medium)) && (
+        {answer && (fit.layout.moving || !isToothed(fit.loop.driveElement)) && (
           <Panel
-            title={`${fit.loop.medium === 'chain' ? 'Chain' : 'Belt'} lengths that reach`}
+            title={`${fit.loop.driveElement === 'chain' ? 'Chain' : 'Belt'} lengths that reach`}
             note={lengthsNote(fit)}
             isStale={fit.answer.isStale}
             aside={
-              fit.loop.medium === 'chain' && (
+              fit.loop.driveElement === 'chain' && (
                 <Switch
                   size="xs"
                   label="with a half link"
@@ -125,7 +125,7 @@ export default function FitView() {
           {answer &&
             fit.layout.moving &&
             bench.drive.input.kind === 'rider' &&
-            isToothed(fit.loop.medium) && (
+            isToothed(fit.loop.driveElement) && (
               <CombinationsPanel key={fit.loop.loopKey} bench={bench} fit={fit} />
             )}
           <RailPanel key={bench.drive.key} bench={bench} />
@@ -159,8 +159,8 @@ export default function FitView() {
 }
 
 function lengthsNote(fit: Fit): string {
-  if (fit.loop.medium === 'chain') return 'even counts join without a half link'
-  return fit.loop.medium === 'vBelt' ? 'standard datum lengths' : 'whole teeth'
+  if (fit.loop.driveElement === 'chain') return 'even counts join without a half link'
+  return fit.loop.driveElement === 'vBelt' ? 'standard datum lengths' : 'whole teeth'
 }
 
 function Picture({
@@ -228,7 +228,7 @@ function Picture({
           <SideView
             fit={answer}
             layout={draft ?? fit.layout}
-            isChain={fit.loop.medium === 'chain'}
+            isChain={fit.loop.driveElement === 'chain'}
             sizeText={(name) => sizeText(fit, name)}
             teethOf={(name) => teethOf(fit, name)}
             onTravel={onTravel}
@@ -278,14 +278,18 @@ function Picture({
 
 const teethOf = (fit: Fit, name: string): number | null => {
   if (name === 'front' || name === 'rear')
-    return isToothed(fit.loop.medium) ? (name === 'front' ? fit.choice.frontSize : fit.choice.rearSize) : null
+    return isToothed(fit.loop.driveElement)
+      ? name === 'front'
+        ? fit.choice.frontSize
+        : fit.choice.rearSize
+      : null
   const idler = fit.layout?.idlers.find((i) => i.name === name)
   return idler?.isToothed ? idler.size : null
 }
 
 const sizeText = (fit: Fit, name: string): string => {
-  if (name === 'front') return wheelSizeText(fit.choice.frontSize, isToothed(fit.loop.medium))
-  if (name === 'rear') return wheelSizeText(fit.choice.rearSize, isToothed(fit.loop.medium))
+  if (name === 'front') return wheelSizeText(fit.choice.frontSize, isToothed(fit.loop.driveElement))
+  if (name === 'rear') return wheelSizeText(fit.choice.rearSize, isToothed(fit.loop.driveElement))
   const idler = fit.layout?.idlers.find((i) => i.name === name)
   return idler ? `${name} ${wheelSizeText(idler.size, idler.isToothed)}` : name
 }

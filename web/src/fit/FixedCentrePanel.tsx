@@ -54,7 +54,7 @@ export function FixedCentrePanel({
           onChange={setSlack}
           error={issueFor(pairs.error, 'mostSlackMm')}
         />
-        {fit.loop.medium === 'chain' && (
+        {fit.loop.driveElement === 'chain' && (
           <Switch
             size="xs"
             label="with a half link"

@@ -52,10 +52,10 @@ export default function LayoutEditor({
       setDraft((now) => ({ ...now, moving: other.moving }))
     },
   })
-  const { medium } = fit.loop
+  const { driveElement } = fit.loop
   const parts = useComputed(
     'starting-parts',
-    { medium, front: draft.front, rear: draft.rear },
+    { driveElement, front: draft.front, rear: draft.rear },
     startParts,
   ).data
   return (
@@ -153,7 +153,7 @@ export default function LayoutEditor({
             key={i}
             idler={idler}
             moves={moves === idler.name}
-            toothed={isToothed(fit.loop.medium)}
+            toothed={isToothed(fit.loop.driveElement)}
             parts={parts}
             issue={(field) => issue(`idlers[${i}].${field}`)}
             onChange={(next) =>

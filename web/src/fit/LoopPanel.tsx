@@ -2,7 +2,7 @@ import type { LoopFitResult } from '../api/client'
 import { ADJUSTER_WORDS } from '../machine/adjusters'
 import { isToothed } from '../machine/driveElements'
 import type { Workbench } from '../machine/useWorkbench'
-import { MEDIUM_WORDS } from '../machine/words'
+import { DRIVE_ELEMENT_WORDS } from '../machine/words'
 import { fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
@@ -25,7 +25,7 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
   return (
     <Panel
       title="What is on the loop"
-      note={`${MEDIUM_WORDS[fit.loop.medium]} ${fit.loop.standard}`}
+      note={`${DRIVE_ELEMENT_WORDS[fit.loop.driveElement]} ${fit.loop.standard}`}
       isStale={fit.answer.isStale}
     >
       <div className={table.scroll}>
@@ -33,7 +33,7 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
           <thead>
             <tr>
               <th scope="col">wheel</th>
-              <th scope="col">{isToothed(fit.loop.medium) ? 'teeth' : '⌀, mm'}</th>
+              <th scope="col">{isToothed(fit.loop.driveElement) ? 'teeth' : '⌀, mm'}</th>
               <th scope="col">at, {units.unitOf('fine')}</th>
               <th scope="col">wrap</th>
               <th scope="col">runs</th>

@@ -25,7 +25,7 @@ export default function NeighboursPanel({ bench, fit }: { bench: Workbench; fit:
   return (
     <Panel
       title="The pairs around this one"
-      note={`with the same ${plain(length)} ${fit.loop.medium === 'chain' ? 'links' : fit.choice.links ? 'teeth' : 'mm'}: where the adjuster goes`}
+      note={`with the same ${plain(length)} ${fit.loop.driveElement === 'chain' ? 'links' : fit.choice.links ? 'teeth' : 'mm'}: where the adjuster goes`}
       isStale={isStale}
     >
       <div className={table.scroll}>
@@ -57,14 +57,14 @@ export default function NeighboursPanel({ bench, fit }: { bench: Workbench; fit:
                         type="button"
                         className={`num ${table.pick}`}
                         aria-pressed={isHere}
-                        aria-label={`${plain(front)} / ${plain(rear)}, ratio ${ratio} %, ${moveText(pair.fit, units, fit.loop.medium)}`}
+                        aria-label={`${plain(front)} / ${plain(rear)}, ratio ${ratio} %, ${moveText(pair.fit, units, fit.loop.driveElement)}`}
                         onClick={() =>
                           bench.pick([
                             { loopKey: fit.loop.loopKey, frontSize: front, rearSize: rear, length },
                           ])
                         }
                       >
-                        {moveText(pair.fit, units, fit.loop.medium)}
+                        {moveText(pair.fit, units, fit.loop.driveElement)}
                         <span className="cap">
                           {fixed(pair.ratio, 2)} · {ratio} %
                         </span>
@@ -77,7 +77,7 @@ export default function NeighboursPanel({ bench, fit }: { bench: Workbench; fit:
           </tbody>
         </table>
       </div>
-      {fit.loop.medium === 'chain' || fit.loop.medium === 'toothedBelt' ? (
+      {fit.loop.driveElement === 'chain' || fit.loop.driveElement === 'toothedBelt' ? (
         <PairsForMove bench={bench} fit={fit} />
       ) : null}
     </Panel>

@@ -69,18 +69,22 @@ export function clearanceText(figure: ClearanceFigure, units: Units): string {
 }
 
 /** Where the axle goes with a pair, or what the present length lacks. */
-export function moveText(fit: PairFit | undefined, units: Units, medium?: LoopSummary['medium']): string {
+export function moveText(
+  fit: PairFit | undefined,
+  units: Units,
+  driveElement?: LoopSummary['driveElement'],
+): string {
   if (!fit) return '–'
   if (fit.moveMm !== null)
     return `${signed(units.toShown('fine', Math.abs(fit.moveMm) < 1e-6 ? 0 : fit.moveMm), units.system === 'inch' ? 2 : 1)}\u00a0${units.unitOf('fine')}`
   if (fit.lengthChange === null) return 'no length'
   const one = Math.abs(fit.lengthChange) === 1
   const unit =
-    medium === 'chain'
+    driveElement === 'chain'
       ? one
         ? 'link'
         : 'links'
-      : medium === 'toothedBelt'
+      : driveElement === 'toothedBelt'
         ? one
           ? 'tooth'
           : 'teeth'

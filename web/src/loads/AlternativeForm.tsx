@@ -6,7 +6,7 @@ import { DraftBar } from '../machine/DraftBar'
 import { isToothed } from '../machine/driveElements'
 import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
-import { MEDIUM_WORDS } from '../machine/words'
+import { DRIVE_ELEMENT_WORDS } from '../machine/words'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
 import { StrengthFields } from './StrengthFields'
@@ -43,7 +43,7 @@ export function AlternativeForm({
     vBelt: known?.vBelts,
     flatBelt: undefined,
     roundBelt: undefined,
-  }[alternative.medium]
+  }[alternative.driveElement]
   const set = (part: Partial<LoopAlternative>) => onChange({ ...alternative, ...part })
   const all = machine.loads?.alternatives ?? []
   const others = all.filter((a) => a !== stored)
@@ -55,7 +55,7 @@ export function AlternativeForm({
     <QuantityField
       size="xs"
       label={label}
-      quantity={isToothed(alternative.medium) ? undefined : 'fine'}
+      quantity={isToothed(alternative.driveElement) ? undefined : 'fine'}
       unit="teeth"
       value={alternative[key]}
       onChange={(value) => value !== undefined && set({ [key]: value })}
@@ -64,7 +64,7 @@ export function AlternativeForm({
   )
   return (
     <div style={{ marginTop: 8 }}>
-      <h3>{MEDIUM_WORDS[alternative.medium]} in its place</h3>
+      <h3>{DRIVE_ELEMENT_WORDS[alternative.driveElement]} in its place</h3>
       <div className={fields.fields} data-no-print>
         <TextInput
           size="xs"
@@ -88,7 +88,7 @@ export function AlternativeForm({
         {size('Rear', 'rearSize')}
       </div>
       <StrengthFields
-        medium={alternative.medium}
+        driveElement={alternative.driveElement}
         strength={alternative.strength}
         assumed={assumed}
         refusal={refusal}

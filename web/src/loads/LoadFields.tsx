@@ -84,7 +84,7 @@ export function LoadFields({
         {sizes.length > 1 && (
           <Select
             size="xs"
-            label={loop.medium === 'chain' ? 'Chain size' : 'Section'}
+            label={loop.driveElement === 'chain' ? 'Chain size' : 'Section'}
             data={sizes}
             value={strength.standard ?? loop.standard}
             onChange={(value) =>
@@ -103,7 +103,7 @@ export function LoadFields({
         )}
       </div>
       <StrengthFields
-        medium={loop.medium}
+        driveElement={loop.driveElement}
         strength={strength}
         assumed={assumed}
         refusal={refusal}

@@ -96,7 +96,7 @@ export default function LoadsView() {
           <MarginsPanel
             answer={answer}
             mends={mends.data ?? []}
-            isToothed={isToothed(loads.loop.medium)}
+            isToothed={isToothed(loads.loop.driveElement)}
             isStale={loads.answer.isStale}
             onWorking={() => setWorking(true)}
           />

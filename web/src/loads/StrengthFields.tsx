@@ -32,14 +32,14 @@ export function usePlaceholder() {
 
 /** What a chain or belt of one kind can take. */
 export function StrengthFields({
-  medium,
+  driveElement,
   strength,
   assumed,
   refusal,
   at,
   onChange,
 }: {
-  medium: LoopSummary['medium']
+  driveElement: LoopSummary['driveElement']
   strength: LoopStrength
   assumed: AssumedLoads | undefined
   refusal: unknown
@@ -71,7 +71,7 @@ export function StrengthFields({
       error={issueFor(refusal, `${at}.${key}`)}
     />
   )
-  const has = (key: keyof LoopStrength) => hasStrengthField(medium, key)
+  const has = (key: keyof LoopStrength) => hasStrengthField(driveElement, key)
   return (
     <>
       <div className={fields.fields}>
@@ -84,7 +84,7 @@ export function StrengthFields({
             onChange={(value) => onChange({ rope: value as LoopStrength['rope'] })}
           />
         )}
-        {counted(medium === 'chain' ? 'Strands' : 'Belts side by side', 'strands', 1)}
+        {counted(driveElement === 'chain' ? 'Strands' : 'Belts side by side', 'strands', 1)}
         {has('breakingLoadN') && part('Breaking load', 'breakingLoadN', 'force')}
         {has('bearingAreaMm2') && part('Pin times bush', 'bearingAreaMm2', undefined, 'mm²')}
         {has('sagMm') && part('Sag of the slack run', 'sagMm', 'fine')}

@@ -7,7 +7,7 @@ import { askFor, useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
 import { useDesignations } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
-import { MEDIUM_WORDS } from '../machine/words'
+import { DRIVE_ELEMENT_WORDS } from '../machine/words'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
@@ -27,7 +27,8 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
   const { card } = bench
   const [draft, setDraft] = useState<Draft | null>(null)
   const start = useMutation({
-    mutationFn: (medium: LoopSummary['medium']) => askFor(bench.asFitted, 'startingAlternative', { medium }),
+    mutationFn: (driveElement: LoopSummary['driveElement']) =>
+      askFor(bench.asFitted, 'startingAlternative', { driveElement }),
     onSuccess: (alternative) => setDraft({ place: null, alternative }),
     onError: (error) => notifications.show({ color: 'red', message: sentenceOf(error) }),
   })
@@ -52,8 +53,8 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
   const at = draft?.place ?? stored.length
   /** Nobody has named it yet: then it is what it is. */
   const nameOf = ({ name, alternative }: LoadsColumn) =>
-    name || MEDIUM_WORDS[beside[alternative ?? 0]?.medium ?? 'chain']
-  const begin = (medium: LoopSummary['medium']) => start.mutate(medium)
+    name || DRIVE_ELEMENT_WORDS[beside[alternative ?? 0]?.driveElement ?? 'chain']
+  const begin = (driveElement: LoopSummary['driveElement']) => start.mutate(driveElement)
   return (
     <Panel title="Side by side" isStale={isBeside && answer.isStale}>
       {answer.error ? (
@@ -125,9 +126,9 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
               mt={6}
               aria-label="Lay another kind beside it"
               placeholder="lay another kind beside it: a belt for a chain, or back"
-              data={Object.entries(MEDIUM_WORDS).map(([value, label]) => ({ value, label }))}
+              data={Object.entries(DRIVE_ELEMENT_WORDS).map(([value, label]) => ({ value, label }))}
               value={null}
-              onChange={(value) => value && begin(value as LoopSummary['medium'])}
+              onChange={(value) => value && begin(value as LoopSummary['driveElement'])}
             />
           </div>
         )

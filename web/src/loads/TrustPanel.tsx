@@ -34,7 +34,7 @@ export function TrustPanel({ bench, answer }: { bench: Workbench; answer: LoopLo
     other && {},
   )
   const theirs = known.data
-  const isChain = bench.loops.at(-1)?.medium === 'chain'
+  const isChain = bench.loops.at(-1)?.driveElement === 'chain'
   return (
     <Panel title="Against a drive you trust" isStale={known.isStale} isEmpty={chosen === null}>
       <div data-no-print>

@@ -45,7 +45,7 @@ export default function DeliveredDialog({
         </p>
         {draft.loops.map((l, i) => {
           const loop = summary.loops.find((s) => s.loopKey === l.loopKey)
-          const toothed = loop !== undefined && isToothed(loop.medium)
+          const toothed = loop !== undefined && isToothed(loop.driveElement)
           const wheel = (label: string, key: 'frontSize' | 'rearSize') => (
             <QuantityField
               label={label}

@@ -35,8 +35,8 @@ const item = (
   ...part,
 })
 const open = [item('ratio', 'ratio'), item('length', 'fit'), item('reading', 'set')]
-const fittedBench = (redo: FollowUpTask[] | null) =>
-  benchOf({ card: { ...cardOf(), fitted: setupOf({ version: 4, redo }) } })
+const fittedBench = (followUps: FollowUpTask[] | null) =>
+  benchOf({ card: { ...cardOf(), fitted: setupOf({ version: 4, followUps }) } })
 const trialBench = () => {
   const loops = [{ loopKey: 'final', frontSize: 15, rearSize: 43, links: 112 }]
   return benchOf({ shown: { name: 'Trial B', loops, roadWheels: [], setup: undefined, isFitted: false } })
@@ -50,7 +50,7 @@ describe('what is to be done again', () => {
     await waitFor(() => expect(changeSetup).toHaveBeenCalledTimes(1))
     const stored = vi.mocked(changeSetup).mock.calls[0]?.[0]
     expect(stored?.version).toBe(4)
-    expect(stored?.redo).toEqual([open[0], open[2]])
+    expect(stored?.followUps).toEqual([open[0], open[2]])
   })
 
   it('names the cause of each where they differ', () => {
@@ -85,7 +85,7 @@ describe('what is to be done again', () => {
     }))
     const card = cardOf({}, loops as ReturnType<typeof cardOf>['summary']['loops'])
     const bench = benchOf({
-      card: { ...card, fitted: setupOf({ redo: [item('alignment', 'set', { loopKey: 'right' })] }) },
+      card: { ...card, fitted: setupOf({ followUps: [item('alignment', 'set', { loopKey: 'right' })] }) },
     })
     show(<FollowUpPanel bench={bench} />)
     expect(screen.getByRole('checkbox', { name: 'Alignment of its wheels: belt (right)' })).toBeTruthy()

@@ -14,12 +14,12 @@ export default function FollowUpPanel({ bench }: { bench: Workbench }) {
   const { shown, card } = bench
   const preview = useEvaluation(bench.subject, 'followUps', shown.isFitted ? undefined : {})
   const tick = useChange(changeSetup)
-  const open = card.fitted.redo ?? []
+  const open = card.fitted.followUps ?? []
   const items = shown.isFitted ? open : (preview.data ?? [])
   if (items.length === 0) return null
   const onDone = (item: FollowUpTask) =>
     tick.mutate(
-      { ...card.fitted, redo: open.filter((o) => followUpKey(o) !== followUpKey(item)) },
+      { ...card.fitted, followUps: open.filter((o) => followUpKey(o) !== followUpKey(item)) },
       { onError: (error) => notifications.show({ color: 'red', message: sentenceOf(error) }) },
     )
   const cause = commonCause(items)

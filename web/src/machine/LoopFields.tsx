@@ -5,7 +5,7 @@ import { useDesignations } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
 import { hasLoopField, isToothed, sizeUnit } from './driveElements'
 import type { FieldsProps } from './PairFields'
-import { MEDIUM_WORDS } from './words'
+import { DRIVE_ELEMENT_WORDS } from './words'
 
 interface Props extends FieldsProps<'loop'> {
   choice: LoopChoice
@@ -13,20 +13,20 @@ interface Props extends FieldsProps<'loop'> {
   onChoice: (choice: LoopChoice) => void
 }
 
-const MEDIA = Object.entries(MEDIUM_WORDS).map(([value, label]) => ({ value, label }))
+const MEDIA = Object.entries(DRIVE_ELEMENT_WORDS).map(([value, label]) => ({ value, label }))
 
 /** A loop: what runs on it, the wheels as fitted, what fits it. */
 export function LoopFields({ stage, at, choice, choiceAt, error, onChange, onChoice }: Props) {
   const known = useDesignations().data
-  const toothed = isToothed(stage.medium)
-  const unit = sizeUnit(stage.medium)
+  const toothed = isToothed(stage.driveElement)
+  const unit = sizeUnit(stage.driveElement)
   const standards = {
     chain: known?.chains,
     toothedBelt: known?.toothedBelts,
     vBelt: known?.vBelts,
     flatBelt: undefined,
     roundBelt: undefined,
-  }[stage.medium]
+  }[stage.driveElement]
   return (
     <>
       <Select
@@ -34,14 +34,14 @@ export function LoopFields({ stage, at, choice, choiceAt, error, onChange, onCho
         data={MEDIA}
         // What another kind begins with comes from the core: until it is there nothing can begin anew.
         disabled={!known}
-        value={stage.medium}
+        value={stage.driveElement}
         onChange={(value) => {
-          const medium = value as typeof stage.medium
-          const start = known?.startingLoops.find((w) => w.medium === medium)
-          if (!start || medium === stage.medium) return
+          const driveElement = value as typeof stage.driveElement
+          const start = known?.startingLoops.find((w) => w.driveElement === driveElement)
+          if (!start || driveElement === stage.driveElement) return
           // Teeth are no diameters, and a sprocket no pulley: the loop begins anew.
-          const { standard, slipFraction, course, frontSize, rearSize } = start
-          onChange({ ...stage, medium, standard, slipFraction, course })
+          const { standard, slipFraction, arrangement, frontSize, rearSize } = start
+          onChange({ ...stage, driveElement, standard, slipFraction, arrangement })
           onChoice({ ...choice, frontSize, rearSize, links: null, lengthMm: null })
         }}
       />
@@ -82,7 +82,7 @@ export function LoopFields({ stage, at, choice, choiceAt, error, onChange, onCho
       />
       {toothed && (
         <QuantityField
-          label={stage.medium === 'chain' ? 'Links' : 'Belt teeth'}
+          label={stage.driveElement === 'chain' ? 'Links' : 'Belt teeth'}
           isCount
           value={choice.links ?? undefined}
           onChange={(v) => onChoice({ ...choice, links: v ?? null })}
@@ -113,7 +113,7 @@ export function LoopFields({ stage, at, choice, choiceAt, error, onChange, onCho
         onChange={(v) => onChange({ ...stage, largestRear: v ?? null })}
         error={issueFor(error, `${at}.largestRear`)}
       />
-      {hasLoopField(stage.medium, 'slipFraction') && (
+      {hasLoopField(stage.driveElement, 'slipFraction') && (
         <QuantityField
           label="Slip"
           unit="of 1"
@@ -123,16 +123,16 @@ export function LoopFields({ stage, at, choice, choiceAt, error, onChange, onCho
           error={issueFor(error, `${at}.slipFraction`)}
         />
       )}
-      {hasLoopField(stage.medium, 'course') && (
+      {hasLoopField(stage.driveElement, 'arrangement') && (
         <Select
           label="Arrangement"
           data={[
             { value: 'open', label: 'open' },
             { value: 'crossed', label: 'crossed, turns round' },
           ]}
-          value={stage.course}
-          onChange={(value) => onChange({ ...stage, course: value === 'crossed' ? 'crossed' : 'open' })}
-          error={issueFor(error, `${at}.course`)}
+          value={stage.arrangement}
+          onChange={(value) => onChange({ ...stage, arrangement: value === 'crossed' ? 'crossed' : 'open' })}
+          error={issueFor(error, `${at}.arrangement`)}
         />
       )}
       <Checkbox

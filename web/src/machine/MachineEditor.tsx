@@ -138,8 +138,8 @@ function wheelsOf(
       (s) =>
         fitted.find((c) => c.loopKey === s.key) ?? {
           loopKey: s.key,
-          frontSize: starting.find((w) => w.medium === s.medium)?.frontSize ?? 0,
-          rearSize: starting.find((w) => w.medium === s.medium)?.rearSize ?? 0,
+          frontSize: starting.find((w) => w.driveElement === s.driveElement)?.frontSize ?? 0,
+          rearSize: starting.find((w) => w.driveElement === s.driveElement)?.rearSize ?? 0,
           links: null,
         },
     )

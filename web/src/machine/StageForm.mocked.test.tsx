@@ -21,8 +21,22 @@ beforeEach(() => {
     vBelts: ['A'],
     hubGears: [{ name: 'typical 3-speed', speedFactors: [0.75, 1, 1.333] }],
     startingLoops: [
-      { medium: 'chain', standard: '520', frontSize: 15, rearSize: 45, slipFraction: 0, course: 'open' },
-      { medium: 'vBelt', standard: 'A', frontSize: 100, rearSize: 250, slipFraction: 0.02, course: 'open' },
+      {
+        driveElement: 'chain',
+        standard: '520',
+        frontSize: 15,
+        rearSize: 45,
+        slipFraction: 0,
+        arrangement: 'open',
+      },
+      {
+        driveElement: 'vBelt',
+        standard: 'A',
+        frontSize: 100,
+        rearSize: 250,
+        slipFraction: 0.02,
+        arrangement: 'open',
+      },
     ],
     startingStages: [PAIR, GEARBOX, PLANETARY],
     startingDrive: driveOf(),
@@ -73,17 +87,22 @@ const choose = async (label: string, option: string) => {
 }
 
 describe('a stage in the editor', () => {
-  it('begins a loop of another kind with that kind of wheels, standard and course', async () => {
+  it('begins a loop of another kind with that kind of wheels, standard and arrangement', async () => {
     show(<Form start={chain} />)
     await choose('Runs on it', 'V-belt')
-    expect(stage).toMatchObject({ medium: 'vBelt', standard: 'A', slipFraction: 0.02 })
+    expect(stage).toMatchObject({ driveElement: 'vBelt', standard: 'A', slipFraction: 0.02 })
     expect(choice).toEqual({ loopKey: 'final', frontSize: 100, rearSize: 250, links: null, lengthMm: null })
     expect(screen.queryByLabelText('Links')).toBeNull()
     await choose('Arrangement', 'crossed, turns round')
-    expect(stage).toMatchObject({ course: 'crossed' })
+    expect(stage).toMatchObject({ arrangement: 'crossed' })
     await choose('Runs on it', 'chain')
     // The one such a loop usually has, not the first of the list.
-    expect(stage).toMatchObject({ medium: 'chain', standard: '520', course: 'open', slipFraction: 0 })
+    expect(stage).toMatchObject({
+      driveElement: 'chain',
+      standard: '520',
+      arrangement: 'open',
+      slipFraction: 0,
+    })
     expect(screen.getByLabelText('Links')).toBeTruthy()
   })
 

@@ -13,9 +13,9 @@ interface Element {
 /** What the core says is true of every chain or belt of one kind; written by tools/refresh-api. */
 const ELEMENTS: Record<DriveElement, Element> = elements
 
-export const isToothed = (medium: DriveElement) => ELEMENTS[medium].isToothed
-export const sizeUnit = (medium: DriveElement) => (isToothed(medium) ? 'teeth' : 'mm')
-export const hasLoopField = (medium: DriveElement, field: 'slipFraction' | 'course') =>
-  ELEMENTS[medium].loopFields.includes(field)
-export const hasStrengthField = (medium: DriveElement, field: keyof LoopStrength) =>
-  ELEMENTS[medium].strengthFields.includes(field)
+export const isToothed = (driveElement: DriveElement) => ELEMENTS[driveElement].isToothed
+export const sizeUnit = (driveElement: DriveElement) => (isToothed(driveElement) ? 'teeth' : 'mm')
+export const hasLoopField = (driveElement: DriveElement, field: 'slipFraction' | 'arrangement') =>
+  ELEMENTS[driveElement].loopFields.includes(field)
+export const hasStrengthField = (driveElement: DriveElement, field: keyof LoopStrength) =>
+  ELEMENTS[driveElement].strengthFields.includes(field)

@@ -171,8 +171,8 @@ const picksOf = (card: MachineCard, param: string | null): PickedWheels[] =>
 function withPick(loop: LoopChoice, pick: PickedWheels, card: MachineCard): LoopChoice {
   const wheels = { ...loop, frontSize: pick.frontSize, rearSize: pick.rearSize }
   if (pick.length === undefined) return wheels
-  const medium = card.summary.loops.find((l) => l.loopKey === loop.loopKey)?.medium ?? 'chain'
-  return isToothed(medium) ? { ...wheels, links: pick.length } : { ...wheels, lengthMm: pick.length }
+  const driveElement = card.summary.loops.find((l) => l.loopKey === loop.loopKey)?.driveElement ?? 'chain'
+  return isToothed(driveElement) ? { ...wheels, links: pick.length } : { ...wheels, lengthMm: pick.length }
 }
 
 /** Same wheels and same length. */

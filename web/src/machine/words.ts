@@ -13,7 +13,7 @@ export const KIND_WORDS: Record<MachineKind, string> = {
   other: 'other machine',
 }
 
-export const MEDIUM_WORDS: Record<LoopSummary['medium'], string> = {
+export const DRIVE_ELEMENT_WORDS: Record<LoopSummary['driveElement'], string> = {
   chain: 'chain',
   toothedBelt: 'toothed belt',
   vBelt: 'V-belt',
@@ -30,4 +30,5 @@ export const pairKey = (pair: { frontSize: number; rearSize: number }) => `${pai
 
 /** “chain 520 · toothed belt 8M”, each standard once. */
 export const driveText = (loops: LoopSummary[]) =>
-  [...new Set(loops.map((l) => `${MEDIUM_WORDS[l.medium]} ${l.standard}`))].join(' · ') || 'direct drive'
+  [...new Set(loops.map((l) => `${DRIVE_ELEMENT_WORDS[l.driveElement]} ${l.standard}`))].join(' · ') ||
+  'direct drive'

@@ -87,7 +87,7 @@ const pickedName = (bench: Workbench) =>
   bench.loops
     .map((l) => {
       const choice = bench.shown.loops.find((c) => c.loopKey === l.loopKey)
-      return choice ? pairText(choice.frontSize, choice.rearSize, isToothed(l.medium)) : ''
+      return choice ? pairText(choice.frontSize, choice.rearSize, isToothed(l.driveElement)) : ''
     })
     .join(' · ')
 

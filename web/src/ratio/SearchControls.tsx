@@ -17,7 +17,7 @@ export function SearchControls({ bench, search }: { bench: Workbench; search: Se
       {bench.loops.map((loop, i) => {
         const s = search.searches[i]
         if (!s) return null
-        const unit = sizeUnit(loop.medium) === 'mm' ? 'mm' : ''
+        const unit = sizeUnit(loop.driveElement) === 'mm' ? 'mm' : ''
         const field = (key: 'frontMin' | 'frontMax' | 'rearMin' | 'rearMax', label: string) => (
           <QuantityField
             size="xs"
@@ -76,7 +76,7 @@ export function SearchControls({ bench, search }: { bench: Workbench; search: Se
               checked={s.onShelfOnly}
               onChange={(event) => search.setSearch(i, { onShelfOnly: event.currentTarget.checked })}
             />
-            {sizeUnit(loop.medium) === 'mm' && (
+            {sizeUnit(loop.driveElement) === 'mm' && (
               <Switch
                 size="xs"
                 label="standard diameters only"

@@ -58,7 +58,7 @@ const pairOf = (bench: Workbench, loops: { loopKey: string; frontSize: number; r
     .filter((l) => l.driveKey === bench.drive.key)
     .map((l) => {
       const c = loops.find((o) => o.loopKey === l.loopKey)
-      return c ? pairText(c.frontSize, c.rearSize, isToothed(l.medium)) : '–'
+      return c ? pairText(c.frontSize, c.rearSize, isToothed(l.driveElement)) : '–'
     })
     .join(' · ')
 

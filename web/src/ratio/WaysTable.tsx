@@ -173,7 +173,7 @@ function Way({ hit, bench, columns, fit }: WayProps) {
         <td className={fit?.fits ? 'num' : undefined}>
           {fit && !fit.fits ? (
             <span className={table.tag} data-tone="watch">
-              {moveText(fit, units, bench.loops[0]?.medium)}
+              {moveText(fit, units, bench.loops[0]?.driveElement)}
             </span>
           ) : (
             moveText(fit, units)

@@ -53,7 +53,7 @@ export const candidatePair = (c: RatioCandidate, bench: Workbench) =>
   c.loops
     .map((p) => {
       const loop = bench.card.summary.loops.find((l) => l.loopKey === p.loopKey)
-      return pairText(p.frontSize, p.rearSize, loop ? isToothed(loop.medium) : true)
+      return pairText(p.frontSize, p.rearSize, loop ? isToothed(loop.driveElement) : true)
     })
     .join(' · ')
 

@@ -37,7 +37,7 @@ export function BayReading({
         onRead={onRead}
       />
     )
-  return setting.loop.medium === 'chain' ? (
+  return setting.loop.driveElement === 'chain' ? (
     <PlayStepper
       setting={setting}
       reading={reading}

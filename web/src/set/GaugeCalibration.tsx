@@ -14,7 +14,7 @@ export function GaugeCalibration({ own, setting }: { own: 'gauge' | 'feel'; sett
   const [ownValue, setOwn] = useState<number | undefined>()
   const [known, setKnown] = useState<number | undefined>()
   const { job } = setting
-  const isChain = setting.loop.medium === 'chain'
+  const isChain = setting.loop.driveElement === 'chain'
   const pairs = (job?.gauge ?? []).filter((p) => p.own === own && (p.who == null || p.who === whoAmI()))
   if (!job) return null
   const needed = NEEDED[own] - pairs.length

@@ -39,7 +39,7 @@ export function Instruments({
   onRead: (reading: SetReading) => void
   onReadings: (readings: SetReading[], gapMm: number | null) => void
 }) {
-  const isChain = setting.loop.medium === 'chain'
+  const isChain = setting.loop.driveElement === 'chain'
   const hands: Instrument[] = isChain
     ? ['freePlay', 'gauge', 'feel']
     : ['microphone', 'file', 'push', 'gauge', 'feel']

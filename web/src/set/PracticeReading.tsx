@@ -50,7 +50,7 @@ export function PracticeReading({
           Roll it and read all round
         </Button>
         <Button size="sm" variant="default" disabled={read.isPending} onClick={() => read.mutate(false)}>
-          {setting.loop.medium === 'chain' ? 'Read here only' : 'Pluck here only'}
+          {setting.loop.driveElement === 'chain' ? 'Read here only' : 'Pluck here only'}
         </Button>
       </Group>
       {read.error ? (

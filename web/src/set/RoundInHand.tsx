@@ -31,7 +31,7 @@ export function RoundInHand({
   const answer = setting.advice.data
   const how = answer?.setting ?? setting.loop.setting
   const at = 'round'
-  const isChain = setting.loop.medium === 'chain'
+  const isChain = setting.loop.driveElement === 'chain'
   const lock = answer?.manual.lock ?? 'nut or clamp'
   const isRead = now.readings.length > 0 || now.gapMm != null
   const stands = now.onStand === null ? '' : now.onStand ? 'stand' : 'wheels'

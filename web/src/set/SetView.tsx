@@ -87,7 +87,7 @@ function Visit({
   const fit = useFit(bench)
   const { job, advice } = setting
   const answer = advice.data
-  const isChain = setting.loop.medium === 'chain'
+  const isChain = setting.loop.driveElement === 'chain'
   const isPracticeOnly = bench.card.machine.id === 0
   const confirm = setting.confirm
   const inHand = round.round
@@ -153,7 +153,7 @@ function Visit({
           {answer && (
             <RoundSummary
               advice={answer}
-              medium={setting.loop.medium}
+              driveElement={setting.loop.driveElement}
               positions={positions}
               onWorking={() => setWorking(true)}
             />

@@ -38,7 +38,7 @@ export function SideColumn({
 }) {
   const { job, advice } = setting
   const answer = advice.data
-  const isChain = setting.loop.medium === 'chain'
+  const isChain = setting.loop.driveElement === 'chain'
   return (
     <div className={classes.column}>
       {answer?.setting.adjuster.hasTwoEnds && (
@@ -49,7 +49,7 @@ export function SideColumn({
       {answer && (
         <StraightPanel
           bench={bench}
-          medium={setting.loop.medium}
+          driveElement={setting.loop.driveElement}
           isLaidOut={fit?.layout !== undefined}
           setting={setting.question.setting ?? null}
           advice={answer}

@@ -34,13 +34,13 @@ const SHIFT_WORDS: Record<NonNullable<StraightnessResult['shiftTo']>, string> = 
 /** How straight it runs, by what people have: marks, a straight-edge, the line, a string. */
 export function StraightPanel({
   bench,
-  medium,
+  driveElement,
   isLaidOut,
   setting,
   advice,
 }: {
   bench: Workbench
-  medium: LoopSummary['medium']
+  driveElement: LoopSummary['driveElement']
   /** Then the distance of both shafts is known. */
   isLaidOut: boolean
   /** How it is set, as it is being typed; null for as it is stored. */
@@ -145,7 +145,7 @@ export function StraightPanel({
               as much the other way: by its spacers or where it sits on its shaft.
             </p>
           )}
-          {result.walksTo !== null && medium !== 'chain' && (
+          {result.walksTo !== null && driveElement !== 'chain' && (
             <p className="cap">As it stands the belt walks {result.walksTo}.</p>
           )}
           {result.edgeLies === false && (

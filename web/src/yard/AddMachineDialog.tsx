@@ -6,7 +6,7 @@ import { addMachine, type Loop, type LoopChoice, type MachineKind, startMachine 
 import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { sizeUnit } from '../machine/driveElements'
-import { KIND_WORDS, MEDIUM_WORDS } from '../machine/words'
+import { DRIVE_ELEMENT_WORDS, KIND_WORDS } from '../machine/words'
 import { QuantityField } from '../quantities/QuantityField'
 
 const KINDS = Object.entries(KIND_WORDS).map(([value, label]) => ({ value, label }))
@@ -76,18 +76,18 @@ export default function AddMachineDialog({ onClose }: { onClose: () => void }) {
         {loop && choice && (
           <>
             <Group grow align="start" mt="sm">
-              {field('frontSize', 'Front', sizeUnit(loop.medium))}
-              {field('rearSize', 'Rear', sizeUnit(loop.medium))}
+              {field('frontSize', 'Front', sizeUnit(loop.driveElement))}
+              {field('rearSize', 'Rear', sizeUnit(loop.driveElement))}
               {choice.links !== null &&
                 field(
                   'links',
-                  loop.medium === 'chain' ? 'Chain' : 'Belt',
-                  loop.medium === 'chain' ? 'links' : 'teeth',
+                  loop.driveElement === 'chain' ? 'Chain' : 'Belt',
+                  loop.driveElement === 'chain' ? 'links' : 'teeth',
                 )}
             </Group>
             <p className="cap">
-              Begins as a typical {KIND_WORDS[kind]} with {MEDIUM_WORDS[loop.medium]} {loop.standard}; gears,
-              tyre and everything else are corrected under “Edit machine and drive”.
+              Begins as a typical {KIND_WORDS[kind]} with {DRIVE_ELEMENT_WORDS[loop.driveElement]}{' '}
+              {loop.standard}; gears, tyre and everything else are corrected under “Edit machine and drive”.
             </p>
           </>
         )}

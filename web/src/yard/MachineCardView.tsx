@@ -37,13 +37,13 @@ export function MachineCardView({ card }: { card: MachineCard }) {
         <div key={loop.loopKey} className={classes.loop}>
           <LoopGlyph front={loop.frontSize} rear={loop.rearSize} />
           <span>
-            <b className="num">{pairText(loop.frontSize, loop.rearSize, isToothed(loop.medium))}</b>
+            <b className="num">{pairText(loop.frontSize, loop.rearSize, isToothed(loop.driveElement))}</b>
             <span className="cap">
               {loop.name}
               {summary.loops.filter((o) => isAlike(o, loop)).length > 1 &&
                 ` and ${summary.loops.filter((o) => isAlike(o, loop)).length - 1} alike`}
               {loop.links !== null &&
-                ` · ${plain(loop.links)} ${loop.medium === 'chain' ? 'links' : 'belt teeth'}`}
+                ` · ${plain(loop.links)} ${loop.driveElement === 'chain' ? 'links' : 'belt teeth'}`}
             </span>
           </span>
           <span className={classes.ratio}>
