@@ -119,20 +119,28 @@ public sealed class AdvisorThresholdTests(ITestOutputHelper output)
 
     /// <summary>What it would turn, over many readings, where the gap may be but in one place: kept, to the sixteenth.</summary>
     [Theory]
-    [InlineData(2, 2, -523.25)]
-    [InlineData(5, 5.1, -627.1875)]
-    [InlineData(1.5, 3, -1266.875)]
+    [InlineData(2, 2, -2611.3125)]
+    [InlineData(5, 5.1, -2689.125)]
+    [InlineData(1.5, 3, -5294.6875)]
     public void It_turns_what_it_turned(double gapLow, double gapHigh, double turned)
     {
         SetInput belt = Belt();
         SetInput loop = belt with { Setting = belt.Setting with { GapLowMm = gapLow, GapHighMm = gapHigh } };
         double sum = 0;
-        for (int hz = 50; hz <= 80; hz++)
-        for (double gap = gapLow - 0.6; gap <= gapHigh + 0.6; gap += 0.1)
+        for (double hz = 50; hz <= 80; hz += 0.25)
+        for (double gap = gapLow - 0.6; gap <= gapHigh + 0.6; gap += 0.2)
         {
             SetRound found = Plucked(0, 0, gap, hz, hz + 1);
-            SetRound next = Plucked(0.125, 0.25, gap - 0.9, hz + 6, hz + 7);
-            SetAdvice[] told = [Advise(loop, found), Advise(loop, found, next)];
+            SetRound turnedOnce = Plucked(0.125, 0.25, gap - 0.9, hz + 6, hz + 7);
+            SetRound torqued = Plucked(0.125, 0.0625, gap + 0.3, hz + 5, hz + 6) with { Lock = LockState.Torqued };
+            SetRound nipped = Plucked(-0.0625, 0, gap + 0.1, hz + 2, hz + 3);
+            SetAdvice[] told =
+            [
+                Advise(loop, found),
+                Advise(loop, found, turnedOnce),
+                Advise(loop, found, torqued),
+                Advise(loop, found, torqued, nipped),
+            ];
             sum += told.SelectMany(t => t.Moves)
                 .Sum(m => (m.Side == Side.Left ? 1 : 3) * (m.Tightens ? m.Units : -2 * m.Units));
         }
