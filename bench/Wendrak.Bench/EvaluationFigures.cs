@@ -22,7 +22,8 @@ internal static class EvaluationFigures
 
     public const string EchoServer = "echo-server";
 
-    public static async Task PrintAsync()
+    /// <param name="only">Of the questions those whose name has this in it.</param>
+    public static async Task PrintAsync(string only)
     {
         using TempFolder folder = new();
         string built = Path.Combine(Root(), "build/app/Wendrak.Web.dll");
@@ -31,7 +32,11 @@ internal static class EvaluationFigures
         Console.WriteLine(
             $"{"question", -32} {"up", 5} {"down", 6} {"new, a second", 14} {"again", 7} {"echo", 7} {"new/echo", 9} {"again/echo", 11}"
         );
-        foreach ((string name, string[] questions) in await QuestionsAsync(app))
+        foreach (
+            (string name, string[] questions) in (await QuestionsAsync(app)).Where(q =>
+                q.Name.Contains(only, StringComparison.Ordinal)
+            )
+        )
         {
             (double up, double down) = (questions.Average(q => q.Length), await AnswerBytesAsync(app, questions));
             string echoPath = FormattableString.Invariant($"/echo?bytesOut={down:0}");

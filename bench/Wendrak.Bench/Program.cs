@@ -31,9 +31,9 @@ if (args is ["orders"])
     await KillFigures.PrintOrdersAsync();
     return;
 }
-if (args is ["evaluation"])
+if (args is ["evaluation", .. var words])
 {
-    await EvaluationFigures.PrintAsync();
+    await EvaluationFigures.PrintAsync(string.Join(' ', words));
     return;
 }
 if (args is [EvaluationFigures.EchoServer, "--port", var port])

@@ -83,7 +83,7 @@ export function TargetForm({ bench, target, onChange, error }: Props) {
           data={kinds}
           value={target.kind}
           disabled={start.isPending}
-          onChange={(kind) => begin(kind as TargetKind)}
+          onChange={(kind) => kind && begin(kind)}
         />
         {target.kind === 'matchSetup' && (
           <Select

@@ -32,7 +32,7 @@ export default function BenchTools({ bench, fit }: { bench: Workbench; fit: Fit 
           mb="xs"
           aria-label="What to find"
           value={tool}
-          onChange={(value) => setChosen(value as Tool)}
+          onChange={setChosen}
           data={tools.map((value) => ({ value, label: LABELS[value] }))}
           data-no-print
         />

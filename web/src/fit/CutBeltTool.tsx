@@ -60,7 +60,7 @@ export function CutBeltTool({ fit }: { fit: Fit }) {
           allowDeselect={false}
           data={KINDS}
           value={kind}
-          onChange={(v) => v && setKind(v as CutBeltInput['kind'])}
+          onChange={(value) => value && setKind(value)}
         />
         <QuantityField
           size="xs"

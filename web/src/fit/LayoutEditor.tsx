@@ -5,12 +5,13 @@ import { type Adjuster, type LoopLayout, startParts } from '../api/client'
 import { askFor } from '../api/evaluation'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useComputed } from '../api/queries'
-import { ADJUSTER_CHOICES } from '../machine/adjusters'
+import { ADJUSTER_WORDS } from '../machine/adjusters'
 import { isToothed } from '../machine/driveElements'
 import editor from '../machine/MachineEditor.module.css'
 import { freshName } from '../machine/newParts'
 import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
+import { ChoiceField } from '../quantities/ChoiceField'
 import { QuantityField } from '../quantities/QuantityField'
 import { ArmFields, IdlerFields, LimitFields } from './LayoutPartFields'
 import { PlaceFields, TrackFields } from './PlaceFields'
@@ -85,21 +86,17 @@ export default function LayoutEditor({
           Seen from one side: x to the right, y up. Most people put the front wheel at 0 · 0.
         </p>
         <div className={editor.row}>
-          <Select
+          <ChoiceField
             label="Going forward it runs"
-            data={[
-              { value: 'clockwise', label: 'clockwise' },
-              { value: 'counterclockwise', label: 'counterclockwise' },
-            ]}
+            words={{ clockwise: 'clockwise', counterclockwise: 'counterclockwise' }}
             value={draft.turning}
-            onChange={(v) => setDraft({ ...draft, turning: v === 'clockwise' ? v : 'counterclockwise' })}
+            onChange={(turning) => setDraft({ ...draft, turning })}
           />
-          <Select
+          <ChoiceField
             label="Tensioned by"
-            data={ADJUSTER_CHOICES}
-            allowDeselect={false}
+            words={ADJUSTER_WORDS}
             value={adjuster.kind}
-            onChange={(kind) => kind && start.mutate({ kind: kind as Adjuster['kind'] })}
+            onChange={(kind) => start.mutate({ kind })}
             error={start.error ? sentenceOf(start.error) : ofAdjuster('kind')}
           />
           {draft.moving && (

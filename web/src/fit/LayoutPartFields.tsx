@@ -1,7 +1,8 @@
-import { Button, Checkbox, Select, TextInput } from '@mantine/core'
+import { Button, Checkbox, TextInput } from '@mantine/core'
 import type { ReactNode } from 'react'
 import type { ClearanceLimit, Idler, StartingParts, SwingArm } from '../api/client'
 import editor from '../machine/MachineEditor.module.css'
+import { ChoiceField } from '../quantities/ChoiceField'
 import { QuantityField } from '../quantities/QuantityField'
 import { PlaceFields } from './PlaceFields'
 
@@ -163,24 +164,18 @@ export function IdlerFields({
             onChange={(centre) => onChange({ ...idler, centre })}
           />
         )}
-        <Select
+        <ChoiceField
           label="The loop runs"
-          data={[
-            { value: 'inside', label: 'with its inside on it' },
-            { value: 'back', label: 'with its back on it' },
-          ]}
+          words={{ inside: 'with its inside on it', back: 'with its back on it' }}
           value={idler.side}
-          onChange={(side) => onChange({ ...idler, side: side === 'inside' ? side : 'back' })}
+          onChange={(side) => onChange({ ...idler, side })}
           error={issue('side')}
         />
-        <Select
+        <ChoiceField
           label="Sits on the"
-          data={[
-            { value: 'slack', label: 'slack run' },
-            { value: 'tight', label: 'tight run' },
-          ]}
+          words={{ slack: 'slack run', tight: 'tight run' }}
           value={idler.run}
-          onChange={(run) => onChange({ ...idler, run: run === 'tight' ? run : 'slack' })}
+          onChange={(run) => onChange({ ...idler, run })}
         />
       </div>
       {toothed && (

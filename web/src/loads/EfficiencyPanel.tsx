@@ -54,7 +54,7 @@ export function EfficiencyPanel({
         mt={6}
         aria-label="Counted with"
         value={counted ?? USUAL}
-        onChange={(value) => onCount(value === USUAL ? null : (value as LoadSource['efficiency']))}
+        onChange={(value) => onCount(value === USUAL ? null : value)}
         data={[
           { value: USUAL, label: 'between both' },
           ...efficiency.map((e) => ({ value: e.school, label: SCHOOL_WORDS[e.school] })),

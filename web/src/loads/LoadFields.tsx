@@ -10,6 +10,7 @@ import type {
 import { issueFor } from '../api/issues'
 import { DraftBar } from '../machine/DraftBar'
 import type { Workbench } from '../machine/useWorkbench'
+import { ChoiceField } from '../quantities/ChoiceField'
 import { QuantityField } from '../quantities/QuantityField'
 import type { Quantity } from '../quantities/units'
 import fields from '../shell/fields.module.css'
@@ -71,15 +72,13 @@ export function LoadFields({
     <Panel title="What pulls, and what it must hold" note="grey: counted with where nobody said more">
       <div className={fields.fields}>
         {sourceFields(bench.drive, field)}
-        <Select
+        <ChoiceField
           size="xs"
           label="What it drives"
-          data={[
-            { value: '', label: 'as usual for its kind' },
-            ...Object.entries(CHARACTER_WORDS).map(([value, label]) => ({ value, label })),
-          ]}
-          value={source.character ?? ''}
-          onChange={(value) => setSource({ character: (value || null) as LoadSource['character'] })}
+          words={CHARACTER_WORDS}
+          none="as usual for its kind"
+          value={source.character}
+          onChange={(character) => setSource({ character })}
         />
         {sizes.length > 1 && (
           <Select

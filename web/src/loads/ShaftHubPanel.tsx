@@ -1,10 +1,10 @@
-import { Select } from '@mantine/core'
 import { useState } from 'react'
 import type { LoopJoint, LoopLoadsResult, ShaftHubCapacityInput } from '../api/client'
 import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor } from '../api/issues'
 import { DraftBar } from '../machine/DraftBar'
 import type { Workbench } from '../machine/useWorkbench'
+import { ChoiceField } from '../quantities/ChoiceField'
 import { fixed } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
@@ -119,22 +119,19 @@ export function ShaftHubPanel({
       isEmpty={!known}
     >
       <div className={fields.fields} data-no-print>
-        <Select
+        <ChoiceField
           size="xs"
           label="Of the wheel"
-          data={[
-            { value: 'front', label: 'front' },
-            { value: 'rear', label: 'rear' },
-          ]}
+          words={{ front: 'front', rear: 'rear' }}
           value={side}
-          onChange={(value) => setSide(value === 'rear' ? 'rear' : 'front')}
+          onChange={setSide}
         />
-        <Select
+        <ChoiceField
           size="xs"
           label="Joint"
-          data={Object.entries(KIND_WORDS).map(([value, label]) => ({ value, label }))}
+          words={KIND_WORDS}
           value={kind}
-          onChange={(value) => put({ sizes: {} }, (value as Kind | null) ?? 'key')}
+          onChange={(value) => put({ sizes: {} }, value)}
         />
         {SIZES[kind].map(([field, label, isCount]) => (
           <QuantityField

@@ -1,7 +1,8 @@
-import { SegmentedControl, Select } from '@mantine/core'
+import { SegmentedControl } from '@mantine/core'
 import type { AssumedLoads, LoopStrength, LoopSummary } from '../api/client'
 import { issueFor } from '../api/issues'
 import { hasStrengthField } from '../machine/driveElements'
+import { ChoiceField } from '../quantities/ChoiceField'
 import { plain } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { type Quantity, useUnits } from '../quantities/units'
@@ -76,12 +77,12 @@ export function StrengthFields({
     <>
       <div className={fields.fields}>
         {has('rope') && (
-          <Select
+          <ChoiceField
             size="xs"
             label="What it is"
-            data={Object.entries(ROPE_WORDS).map(([value, label]) => ({ value, label }))}
+            words={ROPE_WORDS}
             value={strength.rope ?? 'cord'}
-            onChange={(value) => onChange({ rope: value as LoopStrength['rope'] })}
+            onChange={(rope) => onChange({ rope })}
           />
         )}
         {counted(driveElement === 'chain' ? 'Strands' : 'Belts side by side', 'strands', 1)}
@@ -106,7 +107,7 @@ export function StrengthFields({
           size="xs"
           aria-label="Lubrication practice"
           value={strength.school ?? assumed?.school ?? 'industrial'}
-          onChange={(value) => onChange({ school: value as LoopStrength['school'] })}
+          onChange={(school) => onChange({ school })}
           data={[
             { value: 'sealedRing', label: 'sealed rings' },
             { value: 'industrial', label: 'oiled joints' },

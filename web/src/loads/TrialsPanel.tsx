@@ -1,4 +1,3 @@
-import { Select } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -8,6 +7,7 @@ import { sentenceOf } from '../api/issues'
 import { useDesignations } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { DRIVE_ELEMENT_WORDS } from '../machine/words'
+import { ChoiceField } from '../quantities/ChoiceField'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
@@ -121,14 +121,14 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
       ) : (
         beside.length < most && (
           <div data-no-print>
-            <Select
+            <ChoiceField
               size="xs"
               mt={6}
               aria-label="Lay another kind beside it"
               placeholder="lay another kind beside it: a belt for a chain, or back"
-              data={Object.entries(DRIVE_ELEMENT_WORDS).map(([value, label]) => ({ value, label }))}
+              words={DRIVE_ELEMENT_WORDS}
               value={null}
-              onChange={(value) => value && begin(value as LoopSummary['driveElement'])}
+              onChange={begin}
             />
           </div>
         )

@@ -2,6 +2,7 @@ import { Button, Checkbox, Menu, Select, TextInput } from '@mantine/core'
 import type { Drive, LoopChoice, Stage } from '../api/client'
 import { issueFor } from '../api/issues'
 import { useDesignations } from '../api/queries'
+import { choicesOf } from '../quantities/choices'
 import { QuantityField } from '../quantities/QuantityField'
 import classes from './MachineEditor.module.css'
 import { newStage, STAGE_WORDS } from './newParts'
@@ -77,7 +78,7 @@ export function DriveForm({
           label="Turned by"
           data={['engine', 'motor', 'rider']}
           value={input.kind}
-          onChange={(kind) => setInput({ kind: kind as Drive['input']['kind'] })}
+          onChange={(kind) => kind && setInput({ kind })}
         />
         <QuantityField
           label="Lowest speed"
@@ -106,7 +107,7 @@ export function DriveForm({
           label="Speedometer pickup"
           data={PICKUPS}
           value={drive.speedPickup}
-          onChange={(value) => onChange({ ...drive, speedPickup: value as Drive['speedPickup'] })}
+          onChange={(speedPickup) => speedPickup && onChange({ ...drive, speedPickup })}
         />
         {drive.speedPickup !== 'none' && (
           <QuantityField
@@ -194,14 +195,14 @@ export function DriveForm({
             </Button>
           </Menu.Target>
           <Menu.Dropdown>
-            {(Object.keys(STAGE_WORDS) as Stage['kind'][]).map((kind) => (
+            {choicesOf(STAGE_WORDS).map(({ value, label }) => (
               <Menu.Item
-                key={kind}
+                key={value}
                 onClick={() =>
-                  added(kind, (stage) => onChange({ ...drive, stages: [...drive.stages, stage] }))
+                  added(value, (stage) => onChange({ ...drive, stages: [...drive.stages, stage] }))
                 }
               >
-                {STAGE_WORDS[kind]}
+                {label}
               </Menu.Item>
             ))}
           </Menu.Dropdown>

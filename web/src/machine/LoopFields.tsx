@@ -2,6 +2,7 @@ import { Checkbox, Select, TextInput } from '@mantine/core'
 import type { LoopChoice } from '../api/client'
 import { issueFor } from '../api/issues'
 import { useDesignations } from '../api/queries'
+import { ChoiceField } from '../quantities/ChoiceField'
 import { QuantityField } from '../quantities/QuantityField'
 import { hasLoopField, isToothed, sizeUnit } from './driveElements'
 import type { FieldsProps } from './PairFields'
@@ -12,8 +13,6 @@ interface Props extends FieldsProps<'loop'> {
   choiceAt: string
   onChoice: (choice: LoopChoice) => void
 }
-
-const MEDIA = Object.entries(DRIVE_ELEMENT_WORDS).map(([value, label]) => ({ value, label }))
 
 /** A loop: what runs on it, the wheels as fitted, what fits it. */
 export function LoopFields({ stage, at, choice, choiceAt, error, onChange, onChoice }: Props) {
@@ -29,14 +28,13 @@ export function LoopFields({ stage, at, choice, choiceAt, error, onChange, onCho
   }[stage.driveElement]
   return (
     <>
-      <Select
+      <ChoiceField
         label="Runs on it"
-        data={MEDIA}
+        words={DRIVE_ELEMENT_WORDS}
         // What another kind begins with comes from the core: until it is there nothing can begin anew.
         disabled={!known}
         value={stage.driveElement}
-        onChange={(value) => {
-          const driveElement = value as typeof stage.driveElement
+        onChange={(driveElement) => {
           const start = known?.startingLoops.find((w) => w.driveElement === driveElement)
           if (!start || driveElement === stage.driveElement) return
           // Teeth are no diameters, and a sprocket no pulley: the loop begins anew.
@@ -124,14 +122,11 @@ export function LoopFields({ stage, at, choice, choiceAt, error, onChange, onCho
         />
       )}
       {hasLoopField(stage.driveElement, 'arrangement') && (
-        <Select
+        <ChoiceField
           label="Arrangement"
-          data={[
-            { value: 'open', label: 'open' },
-            { value: 'crossed', label: 'crossed, turns round' },
-          ]}
+          words={{ open: 'open', crossed: 'crossed, turns round' }}
           value={stage.arrangement}
-          onChange={(value) => onChange({ ...stage, arrangement: value === 'crossed' ? 'crossed' : 'open' })}
+          onChange={(arrangement) => onChange({ ...stage, arrangement })}
           error={issueFor(error, `${at}.arrangement`)}
         />
       )}

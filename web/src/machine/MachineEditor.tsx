@@ -1,8 +1,9 @@
-import { Button, Group, Modal, Select, Textarea, TextInput } from '@mantine/core'
+import { Button, Group, Modal, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { LoopChoice, MachineCard, StartingLoop } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useDesignations } from '../api/queries'
+import { ChoiceField } from '../quantities/ChoiceField'
 import { QuantityField } from '../quantities/QuantityField'
 import { DriveForm } from './DriveForm'
 import classes from './MachineEditor.module.css'
@@ -10,8 +11,6 @@ import { newDrive } from './newParts'
 import { useMachineSave } from './useMachineSave'
 import { WorkForm } from './WorkForm'
 import { KIND_WORDS } from './words'
-
-const KINDS = Object.entries(KIND_WORDS).map(([value, label]) => ({ value, label }))
 
 /** The machine and its drives: a tree of stages from the input to what is driven, with the wheels as fitted. */
 export default function MachineEditor({ card, onClose }: { card: MachineCard; onClose: () => void }) {
@@ -50,11 +49,11 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
             onChange={(event) => setMachine({ ...machine, name: event.currentTarget.value })}
             error={issueFor(error, 'name')}
           />
-          <Select
+          <ChoiceField
             label="Kind"
-            data={KINDS}
+            words={KIND_WORDS}
             value={machine.kind}
-            onChange={(kind) => setMachine({ ...machine, kind: kind as typeof machine.kind })}
+            onChange={(kind) => setMachine({ ...machine, kind })}
           />
           <QuantityField
             label="Odometer"

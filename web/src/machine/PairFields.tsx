@@ -42,7 +42,7 @@ export function PairFields({ stage, at, error, onChange }: FieldsProps<'fixedPai
         label="Made as"
         data={MESHINGS}
         value={stage.meshing}
-        onChange={(value) => onChange({ ...stage, meshing: value as typeof stage.meshing })}
+        onChange={(meshing) => meshing && onChange({ ...stage, meshing })}
       />
     </>
   )
@@ -71,13 +71,13 @@ export function PlanetaryFields({ stage, at, error, onChange }: FieldsProps<'pla
         label="Held"
         data={MEMBERS}
         value={stage.held}
-        onChange={(value) => onChange({ ...stage, held: value as typeof stage.held })}
+        onChange={(held) => held && onChange({ ...stage, held })}
       />
       <Select
         label="Driven member"
         data={MEMBERS}
         value={stage.input}
-        onChange={(value) => onChange({ ...stage, input: value as typeof stage.input })}
+        onChange={(input) => input && onChange({ ...stage, input })}
         error={issueFor(error, `${at}.input`)}
       />
     </>

@@ -1,6 +1,7 @@
 import { Button, Menu, Select, TextInput } from '@mantine/core'
 import type { LoopChoice, Stage } from '../api/client'
 import { issueFor } from '../api/issues'
+import { choicesOf } from '../quantities/choices'
 import { ReasonedButton } from '../shell/ReasonedButton'
 import { GearboxFields } from './GearboxFields'
 import { HubGearFields } from './HubGearFields'
@@ -63,8 +64,8 @@ export function StageForm(props: StageFormProps) {
             </Button>
           </Menu.Target>
           <Menu.Dropdown>
-            {Object.entries(STAGE_WORDS).map(([kind, label]) => (
-              <Menu.Item key={kind} onClick={() => onInsert(kind as Stage['kind'])}>
+            {choicesOf(STAGE_WORDS).map(({ value, label }) => (
+              <Menu.Item key={value} onClick={() => onInsert(value)}>
                 {label}
               </Menu.Item>
             ))}

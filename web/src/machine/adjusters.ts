@@ -13,5 +13,3 @@ export const ADJUSTER_WORDS: Record<Adjuster['kind'], string> = {
   springSlide: 'a motor on a sprung slide',
   fixedCentres: 'nothing: fixed centres',
 }
-
-export const ADJUSTER_CHOICES = Object.entries(ADJUSTER_WORDS).map(([value, label]) => ({ value, label }))

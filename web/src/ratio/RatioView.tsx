@@ -83,7 +83,7 @@ export default function RatioView() {
                 size="xs"
                 aria-label="What the scale shows"
                 value={mode}
-                onChange={(value) => setMode(value === 'overall' ? 'overall' : 'final')}
+                onChange={setMode}
                 data={[
                   { value: 'final', label: 'final' },
                   { value: 'overall', label: bench.gears.length > 1 ? 'overall, by gear' : 'overall' },
@@ -116,7 +116,7 @@ export default function RatioView() {
                 aria-label="Order of the list"
                 data={RANKINGS}
                 value={search.ranking}
-                onChange={(value) => search.setRanking(value as RatioRanking)}
+                onChange={(value) => value && search.setRanking(value)}
               />
               <WhyButton onClick={() => setWorking(true)}>show the working</WhyButton>
             </div>

@@ -54,7 +54,7 @@ export function Instruments({
           size="xs"
           aria-label="Instrument"
           value={instrument}
-          onChange={(value) => setChosen(value as Instrument)}
+          onChange={setChosen}
           data={kinds.map((value) => ({ value, label: WORDS[value] }))}
           data-no-print
         />

@@ -3,6 +3,7 @@ import type { LoopSetting, SetAdvice } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
+import { choicesOf } from '../quantities/choices'
 import { SUSPENSION_WORDS } from './words'
 
 /** What is asked before it goes on, and what is done where nothing is turned. */
@@ -37,8 +38,8 @@ export function NextChoices({
     </Button>
   )
   const choices = {
-    saySuspension: Object.entries(SUSPENSION_WORDS).map(([value, label]) =>
-      choice(label, () => say({ suspension: value as LoopSetting['suspension'] })),
+    saySuspension: choicesOf(SUSPENSION_WORDS).map(({ value, label }) =>
+      choice(label, () => say({ suspension: value })),
     ),
     chooseTrackingEnd: [
       choice('The left one', () => say({ trackingEnd: 'left' })),

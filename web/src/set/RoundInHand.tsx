@@ -1,6 +1,6 @@
 import { Button, Group, SegmentedControl, Select } from '@mantine/core'
-import type { SetRound } from '../api/client'
 import { issueFor } from '../api/issues'
+import { ChoiceField } from '../quantities/ChoiceField'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
@@ -35,6 +35,7 @@ export function RoundInHand({
   const lock = answer?.manual.lock ?? 'nut or clamp'
   const isRead = now.readings.length > 0 || now.gapMm != null
   const stands = now.onStand === null ? '' : now.onStand ? 'stand' : 'wheels'
+  const asUsual = isChain ? 'as usual: slack run' : 'as usual: longest'
   return (
     <Panel
       title={isFirst ? 'As found' : `Round ${setting.job?.rounds.length}`}
@@ -49,7 +50,7 @@ export function RoundInHand({
           size="xs"
           aria-label={capital(lock)}
           value={now.lock}
-          onChange={(value) => round.say('lock', { lock: value as SetRound['lock'] })}
+          onChange={(lock) => round.say('lock', { lock })}
           data={LOCK_CHOICES}
         />
         {now.assumed?.includes('lock') && (
@@ -86,16 +87,13 @@ export function RoundInHand({
           onChange={(value) => round.change({ turnsRolled: value ?? null })}
           error={issueFor(refusal, `${at}.turnsRolled`)}
         />
-        <Select
+        <ChoiceField
           size="xs"
           label="Run that is read"
-          data={[
-            { value: '', label: isChain ? 'as usual: slack run' : 'as usual: longest' },
-            ...Object.entries(RUN_WORDS).map(([value, label]) => ({ value, label })),
-          ]}
-          allowDeselect={false}
-          value={now.run ?? ''}
-          onChange={(value) => round.change({ run: (value || null) as SetRound['run'] })}
+          words={RUN_WORDS}
+          none={asUsual}
+          value={now.run}
+          onChange={(run) => round.change({ run })}
         />
         <QuantityField
           size="xs"

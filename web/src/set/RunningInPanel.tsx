@@ -66,7 +66,7 @@ export function RunningInPanel({
         size="xs"
         aria-label="Cords"
         value={cord}
-        onChange={(value) => setCord(value as RunningInInput['cord'])}
+        onChange={setCord}
         data={[
           { value: 'rubber', label: 'rubber' },
           { value: 'stiffCord', label: 'aramid or carbon' },

@@ -217,7 +217,7 @@ function Visit({
               size="xs"
               aria-label="What the rounds are for"
               value={job.goal}
-              onChange={(goal) => setting.choose(goal as SetJob['goal'])}
+              onChange={setting.choose}
               data={[
                 { value: 'both', label: 'both' },
                 { value: 'tensionOnly', label: 'tension only' },

@@ -3,9 +3,10 @@ import { useMutation } from '@tanstack/react-query'
 import type { Adjuster, LoopSetting, SetAdvice } from '../api/client'
 import { askFor } from '../api/evaluation'
 import { issueFor } from '../api/issues'
-import { ADJUSTER_CHOICES } from '../machine/adjusters'
+import { ADJUSTER_WORDS } from '../machine/adjusters'
 import { DraftBar } from '../machine/DraftBar'
 import type { Workbench } from '../machine/useWorkbench'
+import { ChoiceField } from '../quantities/ChoiceField'
 import { figure } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { type Quantity, useUnits } from '../quantities/units'
@@ -122,13 +123,12 @@ export function SettingFields({
   return (
     <Panel title="How it is set" note="asked once; grey: as usual">
       <div className={fields.fields}>
-        <Select
+        <ChoiceField
           size="xs"
           label="Set by"
-          data={ADJUSTER_CHOICES}
-          allowDeselect={false}
+          words={ADJUSTER_WORDS}
           value={adjuster.kind}
-          onChange={(value) => value && change.mutate(value as Adjuster['kind'])}
+          onChange={change.mutate}
           error={issueFor(refusal, 'setting.adjuster.kind')}
         />
         {adjuster.isCounted &&
@@ -172,71 +172,53 @@ export function SettingFields({
         {turns && sense(hasTwoEnds ? 'Left, clockwise' : 'Clockwise', 'leftClockwiseTightens')}
         {turns && hasTwoEnds && sense('Right, clockwise', 'rightClockwiseTightens')}
         {turns && (
-          <Select
+          <ChoiceField
             size="xs"
             label="Clockwise is seen"
-            data={[
-              { value: '', label: 'from the wrench' },
-              ...Object.entries(SEEN_WORDS).map(([value, label]) => ({ value, label })),
-            ]}
-            allowDeselect={false}
-            value={adjuster.seenFrom ?? ''}
-            onChange={(value) => setAdjuster({ seenFrom: (value || null) as Adjuster['seenFrom'] })}
+            words={SEEN_WORDS}
+            none="from the wrench"
+            value={adjuster.seenFrom}
+            onChange={(seenFrom) => setAdjuster({ seenFrom })}
           />
         )}
         {hasTwoEnds && (
-          <Select
+          <ChoiceField
             size="xs"
             label={isChain ? 'Chain runs on the' : 'Belt runs on the'}
-            data={[
-              { value: '', label: 'not said' },
-              { value: 'left', label: 'left' },
-              { value: 'right', label: 'right' },
-            ]}
-            allowDeselect={false}
-            value={setting.beltSide ?? ''}
-            onChange={(value) => set({ beltSide: (value || null) as LoopSetting['beltSide'] })}
+            words={{ left: 'left', right: 'right' }}
+            none="not said"
+            value={setting.beltSide}
+            onChange={(beltSide) => set({ beltSide })}
           />
         )}
         {hasSuspension && (
-          <Select
+          <ChoiceField
             size="xs"
             label="Driven axle is carried"
-            data={[
-              { value: '', label: 'not said' },
-              ...Object.entries(SUSPENSION_WORDS).map(([value, label]) => ({ value, label })),
-            ]}
-            allowDeselect={false}
-            value={setting.suspension ?? ''}
-            onChange={(value) => set({ suspension: (value || null) as LoopSetting['suspension'] })}
+            words={SUSPENSION_WORDS}
+            none="not said"
+            value={setting.suspension}
+            onChange={(suspension) => set({ suspension })}
           />
         )}
         {hasTwoEnds && setting.gapSide && (
-          <Select
+          <ChoiceField
             size="xs"
             label="For tracking is turned"
-            data={[
-              { value: '', label: 'not said' },
-              { value: 'left', label: 'the left end' },
-              { value: 'right', label: 'the right end' },
-            ]}
-            allowDeselect={false}
-            value={setting.trackingEnd ?? ''}
-            onChange={(value) => set({ trackingEnd: (value || null) as LoopSetting['trackingEnd'] })}
+            words={{ left: 'the left end', right: 'the right end' }}
+            none="not said"
+            value={setting.trackingEnd}
+            onChange={(trackingEnd) => set({ trackingEnd })}
           />
         )}
         {hasTwoEnds && !isChain && (
-          <Select
+          <ChoiceField
             size="xs"
             label="Gap is read at its"
-            data={[
-              { value: '', label: 'not read' },
-              { value: 'left', label: 'left edge' },
-              { value: 'right', label: 'right edge' },
-            ]}
-            allowDeselect={false}
-            value={setting.gapSide ?? ''}
-            onChange={(value) => set({ gapSide: (value || null) as LoopSetting['gapSide'] })}
+            words={{ left: 'left edge', right: 'right edge' }}
+            none="not read"
+            value={setting.gapSide}
+            onChange={(gapSide) => set({ gapSide })}
           />
         )}
         {setting.gapSide && field('Least gap', 'gapLowMm', 'fine', undefined, counted.gapLow)}
@@ -253,7 +235,7 @@ export function SettingFields({
           onChange={(value) =>
             set(
               value
-                ? { makerMethod: value as ReadingMethod }
+                ? { makerMethod: value }
                 : { makerMethod: null, makerLow: null, makerHigh: null, makerForceN: null },
             )
           }

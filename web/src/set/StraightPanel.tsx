@@ -80,7 +80,7 @@ export function StraightPanel({
         size="xs"
         aria-label="Measured by"
         value={way}
-        onChange={(value) => setWay(value as Way)}
+        onChange={setWay}
         data={ways.map((value) => ({ value, label: WAYS[value] }))}
         data-no-print
       />

@@ -51,7 +51,7 @@ export function WarmPanel({
         size="xs"
         aria-label="The case is of"
         value={made}
-        onChange={(value) => setMade(value as ThermalTensionInput['case'])}
+        onChange={setMade}
         data={['aluminium', 'steel']}
         data-no-print
       />

@@ -7,6 +7,7 @@ import type {
   SetAdvice,
   SetRound,
 } from '../api/client'
+import { choicesOf } from '../quantities/choices'
 import { figure } from '../quantities/format'
 import type { Units } from '../quantities/units'
 import { type ReadingMethod, readingText } from './readings'
@@ -30,7 +31,7 @@ const LOCKS: Record<SetRound['lock'], string> = {
 /** How what holds it stood; what that is its column or field says. */
 export const lockWord = (lock: SetRound['lock']) => LOCKS[lock]
 
-export const LOCK_CHOICES = Object.entries(LOCKS).map(([value, label]) => ({ value, label }))
+export const LOCK_CHOICES = choicesOf(LOCKS)
 
 export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 

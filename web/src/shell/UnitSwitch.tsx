@@ -12,7 +12,7 @@ export function UnitSwitch() {
         size="xs"
         aria-label="Units"
         value={units.system}
-        onChange={(value) => units.setSystem(value === 'inch' ? 'inch' : 'metric')}
+        onChange={units.setSystem}
         data={['metric', 'inch']}
       />
       <ActionIcon variant="subtle" color="gray" onClick={toggleColorScheme} aria-label="Light or dark (L)">

@@ -49,7 +49,7 @@ export function AddStockDialog({ onClose }: { onClose: () => void }) {
             aria-label="Place of the wheel"
             data={['front', 'rear']}
             value={wheel.side}
-            onChange={(side) => setWheel({ ...wheel, side: side === 'rear' ? 'rear' : 'front' })}
+            onChange={(side) => setWheel({ ...wheel, side })}
           />
         </Group>
         <TextInput

@@ -1,4 +1,4 @@
-import { Button, Group, Modal, Select, TextInput } from '@mantine/core'
+import { Button, Group, Modal, TextInput } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
@@ -7,9 +7,8 @@ import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { sizeUnit } from '../machine/driveElements'
 import { DRIVE_ELEMENT_WORDS, KIND_WORDS } from '../machine/words'
+import { ChoiceField } from '../quantities/ChoiceField'
 import { QuantityField } from '../quantities/QuantityField'
-
-const KINDS = Object.entries(KIND_WORDS).map(([value, label]) => ({ value, label }))
 
 /** A new machine from its kind: a typical drive to begin with, corrected where this one differs. */
 export default function AddMachineDialog({ onClose }: { onClose: () => void }) {
@@ -56,12 +55,12 @@ export default function AddMachineDialog({ onClose }: { onClose: () => void }) {
           error={issueFor(add.error, 'machine.name')}
         />
         <Group grow align="start" mt="sm">
-          <Select
+          <ChoiceField
             label="Kind"
-            data={KINDS}
+            words={KIND_WORDS}
             value={kind}
             onChange={(value) => {
-              setKind(value as MachineKind) // only kinds are on offer
+              setKind(value)
               setChanged({})
             }}
           />
