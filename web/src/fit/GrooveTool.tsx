@@ -1,16 +1,10 @@
 import { useState } from 'react'
-import { type GrooveResult, matchGroove } from '../api/client'
-import { issueFor } from '../api/issues'
+import { type GrooveInput, type GrooveResult, matchGroove } from '../api/client'
 import { useComputed } from '../api/queries'
 import { plain } from '../quantities/format'
-import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
-import classes from '../shell/fields.module.css'
 import { LabelledValue } from '../shell/LabelledValue'
-import { Outdated } from '../shell/Outdated'
-import { Refused } from '../shell/Refused'
-import { WhyButton } from '../shell/WhyButton'
-import { WorkingDialog } from '../shell/WorkingDialog'
+import { type ToolField, ToolPanel } from '../shell/ToolPanel'
 import type { Fit } from './useFit'
 
 const VERDICTS: Record<GrooveResult['verdict'], { text: string; tone: string }> = {
@@ -23,69 +17,45 @@ const VERDICTS: Record<GrooveResult['verdict'], { text: string; tone: string }> 
   sitsDeep: { text: '▲ Sits deep: too narrow for this groove, or belt and groove are worn.', tone: 'watch' },
 }
 
-const FIELDS = ['datumDiameterMm', 'topWidthMm', 'depthMm', 'angleDeg', 'hollowMm']
+type Measured = Partial<Omit<GrooveInput, 'section'>>
+
+const FIELDS: ToolField<keyof Measured>[] = [
+  { key: 'datumDiameterMm', label: 'Datum ⌀ of the pulley', quantity: 'fine' },
+  { key: 'topWidthMm', label: 'Groove wide at the rim', quantity: 'fine' },
+  { key: 'depthMm', label: 'Groove deep', quantity: 'fine' },
+  { key: 'angleDeg', label: 'Angle of the flanks', unit: '°', placeholder: 'standard' },
+  { key: 'hollowMm', label: 'Hollow of a flank', quantity: 'fine' },
+]
 
 /** Whether the loop's section and a measured groove belong together. */
 export function GrooveTool({ fit }: { fit: Fit }) {
   const units = useUnits()
-  const [datum, setDatum] = useState<number | undefined>(fit.choice.frontSize)
-  const [top, setTop] = useState<number>()
-  const [depth, setDepth] = useState<number>()
-  const [angle, setAngle] = useState<number>()
-  const [hollow, setHollow] = useState<number>()
-  const [isWorking, setWorking] = useState(false)
-  const { data, of, error, isStale } = useComputed(
+  const [values, setValues] = useState<Measured>({ datumDiameterMm: fit.choice.frontSize })
+  const { datumDiameterMm, topWidthMm, depthMm, angleDeg = null, hollowMm = null } = values
+  const answer = useComputed(
     'groove',
-    datum !== undefined && top !== undefined && depth !== undefined
-      ? {
-          section: fit.loop.standard,
-          datumDiameterMm: datum,
-          topWidthMm: top,
-          depthMm: depth,
-          angleDeg: angle ?? null,
-          hollowMm: hollow ?? null,
-        }
+    datumDiameterMm !== undefined && topWidthMm !== undefined && depthMm !== undefined
+      ? { section: fit.loop.standard, datumDiameterMm, topWidthMm, depthMm, angleDeg, hollowMm }
       : undefined,
     matchGroove,
   )
-  const field = (
-    label: string,
-    name: string,
-    value: number | undefined,
-    set: (v: number | undefined) => void,
-  ) => (
-    <QuantityField
-      size="xs"
-      label={label}
-      quantity="fine"
-      value={value}
-      onChange={set}
-      error={issueFor(error, name)}
-    />
-  )
+  const standardDeg = answer.data?.standardAngleDeg
   return (
-    <>
-      <div className={classes.fields}>
-        {field('Datum ⌀ of the pulley', 'datumDiameterMm', datum, setDatum)}
-        {field('Groove wide at the rim', 'topWidthMm', top, setTop)}
-        {field('Groove deep', 'depthMm', depth, setDepth)}
-        <QuantityField
-          size="xs"
-          label="Angle of the flanks"
-          unit="°"
-          placeholder={data ? plain(data.standardAngleDeg) : 'standard'}
-          value={angle}
-          onChange={setAngle}
-          error={issueFor(error, 'angleDeg')}
-        />
-        {field('Hollow of a flank', 'hollowMm', hollow, setHollow)}
-      </div>
-      <Refused error={error} fields={FIELDS} />
-      {!data && <p className="cap">Measure the groove of a pulley: width at the rim and depth.</p>}
-      {data && (
-        <Outdated isStale={isStale} of={`a groove ${units.show('fine', of?.topWidthMm ?? 0)} wide`}>
+    <ToolPanel
+      fields={FIELDS.map((f) =>
+        f.key === 'angleDeg' && standardDeg !== undefined ? { ...f, placeholder: plain(standardDeg) } : f,
+      )}
+      values={values}
+      onChange={setValues}
+      answer={answer}
+      of={`a groove ${units.show('fine', answer.of?.topWidthMm ?? 0)} wide`}
+      working="groove"
+      empty={<p className="cap">Measure the groove of a pulley: width at the rim and depth.</p>}
+    >
+      {(data, why) => (
+        <>
           <p style={{ color: `var(--${VERDICTS[data.verdict].tone})`, marginBottom: 6 }}>
-            {VERDICTS[data.verdict].text} <WhyButton onClick={() => setWorking(true)} />
+            {VERDICTS[data.verdict].text} {why}
           </p>
           <LabelledValue name="top of the belt above the rim">
             {units.show('fine', data.aboveRimMm)}
@@ -101,11 +71,8 @@ export function GrooveTool({ fit }: { fit: Fit }) {
               ■ Hollow beyond {units.show('fine', data.wornFromMm)}: replace the pulley.
             </p>
           )}
-        </Outdated>
+        </>
       )}
-      {isWorking && data && (
-        <WorkingDialog title="Working: groove" workings={data.workings} onClose={() => setWorking(false)} />
-      )}
-    </>
+    </ToolPanel>
   )
 }

@@ -10,10 +10,7 @@ import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import fields from '../shell/fields.module.css'
 import { LabelledValue } from '../shell/LabelledValue'
-import { Panel } from '../shell/Panel'
-import { Refused } from '../shell/Refused'
-import { WhyButton } from '../shell/WhyButton'
-import { WorkingDialog } from '../shell/WorkingDialog'
+import { ToolPanel } from '../shell/ToolPanel'
 import classes from './Instruments.module.css'
 
 const WIDTH = 300
@@ -36,9 +33,10 @@ export function RunningInPanel({
 }) {
   const units = useUnits()
   const [cord, setCord] = useState<RunningInInput['cord']>('rubber')
-  const [days, setDays] = useState<number | undefined>(fittedOn === null ? undefined : daysSince(fittedOn))
-  const [until, setUntil] = useState<number | undefined>()
-  const [isWorking, setWorking] = useState(false)
+  const [values, setValues] = useState<{ days?: number; until?: number }>(
+    fittedOn === null ? {} : { days: daysSince(fittedOn) },
+  )
+  const { days, until } = values
   const [own, setOwn] = useState<Partial<OwnReadings>>({})
   const isOwn = OWN_FIELDS.every(([key]) => own[key] !== undefined)
   const input = useDebouncedDraft(
@@ -56,62 +54,58 @@ export function RunningInPanel({
   const result = input && answer.data
   const end = result?.curve.at(-1)?.hours ?? 1
   return (
-    <Panel
+    <ToolPanel
       title="Running in"
       note="a new belt loses tension"
-      isStale={answer.isStale}
-      aside={result && <WhyButton onClick={() => setWorking(true)} />}
+      above={
+        <SegmentedControl
+          size="xs"
+          aria-label="Cords"
+          value={cord}
+          onChange={setCord}
+          data={[
+            { value: 'rubber', label: 'rubber' },
+            { value: 'stiffCord', label: 'aramid or carbon' },
+          ]}
+          data-no-print
+        />
+      }
+      fields={[
+        { key: 'days', label: 'Fitted since', unit: 'days', at: 'hours' },
+        {
+          key: 'until',
+          label: 'Must be right in',
+          unit: 'days',
+          placeholder: result ? plain(result.untilHours / HOURS_A_DAY) : '',
+          at: 'untilHours',
+        },
+      ]}
+      values={values}
+      onChange={setValues}
+      below={
+        <details className={classes.own} data-no-print>
+          <summary>Two readings of this belt make the curve its own</summary>
+          <div className={fields.fields} style={{ marginTop: 8 }}>
+            {OWN_FIELDS.map(([key, label, unit, factor]) => (
+              <QuantityField
+                key={key}
+                size="xs"
+                label={label}
+                unit={unit}
+                value={own[key] === undefined ? undefined : own[key] / factor}
+                onChange={(value) =>
+                  setOwn({ ...own, [key]: value === undefined ? undefined : value * factor })
+                }
+                error={issueFor(answer.error, `own.${key}`)}
+              />
+            ))}
+          </div>
+        </details>
+      }
+      answer={{ ...answer, data: result }}
+      working="running in"
     >
-      <SegmentedControl
-        size="xs"
-        aria-label="Cords"
-        value={cord}
-        onChange={setCord}
-        data={[
-          { value: 'rubber', label: 'rubber' },
-          { value: 'stiffCord', label: 'aramid or carbon' },
-        ]}
-        data-no-print
-      />
-      <div className={fields.fields} style={{ marginTop: 8 }}>
-        <QuantityField
-          size="xs"
-          label="Fitted since"
-          unit="days"
-          value={days}
-          onChange={setDays}
-          error={issueFor(answer.error, 'hours')}
-        />
-        <QuantityField
-          size="xs"
-          label="Must be right in"
-          unit="days"
-          placeholder={result ? plain(result.untilHours / HOURS_A_DAY) : ''}
-          value={until}
-          onChange={setUntil}
-          error={issueFor(answer.error, 'untilHours')}
-        />
-      </div>
-      <details className={classes.own} data-no-print>
-        <summary>Two readings of this belt make the curve its own</summary>
-        <div className={fields.fields} style={{ marginTop: 8 }}>
-          {OWN_FIELDS.map(([key, label, unit, factor]) => (
-            <QuantityField
-              key={key}
-              size="xs"
-              label={label}
-              unit={unit}
-              value={own[key] === undefined ? undefined : own[key] / factor}
-              onChange={(value) =>
-                setOwn({ ...own, [key]: value === undefined ? undefined : value * factor })
-              }
-              error={issueFor(answer.error, `own.${key}`)}
-            />
-          ))}
-        </div>
-      </details>
-      <Refused error={answer.error} />
-      {result && (
+      {(result) => (
         <>
           <svg
             viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
@@ -188,14 +182,7 @@ export function RunningInPanel({
           </p>
         </>
       )}
-      {isWorking && result && (
-        <WorkingDialog
-          title="Working: running in"
-          workings={result.workings}
-          onClose={() => setWorking(false)}
-        />
-      )}
-    </Panel>
+    </ToolPanel>
   )
 }
 

@@ -1,27 +1,24 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { balanceArm, type LoopSetting, type SprungArmInput } from '../api/client'
-import { issueFor } from '../api/issues'
 import { useComputed } from '../api/queries'
-import { QuantityField } from '../quantities/QuantityField'
-import { type Quantity, useUnits } from '../quantities/units'
-import fields from '../shell/fields.module.css'
+import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
-import { Panel } from '../shell/Panel'
-import { Refused } from '../shell/Refused'
-import { WhyButton } from '../shell/WhyButton'
-import { WorkingDialog } from '../shell/WorkingDialog'
+import { type ToolField, ToolPanel } from '../shell/ToolPanel'
 
-const NEEDED: [key: keyof SprungArmInput, label: string, quantity?: Quantity, unit?: string][] = [
-  ['springForceN', 'Spring', 'force'],
-  ['springLeverMm', 'Its lever', 'fine'],
-  ['armMm', 'Arm to the idler', 'fine'],
-  ['wrapDeg', 'Wrap of the idler', undefined, '°'],
-  ['angleDeg', 'Force to arm', undefined, '°'],
+const NEEDED: ToolField<keyof SprungArmInput>[] = [
+  { key: 'springForceN', label: 'Spring', quantity: 'force' },
+  { key: 'springLeverMm', label: 'Its lever', quantity: 'fine' },
+  { key: 'armMm', label: 'Arm to the idler', quantity: 'fine' },
+  { key: 'wrapDeg', label: 'Wrap of the idler', unit: '°' },
+  { key: 'angleDeg', label: 'Force to arm', unit: '°' },
 ]
 
 /** Asked for as well when its screw is what is turned. */
-const FIELDS: typeof NEEDED = [...NEEDED, ['rateNPerMm', 'Spring gains', undefined, 'N/mm']]
+const FIELDS: typeof NEEDED = [...NEEDED, { key: 'rateNPerMm', label: 'Spring gains', unit: 'N/mm' }]
+
+const isWhole = (values: Partial<SprungArmInput>): values is SprungArmInput =>
+  NEEDED.every(({ key }) => values[key] != null)
 
 /** Tension that a sprung idler holds at rest, and the arm as what the loop is set by. */
 export function SprungArmPanel({
@@ -33,33 +30,18 @@ export function SprungArmPanel({
 }) {
   const units = useUnits()
   const [values, setValues] = useState<Partial<SprungArmInput>>(setting.arm ?? {})
-  const [isWorking, setWorking] = useState(false)
-  const isWhole = NEEDED.every(([key]) => values[key] != null)
-  const answer = useComputed('sprung-arm', isWhole ? (values as SprungArmInput) : undefined, balanceArm)
-  const result = isWhole ? answer.data : undefined
+  const arm = isWhole(values) ? values : undefined
+  const answer = useComputed('sprung-arm', arm, balanceArm)
   return (
-    <Panel
+    <ToolPanel
       title="Sprung arm"
-      isStale={answer.isStale}
-      isEmpty={!result}
-      aside={result && <WhyButton onClick={() => setWorking(true)} />}
+      fields={FIELDS}
+      values={values}
+      onChange={setValues}
+      answer={{ ...answer, data: arm && answer.data }}
+      working="sprung arm"
     >
-      <div className={fields.fields}>
-        {FIELDS.map(([key, label, quantity, unit]) => (
-          <QuantityField
-            key={key}
-            size="xs"
-            label={label}
-            quantity={quantity}
-            unit={unit}
-            value={values[key] ?? undefined}
-            onChange={(value) => setValues({ ...values, [key]: value })}
-            error={issueFor(answer.error, key)}
-          />
-        ))}
-      </div>
-      <Refused error={answer.error} />
-      {result && (
+      {(result) => (
         <>
           <LabelledValue name="tension it holds">{units.show('force', result.tensionN)}</LabelledValue>
           <LabelledValue name="on the idler">{units.show('force', result.idlerForceN)}</LabelledValue>
@@ -71,11 +53,7 @@ export function SprungArmPanel({
             variant="default"
             mt={6}
             onClick={() =>
-              onSetting({
-                ...setting,
-                adjuster: { ...setting.adjuster, kind: 'sprungArm' },
-                arm: values as SprungArmInput,
-              })
+              onSetting({ ...setting, adjuster: { ...setting.adjuster, kind: 'sprungArm' }, arm })
             }
             data-no-print
           >
@@ -83,13 +61,6 @@ export function SprungArmPanel({
           </Button>
         </>
       )}
-      {isWorking && result && (
-        <WorkingDialog
-          title="Working: sprung arm"
-          workings={result.workings}
-          onClose={() => setWorking(false)}
-        />
-      )}
-    </Panel>
+    </ToolPanel>
   )
 }

@@ -2,18 +2,12 @@ import { SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import type { LoopSetting, LoopSummary, SetAdvice, StraightnessResult } from '../api/client'
 import { type Question, useDebouncedDraft, useEvaluation } from '../api/evaluation'
-import { issueFor } from '../api/issues'
 import type { Workbench } from '../machine/useWorkbench'
 import { figure, fixed } from '../quantities/format'
-import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
-import fields from '../shell/fields.module.css'
 import { LabelledValue } from '../shell/LabelledValue'
-import { Panel } from '../shell/Panel'
-import { Refused } from '../shell/Refused'
+import { type ToolField, ToolPanel } from '../shell/ToolPanel'
 import table from '../shell/table.module.css'
-import { WhyButton } from '../shell/WhyButton'
-import { WorkingDialog } from '../shell/WorkingDialog'
 import { moveText, unitsText } from './words'
 
 type Way = 'marks' | 'edge' | 'line' | 'string'
@@ -30,6 +24,37 @@ const SHIFT_WORDS: Record<NonNullable<StraightnessResult['shiftTo']>, string> = 
   offEdge: 'away from the straight-edge',
   line: 'back to the line',
 }
+
+const measure = (key: string, label: string, at: string): ToolField<string> => ({
+  key,
+  label,
+  quantity: 'fine',
+  at,
+})
+
+/** What is measured each way. */
+const MEASURED: Record<Way, ToolField<string>[]> = {
+  marks: [
+    measure('left', 'Left, to the axle', 'marks.leftMm'),
+    measure('right', 'Right, to the axle', 'marks.rightMm'),
+  ],
+  edge: [
+    ...[1, 2, 3, 4].flatMap((i) => [
+      measure(`x${i}`, `Place ${i}, ${i < 3 ? 'front' : 'rear'}`, `edge.xMm[${i - 1}]`),
+      measure(`g${i}`, `Gap ${i}`, `edge.gapMm[${i - 1}]`),
+    ]),
+    measure('rimFront', 'Front rim, wide', 'edge.rimWidthFrontMm'),
+    measure('rimRear', 'Rear rim, wide', 'edge.rimWidthRearMm'),
+  ],
+  line: [measure('line', 'Rear off the line', 'lineOffsetMm')],
+  string: [
+    measure('near', 'String to near edge', 'alongString.nearMm'),
+    measure('far', 'String to far edge', 'alongString.farMm'),
+    measure('apart', 'Edges apart', 'alongString.apartMm'),
+  ],
+}
+
+type Values = Record<string, number | undefined>
 
 /** How straight it runs, by what people have: marks, a straight-edge, the line, a string. */
 export function StraightPanel({
@@ -53,66 +78,35 @@ export function StraightPanel({
   const ways = (Object.keys(WAYS) as Way[]).filter((w) => hasTwoEnds || w !== 'marks')
   const [chosen, setWay] = useState<Way>()
   const way = chosen && ways.includes(chosen) ? chosen : (ways[0] ?? 'edge')
-  const [values, setValues] = useState<Record<string, number | undefined>>({})
-  const [isWorking, setWorking] = useState(false)
+  const [values, setValues] = useState<Values>({})
   const input = useDebouncedDraft(questionOf(way, values, isLaidOut, setting))
   const answer = useEvaluation(bench.asFitted, 'straightness', input)
   const result = input && answer.data
-  const field = (label: string, key: string, at: string) => (
-    <QuantityField
-      size="xs"
-      label={label}
-      quantity="fine"
-      value={values[key]}
-      onChange={(value) => setValues({ ...values, [key]: value })}
-      error={issueFor(answer.error, at)}
-    />
-  )
   return (
-    <Panel
+    <ToolPanel
       title="How straight"
       note={result?.source}
-      isStale={answer.isStale}
-      isEmpty={!result}
-      aside={result && <WhyButton onClick={() => setWorking(true)} />}
+      above={
+        <SegmentedControl
+          size="xs"
+          aria-label="Measured by"
+          value={way}
+          onChange={setWay}
+          data={ways.map((value) => ({ value, label: WAYS[value] }))}
+          data-no-print
+        />
+      }
+      fields={[
+        ...MEASURED[way],
+        ...(hasTwoEnds && way !== 'line' ? [measure('spacing', 'Ends of the axle apart', 'spacingMm')] : []),
+        ...(isLaidOut ? [] : [measure('centre', 'Shafts apart', 'centreMm')]),
+      ]}
+      values={values}
+      onChange={setValues}
+      answer={{ ...answer, data: result }}
+      working="how straight"
     >
-      <SegmentedControl
-        size="xs"
-        aria-label="Measured by"
-        value={way}
-        onChange={setWay}
-        data={ways.map((value) => ({ value, label: WAYS[value] }))}
-        data-no-print
-      />
-      <div className={fields.fields} style={{ marginTop: 8 }}>
-        {way === 'marks' && (
-          <>
-            {field('Left, to the axle', 'left', 'marks.leftMm')}
-            {field('Right, to the axle', 'right', 'marks.rightMm')}
-          </>
-        )}
-        {way === 'edge' &&
-          [1, 2, 3, 4].flatMap((i) => [
-            <div key={`x${i}`}>
-              {field(`Place ${i}, ${i < 3 ? 'front' : 'rear'}`, `x${i}`, `edge.xMm[${i - 1}]`)}
-            </div>,
-            <div key={`g${i}`}>{field(`Gap ${i}`, `g${i}`, `edge.gapMm[${i - 1}]`)}</div>,
-          ])}
-        {way === 'edge' && field('Front rim, wide', 'rimFront', 'edge.rimWidthFrontMm')}
-        {way === 'edge' && field('Rear rim, wide', 'rimRear', 'edge.rimWidthRearMm')}
-        {way === 'line' && field('Rear off the line', 'line', 'lineOffsetMm')}
-        {way === 'string' && (
-          <>
-            {field('String to near edge', 'near', 'alongString.nearMm')}
-            {field('String to far edge', 'far', 'alongString.farMm')}
-            {field('Edges apart', 'apart', 'alongString.apartMm')}
-          </>
-        )}
-        {hasTwoEnds && way !== 'line' && field('Ends of the axle apart', 'spacing', 'spacingMm')}
-        {!isLaidOut && field('Shafts apart', 'centre', 'centreMm')}
-      </div>
-      <Refused error={answer.error} />
-      {result && (
+      {(result) => (
         <>
           {result.offsetMm !== null && (
             <LabelledValue name="offset">
@@ -155,20 +149,13 @@ export function StraightPanel({
           )}
         </>
       )}
-      {isWorking && result && (
-        <WorkingDialog
-          title="Working: how straight"
-          workings={result.workings}
-          onClose={() => setWorking(false)}
-        />
-      )}
-    </Panel>
+    </ToolPanel>
   )
 }
 
 function questionOf(
   way: Way,
-  v: Record<string, number | undefined>,
+  v: Values,
   isLaidOut: boolean,
   setting: LoopSetting | null,
 ): Question<'straightness'> | undefined {

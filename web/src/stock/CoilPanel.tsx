@@ -1,76 +1,43 @@
 import { useState } from 'react'
-import { measureCoil } from '../api/client'
-import { issueFor } from '../api/issues'
+import { type CoilInput, measureCoil } from '../api/client'
 import { useComputed } from '../api/queries'
 import { plain } from '../quantities/format'
-import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
-import fields from '../shell/fields.module.css'
 import { LabelledValue } from '../shell/LabelledValue'
-import { Panel } from '../shell/Panel'
-import { Refused } from '../shell/Refused'
-import { WhyButton } from '../shell/WhyButton'
-import { WorkingDialog } from '../shell/WorkingDialog'
+import { type ToolField, ToolPanel } from '../shell/ToolPanel'
 
-const FIELDS = ['outerDiameterMm', 'innerDiameterMm', 'turns', 'thicknessMm']
+const FIELDS: ToolField<keyof CoilInput>[] = [
+  { key: 'outerDiameterMm', label: 'Outside ⌀', quantity: 'fine' },
+  { key: 'innerDiameterMm', label: 'Inside ⌀', quantity: 'fine' },
+  { key: 'turns', label: 'Turns' },
+  { key: 'thicknessMm', label: 'Belting thick', quantity: 'fine' },
+]
 
 /** How much belting a coil on the shelf still holds. */
 export function CoilPanel() {
   const units = useUnits()
-  const [outer, setOuter] = useState<number>()
-  const [inner, setInner] = useState<number>()
-  const [turns, setTurns] = useState<number>()
-  const [thickness, setThickness] = useState<number>()
-  const [isWorking, setWorking] = useState(false)
-  const { data, error, isStale } = useComputed(
+  const [values, setValues] = useState<Partial<CoilInput>>({})
+  const { outerDiameterMm, innerDiameterMm, turns = null, thicknessMm = null } = values
+  const answer = useComputed(
     'coil',
-    outer !== undefined && inner !== undefined && (turns !== undefined || thickness !== undefined)
-      ? {
-          outerDiameterMm: outer,
-          innerDiameterMm: inner,
-          turns: turns ?? null,
-          thicknessMm: thickness ?? null,
-        }
+    outerDiameterMm !== undefined && innerDiameterMm !== undefined && (turns ?? thicknessMm) !== null
+      ? { outerDiameterMm, innerDiameterMm, turns, thicknessMm }
       : undefined,
     measureCoil,
   )
-  const issue = (name: string) => issueFor(error, name)
-  const common = { size: 'xs', quantity: 'fine' } as const
   return (
-    <Panel
+    <ToolPanel
       title="Belting on a coil"
-      isStale={isStale}
-      aside={data && <WhyButton onClick={() => setWorking(true)} />}
-    >
-      <div className={fields.fields}>
-        <QuantityField
-          {...common}
-          label="Outside ⌀"
-          value={outer}
-          onChange={setOuter}
-          error={issue('outerDiameterMm')}
-        />
-        <QuantityField
-          {...common}
-          label="Inside ⌀"
-          value={inner}
-          onChange={setInner}
-          error={issue('innerDiameterMm')}
-        />
-        <QuantityField size="xs" label="Turns" value={turns} onChange={setTurns} error={issue('turns')} />
-        <QuantityField
-          {...common}
-          label="Belting thick"
-          value={thickness}
-          onChange={setThickness}
-          error={issue('thicknessMm')}
-        />
-      </div>
-      <Refused error={error} fields={FIELDS} />
-      {!data && (
+      fields={FIELDS}
+      values={values}
+      onChange={setValues}
+      answer={answer}
+      working="coil"
+      empty={
         <p className="cap">Two diameters and the turns, the thickness, or both: then one checks the other.</p>
-      )}
-      {data && (
+      }
+    >
+      {(data) => (
         <>
           <LabelledValue name="on the coil">{units.show('length', data.lengthMm)}</LabelledValue>
           <LabelledValue name="turns">{plain(Number(data.turns.toFixed(1)))}</LabelledValue>
@@ -90,9 +57,6 @@ export function CoilPanel() {
           )}
         </>
       )}
-      {isWorking && data && (
-        <WorkingDialog title="Working: coil" workings={data.workings} onClose={() => setWorking(false)} />
-      )}
-    </Panel>
+    </ToolPanel>
   )
 }
