@@ -95,11 +95,11 @@ public static class BackupEndpoints
     }
 
     private static Results<Ok<RestorePreview>, NotFound> PreviewKept(
-        BackupName asked,
+        BackupName backup,
         Database database,
         Restoring restoring
     ) =>
-        Backups.List(database.Folder).FirstOrDefault(m => Path.GetFileName(m.File) == asked.Name) is { } made
+        Backups.List(database.Folder).FirstOrDefault(m => Path.GetFileName(m.File) == backup.Name) is { } made
             ? TypedResults.Ok(Staged(restoring, made.File))
             : TypedResults.NotFound();
 
@@ -116,11 +116,11 @@ public static class BackupEndpoints
     }
 
     private static async Task<Results<Ok<BackupMade>, NotFound>> RestoreAsync(
-        RestoreToken asked,
+        RestoreToken restore,
         Restoring restoring,
         HttpContext context
     ) =>
-        await restoring.RestoreAsync(asked.Token, context.Who()) is { } kept
+        await restoring.RestoreAsync(restore.Token, context.Who()) is { } kept
             ? TypedResults.Ok(new BackupMade(Path.GetFileName(kept.File), kept.At))
             : TypedResults.NotFound();
 

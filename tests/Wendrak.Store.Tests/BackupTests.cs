@@ -133,12 +133,12 @@ public sealed class BackupTests : IDisposable
     [InlineData("a letter", "not a Wendrak data file")]
     [InlineData("", "is empty")]
     [InlineData("PK\u0003\u0004 cut off", "no backup of Wendrak")]
-    public void What_is_no_backup_changes_nothing(string content, string told)
+    public void What_is_no_backup_changes_nothing(string content, string result)
     {
         string file = Path.Combine(_aside, "x");
         File.WriteAllText(file, content.PadRight(content.Length == 0 ? 0 : 500));
         DataFileException refused = Assert.Throws<DataFileException>(() => Restoring.Stage(file));
-        Assert.Contains(told, refused.Message, StringComparison.Ordinal);
+        Assert.Contains(result, refused.Message, StringComparison.Ordinal);
     }
 
     [Fact]

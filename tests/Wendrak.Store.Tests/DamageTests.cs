@@ -103,9 +103,9 @@ public sealed class DamageTests : IAsyncLifetime, IDisposable
         {
             try
             {
-                string[] told = (await AnswersAsync(store)).Split('\n');
-                Assert.Subset(new HashSet<string>(_answers.Split('\n')), new HashSet<string>(told));
-                Assert.True(told.Length == _answers.Split('\n').Length || store.Database.Damage.IsAny);
+                string[] result = (await AnswersAsync(store)).Split('\n');
+                Assert.Subset(new HashSet<string>(_answers.Split('\n')), new HashSet<string>(result));
+                Assert.True(result.Length == _answers.Split('\n').Length || store.Database.Damage.IsAny);
             }
             catch (Exception e) when (e is StorageException or DamagedException or UnreadableBodyException) { }
             store.Database.LookThrough();
@@ -151,9 +151,9 @@ public sealed class DamageTests : IAsyncLifetime, IDisposable
     [InlineData(19, 19, null)]
     public void What_the_database_refuses_is_said_in_a_sentence(int code, int extended, StorageTrouble? trouble)
     {
-        StorageException? told = StorageException.From(new SqliteException("refused", code, extended));
-        Assert.Equal(trouble, told?.Trouble);
-        Assert.True(told is null || told.Message.Length > 40);
+        StorageException? result = StorageException.From(new SqliteException("refused", code, extended));
+        Assert.Equal(trouble, result?.Trouble);
+        Assert.True(result is null || result.Message.Length > 40);
     }
 
     [Fact]
@@ -165,8 +165,8 @@ public sealed class DamageTests : IAsyncLifetime, IDisposable
             command.CommandText = "UPDATE record SET body = replace(body, 'Curlew', 'Curfew') WHERE kind = 'machine'";
             command.ExecuteNonQuery();
         }
-        DamagedException told = await Assert.ThrowsAsync<DamagedException>(() => _store.Machines.FindAsync(1));
-        Assert.Contains("machine 1", told.Message, StringComparison.Ordinal);
+        DamagedException result = await Assert.ThrowsAsync<DamagedException>(() => _store.Machines.FindAsync(1));
+        Assert.Contains("machine 1", result.Message, StringComparison.Ordinal);
         Assert.DoesNotContain(await _store.Machines.ListAsync(), m => m.Machine.Id == 1);
         Assert.Equal(6, (await _store.Machines.ListAsync()).Count);
         Assert.Equal(["machine 1"], _store.Database.Damage.Found);

@@ -93,13 +93,13 @@ public sealed class DatabaseTests : IDisposable
         "INSERT INTO record (kind, id, version, schema, body, hash, at) VALUES ('aim', 1, 1, 77, '{}', x'', '')",
         "form 77; this program knows 2"
     )]
-    public void A_file_of_a_newer_program_is_refused_with_both_numbers(string sql, string told)
+    public void A_file_of_a_newer_program_is_refused_with_both_numbers(string sql, string result)
     {
         using (Database database = Prepare())
         using (SqliteConnection connection = database.Open())
             connection.Execute(sql);
         DataFileException refused = Assert.Throws<DataFileException>(Prepare);
-        Assert.Contains(told, refused.Message, StringComparison.Ordinal);
+        Assert.Contains(result, refused.Message, StringComparison.Ordinal);
         Assert.Contains("newer Wendrak", refused.Message, StringComparison.Ordinal);
     }
 

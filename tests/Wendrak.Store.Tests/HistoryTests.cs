@@ -150,10 +150,10 @@ public sealed class HistoryTests : IDisposable
         FittedMachine machine = await _store.AddMachineAsync();
         Aim aim = (await _store.Aims.AddAsync("Ann", TempStore.AimFor(machine.Machine.Id), default))!;
         await _store.Aims.ChangeAsync("Ann", aim with { Name = "Annes" }, default);
-        ChangedMeanwhileException told = await Assert.ThrowsAsync<ChangedMeanwhileException>(() =>
+        ChangedMeanwhileException result = await Assert.ThrowsAsync<ChangedMeanwhileException>(() =>
             _store.Aims.ChangeAsync("Ben", aim with { Name = "Benes" }, default)
         );
-        Aim current = Assert.IsType<Aim>(told.Current);
+        Aim current = Assert.IsType<Aim>(result.Current);
         Assert.Equal("Annes", current.Name);
         // Ben looked at it and stores his over it; Annes stays in the history.
         Aim stored = (
@@ -169,10 +169,10 @@ public sealed class HistoryTests : IDisposable
         FittedMachine machine = await _store.AddMachineAsync();
         Aim aim = (await _store.Aims.AddAsync("Ann", TempStore.AimFor(machine.Machine.Id), default))!;
         await _store.Aims.RemoveAsync("Ann", aim.Id, aim.Version, default);
-        ChangedMeanwhileException told = await Assert.ThrowsAsync<ChangedMeanwhileException>(() =>
+        ChangedMeanwhileException result = await Assert.ThrowsAsync<ChangedMeanwhileException>(() =>
             _store.Aims.ChangeAsync("Ben", aim with { Name = "Benes" }, default)
         );
-        Assert.Null(told.Current);
+        Assert.Null(result.Current);
     }
 
     [Fact]

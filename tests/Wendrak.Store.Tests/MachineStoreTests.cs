@@ -54,10 +54,10 @@ public sealed class MachineStoreTests : IDisposable
         MachineDraft other = new(machine.Machine, [new("final", 16, 45, 112)]);
         await _store.Machines.ChangeAsync("Ann", other, machine.Fitted.Version, default);
         MachineDraft mine = new(machine.Machine, [new("final", 14, 45, 112)]);
-        ChangedMeanwhileException told = await Assert.ThrowsAsync<ChangedMeanwhileException>(() =>
+        ChangedMeanwhileException result = await Assert.ThrowsAsync<ChangedMeanwhileException>(() =>
             _store.Machines.ChangeAsync("Ben", mine, machine.Fitted.Version, default)
         );
-        Assert.Equal("setup", told.Thing);
+        Assert.Equal("setup", result.Thing);
     }
 
     [Fact]

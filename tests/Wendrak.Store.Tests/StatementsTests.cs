@@ -51,8 +51,8 @@ public sealed class StatementsTests : IDisposable
                 ]
         )
         {
-            IReadOnlyList<string> asked = await AskedAsync(list);
-            Assert.InRange(asked.Count, 1, Most);
+            IReadOnlyList<string> question = await AskedAsync(list);
+            Assert.InRange(question.Count, 1, Most);
         }
     }
 
@@ -63,11 +63,11 @@ public sealed class StatementsTests : IDisposable
         SetJob begun = new(0, 0, machine, "final", new(2026, 11, 28), null, SetGoal.Both, [], [], null);
         long visit = (await _store.Jobs.AddAsync("Ann", begun, default))!.Id;
         ReadingTaken taken = new("final", new(ReadingMethod.FreePlay, 30, 1));
-        IReadOnlyList<string> asked = await AskedAsync(() =>
+        IReadOnlyList<string> question = await AskedAsync(() =>
             _store.Jobs.AppendAsync("Ann", visit, [new("key", taken)], default)
         );
-        string insert = Assert.Single(asked, s => s.StartsWith("INSERT", StringComparison.OrdinalIgnoreCase));
+        string insert = Assert.Single(question, s => s.StartsWith("INSERT", StringComparison.OrdinalIgnoreCase));
         Assert.InRange(insert.Length, 100, 1000);
-        Assert.DoesNotContain(asked, s => s.StartsWith("DELETE", StringComparison.OrdinalIgnoreCase));
+        Assert.DoesNotContain(question, s => s.StartsWith("DELETE", StringComparison.OrdinalIgnoreCase));
     }
 }

@@ -120,10 +120,10 @@ public sealed class ProcessTests : IDisposable
         HttpResponseMessage full = await client.PostAsJsonAsync("/api/stock", Item(1), Json.Options);
         for (int i = 0; full.IsSuccessStatusCode && i < 200; i++)
             full = await client.PostAsJsonAsync("/api/stock", Item(i), Json.Options);
-        string told = await full.Content.ReadAsStringAsync();
-        Assert.True(full.StatusCode == HttpStatusCode.InsufficientStorage, $"{full.StatusCode} {told}");
-        Assert.Contains("The disk is full", told, StringComparison.Ordinal);
-        Assert.Contains("\"trouble\":\"full\"", told, StringComparison.Ordinal);
+        string result = await full.Content.ReadAsStringAsync();
+        Assert.True(full.StatusCode == HttpStatusCode.InsufficientStorage, $"{full.StatusCode} {result}");
+        Assert.Contains("The disk is full", result, StringComparison.Ordinal);
+        Assert.Contains("\"trouble\":\"full\"", result, StringComparison.Ordinal);
         HttpResponseMessage health = await client.GetAsync("/health");
         Assert.Equal(HttpStatusCode.ServiceUnavailable, health.StatusCode);
         Assert.Contains("The disk is full", await health.Content.ReadAsStringAsync(), StringComparison.Ordinal);
@@ -189,9 +189,10 @@ public sealed class ProcessTests : IDisposable
         async Task<string> RunAsync(params string[] arguments)
         {
             Process process = _program.Run(["--data", _program.Data, .. arguments]);
-            string told = await process.StandardOutput.ReadToEndAsync() + await process.StandardError.ReadToEndAsync();
+            string result =
+                await process.StandardOutput.ReadToEndAsync() + await process.StandardError.ReadToEndAsync();
             await process.WaitForExitAsync();
-            return told;
+            return result;
         }
         Assert.Contains("looked through and good", await RunAsync("--backup", zip), StringComparison.Ordinal);
         Assert.Contains("in use by Wendrak", await RunAsync("--restore", zip), StringComparison.Ordinal);

@@ -75,9 +75,9 @@ public sealed class SetApiTests(WendrakServer server) : IClassFixture<WendrakSer
             Assert.Contains("WAV", await response.Content.ReadAsStringAsync(), StringComparison.Ordinal);
         }
         HttpResponseMessage long_ = await ListenAsync(new byte[RequestLimits.MostSoundBytes + 1_000]);
-        string told = await long_.Content.ReadAsStringAsync();
-        Assert.True(long_.StatusCode == HttpStatusCode.RequestEntityTooLarge, told);
-        Assert.Contains("12000 kB", told, StringComparison.Ordinal);
+        string result = await long_.Content.ReadAsStringAsync();
+        Assert.True(long_.StatusCode == HttpStatusCode.RequestEntityTooLarge, result);
+        Assert.Contains("12000 kB", result, StringComparison.Ordinal);
         // Beyond the megabyte of other calls, but a recording.
         HttpResponseMessage big = await ListenAsync(new byte[2_000_000]);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, big.StatusCode);

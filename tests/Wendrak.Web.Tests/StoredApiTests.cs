@@ -129,12 +129,12 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
     [InlineData("""{"format":"wendrak-machine","formatVersion":3,"colour":"red"}""", "not the JSON")]
     [InlineData("""{"format":"wendrak-machine","formatVersion":2,"colour":"red"}""", "not the JSON")]
     [InlineData("""[1]""", "not the JSON")]
-    public async Task A_file_that_is_none_is_refused_in_a_sentence(string text, string told)
+    public async Task A_file_that_is_none_is_refused_in_a_sentence(string text, string result)
     {
         using StringContent content = new(text, Encoding.UTF8, "application/json");
         HttpResponseMessage refused = await server.Client.PostAsync("/api/machines/file", content);
         Assert.True(Refusal.IsOne(refused.StatusCode), $"{refused.StatusCode}");
-        Assert.Contains(told, await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        Assert.Contains(result, await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
     }
 
     [Fact]
@@ -147,8 +147,8 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
         );
         using StringContent content = new(text, Encoding.UTF8, "application/json");
         HttpResponseMessage refused = await server.Client.PostAsync("/api/machines/file", content);
-        string told = await refused.Content.ReadAsStringAsync();
-        Assert.Contains("version 9; this program knows 4", told, StringComparison.Ordinal);
+        string result = await refused.Content.ReadAsStringAsync();
+        Assert.Contains("version 9; this program knows 4", result, StringComparison.Ordinal);
     }
 
     [Fact]

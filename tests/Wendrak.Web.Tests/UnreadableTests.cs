@@ -25,8 +25,8 @@ public sealed class UnreadableTests(WendrakServer server) : IClassFixture<Wendra
         using StringContent content = new(json, Encoding.UTF8);
         content.Headers.ContentType = new MediaTypeHeaderValue("application/json") { CharSet = charset };
         HttpResponseMessage response = await server.Client.PostAsync("/api/ratio/search", content);
-        JsonNode told = JsonNode.Parse(await response.Content.ReadAsStringAsync())!;
-        return (response.StatusCode, [.. told["issues"]?.AsArray().Select(i => (string)i!["field"]!) ?? []]);
+        JsonNode result = JsonNode.Parse(await response.Content.ReadAsStringAsync())!;
+        return (response.StatusCode, [.. result["issues"]?.AsArray().Select(i => (string)i!["field"]!) ?? []]);
     }
 
     [Fact]
@@ -96,8 +96,8 @@ public sealed class UnreadableTests(WendrakServer server) : IClassFixture<Wendra
     {
         byte[] wav = PluckSound.Wav(80);
         BitConverter.GetBytes(value).AsSpan(0, at is 24 or 16 ? 4 : 2).CopyTo(wav.AsSpan(at));
-        (HttpStatusCode status, string told) = await ListenAsync(wav);
-        Assert.True(status == HttpStatusCode.UnprocessableEntity, $"{status}: {told}");
+        (HttpStatusCode status, string result) = await ListenAsync(wav);
+        Assert.True(status == HttpStatusCode.UnprocessableEntity, $"{status}: {result}");
     }
 
     [Fact]
@@ -106,9 +106,9 @@ public sealed class UnreadableTests(WendrakServer server) : IClassFixture<Wendra
         byte[] wav = PluckSound.Wav(80);
         BitConverter.GetBytes(-1).CopyTo(wav.AsSpan(4));
         BitConverter.GetBytes(-1).CopyTo(wav.AsSpan(40));
-        (HttpStatusCode status, string told) = await ListenAsync(wav);
-        Assert.True(status == HttpStatusCode.OK, told);
-        Assert.Equal(80, (double)JsonNode.Parse(told)!["hz"]!, 0.5);
+        (HttpStatusCode status, string result) = await ListenAsync(wav);
+        Assert.True(status == HttpStatusCode.OK, result);
+        Assert.Equal(80, (double)JsonNode.Parse(result)!["hz"]!, 0.5);
     }
 
     private async Task<(HttpStatusCode, string)> ListenAsync(byte[] wav)

@@ -8,6 +8,7 @@ const ORDER = [
   'api',
   'shell',
   'machine',
+  'loop',
   'aim',
   'fit',
   'ratio',
@@ -37,6 +38,14 @@ describe('the folders of the page', () => {
       ({ from, to }) => from !== to && ORDER.includes(from) && ORDER.indexOf(to) > ORDER.indexOf(from),
     )
     expect(upwards.map(({ file, to }) => `${file} uses ${to}`)).toEqual([])
+  })
+
+  it('of stations and places share nothing sideways: what two of them need lies below', () => {
+    const beside = ['aim', 'fit', 'ratio', 'loads', 'set', 'stock', 'yard']
+    const sideways = uses.filter(
+      ({ from, to }) => from !== to && beside.includes(from) && beside.includes(to),
+    )
+    expect(sideways.map(({ file, to }) => `${file} uses ${to}`)).toEqual([])
   })
 
   it('stand in the order', () => {

@@ -39,9 +39,9 @@ internal sealed class LoadedLoop
 
     /// <exception cref="InvalidInputException">A part of the question is refused.</exception>
     /// <param name="path">Of this very loop, where it was laid already.</param>
-    public LoadedLoop(LoadsInput asked, LoopPath? path = null)
+    public LoadedLoop(LoadsInput given, LoopPath? path = null)
     {
-        LoadsInput input = asked.Alternative?.In(asked) ?? asked;
+        LoadsInput input = given.Alternative?.In(given) ?? given;
         Input = input;
         DriveTrain train = new(input.Drive, input.Loops);
         Loop =

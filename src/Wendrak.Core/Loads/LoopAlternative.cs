@@ -29,10 +29,10 @@ public sealed record LoopAlternative(
 
     /// <summary>Wheels and usual size of another kind, near the ratio of what is there.</summary>
     /// <exception cref="InvalidInputException">No such loop.</exception>
-    public static LoopAlternative Start(LoopAlternativeStart asked)
+    public static LoopAlternative Start(LoopAlternativeStart input)
     {
-        (Drive drive, LoopChoice choice, DriveElement element) = asked;
-        new Guard().OneOf(nameof(asked.DriveElement), element).ThrowIfAny();
+        (Drive drive, LoopChoice choice, DriveElement element) = input;
+        new Guard().OneOf(nameof(input.DriveElement), element).ThrowIfAny();
         Loop loop = DriveLoops.Find(drive, choice.LoopKey, "Choice.LoopKey");
         new Guard().CheckChoice("Choice.", choice, loop).ThrowIfAny();
         Loop other = loop with { DriveElement = element, Standard = UsualStandard(loop, element) };

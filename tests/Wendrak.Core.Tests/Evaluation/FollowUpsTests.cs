@@ -191,13 +191,13 @@ public sealed class FollowUpsTests
     public void What_is_not_there_is_not_asked_for()
     {
         DrivesAsBuilt stiff = Built with { Layouts = [Layout with { SwingArm = null, Moving = null }] };
-        FollowUpKind[] asked =
+        FollowUpKind[] question =
         [
             .. FollowUps.After(new(stiff, stiff with { Loops = Drives.Pair(15, 43) })).Select(i => i.Task),
         ];
-        Assert.DoesNotContain(FollowUpKind.SuspensionPlay, asked);
-        Assert.DoesNotContain(FollowUpKind.Slot, asked);
-        Assert.Contains(FollowUpKind.Length, asked);
+        Assert.DoesNotContain(FollowUpKind.SuspensionPlay, question);
+        Assert.DoesNotContain(FollowUpKind.Slot, question);
+        Assert.Contains(FollowUpKind.Length, question);
     }
 
     [Fact]

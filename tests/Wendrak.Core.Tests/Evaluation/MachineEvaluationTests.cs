@@ -327,7 +327,7 @@ public sealed class MachineEvaluationTests
         SetJob visit = Benches.Visit(3, "final", 40, 42);
         SetRound inHand = new(0, 0, LockState.Nipped, [new(ReadingMethod.FreePlay, 35)]);
         StoredMachine stored = Benches.Motorcycle() with { Visits = [visit with { InHand = new(inHand, []) }] };
-        SetAdvice Of(SetQuestion asked) => stored.Ask(new() { Set = asked }, Picked(14, 46)).Set!.Answer!;
+        SetAdvice Of(SetQuestion question) => stored.Ask(new() { Set = question }, Picked(14, 46)).Set!.Answer!;
         Assert.Equal(2, Of(new(3)).Rounds.Count);
         Assert.Single(Of(new(3, IsKeptOnly: true)).Rounds);
         Assert.NotEqual(

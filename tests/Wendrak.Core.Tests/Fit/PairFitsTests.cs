@@ -38,13 +38,13 @@ public sealed class PairFitsTests
     public void A_move_of_the_axle_asks_for_the_teeth_that_make_it(double front, double rear)
     {
         double move = ChainLength.CentreMm(15.875, front, rear, 112) - ChainLength.CentreMm(15.875, 15, 45, 112);
-        IReadOnlyList<PairForMove> told = PairsForMove.Find(
+        IReadOnlyList<PairForMove> result = PairsForMove.Find(
             new(Drives.Motorcycle(), Fitted, Fits.Slot(610, 690), move)
         );
-        Assert.Equal((front, rear), (told[0].FrontSize, told[0].RearSize));
-        Assert.Equal(0, told[0].OffMm, 1e-5);
-        Assert.Equal((rear / front / 3 - 1) * 100, told[0].RatioChangePercent, 1e-9);
-        Assert.Equal(told.OrderBy(p => Math.Abs(p.OffMm)), told);
+        Assert.Equal((front, rear), (result[0].FrontSize, result[0].RearSize));
+        Assert.Equal(0, result[0].OffMm, 1e-5);
+        Assert.Equal((rear / front / 3 - 1) * 100, result[0].RatioChangePercent, 1e-9);
+        Assert.Equal(result.OrderBy(p => Math.Abs(p.OffMm)), result);
         Refusals.Names(
             "MoveMm",
             () => PairsForMove.Find(new(Drives.Motorcycle(), Fitted, Fits.Slot(610, 690), double.NaN))

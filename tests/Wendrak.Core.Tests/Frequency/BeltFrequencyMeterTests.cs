@@ -100,8 +100,8 @@ public sealed class BeltFrequencyMeterTests(ITestOutputHelper output)
             Sox.Mix(Usual, Tone(1, fundamentalDb), Tone(2, 0), Tone(3, -14), Tone(4, -6))
         );
         output.WriteLine($"{reading.Quality} {reading.Hz} guess {reading.GuessHz}");
-        if (reading.Hz is double told)
-            Assert.InRange(told, hz - Math.Max(0.5, 0.01 * hz), hz + Math.Max(0.5, 0.01 * hz));
+        if (reading.Hz is double result)
+            Assert.InRange(result, hz - Math.Max(0.5, 0.01 * hz), hz + Math.Max(0.5, 0.01 * hz));
     }
 
     private void Heard(double hz, FrequencyReading reading, string name)

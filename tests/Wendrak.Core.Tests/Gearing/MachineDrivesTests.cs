@@ -30,11 +30,11 @@ public sealed class MachineDrivesTests
     [Theory]
     [InlineData(18, 72, false)]
     [InlineData(19, 72, true)]
-    public void Half_a_tooth_for_the_planets_is_told(int sun, int ring, bool told)
+    public void Half_a_tooth_for_the_planets_is_told(int sun, int ring, bool isHalf)
     {
         PlanetaryStage stage = new("p", "planetary", "in", "out", sun, ring, PlanetaryMember.Ring, PlanetaryMember.Sun);
         MachineDrivesResult result = Evaluate([Drives.WithStages([stage], Wheel("wheel", "out"))]);
-        Assert.Equal(told, result.Findings.Any(f => f.Kind == DriveFindingKind.HalfPlanetTooth));
+        Assert.Equal(isHalf, result.Findings.Any(f => f.Kind == DriveFindingKind.HalfPlanetTooth));
     }
 
     [Fact]

@@ -106,8 +106,8 @@ public sealed class SetupComparisonTests
     {
         ComparedSetup b = Setup("B", 15, 43);
         ComparedSetup first = Setup("as fitted", 15, 45);
-        double Error(ComparedSetup fitted, ComparedSetup asked) =>
-            SetupComparison.Compare(Input(asked) with { Fitted = fitted }).Setups[1].Speedometer!.ErrorPercent;
+        double Error(ComparedSetup fitted, ComparedSetup question) =>
+            SetupComparison.Compare(Input(question) with { Fitted = fitted }).Setups[1].Speedometer!.ErrorPercent;
         double own(ComparedSetup fitted) =>
             SetupComparison.Compare(Input() with { Fitted = fitted }).Setups[0].Speedometer!.ErrorPercent;
         Published.Agrees(-4.4444, Error(first, b), 0.0001, "43/45 − 1, pickup before the final drive");

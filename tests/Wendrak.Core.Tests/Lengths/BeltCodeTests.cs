@@ -78,10 +78,10 @@ public sealed class BeltCodeTests
     [InlineData("B 112", BeltCodeLength.Inside, 113.8 * 25.4, "Shigley Table 17-11")]
     [InlineData("A 1321 Li", BeltCodeLength.Inside, 1354, "Shigley Table 17-11")]
     [InlineData("5V800", BeltCodeLength.Effective, 2032, "tenths of an inch, from memory")]
-    public void A_V_code_tells_its_length(string code, BeltCodeLength told, double length, string source)
+    public void A_V_code_tells_its_length(string code, BeltCodeLength result, double length, string source)
     {
         BeltCodeReading read = BeltCode.Read(code);
-        Assert.Equal((told, DriveElement.VBelt), (read.LengthKind, read.DriveElement));
+        Assert.Equal((result, DriveElement.VBelt), (read.LengthKind, read.DriveElement));
         // The table has whole millimetres, Shigley tenths of an inch.
         Published.Agrees(length, read.LengthMm, 0.8, source);
         Assert.Equal(read.LengthMm, BeltCode.Read(read.Code).LengthMm, 1.3);

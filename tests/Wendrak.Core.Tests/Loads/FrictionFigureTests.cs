@@ -44,13 +44,13 @@ public sealed class FrictionFigureTests
         Assert.Null(VLengthFactors.Find("SPA", 1_500));
         LoadsInput narrow = VBelt() with { Strength = new("final", Standard: "SPA") };
         Assert.Equal(1, LoopLoads.Evaluate(narrow).Assumed.LengthFactor);
-        LoopLoadsResult told = LoopLoads.Evaluate(
+        LoopLoadsResult result = LoopLoads.Evaluate(
             narrow with
             {
                 Strength = narrow.Strength with { LengthFactor = 0.9 },
             }
         );
-        Assert.Equal(0.9, told.Friction!.LengthFactor);
+        Assert.Equal(0.9, result.Friction!.LengthFactor);
         Refusals.Names(
             "Strength.LengthFactor",
             () => LoopLoads.Evaluate(VBelt() with { Strength = new("final", LengthFactor: 3) })

@@ -178,9 +178,9 @@ public sealed class JudgementNumbersTests
         HashSet<(Verdict, Verdict)> neighbours = [];
         foreach (LoadsInput input in inputs)
         {
-            Verdict[] told = [.. LoopLoads.Evaluate(input).Checks.Select(c => c.Verdict)];
-            Assert.Equal(told.OrderBy(v => Array.IndexOf(order, v)), told);
-            neighbours.UnionWith(told.Zip(told.Skip(1)));
+            Verdict[] result = [.. LoopLoads.Evaluate(input).Checks.Select(c => c.Verdict)];
+            Assert.Equal(result.OrderBy(v => Array.IndexOf(order, v)), result);
+            neighbours.UnionWith(result.Zip(result.Skip(1)));
         }
         Assert.Contains((Verdict.NotApplicable, Verdict.Advice), neighbours);
         Assert.Contains((Verdict.Advice, Verdict.Fine), neighbours);

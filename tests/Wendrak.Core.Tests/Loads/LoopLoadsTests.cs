@@ -44,11 +44,15 @@ public sealed class LoopLoadsTests
     {
         LoadCheck pins = LoopLoads.Evaluate(Motorcycle()).Check(PinPressure, Cruise);
         Assert.Equal((Verdict.NotApplicable, "Strength.BearingAreaMm2"), (pins.Verdict, pins.Missing));
-        LoopLoadsResult told = LoopLoads.Evaluate(Motorcycle() with { Strength = new("final", BearingAreaMm2: 60) });
-        PointLoads cruise = told.At(Cruise);
+        LoopLoadsResult result = LoopLoads.Evaluate(Motorcycle() with { Strength = new("final", BearingAreaMm2: 60) });
+        PointLoads cruise = result.At(Cruise);
         double pressure = (cruise.PullN * 1.5 + cruise.SlackN) / 60;
-        Assert.Equal(pressure, told.Check(PinPressure, Cruise).Value!.Value, 1e-9);
-        Assert.Equal(ChainPull.AllowedPinPressure(cruise.SpeedMS), told.Check(PinPressure, Cruise).Limit!.Value, 1e-9);
+        Assert.Equal(pressure, result.Check(PinPressure, Cruise).Value!.Value, 1e-9);
+        Assert.Equal(
+            ChainPull.AllowedPinPressure(cruise.SpeedMS),
+            result.Check(PinPressure, Cruise).Limit!.Value,
+            1e-9
+        );
         LoadsInput bare = ToothedBelt() with { Strength = new("final") };
         Assert.Equal("Strength.WidthMm", LoopLoads.Evaluate(bare).Check(BeltPull).Missing);
         Assert.Equal("Strength.InstalledTensionN", LoopLoads.Evaluate(bare).Check(LoadCheckKind.ToothJump).Missing);

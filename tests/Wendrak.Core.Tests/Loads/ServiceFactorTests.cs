@@ -94,11 +94,11 @@ public sealed class ServiceFactorTests
             LubricationSchool.Industrial,
             LoopLoads.Evaluate(input with { Kind = MachineKind.Robot }).Oiling!.School
         );
-        LoadsInput told = input with
+        LoadsInput result = input with
         {
             Kind = MachineKind.Robot,
             Strength = new("final", School: LubricationSchool.SealedRing),
         };
-        Assert.Equal(LubricationSchool.SealedRing, LoopLoads.Evaluate(told).Oiling!.School);
+        Assert.Equal(LubricationSchool.SealedRing, LoopLoads.Evaluate(result).Oiling!.School);
     }
 }

@@ -134,14 +134,15 @@ public sealed class AdvisorThresholdTests(ITestOutputHelper output)
             SetRound turnedOnce = Plucked(0.125, 0.25, gap - 0.9, hz + 6, hz + 7);
             SetRound torqued = Plucked(0.125, 0.0625, gap + 0.3, hz + 5, hz + 6) with { Lock = LockState.Torqued };
             SetRound nipped = Plucked(-0.0625, 0, gap + 0.1, hz + 2, hz + 3);
-            SetAdvice[] told =
+            SetAdvice[] result =
             [
                 Advise(loop, found),
                 Advise(loop, found, turnedOnce),
                 Advise(loop, found, torqued),
                 Advise(loop, found, torqued, nipped),
             ];
-            sum += told.SelectMany(t => t.Moves)
+            sum += result
+                .SelectMany(t => t.Moves)
                 .Sum(m => (m.Side == Side.Left ? 1 : 3) * (m.Tightens ? m.Units : -2 * m.Units));
         }
         output.WriteLine($"{sum:R}");

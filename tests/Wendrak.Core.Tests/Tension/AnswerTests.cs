@@ -16,14 +16,14 @@ public sealed class AnswerTests
     [Fact]
     public void A_stiffer_belt_is_learned_and_turned_back_never_called_loose()
     {
-        SetAdvice told = After(0.25, 92, 94, 97, 94);
-        Assert.Equal(NextStep.Turn, told.Next);
-        Assert.All(told.Moves, m => Assert.False(m.Tightens));
-        Assert.True(told.StifferBy > 1.5);
-        Assert.Equal(97 - 74, told.OverReading!.Value, 0.1);
+        SetAdvice result = After(0.25, 92, 94, 97, 94);
+        Assert.Equal(NextStep.Turn, result.Next);
+        Assert.All(result.Moves, m => Assert.False(m.Tightens));
+        Assert.True(result.StifferBy > 1.5);
+        Assert.Equal(97 - 74, result.OverReading!.Value, 0.1);
         // What is turned back is what this belt answers, not what was supposed.
-        Assert.InRange(told.ExpectedTightestReading!.Value, 64, 74);
-        Assert.Equal(told.Moves[0].Units, told.Moves[1].Units);
+        Assert.InRange(result.ExpectedTightestReading!.Value, 64, 74);
+        Assert.Equal(result.Moves[0].Units, result.Moves[1].Units);
     }
 
     [Fact]
@@ -32,7 +32,7 @@ public sealed class AnswerTests
         Assert.Equal(NextStep.LooseOrBent, After(0.5, 51.1, 55, 59, 54).Next);
         Assert.Equal(NextStep.LooseOrBent, After(0.25, 40, 44, 48, 43).Next);
         Assert.Equal(NextStep.LooseOrBent, After(0, 62, 66, 70, 65).Next);
-        Assert.All(new[] { After(0.25, 40, 44, 48, 43) }, told => Assert.NotEmpty(told.Suspects));
+        Assert.All(new[] { After(0.25, 40, 44, 48, 43) }, result => Assert.NotEmpty(result.Suspects));
     }
 
     [Fact]
@@ -40,10 +40,10 @@ public sealed class AnswerTests
     {
         SetRound wrongWay = Plucked(0.25, 0.25, 1.2, 40, 44, 48, 43);
         SetRound mended = Plucked(0, 0, 1.2, 50, 54, 58, 53) with { LearnAnew = true };
-        SetAdvice told = SetEvaluation.Advise(Belt(Plucked(0, 0, 1.2, AsFound), wrongWay, mended));
-        Assert.Equal(NextStep.Turn, told.Next);
-        Assert.Equal(0, told.LearnedRounds);
-        Assert.All(told.Moves, m => Assert.True(m.Tightens));
+        SetAdvice result = SetEvaluation.Advise(Belt(Plucked(0, 0, 1.2, AsFound), wrongWay, mended));
+        Assert.Equal(NextStep.Turn, result.Next);
+        Assert.Equal(0, result.LearnedRounds);
+        Assert.All(result.Moves, m => Assert.True(m.Tightens));
     }
 
     [Fact]
@@ -51,15 +51,15 @@ public sealed class AnswerTests
     {
         SetInput belt = Belt();
         SetRound found = new(0, 0, LockState.Nipped, [new(ReadingMethod.Gauge, 4.8)], 1.2);
-        SetAdvice told = SetEvaluation.Advise(
+        SetAdvice result = SetEvaluation.Advise(
             belt with
             {
                 Setting = belt.Setting with { MakerMethod = ReadingMethod.Gauge, MakerLow = 5, MakerHigh = 7 },
                 Rounds = [found],
             }
         );
-        Assert.Equal(NextStep.Turn, told.Next);
-        Assert.Equal([belt.Setting.Adjuster.Step, belt.Setting.Adjuster.Step], told.Moves.Select(m => m.Units));
+        Assert.Equal(NextStep.Turn, result.Next);
+        Assert.Equal([belt.Setting.Adjuster.Step, belt.Setting.Adjuster.Step], result.Moves.Select(m => m.Units));
     }
 
     /// <summary>Tracking alone: slack is tightened, tight is loosened, else the end that people use, else they are asked.</summary>
@@ -73,9 +73,14 @@ public sealed class AnswerTests
         Assert.Equal(NextStep.ChooseTrackingEnd, SetEvaluation.Advise(unread).Next);
         foreach (Side end in Enum.GetValues<Side>())
         {
-            SetAdvice told = SetEvaluation.Advise(unread with { Setting = unread.Setting with { TrackingEnd = end } });
-            Assert.Equal(NextStep.Turn, told.Next);
-            Assert.Equal([end], told.Moves.Select(m => m.Side));
+            SetAdvice result = SetEvaluation.Advise(
+                unread with
+                {
+                    Setting = unread.Setting with { TrackingEnd = end },
+                }
+            );
+            Assert.Equal(NextStep.Turn, result.Next);
+            Assert.Equal([end], result.Moves.Select(m => m.Side));
         }
         // Felt slack counts as well.
         SetRound felt = new(0, 0, LockState.Nipped, [new(ReadingMethod.Feel, 1)], 3.5);
@@ -113,10 +118,10 @@ public sealed class AnswerTests
     public void A_hand_alone_tightens_loosens_or_keeps(double felt, NextStep next, bool? tightens)
     {
         SetRound round = new(0, 0, LockState.Nipped, [new(ReadingMethod.Feel, felt)]);
-        SetAdvice told = SetEvaluation.Advise(Belt(round) with { Goal = SetGoal.TensionOnly });
-        Assert.Equal(next, told.Next);
-        Assert.All(told.Moves, m => Assert.Equal(tightens, m.Tightens));
-        Assert.Equal(felt == 2, told.IsTensionInside);
+        SetAdvice result = SetEvaluation.Advise(Belt(round) with { Goal = SetGoal.TensionOnly });
+        Assert.Equal(next, result.Next);
+        Assert.All(result.Moves, m => Assert.Equal(tightens, m.Tightens));
+        Assert.Equal(felt == 2, result.IsTensionInside);
     }
 
     [Fact]
@@ -145,9 +150,9 @@ public sealed class AnswerTests
     {
         SetInput unsaid = Chain(Played(0, 30, 31));
         unsaid = unsaid with { Layout = unsaid.Layout! with { SwingArm = null } };
-        SetAdvice asked = SetEvaluation.Advise(unsaid);
-        Assert.Equal(NextStep.SaySuspension, asked.Next);
-        Assert.Null(asked.Window);
+        SetAdvice question = SetEvaluation.Advise(unsaid);
+        Assert.Equal(NextStep.SaySuspension, question.Next);
+        Assert.Null(question.Window);
         TensionWindow Said(RearSuspension how) =>
             SetEvaluation.Advise(unsaid with { Setting = unsaid.Setting with { Suspension = how } }).Window!;
         Assert.Contains("without rear suspension", Said(RearSuspension.Rigid).Reason, StringComparison.Ordinal);
@@ -166,11 +171,11 @@ public sealed class AnswerTests
     [Fact]
     public void A_play_beyond_the_span_is_doubted_and_read_anew()
     {
-        SetAdvice told = SetEvaluation.Advise(Chain(Played(0, 199)));
-        Assert.Equal(NextStep.ReadAgain, told.Next);
-        ReadingDoubt doubt = Assert.Single(told.Doubts);
+        SetAdvice result = SetEvaluation.Advise(Chain(Played(0, 199)));
+        Assert.Equal(NextStep.ReadAgain, result.Next);
+        ReadingDoubt doubt = Assert.Single(result.Doubts);
         Assert.Equal((199, null), (doubt.Value, doubt.WouldBe));
-        Assert.Equal(told.Span.SpanMm!.Value / 5, doubt.MostMm!.Value, 1e-9);
+        Assert.Equal(result.Span.SpanMm!.Value / 5, doubt.MostMm!.Value, 1e-9);
         // One slip of the pen among good readings does not hide them.
         Assert.NotEqual(NextStep.ReadAgain, SetEvaluation.Advise(Chain(Played(0, 40, 199))).Next);
     }

@@ -54,14 +54,14 @@ public sealed class JudgementNumbersTests(ITestOutputHelper output)
     {
         (_, SetInput loop, PracticeInstrument instrument) = InstrumentCases.All.Single(c => c.Name == name);
         PracticeRun[] runs = [.. Enumerable.Range(0, Drives).Select(s => PracticeRuns.Run(s, loop, instrument))];
-        (int, int, double, double) told = (
+        (int, int, double, double) result = (
             runs.Sum(r => r.Rounds),
             runs.Count(r => r.IsInside),
             Math.Round(runs.Sum(r => r.TurnedUnits), 4),
             Math.Round(runs.Sum(r => r.OverByUnits), 4)
         );
-        output.WriteLine($"{name} {told}");
-        Assert.Equal((rounds, inside, turned, over), told);
+        output.WriteLine($"{name} {result}");
+        Assert.Equal((rounds, inside, turned, over), result);
     }
 
     /// <summary>All numbers of its answers about drives as found and after a turn: what it expects, how sure it is, what it moves.</summary>

@@ -114,8 +114,8 @@ public sealed class SpanTensionTests
         RunningInResult own = RunningIn.Predict(new(CordKind.Rubber, 0, 168, 300, Own: readings));
         Assert.Equal(400, own.SetNowN!.Value, 0.5);
         // Hz go with the root of tension.
-        OwnReadings heard = new(InHz: true, 100, 4, 100 * Math.Sqrt(0.9), 168, 100 * Math.Sqrt(0.75));
-        Assert.Equal(400, RunningIn.Predict(new(CordKind.Rubber, 0, 168, 300, Own: heard)).SetNowN!.Value, 0.5);
+        OwnReadings spectrum = new(InHz: true, 100, 4, 100 * Math.Sqrt(0.9), 168, 100 * Math.Sqrt(0.75));
+        Assert.Equal(400, RunningIn.Predict(new(CordKind.Rubber, 0, 168, 300, Own: spectrum)).SetNowN!.Value, 0.5);
         Refusals.Names(
             "Own.First",
             () => RunningIn.Predict(new(CordKind.Rubber, 0, 1, 300, Own: readings with { First = 600 }))
@@ -148,12 +148,12 @@ public sealed class SpanTensionTests
     {
         // A new rubber belt for a week later asks for twice as much: the window ends at 450 N, the shaft carries 2 × 400 N.
         RunningInInput week = new(CordKind.Rubber, 0, 168, 300, MostN: 450, MostShaftLoadN: 800);
-        RunningInResult told = RunningIn.Predict(week);
-        Assert.True(told.IsAboveWindow && told.IsAboveBearing);
-        Assert.Equal(400, told.MostNowN);
+        RunningInResult result = RunningIn.Predict(week);
+        Assert.True(result.IsAboveWindow && result.IsAboveBearing);
+        Assert.Equal(400, result.MostNowN);
         // Fitted as late as that, or set to the most and set again then, it comes down to just what is wanted.
-        Assert.Equal(300, 400 * Relaxation.Rubber.FractionAfter(told.FitWithinHours!.Value), 1e-6);
-        Assert.Equal(told.FitWithinHours!.Value, told.SetAgainAfterHours!.Value, 1e-6);
+        Assert.Equal(300, 400 * Relaxation.Rubber.FractionAfter(result.FitWithinHours!.Value), 1e-6);
+        Assert.Equal(result.FitWithinHours!.Value, result.SetAgainAfterHours!.Value, 1e-6);
         RunningInResult allowed = RunningIn.Predict(week with { MostN = 650, MostShaftLoadN = null });
         Assert.False(allowed.IsAboveWindow || allowed.IsAboveBearing);
         Assert.Null(allowed.FitWithinHours);

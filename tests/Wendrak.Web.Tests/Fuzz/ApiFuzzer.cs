@@ -64,9 +64,9 @@ public sealed class ApiFuzzer
         try
         {
             HttpResponseMessage response = await _client.SendAsync(request, late.Token);
-            string told = await response.Content.ReadAsStringAsync(late.Token);
+            string result = await response.Content.ReadAsStringAsync(late.Token);
             double ms = Stopwatch.GetElapsedTime(started).TotalMilliseconds;
-            return new(operation, name, body, response.StatusCode, ms, told, FaultOf(response, told));
+            return new(operation, name, body, response.StatusCode, ms, result, FaultOf(response, result));
         }
         catch (OperationCanceledException)
         {
@@ -82,19 +82,22 @@ public sealed class ApiFuzzer
         }
     }
 
-    private static string? FaultOf(HttpResponseMessage response, string told)
+    private static string? FaultOf(HttpResponseMessage response, string result)
     {
         if ((int)response.StatusCode >= 500)
-            return $"{(int)response.StatusCode}: {told}";
-        if (told.Contains("   at ", StringComparison.Ordinal) || told.Contains("Exception", StringComparison.Ordinal))
-            return $"tells of its inside: {told}";
+            return $"{(int)response.StatusCode}: {result}";
+        if (
+            result.Contains("   at ", StringComparison.Ordinal)
+            || result.Contains("Exception", StringComparison.Ordinal)
+        )
+            return $"tells of its inside: {result}";
         bool isJson =
             response.Content.Headers.ContentType?.MediaType?.EndsWith("json", StringComparison.Ordinal) == true;
         if (!isJson)
             return null;
-        JsonNode? answer = JsonNode.Parse(told);
+        JsonNode? answer = JsonNode.Parse(result);
         if (Refusal.IsOne(response.StatusCode) && answer?["issues"]?.AsArray() is not { Count: > 0 })
-            return $"a refusal that names nothing: {told}";
+            return $"a refusal that names nothing: {result}";
         return Endless(answer) is { } text ? $"text without end was kept: {text[..80]}" : null;
     }
 

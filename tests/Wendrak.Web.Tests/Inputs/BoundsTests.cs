@@ -50,7 +50,7 @@ public sealed class BoundsTests(WendrakServer server) : IClassFixture<WendrakSer
     {
         ApiDescription api = new(ApiDescription.Kept);
         SortedDictionary<string, Range> found = new(StringComparer.Ordinal);
-        Dictionary<string, int> asked = [];
+        Dictionary<string, int> times = [];
         KnownParts parts = await KnownParts.ReadAsync(api, server.Client);
         foreach (ApiOperation call in api.Operations.Where(o => o.Method == "POST" && o.Body is not null))
         foreach (JsonNode question in QuestionsOf(call, api, parts))
@@ -58,11 +58,11 @@ public sealed class BoundsTests(WendrakServer server) : IClassFixture<WendrakSer
             InputLeaf[] leaves = [.. new InputLeaves(api).Of(call.Body!, question)];
             foreach (InputLeaf leaf in leaves.Where(l => l.FarOut is not null && !GoByOthers.Contains(l.Name)))
             {
-                int times = asked[leaf.Name] = asked.GetValueOrDefault(leaf.Name) + 1;
-                if (times > Asked)
+                int time = times[leaf.Name] = times.GetValueOrDefault(leaf.Name) + 1;
+                if (time > Asked)
                     continue;
                 InputLeaf[] words =
-                    times > AskedInOtherWords
+                    time > AskedInOtherWords
                         ? []
                         : [.. leaves.Where(l => l.FarOut is null && ReferenceEquals(l.Parent, leaf.Parent))];
                 if (

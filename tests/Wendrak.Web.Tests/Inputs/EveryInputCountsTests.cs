@@ -56,13 +56,13 @@ public sealed class EveryInputCountsTests(WendrakServer server) : IClassFixture<
             int answered = 0;
             await foreach (JsonNode question in QuestionsOf(call, api))
             {
-                (HttpStatusCode status, string told) = await AskAsync(call.Path, question.ToJsonString());
+                (HttpStatusCode status, string result) = await AskAsync(call.Path, question.ToJsonString());
                 if (status != HttpStatusCode.OK)
                     continue;
                 answered++;
                 foreach (InputLeaf leaf in leaves.Of(call.Body!, question).ToArray())
                     if (!counts.GetValueOrDefault(leaf.Name))
-                        counts[leaf.Name] = await CountsAsync(call, question, told, leaf);
+                        counts[leaf.Name] = await CountsAsync(call, question, result, leaf);
                 if (answered >= Questions)
                     break;
             }
@@ -87,8 +87,8 @@ public sealed class EveryInputCountsTests(WendrakServer server) : IClassFixture<
         foreach ((string path, JsonNode body) in InputQuestions.All())
             if (path == call.Path)
             {
-                (HttpStatusCode status, string told) = await AskAsync(path, body.ToJsonString());
-                Assert.True(status == HttpStatusCode.OK, $"{path}: {told}");
+                (HttpStatusCode status, string result) = await AskAsync(path, body.ToJsonString());
+                Assert.True(status == HttpStatusCode.OK, $"{path}: {result}");
                 yield return body;
             }
         if (call.Path == "/api/evaluation")
@@ -99,9 +99,9 @@ public sealed class EveryInputCountsTests(WendrakServer server) : IClassFixture<
             )
             {
                 JsonNode body = JsonSerializer.SerializeToNode(question, Json.Options)!;
-                (HttpStatusCode status, string told) = await AskAsync(call.Path, body.ToJsonString());
-                Assert.True(status == HttpStatusCode.OK, told);
-                Assert.DoesNotContain("\"refused\":[", told, StringComparison.Ordinal);
+                (HttpStatusCode status, string result) = await AskAsync(call.Path, body.ToJsonString());
+                Assert.True(status == HttpStatusCode.OK, result);
+                Assert.DoesNotContain("\"refused\":[", result, StringComparison.Ordinal);
                 yield return body;
             }
         KnownParts parts = await KnownParts.ReadAsync(api, server.Client);
@@ -113,12 +113,12 @@ public sealed class EveryInputCountsTests(WendrakServer server) : IClassFixture<
         }
     }
 
-    private async Task<bool> CountsAsync(ApiOperation call, JsonNode question, string told, InputLeaf leaf)
+    private async Task<bool> CountsAsync(ApiOperation call, JsonNode question, string result, InputLeaf leaf)
     {
         foreach (string changed in leaf.Changed(question))
         {
             (HttpStatusCode status, string answer) = await AskAsync(call.Path, changed);
-            if (status == HttpStatusCode.OK && answer != told)
+            if (status == HttpStatusCode.OK && answer != result)
                 return true;
         }
         return false;

@@ -25,9 +25,9 @@ internal sealed record InputLeaf(
     {
         JsonNode? was = Parent[Property]?.DeepClone();
         Parent[Property] = value?.DeepClone();
-        string asked = question.ToJsonString();
+        string changed = question.ToJsonString();
         Parent[Property] = was;
-        return asked;
+        return changed;
     }
 
     /// <summary>The question with each other value of it.</summary>

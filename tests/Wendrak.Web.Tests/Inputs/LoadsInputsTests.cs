@@ -91,11 +91,11 @@ public sealed class LoadsInputsTests(WendrakServer server) : IClassFixture<Wendr
                     strength
                 );
                 JsonNode body = JsonSerializer.SerializeToNode(question, Json.Options)!;
-                string told = (await AskAsync(body.ToJsonString()))!;
-                said.UnionWith(Said(told));
+                string result = (await AskAsync(body.ToJsonString()))!;
+                said.UnionWith(Said(result));
                 foreach (InputLeaf leaf in new InputLeaves(api).Of(schema, body).Where(IsTyped).ToArray())
                     if (!counts.GetValueOrDefault(leaf.Name))
-                        counts[leaf.Name] = await CountsAsync(body, told, leaf);
+                        counts[leaf.Name] = await CountsAsync(body, result, leaf);
             }
             Assert.True(counts.Count > 25);
             foreach ((string name, bool count) in counts)
@@ -111,26 +111,26 @@ public sealed class LoadsInputsTests(WendrakServer server) : IClassFixture<Wendr
         || leaf.Name.StartsWith("LoadSource.", StringComparison.Ordinal);
 
     /// <summary>Names as the schema has them, of what an answer says it did not count.</summary>
-    private static IEnumerable<string> Said(string told) =>
-        JsonNode.Parse(told)!["uncounted"]!
+    private static IEnumerable<string> Said(string result) =>
+        JsonNode.Parse(result)!["uncounted"]!
             .AsArray()
             .Select(u => ((string)u!["field"]!).Split('.'))
             .Select(f =>
                 $"{(f[0] == "Strength" ? "LoopStrength" : "LoadSource")}.{JsonNamingPolicy.CamelCase.ConvertName(f[1])}"
             );
 
-    private async Task<bool> CountsAsync(JsonNode question, string told, InputLeaf leaf)
+    private async Task<bool> CountsAsync(JsonNode question, string result, InputLeaf leaf)
     {
         foreach (string changed in leaf.Changed(question))
-            if (await AskAsync(changed) is { } answer && Figures(answer) != Figures(told))
+            if (await AskAsync(changed) is { } answer && Figures(answer) != Figures(result))
                 return true;
         return false;
     }
 
     /// <summary>The answer without what it says of inputs.</summary>
-    private static string Figures(string told)
+    private static string Figures(string result)
     {
-        JsonNode answer = JsonNode.Parse(told)!;
+        JsonNode answer = JsonNode.Parse(result)!;
         answer["uncounted"] = null;
         return answer.ToJsonString();
     }

@@ -41,9 +41,9 @@ public sealed partial class WorkingsTests(WendrakServer server) : IClassFixture<
         foreach ((string path, JsonNode question) in await QuestionsAsync())
         {
             using HttpResponseMessage response = await server.Client.PostAsJsonAsync(path, question);
-            string told = await response.Content.ReadAsStringAsync();
-            Assert.True(response.IsSuccessStatusCode, $"{path}: {told}");
-            JsonNode answer = JsonNode.Parse(told)!;
+            string result = await response.Content.ReadAsStringAsync();
+            Assert.True(response.IsSuccessStatusCode, $"{path}: {result}");
+            JsonNode answer = JsonNode.Parse(result)!;
             HashSet<double> shown = [];
             List<Working> workings = [];
             Collect(answer, workings, shown);

@@ -14,15 +14,15 @@ internal static class Asked
     public static async Task<JsonNode> Of<T>(WendrakServer server, string path, T question)
     {
         HttpResponseMessage response = await server.PostAsync(path, question);
-        string told = await response.Content.ReadAsStringAsync();
-        Assert.True(response.IsSuccessStatusCode, told);
-        return JsonNode.Parse(told)!;
+        string result = await response.Content.ReadAsStringAsync();
+        Assert.True(response.IsSuccessStatusCode, result);
+        return JsonNode.Parse(result)!;
     }
 
     /// <summary>The tolerance of the row in percent, and its name in the failure.</summary>
-    public static void Agrees(string row, double percent, double expected, JsonNode? told)
+    public static void Agrees(string row, double percent, double expected, JsonNode? result)
     {
-        double actual = told!.GetValue<double>();
+        double actual = result!.GetValue<double>();
         Assert.True(
             Math.Abs(actual - expected) <= Math.Abs(expected) * percent / 100 + 1e-12,
             FormattableString.Invariant($"{actual:G8}, but row {row} gives {expected:G8}")

@@ -64,8 +64,13 @@ public sealed class SectionATests(WendrakServer server) : IClassFixture<WendrakS
     public async Task A5_bicycle_gear()
     {
         Drive ridden = DriveOf(2_105, Chain("08B")) with { Input = new("in", InputKind.Rider, 60, 100, 170) };
-        JsonNode told = await CompareAsync(ridden, Wheels(50, 17), Wheels(50, 17), new SpeedAtCadence(30, 0, 80, 100));
-        JsonNode gear = told["setups"]![0]!["gears"]![0]!;
+        JsonNode result = await CompareAsync(
+            ridden,
+            Wheels(50, 17),
+            Wheels(50, 17),
+            new SpeedAtCadence(30, 0, 80, 100)
+        );
+        JsonNode gear = result["setups"]![0]!["gears"]![0]!;
         Agrees("a5", 0.01, 2.94118, gear["bicycle"]!["turnsOutPerTurnIn"]);
         Agrees("a5", 0.01, 6.19118, gear["bicycle"]!["developmentM"]);
         Agrees("a5", 0.01, 77.5871, gear["bicycle"]!["gearInches"]);
@@ -81,17 +86,17 @@ public sealed class SectionATests(WendrakServer server) : IClassFixture<WendrakS
     [InlineData("26x2.10", 665.68)]
     public async Task A6_to_a9_tyres(string size, double freeDiameterMm)
     {
-        JsonNode told = await Of(server, "/api/ratio/road-wheel", new RoadWheel(size, null));
-        Agrees("a6 to a9", 0.1, freeDiameterMm, told["diameterMm"]);
+        JsonNode result = await Of(server, "/api/ratio/road-wheel", new RoadWheel(size, null));
+        Agrees("a6 to a9", 0.1, freeDiameterMm, result["diameterMm"]);
         if (size == "180/55ZR17")
-            Agrees("a6", 0.1, 1_921.2, told["circumferenceMm"]);
+            Agrees("a6", 0.1, 1_921.2, result["circumferenceMm"]);
     }
 
     [Fact]
     public async Task A10_tooth_equivalent()
     {
-        JsonNode told = await CompareAsync(DriveOf(1_950, Chain("520")), Wheels(15, 45), Wheels(14, 45));
-        JsonNode other = told["setups"]![1]!;
+        JsonNode result = await CompareAsync(DriveOf(1_950, Chain("520")), Wheels(15, 45), Wheels(14, 45));
+        JsonNode other = result["setups"]![1]!;
         Agrees("a10", 0.01, 3.21429, other["rearTeethLike"]);
         Agrees("a10", 0.01, 7.14286, other["changePercent"]);
     }
@@ -101,9 +106,9 @@ public sealed class SectionATests(WendrakServer server) : IClassFixture<WendrakS
     {
         Gearbox box = new("box", "box", "in", "mid", new(0, 0, "six", [2.8, 2.0, 1.55, 1.28, 1.1, 0.96], true, null));
         Drive drive = DriveOf(1_950, box, Chain("520", "mid"));
-        JsonNode told = await CompareAsync(drive, Wheels(20, 60), Wheels(20, 66));
-        Agrees("a11", 0.01, 10, told["setups"]![1]!["changePercent"]);
-        Agrees("a11", 0.01, 4.3711, told["setups"]![1]!["gears"]![4]!["feelsLike"]!["gear"]);
+        JsonNode result = await CompareAsync(drive, Wheels(20, 60), Wheels(20, 66));
+        Agrees("a11", 0.01, 10, result["setups"]![1]!["changePercent"]);
+        Agrees("a11", 0.01, 4.3711, result["setups"]![1]!["gears"]![4]!["feelsLike"]!["gear"]);
     }
 
     [Fact]
@@ -114,7 +119,7 @@ public sealed class SectionATests(WendrakServer server) : IClassFixture<WendrakS
             SpeedPickup = SpeedPickup.GearboxOutput,
             SpeedometerErrorPercent = 5,
         };
-        JsonNode told = await CompareAsync(drive, Wheels(20, 60), Wheels(20, 64));
-        Agrees("a12", 0.01, 12, told["setups"]![1]!["speedometer"]!["errorPercent"]);
+        JsonNode result = await CompareAsync(drive, Wheels(20, 60), Wheels(20, 64));
+        Agrees("a12", 0.01, 12, result["setups"]![1]!["speedometer"]!["errorPercent"]);
     }
 }

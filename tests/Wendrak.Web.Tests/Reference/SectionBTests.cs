@@ -19,8 +19,8 @@ public sealed class SectionBTests(WendrakServer server) : IClassFixture<WendrakS
             RatioRanking.Closeness,
             []
         );
-        JsonNode told = await Of(server, "/api/ratio/search", question);
-        return [.. told["hits"]!.AsArray().Concat(told["others"]!.AsArray()).Select(c => c!)];
+        JsonNode result = await Of(server, "/api/ratio/search", question);
+        return [.. result["hits"]!.AsArray().Concat(result["others"]!.AsArray()).Select(c => c!)];
     }
 
     private static LoopSearch Search(double f0, double f1, double r0, double r1, int? links = null) =>
@@ -89,7 +89,7 @@ public sealed class SectionBTests(WendrakServer server) : IClassFixture<WendrakS
     [Fact]
     public async Task B6_double_pitch()
     {
-        JsonNode told = await Of(server, "/api/fit/sprocket", new SprocketInput("208A", 21));
-        Agrees("b6", 0.01, 86.1732, told["pitchDiameterMm"]);
+        JsonNode result = await Of(server, "/api/fit/sprocket", new SprocketInput("208A", 21));
+        Agrees("b6", 0.01, 86.1732, result["pitchDiameterMm"]);
     }
 }

@@ -12,22 +12,22 @@ public sealed class SectionCTests(WendrakServer server) : IClassFixture<WendrakS
     [Fact]
     public async Task C1_a_sprocket()
     {
-        JsonNode told = await Of(server, "/api/fit/sprocket", new SprocketInput("08A", 17));
-        Agrees("c1", 0.01, 69.1158, told["pitchDiameterMm"]);
-        Agrees("c1", 0.01, 75.559, told["outsideMm"]);
-        Agrees("c1", 0.1, 61.1958, told["rootMm"]); // the table's roller is 7.92 mm
-        Agrees("c1", 0.1, 60.901, told["caliperMm"]);
-        Agrees("c1", 0.1, 77.0708, told["tipLargestMm"]);
-        Agrees("c1", 0.1, 72.7005, told["tipSmallestMm"]);
+        JsonNode result = await Of(server, "/api/fit/sprocket", new SprocketInput("08A", 17));
+        Agrees("c1", 0.01, 69.1158, result["pitchDiameterMm"]);
+        Agrees("c1", 0.01, 75.559, result["outsideMm"]);
+        Agrees("c1", 0.1, 61.1958, result["rootMm"]); // the table's roller is 7.92 mm
+        Agrees("c1", 0.1, 60.901, result["caliperMm"]);
+        Agrees("c1", 0.1, 77.0708, result["tipLargestMm"]);
+        Agrees("c1", 0.1, 72.7005, result["tipSmallestMm"]);
     }
 
     [Fact]
     public async Task C2_a_sprocket()
     {
-        JsonNode told = await Of(server, "/api/fit/sprocket", new SprocketInput("10A", 42));
-        Agrees("c2", 0.01, 212.431, told["pitchDiameterMm"]);
-        Agrees("c2", 0.01, 221.362, told["outsideMm"]);
-        Agrees("c2", 0.1, 202.271, told["caliperMm"]);
+        JsonNode result = await Of(server, "/api/fit/sprocket", new SprocketInput("10A", 42));
+        Agrees("c2", 0.01, 212.431, result["pitchDiameterMm"]);
+        Agrees("c2", 0.01, 221.362, result["outsideMm"]);
+        Agrees("c2", 0.1, 202.271, result["caliperMm"]);
     }
 
     /// <summary>The pulleys of a loop as they are drawn: pitch circle, and rim by the profile's line differential.</summary>
@@ -37,7 +37,7 @@ public sealed class SectionCTests(WendrakServer server) : IClassFixture<WendrakS
     public async Task C3_c4_pulleys(string row, string profile, double teeth, double pitchMm, double outsideMm)
     {
         LoopChoice choice = new("final", teeth, teeth, null);
-        JsonNode told = await Of(
+        JsonNode result = await Of(
             server,
             "/api/fit/loop",
             new LoopFitInput(
@@ -50,7 +50,7 @@ public sealed class SectionCTests(WendrakServer server) : IClassFixture<WendrakS
                 null
             )
         );
-        JsonNode outline = told["path"]!["wheels"]![0]!["outline"]!;
+        JsonNode outline = result["path"]!["wheels"]![0]!["outline"]!;
         Agrees(row, 0.01, pitchMm / 2, outline["runRadiusMm"]);
         Agrees(row, 0.01, outsideMm / 2, outline["outsideRadiusMm"]);
     }

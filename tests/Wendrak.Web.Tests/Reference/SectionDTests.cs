@@ -24,14 +24,14 @@ public sealed class SectionDTests(WendrakServer server) : IClassFixture<WendrakS
         double centreAtEvenMm
     )
     {
-        JsonNode told = await Of(
+        JsonNode result = await Of(
             server,
             "/api/fit/length-for-centre",
             new LengthForCentreInput(DriveOf(null, Chain(standard)), new("final", front, rear, null), centreMm, false)
         );
-        Agrees(row, 0.01, exact, told["neededLength"]);
-        Agrees(row, 0.01, handbook, told["handbook"]!["sum"]);
-        JsonNode nearest = told["nearest"]![0]!;
+        Agrees(row, 0.01, exact, result["neededLength"]);
+        Agrees(row, 0.01, handbook, result["handbook"]!["sum"]);
+        JsonNode nearest = result["nearest"]![0]!;
         Assert.Equal(even, (double)nearest["length"]!);
         Agrees(row, 0.01, centreAtEvenMm, nearest["centreMm"]);
     }
@@ -47,14 +47,14 @@ public sealed class SectionDTests(WendrakServer server) : IClassFixture<WendrakS
     public async Task D3_centre_from_links()
     {
         // 44.45 mm is the pitch of ANSI 140.
-        JsonNode told = await FitAsync("28A", new("final", 17, 34, 76), Slot(1_000, 1_200));
-        JsonNode own = told["lengths"]!.AsArray().First(l => (double)l!["length"]! == 76)!;
+        JsonNode result = await FitAsync("28A", new("final", 17, 34, 76), Slot(1_000, 1_200));
+        JsonNode own = result["lengths"]!.AsArray().First(l => (double)l!["length"]! == 76)!;
         Agrees("d3", 0.01, 1_115.88, own["centreMm"]);
         JsonNode closed = await FitAsync(
             "28A",
             new("final", 17, 34, 76),
             Slot(1_000, 1_200),
-            (double)told["closingTravelMm"]!
+            (double)result["closingTravelMm"]!
         );
         Agrees("d3", 0.01, 167.661, closed["path"]!["wheels"]![0]!["wrapDeg"]);
         Agrees("d3", 0.01, 1_109.41, closed["path"]!["spans"]![0]!["lengthMm"]);
@@ -74,8 +74,8 @@ public sealed class SectionDTests(WendrakServer server) : IClassFixture<WendrakS
     [Fact]
     public async Task D5_axle_slot()
     {
-        JsonNode told = await FitAsync("520", new("final", 15, 44, 112), Slot(640, 675));
-        JsonNode own = told["lengths"]!.AsArray().First(l => (double)l!["length"]! == 112)!;
+        JsonNode result = await FitAsync("520", new("final", 15, 44, 112), Slot(640, 675));
+        JsonNode own = result["lengths"]!.AsArray().First(l => (double)l!["length"]! == 112)!;
         Agrees("d5", 0.01, 650.714, own["centreMm"]);
         Agrees("d5", 0.01, 30.612, own["travelUsedPercent"]);
         Agrees("d5", 0.01, 2.71506, own["reservePercent"]);
@@ -86,9 +86,9 @@ public sealed class SectionDTests(WendrakServer server) : IClassFixture<WendrakS
     [Fact]
     public async Task D6_elongation()
     {
-        JsonNode told = await FitAsync("520", new("final", 15, 44, 112), Slot(640, 675));
-        double reservePercent = (double)told["reserve"]!["elongationPercent"]!;
-        double leftMm = (double)told["reserve"]!["leftMm"]!;
+        JsonNode result = await FitAsync("520", new("final", 15, 44, 112), Slot(640, 675));
+        double reservePercent = (double)result["reserve"]!["elongationPercent"]!;
+        double leftMm = (double)result["reserve"]!["leftMm"]!;
         Agrees("d6", 0.2, 8.94674, JsonValue.Create(leftMm / reservePercent));
     }
 }

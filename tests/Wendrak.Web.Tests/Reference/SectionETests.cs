@@ -28,9 +28,9 @@ public sealed class SectionETests(WendrakServer server) : IClassFixture<WendrakS
     )
     {
         Loop flat = LoopOf(DriveElement.FlatBelt, "flat") with { Arrangement = arrangement };
-        JsonNode told = await LengthAsync(flat, 150, 400, 600);
-        Agrees(row, 0.01, exact, told["neededLength"]);
-        Agrees(row, 0.01, handbook, told["handbook"]!["sum"]);
+        JsonNode result = await LengthAsync(flat, 150, 400, 600);
+        Agrees(row, 0.01, exact, result["neededLength"]);
+        Agrees(row, 0.01, handbook, result["handbook"]!["sum"]);
         LoopChoice choice = new("final", 150, 400, null);
         JsonNode fit = await Of(
             server,
@@ -44,7 +44,7 @@ public sealed class SectionETests(WendrakServer server) : IClassFixture<WendrakS
     public async Task E3_belt_centre()
     {
         LoopChoice choice = new("final", 112, 280, null, 1_600);
-        LoopFitInput asked = new(
+        LoopFitInput question = new(
             DriveOf(null, LoopOf(DriveElement.VBelt, "A")),
             choice,
             choice,
@@ -53,18 +53,25 @@ public sealed class SectionETests(WendrakServer server) : IClassFixture<WendrakS
             false,
             null
         );
-        JsonNode open = await Of(server, "/api/fit/loop", asked);
-        JsonNode told = await Of(server, "/api/fit/loop", asked with { TravelMm = (double)open["closingTravelMm"]! });
-        Agrees("e3", 0.01, 484.829, told["centreMm"]);
-        Agrees("e3", 0.01, 477.497, told["path"]!["spans"]![0]!["lengthMm"]);
-        Agrees("e3", 0.01, 160.046, told["path"]!["wheels"]![0]!["wrapDeg"]);
+        JsonNode open = await Of(server, "/api/fit/loop", question);
+        JsonNode result = await Of(
+            server,
+            "/api/fit/loop",
+            question with
+            {
+                TravelMm = (double)open["closingTravelMm"]!,
+            }
+        );
+        Agrees("e3", 0.01, 484.829, result["centreMm"]);
+        Agrees("e3", 0.01, 477.497, result["path"]!["spans"]![0]!["lengthMm"]);
+        Agrees("e3", 0.01, 160.046, result["path"]!["wheels"]![0]!["wrapDeg"]);
     }
 
     [Fact]
     public async Task E4_toothed_belt()
     {
-        JsonNode told = await LengthAsync(LoopOf(DriveElement.ToothedBelt, "8M"), 28, 70, 420);
-        JsonNode own = told["nearest"]!.AsArray().First(l => (double)l!["length"]! == 155)!;
+        JsonNode result = await LengthAsync(LoopOf(DriveElement.ToothedBelt, "8M"), 28, 70, 420);
+        JsonNode own = result["nearest"]!.AsArray().First(l => (double)l!["length"]! == 155)!;
         Agrees("e4", 0.01, 420.596, own["centreMm"]);
         Agrees("e4", 0.01, 165.391, own["smallWrapDeg"]);
         Assert.Equal(12, (int)own["teethInMesh"]!);
@@ -75,17 +82,17 @@ public sealed class SectionETests(WendrakServer server) : IClassFixture<WendrakS
     [Fact]
     public async Task E5_V_belt_length()
     {
-        JsonNode told = await LengthAsync(LoopOf(DriveElement.VBelt, "A"), 100, 250, 450);
-        Agrees("e5", 0.01, 1_462.31, told["neededLength"]);
-        Assert.Equal(1_400, (double)told["nearest"]![0]!["length"]!);
-        Agrees("e5", 0.01, 418.37, told["nearest"]![0]!["centreMm"]);
+        JsonNode result = await LengthAsync(LoopOf(DriveElement.VBelt, "A"), 100, 250, 450);
+        Agrees("e5", 0.01, 1_462.31, result["neededLength"]);
+        Assert.Equal(1_400, (double)result["nearest"]![0]!["length"]!);
+        Agrees("e5", 0.01, 418.37, result["nearest"]![0]!["centreMm"]);
     }
 
     [Fact]
     public async Task E6_coil()
     {
-        JsonNode told = await Of(server, "/api/fit/coil", new CoilInput(380, 120, 26, null));
-        Agrees("e6", 0.01, 20_420.3, told["lengthMm"]);
-        Agrees("e6", 0.01, 5, told["impliedThicknessMm"]);
+        JsonNode result = await Of(server, "/api/fit/coil", new CoilInput(380, 120, 26, null));
+        Agrees("e6", 0.01, 20_420.3, result["lengthMm"]);
+        Agrees("e6", 0.01, 5, result["impliedThicknessMm"]);
     }
 }

@@ -23,9 +23,9 @@ public sealed class SectionFTests(WendrakServer server) : IClassFixture<WendrakS
         return Of(server, "/api/fit/loop", new LoopFitInput(drive, choice, choice, layout, travel, false, null));
     }
 
-    private static void AgreesInTurn(string row, double[] expected, IEnumerable<JsonNode?> told)
+    private static void AgreesInTurn(string row, double[] expected, IEnumerable<JsonNode?> result)
     {
-        JsonNode?[] all = [.. told];
+        JsonNode?[] all = [.. result];
         Assert.Equal(expected.Length, all.Length);
         foreach ((double value, JsonNode? one) in expected.Zip(all))
             Agrees(row, 0.01, value, one);
@@ -45,10 +45,10 @@ public sealed class SectionFTests(WendrakServer server) : IClassFixture<WendrakS
             [Roller("third", 200, 230, 40, RunSide.Inside, LoopRun.Tight)],
             null
         );
-        JsonNode told = (await FitAsync(100, 200, layout))["path"]!;
-        Agrees("f1", 0.01, 1_430.19, told["lengthMm"]);
-        AgreesInTurn("f1", [396.863, 298.831, 304.631], told["spans"]!.AsArray().Select(s => s!["lengthMm"]));
-        AgreesInTurn("f1", [125.709, 149.543, 84.7486], told["wheels"]!.AsArray().Select(w => w!["wrapDeg"]));
+        JsonNode result = (await FitAsync(100, 200, layout))["path"]!;
+        Agrees("f1", 0.01, 1_430.19, result["lengthMm"]);
+        AgreesInTurn("f1", [396.863, 298.831, 304.631], result["spans"]!.AsArray().Select(s => s!["lengthMm"]));
+        AgreesInTurn("f1", [125.709, 149.543, 84.7486], result["wheels"]!.AsArray().Select(w => w!["wrapDeg"]));
     }
 
     [Fact]
@@ -65,11 +65,15 @@ public sealed class SectionFTests(WendrakServer server) : IClassFixture<WendrakS
             ],
             null
         );
-        JsonNode told = (await FitAsync(120, 240, layout))["path"]!;
-        Agrees("f2", 0.01, 1_689.98, told["lengthMm"]);
-        AgreesInTurn("f2", [496.79, 196.15, 139.194, 233.452], told["spans"]!.AsArray().Select(s => s!["lengthMm"]));
-        AgreesInTurn("f2", [125.525, 190.623, 48.1977, 92.0493], told["wheels"]!.AsArray().Select(w => w!["wrapDeg"]));
-        Assert.Equal([true, true, false, true], told["wheels"]!.AsArray().Select(w => (bool)w!["turnsWithLoop"]!));
+        JsonNode result = (await FitAsync(120, 240, layout))["path"]!;
+        Agrees("f2", 0.01, 1_689.98, result["lengthMm"]);
+        AgreesInTurn("f2", [496.79, 196.15, 139.194, 233.452], result["spans"]!.AsArray().Select(s => s!["lengthMm"]));
+        AgreesInTurn(
+            "f2",
+            [125.525, 190.623, 48.1977, 92.0493],
+            result["wheels"]!.AsArray().Select(w => w!["wrapDeg"])
+        );
+        Assert.Equal([true, true, false, true], result["wheels"]!.AsArray().Select(w => (bool)w!["turnsWithLoop"]!));
     }
 
     [Fact]

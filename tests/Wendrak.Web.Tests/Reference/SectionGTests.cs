@@ -51,7 +51,7 @@ public sealed class SectionGTests(WendrakServer server) : IClassFixture<WendrakS
             ShockFactor: 1.4
         );
         // Two wheels alike: the slack run is as long as the centre distance.
-        JsonNode told = await LoadsAsync(
+        JsonNode result = await LoadsAsync(
             "520",
             16,
             16,
@@ -61,11 +61,11 @@ public sealed class SectionGTests(WendrakServer server) : IClassFixture<WendrakS
             620,
             2_000 / 0.6 // the pins' pressure is told at the speed it mostly runs at
         );
-        JsonNode point = told["points"]!.AsArray().First(p => (string)p!["point"]!["kind"]! == "hardestPull")!;
+        JsonNode point = result["points"]!.AsArray().First(p => (string)p!["point"]!["kind"]! == "hardestPull")!;
         Agrees("g1", 0.1, 8.46667, point["speedMS"]);
         Agrees("g1", 0.1, 4_424.1, point["pullN"]);
         Agrees("g1", 0.1, 71.6844, point["centrifugalN"]);
-        JsonNode Margin(string kind) => told["checks"]!.AsArray().First(c => (string)c!["kind"]! == kind)!;
+        JsonNode Margin(string kind) => result["checks"]!.AsArray().First(c => (string)c!["kind"]! == kind)!;
         Agrees("g1", 0.1, 35_000 / 4_424.1, Margin("breakingLoad")["value"]);
         Agrees("g1", 0.1, 5.55822, Margin("breakingLoadWithShock")["value"]);
         Agrees("g1", 0.1, 89.9569, Margin("pinPressure")["value"]);
@@ -80,8 +80,8 @@ public sealed class SectionGTests(WendrakServer server) : IClassFixture<WendrakS
         double rearRadius = 15.875 / (2 * Math.Sin(Math.PI / rear));
         double centre = (rearRadius - pitchRadius) / Math.Sin(7.5 * Math.PI / 180);
         double torque = 3_000 * pitchRadius / 1_000;
-        JsonNode told = await LoadsAsync("520", 17, rear, 1_000, new("drive", PeakTorqueNm: torque), null, centre);
-        JsonNode teeth = told["points"]!.AsArray().First(p => (string)p!["point"]!["kind"]! == "hardestPull")![
+        JsonNode result = await LoadsAsync("520", 17, rear, 1_000, new("drive", PeakTorqueNm: torque), null, centre);
+        JsonNode teeth = result["points"]!.AsArray().First(p => (string)p!["point"]!["kind"]! == "hardestPull")![
             "teeth"
         ]!;
         Agrees("g2", 0.1, 428.571, teeth["evenShareN"]);
@@ -106,7 +106,7 @@ public sealed class SectionGTests(WendrakServer server) : IClassFixture<WendrakS
         double rollerBushingHp
     )
     {
-        JsonNode told = await LoadsAsync(
+        JsonNode result = await LoadsAsync(
             standard,
             teeth,
             45,
@@ -114,7 +114,7 @@ public sealed class SectionGTests(WendrakServer server) : IClassFixture<WendrakS
             new("drive", PeakTorqueNm: 10, PeakPowerKw: 1),
             new("final", ShockFactor: 1)
         );
-        double[] Read(string line) => [.. told["tent"]![line]!.AsArray().Select(p => (double)p!)];
+        double[] Read(string line) => [.. result["tent"]![line]!.AsArray().Select(p => (double)p!)];
         double[] speeds = Read("rpm");
         // Both lines are powers of the speed: between two points of the curve they are straight in logarithms.
         double At(string name)
@@ -134,15 +134,15 @@ public sealed class SectionGTests(WendrakServer server) : IClassFixture<WendrakS
         // 7 m/s on number 60: an oil bath.
         double teeth = 20;
         double rpm = 7 * 60_000 / (teeth * 19.05);
-        JsonNode told = await LoadsAsync("12A", teeth, 40, rpm, new("drive", PeakTorqueNm: 10, PeakPowerKw: 5));
-        Agrees("g6", 0.1, 7, told["oiling"]!["speedMS"]);
-        Assert.Equal("bathOrSlinger", (string)told["oiling"]!["class"]!);
+        JsonNode result = await LoadsAsync("12A", teeth, 40, rpm, new("drive", PeakTorqueNm: 10, PeakPowerKw: 5));
+        Agrees("g6", 0.1, 7, result["oiling"]!["speedMS"]);
+        Assert.Equal("bathOrSlinger", (string)result["oiling"]!["class"]!);
     }
 
     [Fact]
     public async Task G7_chart_power()
     {
-        JsonNode told = await LoadsAsync(
+        JsonNode result = await LoadsAsync(
             "12A",
             17,
             34,
@@ -154,7 +154,7 @@ public sealed class SectionGTests(WendrakServer server) : IClassFixture<WendrakS
             ),
             new("final", ShockFactor: 1.4)
         );
-        Agrees("g7", 0.1, 1.12764, told["chart"]!["toothFactor"]);
-        Agrees("g7", 0.1, 11.8402, told["chart"]!["isoKw"]);
+        Agrees("g7", 0.1, 1.12764, result["chart"]!["toothFactor"]);
+        Agrees("g7", 0.1, 11.8402, result["chart"]!["isoKw"]);
     }
 }

@@ -31,11 +31,11 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
         );
     }
 
-    private static JsonNode CheckOf(JsonNode told, string kind) =>
-        told["checks"]!.AsArray().First(c => (string)c!["kind"]! == kind)!;
+    private static JsonNode CheckOf(JsonNode result, string kind) =>
+        result["checks"]!.AsArray().First(c => (string)c!["kind"]! == kind)!;
 
-    private static JsonNode Hardest(JsonNode told) =>
-        told["points"]!.AsArray().First(p => (string)p!["point"]!["kind"]! == "hardestPull")!;
+    private static JsonNode Hardest(JsonNode result) =>
+        result["points"]!.AsArray().First(p => (string)p!["point"]!["kind"]! == "hardestPull")!;
 
     /// <summary>Ratio and centrifugal part as the row has them; what a belt could carry at its best speed by h3.</summary>
     [Theory]
@@ -51,7 +51,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
     )
     {
         double rpm = 20 * 60_000 / (Math.PI * 100);
-        JsonNode told = await LoadsAsync(
+        JsonNode result = await LoadsAsync(
             LoopOf(element, standard),
             100,
             200,
@@ -60,8 +60,8 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
             new("drive", PeakTorqueNm: 10),
             new("final", Friction: 0.3, GrooveAngleDeg: 38, MassKgPerM: mass, InstalledTensionN: 350)
         );
-        Agrees(row, 0.1, ratio, told["friction"]!["runs"]!["ratioAtSlip"]);
-        Agrees(row, 0.1, centrifugal, Hardest(told)["centrifugalN"]);
+        Agrees(row, 0.1, ratio, result["friction"]!["runs"]!["ratioAtSlip"]);
+        Agrees(row, 0.1, centrifugal, Hardest(result)["centrifugalN"]);
     }
 
     [Fact]
@@ -72,7 +72,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
         double rpm = speed * 60_000 / (Math.PI * 100);
         double centrifugal = 0.19 * speed * speed;
         double pull = 200;
-        JsonNode told = await LoadsAsync(
+        JsonNode result = await LoadsAsync(
             LoopOf(DriveElement.VBelt, "A"),
             100,
             200,
@@ -87,11 +87,11 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
                 InstalledTensionN: 700 - centrifugal - pull / 2
             )
         );
-        Agrees("h3", 0.1, 700, told["friction"]!["tightN"]);
-        Agrees("h3", 0.1, 35.0438, told["friction"]!["bestSpeedMS"]);
+        Agrees("h3", 0.1, 700, result["friction"]!["tightN"]);
+        Agrees("h3", 0.1, 35.0438, result["friction"]!["bestSpeedMS"]);
         // A third of the tension is centrifugal there, and the rest pulls until it slips.
         double best = (700 - 700 / 3.0) * (1 - 1 / 14.2055) * 35.0438 / 1_000;
-        Agrees("h3", 0.1, best, told["friction"]!["greatestPowerKw"]);
+        Agrees("h3", 0.1, best, result["friction"]!["greatestPowerKw"]);
     }
 
     [Fact]
@@ -99,7 +99,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
     {
         // At rest nothing goes round: slow enough that its mass is no matter.
         double pull = 550;
-        JsonNode told = await LoadsAsync(
+        JsonNode result = await LoadsAsync(
             LoopOf(DriveElement.VBelt, "A"),
             100,
             200,
@@ -108,7 +108,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
             new("drive", PeakTorqueNm: pull * 0.05),
             new("final", Friction: 0.3, GrooveAngleDeg: 38, InstalledTensionN: 425)
         );
-        JsonNode point = Hardest(told);
+        JsonNode point = Hardest(result);
         Agrees("h4", 0.1, 700, point["tightN"]);
         Agrees("h4", 0.1, 150, point["slackN"]);
         Agrees("h4", 0.1, 842.517, point["frontShaft"]!["loadN"]);
@@ -118,7 +118,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
     [Fact]
     public async Task H5_slip_margin()
     {
-        JsonNode told = await LoadsAsync(
+        JsonNode result = await LoadsAsync(
             LoopOf(DriveElement.VBelt, "A"),
             100,
             200,
@@ -127,7 +127,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
             new("drive", PeakTorqueNm: 450 * 0.05),
             new("final", Friction: 0.3, GrooveAngleDeg: 38, InstalledTensionN: 350)
         );
-        Agrees("h5", 0.1, 1.35095, CheckOf(told, "slip")["value"]);
+        Agrees("h5", 0.1, 1.35095, CheckOf(result, "slip")["value"]);
     }
 
     [Fact]
@@ -138,7 +138,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
         for (int i = 0; i < 40; i++)
             wrap -= (0.143543 + 0.007468 * wrap - 0.000015052 * wrap * wrap - 0.96) / 0.0025;
         double torque = 11_000 / (1_000 * Math.PI / 30);
-        JsonNode told = await LoadsAsync(
+        JsonNode result = await LoadsAsync(
             LoopOf(DriveElement.VBelt, "B"),
             150,
             300,
@@ -147,7 +147,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
             new("drive", PeakTorqueNm: torque, ContinuousTorqueNm: torque),
             new("final", RatingPerBeltKw: 4.2, LengthFactor: 0.98, ShockFactor: 1.3)
         );
-        Agrees("h6", 0.1, 4, CheckOf(told, "beltCount")["limit"]);
+        Agrees("h6", 0.1, 4, CheckOf(result, "beltCount")["limit"]);
     }
 
     [Fact]
@@ -158,7 +158,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
         // So near a large wheel that five of its twenty teeth are in mesh: 90° of wrap and a little.
         double pitchDiameter = 20 * 12.7 / Math.PI;
         double rear = 80 * 12.7 / Math.PI;
-        JsonNode told = await LoadsAsync(
+        JsonNode result = await LoadsAsync(
             LoopOf(DriveElement.ToothedBelt, "H"),
             20,
             80,
@@ -167,9 +167,9 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
             new("drive", PeakTorqueNm: torque, ContinuousTorqueNm: torque),
             new("final", WidthMm: 50.8, InstalledTensionN: 800, ShockFactor: 1)
         );
-        JsonNode rating = CheckOf(told, "beltPull");
-        Agrees("h7", 0.1, 6.13833, Hardest(told)["speedMS"]);
-        Agrees("h7", 0.1, 896.009, Hardest(told)["pullN"]);
+        JsonNode rating = CheckOf(result, "beltPull");
+        Agrees("h7", 0.1, 6.13833, Hardest(result)["speedMS"]);
+        Agrees("h7", 0.1, 896.009, Hardest(result)["pullN"]);
         Agrees("h7", 0.2, 1_047.37, rating["limit"]);
         Agrees("h7", 0.2, 1.16893, rating["margin"]);
     }
@@ -179,7 +179,7 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
     public async Task H8_tooth_jump()
     {
         double mmPerTooth = 10 / Math.PI;
-        JsonNode told = await LoadsAsync(
+        JsonNode result = await LoadsAsync(
             LoopOf(DriveElement.ToothedBelt, "T10"),
             28,
             70,
@@ -188,6 +188,6 @@ public sealed class SectionHTests(WendrakServer server) : IClassFixture<WendrakS
             new("drive", PeakTorqueNm: 900 * 28 * mmPerTooth / 2_000),
             new("final", WidthMm: 50, InstalledTensionN: 800, Friction: 0.3)
         );
-        Agrees("h8", 0.2, 1.5995, CheckOf(told, "toothJump")["value"]);
+        Agrees("h8", 0.2, 1.5995, CheckOf(result, "toothJump")["value"]);
     }
 }

@@ -41,19 +41,19 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     [Fact]
     public async Task I1_tension_of_a_frequency()
     {
-        JsonNode told = await AdviceAsync(
+        JsonNode result = await AdviceAsync(
             DriveElement.ToothedBelt,
             new("final", new(AdjusterKind.TwoEnds), SpanMm: 440, MassKgPerM: 0.25),
             Read(ReadingMethod.Pluck, null, 55)
         );
-        Agrees("i1", 0.1, 585.64, told["rounds"]![0]!["loosest"]);
+        Agrees("i1", 0.1, 585.64, result["rounds"]![0]!["loosest"]);
     }
 
     [Fact]
     public async Task I2_frequency_of_a_tension()
     {
         // A window of 320 N and more, by what the shaft carries, told in Hz.
-        JsonNode told = await AdviceAsync(
+        JsonNode result = await AdviceAsync(
             DriveElement.ToothedBelt,
             new(
                 "final",
@@ -67,31 +67,31 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
             ),
             Read(ReadingMethod.Pluck, null, 40)
         );
-        Agrees("i2", 0.1, 320, told["window"]!["high"]);
-        Agrees("i2", 0.1, 43.0331, told["windowTightReading"]);
+        Agrees("i2", 0.1, 320, result["window"]!["high"]);
+        Agrees("i2", 0.1, 43.0331, result["windowTightReading"]);
     }
 
     [Fact]
     public async Task I3_deflection_by_force()
     {
         // Without stiffness the simple form: 25 N push 400 N on 480 mm by 7.5 mm.
-        JsonNode told = await AdviceAsync(
+        JsonNode result = await AdviceAsync(
             DriveElement.ToothedBelt,
             new("final", new(AdjusterKind.TwoEnds), SpanMm: 480, MassKgPerM: 0.12),
             Read(ReadingMethod.Push, 25, 7.5)
         );
-        Agrees("i3", 0.1, 400, told["rounds"]![0]!["loosest"]);
+        Agrees("i3", 0.1, 400, result["rounds"]![0]!["loosest"]);
     }
 
     [Fact]
     public async Task I4_chain_slack()
     {
-        JsonNode told = await AdviceAsync(
+        JsonNode result = await AdviceAsync(
             DriveElement.Chain,
             new("final", new(AdjusterKind.TwoEnds), SpanMm: 600, Suspension: RearSuspension.SwingArm),
             Read(ReadingMethod.FreePlay, null, 45)
         );
-        Agrees("i4", 0.1, -1.68513, told["rounds"]![0]!["tightest"]);
+        Agrees("i4", 0.1, -1.68513, result["rounds"]![0]!["tightest"]);
     }
 
     /// <summary>
@@ -102,13 +102,13 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     public async Task I5_turns_from_two_readings()
     {
         SetRound after = Read(ReadingMethod.Pluck, null, 46) with { LeftUnits = 1.5, RightUnits = 1.5 };
-        JsonNode told = await AdviceAsync(
+        JsonNode result = await AdviceAsync(
             DriveElement.ToothedBelt,
             new("final", new(AdjusterKind.TwoEnds, MmPerUnit: 1)),
             Read(ReadingMethod.Pluck, null, 38),
             after
         );
-        double hz2PerTurn = Result(told, "How this machine answers").GetValue<double>();
+        double hz2PerTurn = Result(result, "How this machine answers").GetValue<double>();
         Agrees("i5", 2, 2.02902, JsonValue.Create((55 * 55 - 46 * 46) / hz2PerTurn));
     }
 
@@ -127,8 +127,8 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
             new("final", new(AdjusterKind.TwoEnds, MmPerUnit: 1), MassKgPerM: 0.14),
             []
         );
-        JsonNode told = await Of(server, "/api/set/advice", question);
-        double stiffness = Result(told, "How this machine answers").GetValue<double>();
+        JsonNode result = await Of(server, "/api/set/advice", question);
+        double stiffness = Result(result, "How this machine answers").GetValue<double>();
         Agrees("i6", 0.1, 130.667, JsonValue.Create(stiffness));
         Agrees("i6", 0.1, 1.91326, JsonValue.Create((600 - 350) / stiffness));
     }
@@ -136,18 +136,18 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     [Fact]
     public async Task I7_readings_round_the_wheel()
     {
-        JsonNode told = await AdviceAsync(
+        JsonNode result = await AdviceAsync(
             DriveElement.Chain,
             new("final", new(AdjusterKind.TwoEnds), SpanMm: 600, Suspension: RearSuspension.SwingArm),
             Read(ReadingMethod.FreePlay, null, 34, 31, 27, 30)
         );
-        JsonNode round = told["rounds"]![0]!;
+        JsonNode round = result["rounds"]![0]!;
         Assert.Equal(
             (7, 2, 27),
             ((double)round["spreadReading"]!, (int)round["tightestAt"]!, (double)round["tightestReading"]!)
         );
-        Agrees("i7", 0.1, 25, told["windowTightReading"]);
-        Agrees("i7", 0.1, 35, told["windowLooseReading"]);
+        Agrees("i7", 0.1, 25, result["windowTightReading"]);
+        Agrees("i7", 0.1, 35, result["windowLooseReading"]);
         Assert.True((bool)round["isInside"]!);
     }
 
@@ -155,10 +155,10 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
     [Fact]
     public async Task I8_relaxation()
     {
-        JsonNode told = await Of(server, "/api/set/running-in", new RunningInInput(CordKind.Rubber, 0, 24, 100));
-        Agrees("i8", 0.1, 65.1154, told["leftPercent"]);
-        Agrees("i8", 0.1, 0.446454, Put(told, "Part that is left by now", "β"));
-        Agrees("i8", 0.1, 23.6885, Put(told, "Part that is left by now", "τ"));
+        JsonNode result = await Of(server, "/api/set/running-in", new RunningInInput(CordKind.Rubber, 0, 24, 100));
+        Agrees("i8", 0.1, 65.1154, result["leftPercent"]);
+        Agrees("i8", 0.1, 0.446454, Put(result, "Part that is left by now", "β"));
+        Agrees("i8", 0.1, 23.6885, Put(result, "Part that is left by now", "τ"));
         JsonNode own = await Of(
             server,
             "/api/set/running-in",
@@ -183,35 +183,35 @@ public sealed class SectionITests(WendrakServer server) : IClassFixture<WendrakS
             null,
             new(pivot, -Height(-20), Height(3))
         );
-        JsonNode told = await Of(
+        JsonNode result = await Of(
             server,
             "/api/fit/suspension",
             new SuspensionPlayInput(DriveOf(null, Chain("520")), new("final", 15, 45, null), layout, null, 40, 15)
         );
-        Agrees("i9", 0.1, 648.363, told["onStand"]!["centreMm"]);
-        Agrees("i9", 0.1, 648.918, told["tightest"]!["centreMm"]);
-        Agrees("i9", 1, 0.13868, told["tightest"]!["excessMm"]);
+        Agrees("i9", 0.1, 648.363, result["onStand"]!["centreMm"]);
+        Agrees("i9", 0.1, 648.918, result["tightest"]!["centreMm"]);
+        Agrees("i9", 1, 0.13868, result["tightest"]!["excessMm"]);
     }
 
     [Fact]
     public async Task I10_warmth()
     {
-        JsonNode told = await Of(
+        JsonNode result = await Of(
             server,
             "/api/set/warmth",
             new ThermalTensionInput(CaseMetal.Aluminium, 600, 95, 20, 0.985, 1_600, 100_000)
         );
-        Agrees("i10", 0.1, 1.035, told["centreGrowthMm"]);
-        Agrees("i10", 0.1, 2.03895, told["netStretchMm"]);
-        Agrees("i10", 0.1, 127.434, told["tensionRiseN"]);
+        Agrees("i10", 0.1, 1.035, result["centreGrowthMm"]);
+        Agrees("i10", 0.1, 2.03895, result["netStretchMm"]);
+        Agrees("i10", 0.1, 127.434, result["tensionRiseN"]);
     }
 
     [Fact]
     public async Task I11_a_sprung_arm()
     {
-        JsonNode told = await Of(server, "/api/set/sprung-arm", new SprungArmInput(209.579, 40, 70, 80, 45));
-        Agrees("i11", 0.1, 200, told["tensionN"]);
-        Agrees("i11", 0.1, 136.808, told["idlerForceN"]);
-        Agrees("i11", 0.1, 9.43107, told["armMomentNm"]);
+        JsonNode result = await Of(server, "/api/set/sprung-arm", new SprungArmInput(209.579, 40, 70, 80, 45));
+        Agrees("i11", 0.1, 200, result["tensionN"]);
+        Agrees("i11", 0.1, 136.808, result["idlerForceN"]);
+        Agrees("i11", 0.1, 9.43107, result["armMomentNm"]);
     }
 }

@@ -12,7 +12,7 @@ public sealed class SectionJTests(WendrakServer server) : IClassFixture<WendrakS
     [Fact]
     public async Task J1_four_gaps()
     {
-        JsonNode told = await Of(
+        JsonNode result = await Of(
             server,
             "/api/set/straightness",
             new StraightnessInput(
@@ -26,14 +26,14 @@ public sealed class SectionJTests(WendrakServer server) : IClassFixture<WendrakS
                 null
             )
         );
-        Agrees("j1", 0.1, 2.6, told["offsetMm"]);
-        Agrees("j1", 0.1, 0.572939, told["angleDeg"]);
+        Agrees("j1", 0.1, 2.6, result["offsetMm"]);
+        Agrees("j1", 0.1, 0.572939, result["angleDeg"]);
     }
 
     [Fact]
     public async Task J2_j3_a_skewed_axle_and_its_turns()
     {
-        JsonNode told = await Of(
+        JsonNode result = await Of(
             server,
             "/api/set/straightness",
             new StraightnessInput(
@@ -47,9 +47,9 @@ public sealed class SectionJTests(WendrakServer server) : IClassFixture<WendrakS
                 null
             )
         );
-        Agrees("j2", 0.1, 0.343771, told["angleDeg"]);
-        Assert.Equal("left", (string)told["walksTo"]!);
-        JsonNode move = told["move"]!;
+        Agrees("j2", 0.1, 0.343771, result["angleDeg"]);
+        Assert.Equal("left", (string)result["walksTo"]!);
+        JsonNode move = result["move"]!;
         // −1.2 turns: the right one is let out.
         Assert.Equal(("right", false), ((string)move["side"]!, (bool)move["tightens"]!));
         Assert.InRange((double)move["units"]!, 1.2 - 1 / 32.0, 1.2 + 1 / 32.0); // told in sixteenths

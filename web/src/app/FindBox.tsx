@@ -17,7 +17,7 @@ interface Found {
 const MOST_SHOWN = 12
 
 /** Finds machines, their trials and aims, and the places on the rail, by any words of their name. */
-export function FindBox({ onClose }: { onClose: () => void }) {
+export default function FindBox({ onClose }: { onClose: () => void }) {
   const [words, setWords] = useState('')
   const [at, setAt] = useState(0)
   const navigate = useNavigate()

@@ -1,15 +1,16 @@
 import { useMantineColorScheme } from '@mantine/core'
-import { Suspense, useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Link, NavLink, Outlet } from 'react-router'
 import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
 import { useShortcuts } from '../shell/shortcuts'
-import { FindBox } from './FindBox'
 import { HelpDialog } from './HelpDialog'
 import { PLACES } from './places'
 import { RenewedNotice } from './RenewedNotice'
 import classes from './Shell.module.css'
 import { StorageNotice } from './StorageNotice'
+
+const FindBox = lazy(() => import('./FindBox'))
 
 export function Shell() {
   const [isFinding, setFinding] = useState(false)
@@ -58,7 +59,7 @@ export function Shell() {
           <Outlet />
         </Suspense>
       </main>
-      {isFinding && <FindBox onClose={() => setFinding(false)} />}
+      <Suspense>{isFinding && <FindBox onClose={() => setFinding(false)} />}</Suspense>
       {isHelping && <HelpDialog onClose={() => setHelping(false)} />}
     </div>
   )

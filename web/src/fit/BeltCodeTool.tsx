@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { type BeltCodeReading, readBeltCode } from '../api/client'
 import { issueFor } from '../api/issues'
 import { useComputed } from '../api/queries'
+import type { Fit } from '../loop/useFit'
 import type { Workbench } from '../machine/useWorkbench'
 import { plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
@@ -10,7 +11,6 @@ import { LabelledValue } from '../shell/LabelledValue'
 import { Outdated } from '../shell/Outdated'
 import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
-import type { Fit } from './useFit'
 
 const LENGTH_NAMES: Record<BeltCodeReading['lengthKind'], string> = {
   pitch: 'pitch length',

@@ -1,5 +1,6 @@
 import { SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
+import type { Fit } from '../loop/useFit'
 import type { Workbench } from '../machine/useWorkbench'
 import { Panel } from '../shell/Panel'
 import { BeltCodeTool } from './BeltCodeTool'
@@ -7,7 +8,6 @@ import { CutBeltTool } from './CutBeltTool'
 import { GrooveTool } from './GrooveTool'
 import { LengthForCentreTool } from './LengthForCentreTool'
 import { SprocketTool } from './SprocketTool'
-import type { Fit } from './useFit'
 
 type Tool = 'centre' | 'code' | 'groove' | 'cut' | 'sprocket'
 

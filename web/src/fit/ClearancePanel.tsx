@@ -1,8 +1,8 @@
 import type { ClearanceFigure, LoopFitResult } from '../api/client'
+import { clearanceText, jamText } from '../loop/fitWords'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
-import { clearanceText, jamText } from './words'
 
 const TONES: Record<ClearanceFigure['state'], string> = {
   clear: 'ok',

@@ -1,6 +1,8 @@
 import { TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
+import { UNIT_WORDS } from '../loop/fitWords'
+import type { Fit } from '../loop/useFit'
 import { breakText, supplyOf } from '../machine/supplyWords'
 import type { Workbench } from '../machine/useWorkbench'
 import { pairText } from '../machine/words'
@@ -12,8 +14,6 @@ import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
 import { parseCounts } from './parseCounts'
-import type { Fit } from './useFit'
-import { UNIT_WORDS } from './words'
 
 const FIRST_ROWS = 14
 

@@ -1,12 +1,12 @@
 import { useState } from 'react'
 import { type CutBeltInput, cutBelt } from '../api/client'
 import { useComputed } from '../api/queries'
+import type { Fit } from '../loop/useFit'
 import { ChoiceField } from '../quantities/ChoiceField'
 import { fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
 import { type ToolField, ToolPanel } from '../shell/ToolPanel'
-import type { Fit } from './useFit'
 
 const KIND_WORDS: Record<CutBeltInput['kind'], string> = {
   weldedCord: 'welded cord',

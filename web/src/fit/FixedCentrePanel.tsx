@@ -3,6 +3,8 @@ import { useState } from 'react'
 import type { LoopFitResult } from '../api/client'
 import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor } from '../api/issues'
+import { UNIT_WORDS } from '../loop/fitWords'
+import type { Fit } from '../loop/useFit'
 import type { Workbench } from '../machine/useWorkbench'
 import { pairText } from '../machine/words'
 import { fixed, plain, signed } from '../quantities/format'
@@ -12,8 +14,6 @@ import { EmptyState } from '../shell/EmptyState'
 import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
-import type { Fit } from './useFit'
-import { UNIT_WORDS } from './words'
 
 const FIRST_ROWS = 12
 

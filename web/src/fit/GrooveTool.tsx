@@ -1,11 +1,11 @@
 import { useState } from 'react'
 import { type GrooveInput, type GrooveResult, matchGroove } from '../api/client'
 import { useComputed } from '../api/queries'
+import type { Fit } from '../loop/useFit'
 import { plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
 import { type ToolField, ToolPanel } from '../shell/ToolPanel'
-import type { Fit } from './useFit'
 
 const VERDICTS: Record<GrooveResult['verdict'], { text: string; tone: string }> = {
   seated: { text: '✓ Sits on its flanks, about flush.', tone: 'ok' },

@@ -5,6 +5,7 @@ import { type Adjuster, type LoopLayout, startParts } from '../api/client'
 import { askFor } from '../api/evaluation'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useComputed } from '../api/queries'
+import type { Fit } from '../loop/useFit'
 import { ADJUSTER_WORDS } from '../machine/adjusters'
 import { isToothed } from '../machine/driveElements'
 import editor from '../machine/MachineEditor.module.css'
@@ -15,7 +16,6 @@ import { ChoiceField } from '../quantities/ChoiceField'
 import { QuantityField } from '../quantities/QuantityField'
 import { ArmFields, IdlerFields, LimitFields } from './LayoutPartFields'
 import { PlaceFields, TrackFields } from './PlaceFields'
-import type { Fit } from './useFit'
 
 /** Exact entry of where the wheels stand; the picture follows when it is stored. */
 export default function LayoutEditor({

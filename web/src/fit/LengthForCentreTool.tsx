@@ -1,6 +1,8 @@
 import { useState } from 'react'
 import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor } from '../api/issues'
+import { lengthText, UNIT_WORDS } from '../loop/fitWords'
+import type { Fit } from '../loop/useFit'
 import { PartWorking } from '../machine/PartWorking'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed, plain, signed } from '../quantities/format'
@@ -11,8 +13,6 @@ import { Outdated } from '../shell/Outdated'
 import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
-import type { Fit } from './useFit'
-import { lengthText, UNIT_WORDS } from './words'
 
 /** A wanted centre distance, the lengths nearest to it, and the centre each of them asks for. */
 export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit }) {

@@ -1,10 +1,10 @@
 import type { FittingLength, LoopFitResult } from '../api/client'
+import { lengthText, REASON_WORDS, UNIT_WORDS } from '../loop/fitWords'
 import { fixed, plain, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
 import table from '../shell/table.module.css'
 import classes from './LengthsTable.module.css'
-import { lengthText, REASON_WORDS, UNIT_WORDS } from './words'
 
 /** Every length that reaches, where the axle sits with it and what is left to take up. */
 export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (length: number) => void }) {

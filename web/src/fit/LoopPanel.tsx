@@ -1,4 +1,6 @@
 import type { LoopFitResult } from '../api/client'
+import { findingText, reserveText } from '../loop/fitWords'
+import type { Fit } from '../loop/useFit'
 import { ADJUSTER_WORDS } from '../machine/adjusters'
 import { isToothed } from '../machine/driveElements'
 import type { Workbench } from '../machine/useWorkbench'
@@ -8,8 +10,6 @@ import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
-import type { Fit } from './useFit'
-import { findingText, reserveText } from './words'
 
 /** What the loop runs over, what moves, and what to look at. */
 export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; answer: LoopFitResult }) {

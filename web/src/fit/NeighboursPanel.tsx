@@ -1,4 +1,6 @@
 import { useEvaluation } from '../api/evaluation'
+import { moveText } from '../loop/fitWords'
+import type { Fit } from '../loop/useFit'
 import type { Workbench } from '../machine/useWorkbench'
 import { pairKey } from '../machine/words'
 import { fixed, plain, signed } from '../quantities/format'
@@ -7,8 +9,6 @@ import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import classes from './NeighboursPanel.module.css'
 import { PairsForMove } from './PairsForMove'
-import type { Fit } from './useFit'
-import { moveText } from './words'
 
 /** Both sides of an odd change: the pairs around the one in view, with the same chain or belt. */
 export default function NeighboursPanel({ bench, fit }: { bench: Workbench; fit: Fit }) {

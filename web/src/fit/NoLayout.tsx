@@ -3,9 +3,9 @@ import { changeMachine } from '../api/client'
 import { askFor } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
+import type { Fit } from '../loop/useFit'
 import type { Workbench } from '../machine/useWorkbench'
 import { EmptyState } from '../shell/EmptyState'
-import type { Fit } from './useFit'
 
 /** Nobody has said where the wheels stand: begin from what is fitted. */
 export function NoLayout({ bench, fit }: { bench: Workbench; fit: Fit }) {

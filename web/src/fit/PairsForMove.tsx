@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor } from '../api/issues'
+import type { Fit } from '../loop/useFit'
 import type { Workbench } from '../machine/useWorkbench'
 import { pairText } from '../machine/words'
 import { signed } from '../quantities/format'
@@ -9,7 +10,6 @@ import { useUnits } from '../quantities/units'
 import { Outdated } from '../shell/Outdated'
 import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
-import type { Fit } from './useFit'
 
 /** The question the other way round: it moves by so much, which teeth does that ask for? */
 export function PairsForMove({ bench, fit }: { bench: Workbench; fit: Fit }) {

@@ -1,9 +1,9 @@
 import { cleanup, fireEvent, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import type { LoopLayout, Point } from '../api/client'
+import type { View } from '../loop/view'
 import { show } from '../testing'
 import { PlaceHandle } from './PlaceHandle'
-import type { View } from './view'
 
 afterEach(cleanup)
 

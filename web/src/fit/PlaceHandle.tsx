@@ -1,9 +1,9 @@
 import { useRef } from 'react'
 import type { LoopLayout, Point } from '../api/client'
+import type { View } from '../loop/view'
 import { useUnits } from '../quantities/units'
 import type { LayoutPlace } from './layoutPlaces'
 import classes from './SideView.module.css'
-import type { View } from './view'
 
 /** With the shift key: ten steps at once. */
 const MANY = 10

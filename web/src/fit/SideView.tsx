@@ -1,6 +1,7 @@
 import { useElementSize } from '@mantine/hooks'
 import { useRef, useState } from 'react'
 import type { LoopFitResult, LoopLayout, WrappedWheel } from '../api/client'
+import { type Camera, FITTED, NARROW, toothPath, type View, viewOf } from '../loop/view'
 import { fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { placesOf } from './layoutPlaces'
@@ -8,7 +9,6 @@ import { PlaceHandle } from './PlaceHandle'
 import classes from './SideView.module.css'
 import { Arm, CentreDimension, Limits, Way } from './SideViewGround'
 import { TravelHandle } from './TravelHandle'
-import { type Camera, FITTED, NARROW, toothPath, type View, viewOf } from './view'
 
 interface Props {
   fit: LoopFitResult

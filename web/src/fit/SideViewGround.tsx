@@ -1,7 +1,7 @@
 import type { LoopFitResult, LoopLayout } from '../api/client'
+import { trackEnds, type View } from '../loop/view'
 import { useUnits } from '../quantities/units'
 import classes from './SideView.module.css'
-import { trackEnds, type View } from './view'
 
 /** What stands around the loop in the side view: edges, arm, the adjuster’s travel, the dimension. */
 

@@ -1,10 +1,10 @@
 import { useState } from 'react'
 import { measureSprocket } from '../api/client'
 import { useComputed } from '../api/queries'
+import type { Fit } from '../loop/useFit'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
 import { ToolPanel } from '../shell/ToolPanel'
-import type { Fit } from './useFit'
 
 /** The diameters of a sprocket for this chain, to tell one in the hand. */
 export function SprocketTool({ fit }: { fit: Fit }) {

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { SuspensionPlayResult } from '../api/client'
 import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor } from '../api/issues'
+import type { Fit } from '../loop/useFit'
 import { PartWorking } from '../machine/PartWorking'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed } from '../quantities/format'
@@ -12,7 +13,6 @@ import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
 import { WhyButton } from '../shell/WhyButton'
 import classes from './SuspensionPanel.module.css'
-import type { Fit } from './useFit'
 
 /** Free play while the suspension moves: the curve, the tightest place, and what to set on the stand. */
 export function SuspensionPanel({ bench, fit }: { bench: Workbench; fit: Fit }) {

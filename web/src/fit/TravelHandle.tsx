@@ -1,8 +1,8 @@
 import { useRef } from 'react'
 import type { LoopFitResult, LoopLayout, WrappedWheel } from '../api/client'
+import { nearestTravel, trackEnds, type View } from '../loop/view'
 import { useUnits } from '../quantities/units'
 import classes from './SideView.module.css'
-import { nearestTravel, trackEnds, type View } from './view'
 
 /** The wheel that moves: dragged along its way, or stepped with the arrow keys. */
 export function TravelHandle({

@@ -1,5 +1,5 @@
+import { lengthText } from '../loop/fitWords'
 import { noteOf, type Station, WITHOUT_WORDS } from '../machine/station'
-import { lengthText } from './words'
 
 export const fit: Station = {
   key: '3',

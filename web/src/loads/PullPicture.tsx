@@ -1,6 +1,6 @@
 import { useElementSize } from '@mantine/hooks'
 import type { LoopPath, PointLoads } from '../api/client'
-import { FITTED, viewOf } from '../fit/view'
+import { FITTED, viewOf } from '../loop/view'
 import { useUnits } from '../quantities/units'
 import classes from './PullPicture.module.css'
 

@@ -10,7 +10,7 @@ const read = (text: string, quantity?: Quantity, units = metric) =>
     unit: quantity ? units.unitOf(quantity) : 'teeth',
     toStored: (n) => (quantity ? units.toStored(quantity, n) : n),
   })
-const told = (...args: Parameters<typeof read>) => {
+const numberOf = (...args: Parameters<typeof read>) => {
   const typed = read(...args)
   return typed.kind === 'number' ? typed.value : typed.kind
 }
@@ -32,7 +32,7 @@ describe('a number as people write it', () => {
     ['12\u2009345.5', 12345.5],
     ['2.', 2],
     ['15 teeth', 15],
-  ])('%s is %d', (text, value) => expect(told(text)).toBe(value))
+  ])('%s is %d', (text, value) => expect(numberOf(text)).toBe(value))
 
   it.each([
     ['25 in', 'fine', 635],
@@ -43,13 +43,13 @@ describe('a number as people write it', () => {
     ['1 hp', 'power', 0.745699871582],
     ['1 bar', 'pressure', 0.1],
   ] as [string, Quantity, number][])('%s as %s is %d, stored', (text, quantity, value) =>
-    expect(told(text, quantity)).toBe(value),
+    expect(numberOf(text, quantity)).toBe(value),
   )
 
   it('reads a unit the same in either system, and a number alone in the unit shown', () => {
-    expect(told('640 mm', 'fine', inch)).toBe(640)
-    expect(told('25', 'fine', inch)).toBe(635)
-    expect(told('3/4', 'fine', inch)).toBe(19.05)
+    expect(numberOf('640 mm', 'fine', inch)).toBe(640)
+    expect(numberOf('25', 'fine', inch)).toBe(635)
+    expect(numberOf('3/4', 'fine', inch)).toBe(19.05)
   })
 
   it.each(['1 3/', '1 3', '2e', '2e-', '-', '3/'])('%s is the beginning of one', (text) =>

@@ -1,9 +1,8 @@
 import type { InstrumentFinding } from '../api/client'
-import { type Units, useUnits } from '../quantities/units'
+import { findingText, METHOD_WORDS } from '../loop/readings'
+import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
 import table from '../shell/table.module.css'
-import { readingNumber, readingText } from './readings'
-import { METHOD_WORDS } from './words'
 
 /** What each instrument of a visit told last: one that read outside stands open until what counts has read inside. */
 export function FindingsList({ findings }: { findings: InstrumentFinding[] }) {
@@ -20,24 +19,4 @@ export function FindingsList({ findings }: { findings: InstrumentFinding[] }) {
       {findingText(f, units)}
     </LabelledValue>
   ))
-}
-
-/** “51.0 to 53.0 Hz, window 64.0 to 74.0 Hz”. */
-export function findingText(f: InstrumentFinding, units: Units): string {
-  const {
-    loosestReading: loose,
-    tightestReading: tight,
-    windowLooseReading: low,
-    windowTightReading: high,
-  } = f
-  const range = (a: number, b: number) =>
-    a === b
-      ? readingText(f.method, a, units)
-      : `${readingNumber(f.method, Math.min(a, b), units)} to ${readingText(f.method, Math.max(a, b), units)}`
-  return [
-    range(loose, tight),
-    low !== null && high !== null && f.method !== 'feel' && `window ${range(low, high)}`,
-  ]
-    .filter(Boolean)
-    .join(', ')
 }

@@ -1,16 +1,15 @@
 import type { ReactNode } from 'react'
 import type { SetAdvice, SetRound } from '../api/client'
+import { METHOD_WORDS, readingText } from '../loop/readings'
 import { figure } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
 import { WhyButton } from '../shell/WhyButton'
 import classes from './NextCard.module.css'
-import { readingText } from './readings'
 import {
   CONDITION_WORDS,
   firstText,
   isToKeep,
-  METHOD_WORDS,
   MOVED_WORDS,
   nextText,
   positionWord,

@@ -1,7 +1,7 @@
 import type { RoundResult, SetAdvice, SetReading } from '../api/client'
+import { readingNumber, readingText } from '../loop/readings'
 import { useUnits } from '../quantities/units'
 import classes from './ReadingRing.module.css'
-import { readingNumber, readingText } from './readings'
 import { positionWord } from './words'
 
 const SIZE = 270

@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router'
 import type { SetJob, SetRound } from '../api/client'
 import { useEvaluation } from '../api/evaluation'
 import { useSetJobs } from '../api/queries'
+import { METHOD_WORDS, readingEnds, readingText } from '../loop/readings'
 import { useBench, type Workbench } from '../machine/useWorkbench'
 import { dayText, momentText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
@@ -13,8 +14,7 @@ import table from '../shell/table.module.css'
 import classes from './RecordPage.module.css'
 import { RoundSummary } from './RoundSummary'
 import { RoundsPanel } from './RoundsPanel'
-import { readingEnds, readingText } from './readings'
-import { DESPITE_WORDS, lockWord, METHOD_WORDS, positionWord, RUN_WORDS } from './words'
+import { DESPITE_WORDS, lockWord, positionWord, RUN_WORDS } from './words'
 
 /** The record that a visit leaves behind, on a page of its own, to be printed. */
 export default function RecordPage() {

@@ -1,13 +1,13 @@
 import type { LoopSummary, RoundResult, SetAdvice } from '../api/client'
+import { METHOD_WORDS, readingText } from '../loop/readings'
 import { figure, fixed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
 import table from '../shell/table.module.css'
 import { FindingsList } from './FindingsList'
 import { windowOf } from './ReadingRing'
-import { readingText } from './readings'
 import classes from './SetView.module.css'
-import { METHOD_WORDS, makerText, positionWord } from './words'
+import { makerText, positionWord } from './words'
 
 const CAUSE_WORDS: Record<NonNullable<RoundResult['cause']>, string> = {
   wheelRunsOut: 'a wheel runs out',

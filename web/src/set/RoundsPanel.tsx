@@ -1,8 +1,8 @@
 import type { Adjuster, RoundResult, SetRound } from '../api/client'
+import { readingText } from '../loop/readings'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
-import { readingText } from './readings'
 import { lockWord, turnedText } from './words'
 
 /** Marks what nobody said. */

@@ -1,14 +1,12 @@
 import { Link } from 'react-router'
 import type { MachineCard, SetJob } from '../api/client'
+import { findingText, METHOD_WORDS, readingEnds } from '../loop/readings'
 import { dayText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
-import { findingText } from './FindingsList'
 import { openOf } from './openReadings'
-import { readingEnds } from './readings'
 import classes from './SetView.module.css'
-import { METHOD_WORDS } from './words'
 
 /** What a closed visit leaves behind: as found, as left, and when to look again. */
 export function SetRecord({ job, card }: { job: SetJob; card: MachineCard }) {

@@ -3,6 +3,8 @@ import { useMutation } from '@tanstack/react-query'
 import type { Adjuster, LoopSetting, SetAdvice } from '../api/client'
 import { askFor } from '../api/evaluation'
 import { issueFor } from '../api/issues'
+import type { ReadingMethod } from '../loop/readings'
+import { METHOD_WORDS } from '../loop/readings'
 import { ADJUSTER_WORDS } from '../machine/adjusters'
 import { DraftBar } from '../machine/DraftBar'
 import type { Workbench } from '../machine/useWorkbench'
@@ -12,8 +14,7 @@ import { QuantityField } from '../quantities/QuantityField'
 import { type Quantity, useUnits } from '../quantities/units'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
-import type { ReadingMethod } from './readings'
-import { capital, DEGREES_IN_A_TURN, METHOD_WORDS, SEEN_WORDS, SUSPENSION_WORDS } from './words'
+import { capital, DEGREES_IN_A_TURN, SEEN_WORDS, SUSPENSION_WORDS } from './words'
 
 type Numbers<T> = { [K in keyof T]-?: T[K] extends number | null | undefined ? K : never }[keyof T]
 

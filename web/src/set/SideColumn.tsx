@@ -1,6 +1,6 @@
 import { lazy } from 'react'
 import type { LoopSetting } from '../api/client'
-import type { Fit } from '../fit/useFit'
+import type { Fit } from '../loop/useFit'
 import type { Workbench } from '../machine/useWorkbench'
 import { Panel } from '../shell/Panel'
 import { Cautions } from './Cautions'

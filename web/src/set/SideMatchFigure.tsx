@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
+import { readingEnds } from '../loop/readings'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
@@ -8,7 +9,6 @@ import { LabelledValue } from '../shell/LabelledValue'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
-import { readingEnds } from './readings'
 import type { Setting } from './useSetting'
 
 /** The loop of the drive that mirrors this one, and whether both are alike. */

@@ -1,13 +1,12 @@
 import { Link } from 'react-router'
 import type { MachineCard, SetJob } from '../api/client'
+import { METHOD_WORDS, readingEnds } from '../loop/readings'
 import { dayText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import { openOf } from './openReadings'
-import { readingEnds } from './readings'
 import classes from './SetView.module.css'
-import { METHOD_WORDS } from './words'
 
 /** Every closed visit to a loop: how it was found and left, so that what it loses between them is seen. */
 export function TrendPanel({ jobs, card }: { jobs: SetJob[]; card: MachineCard }) {

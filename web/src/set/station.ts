@@ -1,5 +1,5 @@
+import { endsText } from '../loop/readings'
 import { noteOf, type Station } from '../machine/station'
-import { endsText } from './readings'
 
 export const set: Station = {
   key: '6',

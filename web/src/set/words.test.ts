@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Adjuster, AdjusterMove, SetAdvice, SetRound } from '../api/client'
+import { readingEnds, readingText } from '../loop/readings'
 import { unitsOf } from '../quantities/units'
-import { readingEnds, readingText } from './readings'
 import {
   moveText,
   nextText,

@@ -7,20 +7,12 @@ import type {
   SetAdvice,
   SetRound,
 } from '../api/client'
+import { METHOD_WORDS, readingText } from '../loop/readings'
 import { choicesOf } from '../quantities/choices'
 import { figure } from '../quantities/format'
 import type { Units } from '../quantities/units'
-import { type ReadingMethod, readingText } from './readings'
 
 /** What the core's answers about setting are called on the page. */
-
-export const METHOD_WORDS: Record<ReadingMethod, string> = {
-  pluck: 'plucked',
-  push: 'pushed',
-  gauge: 'gauge',
-  freePlay: 'free play',
-  feel: 'by feel',
-}
 
 const LOCKS: Record<SetRound['lock'], string> = {
   loose: 'loose',

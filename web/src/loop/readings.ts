@@ -1,8 +1,8 @@
-import type { SetJob, SetReading } from '../api/client'
+import type { InstrumentFinding, SetJob, SetReading } from '../api/client'
 import { figure, fixed } from '../quantities/format'
 import type { Units } from '../quantities/units'
 
-// How readings are written; apart from the other words of Set, since the run of every station shows them.
+// How readings are written: at Set, in the strip of stations and in the yard.
 
 export type ReadingMethod = NonNullable<SetReading['method']>
 
@@ -36,3 +36,28 @@ export const endsText = (method: ReadingMethod | null, low: number, high: number
   low === high
     ? readingText(method, low, units)
     : `${readingNumber(method, low, units)} to ${readingText(method, high, units)}`
+
+export const METHOD_WORDS: Record<ReadingMethod, string> = {
+  pluck: 'plucked',
+  push: 'pushed',
+  gauge: 'gauge',
+  freePlay: 'free play',
+  feel: 'by feel',
+}
+
+/** “51.0 to 53.0 Hz, window 64.0 to 74.0 Hz”. */
+export function findingText(f: InstrumentFinding, units: Units): string {
+  const {
+    loosestReading: loose,
+    tightestReading: tight,
+    windowLooseReading: low,
+    windowTightReading: high,
+  } = f
+  const range = (a: number, b: number) => endsText(f.method, Math.min(a, b), Math.max(a, b), units)
+  return [
+    range(loose, tight),
+    low !== null && high !== null && f.method !== 'feel' && `window ${range(low, high)}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
+}

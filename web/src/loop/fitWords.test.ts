@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { reserveText } from './words'
+import { reserveText } from './fitWords'
 
 describe('adjustment left', () => {
   const units = { show: (_: string, mm: number) => `${mm} mm` } as Parameters<typeof reserveText>[1]
