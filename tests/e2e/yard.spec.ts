@@ -217,5 +217,5 @@ test('a trial is found by words of its name and opened by keys alone', async ({ 
   await expect(found.nth(1)).toHaveAttribute('aria-selected', 'true')
   await find.press('Enter')
   await expect(page).toHaveURL(/machines\/1\/ratio/)
-  await expect(page.getByRole('heading', { name: 'Curlew' })).toBeVisible()
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible()
 })

@@ -1,50 +1,53 @@
 import { useState } from 'react'
 import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
-import { issueFor } from '../api/issues'
 import { lengthText, UNIT_WORDS } from '../loop/fitWords'
 import type { Fit } from '../loop/useFit'
 import { PartWorking } from '../machine/PartWorking'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed, plain, signed } from '../quantities/format'
-import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
-import { Outdated } from '../shell/Outdated'
-import { Refused } from '../shell/Refused'
+import { ToolPanel } from '../shell/ToolPanel'
 import table from '../shell/table.module.css'
-import { WhyButton } from '../shell/WhyButton'
 
 /** A wanted centre distance, the lengths nearest to it, and the centre each of them asks for. */
 export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit }) {
   const units = useUnits()
-  const [centre, setCentre] = useState<number>()
-  const [isWorking, setWorking] = useState(false)
-  const wanted = centre ?? fit.answer.data?.centreMm
+  const [values, setValues] = useState<{ centreMm?: number }>({})
+  const wanted = values.centreMm ?? fit.answer.data?.centreMm
   const centreMm = useDebouncedDraft(wanted)
-  const { data, of, error, isStale } = useEvaluation(
+  const answer = useEvaluation(
     bench.subject,
     'lengthForCentre',
     centreMm === undefined ? undefined : { centreMm },
   )
+  const { of } = answer
+  const placeholder = wanted === undefined ? '' : fixed(units.toShown('fine', wanted), 1)
   return (
-    <>
-      <QuantityField
-        size="xs"
-        w={160}
-        mb="xs"
-        label="Centre distance wanted"
-        quantity="fine"
-        placeholder={wanted === undefined ? '' : fixed(units.toShown('fine', wanted), 1)}
-        value={centre}
-        onChange={setCentre}
-        error={issueFor(error, 'centreMm')}
-      />
-      <Refused error={error} fields={['centreMm']} />
-      {data && (
-        <Outdated isStale={isStale} of={units.show('fine', of?.centreMm ?? 0)}>
+    <ToolPanel
+      fields={[{ key: 'centreMm', label: 'Centre distance wanted', quantity: 'fine', placeholder }]}
+      values={values}
+      onChange={setValues}
+      answer={answer}
+      of={units.show('fine', of?.centreMm ?? 0)}
+      working={(onClose) =>
+        of && (
+          <PartWorking
+            title="Working: length for a centre"
+            bench={bench}
+            part="lengthForCentre"
+            question={of}
+            of={(answer) => answer.workings}
+            onClose={onClose}
+          />
+        )
+      }
+    >
+      {(data, why) => (
+        <>
           <p className="cap">
             It needs {lengthText(Number(data.neededLength.toFixed(2)), data.lengthUnit)}; two wheels only,
-            without idlers. <WhyButton onClick={() => setWorking(true)} />
+            without idlers. {why}
           </p>
           <details>
             <summary>
@@ -92,18 +95,8 @@ export function LengthForCentreTool({ bench, fit }: { bench: Workbench; fit: Fit
               </table>
             </div>
           )}
-        </Outdated>
+        </>
       )}
-      {isWorking && of && (
-        <PartWorking
-          title="Working: length for a centre"
-          bench={bench}
-          part="lengthForCentre"
-          question={of}
-          of={(answer) => answer.workings}
-          onClose={() => setWorking(false)}
-        />
-      )}
-    </>
+    </ToolPanel>
   )
 }

@@ -33,8 +33,8 @@ interface Props<V, R> {
   answer: Computed<R>
   /** Of what the answer in view is, should it be out of date. */
   of?: string
-  /** Name of its working; without it there is none. */
-  working?: string
+  /** Name of its working, or what shows one that is asked for by itself; without it there is none. */
+  working?: string | ((onClose: () => void) => ReactNode)
   /** What is chosen and not typed, before the fields. */
   above?: ReactNode
   below?: ReactNode
@@ -62,6 +62,7 @@ export function ToolPanel<
   children,
 }: Props<V, R>) {
   const [isWorking, setWorking] = useState(false)
+  const close = () => setWorking(false)
   const why = working && <WhyButton onClick={() => setWorking(true)} />
   const tool = (
     <>
@@ -87,13 +88,13 @@ export function ToolPanel<
         </Outdated>
       )}
       {data && title && children(data, why)}
-      {isWorking && data && (
-        <WorkingDialog
-          title={`Working: ${working}`}
-          workings={data.workings}
-          onClose={() => setWorking(false)}
-        />
-      )}
+      {isWorking &&
+        data &&
+        (typeof working === 'function' ? (
+          working(close)
+        ) : (
+          <WorkingDialog title={`Working: ${working}`} workings={data.workings} onClose={close} />
+        ))}
     </>
   )
   return title ? (
