@@ -157,7 +157,7 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
         MachineCard[] cards = await server.GetAsync<MachineCard[]>("/api/machines");
         MachineCard curlew = cards.Single(c => c.Machine.Name == "Curlew");
         Assert.Equal(3, curlew.Summary.Loops[0].Ratio);
-        Assert.Equal(["1", "2", "3", "4", "5", "6"], curlew.Summary.Gears[0].Labels);
+        Assert.Equal(["1", "2", "3", "4", "5", "6"], curlew.Summary.Drives[0].GearLabels);
     }
 
     [Fact]

@@ -40,14 +40,20 @@ public sealed record LoopSummary(
     LoopSetting Setting
 );
 
-/// <param name="Labels">“1” to “6”; one empty label for a drive without gears.</param>
+/// <summary>One drive of a machine at a glance.</summary>
+/// <param name="GearLabels">“1” to “6”, first gear first; one empty label for a drive without gears.</param>
+/// <param name="AimKinds">Aims that make sense for what turns it, in the order they are thought of.</param>
 /// <param name="DriveKey">Key of the drive it is about.</param>
-public sealed record DriveGearLabels(string DriveKey, IReadOnlyList<string> Labels);
+public sealed record DriveSummary(
+    string DriveKey,
+    IReadOnlyList<string> GearLabels,
+    IReadOnlyList<StartingAimKind> AimKinds
+);
 
 /// <summary>A machine's drives at a glance.</summary>
 /// <param name="GearCount">Gears of the first drive; 1 without.</param>
 /// <param name="TallestOverall">Overall ratio of the first drive in its last gear.</param>
-/// <param name="Gears">Labels of the gears of every drive, first gear first.</param>
+/// <param name="Drives">All its drives.</param>
 /// <param name="Findings">What does not go together.</param>
 /// <param name="OpenReadings">Loops that were left outside their window.</param>
 /// <param name="HasHistory">Whether something was fitted or set since it was typed: before that, changes of it are corrections.</param>
@@ -55,7 +61,7 @@ public sealed record MachineSummary(
     IReadOnlyList<LoopSummary> Loops,
     int GearCount,
     double TallestOverall,
-    IReadOnlyList<DriveGearLabels> Gears,
+    IReadOnlyList<DriveSummary> Drives,
     IReadOnlyList<DriveFinding> Findings,
     IReadOnlyList<OpenReading> OpenReadings,
     bool HasHistory
@@ -72,7 +78,17 @@ public sealed record MachineSummary(
             [.. machine.Drives.SelectMany(d => LoopsOf(new(d, fitted.Loops), machine))],
             gears.Count,
             gears[^1].Outputs[0].Reduction,
-            [.. state.Drives.Select(d => new DriveGearLabels(d.DriveKey, [.. d.Gears.Select(g => g.Label)]))],
+            [
+                .. machine.Drives.Zip(
+                    state.Drives,
+                    (drive, d) =>
+                        new DriveSummary(
+                            d.DriveKey,
+                            [.. d.Gears.Select(g => g.Label)],
+                            StartingAim.KindsFor(drive.Input.Kind)
+                        )
+                ),
+            ],
             state.Findings,
             OpenReading.AllOf(machine, fitted, visits),
             fitted.FittedOn is not null || visits.Count > 0 || fitted.FollowUps is { Count: > 0 }

@@ -36,6 +36,18 @@ public static class StartingAim
     private const double SomeSpeedKmh = 20;
     private const double SomeGain = 5;
 
+    /// <summary>What is aimed at with a drive: who pedals thinks in cadence and gain, who twists a grip in cruising and top speed.</summary>
+    /// <remarks>Common practice.</remarks>
+    public static IReadOnlyList<StartingAimKind> KindsFor(InputKind turnedBy) =>
+        [
+            .. turnedBy == InputKind.Rider
+                ? new[] { StartingAimKind.SpeedAtCadence, StartingAimKind.GainRatio }
+                : [StartingAimKind.CruiseSpeed, StartingAimKind.TopSpeed],
+            StartingAimKind.OutputSpeed,
+            StartingAimKind.OverallRatio,
+            StartingAimKind.FinalRatio,
+        ];
+
     /// <summary>
     /// A target near what the fitted wheels do in the last gear, in round figures, so that the first band shown is near
     /// the truth.

@@ -38,4 +38,22 @@ public sealed class DriveElementFactsTests
         SetInput given = belt with { Strength = belt.Strength! with { ForceAt1PercentN = 900 } };
         Assert.Equal(90_000, SetEvaluation.Advise(given).Span.AxialStiffnessN);
     }
+
+    /// <summary>Common practice: V-belts have grooves and codes, flat and round belts are cut and joined.</summary>
+    [Theory]
+    [InlineData(DriveElement.Chain, BenchTool.LengthForCentre, BenchTool.Sprocket)]
+    [InlineData(DriveElement.ToothedBelt, BenchTool.LengthForCentre, BenchTool.BeltCode)]
+    [InlineData(
+        DriveElement.VBelt,
+        BenchTool.LengthForCentre,
+        BenchTool.BeltCode,
+        BenchTool.Groove,
+        BenchTool.CutToLength
+    )]
+    [InlineData(DriveElement.FlatBelt, BenchTool.CutToLength)]
+    [InlineData(DriveElement.RoundBelt, BenchTool.CutToLength)]
+    public void What_can_be_found_with_the_part_in_hand_hangs_on_its_kind(
+        DriveElement element,
+        params BenchTool[] tools
+    ) => Assert.Equal(tools, DriveElementFacts.For(element).BenchTools);
 }

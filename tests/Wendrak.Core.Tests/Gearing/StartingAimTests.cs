@@ -67,4 +67,21 @@ public sealed class StartingAimTests
         StartingAimInput wrong = Input(StartingAimKind.FinalRatio) with { Loops = Drives.Pair(0, 45) };
         Refusals.Names("Loops[0].FrontSize", () => StartingAim.For(wrong));
     }
+
+    /// <summary>Common practice: cadence and gain where somebody pedals, cruising and top speed where nobody does.</summary>
+    [Fact]
+    public void What_can_be_aimed_at_hangs_on_what_turns_it()
+    {
+        IReadOnlyList<StartingAimKind> pedalled = StartingAim.KindsFor(InputKind.Rider);
+        Assert.Equal([StartingAimKind.SpeedAtCadence, StartingAimKind.GainRatio], pedalled.Take(2));
+        foreach (InputKind turnedBy in new[] { InputKind.Engine, InputKind.Motor })
+            Assert.Equal(
+                [StartingAimKind.CruiseSpeed, StartingAimKind.TopSpeed, .. pedalled.Skip(2)],
+                StartingAim.KindsFor(turnedBy)
+            );
+        Assert.Equal(
+            [StartingAimKind.OutputSpeed, StartingAimKind.OverallRatio, StartingAimKind.FinalRatio],
+            pedalled.Skip(2)
+        );
+    }
 }

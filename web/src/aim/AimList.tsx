@@ -1,5 +1,5 @@
 import { targetText } from '../machine/targets'
-import type { Workbench } from '../machine/useWorkbench'
+import { gearLabels, type Workbench } from '../machine/useWorkbench'
 import { useUnits } from '../quantities/units'
 import classes from './AimList.module.css'
 
@@ -11,7 +11,7 @@ export function AimList({ bench }: { bench: Workbench }) {
       <legend className="visually-hidden">Aim that is worked on</legend>
       {bench.aims.map((aim) => {
         const best = Math.max(0, ...aim.outcomes.map((o) => o.score))
-        const gears = bench.card.summary.gears.find((g) => g.driveKey === aim.driveKey)?.labels ?? ['']
+        const gears = gearLabels(bench.card, aim.driveKey)
         return (
           <label key={aim.id} className={classes.aim} data-on={aim.id === bench.aim?.id || undefined}>
             <input

@@ -63,7 +63,8 @@ const MATCH_TOLERANCE_PERCENT = 2
 
 /** The target in the person's own terms; each kind asks only for what it needs. */
 export function TargetForm({ bench, target, onChange, error }: Props) {
-  const kinds = kindsFor(bench).map((value) => ({ value, label: TARGET_WORDS[value] }))
+  const offered = bench.card.summary.drives.find((d) => d.driveKey === bench.drive.key)?.aimKinds ?? []
+  const kinds = [...offered, 'matchSetup' as const].map((value) => ({ value, label: TARGET_WORDS[value] }))
   const values = target as unknown as Record<string, number | null> // fields differ by kind; FIELDS names them
   const issue = (key: string) => issueFor(error, `target.${key}`)
   const named = FIELDS[target.kind].some((f) => issue(f.key)) || issue('gearIndex')
@@ -135,17 +136,6 @@ export function TargetForm({ bench, target, onChange, error }: Props) {
       )}
     </>
   )
-}
-
-function kindsFor(bench: Workbench): TargetKind[] {
-  const pedalled = bench.drive.input.kind === 'rider'
-  return [
-    ...(pedalled ? (['speedAtCadence', 'gainRatio'] as const) : (['cruiseSpeed', 'topSpeed'] as const)),
-    'outputSpeed',
-    'overallRatio',
-    'finalRatio',
-    'matchSetup',
-  ]
 }
 
 function matching(bench: Workbench, setupId: number, tolerancePercent: number): AimTarget {

@@ -2622,12 +2622,6 @@ export interface components {
          * @enum {unknown}
          */
         DriveFindingKind: "opposingWheels" | "scrubbingWheels" | "mirrorMismatch" | "halfPlanetTooth";
-        DriveGearLabels: {
-            /** @description Key of the drive it is about. */
-            driveKey: string;
-            /** @description “1” to “6”; one empty label for a drive without gears. */
-            labels: string[];
-        };
         /** @description The one input of a drive. */
         DriveInput: {
             /** @description Name of the shaft, e.g. “crankshaft”. */
@@ -2664,6 +2658,15 @@ export interface components {
             /** @description Key of the drive it is about. */
             driveKey: string;
             gears: components["schemas"]["GearState"][];
+        };
+        /** @description One drive of a machine at a glance. */
+        DriveSummary: {
+            /** @description Key of the drive it is about. */
+            driveKey: string;
+            /** @description “1” to “6”, first gear first; one empty label for a drive without gears. */
+            gearLabels: string[];
+            /** @description Aims that make sense for what turns it, in the order they are thought of. */
+            aimKinds: components["schemas"]["StartingAimKind"][];
         };
         /** @description A machine's drives with everything on them. */
         DrivesAsBuilt: {
@@ -4950,8 +4953,8 @@ export interface components {
              * @description Overall ratio of the first drive in its last gear.
              */
             tallestOverall: number;
-            /** @description Labels of the gears of every drive, first gear first. */
-            gears: components["schemas"]["DriveGearLabels"][];
+            /** @description All its drives. */
+            drives: components["schemas"]["DriveSummary"][];
             /** @description What does not go together. */
             findings: components["schemas"]["DriveFinding"][];
             /** @description Loops that were left outside their window. */

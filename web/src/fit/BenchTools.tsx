@@ -1,6 +1,7 @@
 import { SegmentedControl } from '@mantine/core'
-import { useState } from 'react'
+import { type ComponentType, useState } from 'react'
 import type { Fit } from '../loop/useFit'
+import { benchToolsOf } from '../machine/driveElements'
 import type { Workbench } from '../machine/useWorkbench'
 import { Panel } from '../shell/Panel'
 import { BeltCodeTool } from './BeltCodeTool'
@@ -9,52 +10,35 @@ import { GrooveTool } from './GrooveTool'
 import { LengthForCentreTool } from './LengthForCentreTool'
 import { SprocketTool } from './SprocketTool'
 
-type Tool = 'centre' | 'code' | 'groove' | 'cut' | 'sprocket'
-
-const LABELS: Record<Tool, string> = {
-  centre: 'centre → length',
-  code: 'code on a belt',
-  groove: 'groove',
-  cut: 'cut to length',
-  sprocket: 'sprocket',
+/** By what the core calls them. */
+const TOOLS: Record<string, { label: string; Tool: ComponentType<{ bench: Workbench; fit: Fit }> }> = {
+  lengthForCentre: { label: 'centre → length', Tool: LengthForCentreTool },
+  beltCode: { label: 'code on a belt', Tool: BeltCodeTool },
+  groove: { label: 'groove', Tool: GrooveTool },
+  cutToLength: { label: 'cut to length', Tool: CutBeltTool },
+  sprocket: { label: 'sprocket', Tool: SprocketTool },
 }
 
 /** What is measured or read with the part in hand. */
 export default function BenchTools({ bench, fit }: { bench: Workbench; fit: Fit }) {
-  const tools = toolsFor(fit)
-  const [chosen, setChosen] = useState<Tool>()
-  const tool = chosen && tools.includes(chosen) ? chosen : tools[0]
+  const keys = benchToolsOf(fit.loop.driveElement)
+  const [chosen, setChosen] = useState('')
+  const key = keys.includes(chosen) ? chosen : (keys[0] ?? '')
+  const Tool = TOOLS[key]?.Tool
   return (
     <Panel title="With the part in hand">
-      {tools.length > 1 && (
+      {keys.length > 1 && (
         <SegmentedControl
           size="xs"
           mb="xs"
           aria-label="What to find"
-          value={tool}
+          value={key}
           onChange={setChosen}
-          data={tools.map((value) => ({ value, label: LABELS[value] }))}
+          data={keys.map((value) => ({ value, label: TOOLS[value]?.label ?? value }))}
           data-no-print
         />
       )}
-      {tool === 'centre' && <LengthForCentreTool bench={bench} fit={fit} />}
-      {tool === 'code' && <BeltCodeTool bench={bench} fit={fit} />}
-      {tool === 'groove' && <GrooveTool fit={fit} />}
-      {tool === 'cut' && <CutBeltTool fit={fit} />}
-      {tool === 'sprocket' && <SprocketTool fit={fit} />}
+      {Tool && <Tool bench={bench} fit={fit} />}
     </Panel>
   )
-}
-
-function toolsFor(fit: Fit): Tool[] {
-  switch (fit.loop.driveElement) {
-    case 'chain':
-      return ['centre', 'sprocket']
-    case 'toothedBelt':
-      return ['centre', 'code']
-    case 'vBelt':
-      return ['centre', 'code', 'groove', 'cut']
-    default:
-      return ['cut']
-  }
 }

@@ -101,7 +101,13 @@ export function cardOf(machine: Partial<Machine> = {}, loops: LoopSummary[] = [l
       loops,
       gearCount: 1,
       tallestOverall: 3,
-      gears: [{ driveKey: 'drive', labels: [''] }],
+      drives: [
+        {
+          driveKey: 'drive',
+          gearLabels: [''],
+          aimKinds: ['cruiseSpeed', 'topSpeed', 'outputSpeed', 'overallRatio', 'finalRatio'],
+        },
+      ],
       findings: [],
       openReadings: [],
       hasHistory: true,

@@ -8,6 +8,8 @@ interface Element {
   loopFields: string[]
   /** Of what its strength has for some kinds only: those that count. */
   strengthFields: string[]
+  /** What can be found out with the part in hand. */
+  benchTools: string[]
 }
 
 /** What the core says is true of every chain or belt of one kind; written by tools/refresh-api. */
@@ -19,3 +21,4 @@ export const hasLoopField = (driveElement: DriveElement, field: 'slipFraction' |
   ELEMENTS[driveElement].loopFields.includes(field)
 export const hasStrengthField = (driveElement: DriveElement, field: keyof LoopStrength) =>
   ELEMENTS[driveElement].strengthFields.includes(field)
+export const benchToolsOf = (driveElement: DriveElement) => ELEMENTS[driveElement].benchTools

@@ -91,7 +91,7 @@ export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): W
     trials: setups.filter((s) => s.status === 'trial'),
     aims,
     drive,
-    gears: card.summary.gears.find((g) => g.driveKey === drive.key)?.labels ?? [''],
+    gears: gearLabels(card, drive.key),
     loops,
     aim: aimOfDrive,
     target,
@@ -115,6 +115,10 @@ export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): W
 
 /** For the views inside a machine's page. */
 export const useBench = () => useOutletContext<Workbench>()
+
+/** Labels of the gears of a drive; one empty label without gears. */
+export const gearLabels = (card: MachineCard, driveKey: string) =>
+  card.summary.drives.find((d) => d.driveKey === driveKey)?.gearLabels ?? ['']
 
 function chosenLoops(card: MachineCard, param: string | null, aim: Aim | undefined): LoopSummary[] {
   const all = card.summary.loops
