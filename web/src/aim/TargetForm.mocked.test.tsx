@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import * as api from '../api/client'
 import { askFor } from '../api/evaluation'
-import { benchOf, driveOf, setupOf } from '../machine/bench.testing'
+import { benchOf, cardOf, setupOf } from '../machine/bench.testing'
 import type { Workbench } from '../machine/useWorkbench'
 import { show } from '../testing'
 import { TargetForm } from './TargetForm'
@@ -88,15 +88,14 @@ describe('the form of a target', () => {
     expect(asked).not.toHaveBeenCalled()
   })
 
-  it('offers a rider cadence, and an engine none', async () => {
-    const rider = driveOf({
-      input: { shaft: 'crank', kind: 'rider', lowSpeedRpm: 60, limitSpeedRpm: 100, crankLengthMm: 170 },
-    })
-    showForm({ kind: 'finalRatio', low: 0.4, high: 0.5 }, { drive: rider })
+  it('offers what the core says can be aimed at with this drive, and another setup', async () => {
+    const card = cardOf()
+    const [drive] = card.summary.drives
+    card.summary.drives = drive ? [{ ...drive, aimKinds: ['speedAtCadence', 'finalRatio'] }] : []
+    showForm({ kind: 'finalRatio', low: 0.4, high: 0.5 }, { card })
     await userEvent.click(screen.getByRole('combobox', { name: 'Aim at' }))
     const options = (await screen.findAllByRole('option')).map((o) => o.textContent)
-    expect(options).toContain('speed while pedalling')
-    expect(options).not.toContain('top speed at the limit')
+    expect(options).toEqual(['speed while pedalling', 'final ratio', 'match a setup'])
   })
 
   it('puts a refusal at its field, and says one that has none', () => {
