@@ -263,11 +263,9 @@ export const readBeltCode = (body: Schemas['BeltCodeInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/belt-code', { body, ...s }))
 export const cutBelt = (body: Schemas['CutBeltInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/cut-belt', { body, ...s }))
-export type GrooveInput = Schemas['GrooveInput']
-export const matchGroove = (body: GrooveInput, s: Signal = {}) =>
+export const matchGroove = (body: Schemas['GrooveInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/groove', { body, ...s }))
-export type CoilInput = Schemas['CoilInput']
-export const measureCoil = (body: CoilInput, s: Signal = {}) =>
+export const measureCoil = (body: Schemas['CoilInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/coil', { body, ...s }))
 export const measureSprocket = (body: Schemas['SprocketInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/sprocket', { body, ...s }))

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { type GrooveInput, type GrooveResult, matchGroove } from '../api/client'
+import { type GrooveResult, matchGroove } from '../api/client'
 import { useComputed } from '../api/queries'
 import type { Fit } from '../loop/useFit'
 import { plain } from '../quantities/format'
@@ -17,7 +17,7 @@ const VERDICTS: Record<GrooveResult['verdict'], { text: string; tone: string }> 
   sitsDeep: { text: '▲ Sits deep: too narrow for this groove, or belt and groove are worn.', tone: 'watch' },
 }
 
-type Measured = Partial<Omit<GrooveInput, 'section'>>
+type Measured = Partial<Omit<Parameters<typeof matchGroove>[0], 'section'>>
 
 const FIELDS: ToolField<keyof Measured>[] = [
   { key: 'datumDiameterMm', label: 'Datum ⌀ of the pulley', quantity: 'fine' },

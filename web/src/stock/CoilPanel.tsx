@@ -1,10 +1,12 @@
 import { useState } from 'react'
-import { type CoilInput, measureCoil } from '../api/client'
+import { measureCoil } from '../api/client'
 import { useComputed } from '../api/queries'
 import { plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
 import { type ToolField, ToolPanel } from '../shell/ToolPanel'
+
+type CoilInput = Parameters<typeof measureCoil>[0]
 
 const FIELDS: ToolField<keyof CoilInput>[] = [
   { key: 'outerDiameterMm', label: 'Outside ⌀', quantity: 'fine' },
