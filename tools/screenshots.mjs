@@ -94,7 +94,7 @@ const SHOTS = [
   },
   { name: 'set', path: '/machines/2/set', before: beginVisit },
   {
-    name: 'redo',
+    name: 'follow-ups',
     path: '/machines/1/fit',
     before: async () => {
       const setups = await (await fetch(`${site}/api/machines/1/setups`)).json()
@@ -165,8 +165,14 @@ try {
     await page.goto(site + shot.path, { waitUntil: 'networkidle' })
     await shot.act?.(page)
     // A slow machine still opens it, or still asks for the strip.
-    await page.waitForFunction(() => !/Opening …|Computing …|Reading the|^\u2026$/m.test(document.body.innerText))
-    await page.waitForTimeout(900)
+    for (let calm = 0; calm < 2; ) {
+      await page.waitForTimeout(900)
+      const isBusy = await page.evaluate(() => {
+        const text = document.querySelector('main')?.innerText ?? ''
+        return text.length < 40 || /Opening …|Computing …|Reading the|^\u2026$/m.test(text)
+      })
+      calm = isBusy ? 0 : calm + 1
+    }
     await page.screenshot({ path: join(home, 'docs/screenshots', `${shot.name}.png`) })
     console.log(shot.name)
     await context.close()

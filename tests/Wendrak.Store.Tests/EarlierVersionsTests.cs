@@ -86,6 +86,26 @@ public sealed class EarlierVersionsTests : IDisposable
     }
 
     [Theory, MemberData(nameof(Fixtures))]
+    public async Task The_first_change_since_differs_in_nothing_but_what_was_changed(string fixture)
+    {
+        using TempStore store = Open(fixture, out _);
+        FittedMachine found = (await store.Machines.ListAsync())[0];
+        await store.Machines.ChangeAsync(
+            "Ann",
+            new(found.Machine with { Note = "changed since" }, found.Fitted.Loops),
+            found.Fitted.Version,
+            default
+        );
+        Change change = (await store.History.ListAsync(null, null, 1))[0];
+        ChangeDetail machine = change.Things.Single(t => t.Thing == "machine");
+        JsonObject before = JsonNode.Parse(machine.Before!)!.AsObject();
+        JsonObject after = JsonNode.Parse(machine.After!)!.AsObject();
+        Assert.Equal("changed since", (string?)after["note"]);
+        before["note"] = after["note"]!.DeepClone();
+        Assert.Equal(after.ToJsonString(), before.ToJsonString());
+    }
+
+    [Theory, MemberData(nameof(Fixtures))]
     public async Task A_machine_file_it_wrote_is_read_whole(string fixture)
     {
         using TempStore store = Open(fixture, out _);

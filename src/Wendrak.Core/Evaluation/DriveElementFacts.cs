@@ -48,7 +48,7 @@ public sealed record DriveElementFacts(
             ToolsFor(element)
         );
 
-    // Flat and round belts are made up to fit and carry no code; V-belts come endless or as link belts.
+    // Flat and round belts are made up to fit and carry no code; V-belts come endless or as link belts: common practice.
     private static IReadOnlyList<BenchTool> ToolsFor(DriveElement element) =>
         element switch
         {

@@ -1,4 +1,5 @@
 using Dapper;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Jobs;
 
 namespace Wendrak.Store.Ledger;
@@ -22,7 +23,7 @@ public sealed record Change(
     IReadOnlyList<ChangeDetail> Things
 );
 
-/// <summary>One record of a change, before and after, as JSON text.</summary>
+/// <summary>One record of a change, before and after, as JSON text: both in the newest form, so that nothing but the change differs.</summary>
 /// <param name="Thing">Kind of record.</param>
 /// <param name="ThingId">Which of them.</param>
 /// <param name="Before">As it was; null where it was not there.</param>
@@ -30,8 +31,10 @@ public sealed record Change(
 public sealed record ChangeDetail(string Thing, long ThingId, string? Before, string? After);
 
 /// <summary>Everything that happened, newest first.</summary>
-public sealed class History(Database database)
+public sealed class History(Database database, KindRegistry? kinds = null)
 {
+    private readonly KindRegistry _kinds = kinds ?? new(Kinds.All);
+
     /// <summary>Shown where nobody said who it was.</summary>
     public const string Nobody = "workshop";
 
@@ -46,7 +49,7 @@ public sealed class History(Database database)
             (await ListAsync(session, null, id + 1, 1)).FirstOrDefault(c => c.Id == id)
         );
 
-    private static async Task<IReadOnlyList<Change>> ListAsync(Session session, long? machineId, long before, int most)
+    private async Task<IReadOnlyList<Change>> ListAsync(Session session, long? machineId, long before, int most)
     {
         string where = machineId is null ? "" : "AND machine_id = @machineId";
         string sql = $"""
@@ -79,14 +82,15 @@ public sealed class History(Database database)
         return [.. entries.Select(e => e.ToChange([.. details[e.Id]]))];
     }
 
-    private static async Task<ILookup<long, ChangeDetail>> DetailsAsync(Session session, EntryRow[] entries)
+    private async Task<ILookup<long, ChangeDetail>> DetailsAsync(Session session, EntryRow[] entries)
     {
         const string sql = """
-            SELECT change_id AS ChangeId, kind AS Kind, id AS Id, body AS After,
-                   (SELECT body FROM change_item AS b
-                    WHERE b.kind = i.kind AND b.id = i.id AND b.version < i.version
-                    ORDER BY b.version DESC LIMIT 1) AS Before
-            FROM change_item AS i WHERE change_id IN @ids ORDER BY change_id, position
+            SELECT i.change_id AS ChangeId, i.kind AS Kind, i.id AS Id, i.schema AS SchemaAfter, i.body AS After,
+                   b.schema AS SchemaBefore, b.body AS Before
+            FROM change_item AS i
+            LEFT JOIN change_item AS b ON b.kind = i.kind AND b.id = i.id AND b.version =
+                (SELECT max(version) FROM change_item WHERE kind = i.kind AND id = i.id AND version < i.version)
+            WHERE i.change_id IN @ids ORDER BY i.change_id, i.position
             """;
         long[] ids = [.. entries.Where(e => e.Event is null).Select(e => e.Id)];
         IEnumerable<DetailRow> rows = await session.Connection.QueryAsync<DetailRow>(
@@ -94,7 +98,30 @@ public sealed class History(Database database)
             new { ids },
             session.Transaction
         );
-        return rows.ToLookup(r => r.ChangeId, r => new ChangeDetail(r.Kind, r.Id, r.Before, r.After));
+        return rows.ToLookup(
+            r => r.ChangeId,
+            r => new ChangeDetail(
+                r.Kind,
+                r.Id,
+                Newest(r.Kind, r.SchemaBefore, r.Before),
+                Newest(r.Kind, r.SchemaAfter, r.After)
+            )
+        );
+    }
+
+    /// <summary>What can't be read is shown as it stands there.</summary>
+    private string? Newest(string name, long? schema, string? body)
+    {
+        if (body is null || _kinds.Find(name) is not { } kind || schema >= kind.Schema)
+            return body;
+        try
+        {
+            return kind.Newest((int)schema!, body);
+        }
+        catch (UnreadableBodyException)
+        {
+            return body;
+        }
     }
 
     private sealed record EntryRow
@@ -127,7 +154,9 @@ public sealed class History(Database database)
         public required long ChangeId { get; init; }
         public required string Kind { get; init; }
         public required long Id { get; init; }
+        public required long? SchemaBefore { get; init; }
         public required string? Before { get; init; }
+        public required long SchemaAfter { get; init; }
         public required string? After { get; init; }
     }
 }

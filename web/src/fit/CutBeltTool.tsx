@@ -22,7 +22,9 @@ export function CutBeltTool({ fit }: { fit: Fit }) {
   const [kind, setKind] = useState<CutBeltInput['kind']>('weldedCord')
   const [values, setValues] = useState<Typed>({})
   const here = fit.answer.data?.path.lengthMm
-  const { fittedMm = here, stretchPercent = null, jointMm = 0, sectionMm = null, modulusMpa = null } = values
+  const { fittedMm = here, stretchPercent = null, jointMm = 0 } = values
+  // What was typed for another kind is out of view and does not count.
+  const { sectionMm = null, modulusMpa = null } = kind === 'linkBelt' ? {} : values
   const linkPitchMm = kind === 'linkBelt' ? (values.linkPitchMm ?? null) : null
   const answer = useComputed(
     'cut-belt',
