@@ -59,7 +59,7 @@ test('what can not be stored for now is said, kept, and stored by itself once it
   await page.getByRole('button', { name: 'One more rear 46 for 520' }).click()
   await expect(page.getByRole('alert')).toContainText('The disk is full')
   isFull = false
-  await expect(page.getByRole('alert')).toHaveCount(0, { timeout: 10_000 })
+  await expect(page.getByRole('alert')).toHaveCount(0)
   await expect(shelf).toHaveText(String(before + 1))
   const stock = await (await page.request.get('/api/stock')).json()
   expect(

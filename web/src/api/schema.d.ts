@@ -2172,7 +2172,7 @@ export interface components {
             undoneBy: null | number;
             things: components["schemas"]["ChangeDetail"][];
         };
-        /** @description One record of a change, before and after, as JSON text. */
+        /** @description One record of a change, before and after, as JSON text: both in the newest form, so that nothing but the change differs. */
         ChangeDetail: {
             /** @description Kind of record. */
             thing: string;
