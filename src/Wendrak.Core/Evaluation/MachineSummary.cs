@@ -43,11 +43,13 @@ public sealed record LoopSummary(
 /// <summary>One drive of a machine at a glance.</summary>
 /// <param name="GearLabels">“1” to “6”, first gear first; one empty label for a drive without gears.</param>
 /// <param name="AimKinds">Aims that make sense for what turns it, in the order they are thought of.</param>
+/// <param name="MatchTolerancePercent">Half the band that an aim to match another setup begins with.</param>
 /// <param name="DriveKey">Key of the drive it is about.</param>
 public sealed record DriveSummary(
     string DriveKey,
     IReadOnlyList<string> GearLabels,
-    IReadOnlyList<StartingAimKind> AimKinds
+    IReadOnlyList<StartingAimKind> AimKinds,
+    double MatchTolerancePercent
 );
 
 /// <summary>A machine's drives at a glance.</summary>
@@ -85,7 +87,8 @@ public sealed record MachineSummary(
                         new DriveSummary(
                             d.DriveKey,
                             [.. d.Gears.Select(g => g.Label)],
-                            StartingAim.KindsFor(drive.Input.Kind)
+                            StartingAim.KindsFor(drive.Input.Kind),
+                            StartingAim.MatchTolerancePercent
                         )
                 ),
             ],

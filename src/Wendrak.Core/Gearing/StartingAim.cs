@@ -32,6 +32,9 @@ public static class StartingAim
     private const double AroundSpeed = 0.05;
     private const double TopSpeedTolerancePercent = 4;
 
+    /// <summary>Half the band of an aim to match another setup, percent: one tooth at a usual rear sprocket is felt. Common practice.</summary>
+    public const double MatchTolerancePercent = 2;
+
     // For a drive whose wheel size is not known yet.
     private const double SomeSpeedKmh = 20;
     private const double SomeGain = 5;

@@ -69,7 +69,9 @@ public sealed record Adjuster(
     public bool SetsItself => Kind == AdjusterKind.SpringSlide;
 
     /// <summary>Whether it has a left and a right end, which are set each.</summary>
-    public bool HasTwoEnds => Kind is AdjusterKind.TwoEnds or AdjusterKind.Cam;
+    public bool HasTwoEnds => IsOfTwoEnds(Kind);
+
+    internal static bool IsOfTwoEnds(AdjusterKind kind) => kind is AdjusterKind.TwoEnds or AdjusterKind.Cam;
 
     /// <summary>Whether it turns the axle about a middle of its own.</summary>
     public bool IsEccentric => Kind == AdjusterKind.Eccentric;

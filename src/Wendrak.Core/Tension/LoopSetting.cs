@@ -97,8 +97,7 @@ public sealed record LoopSetting(
             guard
                 .OneOf(nameof(MakerMethod), method)
                 .That(
-                    method == ReadingMethod.Gauge
-                        || (isChain == (method == ReadingMethod.FreePlay) && method != ReadingMethod.Feel),
+                    method != ReadingMethod.Feel && ReadingMethods.For(loop.DriveElement).Contains(method),
                     nameof(MakerMethod),
                     "other_kind",
                     isChain

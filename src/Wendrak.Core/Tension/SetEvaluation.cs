@@ -35,15 +35,12 @@ public static class SetEvaluation
         if (next == NextStep.GiveWindow && IsBeyondSpan(input, scale))
             next = NextStep.ReadAgain;
         double? force = input.Rounds is [.., { Readings: [.., { } reading] }] ? reading.ForceN : null;
-        ReadingMethod method =
-            last?.Method
-            ?? (input.Loop.DriveElement == DriveElement.Chain ? ReadingMethod.FreePlay : ReadingMethod.Pluck);
+        ReadingMethod natural = ReadingMethods.For(input.Loop.DriveElement)[0];
+        ReadingMethod method = last?.Method ?? natural;
         TightnessScale shownIn = input.Rounds is [.., { } shown] ? scale.In(shown) : scale;
         double? Shown(double? tightness) => tightness is double t ? shownIn.ToReading(method, t, force) : null;
         (double mean, double skew) = advisor.Moved(left, right);
         // A hand has no figures: then the window is told as an instrument would read it.
-        ReadingMethod natural =
-            input.Loop.DriveElement == DriveElement.Chain ? ReadingMethod.FreePlay : ReadingMethod.Pluck;
         ReadingMethod windowMethod = window is not null && Shown(window.Low) is null ? natural : method;
         double? AsWindow(double? tightness) => tightness is double t ? shownIn.ToReading(windowMethod, t, force) : null;
         AdjusterMove[] moves = [.. MovesOf(input.Setting, left, right, mean)];

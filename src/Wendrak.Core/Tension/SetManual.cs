@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Loops;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 
@@ -19,6 +20,9 @@ public sealed record ClosingLine(ClosingStep Step, string Sentence);
 /// <param name="HasSuspension">Whether it matters here how the driven axle is carried.</param>
 /// <param name="ByHand">How it is told by hand alone; empty where it is not.</param>
 /// <param name="Closing">In the order of the hands.</param>
+/// <param name="ReadBy">What its tightness can be read by, the usual one first.</param>
+/// <param name="PairsNeeded">How many pairs tie a gauge, or a hand, to readings that know more.</param>
+/// <param name="StraightBy">Ways to tell how straight it runs; the first one is nearest at hand.</param>
 public sealed record SetManual(
     string Lock,
     bool LocksAreMany,
@@ -29,7 +33,10 @@ public sealed record SetManual(
     string Defers,
     bool HasSuspension,
     IReadOnlyList<SlipTestWay> ByHand,
-    IReadOnlyList<ClosingLine> Closing
+    IReadOnlyList<ClosingLine> Closing,
+    IReadOnlyList<ReadingMethod> ReadBy,
+    PairsNeeded PairsNeeded,
+    IReadOnlyList<StraightnessMethod> StraightBy
 )
 {
     /// <summary>Words, cautions and closing list for a drive and its adjuster. Source: common practice; the maker's manual wins.</summary>
@@ -39,6 +46,12 @@ public sealed record SetManual(
         AdjusterWords words = Words[adjuster];
         string locks = words.Lock;
         string loop = element == DriveElement.Chain ? "chain" : "belt";
+        StraightnessMethod[] anywhere =
+        [
+            StraightnessMethod.StraightEdge,
+            StraightnessMethod.Line,
+            StraightnessMethod.TautString,
+        ];
         return new(
             locks,
             words.IsMany,
@@ -70,7 +83,13 @@ public sealed record SetManual(
                         ? "Wheel turned by hand: free, nothing rubs, the brake works"
                         : "Turned by hand: free, nothing rubs"
                 ),
-            ]
+            ],
+            ReadingMethods.For(element),
+            ReadingMethods.Pairs,
+            // Only an axle with two ends has both its arms measured.
+            Adjuster.IsOfTwoEnds(adjuster)
+                ? [StraightnessMethod.BothArms, .. anywhere]
+                : anywhere
         );
     }
 

@@ -86,7 +86,8 @@ public sealed class TightnessScale
         _usual = this;
         _pairs = pairs ?? [];
         Unit =
-            usesGauge && _pairs.Count(p => p.Own == ReadingMethod.Gauge) < 2 ? TightnessUnit.Gauge
+            usesGauge && _pairs.Count(p => p.Own == ReadingMethod.Gauge) < ReadingMethods.Pairs.Gauge
+                ? TightnessUnit.Gauge
             : isChain ? TightnessUnit.LoopMm
             : span is { SpanMm: not null, MassKgPerM: not null } ? TightnessUnit.Newton
             : TightnessUnit.HertzSquared;

@@ -84,4 +84,8 @@ public sealed class StartingAimTests
             pedalled.Skip(2)
         );
     }
+
+    [Fact]
+    public void An_aim_to_match_a_setup_begins_with_a_band_of_two_percent() =>
+        Assert.Equal(2, StartingAim.MatchTolerancePercent);
 }

@@ -101,4 +101,35 @@ public sealed class SetManualTests
             kind => Assert.True(Nips(kind), $"{kind}")
         );
     }
+
+    /// <summary>Common practice: a chain is judged by its play, a belt by its tone or a push; a gauge and a hand serve for both.</summary>
+    [Fact]
+    public void What_it_is_read_by_hangs_on_the_loop()
+    {
+        SetManual Of(DriveElement element) =>
+            SetManual.For(MachineKind.Motorcycle, InputKind.Engine, element, AdjusterKind.TwoEnds);
+        Assert.Equal([ReadingMethod.FreePlay, ReadingMethod.Gauge, ReadingMethod.Feel], Of(DriveElement.Chain).ReadBy);
+        Assert.All(
+            Enum.GetValues<DriveElement>().Where(e => e != DriveElement.Chain),
+            e =>
+                Assert.Equal(
+                    [ReadingMethod.Pluck, ReadingMethod.Push, ReadingMethod.Gauge, ReadingMethod.Feel],
+                    Of(e).ReadBy
+                )
+        );
+        Assert.Equal(new PairsNeeded(2, 1), Of(DriveElement.Chain).PairsNeeded);
+    }
+
+    [Fact]
+    public void Only_an_axle_with_two_ends_has_both_its_arms_measured() =>
+        Assert.All(
+            Enum.GetValues<AdjusterKind>(),
+            kind =>
+                Assert.Equal(
+                    kind is AdjusterKind.TwoEnds or AdjusterKind.Cam
+                        ? Enum.GetValues<StraightnessMethod>()
+                        : [StraightnessMethod.StraightEdge, StraightnessMethod.Line, StraightnessMethod.TautString],
+                    Board(kind).StraightBy
+                )
+        );
 }

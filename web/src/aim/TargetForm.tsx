@@ -50,21 +50,15 @@ const FIELDS: Record<TargetKind, Field[]> = {
   ],
   matchSetup: [TOLERANCE],
 }
-const HAS_GEAR = new Set<TargetKind>([
-  'cruiseSpeed',
-  'topSpeed',
-  'speedAtCadence',
-  'outputSpeed',
-  'overallRatio',
-  'gainRatio',
-])
 const ANY_GEAR = 'any'
-const MATCH_TOLERANCE_PERCENT = 2
 
 /** The target in the person's own terms; each kind asks only for what it needs. */
 export function TargetForm({ bench, target, onChange, error }: Props) {
-  const offered = bench.card.summary.drives.find((d) => d.driveKey === bench.drive.key)?.aimKinds ?? []
-  const kinds = [...offered, 'matchSetup' as const].map((value) => ({ value, label: TARGET_WORDS[value] }))
+  const drive = bench.card.summary.drives.find((d) => d.driveKey === bench.drive.key)
+  const kinds = [...(drive?.aimKinds ?? []), 'matchSetup' as const].map((value) => ({
+    value,
+    label: TARGET_WORDS[value],
+  }))
   const values = target as unknown as Record<string, number | null> // fields differ by kind; FIELDS names them
   const issue = (key: string) => issueFor(error, `target.${key}`)
   const named = FIELDS[target.kind].some((f) => issue(f.key)) || issue('gearIndex')
@@ -72,9 +66,9 @@ export function TargetForm({ bench, target, onChange, error }: Props) {
     mutationFn: (kind: Question<'startingAim'>['kind']) => askFor(bench.asFitted, 'startingAim', { kind }),
   })
   const begin = (kind: TargetKind) =>
-    kind === 'matchSetup'
-      ? onChange(matching(bench, bench.card.fitted.id, MATCH_TOLERANCE_PERCENT))
-      : start.mutate(kind, { onSuccess: onChange })
+    kind !== 'matchSetup'
+      ? start.mutate(kind, { onSuccess: onChange })
+      : drive && onChange(matching(bench, bench.card.fitted.id, drive.matchTolerancePercent))
   return (
     <>
       <Group align="start" mt="sm" gap="sm">
@@ -108,7 +102,7 @@ export function TargetForm({ bench, target, onChange, error }: Props) {
             error={issue(field.key) ?? (values[field.key] === null ? 'Give a number.' : undefined)}
           />
         ))}
-        {HAS_GEAR.has(target.kind) && bench.gears.length > 1 && (
+        {'gearIndex' in target && bench.gears.length > 1 && (
           <Select
             label="Gear"
             w={92}

@@ -2667,6 +2667,11 @@ export interface components {
             gearLabels: string[];
             /** @description Aims that make sense for what turns it, in the order they are thought of. */
             aimKinds: components["schemas"]["StartingAimKind"][];
+            /**
+             * Format: double
+             * @description Half the band that an aim to match another setup begins with.
+             */
+            matchTolerancePercent: number;
         };
         /** @description A machine's drives with everything on them. */
         DrivesAsBuilt: {
@@ -5267,6 +5272,19 @@ export interface components {
             moveMm: number;
             layout?: null | components["schemas"]["LoopLayout"];
         };
+        /** @description Pairs of readings that turn a scale of one's own into the loop's. */
+        PairsNeeded: {
+            /**
+             * Format: int32
+             * @description Of a gauge: two make a line.
+             */
+            gauge: number;
+            /**
+             * Format: int32
+             * @description Of one person's hand: one says where “about right” lies.
+             */
+            feel: number;
+        };
         /** @description What was known, or why not: one of both. */
         PartOfAdjusterOnLayout: {
             answer: null | components["schemas"]["AdjusterOnLayout"];
@@ -6697,6 +6715,12 @@ export interface components {
             byHand: components["schemas"]["SlipTestWay"][];
             /** @description In the order of the hands. */
             closing: components["schemas"]["ClosingLine"][];
+            /** @description What its tightness can be read by, the usual one first. */
+            readBy: components["schemas"]["ReadingMethod"][];
+            /** @description How many pairs tie a gauge, or a hand, to readings that know more. */
+            pairsNeeded: components["schemas"]["PairsNeeded"];
+            /** @description Ways to tell how straight it runs; the first one is nearest at hand. */
+            straightBy: components["schemas"]["StraightnessMethod"][];
         };
         /** @description What the rounds of a visit tell, and what to do next. */
         SetQuestion: {
@@ -7908,6 +7932,11 @@ export interface components {
             lineOffsetMm?: null | number;
             alongString?: null | components["schemas"]["StringReading"];
         };
+        /**
+         * @description By what people tell how straight a loop runs.
+         * @enum {unknown}
+         */
+        StraightnessMethod: "bothArms" | "straightEdge" | "line" | "tautString";
         /** @description How straight the loop in view runs, by one kind of reading. */
         StraightnessQuestion: {
             /**

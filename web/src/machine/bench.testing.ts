@@ -106,6 +106,7 @@ export function cardOf(machine: Partial<Machine> = {}, loops: LoopSummary[] = [l
           driveKey: 'drive',
           gearLabels: [''],
           aimKinds: ['cruiseSpeed', 'topSpeed', 'outputSpeed', 'overallRatio', 'finalRatio'],
+          matchTolerancePercent: 2,
         },
       ],
       findings: [],

@@ -1,23 +1,29 @@
 import { Select } from '@mantine/core'
 import { useState } from 'react'
-import { whoAmI } from '../api/client'
+import { type SetAdvice, whoAmI } from '../api/client'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
 import { ReasonedButton } from '../shell/ReasonedButton'
 import { FEEL_GRADES } from './TypedReading'
 import type { Setting } from './useSetting'
 
-const NEEDED = { gauge: 2, feel: 1 }
-
 /** Ties a gauge's own scale, or one person's feel, to a reading that knows more, taken of the same state. */
-export function GaugeCalibration({ own, setting }: { own: 'gauge' | 'feel'; setting: Setting }) {
+export function GaugeCalibration({
+  own,
+  manual,
+  setting,
+}: {
+  own: 'gauge' | 'feel'
+  manual: SetAdvice['manual']
+  setting: Setting
+}) {
   const [ownValue, setOwn] = useState<number | undefined>()
   const [known, setKnown] = useState<number | undefined>()
   const { job } = setting
-  const isChain = setting.loop.driveElement === 'chain'
+  const [usual = 'pluck'] = manual.readBy
   const pairs = (job?.gauge ?? []).filter((p) => p.own === own && (p.who == null || p.who === whoAmI()))
   if (!job) return null
-  const needed = NEEDED[own] - pairs.length
+  const needed = manual.pairsNeeded[own] - pairs.length
   return (
     <div data-no-print>
       <p className="cap">
@@ -42,8 +48,8 @@ export function GaugeCalibration({ own, setting }: { own: 'gauge' | 'feel'; sett
           )}
           <QuantityField
             size="xs"
-            label={isChain ? 'Free play then' : 'Frequency then'}
-            quantity={isChain ? 'fine' : undefined}
+            label={usual === 'freePlay' ? 'Free play then' : 'Frequency then'}
+            quantity={usual === 'freePlay' ? 'fine' : undefined}
             unit="Hz"
             value={known}
             onChange={setKnown}
@@ -59,7 +65,7 @@ export function GaugeCalibration({ own, setting }: { own: 'gauge' | 'feel'; sett
               const pair = {
                 own,
                 ownValue,
-                known: isChain ? ('freePlay' as const) : ('pluck' as const),
+                known: usual,
                 knownValue: known,
                 knownForceN: null,
                 who: own === 'feel' ? whoAmI() || null : null,

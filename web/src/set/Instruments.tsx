@@ -39,14 +39,17 @@ export function Instruments({
   onRead: (reading: SetReading) => void
   onReadings: (readings: SetReading[], gapMm: number | null) => void
 }) {
-  const isChain = setting.loop.driveElement === 'chain'
-  const hands: Instrument[] = isChain
-    ? ['freePlay', 'gauge', 'feel']
-    : ['microphone', 'file', 'push', 'gauge', 'feel']
+  const manual = setting.advice.data?.manual
+  // A pluck is heard here, or was recorded.
+  const hands = (manual?.readBy ?? []).flatMap((method): Instrument[] => {
+    if (method === 'pluck') return ['microphone', 'file']
+    return method ? [method] : []
+  })
   // What a simulated drive says is never put into a real visit; in practice everything else can be tried beside it.
   const kinds: Instrument[] = setting.isPractice ? ['practice', ...hands] : hands
-  const [chosen, setChosen] = useState<Instrument>(kinds[0] ?? 'freePlay')
-  const instrument = kinds.includes(chosen) ? chosen : (kinds[0] as Instrument)
+  const [chosen, setChosen] = useState<Instrument>()
+  const instrument = chosen && kinds.includes(chosen) ? chosen : kinds[0]
+  if (!manual || !instrument) return null
   return (
     <Panel title="Reading" note={`at ${positionWord(position, positions)}`}>
       {kinds.length > 1 && (
@@ -78,9 +81,9 @@ export function Instruments({
       ) : (
         <TypedReading key={instrument} instrument={instrument} position={position} onRead={onRead} />
       )}
-      {instrument === 'feel' && <SlipTest ways={setting.advice.data?.manual.byHand ?? []} />}
+      {instrument === 'feel' && <SlipTest ways={manual.byHand} />}
       {(instrument === 'gauge' || instrument === 'feel') && (
-        <GaugeCalibration own={instrument} setting={setting} />
+        <GaugeCalibration own={instrument} manual={manual} setting={setting} />
       )}
     </Panel>
   )

@@ -65,7 +65,7 @@ function Record({ bench, job }: { bench: Workbench; job: SetJob }) {
       <div className={classes.columns}>
         <Summary job={job} lock={lock} />
         <Panel title="Window" note="as the drive is known today">
-          {advice && loop && <RoundSummary advice={advice} driveElement={loop.driveElement} positions={4} />}
+          {advice && loop && <RoundSummary advice={advice} positions={4} />}
         </Panel>
       </div>
       {advice && (

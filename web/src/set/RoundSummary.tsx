@@ -17,12 +17,10 @@ const CAUSE_WORDS: Record<NonNullable<RoundResult['cause']>, string> = {
 /** The ends of the round in view, the window, and what a spread means. */
 export function RoundSummary({
   advice: answer,
-  driveElement,
   positions,
   onWorking,
 }: {
   advice: SetAdvice
-  driveElement: LoopSummary['driveElement']
   /** Places of the wheel that are read. */
   positions: number
   /** Opens the workings; undefined where they stand elsewhere. */
@@ -30,7 +28,7 @@ export function RoundSummary({
 }) {
   const units = useUnits()
   const last = answer.rounds.at(-1)
-  const method = last?.method ?? (driveElement === 'chain' ? 'freePlay' : 'pluck')
+  const method = last?.method ?? answer.manual.readBy[0] ?? 'pluck'
   const text = (value: number | null | undefined) => (value == null ? '–' : readingText(method, value, units))
   return (
     <>

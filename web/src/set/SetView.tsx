@@ -151,12 +151,7 @@ function Visit({
             />
           )}
           {answer && (
-            <RoundSummary
-              advice={answer}
-              driveElement={setting.loop.driveElement}
-              positions={positions}
-              onWorking={() => setWorking(true)}
-            />
+            <RoundSummary advice={answer} positions={positions} onWorking={() => setWorking(true)} />
           )}
           {fit?.answer.data?.reserve && !answer?.setting.adjuster.isEccentric && (
             <LabelledValue name="left on the adjuster, by Fit">

@@ -10,13 +10,13 @@ import { type ToolField, ToolPanel } from '../shell/ToolPanel'
 import table from '../shell/table.module.css'
 import { moveText, unitsText } from './words'
 
-type Way = 'marks' | 'edge' | 'line' | 'string'
+type Way = SetAdvice['manual']['straightBy'][number]
 
 const WAYS: Record<Way, string> = {
-  marks: 'both arms',
-  edge: 'straight-edge',
+  bothArms: 'both arms',
+  straightEdge: 'straight-edge',
   line: 'line',
-  string: 'string',
+  tautString: 'string',
 }
 
 const SHIFT_WORDS: Record<NonNullable<StraightnessResult['shiftTo']>, string> = {
@@ -34,11 +34,11 @@ const measure = (key: string, label: string, at: string): ToolField<string> => (
 
 /** What is measured each way. */
 const MEASURED: Record<Way, ToolField<string>[]> = {
-  marks: [
+  bothArms: [
     measure('left', 'Left, to the axle', 'marks.leftMm'),
     measure('right', 'Right, to the axle', 'marks.rightMm'),
   ],
-  edge: [
+  straightEdge: [
     ...[1, 2, 3, 4].flatMap((i) => [
       measure(`x${i}`, `Place ${i}, ${i < 3 ? 'front' : 'rear'}`, `edge.xMm[${i - 1}]`),
       measure(`g${i}`, `Gap ${i}`, `edge.gapMm[${i - 1}]`),
@@ -47,7 +47,7 @@ const MEASURED: Record<Way, ToolField<string>[]> = {
     measure('rimRear', 'Rear rim, wide', 'edge.rimWidthRearMm'),
   ],
   line: [measure('line', 'Rear off the line', 'lineOffsetMm')],
-  string: [
+  tautString: [
     measure('near', 'String to near edge', 'alongString.nearMm'),
     measure('far', 'String to far edge', 'alongString.farMm'),
     measure('apart', 'Edges apart', 'alongString.apartMm'),
@@ -74,10 +74,9 @@ export function StraightPanel({
 }) {
   const units = useUnits()
   const { hasTwoEnds } = advice.setting.adjuster
-  // Only an axle with two ends has both its arms measured.
-  const ways = (Object.keys(WAYS) as Way[]).filter((w) => hasTwoEnds || w !== 'marks')
+  const ways = advice.manual.straightBy
   const [chosen, setWay] = useState<Way>()
-  const way = chosen && ways.includes(chosen) ? chosen : (ways[0] ?? 'edge')
+  const way = chosen && ways.includes(chosen) ? chosen : (ways[0] ?? 'straightEdge')
   const [values, setValues] = useState<Values>({})
   const input = useDebouncedDraft(questionOf(way, values, isLaidOut, setting))
   const answer = useEvaluation(bench.asFitted, 'straightness', input)
@@ -168,11 +167,11 @@ function questionOf(
       : { rimWidthFrontMm: v.rimFront, rimWidthRearMm: v.rimRear }
   const edge = [1, 2, 3, 4].map((i) => ({ x: v[`x${i}`], g: v[`g${i}`] }))
   switch (way) {
-    case 'marks':
+    case 'bothArms':
       return v.left !== undefined && v.right !== undefined && v.spacing !== undefined
         ? { ...base, marks: { leftMm: v.left, rightMm: v.right } }
         : undefined
-    case 'edge':
+    case 'straightEdge':
       return edge.every((e) => e.x !== undefined && e.g !== undefined)
         ? {
             ...base,
@@ -185,7 +184,7 @@ function questionOf(
         : undefined
     case 'line':
       return v.line !== undefined ? { ...base, lineOffsetMm: v.line } : undefined
-    case 'string':
+    case 'tautString':
       return v.near !== undefined && v.far !== undefined && v.apart !== undefined
         ? { ...base, alongString: { nearMm: v.near, farMm: v.far, apartMm: v.apart } }
         : undefined
