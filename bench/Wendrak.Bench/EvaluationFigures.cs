@@ -201,7 +201,22 @@ internal static class EvaluationFigures
             ),
             (
                 "a visit at Set",
-                [Question(new { headlines = nothing, set = new { visitId = (long)visits[0]!["id"]! } })]
+                [
+                    Question(
+                        new
+                        {
+                            headlines = nothing,
+                            set = new
+                            {
+                                visit = new
+                                {
+                                    jobId = (long)visits[0]!["id"]!,
+                                    loopKey = (string)visits[0]!["loopKey"]!,
+                                },
+                            },
+                        }
+                    ),
+                ]
             ),
         ];
     }

@@ -6,29 +6,84 @@ using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;
 
-/// <summary>What happened at a visit, with what is to be known once it is written down.</summary>
+/// <summary>What happened at a job, with what is to be known once it is written down.</summary>
 /// <param name="Ask">Answered from what is stored then; null where nothing is asked.</param>
-public sealed record VisitEvents(IReadOnlyList<SentEvent> Events, EvaluationQuestion? Ask = null);
+public sealed record HappenedAtJob(IReadOnlyList<SentEvent> Events, EvaluationQuestion? Ask = null);
 
-/// <param name="Visit">As it stands after the events.</param>
+/// <param name="Job">As it stands after the events.</param>
+/// <param name="Visit">To the loop that the last event was at; null where it was at none.</param>
 /// <param name="Evaluation">Null where nothing was asked, or what was asked names something that is not there.</param>
-public sealed record VisitAfter(SetJob Visit, EvaluationAnswer? Evaluation);
+public sealed record JobAfter(JobSheet Job, SetJob? Visit, EvaluationAnswer? Evaluation);
+
+/// <summary>A machine that comes in.</summary>
+/// <param name="OpenedOn">Day of arrival.</param>
+/// <param name="Reason">Why it came in.</param>
+/// <param name="About">What it does, or which part it is about, in free words; null for nothing.</param>
+/// <param name="OdometerKm">As it stands; null where nobody looked. The machine has run so far then.</param>
+/// <param name="Hours">Hours run, where those are counted; null where they are not.</param>
+public sealed record NewJob(
+    DateOnly OpenedOn,
+    JobReason Reason,
+    string? About = null,
+    double? OdometerKm = null,
+    double? Hours = null
+);
 
 public static class JobEndpoints
 {
     public static void MapJobs(this IEndpointRouteBuilder app)
     {
         RouteGroupBuilder jobs = app.MapStored("/api", "Jobs");
+        jobs.MapGet("/jobs", ListOpenAsync)
+            .WithName("listOpenJobs")
+            .WithSummary("Jobs that go on or wait, on all machines, the newest first");
+        jobs.MapGet("/machines/{id:long}/jobs", ListSheetsAsync)
+            .WithName("listJobs")
+            .WithSummary("Jobs of a machine, the newest first");
+        jobs.MapPost("/machines/{id:long}/jobs", OpenAsync)
+            .WithName("openJob")
+            .WithSummary("Opens a job: a machine came in");
         jobs.MapGet("/machines/{id:long}/set-jobs", ListAsync)
             .WithName("listSetJobs")
-            .WithSummary("Visits of a machine, the newest first");
-        jobs.MapPost("/machines/{id:long}/set-jobs", AddAsync).WithName("addSetJob").WithSummary("Begins a visit");
+            .WithSummary("Visits to the loops of a machine, the newest first");
+        jobs.MapPost("/machines/{id:long}/set-jobs", AddAsync)
+            .WithName("addSetJob")
+            .WithSummary("Begins to set a loop, at the job that goes on, or at one of its own");
         jobs.MapPost("/jobs/{id:long}/events", AppendAsync)
             .WithName("addJobEvents")
-            .WithSummary("Adds what happened on a visit: readings, moves, cautions, closing");
+            .WithSummary("Adds what happened at a job: notes, waiting, readings, moves, cautions, closing, signature");
         jobs.MapDelete("/jobs/{id:long}", RemoveAsync)
             .WithName("removeJob")
-            .WithSummary("Removes a visit; undo brings it back");
+            .WithSummary("Removes a job with all that happened at it; undo brings it back");
+    }
+
+    private static async Task<Ok<IReadOnlyList<JobSheet>>> ListOpenAsync(
+        JobStore store,
+        HttpContext context,
+        long? after = null,
+        int? most = null
+    ) => TypedResults.Ok(ListPart.Take(await store.ListOpenAsync(), j => j.Id, after, most, context));
+
+    private static async Task<Ok<IReadOnlyList<JobSheet>>> ListSheetsAsync(
+        long id,
+        JobStore store,
+        HttpContext context,
+        long? after = null,
+        int? most = null
+    ) => TypedResults.Ok(ListPart.Take(await store.ListSheetsAsync(id), j => j.Id, after, most, context));
+
+    private static async Task<Results<Created<JobSheet>, NotFound>> OpenAsync(
+        long id,
+        NewJob job,
+        JobStore store,
+        HttpContext context,
+        CancellationToken ct
+    )
+    {
+        JobOpened opened = new(job.Reason, job.About, job.OdometerKm, job.Hours);
+        return await store.OpenAsync(context.Who(), id, job.OpenedOn, opened, ct) is { } sheet
+            ? TypedResults.Created($"/api/jobs/{sheet.Id}", sheet)
+            : TypedResults.NotFound();
     }
 
     private static async Task<Ok<IReadOnlyList<SetJob>>> ListAsync(
@@ -50,9 +105,9 @@ public static class JobEndpoints
             ? TypedResults.Created($"/api/jobs/{added.Id}", added)
             : TypedResults.NotFound();
 
-    private static async Task<Results<Ok<VisitAfter>, NotFound>> AppendAsync(
+    private static async Task<Results<Ok<JobAfter>, NotFound>> AppendAsync(
         long id,
-        VisitEvents happened,
+        HappenedAtJob happened,
         JobStore store,
         MachineReader machines,
         TimeProvider clock,
@@ -60,7 +115,7 @@ public static class JobEndpoints
         CancellationToken ct
     )
     {
-        if (await store.AppendAsync(context.Who(), id, happened.Events, ct) is not { } visit)
+        if (await store.AppendAsync(context.Who(), id, happened.Events, ct) is not { } now)
             return TypedResults.NotFound();
         EvaluationAnswer? answer = null;
         try
@@ -72,12 +127,12 @@ public static class JobEndpoints
         {
             // What happened is written down; a question that can't be answered must not say otherwise.
         }
-        return TypedResults.Ok(new VisitAfter(visit, answer));
+        return TypedResults.Ok(new JobAfter(now.Job, now.Visit, answer));
     }
 
     private static async Task<Results<NoContent, NotFound>> RemoveAsync(
         long id,
-        int version,
+        long version,
         JobStore store,
         HttpContext context,
         CancellationToken ct

@@ -43,7 +43,7 @@ public sealed class VisitTests : IDisposable
                 [.. events.Select(e => new SentEvent($"key {_key++}", e))],
                 default
             )
-        )!;
+        )!.Visit!;
 
     private async Task<SetJob> ReadAsync(SetJob visit) => (await _store.Jobs.ListAsync(visit.MachineId))[0];
 
@@ -221,11 +221,12 @@ public sealed class VisitTests : IDisposable
         LoopSetting[] settings = [new(Loop, new(AdjusterKind.TwoEnds, MmPerUnit: 1.5), Bias: 0.2)];
         MachineDraft draft = new(stored.Machine with { Settings = settings }, stored.Fitted.Loops);
         await _store.Machines.ChangeAsync("Ann", draft, stored.Fitted.Version, default);
+        SetJob before = await ReadAsync(visit);
         MachineFile file = (await _store.Files.WriteAsync(visit.MachineId))!;
         FittedMachine read = await _store.Files.ReadAsync("Ben", file, default);
         Assert.Equal(settings, read.Machine.Settings);
         SetJob copied = Assert.Single(await _store.Jobs.ListAsync(read.Machine.Id));
-        SetJob asIts = file.SetJobs![0] with { Id = copied.Id, MachineId = copied.MachineId, Version = copied.Version };
+        SetJob asIts = before with { Id = copied.Id, MachineId = copied.MachineId, Version = copied.Version };
         Assert.Equal(EarlierJson.ToJson(asIts), EarlierJson.ToJson(copied));
         await Assert.ThrowsAsync<ChangedMeanwhileException>(() =>
             _store.Jobs.RemoveAsync("Ann", copied.Id, copied.Version - 1, default)
@@ -247,7 +248,7 @@ public sealed class VisitTests : IDisposable
         SetJob begun = new(0, 0, 0, Loop, new(2026, 11, 26), null, SetGoal.Both, [], [], null);
         MachineFile file = (await _store.Files.WriteAsync(machine.Machine.Id))! with
         {
-            SetJobs = [begun, begun with { Rounds = [unsigned] }],
+            Jobs = [FiledJob.From(begun), FiledJob.From(begun with { Rounds = [unsigned] })],
         };
         FittedMachine read = await _store.Files.ReadAsync("Ben", file, default);
         Assert.All(await _store.Jobs.ListAsync(read.Machine.Id), v => Assert.Null(v.Who));

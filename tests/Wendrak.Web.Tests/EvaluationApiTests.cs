@@ -196,22 +196,22 @@ public sealed class EvaluationApiTests(WendrakServer server) : IClassFixture<Wen
         SetJob visit = new(0, 0, 0, loop, new(2026, 11, 28), null, SetGoal.Both, [], [], null);
         (await server.PostAsync($"/api/machines/{id}/set-jobs", visit)).EnsureSuccessStatusCode();
         visit = (await server.GetAsync<SetJob[]>($"/api/machines/{id}/set-jobs"))[0];
-        EvaluationQuestion ask = new(new([loop]), new() { Set = new(visit.Id), Headlines = new() }, id);
+        EvaluationQuestion ask = new(new([loop]), new() { Set = new(new(visit.Id, loop)), Headlines = new() }, id);
         SentEvent read = new("r1", new ReadingTaken(loop, new(ReadingMethod.FreePlay, 41)));
-        VisitAfter after = await HappenedAsync(visit.Id, new([read], ask));
-        Assert.Equal(41, Assert.Single(after.Visit.InHand!.Round!.Readings).Value);
+        JobAfter after = await HappenedAsync(visit.Id, new([read], ask));
+        Assert.Equal(41, Assert.Single(after.Visit!.InHand!.Round!.Readings).Value);
         Assert.Single(after.Evaluation!.Set!.Answer!.Rounds);
         Assert.True(after.Evaluation.Headlines!.Answer!.Set.GoesOn);
         // A question that can't be answered keeps nothing from being written down.
         SentEvent next = new("r2", new ReadingTaken(loop, new(ReadingMethod.FreePlay, 42, 1)));
         after = await HappenedAsync(visit.Id, new([next], ask with { Scope = new(["none"]) }));
-        Assert.Equal(2, after.Visit.InHand!.Round!.Readings.Count);
+        Assert.Equal(2, after.Visit!.InHand!.Round!.Readings.Count);
         Assert.Null(after.Evaluation);
     }
 
-    private async Task<VisitAfter> HappenedAsync(long visit, VisitEvents events) =>
+    private async Task<JobAfter> HappenedAsync(long visit, HappenedAtJob events) =>
         (
-            await (await server.PostAsync($"/api/jobs/{visit}/events", events)).Content.ReadFromJsonAsync<VisitAfter>(
+            await (await server.PostAsync($"/api/jobs/{visit}/events", events)).Content.ReadFromJsonAsync<JobAfter>(
                 Json.Options
             )
         )!;

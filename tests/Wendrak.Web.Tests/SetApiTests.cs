@@ -101,15 +101,15 @@ public sealed class SetApiTests(WendrakServer server) : IClassFixture<WendrakSer
         string events = $"/api/jobs/{stored.Id}/events";
         SentEvent read = new("once", new ReadingTaken(loop, new(ReadingMethod.FreePlay, 40, 2)));
         for (int i = 0; i < 2; i++)
-            Assert.Equal(HttpStatusCode.OK, (await server.PostAsync<VisitEvents>(events, new([read]))).StatusCode);
+            Assert.Equal(HttpStatusCode.OK, (await server.PostAsync<HappenedAtJob>(events, new([read]))).StatusCode);
         stored = (await server.GetAsync<SetJob[]>(path)).First(j => j.Id == stored.Id);
         Assert.Equal(40, Assert.Single(stored.InHand!.Round!.Readings).Value);
         SentEvent again = new("again", new VisitBegun(loop, SetGoal.Both));
-        HttpResponseMessage refused = await server.PostAsync<VisitEvents>(events, new([again]));
+        HttpResponseMessage refused = await server.PostAsync<HappenedAtJob>(events, new([again]));
         Assert.Contains("begun already", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
         Assert.Equal(
             HttpStatusCode.NotFound,
-            (await server.PostAsync<VisitEvents>("/api/jobs/99999/events", new([read]))).StatusCode
+            (await server.PostAsync<HappenedAtJob>("/api/jobs/99999/events", new([read]))).StatusCode
         );
         HttpResponseMessage gone = await server.Client.DeleteAsync($"/api/jobs/{stored.Id}?version={stored.Version}");
         Assert.Equal(HttpStatusCode.NoContent, gone.StatusCode);

@@ -109,7 +109,11 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
                     null
                 )),
         ];
-        MachineFile large = file with { Machine = file.Machine with { Name = "Long kept" }, SetJobs = visits };
+        MachineFile large = file with
+        {
+            Machine = file.Machine with { Name = "Long kept" },
+            Jobs = [.. visits.Select(FiledJob.From)],
+        };
         HttpResponseMessage added = await server.PostAsync("/api/machines/file", large);
         long id = (await ReadAsync<MachineCard>(added)).Machine.Id;
         byte[] written = await server.Client.GetByteArrayAsync($"/api/machines/{id}/file");

@@ -105,9 +105,11 @@ internal sealed class MachineInView
         [.. loops.Where(c => LoopOf(Drive, c.LoopKey) is not null)];
 
     /// <exception cref="InvalidInputException">No such visit of this machine.</exception>
-    public SetJob VisitOf(long id) =>
-        Stored.Visits.FirstOrDefault(v => v.Id == id)
-        ?? throw new InvalidInputException("VisitId", "unknown", "Name a visit of this machine.");
+    public SetJob VisitOf(VisitKey key) =>
+        FindVisit(key) ?? throw new InvalidInputException("Visit", "unknown", "Name a visit of this machine.");
+
+    public SetJob? FindVisit(VisitKey? key) =>
+        Stored.Visits.FirstOrDefault(v => v.Id == key?.JobId && v.LoopKey == key.LoopKey);
 
     public static Loop? LoopOf(Drive drive, string key) =>
         drive.Stages.OfType<Loop>().FirstOrDefault(l => l.Key == key);

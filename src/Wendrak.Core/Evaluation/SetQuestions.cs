@@ -10,15 +10,20 @@ namespace Wendrak.Core.Evaluation;
 /// <summary>A visit that only the page knows, since it is practised.</summary>
 public sealed record PractisedVisit(SetGoal Goal, IReadOnlyList<SetRound> Rounds, IReadOnlyList<CalibrationPair> Gauge);
 
+/// <summary>A stored visit.</summary>
+/// <param name="JobId">Job at which it was.</param>
+/// <param name="LoopKey">Loop that was set, whichever is in view.</param>
+public sealed record VisitKey(long JobId, string LoopKey);
+
 /// <summary>What the rounds of a visit tell, and what to do next.</summary>
-/// <param name="VisitId">A stored visit, to whatever loop; null between visits to the loop in view.</param>
+/// <param name="Visit">A stored visit; null between visits to the loop in view.</param>
 /// <param name="Practised">In the place of a stored visit.</param>
 /// <param name="Round">Being read; null for what is stored as in hand.</param>
 /// <param name="IsKeptOnly">True to leave out what is in hand.</param>
 /// <param name="Setting">How the loop is set, as it is typed; null for what is stored.</param>
 /// <param name="Workings">Whether to tell how each figure came about.</param>
 public sealed record SetQuestion(
-    long? VisitId = null,
+    VisitKey? Visit = null,
     PractisedVisit? Practised = null,
     SetRound? Round = null,
     bool IsKeptOnly = false,
@@ -28,13 +33,13 @@ public sealed record SetQuestion(
 
 /// <summary>What a visit would be closed over.</summary>
 /// <param name="TorqueNm">As it was measured; null where nobody did.</param>
-/// <param name="VisitId">Visit that is to be closed; null where none is open.</param>
-public sealed record ClosingPart(long VisitId, double? TorqueNm);
+/// <param name="Visit">That is to be closed.</param>
+public sealed record ClosingPart(VisitKey Visit, double? TorqueNm);
 
 /// <summary>The newest visit to the loop of the drive that mirrors this one.</summary>
 /// <param name="Match">Null while one of both was not read.</param>
-/// <param name="OtherVisitId">Of the visit to the other side.</param>
-public sealed record SideMatchAnswer(long OtherVisitId, SideMatchResult? Match);
+/// <param name="Other">The visit to the other side.</param>
+public sealed record SideMatchAnswer(VisitKey Other, SideMatchResult? Match);
 
 /// <summary>How straight the loop in view runs, by one kind of reading.</summary>
 /// <param name="CentreMm">Between both shafts; null for where the wheels stand.</param>
@@ -89,16 +94,15 @@ internal static class SetAnswers
     /// <summary>The round in hand stands after those kept; of a visit that is not there none is.</summary>
     public static (string From, string To) InHandPath(MachineInView view, SetQuestion question)
     {
-        IReadOnlyList<SetRound>? kept =
-            question.Practised?.Rounds ?? view.Stored.Visits.FirstOrDefault(v => v.Id == question.VisitId)?.Rounds;
+        IReadOnlyList<SetRound>? kept = question.Practised?.Rounds ?? view.FindVisit(question.Visit)?.Rounds;
         return ($"Rounds[{kept?.Count ?? 0}]", nameof(SetQuestion.Round));
     }
 
     public static IReadOnlyList<ClosedDespite> Closing(MachineInView view, ClosingPart question)
     {
-        SetJob visit = view.VisitOf(question.VisitId);
+        SetJob visit = view.VisitOf(question.Visit);
         return ClosingReasons.Find(
-            new(InputOf(view, new(question.VisitId, IsKeptOnly: true)), visit.Cautions is not null, question.TorqueNm)
+            new(InputOf(view, new(question.Visit, IsKeptOnly: true)), visit.Cautions is not null, question.TorqueNm)
         );
     }
 
@@ -108,9 +112,9 @@ internal static class SetAnswers
         if (view.Stored.Visits.FirstOrDefault(v => mirrored.Contains(v.LoopKey)) is not { } other)
             return null;
         SetInput mine = InputOf(view, question);
-        SetInput theirs = InputOf(view, new(other.Id, IsKeptOnly: true));
+        SetInput theirs = InputOf(view, new(new(other.Id, other.LoopKey), IsKeptOnly: true));
         bool areRead = IsRead(mine) && IsRead(theirs);
-        return new(other.Id, areRead ? Tension.SideMatch.Compare(new(mine, theirs)) : null);
+        return new(new(other.Id, other.LoopKey), areRead ? Tension.SideMatch.Compare(new(mine, theirs)) : null);
     }
 
     public static StraightnessResult Straight(MachineInView view, StraightnessQuestion question)
@@ -190,7 +194,7 @@ internal static class SetAnswers
     private static SetInput InputOf(MachineInView view, SetQuestion question)
     {
         SetJob visit =
-            question.VisitId is long id ? view.VisitOf(id)
+            question.Visit is { } key ? view.VisitOf(key)
             : question.Practised is { } p ? Between(view) with { Goal = p.Goal, Rounds = p.Rounds, Gauge = p.Gauge }
             : Between(view);
         SetRound? inHand = question.IsKeptOnly ? null : question.Round ?? visit.InHand?.Round;
@@ -200,7 +204,7 @@ internal static class SetAnswers
                 view.Fitted.Loops,
                 view.Fitted.RoadWheels,
                 inHand is null ? visit : visit with { Rounds = [.. visit.Rounds, inHand] }
-            ) ?? throw new InvalidInputException("VisitId", "unknown", "The loop of this visit is not there any more.");
+            ) ?? throw new InvalidInputException("Visit", "unknown", "The loop of this visit is not there any more.");
         return question.Setting is null ? input : input with { Setting = question.Setting };
     }
 

@@ -5,6 +5,19 @@ internal static class Refusal
 {
     /// <param name="path">Of the part, e.g. “Input”.</param>
     /// <exception cref="InvalidInputException">As the part was refused, with the path before every field.</exception>
+    public static void Under(string path, Action work) =>
+        Under(
+            path,
+            () =>
+            {
+                work();
+                return true;
+            }
+        );
+
+    /// <summary>The same of a part that tells something.</summary>
+    /// <param name="path">Of the part, e.g. “Input”.</param>
+    /// <exception cref="InvalidInputException">As the part was refused, with the path before every field.</exception>
     /// <param name="but">Fields that begin so stand beside the part; null for none.</param>
     public static T Under<T>(string path, Func<T> work, string? but = null)
     {

@@ -4,28 +4,28 @@ namespace Wendrak.Core.Records;
 
 /// <summary>A machine with everything that belongs to it, as written to a file. Format: docs/machine-file.md.</summary>
 /// <param name="Format">Always <see cref="FormatName"/>.</param>
-/// <param name="FormatVersion">4; a larger number was written by a newer program and is refused.</param>
+/// <param name="FormatVersion">5; a larger number was written by a newer program and is refused.</param>
 public sealed record MachineFile(
     string Format,
     int FormatVersion,
     Machine Machine,
     IReadOnlyList<Setup> Setups,
     IReadOnlyList<Aim> Aims,
-    IReadOnlyList<SetJob>? SetJobs = null
+    IReadOnlyList<FiledJob>? Jobs = null
 )
 {
     public const string FormatName = "wendrak-machine";
-    public const int NewestVersion = 4;
+    public const int NewestVersion = 5;
     public const int MostSetups = 5_000;
     public const int MostAims = 5_000;
-    public const int MostSetJobs = 10_000;
+    public const int MostJobs = 10_000;
 
     public static MachineFile From(
         Machine machine,
         IReadOnlyList<Setup> setups,
         IReadOnlyList<Aim> aims,
-        IReadOnlyList<SetJob>? setJobs = null
-    ) => new(FormatName, NewestVersion, machine, setups, aims, setJobs);
+        IReadOnlyList<FiledJob>? jobs = null
+    ) => new(FormatName, NewestVersion, machine, setups, aims, jobs);
 
     /// <summary>Refuses a file that can't be taken in whole; nothing of it is stored then.</summary>
     /// <exception cref="InvalidInputException">Says what the file is not, or which part of it is wrong.</exception>
@@ -44,7 +44,7 @@ public sealed record MachineFile(
             )
             .Count(nameof(Setups), Setups.Count, 1, MostSetups, "setups")
             .Count(nameof(Aims), Aims.Count, 0, MostAims, "aims")
-            .Count(nameof(SetJobs), SetJobs?.Count ?? 0, 0, MostSetJobs, "visits")
+            .Count(nameof(Jobs), Jobs?.Count ?? 0, 0, MostJobs, "jobs")
             .That(
                 Setups.Count(s => s.Status == SetupStatus.AsFitted) == 1,
                 nameof(Setups),
@@ -65,7 +65,7 @@ public sealed record MachineFile(
             MachineRules.Check(setup, Machine);
         foreach (Aim aim in Aims)
             MachineRules.CheckKept(aim);
-        foreach (SetJob job in SetJobs ?? [])
-            SetJobRules.Check(job);
+        for (int i = 0; i < (Jobs?.Count ?? 0); i++)
+            Refusal.Under($"{nameof(Jobs)}[{i}]", Jobs![i].Check);
     }
 }

@@ -9,7 +9,7 @@ namespace Wendrak.Core.Records;
 /// <summary>What may be stored.</summary>
 public static class MachineRules
 {
-    private const double FarthestKm = 10_000_000;
+    internal const double FarthestKm = 10_000_000;
 
     /// <summary>Refuses a machine that could not be computed with, or whose wheels do not fit its loops.</summary>
     /// <exception cref="InvalidInputException">Every issue is named, by its path in the draft.</exception>

@@ -5,18 +5,8 @@ namespace Wendrak.Core.Records;
 /// <summary>A visit of Set as its events tell it, and the events that tell a visit.</summary>
 public static class SetVisit
 {
-    /// <summary>The visit as it stands after its events.</summary>
-    /// <param name="entries">Of one loop, in their order; those that were taken back are left out.</param>
-    /// <returns>Null where none begins a visit.</returns>
-    public static SetJob? Replay(Job job, IReadOnlyList<JobEntry> entries)
-    {
-        SetJob? visit = null;
-        foreach (JobEntry entry in entries)
-            visit = visit is null ? Begun(job, entry) : After(visit, entry);
-        return visit;
-    }
-
-    private static SetJob? Begun(Job job, JobEntry entry) =>
+    /// <summary>A visit as it stands when it is begun; null for any other event.</summary>
+    public static SetJob? Begin(Job job, JobEntry entry) =>
         entry.Event is VisitBegun begun
             ? new(
                 job.Id,

@@ -56,6 +56,11 @@ internal sealed record EventRow
         return rows.Where(r => r.Kind != Undone && !undone.Contains(r.Id));
     }
 
+    /// <summary>A job as its rows tell it, also when what came last was taken back.</summary>
+    /// <exception cref="DamagedException">One is not what was written.</exception>
+    public static JobContent ToContent(Job job, IReadOnlyCollection<EventRow> rows) =>
+        JobContent.From(job, [.. Standing(rows).Select(r => r.ToEntry())], rows.Count == 0 ? 0 : rows.Max(r => r.Id));
+
     /// <exception cref="DamagedException">It is not what was written.</exception>
     public JobEntry ToEntry()
     {

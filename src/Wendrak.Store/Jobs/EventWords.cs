@@ -17,6 +17,15 @@ internal static class EventWords
         string loop = document.RootElement.TryGetProperty("loopKey", out JsonElement key) ? $"{key.GetString()}" : "";
         return kind switch
         {
+            "jobOpened" => "opened the job",
+            "noteWritten" => "wrote a note",
+            "waitBegun" => $"waits for {Said(document, "for")}",
+            "waitEnded" => "goes on: what it waited for has come",
+            "timeSpent" => $"{Said(document, "minutes")} minutes of work",
+            "deviationNoted" => $"noted a deviation: {Said(document, "what")}",
+            "provisionalFitted" => $"noted as provisional: {Said(document, "what")}",
+            "provisionalCleared" => $"cleared what was provisional: {Said(document, "what")}",
+            "jobSigned" => "signed the job",
             "visitBegun" => $"began to set {loop}",
             "goalChosen" => $"chose what {loop} is set for",
             "cautionsSeen" => $"confirmed the cautions at {loop}",
@@ -30,4 +39,6 @@ internal static class EventWords
             _ => kind,
         };
     }
+
+    private static string Said(JsonDocument document, string name) => $"{document.RootElement.GetProperty(name)}";
 }

@@ -1,3 +1,4 @@
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Store.Bodies;
 using Wendrak.Store.Jobs;
@@ -11,10 +12,11 @@ internal static class EventUndoing
     private static readonly Repository<Job> Jobs = new(Kinds.Job);
 
     /// <returns>The number of the undoing; null when there is no such event.</returns>
-    /// <exception cref="CannotUndoException">The visit was gone on with since, or is gone itself.</exception>
+    /// <exception cref="CannotUndoException">What came since needs it, or the job is gone itself.</exception>
     public static async Task<long?> UndoAsync(Edit edit, long id)
     {
-        if (await EventRow.FindAsync(edit.Session, id) is not { } row)
+        // One that came with a change goes with it.
+        if (await EventRow.FindAsync(edit.Session, id) is not { ChangeId: null } row)
             return null;
         Job job =
             await Jobs.FindAsync(edit.Session, row.JobId)
@@ -22,33 +24,78 @@ internal static class EventUndoing
         IReadOnlyList<EventRow> rows = await EventRow.OfJobsAsync(edit.Session, [row.JobId]);
         if (rows.Any(r => r.Undoes == id))
             throw new CannotUndoException("This change is undone already.");
-        if (State(job, rows.Where(r => r.Id <= id)) != State(job, rows))
-            throw new CannotUndoException("This visit was gone on with since. Undo the later change first.");
+        EventRow original = row.Kind == EventRow.Undone ? rows.Single(r => r.Id == row.Undoes) : row;
+        JobEvent happened = original.ToEntry().Event;
+        JobContent now = EventRow.ToContent(job, rows);
+        if (now.Sheet.Signature is not null && happened is not JobSigned)
+            throw new CannotUndoException("This job is signed. Take the signature back first.");
+        if (happened is SetEvent set)
+            CheckLoop(set.LoopKey, now, EventRow.ToContent(job, [.. rows.Where(r => r.Id <= id)]));
+        else if (row.Kind == EventRow.Undone)
+            CheckAgain(now, happened);
+        else
+            CheckWithout(now, id);
         (long, long) of = (row.JobId, row.MachineId);
         // What an undoing took back is written down anew: what is written stays, in its order.
-        if (row.Kind != EventRow.Undone)
-            return await EventRow.AddAsync(edit, of, EventRow.Undone, EventWords.Undoing(row), undoes: id);
-        EventRow original = rows.Single(r => r.Id == row.Undoes);
-        return await EventRow.AddAsync(
-            edit,
-            of,
-            original.Kind,
-            original.Body,
-            undoes: id,
-            signed: (original.At, original.Actor)
-        );
+        return row.Kind != EventRow.Undone
+            ? await EventRow.AddAsync(edit, of, EventRow.Undone, EventWords.Undoing(row), undoes: id)
+            : await EventRow.AddAsync(
+                edit,
+                of,
+                original.Kind,
+                original.Body,
+                undoes: id,
+                signed: (original.At, original.Actor)
+            );
     }
 
-    /// <summary>Whether a visit is as the change left it, which is to be taken away with that change.</summary>
+    /// <summary>Whether a job is as the change left it, which is to be taken away with that change.</summary>
     /// <exception cref="CannotUndoException">Something was written down at it since.</exception>
     public static async Task CheckNothingSinceAsync(Session session, long id, long change)
     {
         Job job = (await Jobs.FindAsync(session, id))!;
         IReadOnlyList<EventRow> rows = await EventRow.OfJobsAsync(session, [id]);
-        if (State(job, rows.Where(r => r.Id <= change || r.ChangeId == change)) != State(job, rows))
+        JobContent then = EventRow.ToContent(job, [.. rows.Where(r => r.Id <= change || r.ChangeId == change)]);
+        if (State(then) != State(EventRow.ToContent(job, rows)))
             throw new CannotUndoException("The visit was gone on with since. Undo what was done at it first.");
     }
 
-    private static string State(Job job, IEnumerable<EventRow> rows) =>
-        string.Join('\n', Visits.Replay(job, [.. rows]).Select(v => EarlierJson.ToJson(v with { Version = 0 })));
+    /// <summary>Rounds of a loop hang on each other: only the last thing done there can be taken back.</summary>
+    private static void CheckLoop(string loopKey, JobContent now, JobContent then)
+    {
+        if (State(then.VisitTo(loopKey)) != State(now.VisitTo(loopKey)))
+            throw new CannotUndoException("This visit was gone on with since. Undo the later change first.");
+    }
+
+    /// <summary>Everything else that happened must be able to have happened without it.</summary>
+    private static void CheckWithout(JobContent now, long id)
+    {
+        JobContent without = JobContent.From(now.Job, []);
+        foreach (JobEntry entry in now.Entries.Where(e => e.Sequence != id))
+        {
+            if (entry.Event is not SetEvent)
+                CheckAgain(without, entry.Event);
+            without = without.After(entry);
+        }
+    }
+
+    private static void CheckAgain(JobContent before, JobEvent next)
+    {
+        try
+        {
+            JobRules.CheckNext(before, next);
+        }
+        catch (InvalidInputException e)
+        {
+            throw new CannotUndoException(
+                $"What happened since at this job needs it as it is. {e.Issues[0].Message}",
+                e
+            );
+        }
+    }
+
+    private static string State(JobContent content) =>
+        string.Join('\n', content.Visits.Select(State).Prepend(EarlierJson.ToJson(content.Sheet with { Version = 0 })));
+
+    private static string State(SetJob? visit) => visit is null ? "" : EarlierJson.ToJson(visit with { Version = 0 });
 }

@@ -13,37 +13,94 @@ namespace Wendrak.Store.Machines;
 /// <param name="Key">Their own: sent twice with the same key it counts once.</param>
 public sealed record SentEvent(string Key, JobEvent Event);
 
-/// <summary>Visits of machines.</summary>
+/// <summary>A job as it stands after something happened.</summary>
+/// <param name="Visit">To the loop that the last event was at; null where it was at none.</param>
+public sealed record JobAfterEvents(JobSheet Job, SetJob? Visit);
+
+/// <summary>Jobs of machines, and what was done at them.</summary>
 public sealed class JobStore(Database database, ChangeLog log, TimeProvider clock)
 {
     private const int LongestKey = 64;
-    private readonly KnownVisits _known = new();
+    private readonly KnownJobs _known = new();
     private readonly Repository<Job> _jobs = new(Kinds.Job);
     private readonly MachineRepository _machines = new();
     private readonly Repository<Setup> _setups = new(Kinds.Setup);
 
-    /// <summary>Of one machine, newest first.</summary>
+    /// <summary>Visits to the loops of one machine, newest first.</summary>
     public Task<IReadOnlyList<SetJob>> ListAsync(long machineId) =>
         database.ReadAsync(session => ListAsync(session, machineId));
 
-    /// <summary>Of all machines, newest first.</summary>
+    /// <summary>Jobs of one machine, newest first.</summary>
+    public Task<IReadOnlyList<JobSheet>> ListSheetsAsync(long machineId) =>
+        database.ReadAsync<IReadOnlyList<JobSheet>>(async session =>
+            [.. (await ContentsAsync(session, machineId)).Reverse().Select(j => j.Sheet)]
+        );
+
+    /// <summary>What goes on or waits, on all machines, newest first.</summary>
+    public Task<IReadOnlyList<JobSheet>> ListOpenAsync() =>
+        database.ReadAsync<IReadOnlyList<JobSheet>>(async session =>
+            [
+                .. (await ContentsAsync(session, await _jobs.ListAsync(session)))
+                    .Reverse()
+                    .Select(j => j.Sheet)
+                    .Where(s => s.State != JobState.Ended),
+            ]
+        );
+
+    /// <summary>Visits to the loops of all machines, newest first.</summary>
     internal async Task<IReadOnlyList<SetJob>> ListAsync(Session session) =>
-        await ListAsync(session, await _jobs.ListAsync(session));
+        VisitsOf(await ContentsAsync(session, await _jobs.ListAsync(session)));
 
     internal async Task<IReadOnlyList<SetJob>> ListAsync(Session session, long machineId) =>
-        await ListAsync(session, await _jobs.ListOfMachineAsync(session, machineId));
+        VisitsOf(await ContentsAsync(session, machineId));
 
-    private async Task<IReadOnlyList<SetJob>> ListAsync(Session session, IReadOnlyList<Job> jobs)
+    /// <summary>Of one machine, oldest first.</summary>
+    internal async Task<IReadOnlyList<JobContent>> ContentsAsync(Session session, long machineId) =>
+        await ContentsAsync(session, await _jobs.ListOfMachineAsync(session, machineId));
+
+    private async Task<IReadOnlyList<JobContent>> ContentsAsync(Session session, IReadOnlyList<Job> jobs)
     {
-        IReadOnlyDictionary<long, IReadOnlyList<SetJob>> visits = await _known.OfAsync(session, database.DataId, jobs);
-        return [.. jobs.Reverse().SelectMany(j => visits[j.Id])];
+        IReadOnlyDictionary<long, JobContent> known = await _known.OfAsync(session, database.DataId, jobs);
+        return [.. jobs.Where(j => known.ContainsKey(j.Id)).Select(j => known[j.Id])];
     }
 
-    /// <summary>Begins a visit to a loop, or takes one in that was written down elsewhere.</summary>
+    private static SetJob[] VisitsOf(IReadOnlyList<JobContent> jobs) => [.. jobs.Reverse().SelectMany(j => j.Visits)];
+
+    /// <summary>Opens a job. What the odometer says is then what the machine has run.</summary>
+    /// <returns>Null when there is no such machine.</returns>
+    /// <exception cref="InvalidInputException">What was said at its opening can't be.</exception>
+    public Task<JobSheet?> OpenAsync(
+        string? who,
+        long machineId,
+        DateOnly on,
+        JobOpened opened,
+        CancellationToken ct
+    ) =>
+        log.CommitAsync(
+            who,
+            "opened a job",
+            async edit =>
+            {
+                if (await _machines.FindAsync(edit.Session, machineId) is not { } machine)
+                    return null;
+                JobRules.CheckNext(JobContent.From(new(0, 0, machineId, on), []), opened);
+                edit.MachineId = machineId;
+                if (opened.OdometerKm is double km && km != machine.OdometerKm)
+                    await _machines.ChangeAsync(edit, machine with { OdometerKm = km }, machine);
+                return (await AddAsync(edit, new(0, 0, machineId, on), [new(default, null, opened)], true)).Sheet;
+            },
+            ct
+        );
+
+    /// <summary>Begins to set a loop, at the job that goes on, or takes in a visit that was written down elsewhere.</summary>
     /// <returns>Null when there is no such machine.</returns>
     /// <exception cref="InvalidInputException">The visit does not suit the machine.</exception>
-    public Task<SetJob?> AddAsync(string? who, SetJob visit, CancellationToken ct) =>
-        log.CommitAsync(
+    public async Task<SetJob?> AddAsync(string? who, SetJob visit, CancellationToken ct)
+    {
+        bool begins = visit is { Rounds: [], InHand: null, Closing: null };
+        if (begins && await JobThatTakesAsync(visit) is { } open)
+            return (await AppendAsync(who, open, [.. BeginningOf(visit)], ct))?.Visit;
+        return await log.CommitAsync(
             who,
             $"began to set {visit.LoopKey}",
             async edit =>
@@ -53,22 +110,40 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
                 SetJobRules.CheckLoop(visit, machine);
                 SetJobRules.Check(visit);
                 edit.MachineId = machine.Id;
-                bool begins = visit is { Rounds: [], InHand: null, Closing: null };
-                return await AddAsync(edit, await ClosedAsync(edit, visit), begins);
+                FiledJob filed = FiledJob.From(await ClosedAsync(edit, visit));
+                return (await AddAsync(edit, new(0, 0, machine.Id, visit.OpenedOn), filed.Events, begins)).Visits[0];
             },
             ct
         );
+    }
 
-    /// <summary>Writes a visit down event by event.</summary>
+    /// <summary>The newest job of the machine that goes on and at which the loop was not set yet; null for none.</summary>
+    private Task<long?> JobThatTakesAsync(SetJob visit) =>
+        database.ReadAsync(async session =>
+            (await _machines.FindAsync(session, visit.MachineId)) is { } machine
+            && MachineRules.LoopsOf(machine).Any(l => l.Key == visit.LoopKey)
+                ? (await ContentsAsync(session, visit.MachineId))
+                    .LastOrDefault(j => j.Sheet.State == JobState.GoesOn && j.VisitTo(visit.LoopKey) is null)
+                    ?.Job.Id
+                : null
+        );
+
+    private static IEnumerable<SentEvent> BeginningOf(SetJob visit) =>
+        SetVisit.ToEntries(visit).Select(e => new SentEvent($"{Guid.NewGuid()}", e.Event));
+
+    /// <summary>Takes a job of a file in, event by event.</summary>
+    internal Task<JobContent> AddAsync(Edit edit, long machineId, FiledJob filed) =>
+        AddAsync(edit, new(0, 0, machineId, filed.OpenedOn), filed.Events, false);
+
     /// <param name="begins">It is signed by whoever writes it; one that was written down elsewhere as it says, or not at all.</param>
-    internal async Task<SetJob> AddAsync(Edit edit, SetJob visit, bool begins = false)
+    private async Task<JobContent> AddAsync(Edit edit, Job fresh, IReadOnlyList<FiledEvent> events, bool begins)
     {
-        Job job = await _jobs.AddAsync(edit, new(0, 0, visit.MachineId, visit.OpenedOn));
+        Job job = await _jobs.AddAsync(edit, fresh);
         long change = await edit.NumberAsync();
-        foreach (JobEntry entry in SetVisit.ToEntries(visit))
+        foreach (FiledEvent filed in events)
         {
-            string body = EventJson.Write(entry.Event);
-            (string, string?)? signed = begins ? null : (Moment.Text(entry.At), entry.Actor);
+            string body = EventJson.Write(filed.Event);
+            (string, string?)? signed = begins ? null : (Moment.Text(filed.At), filed.Who);
             await EventRow.AddAsync(
                 edit,
                 (job.Id, job.MachineId),
@@ -78,13 +153,13 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
                 signed: signed
             );
         }
-        return (await VisitAsync(edit.Session, job))!;
+        return EventRow.ToContent(job, await EventRow.OfJobsAsync(edit.Session, [job.Id]));
     }
 
-    /// <summary>Writes down what happened at a visit. What two devices send is added, never laid over each other.</summary>
-    /// <returns>The visit afterwards; null when there is no such one.</returns>
+    /// <summary>Writes down what happened at a job. What two devices send is added, never laid over each other.</summary>
+    /// <returns>The job afterwards; null when there is no such one.</returns>
     /// <exception cref="InvalidInputException">It can't have been, or can't come next; none of them is written then.</exception>
-    public Task<SetJob?> AppendAsync(string? who, long id, IReadOnlyList<SentEvent> sent, CancellationToken ct)
+    public Task<JobAfterEvents?> AppendAsync(string? who, long id, IReadOnlyList<SentEvent> sent, CancellationToken ct)
     {
         Guard guard = new();
         for (int i = 0; i < sent.Count; i++)
@@ -99,66 +174,69 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         return AppendCheckedAsync(who, id, sent, ct);
     }
 
-    private async Task<SetJob?> AppendCheckedAsync(
+    private async Task<JobAfterEvents?> AppendCheckedAsync(
         string? who,
         long id,
         IReadOnlyList<SentEvent> sent,
         CancellationToken ct
     )
     {
-        if (await log.WriteAsync(who, edit => AppendAsync(edit, id, sent), ct) is not { } appended)
+        if (await log.WriteAsync(who, edit => AppendAsync(edit, id, sent), ct) is not { } job)
             return null;
         // Only what is on the disk is remembered.
-        _known.Remember(database.DataId, appended.Job, appended.Visits);
-        return appended.Visits is [var visit, ..] ? visit : null;
+        _known.Remember(database.DataId, job);
+        return new(job.Sheet, sent is [.., { Event: SetEvent last }] ? job.VisitTo(last.LoopKey) : null);
     }
 
-    private sealed record Appended(Job Job, IReadOnlyList<SetJob> Visits);
-
-    private async Task<Appended?> AppendAsync(Edit edit, long id, IReadOnlyList<SentEvent> sent)
+    private async Task<JobContent?> AppendAsync(Edit edit, long id, IReadOnlyList<SentEvent> sent)
     {
         if (await _jobs.FindAsync(edit.Session, id) is not { } job)
             return null;
-        List<SetJob> visits = [.. (await _known.OfAsync(edit.Session, database.DataId, [job]))[id]];
+        // A damaged one can't be gone on with: read by itself it says so.
+        JobContent content =
+            (await _known.OfAsync(edit.Session, database.DataId, [job])).GetValueOrDefault(id)
+            ?? EventRow.ToContent(job, await EventRow.OfJobsAsync(edit.Session, [id]));
         HashSet<string> known = await EventKeys.OfAsync(edit.Session, id, [.. sent.Select(s => s.Key)]);
-        foreach (SentEvent s in sent)
-            if (known.Add(s.Key))
-                await AppendAsync(edit, job, visits, s);
-        return new(job, visits);
+        for (int i = 0; i < sent.Count; i++)
+            if (known.Add(sent[i].Key))
+                content = await AppendAsync(edit, content, sent[i], $"Events[{i}].Event");
+        return content;
     }
 
-    /// <summary>Writes one event down, and the visit it happened at as it stands after it.</summary>
-    private async Task AppendAsync(Edit edit, Job job, List<SetJob> visits, SentEvent sent)
+    /// <summary>Writes one event down, if the job may stand as it would after it.</summary>
+    /// <param name="path">Where it stands in what was sent.</param>
+    private async Task<JobContent> AppendAsync(Edit edit, JobContent before, SentEvent sent, string path)
     {
         JobEvent next = SetVisit.AsRecorded(sent.Event, edit.Actor, clock.GetUtcNow());
-        int at = visits.FindIndex(v => next is SetEvent e && v.LoopKey == e.LoopKey);
-        if (at < 0)
-            throw new InvalidInputException("event.loopKey", "unknown", "Give the loop that is set at this visit.");
-        SetJobRules.CheckNext(visits[at], next);
-        SetJob after = After(0, next);
-        SetJobRules.Check(after);
-        if (next is VisitClosed closed && (await ClosedAsync(edit, after)).Closing is { } closing)
-            next = closed with { Despite = closing.Despite, Reason = closing.Reason };
+        JobRules.CheckNext(before, next, path);
+        if (next is SetEvent { LoopKey: string loop })
+        {
+            SetJob after = before.After(Entry(0)).VisitTo(loop)!;
+            if (next is VisitBegun && await _machines.FindAsync(edit.Session, before.Job.MachineId) is { } machine)
+                SetJobRules.CheckLoop(after, machine);
+            SetJobRules.Check(after);
+            if (next is VisitClosed closed && (await ClosedAsync(edit, after)).Closing is { } closing)
+                next = closed with { Despite = closing.Despite, Reason = closing.Reason };
+        }
+        if (next is JobSigned signed)
+            next = JobRules.Fill(before.Sheet, signed);
         string body = EventJson.Write(next);
         long number = await EventRow.AddAsync(
             edit,
-            (job.Id, job.MachineId),
+            (before.Job.Id, before.Job.MachineId),
             EventJson.KindOf(body),
             body,
             key: sent.Key
         );
-        visits[at] = After(number, next);
+        return before.After(Entry(number));
 
-        SetJob After(long sequence, JobEvent e) =>
-            SetVisit.After(
-                visits[at],
-                new(sequence, DateTimeOffset.Parse(edit.At, CultureInfo.InvariantCulture), edit.Actor, e)
-            );
+        JobEntry Entry(long sequence) =>
+            new(sequence, DateTimeOffset.Parse(edit.At, CultureInfo.InvariantCulture), edit.Actor, next);
     }
 
     /// <exception cref="ChangedMeanwhileException">Something was written down at it since it was read.</exception>
     /// <param name="version">Number of its newest event, as it was read.</param>
-    public Task<bool> RemoveAsync(string? who, long id, int version, CancellationToken ct) =>
+    public Task<bool> RemoveAsync(string? who, long id, long version, CancellationToken ct) =>
         log.CommitAsync(
             who,
             "removed a visit",
@@ -166,9 +244,9 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
             {
                 if (await _jobs.FindAsync(edit.Session, id) is not { } job)
                     return false;
-                SetJob? now = await VisitAsync(edit.Session, job);
-                if (now is not null && now.Version != version)
-                    throw new ChangedMeanwhileException(Kinds.Job.Name, now);
+                IReadOnlyList<EventRow> rows = await EventRow.OfJobsAsync(edit.Session, [id]);
+                if (rows.Count > 0 && rows.Max(r => r.Id) != version)
+                    throw new ChangedMeanwhileException(Kinds.Job.Name, EventRow.ToContent(job, rows).Sheet);
                 edit.MachineId = job.MachineId;
                 await _jobs.RemoveAsync(edit, id, job.Version);
                 return true;
@@ -184,7 +262,4 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(edit.Session, machine.Id);
         return ClosedVisit.Fill(visit, machine, setups.First(s => s.Status == SetupStatus.AsFitted));
     }
-
-    private static async Task<SetJob?> VisitAsync(Session session, Job job) =>
-        Visits.Replay(job, await EventRow.OfJobsAsync(session, [job.Id])) is [var visit, ..] ? visit : null;
 }

@@ -54,17 +54,34 @@ public static partial class MachineFileText
         if (
             members["formatVersion"] is not JsonValue version
             || !version.TryGetValue(out int number)
-            || number is not (1 or 2 or 3)
+            || number is not (1 or 2 or 3 or 4)
         )
             return members.Deserialize<MachineFile>(BodyJson.Numbered);
         foreach (JsonObject visit in number == 1 ? EarlierBodies.Each(members, "setJobs") : [])
             EarlierBodies.Visit(visit);
-        if (members["machine"] is JsonObject machine)
-            WordsOfTheField.Machine(number < 3 ? OneAdjuster.Machine(machine) : machine);
-        foreach (JsonObject setup in EarlierBodies.Each(members, "setups"))
-            WordsOfTheField.Setup(setup);
+        if (number < 4)
+        {
+            if (members["machine"] is JsonObject machine)
+                WordsOfTheField.Machine(number < 3 ? OneAdjuster.Machine(machine) : machine);
+            foreach (JsonObject setup in EarlierBodies.Each(members, "setups"))
+                WordsOfTheField.Setup(setup);
+        }
+        VisitsToJobs(members, number == 1 ? EarlierJson.Json : BodyJson.Numbered);
         members["formatVersion"] = MachineFile.NewestVersion;
         return members.Deserialize<MachineFile>(number == 1 ? EarlierJson.Json : BodyJson.Numbered);
+    }
+
+    /// <summary>Until form 4 a file told visits to loops whole; now it tells jobs, by what happened at them.</summary>
+    private static void VisitsToJobs(JsonObject members, JsonSerializerOptions options)
+    {
+        IEnumerable<FiledJob> jobs = EarlierBodies
+            .Each(members, "setJobs")
+            .Select(v => v.Deserialize<SetJob>(options) ?? throw new JsonException("null"))
+            .OrderBy(v => v.OpenedOn)
+            .ThenBy(v => v.Id)
+            .Select(FiledJob.From);
+        members["jobs"] = JsonSerializer.SerializeToNode<IReadOnlyList<FiledJob>>([.. jobs], BodyJson.Numbered);
+        members.Remove("setJobs");
     }
 
     [GeneratedRegex(@"""formatVersion""\s*:\s*(\d+)", RegexOptions.CultureInvariant)]

@@ -21,7 +21,7 @@ public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs
                     machine,
                     await _setups.ListOfMachineAsync(session, id),
                     await _aims.ListOfMachineAsync(session, id),
-                    await jobs.ListAsync(session, id)
+                    [.. (await jobs.ContentsAsync(session, id)).Select(FiledJob.From)]
                 )
                 : null
         );
@@ -50,8 +50,8 @@ public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs
             await _aims.AddAsync(edit, Renumbered(aim, machine.Id, newIds));
         List<SetJob> visits = [];
         // In the order in which they were: a file may name them in any.
-        foreach (SetJob visit in (file.SetJobs ?? []).OrderBy(v => v.OpenedOn).ThenBy(v => v.Id))
-            visits.Insert(0, await jobs.AddAsync(edit, visit with { MachineId = machine.Id }));
+        foreach (FiledJob job in (file.Jobs ?? []).OrderBy(j => j.OpenedOn))
+            visits.InsertRange(0, (await jobs.AddAsync(edit, machine.Id, job)).Visits);
         return new(machine, fitted!, visits);
     }
 

@@ -120,8 +120,8 @@ public sealed class MachineEvaluationTests
     [Fact]
     public void A_visit_that_was_removed_meanwhile_keeps_no_other_part_back()
     {
-        EvaluationAnswer answer = Benches.Motorcycle().Ask(new() { Set = new(99), Headlines = new() });
-        Assert.Equal("VisitId", Assert.Single(answer.Set!.Refused!).Field);
+        EvaluationAnswer answer = Benches.Motorcycle().Ask(new() { Set = new(new(99, "final")), Headlines = new() });
+        Assert.Equal("Visit", Assert.Single(answer.Set!.Refused!).Field);
         Assert.NotNull(answer.Headlines!.Answer);
     }
 
@@ -135,7 +135,7 @@ public sealed class MachineEvaluationTests
             {
                 Search = new([new("final", FrontMin: 0)], [], RatioRanking.LeastWork, 12),
                 Bands = new(new FinalRatio(3, 2)),
-                Set = new(3, Round: hot),
+                Set = new(new(3, "final"), Round: hot),
                 Loads = new(new("drive", PeakTorqueNm: -1)),
                 LoadsBeside = new(Alternatives: [new("belt", DriveElement.ToothedBelt, "none", 28, 98, new("final"))]),
             },
@@ -311,11 +311,15 @@ public sealed class MachineEvaluationTests
             ],
         };
         EvaluationScope left = new(["left last"]);
-        SideMatchAnswer? match = rail.Ask(new() { SideMatch = new(7) }, left).SideMatch!.Answer;
-        Assert.Equal(9, match!.OtherVisitId);
+        SideMatchAnswer? match = rail.Ask(new() { SideMatch = new(new(7, "left last")) }, left).SideMatch!.Answer;
+        Assert.Equal(new(9, "right last"), match!.Other);
         Assert.False(match.Match!.Matches);
         // From the other side it is the same pair; a loop that nothing mirrors has no other side.
-        Assert.Equal(7, rail.Ask(new() { SideMatch = new(9) }, new(["right last"])).SideMatch!.Answer!.OtherVisitId);
+        SideMatchAnswer? other = rail.Ask(
+            new() { SideMatch = new(new(9, "right last")) },
+            new(["right last"])
+        ).SideMatch!.Answer;
+        Assert.Equal(new(7, "left last"), other!.Other);
         Assert.Null(rail.Ask(new() { SideMatch = new() }, new(["left first"])).SideMatch!.Answer);
         // Not read yet: there is another side, and nothing to hold against it.
         Assert.Null((rail.Ask(new() { SideMatch = new() }, left)).SideMatch!.Answer!.Match);
@@ -327,12 +331,13 @@ public sealed class MachineEvaluationTests
         SetJob visit = Benches.Visit(3, "final", 40, 42);
         SetRound inHand = new(0, 0, LockState.Nipped, [new(ReadingMethod.FreePlay, 35)]);
         StoredMachine stored = Benches.Motorcycle() with { Visits = [visit with { InHand = new(inHand, []) }] };
+        VisitKey kept = new(3, "final");
         SetAdvice Of(SetQuestion question) => stored.Ask(new() { Set = question }, Picked(14, 46)).Set!.Answer!;
-        Assert.Equal(2, Of(new(3)).Rounds.Count);
-        Assert.Single(Of(new(3, IsKeptOnly: true)).Rounds);
+        Assert.Equal(2, Of(new(kept)).Rounds.Count);
+        Assert.Single(Of(new(kept, IsKeptOnly: true)).Rounds);
         Assert.NotEqual(
-            Of(new(3)).Rounds[1].Loosest,
-            Of(new(3, Round: inHand with { Readings = [new(ReadingMethod.FreePlay, 50)] })).Rounds[1].Loosest
+            Of(new(kept)).Rounds[1].Loosest,
+            Of(new(kept, Round: inHand with { Readings = [new(ReadingMethod.FreePlay, 50)] })).Rounds[1].Loosest
         );
         Assert.Empty(Of(new()).Rounds);
         Assert.Single(Of(new(Practised: new(SetGoal.Both, [inHand], []))).Rounds);

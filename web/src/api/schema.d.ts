@@ -1011,6 +1011,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Jobs that go on or wait, on all machines, the newest first */
+        get: operations["listOpenJobs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Jobs of a machine, the newest first */
+        get: operations["listJobs"];
+        put?: never;
+        /** Opens a job: a machine came in */
+        post: operations["openJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines/{id}/set-jobs": {
         parameters: {
             query?: never;
@@ -1018,10 +1053,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Visits of a machine, the newest first */
+        /** Visits to the loops of a machine, the newest first */
         get: operations["listSetJobs"];
         put?: never;
-        /** Begins a visit */
+        /** Begins to set a loop, at the job that goes on, or at one of its own */
         post: operations["addSetJob"];
         delete?: never;
         options?: never;
@@ -1038,7 +1073,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Adds what happened on a visit: readings, moves, cautions, closing */
+        /** Adds what happened at a job: notes, waiting, readings, moves, cautions, closing, signature */
         post: operations["addJobEvents"];
         delete?: never;
         options?: never;
@@ -1056,7 +1091,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** Removes a visit; undo brings it back */
+        /** Removes a job with all that happened at it; undo brings it back */
         delete: operations["removeJob"];
         options?: never;
         head?: never;
@@ -2000,6 +2035,12 @@ export interface components {
              */
             gainRatio: null | number;
         };
+        /** @description One thing that blocks a signature. */
+        BlockedBy: {
+            kind: components["schemas"]["SignatureBlock"];
+            /** @description What it waits for, what is provisional, or the key of the loop. */
+            what: string;
+        };
         /** @description Spacers of one thickness and bore. */
         BoredSpacers: {
             /**
@@ -2297,11 +2338,8 @@ export interface components {
         };
         /** @description What a visit would be closed over. */
         ClosingPart: {
-            /**
-             * Format: int64
-             * @description Visit that is to be closed; null where none is open.
-             */
-            visitId: number;
+            /** @description That is to be closed. */
+            visit: components["schemas"]["VisitKey"];
             /**
              * Format: double
              * @description As it was measured; null where nobody did.
@@ -2575,6 +2613,17 @@ export interface components {
              */
             mostAlternatives: number;
             defaultWork: components["schemas"]["WorkCosts"];
+        };
+        /** @description Something done otherwise than it should be. */
+        Deviation: {
+            /** @description What was done. */
+            what: string;
+            /** @description The reason given. */
+            why: string;
+            /** @description Null where nobody said. */
+            who: null | string;
+            /** Format: date-time */
+            at: string;
         };
         /**
          * @description Everything from motor shaft or pedals to what is driven: a tree with one input. A shaft may feed several
@@ -2859,6 +2908,20 @@ export interface components {
             hasLoose: boolean;
             /** @description True where a place felt tight. */
             hasTight: boolean;
+        };
+        /** @description An event as a file tells it. */
+        FiledEvent: {
+            /** Format: date-time */
+            at: string;
+            /** @description Who did it; null where nobody said. */
+            who: null | string;
+            event: components["schemas"]["JobEvent"];
+        };
+        /** @description A job as a file tells it: everything that happened at it, in its order. */
+        FiledJob: {
+            /** Format: date */
+            openedOn: string;
+            events: components["schemas"]["FiledEvent"][];
         };
         /** @description One way to fill a shaft; SpacerWorkings explains it. */
         FilledShaft: {
@@ -3400,6 +3463,11 @@ export interface components {
          * @enum {unknown}
          */
         GrooveVerdict: "seated" | "bottoms" | "standsProud" | "sitsDeep";
+        /** @description What happened at a job, with what is to be known once it is written down. */
+        HappenedAtJob: {
+            events: components["schemas"]["SentEvent"][];
+            ask?: null | components["schemas"]["EvaluationQuestion"];
+        };
         /** @description What every station says in one line. */
         HeadlinesQuestion: Record<string, never>;
         /** @description How the data is. */
@@ -3569,17 +3637,31 @@ export interface components {
             instance?: null | string;
             issues: components["schemas"]["InputIssue"][];
         };
+        JobAfter: {
+            /** @description As it stands after the events. */
+            job: components["schemas"]["JobSheet"];
+            visit: null | components["schemas"]["SetJob"];
+            evaluation: null | components["schemas"]["EvaluationAnswer"];
+        };
         /**
          * @description Something that happened at a job. It is written down once and never changed; who did it and when is what the job's
          *     record says, not the event.
          */
-        JobEvent: components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
+        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
         /** @description What must be so before hands go near was confirmed. */
         JobEventCautionsSeen: {
             /** @enum {string} */
             kind: "cautionsSeen";
             /** @description The loop that is set. */
             loopKey: string;
+        };
+        /** @description Something was done otherwise than it should be. */
+        JobEventDeviationNoted: {
+            /** @enum {string} */
+            kind: "deviationNoted";
+            /** @description What was done, in a few words. */
+            what: string;
+            why: string;
         };
         /** @description What the rounds are for, said anew. */
         JobEventGoalChosen: {
@@ -3588,6 +3670,65 @@ export interface components {
             goal: components["schemas"]["SetGoal"];
             /** @description The loop that is set. */
             loopKey: string;
+        };
+        /** @description A machine came in. */
+        JobEventJobOpened: {
+            /** @enum {string} */
+            kind: "jobOpened";
+            reason: components["schemas"]["JobReason"];
+            /** @description What it does, or which part it is about, in free words; null for nothing. */
+            about: null | string;
+            /**
+             * Format: double
+             * @description As it stood then; null where nobody looked.
+             */
+            odometerKm: null | number;
+            /**
+             * Format: double
+             * @description Hours run, where those are counted; null where they are not.
+             */
+            hours: null | number;
+        };
+        /** @description The machine goes out again. */
+        JobEventJobSigned: {
+            /** @enum {string} */
+            kind: "jobSigned";
+            /**
+             * Format: date
+             * @description Day of the signature.
+             */
+            signedOn: string;
+            /**
+             * Format: int32
+             * @description What the rider or owner says of it, 1 to 5; null where nobody was asked.
+             */
+            score: null | number;
+            /** @description In their words; null for none. */
+            word: null | string;
+            /** @description What it was signed over, as it stood then; null for nothing. The core says it, whoever sends what. */
+            despite: null | components["schemas"]["SignedDespite"][];
+            /** @description Why it was signed over that. */
+            reason: null | string;
+        };
+        /** @description Something was written down. */
+        JobEventNoteWritten: {
+            /** @enum {string} */
+            kind: "noteWritten";
+            text: string;
+        };
+        /** @description Something provisional was replaced by what belongs there. */
+        JobEventProvisionalCleared: {
+            /** @enum {string} */
+            kind: "provisionalCleared";
+            /** @description As it was said when it was fitted. */
+            what: string;
+        };
+        /** @description A part was fitted, or a step left, that must be undone before the job is signed. */
+        JobEventProvisionalFitted: {
+            /** @enum {string} */
+            kind: "provisionalFitted";
+            /** @description In a few words: while it stands no other one has the same. */
+            what: string;
         };
         /** @description One value read at one place of the wheel, in place of one that was read there in the same round. */
         JobEventReadingTaken: {
@@ -3643,6 +3784,16 @@ export interface components {
             /** @description The loop that is set. */
             loopKey: string;
         };
+        /** @description Time was spent on it by whoever says so. */
+        JobEventTimeSpent: {
+            /** @enum {string} */
+            kind: "timeSpent";
+            /**
+             * Format: double
+             * @description Working time, min.
+             */
+            minutes: number;
+        };
         /** @description Setting a loop was begun. */
         JobEventVisitBegun: {
             /** @enum {string} */
@@ -3681,6 +3832,104 @@ export interface components {
             /** @description The loop that is set. */
             loopKey: string;
         };
+        /** @description The job can't go on until something comes. */
+        JobEventWaitBegun: {
+            /** @enum {string} */
+            kind: "waitBegun";
+            /** @description What it waits for, in free words. */
+            for: string;
+        };
+        /** @description What it waited for has come. */
+        JobEventWaitEnded: {
+            /** @enum {string} */
+            kind: "waitEnded";
+        };
+        /** @description Words somebody wrote down. */
+        JobNote: {
+            text: string;
+            /** @description Null where nobody said. */
+            who: null | string;
+            /** Format: date-time */
+            at: string;
+        };
+        /** @description Somebody who did something at a job. */
+        JobPerson: {
+            name: string;
+            /**
+             * Format: double
+             * @description Working time they said, min.
+             */
+            minutes: number;
+        };
+        /**
+         * @description Why a machine came in.
+         * @enum {unknown}
+         */
+        JobReason: "visit" | "anotherGearing" | "somethingWrong" | "partNotToBeHad";
+        /** @description A visit of a machine as its events tell it, from arrival to signature. */
+        JobSheet: {
+            /**
+             * Format: int64
+             * @description Of the job.
+             */
+            id: number;
+            /**
+             * Format: int64
+             * @description Number of its newest entry.
+             */
+            version: number;
+            /**
+             * Format: int64
+             * @description Of the machine it belongs to.
+             */
+            machineId: number;
+            /**
+             * Format: date
+             * @description Day of arrival.
+             */
+            openedOn: string;
+            /** @description Who opened it; null where nobody said. */
+            who: null | string;
+            reason: components["schemas"]["JobReason"];
+            /** @description What it does, or which part it is about; null for nothing. */
+            about: null | string;
+            /**
+             * Format: double
+             * @description As it stood then; null where nobody looked.
+             */
+            odometerKm: null | number;
+            /**
+             * Format: double
+             * @description Hours run; null where they are not counted.
+             */
+            hours: null | number;
+            state: components["schemas"]["JobState"];
+            /** @description Null while it waits for nothing. */
+            waitsFor: null | string;
+            /** @description That were set at it, in the order in which they were begun. */
+            loops: components["schemas"]["LoopAtJob"][];
+            notes: components["schemas"]["JobNote"][];
+            deviations: components["schemas"]["Deviation"][];
+            /** @description Cleared ones too. */
+            provisional: components["schemas"]["ProvisionalPart"][];
+            /**
+             * Format: double
+             * @description Working time of everybody, min.
+             */
+            minutes: number;
+            /** @description Who did something at it, in the order in which they came. */
+            people: components["schemas"]["JobPerson"][];
+            /** @description What stands in the way of the signature; empty for nothing, and once it is signed. */
+            blockedBy: components["schemas"]["BlockedBy"][];
+            /** @description What the signature asks a reason for; empty for nothing, and once it is signed. */
+            despite: components["schemas"]["SignedDespite"][];
+            signature: null | components["schemas"]["Signature"];
+        };
+        /**
+         * @description How far a job is.
+         * @enum {unknown}
+         */
+        JobState: "goesOn" | "waits" | "ended";
         /** @description A chain drive that is known to last, by the figures people remember of it. */
         KnownChainInput: {
             /** @description Chain of the tables. */
@@ -4062,6 +4311,18 @@ export interface components {
             drive: components["schemas"]["Drive"];
             choice: components["schemas"]["LoopChoice"];
             driveElement: components["schemas"]["DriveElement"];
+        };
+        /** @description A loop that was set at a job. */
+        LoopAtJob: {
+            /** @description Key of the loop. */
+            loopKey: string;
+            /**
+             * Format: int32
+             * @description That were kept.
+             */
+            rounds: number;
+            /** @description Whether its closing list is done. */
+            isClosed: boolean;
         };
         /** @description The wheels a setup puts on one loop. */
         LoopChoice: {
@@ -4909,13 +5170,13 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description 4; a larger number was written by a newer program and is refused.
+             * @description 5; a larger number was written by a newer program and is refused.
              */
             formatVersion: number;
             machine: components["schemas"]["Machine"];
             setups: components["schemas"]["Setup"][];
             aims: components["schemas"]["Aim"][];
-            setJobs?: null | components["schemas"]["SetJob"][];
+            jobs?: null | components["schemas"]["FiledJob"][];
         };
         /**
          * @description What a machine is; decides what is usual for it, and its cautions.
@@ -5065,6 +5326,28 @@ export interface components {
         /** @description The pairs around the one in view. */
         NeighboursQuestion: {
             layout?: null | components["schemas"]["LoopLayout"];
+        };
+        /** @description A machine that comes in. */
+        NewJob: {
+            /**
+             * Format: date
+             * @description Day of arrival.
+             */
+            openedOn: string;
+            /** @description Why it came in. */
+            reason: components["schemas"]["JobReason"];
+            /** @description What it does, or which part it is about, in free words; null for nothing. */
+            about?: null | string;
+            /**
+             * Format: double
+             * @description As it stands; null where nobody looked. The machine has run so far then.
+             */
+            odometerKm?: null | number;
+            /**
+             * Format: double
+             * @description Hours run, where those are counted; null where they are not.
+             */
+            hours?: null | number;
         };
         /** @description A trial to be made. */
         NewTrial: {
@@ -5721,6 +6004,20 @@ export interface components {
             goal: components["schemas"]["SetGoal"];
             rounds: components["schemas"]["SetRound"][];
             gauge: components["schemas"]["CalibrationPair"][];
+        };
+        /** @description A part or a step that must be undone before the signature. */
+        ProvisionalPart: {
+            /** @description In a few words. */
+            what: string;
+            /** @description Null where nobody said. */
+            who: null | string;
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: date-time
+             * @description When what belongs there was put there; null while it stands.
+             */
+            clearedAt: null | string;
         };
         /** @description Tension over one part of the loop. */
         PullOver: {
@@ -6724,11 +7021,7 @@ export interface components {
         };
         /** @description What the rounds of a visit tell, and what to do next. */
         SetQuestion: {
-            /**
-             * Format: int64
-             * @description A stored visit, to whatever loop; null between visits to the loop in view.
-             */
-            visitId?: null | number;
+            visit?: null | components["schemas"]["VisitKey"];
             practised?: null | components["schemas"]["PractisedVisit"];
             round?: null | components["schemas"]["SetRound"];
             /**
@@ -7159,11 +7452,8 @@ export interface components {
         Side: "left" | "right" | null;
         /** @description The newest visit to the loop of the drive that mirrors this one. */
         SideMatchAnswer: {
-            /**
-             * Format: int64
-             * @description Of the visit to the other side.
-             */
-            otherVisitId: number;
+            /** @description The visit to the other side. */
+            other: components["schemas"]["VisitKey"];
             match: null | components["schemas"]["SideMatchResult"];
         };
         /** @description The same loop on both sides of a machine, each with the rounds of its own visit. */
@@ -7200,6 +7490,37 @@ export interface components {
             thisIsLooser: null | boolean;
             workings: components["schemas"]["Working"][];
         };
+        /** @description How a job ended. */
+        Signature: {
+            /**
+             * Format: date
+             * @description Day of the signature.
+             */
+            signedOn: string;
+            /** @description Who signed; null where nobody said. */
+            who: null | string;
+            /**
+             * Format: int32
+             * @description 1 to 5, by the rider or owner; null where nobody was asked.
+             */
+            score: null | number;
+            /** @description In their words; null for none. */
+            word: null | string;
+            /** @description What it was signed over; empty for nothing. */
+            despite: components["schemas"]["SignedDespite"][];
+            /** @description Why it was signed over that; null where nothing asked. */
+            reason: null | string;
+        };
+        /**
+         * @description Something that stands in the way of the signature.
+         * @enum {unknown}
+         */
+        SignatureBlock: "waits" | "provisional" | "loopNotClosed";
+        /**
+         * @description Something that asks for a reason before a job is signed over it, and is printed.
+         * @enum {unknown}
+         */
+        SignedDespite: "deviation" | "outsideWindow" | "advisorStopped" | "cautionsNotConfirmed" | "noTorque";
         /**
          * @description Which system a marking belongs to.
          * @enum {unknown}
@@ -8306,15 +8627,15 @@ export interface components {
          * @enum {unknown}
          */
         Verdict: "fine" | "watch" | "stop" | "advice" | "notApplicable";
-        VisitAfter: {
-            /** @description As it stands after the events. */
-            visit: components["schemas"]["SetJob"];
-            evaluation: null | components["schemas"]["EvaluationAnswer"];
-        };
-        /** @description What happened at a visit, with what is to be known once it is written down. */
-        VisitEvents: {
-            events: components["schemas"]["SentEvent"][];
-            ask?: null | components["schemas"]["EvaluationQuestion"];
+        /** @description A stored visit. */
+        VisitKey: {
+            /**
+             * Format: int64
+             * @description Job at which it was.
+             */
+            jobId: number;
+            /** @description Loop that was set, whichever is in view. */
+            loopKey: string;
         };
         /** @description What warmth does to the belt in view. */
         WarmthQuestion: {
@@ -11338,6 +11659,168 @@ export interface operations {
             };
         };
     };
+    listOpenJobs: {
+        parameters: {
+            query?: {
+                after?: number;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobSheet"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    listJobs: {
+        parameters: {
+            query?: {
+                after?: number;
+                most?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobSheet"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    openJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewJob"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
     listSetJobs: {
         parameters: {
             query?: {
@@ -11461,7 +11944,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["VisitEvents"];
+                "application/json": components["schemas"]["HappenedAtJob"];
             };
         };
         responses: {
@@ -11471,7 +11954,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VisitAfter"];
+                    "application/json": components["schemas"]["JobAfter"];
                 };
             };
             /** @description Bad Request */

@@ -6,17 +6,18 @@ using Wendrak.Store.Bodies;
 namespace Wendrak.Store.Jobs;
 
 /// <summary>
-/// Visits as their events tell them, kept until an event comes: events are never changed, so the last one's number says
+/// Jobs as their events tell them, kept until an event comes: events are never changed, so the last one's number says
 /// whether what is known of a job is all there is.
 /// </summary>
-internal sealed class KnownVisits
+internal sealed class KnownJobs
 {
     private readonly ConcurrentDictionary<(string Data, long Job), Known> _known = [];
 
-    private sealed record Known(long LastEvent, Job Job, IReadOnlyList<SetJob> Visits);
+    private sealed record Known(long LastEvent, Job Job, JobContent Content);
 
     /// <param name="data">Of which data they are: after a restore numbers mean other things.</param>
-    public async Task<IReadOnlyDictionary<long, IReadOnlyList<SetJob>>> OfAsync(
+    /// <returns>By number; a damaged one is left out and told.</returns>
+    public async Task<IReadOnlyDictionary<long, JobContent>> OfAsync(
         Session session,
         string data,
         IReadOnlyList<Job> jobs
@@ -35,7 +36,7 @@ internal sealed class KnownVisits
             )
         ).ToDictionary(l => l.Job, l => l.Last);
         // Taken once each: another change may put newer ones there meanwhile, which are not of this moment.
-        Dictionary<long, IReadOnlyList<SetJob>> visits = [];
+        Dictionary<long, JobContent> contents = [];
         List<Job> others = [];
         foreach (Job job in jobs)
             if (
@@ -43,42 +44,37 @@ internal sealed class KnownVisits
                 && known.LastEvent == last.GetValueOrDefault(job.Id)
                 && known.Job == job
             )
-                visits[job.Id] = known.Visits;
+                contents[job.Id] = known.Content;
             else
                 others.Add(job);
         if (others.Count == 0)
-            return visits;
+            return contents;
         ILookup<long, EventRow> rows = (await EventRow.OfJobsAsync(session, [.. others.Select(j => j.Id)])).ToLookup(
             r => r.JobId
         );
         foreach (Job job in others)
-        {
-            Known read = Read(session, job, [.. rows[job.Id]]);
-            _known[(data, job.Id)] = read;
-            visits[job.Id] = read.Visits;
-        }
-        return visits;
+            if (Read(session, job, [.. rows[job.Id]]) is { } content)
+                contents[job.Id] = content;
+        foreach (Job job in others)
+            if (contents.TryGetValue(job.Id, out JobContent? content))
+                _known[(data, job.Id)] = new(content.Sheet.Version, job, content);
+        return contents;
     }
 
-    /// <summary>What an event that is on the disk now made of the visits of a job.</summary>
-    public void Remember(string data, Job job, IReadOnlyList<SetJob> visits)
-    {
-        if (visits.Count > 0)
-            _known[(data, job.Id)] = new(visits.Max(v => v.Version), job, visits);
-    }
+    /// <summary>What an event that is on the disk now made of a job.</summary>
+    public void Remember(string data, JobContent content) =>
+        _known[(data, content.Job.Id)] = new(content.Sheet.Version, content.Job, content);
 
-    private static Known Read(Session session, Job job, EventRow[] rows)
+    private static JobContent? Read(Session session, Job job, EventRow[] rows)
     {
-        long last = rows.Length == 0 ? 0 : rows[^1].Id;
         try
         {
-            return new(last, job, Visits.Replay(job, rows));
+            return EventRow.ToContent(job, rows);
         }
         catch (Exception e) when (e is DamagedException or UnreadableBodyException)
         {
-            // Left out and told, as a damaged record is; not remembered as read.
             session.Damage.Add("visit", job.Id);
-            return new(-1, job, []);
+            return null;
         }
     }
 }

@@ -1,0 +1,37 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Records;
+
+/// <summary>An event as a file tells it.</summary>
+/// <param name="Who">Who did it; null where nobody said.</param>
+public sealed record FiledEvent(DateTimeOffset At, string? Who, JobEvent Event);
+
+/// <summary>A job as a file tells it: everything that happened at it, in its order.</summary>
+public sealed record FiledJob(DateOnly OpenedOn, IReadOnlyList<FiledEvent> Events)
+{
+    public const int MostEvents = 20_000;
+
+    public static FiledJob From(JobContent job) =>
+        new(job.Job.OpenedOn, [.. job.Entries.Select(e => new FiledEvent(e.At, e.Actor, e.Event))]);
+
+    /// <summary>A visit that was written down whole, as a job at which nothing else was done.</summary>
+    public static FiledJob From(SetJob visit) =>
+        new(visit.OpenedOn, [.. SetVisit.ToEntries(visit).Select(e => new FiledEvent(e.At, e.Actor, e.Event))]);
+
+    /// <summary>Refuses what can't have happened. A loop may be gone since: what was read of it stays.</summary>
+    /// <exception cref="InvalidInputException">Every issue of the first event that is wrong is named.</exception>
+    public void Check()
+    {
+        new Guard().Count(nameof(Events), Events.Count, 1, MostEvents, "events").ThrowIfAny();
+        JobContent job = JobContent.From(new(0, 0, 0, OpenedOn), []);
+        for (int i = 0; i < Events.Count; i++)
+        {
+            JobEvent next = Events[i].Event;
+            JobContent before = job;
+            Refusal.Under($"{nameof(Events)}[{i}].{nameof(FiledEvent.Event)}", () => JobRules.CheckNext(before, next));
+            job = job.After(new(i + 1, Events[i].At, Events[i].Who, next));
+        }
+        foreach (SetJob visit in job.Visits)
+            SetJobRules.Check(visit);
+    }
+}

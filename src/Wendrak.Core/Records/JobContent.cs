@@ -1,0 +1,158 @@
+using System.Collections.Immutable;
+using Wendrak.Core.Tension;
+
+namespace Wendrak.Core.Records;
+
+/// <summary>A job with all that happened at it, and what that comes to.</summary>
+/// <remarks>Events are added, never changed: what stands is told anew by all of them that were not taken back.</remarks>
+public sealed class JobContent
+{
+    private readonly Lazy<JobSheet> _sheet;
+
+    private JobContent(Job job, ImmutableList<JobEntry> entries, IReadOnlyList<SetJob> visits, long version)
+    {
+        (Job, Entries) = (job, entries);
+        Visits = [.. visits.Select(v => v with { Version = (int)version })];
+        _sheet = new(() => ToSheet(version));
+    }
+
+    public Job Job { get; }
+
+    /// <summary>Those that stand, in their order.</summary>
+    public ImmutableList<JobEntry> Entries { get; }
+
+    /// <summary>One for each loop that was set at it.</summary>
+    public IReadOnlyList<SetJob> Visits { get; }
+
+    /// <summary>Told when it is asked for: a thousand readings come and go without.</summary>
+    public JobSheet Sheet => _sheet.Value;
+
+    public bool IsSigned => Entries is [.., { Event: JobSigned }];
+
+    /// <param name="entries">Those that stand, in their order.</param>
+    /// <param name="version">Number of the newest entry, also of one that was taken back since; null for the last of these.</param>
+    public static JobContent From(Job job, IReadOnlyList<JobEntry> entries, long? version = null)
+    {
+        JobContent content = new(job, [], [], version ?? 0);
+        foreach (JobEntry entry in entries)
+            content = content.After(entry, version);
+        return content;
+    }
+
+    /// <summary>The job after one more event.</summary>
+    public JobContent After(JobEntry entry) => After(entry, null);
+
+    public SetJob? VisitTo(string loopKey) => Visits.FirstOrDefault(v => v.LoopKey == loopKey);
+
+    private JobContent After(JobEntry entry, long? version) =>
+        new(Job, Entries.Add(entry), VisitsAfter(entry), version ?? entry.Sequence);
+
+    private IReadOnlyList<SetJob> VisitsAfter(JobEntry entry)
+    {
+        if (entry.Event is not SetEvent set)
+            return Visits;
+        if (VisitTo(set.LoopKey) is { } visit)
+            return [.. Visits.Select(v => v == visit ? SetVisit.After(v, entry) : v)];
+        return SetVisit.Begin(Job, entry) is { } begun ? [.. Visits, begun] : Visits;
+    }
+
+    private JobEntry? Last<T>()
+        where T : JobEvent => Entries.LastOrDefault(e => e.Event is T);
+
+    private JobSheet ToSheet(long version)
+    {
+        JobOpened? opened = Last<JobOpened>()?.Event as JobOpened;
+        ProvisionalPart[] provisional = Provisional();
+        Signature? signature = Last<JobSigned>() is { Event: JobSigned s } signed
+            ? new(s.SignedOn, signed.Actor, s.Score, s.Word, s.Despite ?? [], s.Reason)
+            : null;
+        string? waitsFor = Entries.LastOrDefault(e => e.Event is WaitBegun or WaitEnded)?.Event is WaitBegun wait
+            ? wait.For
+            : null;
+        return new(
+            Job.Id,
+            version,
+            Job.MachineId,
+            Job.OpenedOn,
+            Entries.Count == 0 ? null : Entries[0].Actor,
+            opened?.Reason ?? JobReason.Visit,
+            opened?.About,
+            opened?.OdometerKm,
+            opened?.Hours,
+                // Where nobody opened the job itself, setting was all there was to it.
+                signature is not null
+                || (opened is null && Visits.Count > 0 && Visits.All(v => v.Closing is not null))
+                    ? JobState.Ended
+                : waitsFor is null ? JobState.GoesOn
+                : JobState.Waits,
+            waitsFor,
+            [.. Visits.Select(v => new LoopAtJob(v.LoopKey, v.Rounds.Count, v.Closing is not null))],
+            [.. Of<NoteWritten>().Select(n => new JobNote(n.Event.Text, n.Entry.Actor, n.Entry.At))],
+            [.. Of<DeviationNoted>().Select(d => new Deviation(d.Event.What, d.Event.Why, d.Entry.Actor, d.Entry.At))],
+            provisional,
+            Of<TimeSpent>().Sum(t => t.Event.Minutes),
+            People(),
+            signature is null ? Blocks(waitsFor, provisional) : [],
+            signature is null ? Despite() : [],
+            signature
+        );
+    }
+
+    private IEnumerable<(T Event, JobEntry Entry)> Of<T>()
+        where T : JobEvent
+    {
+        foreach (JobEntry entry in Entries)
+            if (entry.Event is T wanted)
+                yield return (wanted, entry);
+    }
+
+    private ProvisionalPart[] Provisional()
+    {
+        List<ProvisionalPart> parts = [];
+        foreach (JobEntry entry in Entries)
+        {
+            if (entry.Event is ProvisionalFitted fitted)
+                parts.Add(new(fitted.What, entry.Actor, entry.At, null));
+            if (
+                entry.Event is ProvisionalCleared cleared
+                && parts.FindIndex(p => p.What == cleared.What && p.ClearedAt is null) is >= 0 and int at
+            )
+                parts[at] = parts[at] with { ClearedAt = entry.At };
+        }
+        return [.. parts];
+    }
+
+    private JobPerson[] People() =>
+        [
+            .. Entries
+                .Where(e => e.Actor is not null)
+                .GroupBy(e => e.Actor!)
+                .Select(of => new JobPerson(of.Key, of.Sum(e => e.Event is TimeSpent t ? t.Minutes : 0))),
+        ];
+
+    private BlockedBy[] Blocks(string? waitsFor, ProvisionalPart[] provisional) =>
+        [
+            .. waitsFor is null ? [] : new[] { new BlockedBy(SignatureBlock.Waits, waitsFor) },
+            .. provisional
+                .Where(p => p.ClearedAt is null)
+                .Select(p => new BlockedBy(SignatureBlock.Provisional, p.What)),
+            .. Visits.Where(v => v.Closing is null).Select(v => new BlockedBy(SignatureBlock.LoopNotClosed, v.LoopKey)),
+        ];
+
+    private SignedDespite[] Despite()
+    {
+        IEnumerable<SignedDespite> ofLoops = Visits
+            .SelectMany(v => v.Closing?.Despite ?? [])
+            .Select(d =>
+                d switch
+                {
+                    ClosedDespite.OutsideWindow => SignedDespite.OutsideWindow,
+                    ClosedDespite.AdvisorStopped => SignedDespite.AdvisorStopped,
+                    ClosedDespite.CautionsNotConfirmed => SignedDespite.CautionsNotConfirmed,
+                    _ => SignedDespite.NoTorque,
+                }
+            );
+        SignedDespite[] ofSteps = Of<DeviationNoted>().Any() ? [SignedDespite.Deviation] : [];
+        return [.. ofSteps.Concat(ofLoops).Distinct().Order()];
+    }
+}

@@ -1,0 +1,135 @@
+using Wendrak.Core.Quantities;
+
+namespace Wendrak.Core.Records;
+
+/// <summary>What may happen at a job.</summary>
+public static class JobRules
+{
+    public const double MostHours = 200_000;
+    public const double MostMinutes = 24 * 60;
+    public const int BestScore = 5;
+
+    /// <summary>Refuses an event that can't come next, at the job or at one of its loops.</summary>
+    /// <param name="path">Where an event of the job itself stands in what was sent.</param>
+    /// <exception cref="InvalidInputException">Says what is in its way.</exception>
+    public static void CheckNext(JobContent before, JobEvent next, string path)
+    {
+        if (next is SetEvent)
+            CheckNext(before, next);
+        else
+            Refusal.Under(path, () => CheckNext(before, next));
+    }
+
+    /// <summary>The same of one that was sent by itself.</summary>
+    /// <exception cref="InvalidInputException">Says what is in its way.</exception>
+    public static void CheckNext(JobContent before, JobEvent next)
+    {
+        new Guard()
+            .That(
+                !before.IsSigned,
+                "kind",
+                "closed",
+                "This job is signed: take the signature back, or begin another one."
+            )
+            .That(next is not JobOpened || before.Entries.Count == 0, "kind", "begun", "This job is begun already.")
+            .That(
+                next is not WaitEnded || before.Sheet.WaitsFor is not null,
+                "kind",
+                "not_waiting",
+                "This job waits for nothing."
+            )
+            .ThrowIfAny();
+        if (next is SetEvent set)
+            CheckNext(before, set);
+        else
+            Check(before.Sheet, next).ThrowIfAny();
+    }
+
+    /// <summary>A signature as the record takes it: what it was signed over is told by what happened, whoever sends what.</summary>
+    public static JobSigned Fill(JobSheet before, JobSigned sent) =>
+        sent with
+        {
+            Despite = before.Despite.Count == 0 ? null : before.Despite,
+            Reason = before.Despite.Count == 0 ? null : sent.Reason,
+        };
+
+    /// <summary>A loop is set once at a job; what comes after must suit what was done there.</summary>
+    private static void CheckNext(JobContent before, SetEvent next)
+    {
+        SetJob? visit = before.VisitTo(next.LoopKey);
+        if (visit is not null)
+            SetJobRules.CheckNext(visit, next);
+        else if (next is not VisitBegun)
+            throw new InvalidInputException("event.loopKey", "unknown", "Give the loop that is set at this visit.");
+    }
+
+    private static Guard Check(JobSheet sheet, JobEvent next)
+    {
+        Guard guard = new();
+        return next switch
+        {
+            JobOpened e => guard
+                .OneOf(nameof(e.Reason), e.Reason)
+                .Note(nameof(e.About), e.About)
+                .BetweenIfGiven(nameof(e.OdometerKm), e.OdometerKm, 0, MachineRules.FarthestKm, "km")
+                .BetweenIfGiven(nameof(e.Hours), e.Hours, 0, MostHours, "h"),
+            NoteWritten e => guard.Written(nameof(e.Text), e.Text).Note(nameof(e.Text), e.Text),
+            WaitBegun e => guard.Named(nameof(e.For), e.For),
+            TimeSpent e => guard.Between(nameof(e.Minutes), e.Minutes, 1, MostMinutes, "min"),
+            DeviationNoted e => guard
+                .Named(nameof(e.What), e.What)
+                .Written(nameof(e.Why), e.Why)
+                .Note(nameof(e.Why), e.Why),
+            ProvisionalFitted e => guard
+                .Named(nameof(e.What), e.What)
+                .That(
+                    !Stands(sheet, e.What),
+                    nameof(e.What),
+                    "stands",
+                    "That is noted as provisional already: give it other words if it is another one."
+                ),
+            ProvisionalCleared e => guard.That(
+                Stands(sheet, e.What),
+                nameof(e.What),
+                "unknown",
+                "Give something provisional that still stands."
+            ),
+            JobSigned e => Check(guard, sheet, e),
+            _ => guard,
+        };
+    }
+
+    private static Guard Check(Guard guard, JobSheet sheet, JobSigned sent)
+    {
+        foreach (BlockedBy block in sheet.BlockedBy)
+            guard.That(
+                false,
+                "kind",
+                "blocked",
+                block.Kind switch
+                {
+                    SignatureBlock.Waits => $"It still waits for {block.What}: say that it came first.",
+                    SignatureBlock.Provisional =>
+                        $"Still provisional: {block.What}. Put there what belongs there first.",
+                    _ => "Setting was begun and is not closed: close it first, with everything tight.",
+                }
+            );
+        if (sent.Score is int score)
+            guard.Between(nameof(sent.Score), score, 1, BestScore, "");
+        return guard
+            .Note(nameof(sent.Word), sent.Word)
+            .That(
+                sheet.Despite.Count == 0 || !string.IsNullOrWhiteSpace(sent.Reason),
+                nameof(sent.Reason),
+                "missing",
+                "Say why it is signed over what is open; it stands in the record."
+            )
+            .Note(nameof(sent.Reason), sent.Reason);
+    }
+
+    private static bool Stands(JobSheet sheet, string what) =>
+        sheet.Provisional.Any(p => p.What == what && p.ClearedAt is null);
+
+    private static Guard Written(this Guard guard, string field, string? text) =>
+        guard.That(!string.IsNullOrWhiteSpace(text), field, "missing", "Write something.");
+}

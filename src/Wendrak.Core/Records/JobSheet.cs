@@ -1,0 +1,131 @@
+namespace Wendrak.Core.Records;
+
+/// <summary>How far a job is.</summary>
+public enum JobState
+{
+    GoesOn,
+
+    /// <summary>For a part, or for somebody.</summary>
+    Waits,
+
+    /// <summary>Signed; or, where only setting was begun, all of that closed.</summary>
+    Ended,
+}
+
+/// <summary>Something that stands in the way of the signature.</summary>
+public enum SignatureBlock
+{
+    /// <summary>It waits for something that has not come.</summary>
+    Waits,
+
+    /// <summary>Something provisional stands.</summary>
+    Provisional,
+
+    /// <summary>Setting a loop was begun and is not closed.</summary>
+    LoopNotClosed,
+}
+
+/// <summary>Something that asks for a reason before a job is signed over it, and is printed.</summary>
+public enum SignedDespite
+{
+    /// <summary>Something was done otherwise than it should be.</summary>
+    Deviation,
+
+    /// <summary>A loop was closed outside its window.</summary>
+    OutsideWindow,
+
+    /// <summary>A loop was closed though the advisor said stop.</summary>
+    AdvisorStopped,
+
+    /// <summary>Nobody said of a loop that the cautions were so.</summary>
+    CautionsNotConfirmed,
+
+    /// <summary>A final torque is ticked off without a figure.</summary>
+    NoTorque,
+}
+
+/// <summary>One thing that blocks a signature.</summary>
+/// <param name="What">What it waits for, what is provisional, or the key of the loop.</param>
+public sealed record BlockedBy(SignatureBlock Kind, string What);
+
+/// <summary>Words somebody wrote down.</summary>
+/// <param name="Who">Null where nobody said.</param>
+public sealed record JobNote(string Text, string? Who, DateTimeOffset At);
+
+/// <summary>Something done otherwise than it should be.</summary>
+/// <param name="What">What was done.</param>
+/// <param name="Why">The reason given.</param>
+/// <param name="Who">Null where nobody said.</param>
+public sealed record Deviation(string What, string Why, string? Who, DateTimeOffset At);
+
+/// <summary>A part or a step that must be undone before the signature.</summary>
+/// <param name="What">In a few words.</param>
+/// <param name="Who">Null where nobody said.</param>
+/// <param name="ClearedAt">When what belongs there was put there; null while it stands.</param>
+public sealed record ProvisionalPart(string What, string? Who, DateTimeOffset At, DateTimeOffset? ClearedAt);
+
+/// <summary>Somebody who did something at a job.</summary>
+/// <param name="Minutes">Working time they said, min.</param>
+public sealed record JobPerson(string Name, double Minutes);
+
+/// <summary>A loop that was set at a job.</summary>
+/// <param name="LoopKey">Key of the loop.</param>
+/// <param name="Rounds">That were kept.</param>
+/// <param name="IsClosed">Whether its closing list is done.</param>
+public sealed record LoopAtJob(string LoopKey, int Rounds, bool IsClosed);
+
+/// <summary>How a job ended.</summary>
+/// <param name="SignedOn">Day of the signature.</param>
+/// <param name="Who">Who signed; null where nobody said.</param>
+/// <param name="Score">1 to 5, by the rider or owner; null where nobody was asked.</param>
+/// <param name="Word">In their words; null for none.</param>
+/// <param name="Despite">What it was signed over; empty for nothing.</param>
+/// <param name="Reason">Why it was signed over that; null where nothing asked.</param>
+public sealed record Signature(
+    DateOnly SignedOn,
+    string? Who,
+    int? Score,
+    string? Word,
+    IReadOnlyList<SignedDespite> Despite,
+    string? Reason
+);
+
+/// <summary>A visit of a machine as its events tell it, from arrival to signature.</summary>
+/// <param name="Id">Of the job.</param>
+/// <param name="Version">Number of its newest entry.</param>
+/// <param name="MachineId">Of the machine it belongs to.</param>
+/// <param name="OpenedOn">Day of arrival.</param>
+/// <param name="Who">Who opened it; null where nobody said.</param>
+/// <param name="About">What it does, or which part it is about; null for nothing.</param>
+/// <param name="OdometerKm">As it stood then; null where nobody looked.</param>
+/// <param name="Hours">Hours run; null where they are not counted.</param>
+/// <param name="WaitsFor">Null while it waits for nothing.</param>
+/// <param name="Loops">That were set at it, in the order in which they were begun.</param>
+/// <param name="Provisional">Cleared ones too.</param>
+/// <param name="Minutes">Working time of everybody, min.</param>
+/// <param name="People">Who did something at it, in the order in which they came.</param>
+/// <param name="BlockedBy">What stands in the way of the signature; empty for nothing, and once it is signed.</param>
+/// <param name="Despite">What the signature asks a reason for; empty for nothing, and once it is signed.</param>
+/// <param name="Signature">Null while it is not signed.</param>
+public sealed record JobSheet(
+    long Id,
+    long Version,
+    long MachineId,
+    DateOnly OpenedOn,
+    string? Who,
+    JobReason Reason,
+    string? About,
+    double? OdometerKm,
+    double? Hours,
+    JobState State,
+    string? WaitsFor,
+    IReadOnlyList<LoopAtJob> Loops,
+    IReadOnlyList<JobNote> Notes,
+    IReadOnlyList<Deviation> Deviations,
+    IReadOnlyList<ProvisionalPart> Provisional,
+    double Minutes,
+    IReadOnlyList<JobPerson> People,
+    IReadOnlyList<BlockedBy> BlockedBy,
+    IReadOnlyList<SignedDespite> Despite,
+    Signature? Signature
+);

@@ -1,0 +1,221 @@
+using CsCheck;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
+using Wendrak.Core.Tension;
+
+namespace Wendrak.Core.Tests.Records;
+
+/// <summary>A job is what happened at it: what may come next, what it comes to, and what stands in the way of the signature.</summary>
+public sealed class JobTests
+{
+    private static readonly DateTimeOffset Morning = new(2026, 11, 29, 8, 0, 0, TimeSpan.Zero);
+    private static readonly JobOpened Opened = new(JobReason.SomethingWrong, "squeals when pulling away", 18_420, null);
+    private static readonly JobSigned Plain = new(new(2026, 11, 29), null, null, null, null);
+
+    private static JobContent Empty => JobContent.From(new(3, 1, 7, new(2026, 11, 29)), []);
+
+    private static JobContent After(params (string? Who, JobEvent Event)[] happened) => After(Empty, happened);
+
+    private static JobContent After(JobContent job, params (string? Who, JobEvent Event)[] happened)
+    {
+        foreach ((string? who, JobEvent e) in happened)
+        {
+            JobRules.CheckNext(job, e);
+            long number = job.Sheet.Version + 1;
+            job = job.After(new(number, Morning.AddMinutes(number), who, e));
+        }
+        return job;
+    }
+
+    private static IEnumerable<(string?, JobEvent)> Closing(string loop, params ClosedDespite[] despite) =>
+        [
+            ("Ann", new VisitBegun(loop, SetGoal.Both)),
+            ("Ann", new RoundNoted(loop, new(0, 0, LockState.Torqued, []))),
+            ("Ann", new ReadingTaken(loop, new(ReadingMethod.FreePlay, 35))),
+            ("Ann", new RoundKept(loop, null)),
+            (
+                "Ann",
+                new VisitClosed(loop, new(2026, 11, 29), null, Enum.GetValues<ClosingStep>(), null, null, despite, "so")
+            ),
+        ];
+
+    [Fact]
+    public void What_was_said_when_it_came_in_stands_on_the_sheet()
+    {
+        JobSheet sheet = After(("Ann", Opened)).Sheet;
+        Assert.Equal(
+            (JobReason.SomethingWrong, "squeals when pulling away", 18_420d, "Ann", JobState.GoesOn),
+            (sheet.Reason, sheet.About, sheet.OdometerKm, sheet.Who, sheet.State)
+        );
+        Assert.Equal(new(2026, 11, 29), sheet.OpenedOn);
+        Assert.Null(sheet.Hours);
+        Refusals.Names("kind", () => After((null, Opened), (null, Opened)));
+        Refusals.Names("OdometerKm", () => After((null, Opened with { OdometerKm = -1 })));
+        Refusals.Names("Hours", () => After((null, Opened with { Hours = JobRules.MostHours + 1 })));
+        Refusals.Names("Reason", () => After((null, Opened with { Reason = (JobReason)9 })));
+    }
+
+    [Fact]
+    public void It_waits_until_what_it_waits_for_has_come()
+    {
+        JobContent waits = After((null, Opened), ("Ann", new WaitBegun("joining link 520")));
+        Assert.Equal((JobState.Waits, "joining link 520"), (waits.Sheet.State, waits.Sheet.WaitsFor));
+        Assert.Equal([new(SignatureBlock.Waits, "joining link 520")], waits.Sheet.BlockedBy);
+        JobSheet goesOn = After(waits, ("Ben", new WaitEnded())).Sheet;
+        Assert.Equal((JobState.GoesOn, null), (goesOn.State, goesOn.WaitsFor));
+        Refusals.Names("kind", () => After((null, Opened), (null, new WaitEnded())));
+        Refusals.Names("For", () => After((null, new WaitBegun(" "))));
+        // Another thing it waits for takes the place of the first.
+        Assert.Equal("a seal", After(waits, (null, new WaitBegun("a seal"))).Sheet.WaitsFor);
+    }
+
+    [Fact]
+    public void Notes_time_and_who_did_what_are_gathered()
+    {
+        JobSheet sheet = After(
+            ("Ann", Opened),
+            ("Ben", new NoteWritten("oil on the belt")),
+            ("Ben", new TimeSpent(25)),
+            ("Ann", new TimeSpent(10)),
+            (null, new TimeSpent(5))
+        ).Sheet;
+        Assert.Equal([new("oil on the belt", "Ben", Morning.AddMinutes(2))], sheet.Notes);
+        Assert.Equal(40, sheet.Minutes);
+        Assert.Equal([new("Ann", 10), new("Ben", 25)], sheet.People);
+        Refusals.Names("Minutes", () => After((null, new TimeSpent(0))));
+        Refusals.Names("Minutes", () => After((null, new TimeSpent(JobRules.MostMinutes + 1))));
+        Refusals.Names("Text", () => After((null, new NoteWritten("  "))));
+        Refusals.Names("Text", () => After((null, new NoteWritten(new('x', Guard.LongestNote + 1)))));
+    }
+
+    [Fact]
+    public void What_is_provisional_blocks_the_signature_by_its_name_until_it_is_cleared()
+    {
+        JobContent job = After((null, Opened), ("Ann", new ProvisionalFitted("clip link for the try")));
+        Assert.Equal([new(SignatureBlock.Provisional, "clip link for the try")], job.Sheet.BlockedBy);
+        InvalidInputException blocked = Assert.Throws<InvalidInputException>(() => After(job, (null, Plain)));
+        Assert.Contains("clip link for the try", blocked.Issues[0].Message, StringComparison.Ordinal);
+        Refusals.Names("What", () => After(job, (null, new ProvisionalFitted("clip link for the try"))));
+        Refusals.Names("What", () => After(job, (null, new ProvisionalCleared("another one"))));
+        JobContent cleared = After(job, ("Ben", new ProvisionalCleared("clip link for the try")));
+        Assert.Equal(Morning.AddMinutes(3), Assert.Single(cleared.Sheet.Provisional).ClearedAt);
+        Assert.Empty(cleared.Sheet.BlockedBy);
+        Assert.NotNull(After(cleared, (null, Plain)).Sheet.Signature);
+        // The same thing may become provisional again.
+        Assert.Single(After(cleared, (null, new ProvisionalFitted("clip link for the try"))).Sheet.BlockedBy);
+    }
+
+    [Fact]
+    public void A_deviation_asks_for_a_reason_and_blocks_nothing()
+    {
+        JobContent job = After((null, Opened), ("Ann", new DeviationNoted("set with the engine warm", "no time")));
+        Assert.Empty(job.Sheet.BlockedBy);
+        Assert.Equal([SignedDespite.Deviation], job.Sheet.Despite);
+        Refusals.Names("Reason", () => After(job, (null, Plain)));
+        JobSigned reasoned = JobRules.Fill(job.Sheet, Plain with { Reason = "read again cold next week" });
+        Signature signature = After(job, ("Ann", reasoned)).Sheet.Signature!;
+        Assert.Equal([SignedDespite.Deviation], signature.Despite);
+        Assert.Equal("read again cold next week", signature.Reason);
+        Refusals.Names("What", () => After((null, new DeviationNoted("", "why"))));
+        Refusals.Names("Why", () => After((null, new DeviationNoted("what", ""))));
+    }
+
+    [Fact]
+    public void A_reason_that_nothing_asks_for_is_not_kept() =>
+        Assert.Null(JobRules.Fill(After((null, Opened)).Sheet, Plain with { Reason = "because" }).Reason);
+
+    [Theory]
+    [InlineData(ClosedDespite.OutsideWindow, SignedDespite.OutsideWindow)]
+    [InlineData(ClosedDespite.AdvisorStopped, SignedDespite.AdvisorStopped)]
+    [InlineData(ClosedDespite.CautionsNotConfirmed, SignedDespite.CautionsNotConfirmed)]
+    [InlineData(ClosedDespite.NoTorque, SignedDespite.NoTorque)]
+    public void What_a_loop_was_closed_over_is_told_again_at_the_signature(ClosedDespite closed, SignedDespite told) =>
+        Assert.Equal([told], After(After((null, Opened)), [.. Closing("final", closed)]).Sheet.Despite);
+
+    [Fact]
+    public void Several_loops_are_one_job_and_each_must_be_closed()
+    {
+        JobContent job = After(
+            After((null, Opened)),
+            [.. Closing("left"), ("Ben", new VisitBegun("right", SetGoal.Both))]
+        );
+        Assert.Equal([new("left", 1, true), new("right", 0, false)], job.Sheet.Loops);
+        Assert.Equal([new(SignatureBlock.LoopNotClosed, "right")], job.Sheet.BlockedBy);
+        Assert.All(job.Visits, v => Assert.Equal((3L, 7L, job.Sheet.Version), (v.Id, v.MachineId, (long)v.Version)));
+        Refusals.Names("kind", () => After(job, (null, new VisitBegun("left", SetGoal.Both))));
+        Refusals.Names("event.loopKey", () => After(job, (null, new RoundDropped("middle"))));
+    }
+
+    [Fact]
+    public void Setting_alone_is_a_job_that_ends_when_all_of_it_is_closed()
+    {
+        JobContent begun = After(("Ann", new VisitBegun("left", SetGoal.Both)));
+        Assert.Equal((JobReason.Visit, JobState.GoesOn), (begun.Sheet.Reason, begun.Sheet.State));
+        Assert.Equal(JobState.Ended, After([.. Closing("left")]).Sheet.State);
+        Assert.Equal(JobState.GoesOn, After(After((null, Opened)), [.. Closing("left")]).Sheet.State);
+    }
+
+    [Fact]
+    public void A_signed_job_takes_nothing_more()
+    {
+        JobContent signed = After((null, Opened), ("Ann", Plain with { Score = 4, Word = "pulls well" }));
+        Signature signature = signed.Sheet.Signature!;
+        Assert.Equal(("Ann", 4, "pulls well"), (signature.Who, signature.Score, signature.Word));
+        Assert.Equal(JobState.Ended, signed.Sheet.State);
+        foreach (JobEvent e in new JobEvent[] { new NoteWritten("late"), Plain, new VisitBegun("a", SetGoal.Both) })
+            Refusals.Names("kind", () => After(signed, (null, e)));
+        foreach (int score in new[] { 0, JobRules.BestScore + 1 })
+            Refusals.Names("Score", () => After((null, Opened), (null, Plain with { Score = score })));
+    }
+
+    /// <summary>Every kind of event in any order: what is refused changes nothing, what is taken is on the sheet.</summary>
+    [Fact]
+    public void In_whatever_order_it_comes_nothing_is_lost()
+    {
+        Gen<JobEvent> any = Gen.OneOf<JobEvent>(
+            Gen.Int[0, 99].Select(i => (JobEvent)new NoteWritten($"note {i}")),
+            Gen.Int[0, 3].Select(i => (JobEvent)new WaitBegun($"part {i}")),
+            Gen.Const<JobEvent>(new WaitEnded()),
+            Gen.Int[1, 60].Select(i => (JobEvent)new TimeSpent(i)),
+            Gen.Int[0, 9].Select(i => (JobEvent)new DeviationNoted($"what {i}", "why")),
+            Gen.Int[0, 2].Select(i => (JobEvent)new ProvisionalFitted($"thing {i}")),
+            Gen.Int[0, 2].Select(i => (JobEvent)new ProvisionalCleared($"thing {i}")),
+            Gen.Const<JobEvent>(new VisitBegun("final", SetGoal.Both)),
+            Gen.Const<JobEvent>(Plain with { Reason = "so" })
+        );
+        any.Array[0, 40]
+            .Sample(events =>
+            {
+                JobContent job = After((null, Opened));
+                List<JobEvent> taken = [];
+                foreach (JobEvent e in events)
+                    try
+                    {
+                        job = After(job, ("Ann", e));
+                        taken.Add(e);
+                    }
+                    catch (InvalidInputException) { }
+                JobSheet sheet = job.Sheet;
+                Assert.Equal(taken.OfType<NoteWritten>().Select(n => n.Text), sheet.Notes.Select(n => n.Text));
+                Assert.Equal(taken.OfType<TimeSpent>().Sum(t => t.Minutes), sheet.Minutes);
+                Assert.Equal(taken.OfType<DeviationNoted>().Count(), sheet.Deviations.Count);
+                int standing = taken.OfType<ProvisionalFitted>().Count() - taken.OfType<ProvisionalCleared>().Count();
+                Assert.Equal(standing, sheet.Provisional.Count(p => p.ClearedAt is null));
+                Assert.Equal(taken.OfType<JobSigned>().Any(), sheet.State == JobState.Ended);
+                Assert.Equal(taken.Count + 1, sheet.Version);
+                // Told anew from all of it, it is the same; and so is what a file says of it.
+                Assert.Equivalent(sheet, JobContent.From(job.Job, job.Entries).Sheet, strict: true);
+                FiledJob filed = FiledJob.From(job);
+                filed.Check();
+                Assert.Equal(job.Entries.Select(x => x.Event), filed.Events.Select(x => x.Event));
+            });
+    }
+
+    [Fact]
+    public void A_file_whose_job_can_t_have_been_is_refused_at_the_event()
+    {
+        FiledJob job = new(new(2026, 11, 29), [new(Morning, null, Opened), new(Morning, null, new WaitEnded())]);
+        Refusals.Names("Events[1].Event.kind", job.Check);
+        Refusals.Names("Events", new FiledJob(new(2026, 11, 29), []).Check);
+    }
+}
