@@ -203,7 +203,7 @@ public sealed class VisitTests : IDisposable
         SetJob visit = await BegunAsync();
         await RefusesAsync("InHand.Round", visit, Play(50), Kept, Kept);
         Assert.Null((await ReadAsync(visit)).InHand);
-        await RefusesAsync("Rounds[0].TurnsRolled", visit, new RoundNoted(Loop, Found with { TurnsRolled = -1 }));
+        await RefusesAsync("InHand.Round.TurnsRolled", visit, new RoundNoted(Loop, Found with { TurnsRolled = -1 }));
         await RefusesAsync("event.loopKey", visit, Play(50) with { LoopKey = "none" });
         await RefusesAsync("kind", visit, new VisitBegun(Loop, SetGoal.Both));
         await Assert.ThrowsAsync<InvalidInputException>(() =>

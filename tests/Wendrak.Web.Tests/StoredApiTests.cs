@@ -15,6 +15,8 @@ namespace Wendrak.Web.Tests;
 
 public sealed class StoredApiTests(WendrakServer server) : IClassFixture<WendrakServer>
 {
+    private static readonly string Newest = $"\"formatVersion\":{MachineFile.NewestVersion}";
+
     private sealed record Refused(InputIssue[] Issues);
 
     private sealed record Conflict(string Thing, JsonElement? Current, string Detail);
@@ -127,9 +129,9 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
     }
 
     [Theory]
-    [InlineData("""{"format":"wendrak-machine","formatVersion":4,"mach""", "not whole JSON")]
-    [InlineData("""{"format":"wendrak-machine","formatVersion":4}""", "required field is missing")]
-    [InlineData("""{"format":"wendrak-machine","formatVersion":4,"colour":"red"}""", "not the JSON")]
+    [InlineData("""{"format":"wendrak-machine","formatVersion":5,"mach""", "not whole JSON")]
+    [InlineData("""{"format":"wendrak-machine","formatVersion":5}""", "required field is missing")]
+    [InlineData("""{"format":"wendrak-machine","formatVersion":5,"colour":"red"}""", "not the JSON")]
     [InlineData("""{"format":"wendrak-machine","formatVersion":3,"colour":"red"}""", "not the JSON")]
     [InlineData("""{"format":"wendrak-machine","formatVersion":2,"colour":"red"}""", "not the JSON")]
     [InlineData("""[1]""", "not the JSON")]
@@ -145,7 +147,7 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
     public async Task A_file_of_a_newer_program_is_refused_with_both_numbers()
     {
         string text = (await server.Client.GetStringAsync("/api/machines/1/file")).Replace(
-            "\"formatVersion\":4",
+            Newest,
             "\"formatVersion\":9",
             StringComparison.Ordinal
         );
@@ -299,7 +301,7 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
         {
             "cut" => text[..(text.Length / 2)],
             "other kind" => text.Replace("wendrak-machine", "shopping-list", StringComparison.Ordinal),
-            _ => text.Replace("\"formatVersion\":4", "\"formatVersion\":99", StringComparison.Ordinal),
+            _ => text.Replace(Newest, "\"formatVersion\":99", StringComparison.Ordinal),
         };
         using StringContent content = new(spoiled, Encoding.UTF8, "application/json");
         HttpResponseMessage response = await server.Client.PostAsync("/api/machines/file", content);

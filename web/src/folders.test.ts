@@ -9,6 +9,7 @@ const ORDER = [
   'shell',
   'machine',
   'loop',
+  'job',
   'aim',
   'fit',
   'ratio',

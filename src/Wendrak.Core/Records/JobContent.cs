@@ -79,6 +79,7 @@ public sealed class JobContent
             opened?.About,
             opened?.OdometerKm,
             opened?.Hours,
+            JobRules.StationsFor(opened?.Reason ?? JobReason.Visit),
                 // Where nobody opened the job itself, setting was all there was to it.
                 signature is not null
                 || (opened is null && Visits.Count > 0 && Visits.All(v => v.Closing is not null))

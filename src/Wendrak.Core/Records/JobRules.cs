@@ -9,6 +9,15 @@ public static class JobRules
     public const double MostMinutes = 24 * 60;
     public const int BestScore = 5;
 
+    /// <summary>Where such a job is done, in the order of the work. Source: common practice.</summary>
+    public static IReadOnlyList<Station> StationsFor(JobReason reason) =>
+        reason switch
+        {
+            JobReason.AnotherGearing => [Station.Aim, Station.Ratio, Station.Fit, Station.Loads, Station.Set],
+            JobReason.PartNotToBeHad => [Station.Loads, Station.Fit, Station.Set],
+            _ => [Station.Set],
+        };
+
     /// <summary>Refuses an event that can't come next, at the job or at one of its loops.</summary>
     /// <param name="path">Where an event of the job itself stands in what was sent.</param>
     /// <exception cref="InvalidInputException">Says what is in its way.</exception>

@@ -45,26 +45,32 @@ public enum SignedDespite
 }
 
 /// <summary>One thing that blocks a signature.</summary>
+/// <param name="Kind">How it blocks.</param>
 /// <param name="What">What it waits for, what is provisional, or the key of the loop.</param>
 public sealed record BlockedBy(SignatureBlock Kind, string What);
 
 /// <summary>Words somebody wrote down.</summary>
+/// <param name="Text">In free words.</param>
 /// <param name="Who">Null where nobody said.</param>
+/// <param name="At">When.</param>
 public sealed record JobNote(string Text, string? Who, DateTimeOffset At);
 
 /// <summary>Something done otherwise than it should be.</summary>
 /// <param name="What">What was done.</param>
 /// <param name="Why">The reason given.</param>
 /// <param name="Who">Null where nobody said.</param>
+/// <param name="At">When it was noted.</param>
 public sealed record Deviation(string What, string Why, string? Who, DateTimeOffset At);
 
 /// <summary>A part or a step that must be undone before the signature.</summary>
 /// <param name="What">In a few words.</param>
 /// <param name="Who">Null where nobody said.</param>
+/// <param name="At">When it was noted.</param>
 /// <param name="ClearedAt">When what belongs there was put there; null while it stands.</param>
 public sealed record ProvisionalPart(string What, string? Who, DateTimeOffset At, DateTimeOffset? ClearedAt);
 
 /// <summary>Somebody who did something at a job.</summary>
+/// <param name="Name">As they call themselves here.</param>
 /// <param name="Minutes">Working time they said, min.</param>
 public sealed record JobPerson(string Name, double Minutes);
 
@@ -96,11 +102,16 @@ public sealed record Signature(
 /// <param name="MachineId">Of the machine it belongs to.</param>
 /// <param name="OpenedOn">Day of arrival.</param>
 /// <param name="Who">Who opened it; null where nobody said.</param>
+/// <param name="Reason">Why it came in.</param>
 /// <param name="About">What it does, or which part it is about; null for nothing.</param>
 /// <param name="OdometerKm">As it stood then; null where nobody looked.</param>
 /// <param name="Hours">Hours run; null where they are not counted.</param>
+/// <param name="Stations">Where such a job is done, in the order of the work.</param>
+/// <param name="State">How far it is.</param>
 /// <param name="WaitsFor">Null while it waits for nothing.</param>
 /// <param name="Loops">That were set at it, in the order in which they were begun.</param>
+/// <param name="Notes">In the order in which they were written.</param>
+/// <param name="Deviations">What was done otherwise than it should be.</param>
 /// <param name="Provisional">Cleared ones too.</param>
 /// <param name="Minutes">Working time of everybody, min.</param>
 /// <param name="People">Who did something at it, in the order in which they came.</param>
@@ -117,6 +128,7 @@ public sealed record JobSheet(
     string? About,
     double? OdometerKm,
     double? Hours,
+    IReadOnlyList<Station> Stations,
     JobState State,
     string? WaitsFor,
     IReadOnlyList<LoopAtJob> Loops,

@@ -26,7 +26,7 @@ public static class SetJobRules
         guard
             .Named(nameof(job.LoopKey), job.LoopKey)
             .OneOf(nameof(job.Goal), job.Goal)
-            .Include(SetRound.Check(job.InHand?.Round is { } begun ? [.. job.Rounds, begun] : job.Rounds))
+            .Include(SetRound.Check(job.Rounds, job.InHand?.Round))
             .That(
                 job.InHand is null
                     || job.InHand.Done.SequenceEqual(Enum.GetValues<ClosingStep>().Take(job.InHand.Done.Count)),

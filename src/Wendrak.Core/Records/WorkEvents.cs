@@ -17,12 +17,14 @@ public enum JobReason
 }
 
 /// <summary>A machine came in.</summary>
+/// <param name="Reason">Why.</param>
 /// <param name="About">What it does, or which part it is about, in free words; null for nothing.</param>
 /// <param name="OdometerKm">As it stood then; null where nobody looked.</param>
 /// <param name="Hours">Hours run, where those are counted; null where they are not.</param>
 public sealed record JobOpened(JobReason Reason, string? About, double? OdometerKm, double? Hours) : JobEvent;
 
 /// <summary>Something was written down.</summary>
+/// <param name="Text">In free words.</param>
 public sealed record NoteWritten(string Text) : JobEvent;
 
 /// <summary>The job can't go on until something comes.</summary>
@@ -38,6 +40,7 @@ public sealed record TimeSpent(double Minutes) : JobEvent;
 
 /// <summary>Something was done otherwise than it should be.</summary>
 /// <param name="What">What was done, in a few words.</param>
+/// <param name="Why">The reason.</param>
 public sealed record DeviationNoted(string What, string Why) : JobEvent;
 
 /// <summary>A part was fitted, or a step left, that must be undone before the job is signed.</summary>

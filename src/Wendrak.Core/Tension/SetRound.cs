@@ -51,19 +51,22 @@ public sealed record SetRound(
     private const int MostRounds = 60;
 
     /// <summary>Rounds of a visit: the first is as found, and nothing is turned before it.</summary>
-    internal static Guard Check(IReadOnlyList<SetRound> rounds)
+    /// <param name="inHand">After those; null for none.</param>
+    internal static Guard Check(IReadOnlyList<SetRound> rounds, SetRound? inHand = null)
     {
         Guard guard = new();
+        SetRound[] all = inHand is null ? [.. rounds] : [.. rounds, inHand];
+        string At(int i) => i < rounds.Count ? $"Rounds[{i}]." : "InHand.Round.";
         guard
-            .Count("Rounds", rounds.Count, 0, MostRounds, "rounds")
+            .Count("Rounds", all.Length, 0, MostRounds, "rounds")
             .That(
-                rounds is [] or [{ LeftUnits: 0, RightUnits: 0 }, ..],
-                "Rounds[0].LeftUnits",
+                all is [] or [{ LeftUnits: 0, RightUnits: 0 }, ..],
+                At(0) + nameof(LeftUnits),
                 "as_found",
                 "The first round is as found: nothing is turned before it."
             );
-        for (int i = 0; i < rounds.Count; i++)
-            guard.Include(new Guard($"Rounds[{i}].").Include(rounds[i].Check()));
+        for (int i = 0; i < all.Length; i++)
+            guard.Include(new Guard(At(i)).Include(all[i].Check()));
         return guard;
     }
 

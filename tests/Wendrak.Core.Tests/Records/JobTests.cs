@@ -218,4 +218,13 @@ public sealed class JobTests
         Refusals.Names("Events[1].Event.kind", job.Check);
         Refusals.Names("Events", new FiledJob(new(2026, 11, 29), []).Check);
     }
+
+    /// <summary>Common practice: another gearing goes through all that hangs on the wheels; what is only looked at begins at Set.</summary>
+    [Theory]
+    [InlineData(JobReason.Visit, Station.Set)]
+    [InlineData(JobReason.SomethingWrong, Station.Set)]
+    [InlineData(JobReason.AnotherGearing, Station.Aim, Station.Ratio, Station.Fit, Station.Loads, Station.Set)]
+    [InlineData(JobReason.PartNotToBeHad, Station.Loads, Station.Fit, Station.Set)]
+    public void Why_it_came_in_says_where_it_is_done(JobReason reason, params Station[] stations) =>
+        Assert.Equal(stations, After((null, Opened with { Reason = reason })).Sheet.Stations);
 }

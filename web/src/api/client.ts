@@ -90,6 +90,9 @@ export type ChainOiling = Schemas['ChainOiling']
 export type RatingTent = Schemas['RatingTent']
 export type SetAdvice = Schemas['SetAdvice']
 export type SetJob = Schemas['SetJob']
+export type JobSheet = Schemas['JobSheet']
+export type JobReason = Schemas['JobReason']
+export type NewJob = Schemas['NewJob']
 export type SentEvent = Schemas['SentEvent']
 export type JobEvent = SentEvent['event']
 export type SetRound = Schemas['SetRound']
@@ -228,6 +231,13 @@ export const warm = (body: Schemas['ThermalTensionInput'], s: Signal = {}) =>
   answered(client.POST('/api/set/warmth', { body, ...s }))
 export const balanceArm = (body: Schemas['SprungArmInput'], s: Signal = {}) =>
   answered(client.POST('/api/set/sprung-arm', { body, ...s }))
+export const listOpenJobs = () => answered(client.GET('/api/jobs'))
+export const listJobs = (id: number) =>
+  answered(client.GET('/api/machines/{id}/jobs', { params: { path: { id } } }))
+export const openJob = ({ machineId, ...body }: Schemas['NewJob'] & { machineId: number }) =>
+  answered(client.POST('/api/machines/{id}/jobs', { params: { path: { id: machineId } }, body }))
+export const removeJob = ({ id, version }: { id: number; version: number }) =>
+  answered(client.DELETE('/api/jobs/{id}', { params: { path: { id }, query: { version } } }))
 export const listSetJobs = (id: number) =>
   answered(client.GET('/api/machines/{id}/set-jobs', { params: { path: { id } } }))
 export const addSetJob = ({ machineId, ...job }: SetJob) =>
@@ -237,7 +247,7 @@ export const addSetJob = ({ machineId, ...job }: SetJob) =>
       body: { machineId, ...job },
     }),
   )
-export const addJobEvents = ({ id, ...body }: Schemas['VisitEvents'] & { id: number }) =>
+export const addJobEvents = ({ id, ...body }: Schemas['HappenedAtJob'] & { id: number }) =>
   answered(client.POST('/api/jobs/{id}/events', { params: { path: { id } }, body }))
 
 /** Hears a recording: a WAV file as it is. */

@@ -23,6 +23,14 @@ export const useAims = (id: number) =>
   useQuery({ queryKey: ['aims', id], queryFn: () => api.listAims(id), retry: retryLost })
 export const useSetJobs = (id: number) =>
   useQuery({ queryKey: ['set-jobs', id], queryFn: () => api.listSetJobs(id), retry: retryLost })
+export const useOpenJobs = () =>
+  useQuery({ queryKey: ['open-jobs'], queryFn: api.listOpenJobs, retry: retryLost })
+export const useJobs = (id: number | undefined) =>
+  useQuery({
+    queryKey: ['jobs', id],
+    queryFn: id === undefined ? skipToken : () => api.listJobs(id),
+    retry: retryLost,
+  })
 export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: api.listStock, retry: retryLost })
 export const useSpacers = () =>
   useQuery({ queryKey: ['spacers'], queryFn: api.listSpacers, retry: retryLost })

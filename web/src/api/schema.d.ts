@@ -2037,6 +2037,7 @@ export interface components {
         };
         /** @description One thing that blocks a signature. */
         BlockedBy: {
+            /** @description How it blocks. */
             kind: components["schemas"]["SignatureBlock"];
             /** @description What it waits for, what is provisional, or the key of the loop. */
             what: string;
@@ -2622,7 +2623,10 @@ export interface components {
             why: string;
             /** @description Null where nobody said. */
             who: null | string;
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When it was noted.
+             */
             at: string;
         };
         /**
@@ -3661,6 +3665,7 @@ export interface components {
             kind: "deviationNoted";
             /** @description What was done, in a few words. */
             what: string;
+            /** @description The reason. */
             why: string;
         };
         /** @description What the rounds are for, said anew. */
@@ -3675,6 +3680,7 @@ export interface components {
         JobEventJobOpened: {
             /** @enum {string} */
             kind: "jobOpened";
+            /** @description Why. */
             reason: components["schemas"]["JobReason"];
             /** @description What it does, or which part it is about, in free words; null for nothing. */
             about: null | string;
@@ -3714,6 +3720,7 @@ export interface components {
         JobEventNoteWritten: {
             /** @enum {string} */
             kind: "noteWritten";
+            /** @description In free words. */
             text: string;
         };
         /** @description Something provisional was replaced by what belongs there. */
@@ -3846,14 +3853,19 @@ export interface components {
         };
         /** @description Words somebody wrote down. */
         JobNote: {
+            /** @description In free words. */
             text: string;
             /** @description Null where nobody said. */
             who: null | string;
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When.
+             */
             at: string;
         };
         /** @description Somebody who did something at a job. */
         JobPerson: {
+            /** @description As they call themselves here. */
             name: string;
             /**
              * Format: double
@@ -3890,6 +3902,7 @@ export interface components {
             openedOn: string;
             /** @description Who opened it; null where nobody said. */
             who: null | string;
+            /** @description Why it came in. */
             reason: components["schemas"]["JobReason"];
             /** @description What it does, or which part it is about; null for nothing. */
             about: null | string;
@@ -3903,12 +3916,17 @@ export interface components {
              * @description Hours run; null where they are not counted.
              */
             hours: null | number;
+            /** @description Where such a job is done, in the order of the work. */
+            stations: components["schemas"]["Station"][];
+            /** @description How far it is. */
             state: components["schemas"]["JobState"];
             /** @description Null while it waits for nothing. */
             waitsFor: null | string;
             /** @description That were set at it, in the order in which they were begun. */
             loops: components["schemas"]["LoopAtJob"][];
+            /** @description In the order in which they were written. */
             notes: components["schemas"]["JobNote"][];
+            /** @description What was done otherwise than it should be. */
             deviations: components["schemas"]["Deviation"][];
             /** @description Cleared ones too. */
             provisional: components["schemas"]["ProvisionalPart"][];
@@ -6011,7 +6029,10 @@ export interface components {
             what: string;
             /** @description Null where nobody said. */
             who: null | string;
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When it was noted.
+             */
             at: string;
             /**
              * Format: date-time

@@ -50,8 +50,10 @@ const router = createBrowserRouter([
             path: s.path,
             lazy: async () => ({ Component: (await s.load()).default }),
           })),
+          { path: 'jobs', lazy: { Component: async () => (await import('../job/JobsPage')).default } },
+          { path: 'jobs/:jobId', lazy: { Component: async () => (await import('../job/JobPage')).default } },
           {
-            path: 'set/:jobId',
+            path: 'set/:jobId/:loopKey?',
             lazy: { Component: async () => (await import('../set/RecordPage')).default },
           },
         ],

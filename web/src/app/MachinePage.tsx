@@ -2,6 +2,7 @@ import { Outlet, useParams } from 'react-router'
 import type { Aim, MachineCard, Setup } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useAims, useMachine, useSetups } from '../api/queries'
+import { JobLink } from '../job/JobLink'
 import { MachineBar } from '../machine/MachineBar'
 import { useWorkbench } from '../machine/useWorkbench'
 import { EmptyState } from '../shell/EmptyState'
@@ -24,7 +25,9 @@ function OpenMachine({ card, setups, aims }: { card: MachineCard; setups: Setup[
   const bench = useWorkbench(card, setups, aims)
   return (
     <>
-      <MachineBar bench={bench} />
+      <MachineBar bench={bench}>
+        <JobLink card={card} />
+      </MachineBar>
       <StationStrip bench={bench} />
       <Outlet context={bench} />
     </>

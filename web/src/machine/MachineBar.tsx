@@ -1,5 +1,5 @@
 import { ActionIcon, Button, Menu, SegmentedControl } from '@mantine/core'
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import { dayText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
 import { HistoryDrawer } from '../shell/HistoryDrawer'
@@ -16,7 +16,7 @@ import { driveText, KIND_WORDS } from './words'
 const MOST_TABS = 4
 
 /** Name, which setup is in view, units, history. */
-export function MachineBar({ bench }: { bench: Workbench }) {
+export function MachineBar({ bench, children }: { bench: Workbench; children?: ReactNode }) {
   const { machine, summary } = bench.card
   const units = useUnits()
   const [isHistory, setHistory] = useState(false)
@@ -30,6 +30,7 @@ export function MachineBar({ bench }: { bench: Workbench }) {
   return (
     <PageTitle title={machine.name} note={note.filter(Boolean).join(' · ')}>
       <div className={classes.controls} data-no-print>
+        {children}
         <SetupTabs bench={bench} />
         {bench.shown.setup && !bench.shown.isFitted && <TrialMenu bench={bench} setup={bench.shown.setup} />}
         <UnitSwitch />

@@ -9,6 +9,7 @@ import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
 import { ReasonedButton } from '../shell/ReasonedButton'
+import { visitKey } from './visitSteps'
 import { capital, DESPITE_WORDS } from './words'
 
 type ClosingStep = NonNullable<SetJob['closing']>['done'][number]
@@ -60,7 +61,7 @@ export function ClosingPanel({
   const open = useEvaluation(
     bench.asFitted,
     'closing',
-    isRead ? { visitId: job.id, torqueNm: torqueTyped ?? null } : undefined,
+    isRead ? { visit: visitKey(job), torqueNm: torqueTyped ?? null } : undefined,
   )
   const despite = (isRead && open.data) || []
   const missing = isReading

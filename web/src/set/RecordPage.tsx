@@ -14,14 +14,17 @@ import table from '../shell/table.module.css'
 import classes from './RecordPage.module.css'
 import { RoundSummary } from './RoundSummary'
 import { RoundsPanel } from './RoundsPanel'
+import { visitKey } from './visitSteps'
 import { DESPITE_WORDS, lockWord, positionWord, RUN_WORDS } from './words'
 
 /** The record that a visit leaves behind, on a page of its own, to be printed. */
 export default function RecordPage() {
   const bench = useBench()
-  const { jobId } = useParams()
+  const { jobId, loopKey } = useParams()
   const jobs = useSetJobs(bench.card.machine.id)
-  const job = jobs.data?.find((j) => j.id === Number(jobId))
+  const job = jobs.data?.find(
+    (j) => j.id === Number(jobId) && (loopKey === undefined || j.loopKey === loopKey),
+  )
   if (!jobs.data) return <EmptyState title="Opening the record …" />
   if (!job)
     return (
@@ -38,7 +41,7 @@ export default function RecordPage() {
 function Record({ bench, job }: { bench: Workbench; job: SetJob }) {
   const { card } = bench
   const loop = card.summary.loops.find((l) => l.loopKey === job.loopKey)
-  const { data: advice } = useEvaluation(bench.asFitted, 'set', { visitId: job.id, isKeptOnly: true })
+  const { data: advice } = useEvaluation(bench.asFitted, 'set', { visit: visitKey(job), isKeptOnly: true })
   const { closing } = job
   const lock = advice?.manual.lock ?? 'nut or clamp'
   return (

@@ -1,4 +1,4 @@
-import type { LoopSummary, RoundResult, SetAdvice } from '../api/client'
+import type { RoundResult, SetAdvice } from '../api/client'
 import { METHOD_WORDS, readingText } from '../loop/readings'
 import { figure, fixed } from '../quantities/format'
 import { useUnits } from '../quantities/units'

@@ -7,6 +7,7 @@ import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import { openOf } from './openReadings'
 import classes from './SetView.module.css'
+import { recordPath } from './words'
 
 /** What a closed visit leaves behind: as found, as left, and when to look again. */
 export function SetRecord({ job, card }: { job: SetJob; card: MachineCard }) {
@@ -22,7 +23,7 @@ export function SetRecord({ job, card }: { job: SetJob; card: MachineCard }) {
       title={`Set on ${dayText(job.openedOn)}`}
       note={method && METHOD_WORDS[method]}
       aside={
-        <Link to={String(job.id)} className={classes.why} data-no-print>
+        <Link to={recordPath(job)} className={classes.why} data-no-print>
           record
         </Link>
       }

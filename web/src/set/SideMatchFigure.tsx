@@ -16,7 +16,7 @@ export function SideMatchFigure({ bench, setting }: { bench: Workbench; setting:
   const units = useUnits()
   const [isWorking, setWorking] = useState(false)
   const { data, error, isStale } = useEvaluation(bench.asFitted, 'sideMatch', setting.question)
-  const other = setting.jobs.find((j) => j.id === data?.otherVisitId)
+  const other = setting.jobs.find((j) => j.id === data?.other.jobId && j.loopKey === data.other.loopKey)
   const result = isStale ? undefined : data?.match
   if (!other) return null
   return (

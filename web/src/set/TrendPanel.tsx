@@ -7,6 +7,7 @@ import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import { openOf } from './openReadings'
 import classes from './SetView.module.css'
+import { recordPath } from './words'
 
 /** Every closed visit to a loop: how it was found and left, so that what it loses between them is seen. */
 export function TrendPanel({ jobs, card }: { jobs: SetJob[]; card: MachineCard }) {
@@ -30,7 +31,7 @@ export function TrendPanel({ jobs, card }: { jobs: SetJob[]; card: MachineCard }
               return (
                 <tr key={job.id}>
                   <th scope="row">
-                    <Link to={String(job.id)} className={classes.why}>
+                    <Link to={recordPath(job)} className={classes.why}>
                       {dayText(job.openedOn)}
                     </Link>
                     {method && <div className="cap">{METHOD_WORDS[method]}</div>}

@@ -3,7 +3,7 @@ import { type Question, useDebouncedDraft, useEvaluation } from '../api/evaluati
 import { type Computed, useStorageTrouble } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import type { Visit } from './useVisit'
-import { roundInHand } from './visitSteps'
+import { roundInHand, visitKey } from './visitSteps'
 
 /** A visit with what it should be told next. */
 export interface Setting extends Visit {
@@ -26,7 +26,10 @@ export function useSetting(
   const question: SetQuestion = {
     ...(visit?.isPractice && visit.job
       ? { practised: { goal: visit.job.goal, rounds: visit.job.rounds, gauge: visit.job.gauge }, round }
-      : { visitId: visit?.job?.id ?? null, round: visit && isOnlyHere(visit, round, isFull) ? round : null }),
+      : {
+          visit: visit?.job ? visitKey(visit.job) : null,
+          round: visit && isOnlyHere(visit, round, isFull) ? round : null,
+        }),
     setting,
     isKeptOnly: false,
     workings: false,

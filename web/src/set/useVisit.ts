@@ -135,9 +135,13 @@ function useRecord({ asFitted, card }: Workbench) {
   const send = useMutation({
     mutationFn: async (happened: { id: number; events: SentEvent[] }) => {
       const { ask, takeIn } = inView(cache, asFitted, OF_A_VISIT)
-      const { visit, evaluation } = await addJobEvents({ ...happened, ask })
-      cache.setQueryData<SetJob[]>(['set-jobs', card.machine.id], (jobs) =>
-        jobs?.map((j) => (j.id === visit.id ? visit : j)),
+      const { job, visit, evaluation } = await addJobEvents({ ...happened, ask })
+      if (!visit) throw new Error('The program told no visit.')
+      cache.setQueryData<SetJob[]>(['set-jobs', card.machine.id], (visits) =>
+        visits?.map((v) => {
+          if (v.id !== visit.id) return v
+          return v.loopKey === visit.loopKey ? visit : { ...v, version: job.version }
+        }),
       )
       takeIn(evaluation)
       return visit
@@ -161,7 +165,8 @@ function useRecord({ asFitted, card }: Workbench) {
   const inBackground = (job: SetJob, what: (base: SetJob) => JobEvent[]): Promise<void> => {
     const mine = line.current.then(async () => {
       const known = newest.current
-      const base = known?.id === job.id && known.version > job.version ? known : job
+      const base =
+        known?.id === job.id && known.loopKey === job.loopKey && known.version > job.version ? known : job
       const events = what(base).map((event) => ({ key: crypto.randomUUID(), event }))
       if (events.length > 0) newest.current = await send.mutateAsync({ id: job.id, events })
     })

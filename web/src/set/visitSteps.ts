@@ -4,6 +4,9 @@ type Closing = NonNullable<SetJob['closing']>
 type ClosingStep = Closing['done'][number]
 type Pair = SetJob['gauge'][number]
 
+/** Which stored visit: of a job that sets several loops there is one for each. */
+export const visitKey = ({ id, loopKey }: SetJob) => ({ jobId: id, loopKey })
+
 /** Something that happens at a visit. */
 export interface VisitStep {
   /** As it is told to the record, from what the visit is. */

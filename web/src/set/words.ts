@@ -268,3 +268,7 @@ export function rollText(advice: SetAdvice, positions = 4): string | null {
   const first = at == null || advice.isPartial ? '' : `, at ${positionWord(at, positions)} first`
   return `Roll the wheel ${turns} turns by hand, then read${first}.`
 }
+
+/** Where the record of a visit is, from Set. */
+export const recordPath = ({ id, loopKey }: { id: number; loopKey: string }) =>
+  `${id}/${encodeURIComponent(loopKey)}`

@@ -1,7 +1,10 @@
 import { Button, FileButton, Group, Switch } from '@mantine/core'
 import { lazy, Suspense, useState } from 'react'
+import type { JobReason } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useMachines } from '../api/queries'
+import { BeginJob, JobDialog } from '../job/BeginJob'
+import { GoesOn, JobDoors } from '../job/GoesOn'
 import { EmptyState } from '../shell/EmptyState'
 import { HistoryDrawer } from '../shell/HistoryDrawer'
 import { PageTitle } from '../shell/PageTitle'
@@ -22,11 +25,13 @@ export function YardView() {
   const [isBackup, setBackup] = useState(false)
   const readFile = useMachineFile()
   useShortcuts({ h: () => setHistory(true) })
+  const [reason, setReason] = useState<JobReason>()
+  const inUse = machines.data?.filter((m) => m.machine.retiredOn === null) ?? []
   const shown = machines.data?.filter((m) => withRetired || m.machine.retiredOn === null)
   const retired = machines.data?.filter((m) => m.machine.retiredOn !== null).length ?? 0
   return (
     <>
-      <PageTitle title="Yard" note="every machine with what is fitted on it">
+      <PageTitle title="Yard" note="what goes on, and every machine with what is fitted on it">
         <Group gap="sm" data-no-print>
           {retired > 0 && (
             <Switch
@@ -48,7 +53,10 @@ export function YardView() {
               </Button>
             )}
           </FileButton>
-          <Button onClick={() => setAdding(true)}>Add a machine</Button>
+          <Button variant="default" onClick={() => setAdding(true)}>
+            Add a machine
+          </Button>
+          {inUse.length > 0 && <BeginJob cards={inUse} />}
         </Group>
       </PageTitle>
       {machines.isPending && <EmptyState title="Reading the yard …" />}
@@ -60,13 +68,27 @@ export function YardView() {
           Add one with its kind and tooth counts, or read one from a file.
         </EmptyState>
       )}
-      <ul className={classes.cards}>
-        {shown?.map((card) => (
-          <li key={card.machine.id}>
-            <MachineCardView card={card} />
-          </li>
-        ))}
-      </ul>
+      <div className={classes.yard}>
+        {inUse.length > 0 && (
+          <div className={classes.work}>
+            <GoesOn cards={machines.data ?? []} />
+            <JobDoors onChoose={setReason} />
+          </div>
+        )}
+        <ul className={classes.cards}>
+          {shown?.map((card) => (
+            <li key={card.machine.id}>
+              <MachineCardView card={card} />
+            </li>
+          ))}
+        </ul>
+      </div>
+      <JobDialog
+        isOpen={reason !== undefined}
+        cards={inUse}
+        reason={reason}
+        onClose={() => setReason(undefined)}
+      />
       <Suspense>{isAdding && <AddMachineDialog onClose={() => setAdding(false)} />}</Suspense>
       <Suspense>{isBackup && <BackupDialog onClose={() => setBackup(false)} />}</Suspense>
       {isHistory && <HistoryDrawer title="History of the workshop" onClose={() => setHistory(false)} />}
