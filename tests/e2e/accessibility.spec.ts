@@ -92,6 +92,18 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
   ['no such page', '/nowhere', async (p) => expect(p.getByText('There is no such page')).toBeVisible()],
   ['find', '/', async (p) => p.getByRole('button', { name: 'Find' }).click()],
   ['keys', '/', async (p) => p.getByRole('button', { name: 'Keys' }).click()],
+  ['begin a job', '/', async (p) => p.getByRole('button', { name: 'Begin a job', exact: true }).click()],
+  [
+    'a job that goes on',
+    '/machines/6/jobs/9',
+    async (p) => expect(p.getByRole('region', { name: 'Signature' })).toBeVisible(),
+  ],
+  [
+    'a job that is signed',
+    '/machines/1/jobs/1',
+    async (p) => expect(p.getByRole('region', { name: 'Signed' })).toBeVisible(),
+  ],
+  ['jobs', '/machines/1/jobs', async (p) => expect(p.getByText('a cover screw')).toBeVisible()],
   ['add a machine', '/', async (p) => p.getByRole('button', { name: 'Add a machine' }).click()],
   [
     'editor',

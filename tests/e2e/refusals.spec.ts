@@ -112,6 +112,13 @@ const FORMS: Form[] = [
   { name: 'a motorcycle is edited', path: '/machines/1/aim', open: [edited], ...storing },
   { name: 'a bicycle is edited', path: '/machines/3/aim', open: [edited], ...storing },
   { name: 'a winch is edited', path: '/machines/4/aim', open: [edited], ...storing },
+  {
+    name: 'a job is begun',
+    path: '/machines/2/jobs?begin=visit',
+    open: [dialog],
+    send: (page) => page.getByRole('dialog').getByRole('button', { name: 'Begin' }).click(),
+  },
+  { name: 'a job', path: '/machines/6/jobs/9', send: press('Add the time') },
   { name: 'a machine is added', path: '/', open: [all(press('Add a machine'), dialog)], send: press('Add') },
 ]
 
@@ -174,7 +181,9 @@ const NOT_TYPED: Record<string, string[]> = {
     'LoopSearch.links',
     'Reading.position',
     'StockSpacer.count',
+    'JobEventJobSigned.score',
   ],
+  'asked as NewJob, which has the same bounds': ['JobEventJobOpened.hours', 'JobEventJobOpened.odometerKm'],
   'too narrow for a sentence: red, with the sentence under the row': [
     'LoopSearch.frontMax',
     'LoopSearch.frontMin',

@@ -104,8 +104,10 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'aim/ConditionFields.tsx', numbers: '80' },
     { file: 'aim/Outcomes.tsx', numbers: '200' },
     { file: 'app/HelpDialog.tsx', numbers: '60' },
+    { file: 'job/Worker.tsx', numbers: '60' },
     { file: 'machine/SetupActions.tsx', numbers: '26 65' },
   ],
+  'minutes of an hour': [{ file: 'job/words.ts', numbers: '60 60 60' }],
   'places round the wheel, and parts of a turn as they are written': [
     { file: 'set/RecordPage.tsx', numbers: '4 4' },
     { file: 'set/SetView.tsx', numbers: '4 6 8 4' },

@@ -3,7 +3,9 @@ import { useQueries } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { listAims, listSetups } from '../api/client'
-import { useMachines } from '../api/queries'
+import { useMachines, useOpenJobs } from '../api/queries'
+import { jobPath, REASON_WORDS } from '../job/words'
+import { choicesOf } from '../quantities/choices'
 import classes from './FindBox.module.css'
 import { PLACES } from './places'
 import { STATIONS } from './stations'
@@ -16,7 +18,7 @@ interface Found {
 
 const MOST_SHOWN = 12
 
-/** Finds machines, their trials and aims, and the places on the rail, by any words of their name. */
+/** Finds machines, their trials, aims and jobs, and the places on the rail, by any words of their name. */
 export default function FindBox({ onClose }: { onClose: () => void }) {
   const [words, setWords] = useState('')
   const [at, setAt] = useState(0)
@@ -44,8 +46,8 @@ export default function FindBox({ onClose }: { onClose: () => void }) {
     <Modal opened onClose={onClose} title="Find" closeButtonProps={{ 'aria-label': 'Close' }}>
       <TextInput
         data-autofocus
-        aria-label="Find a machine, a trial, an aim or a place"
-        placeholder="machine, trial, aim or place"
+        aria-label="Find a machine, a trial, an aim, a job or a place"
+        placeholder="machine, trial, aim, job or place"
         role="combobox"
         aria-expanded
         aria-controls="found"
@@ -80,6 +82,7 @@ export default function FindBox({ onClose }: { onClose: () => void }) {
 
 function usePlaces(): Found[] {
   const machines = useMachines().data ?? []
+  const jobs = useOpenJobs().data ?? []
   const setups = useQueries({
     queries: machines.map(({ machine }) => ({
       queryKey: ['setups', machine.id],
@@ -105,6 +108,22 @@ function usePlaces(): Found[] {
         })
     for (const aim of aims[i]?.data ?? [])
       places.push({ label: aim.name, hint: `aim of ${machine.name}`, to: `${base}/aim?aim=${aim.id}` })
+    places.push({ label: machine.name, hint: 'all its jobs', to: `${base}/jobs` })
+    if (machine.retiredOn === null)
+      for (const { value, label } of choicesOf(REASON_WORDS))
+        places.push({
+          label: machine.name,
+          hint: `begin a job by ${label}`,
+          to: `${base}/jobs?begin=${value}`,
+        })
   })
+  for (const job of jobs) {
+    const name = machines.find((m) => m.machine.id === job.machineId)?.machine.name ?? ''
+    places.push({
+      label: name,
+      hint: `job: ${REASON_WORDS[job.reason]}, ${job.waitsFor ? `waits for ${job.waitsFor}` : 'goes on'}`,
+      to: jobPath(job),
+    })
+  }
   return places
 }

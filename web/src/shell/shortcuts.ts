@@ -37,6 +37,7 @@ export const SHORTCUTS: [string, string][] = [
   ['← →', 'on the side view: the axle by 0.1 mm'],
   ['T', 'keep what is picked as a new trial'],
   ['B', 'at Set: one instruction and one reading, large, for the bay'],
+  ['J', 'begin a job, where one can be begun'],
   ['H', 'history of the machine, and undo'],
   ['U', 'metric or inch'],
   ['L', 'light or dark'],

@@ -37,6 +37,9 @@ function Bench({
       <button type="button" onClick={() => setDraft({ ...draft, name: typed })}>
         type
       </button>
+      <button type="button" onClick={() => setDraft({ ...draft, name: `${draft.name} more` })}>
+        more
+      </button>
       <button type="button" onClick={keepMine}>
         mine
       </button>
@@ -55,6 +58,29 @@ const pause = async (ms: number) => {
 const shown = () => screen.getByRole('status').textContent
 
 describe('a stored thing being edited', () => {
+  it('stores what is typed while an answer is on its way upon that answer', async () => {
+    const answers: (() => void)[] = []
+    const save = vi.fn(
+      (t: Thing) =>
+        new Promise<Thing>((answered) => {
+          answers.push(() => answered({ ...t, version: t.version + 1 }))
+        }),
+    )
+    show(<Bench stored={thing} save={save} typed="first" />)
+    await press('type')
+    await pause(600)
+    await press('more')
+    await pause(2000) // longer than the pause in typing: the first answer is still awaited
+    expect(save.mock.calls.map(([t]) => t)).toEqual([{ id: 1, version: 1, name: 'first' }])
+    await act(async () => answers[0]?.())
+    await pause(600)
+    expect(save.mock.calls.slice(1).map(([t]) => t)).toEqual([{ id: 1, version: 2, name: 'first more' }])
+    await act(async () => answers[1]?.())
+    await pause(2000)
+    expect(save).toHaveBeenCalledTimes(2)
+    expect(screen.getByText(/^stored/)).toBeTruthy()
+  })
+
   it('is stored after a pause in typing, once, with the version it was read at', async () => {
     const save = vi.fn(async (t: Thing) => ({ ...t, version: t.version + 1 }))
     show(<Bench stored={thing} save={save} typed="after" />)

@@ -19,7 +19,7 @@ export function useStored<T extends Versioned>(stored: T, save: (value: T) => Pr
   const [conflict, setConflict] = useState<ConflictError | null>(null)
   const change = useChange(save)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
-  const isDirty = JSON.stringify(content(draft)) !== JSON.stringify(content(base))
+  const isDirty = !isSame(draft, base)
 
   // Another thing, or the same one changed elsewhere while nothing was typed here: show what is stored.
   if (stored !== base && (stored.id !== base.id || (stored.version > base.version && !isDirty))) {
@@ -28,17 +28,25 @@ export function useStored<T extends Versioned>(stored: T, save: (value: T) => Pr
     setConflict(null)
   }
 
-  const store = (value: T) =>
-    change.mutate(value, {
-      onSuccess: (next) => {
+  // One after the other, each upon what the one before left: a slow answer is no change from another window.
+  const line = useRef<Promise<unknown>>(Promise.resolve())
+  const newest = useRef(stored)
+  const store = (value: T) => {
+    line.current = line.current.then(async () => {
+      const known = newest.current.id === value.id ? newest.current : undefined
+      if (known && known.version >= value.version && isSame(known, value)) return
+      try {
+        const version = Math.max(value.version, known?.version ?? 0)
+        const next = await change.mutateAsync({ ...value, version })
+        newest.current = next
         setBase(next)
         // Typing went on meanwhile: keep it, on top of the new version.
         setDraft((now) => ({ ...now, version: next.version }))
-      },
-      onError: (error) => {
+      } catch (error) {
         if (error instanceof ConflictError) setConflict(error)
-      },
+      }
     })
+  }
   const latest = useRef(store)
   useEffect(() => {
     latest.current = store
@@ -78,4 +86,5 @@ export function useStored<T extends Versioned>(stored: T, save: (value: T) => Pr
   }
 }
 
-const content = <T extends Versioned>(value: T) => ({ ...value, version: 0 })
+const isSame = <T extends Versioned>(a: T, b: T) => content(a) === content(b)
+const content = <T extends Versioned>(value: T) => JSON.stringify({ ...value, version: 0 })

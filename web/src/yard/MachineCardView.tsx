@@ -1,5 +1,6 @@
 import { Link } from 'react-router'
-import type { LoopSummary, MachineCard } from '../api/client'
+import type { JobSheet, LoopSummary, MachineCard } from '../api/client'
+import { jobPath, REASON_WORDS } from '../job/words'
 import { METHOD_WORDS, findingText as readingFindingText } from '../loop/readings'
 import { isToothed } from '../machine/driveElements'
 import { findingText } from '../machine/findings'
@@ -14,7 +15,7 @@ import classes from './MachineCardView.module.css'
 const isAlike = (a: LoopSummary, b: LoopSummary) =>
   a.frontSize === b.frontSize && a.rearSize === b.rearSize && a.standard === b.standard
 
-export function MachineCardView({ card }: { card: MachineCard }) {
+export function MachineCardView({ card, jobs }: { card: MachineCard; jobs: JobSheet[] }) {
   const { machine, summary } = card
   const units = useUnits()
   // Mirrored loops repeat: the card tells each pair of wheels once.
@@ -60,6 +61,11 @@ export function MachineCardView({ card }: { card: MachineCard }) {
         </span>
         <b className="num">{figure(summary.tallestOverall)}</b>
       </p>
+      {jobs.map((job) => (
+        <Link key={job.id} to={jobPath(job)} className={classes.work} data-state={job.state}>
+          {job.waitsFor ? `◷ waits for ${job.waitsFor}` : `● in work: ${REASON_WORDS[job.reason]}`}
+        </Link>
+      ))}
       {summary.findings.map((finding) => (
         <p key={finding.kind + finding.things.join()} className={classes.finding}>
           ▲ {findingText(finding)}

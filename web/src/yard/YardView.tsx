@@ -2,7 +2,7 @@ import { Button, FileButton, Group, Switch } from '@mantine/core'
 import { lazy, Suspense, useState } from 'react'
 import type { JobReason } from '../api/client'
 import { sentenceOf } from '../api/issues'
-import { useMachines } from '../api/queries'
+import { useMachines, useOpenJobs } from '../api/queries'
 import { BeginJob, JobDialog } from '../job/BeginJob'
 import { GoesOn, JobDoors } from '../job/GoesOn'
 import { EmptyState } from '../shell/EmptyState'
@@ -25,6 +25,7 @@ export function YardView() {
   const [isBackup, setBackup] = useState(false)
   const readFile = useMachineFile()
   useShortcuts({ h: () => setHistory(true) })
+  const open = useOpenJobs().data
   const [reason, setReason] = useState<JobReason>()
   const inUse = machines.data?.filter((m) => m.machine.retiredOn === null) ?? []
   const shown = machines.data?.filter((m) => withRetired || m.machine.retiredOn === null)
@@ -78,7 +79,10 @@ export function YardView() {
         <ul className={classes.cards}>
           {shown?.map((card) => (
             <li key={card.machine.id}>
-              <MachineCardView card={card} />
+              <MachineCardView
+                card={card}
+                jobs={open?.filter((j) => j.machineId === card.machine.id) ?? []}
+              />
             </li>
           ))}
         </ul>

@@ -1,0 +1,190 @@
+import { addMachine, panel } from './bench'
+import { expect, type Page, test } from './server'
+
+/** A machine comes in, by each of the four doors, and goes out signed. */
+
+const job = (page: Page) => page.url().match(/\/machines\/\d+\/jobs\/(\d+)/)?.[1]
+const happens = async (page: Page, id: string, events: object[]) => {
+  const sent = events.map((event) => ({ key: crypto.randomUUID(), event }))
+  const answer = await page.request.post(`/api/jobs/${id}/events`, { data: { events: sent } })
+  expect(answer.ok(), await answer.text()).toBe(true)
+}
+
+test('a visit: begun at the Yard, set, closed and signed with a reason', async ({ page }) => {
+  const id = await addMachine(page, 'Came in')
+  await page.goto('/')
+  await panel(page, 'Begin a job by').getByRole('button', { name: 'a visit' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('combobox', { name: 'Machine' }).click()
+  await page.getByRole('option', { name: 'Came in' }).click()
+  await dialog.getByRole('textbox', { name: 'Odometer' }).fill('-5')
+  await dialog.getByRole('button', { name: 'Begin' }).click()
+  await expect(dialog.getByText('Give 0 to 10000000 km.')).toBeVisible()
+  await dialog.getByRole('textbox', { name: 'Odometer' }).fill('12345')
+  await dialog.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('region', { name: 'Came in: a visit' })).toContainText('12 345 km')
+  const { machine } = await (await page.request.get(`/api/machines/${id}`)).json()
+  expect(machine.odometerKm).toBe(12345)
+
+  const number = job(page) ?? ''
+  await page.getByRole('link', { name: 'Set', exact: true }).click()
+  await page.getByRole('button', { name: 'Begin as found' }).click()
+  await expect(page.getByRole('button', { name: 'Begin as found' })).toHaveCount(0)
+  await page.getByRole('link', { name: /a visit/ }).click()
+  await expect(page.getByText('begun at Set and not closed: final drive')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Sign: it goes out' })).toHaveAttribute(
+    'aria-disabled',
+    'true',
+  )
+
+  const loopKey = 'final'
+  const steps = ['finalTorque', 'adjusterLocks', 'pinsAndCaps', 'guards', 'turnsFreely']
+  await happens(page, number, [
+    { kind: 'readingTaken', loopKey, reading: { method: 'freePlay', value: 90, position: 0, forceN: null } },
+    { kind: 'roundKept', loopKey, at: null },
+    {
+      kind: 'visitClosed',
+      loopKey,
+      closedOn: '2026-11-29',
+      torqueNm: null,
+      done: steps,
+      nextCheckOn: null,
+      note: null,
+      despite: null,
+      reason: 'chain is being replaced',
+    },
+  ])
+  await page.reload()
+  await expect(page.getByText('A final torque is ticked off without a figure.')).toBeVisible()
+  await page.getByRole('button', { name: 'Sign: it goes out' }).click()
+  await expect(page.getByText(/Say why it is signed over/)).toBeVisible()
+  await page.getByRole('textbox', { name: 'Why it goes out all the same' }).fill('new chain on Monday')
+  await panel(page, 'Signature').getByText('4', { exact: true }).click()
+  await page.getByRole('textbox', { name: /In their words/ }).fill('quieter')
+  await page.getByRole('button', { name: 'Sign: it goes out' }).click()
+  const signed = panel(page, 'Signed')
+  await expect(signed).toContainText('4 of 5')
+  await expect(signed).toContainText('“quieter”')
+  await expect(signed).toContainText('Reason given: new chain on Monday')
+  await expect(page.getByRole('button', { name: 'Write it down' })).toHaveCount(0)
+  await page.getByRole('link', { name: 'closed, 1 round' }).click()
+  await expect(page.getByRole('heading', { name: 'Set record: Came in, final drive' })).toBeVisible()
+})
+
+test('another gearing: begun on the page of a machine, waits for a part, and goes on', async ({ page }) => {
+  await page.goto(`/machines/${await addMachine(page, 'Waits')}/ratio`)
+  await page.getByRole('button', { name: 'Begin a job' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('radio', { name: 'another gearing' }).click()
+  await dialog.getByRole('textbox', { name: /What is wanted/ }).fill('front 16 for the ridge')
+  await dialog.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('region', { name: 'Waits: another gearing' })).toContainText(
+    'front 16 for the ridge',
+  )
+  for (const station of ['Aim', 'Ratio', 'Fit', 'Loads', 'Set'])
+    await expect(page.getByRole('link', { name: station, exact: true })).toBeVisible()
+  await page.getByRole('textbox', { name: 'What it waits for' }).fill('a cover gasket')
+  await page.getByRole('button', { name: 'It waits' }).click()
+  await expect(page.getByText('it still waits for a cover gasket')).toBeVisible()
+
+  await page.goto('/')
+  await expect(panel(page, 'Goes on').getByText('waits for a cover gasket')).toBeVisible()
+  await page
+    .getByRole('article')
+    .filter({ hasText: 'Waits' })
+    .getByRole('link', { name: /cover gasket/ })
+    .click()
+  await page.getByRole('button', { name: 'It has come' }).click()
+  await expect(page.getByText('it still waits for')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Sign: it goes out' }).click()
+  await expect(panel(page, 'Signed')).toBeVisible()
+  await page.goto('/')
+  await expect(panel(page, 'Goes on').getByText('cover gasket')).toHaveCount(0)
+})
+
+test('something is wrong: by Find, with keys alone, to the signature', async ({ page }) => {
+  await addMachine(page, 'Hums')
+  await page.goto('/')
+  await expect(page.getByRole('link', { name: 'Hums', exact: true })).toBeVisible()
+  const type = page.keyboard.type.bind(page.keyboard)
+  const press = page.keyboard.press.bind(page.keyboard)
+  await press('/')
+  await expect(page.getByRole('combobox', { name: /Find a machine/ })).toBeFocused()
+  await type('hums wrong')
+  await expect(page.getByRole('option')).toHaveCount(1)
+  await press('Enter')
+  await expect(page.getByRole('radio', { name: 'something is wrong' })).toBeFocused()
+  await press('Tab')
+  await type('hums in fifth')
+  for (let i = 0; i < 40; i++) {
+    await press('Tab')
+    if (
+      await page
+        .getByRole('button', { name: 'Begin', exact: true })
+        .evaluate((b) => b === document.activeElement)
+    )
+      break
+  }
+  await press('Enter')
+  await expect(page.getByRole('region', { name: 'Hums: something is wrong' })).toContainText('hums in fifth')
+
+  const to = async (name: string) => {
+    const field = page.getByRole('textbox', { name, exact: true })
+    for (let i = 0; i < 60; i++) {
+      if (await field.evaluate((f) => f === document.activeElement)) return
+      await press('Tab')
+    }
+    throw new Error(`${name} can’t be reached by keys`)
+  }
+  await to('Note')
+  await type('wheel bearing has play')
+  await press('Enter')
+  await expect(page.getByRole('listitem').filter({ hasText: 'wheel bearing has play' })).toBeVisible()
+  await to('Working time')
+  await type('0')
+  await press('Enter')
+  await expect(page.getByText('Give 1 to 1440 min.')).toBeVisible()
+  await press('Backspace')
+  await type('95')
+  await press('Enter')
+  await expect(page.getByRole('region', { name: 'Hums: something is wrong' })).toContainText('1 h 35 min')
+  await page.getByRole('button', { name: 'Sign: it goes out' }).focus()
+  await press('Enter')
+  await expect(panel(page, 'Signed')).toBeVisible()
+})
+
+test('a part can’t be had: what is provisional blocks by its name, a deviation asks why', async ({
+  page,
+}) => {
+  const id = await addMachine(page, 'No part')
+  await page.goto(`/machines/${id}/jobs?begin=partNotToBeHad`)
+  await page.getByRole('dialog').getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('region', { name: 'No part: a part can’t be had' })).toBeVisible()
+  await page.getByRole('combobox', { name: 'Working here' }).fill('Tarn')
+  await page.getByRole('textbox', { name: 'What stands there for now' }).fill('clip link')
+  await panel(page, 'Provisional').getByRole('button', { name: 'Note it' }).click()
+  await expect(page.getByText('still provisional: clip link')).toBeVisible()
+  await panel(page, 'Deviations').getByRole('button', { name: 'Note it' }).click()
+  await expect(page.getByText('Give a name.')).toBeVisible()
+  await page.getByRole('textbox', { name: 'What was done otherwise' }).fill('chain of another maker')
+  await page.getByRole('textbox', { name: 'Why', exact: true }).fill('none in town')
+  await panel(page, 'Deviations').getByRole('button', { name: 'Note it' }).click()
+  await expect(page.getByText('chain of another maker: none in town')).toBeVisible()
+  await page.getByRole('button', { name: 'Cleared: clip link' }).click()
+  await expect(page.getByText('still provisional')).toHaveCount(0)
+  await page.getByRole('textbox', { name: 'Why it goes out all the same' }).fill('same size and strength')
+  await page.getByRole('button', { name: 'Sign: it goes out' }).click()
+  await expect(panel(page, 'Signed')).toContainText('Something was done otherwise')
+  await expect(panel(page, 'Signed')).toContainText('Tarn')
+
+  // The signature is taken back in the history, the job is removed, and comes back whole.
+  await page.getByRole('button', { name: 'History and undo (H)' }).click()
+  await page.getByRole('button', { name: 'Undo signed the job' }).click()
+  await expect(page.getByText('Undone: signed the job', { exact: true })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(panel(page, 'Signature')).toBeVisible()
+  await page.getByRole('button', { name: 'Remove' }).click()
+  await expect(page.getByText('This machine never came in.')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await page.getByRole('cell', { name: 'a part can’t be had' }).waitFor()
+})

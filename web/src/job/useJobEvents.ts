@@ -1,0 +1,17 @@
+import { addJobEvents, type JobEvent } from '../api/client'
+import { useChange } from '../api/queries'
+
+/** Writes down what happens at a job, once, however often it has to be sent. */
+export const useJobEvents = (jobId: number) => {
+  const change = useChange((events: { key: string; event: JobEvent }[]) =>
+    addJobEvents({ id: jobId, events }),
+  )
+  return {
+    ...change,
+    happens: (event: JobEvent, onWritten?: () => void) =>
+      change.mutate([{ key: crypto.randomUUID(), event }], { onSuccess: onWritten }),
+  }
+}
+
+/** Where an event that is sent alone stands in what is sent. */
+export const atEvent = (field: string) => `events[0].event.${field}`

@@ -1,0 +1,54 @@
+import type { JobReason, JobSheet } from '../api/client'
+import { dayText } from '../quantities/days'
+
+export const REASON_WORDS: Record<JobReason, string> = {
+  visit: 'a visit',
+  anotherGearing: 'another gearing',
+  somethingWrong: 'something is wrong',
+  partNotToBeHad: 'a part can’t be had',
+}
+
+/** What follows, in a few words. */
+export const REASON_HINTS: Record<JobReason, string> = {
+  visit: 'read and look as found, set, close',
+  anotherGearing: 'aim, ratio, fit, loads, set',
+  somethingWrong: 'note what it does, then look at Set',
+  partNotToBeHad: 'what is in stock, and other kinds side by side',
+}
+
+/** What is asked about it; it may be left out. */
+export const ABOUT_LABELS: Record<JobReason, string> = {
+  visit: 'What it is about',
+  anotherGearing: 'What is wanted',
+  somethingWrong: 'What it does, and when',
+  partNotToBeHad: 'Which part',
+}
+
+export const STATE_WORDS: Record<JobSheet['state'], string> = {
+  goesOn: 'goes on',
+  waits: 'waits',
+  ended: 'ended',
+}
+
+export const BLOCK_WORDS: Record<JobSheet['blockedBy'][number]['kind'], string> = {
+  waits: 'it still waits for',
+  provisional: 'still provisional:',
+  loopNotClosed: 'begun at Set and not closed:',
+}
+
+export const DESPITE_WORDS: Record<JobSheet['despite'][number], string> = {
+  deviation: 'Something was done otherwise than it should be.',
+  outsideWindow: 'A loop was closed outside its window.',
+  advisorStopped: 'A loop was closed though the advisor said stop.',
+  cautionsNotConfirmed: 'Nobody confirmed the cautions at a loop.',
+  noTorque: 'A final torque is ticked off without a figure.',
+}
+
+export const jobPath = ({ machineId, id }: JobSheet) => `/machines/${machineId}/jobs/${id}`
+
+/** “Tarn · since 2026-11-26”. */
+export const sinceText = ({ who, openedOn, state }: JobSheet) =>
+  [who, state !== 'ended' && `since ${dayText(openedOn)}`].filter(Boolean).join(' · ')
+
+export const minutesText = (minutes: number) =>
+  minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min`
