@@ -117,21 +117,7 @@ const SHOTS = [
       await p.getByRole('dialog').getByRole('button', { name: 'Keep as found' }).click()
     },
   },
-  {
-    name: 'backup',
-    path: '/',
-    before: async () => {
-      while ((await (await fetch(`${site}/api/backups`)).json()).length === 0)
-        await new Promise((done) => setTimeout(done, 200))
-      const card = await (await fetch(`${site}/api/machines/3`)).json()
-      await send('DELETE', `/api/machines/3?version=${card.machine.version}`)
-    },
-    act: async (p) => {
-      await button(p, 'Backup').click()
-      await button(p, 'What would it change?').click()
-      await p.getByText('Restoring it would change').waitFor()
-    },
-  },
+  { name: 'job', path: '/machines/6/jobs/9' },
 ]
 
 const data = mkdtempSync(join(tmpdir(), 'wendrak-shots-'))

@@ -52,7 +52,7 @@ public sealed class JobContent
         if (entry.Event is not SetEvent set)
             return Visits;
         if (VisitTo(set.LoopKey) is { } visit)
-            return [.. Visits.Select(v => v == visit ? SetVisit.After(v, entry) : v)];
+            return [.. Visits.Select(v => v.LoopKey == visit.LoopKey ? SetVisit.After(v, entry) : v)];
         return SetVisit.Begin(Job, entry) is { } begun ? [.. Visits, begun] : Visits;
     }
 

@@ -52,13 +52,13 @@ export default function JobsPage() {
                 <th scope="col" className={table.words}>
                   by
                 </th>
+                <th scope="col" className={table.words}>
+                  state
+                </th>
                 <th scope="col">odometer</th>
                 <th scope="col">set</th>
                 <th scope="col">time</th>
                 <th scope="col">rider or owner</th>
-                <th scope="col" className={table.words}>
-                  state
-                </th>
               </tr>
             </thead>
             <tbody>
@@ -71,15 +71,15 @@ export default function JobsPage() {
                     {REASON_WORDS[job.reason]}
                     {job.about && <span className="cap"> {job.about}</span>}
                   </td>
+                  <td className={table.words}>
+                    {job.waitsFor ? `waits for ${job.waitsFor}` : STATE_WORDS[job.state]}
+                  </td>
                   <td className="num">
                     {job.odometerKm === null ? '–' : units.show('distance', job.odometerKm)}
                   </td>
                   <td className="num">{job.loops.length || '–'}</td>
                   <td className="num">{job.minutes > 0 ? minutesText(job.minutes) : '–'}</td>
                   <td>{job.signature?.score == null ? '–' : `${job.signature.score} of 5`}</td>
-                  <td className={table.words}>
-                    {job.waitsFor ? `waits for ${job.waitsFor}` : STATE_WORDS[job.state]}
-                  </td>
                 </tr>
               ))}
             </tbody>

@@ -73,7 +73,9 @@ export function YardView() {
         {inUse.length > 0 && (
           <div className={classes.work}>
             <GoesOn cards={machines.data ?? []} />
-            <JobDoors onChoose={setReason} />
+            <div className={classes.doors}>
+              <JobDoors onChoose={setReason} />
+            </div>
           </div>
         )}
         <ul className={classes.cards}>
