@@ -62,6 +62,9 @@ export async function openStation(page: Page, name: string) {
   await isIdle
 }
 
+/** What the page has begun is told here a little later than its own answer. */
+const TOLD_MS = 30
+
 /** Resolves when the page has had the time to ask, and nothing it asked is under way. The time is the page's own: a slow machine is no idle page. */
 export async function untilIdle(page: Page) {
   const idleMs = 250 // longer than a draft waits before it is asked about
@@ -75,7 +78,13 @@ export async function untilIdle(page: Page) {
   page.on('request', begins).on('requestfinished', ends).on('requestfailed', ends)
   for (let before = -1; before !== begun || under.size > 0; ) {
     before = begun
-    await page.evaluate((ms) => new Promise((later) => setTimeout(later, ms)), idleMs)
+    await page.evaluate(async (ms) => {
+      const drawn = () => new Promise((later) => requestIdleCallback(later))
+      await drawn() // a draft waits from when it is drawn
+      await new Promise((later) => setTimeout(later, ms))
+      await drawn()
+    }, idleMs)
+    await new Promise((later) => setTimeout(later, TOLD_MS))
   }
   page.off('request', begins).off('requestfinished', ends).off('requestfailed', ends)
 }

@@ -3,10 +3,14 @@ using Wendrak.Core.Quantities;
 namespace Wendrak.Core.Records;
 
 /// <summary>An event as a file tells it.</summary>
+/// <param name="At">When it happened.</param>
 /// <param name="Who">Who did it; null where nobody said.</param>
+/// <param name="Event">What happened.</param>
 public sealed record FiledEvent(DateTimeOffset At, string? Who, JobEvent Event);
 
-/// <summary>A job as a file tells it: everything that happened at it, in its order.</summary>
+/// <summary>A job as a file tells it.</summary>
+/// <param name="OpenedOn">Day of arrival.</param>
+/// <param name="Events">Everything that happened at it, in its order.</param>
 public sealed record FiledJob(DateOnly OpenedOn, IReadOnlyList<FiledEvent> Events)
 {
     public const int MostEvents = 20_000;

@@ -2915,16 +2915,24 @@ export interface components {
         };
         /** @description An event as a file tells it. */
         FiledEvent: {
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When it happened.
+             */
             at: string;
             /** @description Who did it; null where nobody said. */
             who: null | string;
+            /** @description What happened. */
             event: components["schemas"]["JobEvent"];
         };
-        /** @description A job as a file tells it: everything that happened at it, in its order. */
+        /** @description A job as a file tells it. */
         FiledJob: {
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Day of arrival.
+             */
             openedOn: string;
+            /** @description Everything that happened at it, in its order. */
             events: components["schemas"]["FiledEvent"][];
         };
         /** @description One way to fill a shaft; SpacerWorkings explains it. */
