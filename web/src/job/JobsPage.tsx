@@ -8,7 +8,7 @@ import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
-import { JobDialog } from './BeginJob'
+import { BeginJob, JobDialog } from './BeginJob'
 import { jobPath, minutesText, REASON_WORDS, STATE_WORDS } from './words'
 
 /** Every time the machine came in; each opens as it was. */
@@ -43,7 +43,17 @@ export default function JobsPage() {
   return (
     <div style={{ padding: '14px 20px' }}>
       {dialog}
-      <Panel title={`Jobs of ${card.machine.name}`} note="the newest first">
+      <Panel
+        title={`Jobs of ${card.machine.name}`}
+        note="the newest first"
+        aside={
+          // Else the bar above has it.
+          jobs.data.some((j) => j.state !== 'ended') &&
+          card.machine.retiredOn === null && (
+            <BeginJob size="compact-sm" variant="default" cards={[card]} machineId={card.machine.id} />
+          )
+        }
+      >
         <div className={table.scroll}>
           <table className={table.table}>
             <thead>
