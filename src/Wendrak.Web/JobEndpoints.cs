@@ -92,7 +92,10 @@ public static class JobEndpoints
         HttpContext context,
         long? after = null,
         int? most = null
-    ) => TypedResults.Ok(ListPart.Take(await store.ListAsync(id), t => t.Id, after, most, context));
+    ) =>
+        TypedResults.Ok<IReadOnlyList<SetJob>>([
+            .. ListPart.Take(await store.ListBegunAsync(id), b => b.Begun, after, most, context).Select(b => b.Visit),
+        ]);
 
     private static async Task<Results<Created<SetJob>, NotFound>> AddAsync(
         long id,

@@ -179,6 +179,37 @@ public sealed class JobTests : IDisposable
     }
 
     [Fact]
+    public async Task What_was_begun_last_is_the_newest_visit_whichever_job_it_is_of_and_has_its_own_day()
+    {
+        JobSheet older = await OpenAsync();
+        await HappensAsync(older, "Ann", new WaitBegun("a seal"));
+        JobSheet newer = await OpenAsync(older.MachineId);
+        await _store.Jobs.AddAsync("Ann", Setting(older.MachineId, "final"), default);
+        await HappensAsync(older, "Ann", new WaitEnded());
+        SetJob late = Setting(older.MachineId, "final") with { OpenedOn = Today.AddDays(3) };
+        await _store.Jobs.AddAsync("Ann", late, default);
+        Assert.Equal(
+            [(older.Id, Today.AddDays(3)), (newer.Id, Today)],
+            (await _store.Jobs.ListAsync(older.MachineId)).Select(v => (v.Id, v.OpenedOn))
+        );
+    }
+
+    [Fact]
+    public async Task A_signature_is_not_brought_back_over_what_it_did_not_see()
+    {
+        JobSheet job = await OpenAsync();
+        await HappensAsync(job, "Ann", new DeviationNoted("warm", "no time"));
+        await HappensAsync(job, "Ann", Plain with { Reason = "so" });
+        await UndoAsync("signed the job");
+        long undone = (await _store.LastChangeAsync()).Id;
+        await UndoAsync("noted a deviation: warm");
+        CannotUndoException refused = await Assert.ThrowsAsync<CannotUndoException>(() =>
+            _store.Undoing.UndoAsync("Ann", undone, default)
+        );
+        Assert.Contains("Sign it anew", refused.Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public async Task The_file_of_a_machine_carries_its_jobs()
     {
         JobSheet job = await OpenAsync();

@@ -9,9 +9,17 @@ public sealed class JobContent
 {
     private readonly Lazy<JobSheet> _sheet;
 
-    private JobContent(Job job, ImmutableList<JobEntry> entries, IReadOnlyList<SetJob> visits, long version)
+    private readonly ImmutableDictionary<string, long> _begun;
+
+    private JobContent(
+        Job job,
+        ImmutableList<JobEntry> entries,
+        IReadOnlyList<SetJob> visits,
+        ImmutableDictionary<string, long> begun,
+        long version
+    )
     {
-        (Job, Entries) = (job, entries);
+        (Job, Entries, _begun) = (job, entries, begun);
         Visits = [.. visits.Select(v => v with { Version = (int)version })];
         _sheet = new(() => ToSheet(version));
     }
@@ -33,7 +41,7 @@ public sealed class JobContent
     /// <param name="version">Number of the newest entry, also of one that was taken back since; null for the last of these.</param>
     public static JobContent From(Job job, IReadOnlyList<JobEntry> entries, long? version = null)
     {
-        JobContent content = new(job, [], [], version ?? 0);
+        JobContent content = new(job, [], [], ImmutableDictionary<string, long>.Empty, version ?? 0);
         foreach (JobEntry entry in entries)
             content = content.After(entry, version);
         return content;
@@ -44,8 +52,16 @@ public sealed class JobContent
 
     public SetJob? VisitTo(string loopKey) => Visits.FirstOrDefault(v => v.LoopKey == loopKey);
 
+    /// <summary>Number of the entry that began to set a loop: in its order visits follow each other, whichever job they are of.</summary>
+    public long BegunAt(string loopKey) => _begun[loopKey];
+
     private JobContent After(JobEntry entry, long? version) =>
-        new(Job, Entries.Add(entry), VisitsAfter(entry), version ?? entry.Sequence);
+        new(Job, Entries.Add(entry), VisitsAfter(entry), BegunAfter(entry), version ?? entry.Sequence);
+
+    private ImmutableDictionary<string, long> BegunAfter(JobEntry entry) =>
+        entry.Event is VisitBegun begun && !_begun.ContainsKey(begun.LoopKey)
+            ? _begun.Add(begun.LoopKey, entry.Sequence)
+            : _begun;
 
     private IReadOnlyList<SetJob> VisitsAfter(JobEntry entry)
     {

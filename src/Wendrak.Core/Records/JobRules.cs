@@ -5,8 +5,13 @@ namespace Wendrak.Core.Records;
 /// <summary>What may happen at a job.</summary>
 public static class JobRules
 {
+    /// <summary>More than twenty years day and night: judgement, to catch a figure typed in another unit.</summary>
     public const double MostHours = 200_000;
+
+    /// <summary>A day: longer work is written down day by day.</summary>
     public const double MostMinutes = 24 * 60;
+
+    /// <summary>“Just right”, as of an outcome of an aim.</summary>
     public const int BestScore = 5;
 
     /// <summary>Where such a job is done, in the order of the work. Source: common practice.</summary>

@@ -7,7 +7,8 @@ namespace Wendrak.Core.Records;
 public abstract record SetEvent(string LoopKey) : JobEvent;
 
 /// <summary>Setting a loop was begun.</summary>
-public sealed record VisitBegun(string LoopKey, SetGoal Goal) : SetEvent(LoopKey);
+/// <param name="On">Day it was begun; null for the day the machine came in.</param>
+public sealed record VisitBegun(string LoopKey, SetGoal Goal, DateOnly? On = null) : SetEvent(LoopKey);
 
 /// <summary>What the rounds are for, said anew.</summary>
 public sealed record GoalChosen(string LoopKey, SetGoal Goal) : SetEvent(LoopKey);

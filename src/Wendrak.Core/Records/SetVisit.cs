@@ -13,7 +13,7 @@ public static class SetVisit
                 (int)entry.Sequence,
                 job.MachineId,
                 begun.LoopKey,
-                job.OpenedOn,
+                begun.On ?? job.OpenedOn,
                 entry.Actor,
                 begun.Goal,
                 [],
@@ -102,7 +102,7 @@ public static class SetVisit
         string key = visit.LoopKey;
         void Add(JobEvent e, string? who, DateTimeOffset? at = null) => entries.Add(new(0, at ?? day, who, e));
 
-        Add(new VisitBegun(key, visit.Goal), visit.Who);
+        Add(new VisitBegun(key, visit.Goal, visit.OpenedOn), visit.Who);
         foreach (CalibrationPair pair in visit.Gauge)
             Add(new ReadingsTied(key, pair), pair.Who);
         if (visit.Cautions is { } cautions)

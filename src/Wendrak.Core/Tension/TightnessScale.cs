@@ -200,7 +200,7 @@ public sealed class TightnessScale
         if (Unit == TightnessUnit.Gauge)
             return Relative(value, GaugeShare);
         (double Own, double Known)[] tied = [.. Tied(ReadingMethod.Gauge)];
-        if (tied.Length < 2 || tied[0].Own == tied[1].Own)
+        if (tied.Length < ReadingMethods.Pairs.Gauge || tied[0].Own == tied[1].Own)
             return null;
         double part = (value - tied[0].Own) / (tied[1].Own - tied[0].Own);
         return Relative(tied[0].Known + part * (tied[1].Known - tied[0].Known), 2 * GaugeShare);

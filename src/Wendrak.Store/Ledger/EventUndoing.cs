@@ -32,7 +32,11 @@ internal static class EventUndoing
         if (happened is SetEvent set)
             CheckLoop(set.LoopKey, now, EventRow.ToContent(job, [.. rows.Where(r => r.Id <= id)]));
         else if (row.Kind == EventRow.Undone)
+        {
             CheckAgain(now, happened);
+            if (happened is JobSigned s && !(s.Despite ?? []).SequenceEqual(now.Sheet.Despite))
+                throw new CannotUndoException("It was signed over something else than what is open now. Sign it anew.");
+        }
         else
             CheckWithout(now, id);
         (long, long) of = (row.JobId, row.MachineId);

@@ -17,6 +17,9 @@ public sealed record SentEvent(string Key, JobEvent Event);
 /// <param name="Visit">To the loop that the last event was at; null where it was at none.</param>
 public sealed record JobAfterEvents(JobSheet Job, SetJob? Visit);
 
+/// <summary>A visit to a loop, with its place in the order of all visits.</summary>
+public sealed record BegunVisit(long Begun, SetJob Visit);
+
 /// <summary>Jobs of machines, and what was done at them.</summary>
 public sealed class JobStore(Database database, ChangeLog log, TimeProvider clock)
 {
@@ -29,6 +32,12 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
     /// <summary>Visits to the loops of one machine, newest first.</summary>
     public Task<IReadOnlyList<SetJob>> ListAsync(long machineId) =>
         database.ReadAsync(session => ListAsync(session, machineId));
+
+    /// <summary>The same, each with its place.</summary>
+    public Task<IReadOnlyList<BegunVisit>> ListBegunAsync(long machineId) =>
+        database.ReadAsync<IReadOnlyList<BegunVisit>>(async session =>
+            BegunOf(await ContentsAsync(session, machineId))
+        );
 
     /// <summary>Jobs of one machine, newest first.</summary>
     public Task<IReadOnlyList<JobSheet>> ListSheetsAsync(long machineId) =>
@@ -64,7 +73,14 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         return [.. jobs.Where(j => known.ContainsKey(j.Id)).Select(j => known[j.Id])];
     }
 
-    private static SetJob[] VisitsOf(IReadOnlyList<JobContent> jobs) => [.. jobs.Reverse().SelectMany(j => j.Visits)];
+    private static SetJob[] VisitsOf(IReadOnlyList<JobContent> jobs) => [.. BegunOf(jobs).Select(b => b.Visit)];
+
+    /// <summary>Newest first: what was begun last may be of an older job.</summary>
+    private static BegunVisit[] BegunOf(IReadOnlyList<JobContent> jobs) =>
+        [
+            .. jobs.SelectMany(j => j.Visits.Select(v => new BegunVisit(j.BegunAt(v.LoopKey), v)))
+                .OrderByDescending(b => b.Begun),
+        ];
 
     /// <summary>Opens a job. What the odometer says is then what the machine has run.</summary>
     /// <returns>Null when there is no such machine.</returns>

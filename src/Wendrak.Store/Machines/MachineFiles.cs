@@ -48,11 +48,10 @@ public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs
         }
         foreach (Aim aim in file.Aims)
             await _aims.AddAsync(edit, Renumbered(aim, machine.Id, newIds));
-        List<SetJob> visits = [];
         // In the order in which they were: a file may name them in any.
         foreach (FiledJob job in (file.Jobs ?? []).OrderBy(j => j.OpenedOn))
-            visits.InsertRange(0, (await jobs.AddAsync(edit, machine.Id, job)).Visits);
-        return new(machine, fitted!, visits);
+            await jobs.AddAsync(edit, machine.Id, job);
+        return new(machine, fitted!, await jobs.ListAsync(edit.Session, machine.Id));
     }
 
     private static Aim Renumbered(Aim aim, long machineId, Dictionary<long, long> newIds) =>

@@ -3814,6 +3814,11 @@ export interface components {
             /** @enum {string} */
             kind: "visitBegun";
             goal: components["schemas"]["SetGoal"];
+            /**
+             * Format: date
+             * @description Day it was begun; null for the day the machine came in.
+             */
+            on?: null | string;
             /** @description The loop that is set. */
             loopKey: string;
         };

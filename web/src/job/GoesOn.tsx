@@ -5,7 +5,7 @@ import { useOpenJobs } from '../api/queries'
 import { choicesOf } from '../quantities/choices'
 import { Panel } from '../shell/Panel'
 import classes from './GoesOn.module.css'
-import { jobPath, REASON_HINTS, REASON_WORDS, sinceText } from './words'
+import { jobPath, loopName, REASON_HINTS, REASON_WORDS, sinceText } from './words'
 
 /** What is being worked on, and what waits for something. */
 export function GoesOn({ cards }: { cards: MachineCard[] }) {
@@ -42,8 +42,9 @@ function JobItem({ job, card }: { job: JobSheet; card: MachineCard | undefined }
 function LoopsAtWork({ job, card }: { job: JobSheet; card: MachineCard | undefined }) {
   const open = job.loops.filter((l) => !l.isClosed)
   if (open.length === 0) return null
-  const name = (key: string) => card?.summary.loops.find((l) => l.loopKey === key)?.name ?? key
-  return <span>Set, {open.map((l) => `${name(l.loopKey)} round ${l.rounds}`).join(', ')}</span>
+  const text = ({ loopKey, rounds }: JobSheet['loops'][number]) =>
+    `${loopName(card?.summary.loops ?? [], loopKey)} ${rounds === 0 ? 'begun' : `round ${rounds}`}`
+  return <span>Set, {open.map(text).join(', ')}</span>
 }
 
 /** The four doors, each with what follows. */

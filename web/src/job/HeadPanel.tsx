@@ -15,7 +15,7 @@ import table from '../shell/table.module.css'
 import { UndoNotice } from '../shell/UndoNotice'
 import classes from './JobPage.module.css'
 import { Worker } from './Worker'
-import { minutesText, REASON_WORDS, STATE_WORDS, sinceText } from './words'
+import { loopName, minutesText, REASON_WORDS, STATE_WORDS, sinceText } from './words'
 
 /** Why it came in, what was said then, who worked on it, and where it goes on. */
 export function HeadPanel({ bench, job, jobs }: { bench: Workbench; job: JobSheet; jobs: JobSheet[] }) {
@@ -65,7 +65,7 @@ export function HeadPanel({ bench, job, jobs }: { bench: Workbench; job: JobShee
       {job.minutes > 0 && <LabelledValue name="working time">{minutesText(job.minutes)}</LabelledValue>}
       <Work bench={bench} job={job} />
       <Group gap="xs" mt="sm" data-no-print align="end">
-        {job.signature === null && <Worker jobs={jobs} />}
+        {job.state !== 'ended' && <Worker jobs={jobs} />}
         <Button size="compact-sm" variant="default" onClick={() => window.print()}>
           Print it
         </Button>
@@ -82,11 +82,10 @@ export function HeadPanel({ bench, job, jobs }: { bench: Workbench; job: JobShee
 
 /** What was set at it, and where it goes on. */
 function Work({ bench, job }: { bench: Workbench; job: JobSheet }) {
-  const nameOf = (key: string) => bench.card.summary.loops.find((l) => l.loopKey === key)?.name ?? key
   return (
     <>
       {job.loops.map((loop) => (
-        <LabelledValue key={loop.loopKey} name={`Set, ${nameOf(loop.loopKey)}`}>
+        <LabelledValue key={loop.loopKey} name={`Set, ${loopName(bench.card.summary.loops, loop.loopKey)}`}>
           <Link to={`../set/${job.id}/${encodeURIComponent(loop.loopKey)}`}>
             {loop.isClosed ? 'closed' : 'goes on'}, {loop.rounds === 1 ? '1 round' : `${loop.rounds} rounds`}
           </Link>

@@ -8,8 +8,10 @@ import { jobPath, REASON_WORDS } from './words'
 /** The job a machine is in for, at all its stations; else the way to begin one. */
 export function JobLink({ card }: { card: MachineCard }) {
   const { machine } = card
-  const open = useJobs(machine.id).data?.filter((j) => j.state !== 'ended') ?? []
+  const jobs = useJobs(machine.id)
+  const open = jobs.data?.filter((j) => j.state !== 'ended') ?? []
   const [job, ...others] = open
+  if (jobs.isPending) return null
   return job ? (
     <Button size="compact-sm" variant="default" component={Link} to={jobPath(job)}>
       {job.state === 'waits' ? '◷ ' : '● '}

@@ -29,7 +29,8 @@ export default function JobPage() {
 }
 
 function OpenJob({ bench, job, jobs }: { bench: Workbench; job: JobSheet; jobs: JobSheet[] }) {
-  const isOpen = job.signature === null
+  // Where only setting was begun and all of it is closed there is nothing left to sign.
+  const isOpen = job.state !== 'ended'
   return (
     <div className={classes.job}>
       <div className={classes.column}>
@@ -40,7 +41,7 @@ function OpenJob({ bench, job, jobs }: { bench: Workbench; job: JobSheet; jobs: 
       </div>
       <div className={classes.side}>
         {isOpen && <WaitPanel job={job} />}
-        <SignPanel job={job} loops={bench.card.summary.loops} />
+        {(isOpen || job.signature) && <SignPanel job={job} loops={bench.card.summary.loops} />}
       </div>
     </div>
   )

@@ -9,7 +9,7 @@ import { ReasonedButton } from '../shell/ReasonedButton'
 import { Refused } from '../shell/Refused'
 import classes from './JobPage.module.css'
 import { atEvent, useJobEvents } from './useJobEvents'
-import { BLOCK_WORDS, DESPITE_WORDS } from './words'
+import { BLOCK_WORDS, DESPITE_WORDS, loopName } from './words'
 
 const UNASKED = 'not asked'
 
@@ -21,7 +21,6 @@ export function SignPanel({ job, loops }: { job: JobSheet; loops: LoopSummary[] 
   const record = useJobEvents(job.id)
   if (job.signature) return <SignedPanel job={job} />
   const asks = job.despite.length > 0
-  const nameOf = (what: string) => loops.find((l) => l.loopKey === what)?.name ?? what
   const sign = () =>
     record.happens({
       kind: 'jobSigned',
@@ -37,7 +36,8 @@ export function SignPanel({ job, loops }: { job: JobSheet; loops: LoopSummary[] 
         <ul aria-label="In the way" className={classes.list}>
           {job.blockedBy.map((block) => (
             <li key={block.kind + block.what} style={{ color: 'var(--stop)' }}>
-              ■ {BLOCK_WORDS[block.kind]} {block.kind === 'loopNotClosed' ? nameOf(block.what) : block.what}
+              ■ {BLOCK_WORDS[block.kind]}{' '}
+              {block.kind === 'loopNotClosed' ? loopName(loops, block.what) : block.what}
             </li>
           ))}
         </ul>

@@ -1,4 +1,4 @@
-import type { JobReason, JobSheet } from '../api/client'
+import type { JobReason, JobSheet, LoopSummary } from '../api/client'
 import { dayText } from '../quantities/days'
 
 export const REASON_WORDS: Record<JobReason, string> = {
@@ -43,6 +43,10 @@ export const DESPITE_WORDS: Record<JobSheet['despite'][number], string> = {
   cautionsNotConfirmed: 'Nobody confirmed the cautions at a loop.',
   noTorque: 'A final torque is ticked off without a figure.',
 }
+
+/** The name of a loop; its key where it is gone since. */
+export const loopName = (loops: LoopSummary[], key: string) =>
+  loops.find((l) => l.loopKey === key)?.name ?? key
 
 export const jobPath = ({ machineId, id }: JobSheet) => `/machines/${machineId}/jobs/${id}`
 
