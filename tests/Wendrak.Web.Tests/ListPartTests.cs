@@ -1,5 +1,8 @@
 using System.Net;
 using System.Text.Json.Nodes;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Records;
+using Wendrak.Core.Tension;
 
 namespace Wendrak.Web.Tests;
 
@@ -11,6 +14,8 @@ public sealed class ListPartTests(WendrakServer server) : IClassFixture<WendrakS
     [InlineData("/api/machines/1/setups", 1)]
     [InlineData("/api/machines/1/aims", 1)]
     [InlineData("/api/machines/2/set-jobs", 1)]
+    [InlineData("/api/machines/1/jobs", 1)]
+    [InlineData("/api/jobs", 1)]
     [InlineData("/api/stock", 7)]
     [InlineData("/api/spacers", 2)]
     [InlineData("/api/gearbox-sets", 1)]
@@ -29,6 +34,22 @@ public sealed class ListPartTests(WendrakServer server) : IClassFixture<WendrakS
                 : null;
         }
         Assert.Equal(whole, parts);
+    }
+
+    /// <summary>Several loops of one job have its number: each is told once all the same.</summary>
+    [Fact]
+    public async Task Visits_of_one_job_are_read_one_by_one()
+    {
+        const string path = "/api/machines/5/set-jobs";
+        DateOnly day = new(2026, 11, 29);
+        await server.PostAsync("/api/machines/5/jobs", new NewJob(day, JobReason.Visit));
+        MachineCard rail = await server.GetAsync<MachineCard>("/api/machines/5");
+        foreach (LoopChoice loop in rail.Fitted.Loops)
+            await server.PostAsync(path, new SetJob(0, 0, 5, loop.LoopKey, day, null, SetGoal.Both, [], [], null));
+        SetJob[] visits = await server.GetAsync<SetJob[]>(path);
+        Assert.Equal(rail.Fitted.Loops.Count, visits.Length);
+        Assert.Single(visits.Select(v => v.Id).Distinct());
+        await Read_part_by_part_it_is_the_whole_list_in_its_order(path, 1);
     }
 
     [Theory]
