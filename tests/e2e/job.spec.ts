@@ -94,6 +94,7 @@ test('another gearing: begun on the page of a machine, waits for a part, and goe
     .filter({ hasText: 'Waits' })
     .getByRole('link', { name: /cover gasket/ })
     .click()
+  await expect(page.getByText('it still waits for a cover gasket')).toBeVisible()
   // While it waits it may come in for something else: two jobs are open then.
   const address = page.url()
   await page.getByRole('link', { name: 'All jobs of this machine' }).click()
