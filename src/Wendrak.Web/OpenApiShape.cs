@@ -25,6 +25,9 @@ public static class OpenApiShape
           (`X-Wendrak-Data`; sent back with a change, it keeps that change off other data).
         * **Lists** are told whole, or `most` at a time: then the `Link` header tells where the next part is, and `after` is the last
           one read.
+        * **Others** are heard of as a stream of events (`/api/changes/stream`), each with how often something had been stored; every
+          answer tells that of its own beginning (`X-Wendrak-Commits`). Whoever names its page with what it stores
+          (`X-Wendrak-Page`) hears nothing of that.
         * `X-Wendrak-Who`, percent-encoded, is the name that stands beside a change.
         """;
 

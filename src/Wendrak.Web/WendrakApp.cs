@@ -92,6 +92,8 @@ public static class WendrakApp
         services.AddSingleton(p => p.GetRequiredService<StockStore>().GearboxSets);
         services.AddSingleton<WorkshopExport>();
         services.AddSingleton<Restoring>();
+        services.AddHttpContextAccessor();
+        services.AddSingleton<OpenPages>();
         services.Configure<JsonOptions>(o => Json.Configure(o.SerializerOptions));
         services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
         services.AddExceptionHandler<RefusalHandler>();
@@ -107,6 +109,7 @@ public static class WendrakApp
         app.UseStatusCodePages();
         app.UseMiddleware<Utf8Only>();
         app.UseMiddleware<SameDataOnly>();
+        app.UseMiddleware<CommitCount>();
         app.MapApiReference();
         app.MapHealth();
         app.MapEvaluation();

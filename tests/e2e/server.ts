@@ -12,14 +12,21 @@ class Server {
   url = ''
   private process: ChildProcess | undefined
   private folder = ''
+  private port = 0
   private demo = new Blob()
 
   async start() {
-    const port = await freePort()
+    this.port = await freePort()
     this.folder = mkdtempSync(join(tmpdir(), 'wendrak-e2e-'))
-    this.url = `http://127.0.0.1:${port}`
+    this.url = `http://127.0.0.1:${this.port}`
+    await this.begin()
+    this.demo = await (await fetch(`${this.url}/api/backups/whole`)).blob()
+  }
+
+  /** Starts it with the data that is there. */
+  async begin() {
     const program = resolve('../build/app/Wendrak.Web.dll')
-    this.process = spawn('dotnet', [program, '--data', this.folder, '--port', String(port)], {
+    this.process = spawn('dotnet', [program, '--data', this.folder, '--port', String(this.port)], {
       stdio: 'ignore',
     })
     for (let tries = 0; tries < 300; tries++) {
@@ -28,10 +35,8 @@ class Server {
           (r) => r.ok,
           () => false,
         )
-      ) {
-        this.demo = await (await fetch(`${this.url}/api/backups/whole`)).blob()
+      )
         return
-      }
       if (this.process.exitCode !== null) break
       await new Promise((after) => setTimeout(after, 50))
     }
@@ -47,12 +52,16 @@ class Server {
     if (!answer.ok) throw new Error(`The demo data did not come back: ${await answer.text()}`)
   }
 
-  async stop() {
+  async kill() {
     const process = this.process
     if (!process || process.exitCode !== null) return
     const ended = new Promise((done) => process.once('exit', done))
     process.kill('SIGKILL')
     await ended
+  }
+
+  async stop() {
+    await this.kill()
     rmSync(this.folder, { recursive: true })
   }
 }
@@ -92,7 +101,7 @@ async function clear(page: Page) {
  * Every file begins with the demo data as it ships, which the server of its worker goes back to; its tests make machines of
  * their own. They share a page, whose browser then has read the program's files already, and nothing of what it keeps.
  */
-export const test = base.extend<object, { ofWorker: OfWorker }>({
+export const test = base.extend<{ server: Server }, { ofWorker: OfWorker }>({
   ofWorker: [
     // biome-ignore lint/correctness/noEmptyPattern: Playwright reads from it which fixtures are wanted
     async ({}, use) => {
@@ -103,6 +112,7 @@ export const test = base.extend<object, { ofWorker: OfWorker }>({
     },
     { scope: 'worker' },
   ],
+  server: async ({ ofWorker }, use) => use(ofWorker.server),
   baseURL: async ({ ofWorker }, use, info) => {
     if (ofWorker.file !== info.file) {
       await ofWorker.context?.close()

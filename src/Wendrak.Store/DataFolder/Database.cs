@@ -49,6 +49,9 @@ public sealed class Database : IDisposable
     public long Commits => Interlocked.Read(ref _commits);
     private long _commits;
 
+    /// <summary>Something was put on the disk, as the count says; called where it was done, before others may write.</summary>
+    public event Action<long>? Committed;
+
     /// <summary>Where a journal was put that lay beside the file and did not belong to it; null when there was none.</summary>
     public string? StrayJournal { get; private init; }
 
@@ -138,7 +141,7 @@ public sealed class Database : IDisposable
             T result = await write(new(connection, transaction, Damage));
             ct.ThrowIfCancellationRequested();
             await transaction.CommitAsync(CancellationToken.None);
-            Interlocked.Increment(ref _commits);
+            CountCommit();
             Trouble = null;
             return result;
         }
@@ -170,7 +173,7 @@ public sealed class Database : IDisposable
             using SqliteConnection other = Backups.OpenAlone(with, SqliteOpenMode.ReadOnly);
             other.BackupDatabase(connection);
             DataId = ReadDataId();
-            Interlocked.Increment(ref _commits);
+            CountCommit();
             Damage.Clear();
         }
         catch (SqliteException e) when (StorageException.From(e) is { } trouble)
@@ -182,6 +185,8 @@ public sealed class Database : IDisposable
             _writing.Release();
         }
     }
+
+    private void CountCommit() => Committed?.Invoke(Interlocked.Increment(ref _commits));
 
     private string ReadDataId() => _anchor.ExecuteScalar<string>("SELECT data_id FROM generation")!;
 

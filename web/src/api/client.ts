@@ -154,6 +154,13 @@ export const setWho = (name: string) => localStorage.setItem(WHO_KEY, name)
 const DATA_HEADER = 'X-Wendrak-Data'
 let dataId = ''
 
+/** Tells this page from others: of what it stored itself it hears nothing. */
+export const pageId = crypto.randomUUID()
+
+let commits = Number.POSITIVE_INFINITY
+/** How often something had been stored when this page first read; endless before that. */
+export const firstCommits = () => commits
+
 const BUILD_HEADER = 'X-Wendrak-Build'
 let buildId = ''
 let renewed = false
@@ -182,11 +189,13 @@ client.use({
     request.headers.set('X-Wendrak-Who', encodeURIComponent(whoAmI()))
     // What is stored is stored over the data that this page shows, and no other.
     if (dataId) request.headers.set(DATA_HEADER, dataId)
+    request.headers.set('X-Wendrak-Page', pageId)
     return request
   },
   onResponse({ response }) {
     dataId ||= response.headers.get(DATA_HEADER) ?? ''
     noteBuild(response.headers.get(BUILD_HEADER))
+    commits = Math.min(commits, Number(response.headers.get('X-Wendrak-Commits') ?? commits))
   },
 })
 

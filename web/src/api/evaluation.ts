@@ -127,7 +127,9 @@ export function inView(cache: QueryClient, subject: Subject, parts: PartName[]) 
     ask: { ...subject, parts: Object.fromEntries(wanted.map(([, part, , question]) => [part, question])) },
     takeIn: (answers: Evaluation | null | undefined) => {
       for (const key of keys) {
-        const answer = wanted.includes(key) ? answers?.[key[1]] : undefined
+        // What is on its way was asked before the change, and would pass for what stands now.
+        const isBeingAsked = cache.getQueryState(key)?.fetchStatus === 'fetching'
+        const answer = wanted.includes(key) && !isBeingAsked ? answers?.[key[1]] : undefined
         if (answer && !answer.refused) cache.setQueryData(key, { data: answer.answer ?? null, of: key[3] })
         else void cache.invalidateQueries({ queryKey: key, exact: true })
       }

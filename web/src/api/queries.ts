@@ -58,10 +58,10 @@ export const useHealth = () =>
     retry: false,
   })
 
-/** What keeps a change from being stored just now, while it is tried again. */
-export const useStorageTrouble = (): api.StorageError | undefined =>
+/** What keeps a change from being stored just now, while it is tried again: the disk, or a server that does not answer. */
+export const useStorageTrouble = (): Error | undefined =>
   useMutationState({ filters: { status: 'pending' }, select: (m) => m.state.failureReason }).find(
-    (reason) => reason instanceof api.StorageError,
+    (reason) => reason instanceof api.StorageError || reason instanceof TypeError,
   )
 
 export interface Computed<R, I = unknown> {
@@ -113,6 +113,12 @@ export const AGAIN = {
   retryDelay: 3_000,
 }
 
+/** The same for what counts once however often it is sent: an answer that got lost may be asked for again. */
+export const AGAIN_WHEN_BACK = {
+  ...AGAIN,
+  retry: (count: number, error: Error) => error instanceof TypeError || AGAIN.retry(count, error),
+}
+
 /** Reads again what is shown; what is on its way was read before the change, and its answer would pass for a new one. */
 export async function readAgain(
   cache: QueryClient,
@@ -125,11 +131,11 @@ export async function readAgain(
 }
 
 /** A change of something stored; everything that may show it is read again. */
-export function useChange<V, R>(change: (value: V) => Promise<R>) {
+export function useChange<V, R>(change: (value: V) => Promise<R>, again: typeof AGAIN = AGAIN) {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: change,
-    ...AGAIN,
+    ...again,
     onSettled: () => readAgain(cache, (kind) => kind !== 'computed'),
   })
 }

@@ -1276,6 +1276,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/changes/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Tells, as long as it is open, whenever somebody else stored something (server-sent events) */
+        get: operations["followChanges"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/changes/{id}/undo": {
         parameters: {
             query?: never;
@@ -7904,6 +7921,12 @@ export interface components {
             armMomentNm: number;
             workings: components["schemas"]["Working"][];
         };
+        SseItemOfStoredMeanwhile: {
+            data: components["schemas"]["StoredMeanwhile"];
+            eventType: null | string;
+            eventId?: null | string;
+            reconnectionInterval?: null | string;
+        };
         /** @description How the rows of one stack of spacers came about. */
         StackWorkingsQuestion: {
             /** @description Name of the shaft. */
@@ -8243,6 +8266,14 @@ export interface components {
             price: null | number;
             /** @description False when no supplier has it any more. */
             obtainable: boolean;
+        };
+        /** @description Something was put on the disk: what a page shows may be old. */
+        StoredMeanwhile: {
+            /**
+             * Format: int64
+             * @description How often something was, since the server's start.
+             */
+            commits: number;
         };
         /** @description A straight-edge along both wheels. */
         StraightEdge: {
@@ -12979,6 +13010,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Change"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    followChanges: {
+        parameters: {
+            query: {
+                page: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["SseItemOfStoredMeanwhile"];
                 };
             };
             /** @description Bad Request */

@@ -3,6 +3,7 @@ import { Notifications } from '@mantine/notifications'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router'
 import { findMachine, listAims, listSetups } from '../api/client'
+import { followOtherPages } from '../api/otherPages'
 import { UnitsProvider } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
 import { cssVariables, theme } from '../shell/theme'
@@ -13,6 +14,8 @@ import { STATIONS } from './stations'
 
 // Another window may have changed things: look again when this one comes to the front.
 const queries = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: true } } })
+
+followOtherPages(queries)
 
 /** Asks for a machine's data while the code of its page is still on the way. */
 function askAhead({ params }: { params: Record<string, string | undefined> }) {

@@ -1,3 +1,4 @@
+import { sentenceOf } from '../api/issues'
 import { useHealth, useStorageTrouble } from '../api/queries'
 import classes from './StorageNotice.module.css'
 
@@ -8,7 +9,7 @@ export function StorageNotice() {
   if (!trouble && !health?.message) return null
   return (
     <p role="alert" className={classes.notice} data-no-print>
-      ▲ {trouble ? `${trouble.message} It is tried again every few seconds.` : health?.message}
+      ▲ {trouble ? <>{sentenceOf(trouble)} It is tried again every few seconds.</> : health?.message}
       {health && health.damaged.length > 0 && (
         <> Damaged: {health.damaged.join(', ')}. Go back to a backup from the yard, under Backup.</>
       )}

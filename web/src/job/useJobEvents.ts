@@ -1,10 +1,11 @@
 import { addJobEvents, type JobEvent } from '../api/client'
-import { useChange } from '../api/queries'
+import { AGAIN_WHEN_BACK, useChange } from '../api/queries'
 
-/** Writes down what happens at a job, once, however often it has to be sent. */
+/** Writes down what happens at a job, once, however often it has to be sent: it is sent until the server is back. */
 export const useJobEvents = (jobId: number) => {
-  const change = useChange((events: { key: string; event: JobEvent }[]) =>
-    addJobEvents({ id: jobId, events }),
+  const change = useChange(
+    (events: { key: string; event: JobEvent }[]) => addJobEvents({ id: jobId, events }),
+    AGAIN_WHEN_BACK,
   )
   return {
     ...change,

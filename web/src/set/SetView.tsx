@@ -1,6 +1,6 @@
 import { Button, Group, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
-import type { LoopSetting, SetAdvice, SetJob, SetRound } from '../api/client'
+import type { LoopSetting, SetAdvice, SetJob } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { reserveText } from '../loop/fitWords'
 import { LoopChoiceBar } from '../loop/LoopChoiceBar'
@@ -29,12 +29,13 @@ import classes from './SetView.module.css'
 import { SideColumn } from './SideColumn'
 import { SideMatchFigure } from './SideMatchFigure'
 import { TrendPanel } from './TrendPanel'
+import { FEWEST_PLACES, usePlace } from './usePlace'
 import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
 import { useVisit } from './useVisit'
 import { isToKeep, readOnText } from './words'
 
-const POSITIONS = [4, 6, 8] as const
+const POSITIONS = [FEWEST_PLACES, 6, 8] as const
 
 /** Station 6: measure, turn, measure again until tight enough and straight. */
 export default function SetView() {
@@ -77,8 +78,8 @@ function Visit({
   round: ReturnType<typeof useRound>
   onDraft: (draft: LoopSetting | null) => void
 }) {
-  const [position, setPosition] = useState(() => firstUnread(round.round))
-  const [positions, setPositions] = useState(4)
+  const [position, setPosition] = usePlace(round.round)
+  const [positions, setPositions] = useState<number>(FEWEST_PLACES)
   const [nextCheckOn, setNextCheckOn] = useState('')
   const [isWorking, setWorking] = useState(false)
   const [isBay, setBay] = useState(false)
@@ -321,6 +322,3 @@ const leftText = (job: SetJob, units: Units) => {
     ? `gap ${units.show('fine', gap)}`
     : readingEnds(job, units)
 }
-
-/** The place to go on at: after those that were read. */
-const firstUnread = (round: SetRound | null) => (round?.readings.length ?? 0) % POSITIONS[0]

@@ -70,7 +70,10 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
       round: next((was?.jobId === job.id && was.kept === kept ? was.round : stored) ?? fresh()),
       isRead,
     }))
-  const settle = useStoredInHand(visit, isHere ? local : undefined)
+  // What is stored counts from then on, also where it is read anew on another device.
+  const settle = useStoredInHand(visit, isHere ? local : undefined, (stored) =>
+    setLocal((now) => (now?.round === stored ? null : now)),
+  )
   return {
     round,
     now: round ?? fresh(),
@@ -89,7 +92,7 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
       update((now) => ({ ...now, ...part, assumed: (now.assumed ?? []).filter((a) => a !== what) })),
     clear: () => {
       settle()
-      visit?.keepInHand(null)
+      void visit?.keepInHand(null)
       update(() => null)
     },
     settle,
@@ -110,14 +113,21 @@ const together = (here: SetRound | null, stored: SetRound | null): SetRound | nu
  * Stores what is in hand: a reading at once, what is typed at it a moment after the last key, unless told not to; `undefined`
  * while nothing was changed here.
  */
-function useStoredInHand(visit: Visit | undefined, local: Local | undefined) {
+function useStoredInHand(
+  visit: Visit | undefined,
+  local: Local | undefined,
+  onStored: (round: SetRound) => void,
+) {
   const round = local?.round
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const keep = visit?.keepInHand
   // biome-ignore lint/correctness/useExhaustiveDependencies: only a changed round is stored anew
   useEffect(() => {
     if (!round) return
-    timer.current = setTimeout(() => keep?.(round), local?.isRead ? 0 : KEEP_AFTER_MS)
+    timer.current = setTimeout(
+      async () => (await keep?.(round)) && onStored(round),
+      local?.isRead ? 0 : KEEP_AFTER_MS,
+    )
     return () => clearTimeout(timer.current)
   }, [round])
   return () => clearTimeout(timer.current)

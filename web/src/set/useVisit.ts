@@ -14,7 +14,7 @@ import {
 } from '../api/client'
 import { inView, type PartName } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
-import { AGAIN, readAgain, useChange, useSetJobs } from '../api/queries'
+import { AGAIN_WHEN_BACK, readAgain, useChange, useSetJobs } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { today } from '../quantities/days'
 import {
@@ -49,8 +49,11 @@ export interface Visit {
   tick: (done: ClosingStep[]) => void
   keepRound: (round: SetRound, onKept: () => void) => void
   close: (closing: Closing, onKept: () => void) => void
-  /** Writes down what is in hand while readings come in: a refusal stands at its field and is not shown again. */
-  keepInHand: (round: SetRound | null) => void
+  /**
+   * Writes down what is in hand while readings come in: a refusal stands at its field and is not shown again.
+   * Tells whether it is stored as it is.
+   */
+  keepInHand: (round: SetRound | null) => Promise<boolean>
 }
 
 type Closing = NonNullable<SetJob['closing']>
@@ -110,15 +113,17 @@ export function useVisit(bench: Workbench): Visit | undefined {
     tick: (done) => happens(ticked(done)),
     keepRound: (round, onKept) => happens(roundKept(round), onKept),
     close: (closing, onKept) => happens(closed(closing), onKept),
-    keepInHand: (round) => {
-      if (job && !isPractice)
-        record.inBackground(job, roundInHand(round).events).then(
-          () => setUnstored(false),
-          (error) => {
-            setUnstored(true)
-            if (!(error instanceof InvalidInputError)) showError(error)
-          },
-        )
+    keepInHand: async (round) => {
+      if (!job || isPractice) return false
+      try {
+        await record.inBackground(job, roundInHand(round).events)
+        setUnstored(false)
+        return true
+      } catch (error) {
+        setUnstored(true)
+        if (!(error instanceof InvalidInputError)) showError(error as Error)
+        return false
+      }
     },
   }
 }
@@ -137,16 +142,21 @@ function useRecord({ asFitted, card }: Workbench) {
       const { ask, takeIn } = inView(cache, asFitted, OF_A_VISIT)
       const { job, visit, evaluation } = await addJobEvents({ ...happened, ask })
       if (!visit) throw new Error('The program told no visit.')
-      cache.setQueryData<SetJob[]>(['set-jobs', card.machine.id], (visits) =>
-        visits?.map((v) => {
+      const visits = ['set-jobs', card.machine.id]
+      const isBeingRead = cache.isFetching({ queryKey: visits }) > 0
+      // It was asked for before this was written down, and would pass for what stands now.
+      if (isBeingRead) await cache.cancelQueries({ queryKey: visits })
+      cache.setQueryData<SetJob[]>(visits, (known) =>
+        known?.map((v) => {
           if (v.id !== visit.id) return v
           return v.loopKey === visit.loopKey ? visit : { ...v, version: job.version }
         }),
       )
       takeIn(evaluation)
+      if (isBeingRead) void cache.invalidateQueries({ queryKey: visits })
       return visit
     },
-    ...AGAIN,
+    ...AGAIN_WHEN_BACK,
     onSettled: (_, error, { events }) => {
       // A reading in hand changes nothing that stands elsewhere on this page.
       const isOfRounds = events.some(
