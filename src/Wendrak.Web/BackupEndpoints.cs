@@ -62,7 +62,7 @@ public static class BackupEndpoints
         HttpContext context
     )
     {
-        string zip = Temporary(database, context, ".zip");
+        string zip = PassingFile.Name(database, context, ".zip");
         await Task.Run(() => BackupZip.Write(database.Folder, zip));
         return TypedResults.PhysicalFile(zip, "application/zip", $"wendrak-{clock.GetLocalNow():yyyy-MM-dd-HHmm}.zip");
     }
@@ -74,7 +74,7 @@ public static class BackupEndpoints
         HttpContext context
     )
     {
-        string zip = Temporary(database, context, ".json.zip");
+        string zip = PassingFile.Name(database, context, ".json.zip");
         await using (FileStream file = File.Create(zip))
             await export.WriteAsync(file);
         return TypedResults.PhysicalFile(zip, "application/zip", $"workshop-{clock.GetLocalNow():yyyy-MM-dd-HHmm}.zip");
@@ -88,7 +88,7 @@ public static class BackupEndpoints
         CancellationToken ct
     )
     {
-        string file = Temporary(database, context, ".upload");
+        string file = PassingFile.Name(database, context, ".upload");
         await using (FileStream upload = File.Create(file))
             await backup.CopyToAsync(upload, ct);
         return TypedResults.Ok(await Task.Run(() => Staged(restoring, file), ct));
@@ -123,18 +123,4 @@ public static class BackupEndpoints
         await restoring.RestoreAsync(restore.Token, context.Who()) is { } kept
             ? TypedResults.Ok(new BackupMade(Path.GetFileName(kept.File), kept.At))
             : TypedResults.NotFound();
-
-    /// <summary>Beside the data, where there is room for it; gone once the answer is given.</summary>
-    private static string Temporary(Database database, HttpContext context, string suffix)
-    {
-        string folder = Path.Combine(database.Folder, Beginning.PassingName);
-        Directory.CreateDirectory(folder);
-        string file = Path.Combine(folder, Guid.NewGuid().ToString("N") + suffix);
-        context.Response.OnCompleted(() =>
-        {
-            File.Delete(file);
-            return Task.CompletedTask;
-        });
-        return file;
-    }
 }

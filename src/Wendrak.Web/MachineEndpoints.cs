@@ -1,9 +1,6 @@
-using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Machines;
@@ -50,18 +47,7 @@ public static class MachineEndpoints
             .MapPost("/{id:long}/copy", CopyAsync)
             .WithName("copyMachine")
             .WithSummary("Adds a copy of a machine under another name");
-        machines
-            .MapGet("/{id:long}/file", ToFileAsync)
-            .Produces<MachineFile>()
-            .Produces(StatusCodes.Status404NotFound)
-            .WithName("writeMachineFile")
-            .WithSummary("A machine as a file, with its setups, aims and visits");
-        machines
-            .MapPost("/file", FromFileAsync)
-            .Accepts<MachineFile>("application/json")
-            .WithMetadata(new RequestSizeLimitAttribute(RequestLimits.MostFileBytes))
-            .WithName("readMachineFile")
-            .WithSummary("Adds a machine from a file of this or an earlier version");
+        machines.MapMachineFiles();
         machines
             .MapGet("/starting/{kind}", Starting)
             .WithName("startMachine")
@@ -141,47 +127,6 @@ public static class MachineEndpoints
             ? TypedResults.Created($"/api/machines/{added.Machine.Id}", CardOf(added))
             : TypedResults.NotFound();
 
-    private static async Task ToFileAsync(long id, MachineFiles files, HttpContext context, CancellationToken ct)
-    {
-        if (await files.WriteAsync(id) is not { } file)
-        {
-            await Results.NotFound().ExecuteAsync(context);
-            return;
-        }
-        context.Response.ContentType = "application/json; charset=utf-8";
-        await MachineFileText.WriteAsync(context.Response.BodyWriter, file, ct);
-    }
-
-    private static async Task<Created<MachineCard>> FromFileAsync(
-        MachineFiles files,
-        HttpContext context,
-        CancellationToken ct
-    )
-    {
-        MachineFile file;
-        try
-        {
-            file = await MachineFileText.ReadAsync(context.Request.BodyReader, ct);
-        }
-        // What the reader of text refuses is no JSON at all; what the reader of records refuses is named with its place.
-        catch (JsonException e) when (e.GetType() != typeof(JsonException) || e.InnerException is JsonException)
-        {
-            throw new InvalidInputException(
-                "",
-                "not_whole",
-                "It is not whole JSON: perhaps it was cut off. Nothing of it was stored."
-            );
-        }
-        catch (JsonException e)
-        {
-            // In the words of any other body that can't be read.
-            throw new BadHttpRequestException("This is no machine file.", e);
-        }
-        InputDoor.Check(file);
-        FittedMachine added = await files.ReadAsync(context.Who(), file, ct);
-        return TypedResults.Created($"/api/machines/{added.Machine.Id}", CardOf(added));
-    }
-
-    private static MachineCard CardOf(FittedMachine m) =>
+    internal static MachineCard CardOf(FittedMachine m) =>
         new(m.Machine, m.Fitted, MachineSummary.From(m.Machine, m.Fitted, m.Visits));
 }

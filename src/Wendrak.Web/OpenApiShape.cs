@@ -43,6 +43,7 @@ public static class OpenApiShape
         ["Machines"] = "Machines that are stored, and their files.",
         ["Setups"] = "What is fitted, was delivered, was tried.",
         ["Jobs"] = "Visits of a machine, told as what happened.",
+        ["Photos"] = "Pictures that go with jobs.",
         ["Aims"] = "Aims that are kept.",
         ["Stock"] = "Wheels, loops, spacers and sets of gears that can be had.",
         ["Changes"] = "Every change, and its undoing.",

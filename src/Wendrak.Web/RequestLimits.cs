@@ -12,6 +12,9 @@ public static class RequestLimits
     /// <summary>A minute of sound: 16 bit, two channels, 48 000 samples a second.</summary>
     public const long MostSoundBytes = 12_000_000;
 
+    /// <summary>20 MB: the finest a phone takes.</summary>
+    public const long MostPhotoBytes = 20_000_000;
+
     /// <summary>A machine with ten thousand visits.</summary>
     public const long MostFileBytes = 500_000_000;
 

@@ -79,6 +79,7 @@ public static class WendrakApp
         services.AddSingleton<History>();
         services.AddSingleton<Undoing>();
         services.AddSingleton<JobStore>();
+        services.AddSingleton<PictureDesk>();
         services.AddSingleton<MachineStore>();
         services.AddSingleton<MachineReader>();
         services.AddSingleton<KnownAnswers>();
@@ -121,6 +122,7 @@ public static class WendrakApp
         app.MapMachines();
         app.MapSetups();
         app.MapJobs();
+        app.MapPhotos();
         app.MapAims();
         app.MapStock();
         app.MapChanges();

@@ -22,6 +22,7 @@ public sealed class RoomsTests
         "Frequency",
         "Tension",
         "Alignment",
+        "Photos",
         "Records",
         "Evaluation",
     ];

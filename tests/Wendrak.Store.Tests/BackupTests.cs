@@ -162,33 +162,6 @@ public sealed class BackupTests : IDisposable
     }
 
     [Fact]
-    public async Task Attachments_are_stored_once_by_their_content_and_go_with_the_backup()
-    {
-        Attachments attachments = new(_store.Database);
-        byte[] picture = Encoding.UTF8.GetBytes(new string('p', 100_000));
-        string hash = "";
-        for (int i = 0; i < 2; i++)
-            await _store.Log.CommitAsync(
-                "Ann",
-                "added a photo",
-                async edit =>
-                {
-                    hash = await attachments.AddAsync(edit.Session, new MemoryStream(picture), "image/jpeg", Now);
-                    return true;
-                },
-                default
-            );
-        Assert.Equal(Convert.ToHexStringLower(System.Security.Cryptography.SHA256.HashData(picture)), hash);
-        Assert.Null(attachments.Open(new string('0', 64)));
-        Assert.Throws<ArgumentException>(() => attachments.Open("../wendrak.db"));
-        string zip = Zip();
-        Directory.Delete(Path.Combine(_store.Folder, Attachments.FolderName), recursive: true);
-        await Restoring.RestoreAsync(Restoring.Stage(zip).Token, null);
-        await using Stream back = attachments.Open(hash)!;
-        Assert.Equal(picture.Length, back.Length);
-    }
-
-    [Fact]
     public async Task The_workshop_as_open_JSON_can_be_read_without_this_program_and_back()
     {
         await DemoData.FillAsync(_store.Database, TimeProvider.System);

@@ -12,6 +12,7 @@ public sealed class LoopbackServer(string? folder = null, bool describesItself =
     private WebApplication? _app;
 
     public HttpClient Client { get; private set; } = new();
+    public string Folder => _folder;
     public int Port { get; private set; }
     public IServiceProvider Services => _app!.Services;
 

@@ -8,6 +8,7 @@ public sealed class WendrakServer : IAsyncLifetime
     private readonly LoopbackServer _server = new();
 
     public HttpClient Client => _server.Client;
+    public string Folder => _server.Folder;
     public int Port => _server.Port;
 
     public Task InitializeAsync() => _server.StartAsync();

@@ -111,11 +111,11 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
   'places round the wheel, and parts of a turn as they are written': [
     { file: 'set/RecordPage.tsx', numbers: '4 4' },
     { file: 'set/SetView.tsx', numbers: '6 8' },
+    { file: 'set/usePlace.ts', numbers: '4' },
     { file: 'set/StraightPanel.tsx', numbers: '3 4 3 3 4' },
     { file: 'set/words.ts', numbers: '360 4 4 16 16 1e-6 16 16 4 8 16 16 16 16 4' },
   ],
   'how a recording is written, and when one begins; the core judges it': [
-    { file: 'set/usePlace.ts', numbers: '4' },
     { file: 'set/useMicrophone.ts', numbers: '3 1.3 0.3 5 0.003 60 0.1' },
     { file: 'set/wav.ts', numbers: '44 4 4 36 8 16 16 20 3 22 24 28 4 32 4 34 32 36 40' },
   ],

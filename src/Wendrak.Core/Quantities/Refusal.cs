@@ -33,7 +33,7 @@ internal static class Refusal
                         ? i
                         : i with
                         {
-                            Field = $"{path}.{i.Field}",
+                            Field = path.Length == 0 ? i.Field : $"{path}.{i.Field}",
                         }
                 ),
             ]);

@@ -16,7 +16,17 @@ public sealed record FiledJob(DateOnly OpenedOn, IReadOnlyList<FiledEvent> Event
     public const int MostEvents = 20_000;
 
     public static FiledJob From(JobContent job) =>
-        new(job.Job.OpenedOn, [.. job.Entries.Select(e => new FiledEvent(e.At, e.Actor, e.Event))]);
+        new(
+            job.Job.OpenedOn,
+            [
+                .. job
+                    .Entries.Where(e => !LiesOnNoPhoto(job, e.Event))
+                    .Select(e => new FiledEvent(e.At, e.Actor, e.Event)),
+            ]
+        );
+
+    private static bool LiesOnNoPhoto(JobContent job, JobEvent happened) =>
+        happened is PhotoLineDrawn line && job.Sheet.Photos.All(p => p.Hash != line.Hash);
 
     /// <summary>A visit that was written down whole, as a job at which nothing else was done.</summary>
     public static FiledJob From(SetJob visit) =>

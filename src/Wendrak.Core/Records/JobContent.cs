@@ -107,6 +107,7 @@ public sealed class JobContent
             [.. Of<NoteWritten>().Select(n => new JobNote(n.Event.Text, n.Entry.Actor, n.Entry.At))],
             [.. Of<DeviationNoted>().Select(d => new Deviation(d.Event.What, d.Event.Why, d.Entry.Actor, d.Entry.At))],
             provisional,
+            JobPhoto.Of(Entries),
             Of<TimeSpent>().Sum(t => t.Event.Minutes),
             People(),
             signature is null ? Blocks(waitsFor, provisional) : [],

@@ -15,6 +15,8 @@ namespace Wendrak.Core.Records;
 [JsonDerivedType(typeof(DeviationNoted), "deviationNoted")]
 [JsonDerivedType(typeof(ProvisionalFitted), "provisionalFitted")]
 [JsonDerivedType(typeof(ProvisionalCleared), "provisionalCleared")]
+[JsonDerivedType(typeof(PhotoTaken), "photoTaken")]
+[JsonDerivedType(typeof(PhotoLineDrawn), "photoLineDrawn")]
 [JsonDerivedType(typeof(JobSigned), "jobSigned")]
 [JsonDerivedType(typeof(VisitBegun), "visitBegun")]
 [JsonDerivedType(typeof(GoalChosen), "goalChosen")]

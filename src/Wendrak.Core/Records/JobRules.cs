@@ -108,6 +108,8 @@ public static class JobRules
                 "unknown",
                 "Give something provisional that still stands."
             ),
+            PhotoTaken e => PhotoRules.Check(guard, sheet, e),
+            PhotoLineDrawn e => PhotoRules.Check(guard, sheet, e),
             JobSigned e => Check(guard, sheet, e),
             _ => guard,
         };

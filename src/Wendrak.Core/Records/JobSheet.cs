@@ -113,6 +113,7 @@ public sealed record Signature(
 /// <param name="Notes">In the order in which they were written.</param>
 /// <param name="Deviations">What was done otherwise than it should be.</param>
 /// <param name="Provisional">Cleared ones too.</param>
+/// <param name="Photos">In the order in which they came.</param>
 /// <param name="Minutes">Working time of everybody, min.</param>
 /// <param name="People">Who did something at it, in the order in which they came.</param>
 /// <param name="BlockedBy">What stands in the way of the signature; empty for nothing, and once it is signed.</param>
@@ -135,6 +136,7 @@ public sealed record JobSheet(
     IReadOnlyList<JobNote> Notes,
     IReadOnlyList<Deviation> Deviations,
     IReadOnlyList<ProvisionalPart> Provisional,
+    IReadOnlyList<JobPhoto> Photos,
     double Minutes,
     IReadOnlyList<JobPerson> People,
     IReadOnlyList<BlockedBy> BlockedBy,

@@ -47,13 +47,9 @@ public static class BackupZip
     private static void Pack(ZipArchive archive, string folder, string copy)
     {
         archive.CreateEntryFromFile(copy, Database.FileName, CompressionLevel.Fastest);
-        string attachments = Path.Combine(folder, Attachments.FolderName);
-        if (!Directory.Exists(attachments))
-            return;
-        foreach (string file in Directory.EnumerateFiles(attachments, "*", SearchOption.AllDirectories))
-            if (!file.EndsWith(".unfinished", StringComparison.Ordinal))
-                // Pictures are packed already.
-                archive.CreateEntryFromFile(file, Path.GetRelativePath(folder, file), CompressionLevel.NoCompression);
+        foreach (string place in Attachments.PlacesIn(folder))
+            // Pictures are packed already.
+            archive.CreateEntryFromFile(Path.Combine(folder, place), place, CompressionLevel.NoCompression);
     }
 
     /// <summary>Unpacks a backup, one in a zip or a bare data file, into a folder of its own.</summary>

@@ -43,6 +43,8 @@ public static class Beginning
                 await fill(database);
             }
             between?.Invoke("filled");
+            Attachments.CopyAll(unfinished, folder);
+            between?.Invoke("pictures copied");
             Journal.PutStrayAside(Path.Combine(folder, Database.FileName), now);
             File.Move(Path.Combine(unfinished, Database.FileName), Path.Combine(folder, Database.FileName));
             between?.Invoke("moved in");

@@ -32,6 +32,8 @@ public static class Rescue
             to.Execute("PRAGMA foreign_keys = OFF");
             lost.AddRange(DropUnreadable(to));
             Whole(to);
+            Attachments.CopyAll(folder, into);
+            lost.AddRange(MissingPictures(to, into));
             return rescued with { Lost = lost };
         }
         catch (Exception e) when (e is SqliteException or DataFileException)
@@ -70,6 +72,11 @@ public static class Rescue
             );
         return [.. bad.Select(b => $"{b.Table.Replace('_', ' ')}: {b.Kind} {b.Id}")];
     }
+
+    private static IEnumerable<string> MissingPictures(SqliteConnection to, string into) =>
+        to.Query<string>("SELECT hash FROM attachment")
+            .Where(hash => Attachments.Find(into, hash) is null)
+            .Select(hash => $"photo {hash}");
 
     /// <summary>Makes a whole of what was saved: what belongs to something lost stays in the history only.</summary>
     private static void Whole(SqliteConnection to)

@@ -25,7 +25,7 @@ public static class RestoreAtStart
                     throw new DataFileException($"This backup is damaged: {string.Join(", ", database.Damage.Found)}.");
             }
             between?.Invoke("looked through");
-            MoveAttachments(unpacked, folder);
+            Attachments.CopyAll(unpacked, folder);
             between?.Invoke("attachments moved");
             string ready = Path.Combine(folder, ReadyName);
             if (Directory.Exists(ready))
@@ -54,18 +54,5 @@ public static class RestoreAtStart
         }
         if (Directory.Exists(ready))
             Directory.Delete(ready, recursive: true);
-    }
-
-    private static void MoveAttachments(string from, string to)
-    {
-        string attachments = Path.Combine(from, Attachments.FolderName);
-        if (!Directory.Exists(attachments))
-            return;
-        foreach (string file in Directory.EnumerateFiles(attachments, "*", SearchOption.AllDirectories))
-        {
-            string place = Path.Combine(to, Path.GetRelativePath(from, file));
-            Directory.CreateDirectory(Path.GetDirectoryName(place)!);
-            File.Move(file, place, overwrite: true);
-        }
     }
 }

@@ -76,7 +76,7 @@ public sealed class Restoring(Database database, TimeProvider clock)
         if (!File.Exists(file))
             return null;
         Backups.Made? kept = null;
-        CopyAttachments(folder);
+        Attachments.CopyAll(folder, database.Folder);
         between?.Invoke("attachments copied");
         await database.ReplaceAsync(
             file,
@@ -131,19 +131,6 @@ public sealed class Restoring(Database database, TimeProvider clock)
         );
         transaction.Commit();
         staged.Execute("PRAGMA wal_checkpoint(TRUNCATE)");
-    }
-
-    private void CopyAttachments(string folder)
-    {
-        string from = Path.Combine(folder, Attachments.FolderName);
-        if (!Directory.Exists(from))
-            return;
-        foreach (string file in Directory.EnumerateFiles(from, "*", SearchOption.AllDirectories))
-        {
-            string place = Path.Combine(database.Folder, Path.GetRelativePath(folder, file));
-            Directory.CreateDirectory(Path.GetDirectoryName(place)!);
-            File.Copy(file, place, overwrite: true);
-        }
     }
 
     private static RestoreDifference Difference(IStoredKind kind, SqliteConnection here, SqliteConnection there)

@@ -25,6 +25,8 @@ internal static class EventWords
             "deviationNoted" => $"noted a deviation: {Said(document, "what")}",
             "provisionalFitted" => $"noted as provisional: {Said(document, "what")}",
             "provisionalCleared" => $"cleared what was provisional: {Said(document, "what")}",
+            "photoTaken" => "took a photo",
+            "photoLineDrawn" => "drew a line on a photo",
             "jobSigned" => "signed the job",
             "visitBegun" => $"began to set {loop}",
             "goalChosen" => $"chose what {loop} is set for",

@@ -77,7 +77,8 @@ internal static class EventUndoing
         JobContent without = JobContent.From(now.Job, []);
         foreach (JobEntry entry in now.Entries.Where(e => e.Sequence != id))
         {
-            if (entry.Event is not SetEvent)
+            // A line lies on its photo, and comes back with it.
+            if (entry.Event is not (SetEvent or PhotoLineDrawn))
                 CheckAgain(without, entry.Event);
             without = without.After(entry);
         }

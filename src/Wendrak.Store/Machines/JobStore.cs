@@ -172,6 +172,44 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         return EventRow.ToContent(job, await EventRow.OfJobsAsync(edit.Session, [job.Id]));
     }
 
+    /// <summary>Stores a photo and writes down that it goes with a job.</summary>
+    /// <param name="taken">Without its hash and size: those are the picture's.</param>
+    /// <returns>The job afterwards; null when there is no such one.</returns>
+    /// <exception cref="InvalidInputException">It does not go with this job; nothing is stored then.</exception>
+    public async Task<JobSheet?> AddPhotoAsync(
+        string? who,
+        long id,
+        string key,
+        PhotoTaken taken,
+        PictureFile picture,
+        CancellationToken ct
+    )
+    {
+        CheckKey("Key", key).ThrowIfAny();
+        string hash = await Attachments.HashAsync(picture.File, ct);
+        PhotoTaken photo = taken with
+        {
+            Hash = hash,
+            WidthPx = picture.WidthPx,
+            HeightPx = picture.HeightPx,
+            TakenAt = picture.TakenAt,
+        };
+        JobContent? job = await log.WriteAsync(
+            who,
+            async edit =>
+            {
+                JobContent? after = await AppendAsync(edit, id, [new(key, photo)], _ => "");
+                if (after is not null)
+                    await Attachments.AddAsync(edit.Session, database.Folder, hash, picture);
+                return after;
+            },
+            ct
+        );
+        if (job is not null)
+            _known.Remember(database.DataId, job);
+        return job?.Sheet;
+    }
+
     /// <summary>Writes down what happened at a job. What two devices send is added, never laid over each other.</summary>
     /// <returns>The job afterwards; null when there is no such one.</returns>
     /// <exception cref="InvalidInputException">It can't have been, or can't come next; none of them is written then.</exception>
@@ -179,16 +217,19 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
     {
         Guard guard = new();
         for (int i = 0; i < sent.Count; i++)
-            guard.That(
-                sent[i].Key.Length is > 0 and <= LongestKey,
-                $"Events[{i}].Key",
-                "length",
-                $"Give 1 to {LongestKey} characters.",
-                LongestKey
-            );
+            guard.Include(CheckKey($"Events[{i}].Key", sent[i].Key));
         guard.ThrowIfAny();
         return AppendCheckedAsync(who, id, sent, ct);
     }
+
+    private static Guard CheckKey(string field, string key) =>
+        new Guard().That(
+            key.Length is > 0 and <= LongestKey,
+            field,
+            "length",
+            $"Give 1 to {LongestKey} characters.",
+            LongestKey
+        );
 
     private async Task<JobAfterEvents?> AppendCheckedAsync(
         string? who,
@@ -197,14 +238,31 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         CancellationToken ct
     )
     {
-        if (await log.WriteAsync(who, edit => AppendAsync(edit, id, sent), ct) is not { } job)
+        if (await log.WriteAsync(who, edit => AppendSentAsync(edit, id, sent), ct) is not { } job)
             return null;
         // Only what is on the disk is remembered.
         _known.Remember(database.DataId, job);
         return new(job.Sheet, sent is [.., { Event: SetEvent last }] ? job.VisitTo(last.LoopKey) : null);
     }
 
-    private async Task<JobContent?> AppendAsync(Edit edit, long id, IReadOnlyList<SentEvent> sent)
+    private async Task<JobContent?> AppendSentAsync(Edit edit, long id, IReadOnlyList<SentEvent> sent)
+    {
+        for (int i = 0; i < sent.Count; i++)
+            if (sent[i].Event is PhotoTaken photo && !await Attachments.HasAsync(edit.Session, photo.Hash))
+                throw new InvalidInputException(
+                    $"Events[{i}].Event.Hash",
+                    "unknown",
+                    "Give the hash of a picture that is stored."
+                );
+        return await AppendAsync(edit, id, sent, i => $"Events[{i}].Event");
+    }
+
+    private async Task<JobContent?> AppendAsync(
+        Edit edit,
+        long id,
+        IReadOnlyList<SentEvent> sent,
+        Func<int, string> path
+    )
     {
         if (await _jobs.FindAsync(edit.Session, id) is not { } job)
             return null;
@@ -215,7 +273,7 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         HashSet<string> known = await EventKeys.OfAsync(edit.Session, id, [.. sent.Select(s => s.Key)]);
         for (int i = 0; i < sent.Count; i++)
             if (known.Add(sent[i].Key))
-                content = await AppendAsync(edit, content, sent[i], $"Events[{i}].Event");
+                content = await AppendAsync(edit, content, sent[i], path(i));
         return content;
     }
 
@@ -225,6 +283,8 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
     {
         JobEvent next = SetVisit.AsRecorded(sent.Event, edit.Actor, clock.GetUtcNow());
         JobRules.CheckNext(before, next, path);
+        if (next is PhotoTaken { LoopKey: string shown })
+            await CheckLoopAsync(edit, before.Job.MachineId, shown, path);
         if (next is SetEvent { LoopKey: string loop })
         {
             SetJob after = before.After(Entry(0)).VisitTo(loop)!;
@@ -248,6 +308,19 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
 
         JobEntry Entry(long sequence) =>
             new(sequence, DateTimeOffset.Parse(edit.At, CultureInfo.InvariantCulture), edit.Actor, next);
+    }
+
+    private async Task CheckLoopAsync(Edit edit, long machineId, string loopKey, string path)
+    {
+        if (
+            await _machines.FindAsync(edit.Session, machineId) is { } machine
+            && MachineRules.LoopsOf(machine).All(l => l.Key != loopKey)
+        )
+            throw new InvalidInputException(
+                path.Length == 0 ? "LoopKey" : $"{path}.LoopKey",
+                "unknown",
+                "Give a loop of this machine."
+            );
     }
 
     /// <exception cref="ChangedMeanwhileException">Something was written down at it since it was read.</exception>

@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
@@ -12,6 +13,9 @@ public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs
     private readonly MachineRepository _machines = new();
     private readonly SetupRepository _setups = new();
     private readonly Repository<Aim> _aims = new(Kinds.Aim);
+
+    /// <summary>Of the data, where the pictures lie.</summary>
+    public string Folder => database.Folder;
 
     /// <returns>Null when there is no such machine.</returns>
     public Task<MachineFile?> WriteAsync(long id) =>
@@ -27,11 +31,47 @@ public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs
         );
 
     /// <summary>Adds the machine of a file, under new ids, whatever is here already.</summary>
-    /// <exception cref="Core.Quantities.InvalidInputException">It can't be taken in whole; nothing of it is stored then.</exception>
-    public Task<FittedMachine> ReadAsync(string? who, MachineFile file, CancellationToken ct)
+    /// <param name="pictures">That came with the file, by hash; they are moved from where they lie.</param>
+    /// <exception cref="InvalidInputException">It can't be taken in whole; nothing of it is stored then.</exception>
+    public Task<FittedMachine> ReadAsync(
+        string? who,
+        MachineFile file,
+        CancellationToken ct,
+        IReadOnlyDictionary<string, string>? pictures = null
+    )
     {
         file.Check();
-        return log.CommitAsync(who, $"read {file.Machine.Name} from a file", edit => AddAsync(edit, file), ct);
+        return log.CommitAsync(
+            who,
+            $"read {file.Machine.Name} from a file",
+            async edit =>
+            {
+                FittedMachine added = await AddAsync(edit, file);
+                await AddPicturesAsync(edit, file, pictures ?? new Dictionary<string, string>());
+                return added;
+            },
+            ct
+        );
+    }
+
+    /// <summary>What the jobs of a file show comes with it, or is here already.</summary>
+    private async Task AddPicturesAsync(Edit edit, MachineFile file, IReadOnlyDictionary<string, string> brought)
+    {
+        IReadOnlyList<FiledJob> jobs = file.Jobs ?? [];
+        for (int j = 0; j < jobs.Count; j++)
+        for (int e = 0; e < jobs[j].Events.Count; e++)
+            if (jobs[j].Events[e].Event is PhotoTaken p && !await Attachments.HasAsync(edit.Session, p.Hash))
+            {
+                string picture =
+                    brought.GetValueOrDefault(p.Hash)
+                    ?? throw new InvalidInputException(
+                        $"Jobs[{j}].Events[{e}].Event.Hash",
+                        "unknown",
+                        "This photo does not come with the file: give the zip that it was written with."
+                    );
+                PictureFile moved = new(picture, null, p.WidthPx, p.HeightPx, p.TakenAt);
+                await Attachments.AddAsync(edit.Session, database.Folder, p.Hash, moved);
+            }
     }
 
     private async Task<FittedMachine> AddAsync(Edit edit, MachineFile file)

@@ -20,7 +20,7 @@ public sealed class WorkshopExport(MachineStore machines, MachineFiles files, St
         await AddAsync(archive, "README.txt", ReadMe);
         foreach (FittedMachine machine in await machines.ListAsync())
             if (await files.WriteAsync(machine.Machine.Id) is { } file)
-                await AddAsync(archive, $"machines/{NameOf(machine.Machine)}.json", file);
+                await AddAsync(archive, $"machines/{NameOf(machine.Machine)}", file);
         await AddAsync(archive, "stock.json", await stock.Wheels.ListAsync());
         await AddAsync(archive, "spacers.json", await stock.Spacers.ListAsync());
         await AddAsync(archive, "gearbox-sets.json", await stock.GearboxSets.ListAsync());
@@ -37,7 +37,7 @@ public sealed class WorkshopExport(MachineStore machines, MachineFiles files, St
 
     private const string ReadMe = """
         A workshop as Wendrak wrote it. machines/ has one file for each machine, with its setups, aims and visits, in the
-        form of docs/machine-file.md; each can be read into another Wendrak. history/ has every change, newest first.
+        form of docs/machine-file.md, as a zip where photos go with it; each can be read into another Wendrak. history/ has every change, newest first.
         Lengths are in mm, speeds in km/h or rpm, as the names of the fields say; null is “not said”.
         """;
 
@@ -48,6 +48,18 @@ public sealed class WorkshopExport(MachineStore machines, MachineFiles files, St
             await entry.WriteAsync(System.Text.Encoding.UTF8.GetBytes(text));
         else
             await JsonSerializer.SerializeAsync(entry, content, Indented);
+    }
+
+    /// <summary>As it is written by itself: JSON, or a zip of it where photos go with it.</summary>
+    private async Task AddAsync(ZipArchive archive, string name, MachineFile file)
+    {
+        if (MachineFileZip.PicturesOf(file).Count == 0)
+        {
+            await AddAsync<MachineFile>(archive, $"{name}.json", file);
+            return;
+        }
+        await using Stream entry = await archive.CreateEntry($"{name}.zip", CompressionLevel.NoCompression).OpenAsync();
+        await MachineFileZip.WriteAsync(entry, file, files.Folder, default);
     }
 
     /// <summary>“Curlew-1”: letters and figures of its name, so that every disk takes it, and its number.</summary>

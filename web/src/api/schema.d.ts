@@ -898,7 +898,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** A machine as a file, with its setups, aims and visits */
+        /** A machine as a file, with its setups, aims and jobs; a zip where photos go with it */
         get: operations["writeMachineFile"];
         put?: never;
         post?: never;
@@ -1093,6 +1093,40 @@ export interface paths {
         post?: never;
         /** Removes a job with all that happened at it; undo brings it back */
         delete: operations["removeJob"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a photo with a job: written anew, upright, without where and by what it was taken */
+        post: operations["addPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{hash}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A stored picture */
+        get: operations["readPhoto"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2646,6 +2680,31 @@ export interface components {
              */
             at: string;
         };
+        /** @description A line drawn on a photo, in pixels of the stored picture from its upper left corner. */
+        DrawnLine: {
+            /**
+             * Format: double
+             * @description Of its beginning, px to the right.
+             */
+            x1: number;
+            /**
+             * Format: double
+             * @description Of its beginning, px down.
+             */
+            y1: number;
+            /**
+             * Format: double
+             * @description Of its end, px to the right.
+             */
+            x2: number;
+            /**
+             * Format: double
+             * @description Of its end, px down.
+             */
+            y2: number;
+            /** Format: double */
+            lengthPx: number;
+        };
         /**
          * @description Everything from motor shaft or pedals to what is driven: a tree with one input. A shaft may feed several
          *     stages, outputs may be several, and no stage at all (direct drive) is legal.
@@ -3676,7 +3735,7 @@ export interface components {
          * @description Something that happened at a job. It is written down once and never changed; who did it and when is what the job's
          *     record says, not the event.
          */
-        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
+        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
         /** @description What must be so before hands go near was confirmed. */
         JobEventCautionsSeen: {
             /** @enum {string} */
@@ -3747,6 +3806,55 @@ export interface components {
             kind: "noteWritten";
             /** @description In free words. */
             text: string;
+        };
+        /** @description A line was drawn on a photo of the job. */
+        JobEventPhotoLineDrawn: {
+            /** @enum {string} */
+            kind: "photoLineDrawn";
+            /** @description Of the photo. */
+            hash: string;
+            /** @description Where. */
+            line: components["schemas"]["DrawnLine"];
+            /**
+             * Format: double
+             * @description As it is known, mm: it sets the scale for the others; null where it is to be measured.
+             */
+            lengthMm: null | number;
+            /** @description What it goes along; null for nothing said. */
+            about: null | string;
+        };
+        /** @description A photo was put with the job, or with a reading. */
+        JobEventPhotoTaken: {
+            /** @enum {string} */
+            kind: "photoTaken";
+            /** @description Of the picture as it is stored: SHA-256, hexadecimal. */
+            hash: string;
+            /**
+             * Format: int32
+             * @description Of the picture as it is stored, px.
+             */
+            widthPx: number;
+            /**
+             * Format: int32
+             * @description Of the same, px.
+             */
+            heightPx: number;
+            /**
+             * Format: date-time
+             * @description As the camera said; null where it did not.
+             */
+            takenAt: null | string;
+            /** @description What it shows. */
+            shows: components["schemas"]["PhotoShows"];
+            /** @description Of the loop it shows; null for none. */
+            loopKey: null | string;
+            /**
+             * Format: int32
+             * @description It goes with this round of that loop, 0 as found; null for none.
+             */
+            round: null | number;
+            /** @description In free words; null for none. */
+            about: null | string;
         };
         /** @description Something provisional was replaced by what belongs there. */
         JobEventProvisionalCleared: {
@@ -3903,6 +4011,51 @@ export interface components {
              */
             minutes: number;
         };
+        /** @description A photo that goes with a job. */
+        JobPhoto: {
+            /**
+             * Format: int64
+             * @description Number of the entry that brought it: it is removed by undoing that.
+             */
+            entry: number;
+            /** @description Its picture is found by. */
+            hash: string;
+            /**
+             * Format: int32
+             * @description Of the stored picture, px.
+             */
+            widthPx: number;
+            /**
+             * Format: int32
+             * @description Of the same, px.
+             */
+            heightPx: number;
+            /**
+             * Format: date-time
+             * @description As the camera said; null where it did not.
+             */
+            takenAt: null | string;
+            /** @description What it shows. */
+            shows: components["schemas"]["PhotoShows"];
+            /** @description Of the loop it shows; null for none. */
+            loopKey: null | string;
+            /**
+             * Format: int32
+             * @description It goes with this round of the loop, 0 as found; null for none.
+             */
+            round: null | number;
+            /** @description In free words; null for none. */
+            about: null | string;
+            /** @description Put it there; null where nobody said. */
+            who: null | string;
+            /**
+             * Format: date-time
+             * @description When it was put there.
+             */
+            at: string;
+            /** @description Drawn on it, in their order. */
+            lines: components["schemas"]["PhotoLine"][];
+        };
         /**
          * @description Why a machine came in.
          * @enum {unknown}
@@ -3960,6 +4113,8 @@ export interface components {
             deviations: components["schemas"]["Deviation"][];
             /** @description Cleared ones too. */
             provisional: components["schemas"]["ProvisionalPart"][];
+            /** @description In the order in which they came. */
+            photos: components["schemas"]["JobPhoto"][];
             /**
              * Format: double
              * @description Working time of everybody, min.
@@ -5913,6 +6068,44 @@ export interface components {
              */
             refused?: null | components["schemas"]["InputIssue"][];
         };
+        /** @description A length on a photo, by another one that is known. */
+        PhotoLength: {
+            /**
+             * Format: double
+             * @description Best estimate, mm.
+             */
+            lengthMm: number;
+            /**
+             * Format: double
+             * @description What the placing of four ends by a finger leaves open, mm.
+             */
+            plusMinusMm: number;
+            /** @description Formula, values, source and limits. */
+            working: components["schemas"]["Working"];
+        };
+        /** @description A line on a photo. */
+        PhotoLine: {
+            /**
+             * Format: int64
+             * @description Number of the entry that drew it: undone by it.
+             */
+            entry: number;
+            /** @description Where. */
+            line: components["schemas"]["DrawnLine"];
+            /** @description What it goes along; null for nothing said. */
+            about: null | string;
+            /**
+             * Format: double
+             * @description Its length as it is known, mm; null where it is measured.
+             */
+            knownMm: null | number;
+            measured: null | components["schemas"]["PhotoLength"];
+        };
+        /**
+         * @description What a photo shows, where the right one can stand beside it.
+         * @enum {unknown}
+         */
+        PhotoShows: "anything" | "freePlay" | "gap" | "span";
         /** @description Wheels of one loop as they were picked. */
         PickedWheels: {
             /** @description Key of the loop it is about. */
@@ -11335,6 +11528,7 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["MachineFile"];
+                "application/zip": components["schemas"]["MachineFile"];
             };
         };
         responses: {
@@ -12077,6 +12271,137 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    addPhoto: {
+        parameters: {
+            query: {
+                /** @description The sender's own: sent twice with the same key it counts once. */
+                Key: string;
+                /** @description What it shows. */
+                Shows?: components["schemas"]["PhotoShows"];
+                /** @description Of the loop it shows; null for none. */
+                LoopKey?: string;
+                /** @description It goes with this round of that loop, 0 as found; null for none. */
+                Round?: number;
+                /** @description In free words; null for none. */
+                About?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": components["schemas"]["Stream"];
+                "image/png": components["schemas"]["Stream"];
+                "image/webp": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    readPhoto: {
+        parameters: {
+            query?: {
+                small?: boolean;
+            };
+            header?: never;
+            path: {
+                hash: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": components["schemas"]["Stream"];
+                };
             };
             /** @description Bad Request */
             400: {
