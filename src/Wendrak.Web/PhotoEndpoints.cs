@@ -1,24 +1,11 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Store;
 using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;
-
-/// <summary>What is said of a photo that is sent.</summary>
-/// <param name="Key">The sender's own: sent twice with the same key it counts once.</param>
-/// <param name="Shows">What it shows.</param>
-/// <param name="LoopKey">Of the loop it shows; null for none.</param>
-/// <param name="Round">It goes with this round of that loop, 0 as found; null for none.</param>
-/// <param name="About">In free words; null for none.</param>
-public sealed record SentPhoto(
-    string Key,
-    PhotoShows Shows = PhotoShows.Anything,
-    string? LoopKey = null,
-    int? Round = null,
-    string? About = null
-);
 
 public static class PhotoEndpoints
 {
@@ -41,25 +28,36 @@ public static class PhotoEndpoints
             .Produces<Stream>(contentType: "image/jpeg");
     }
 
-    /// <param name="said">What is said of it.</param>
+    /// <param name="key">The sender's own: sent twice with the same key it counts once.</param>
+    /// <param name="shows">What it shows: anything, freePlay, gap or span; left out for anything.</param>
+    /// <param name="loopKey">Of the loop it shows; left out for none.</param>
+    /// <param name="round">It goes with this round of that loop, 0 as found; left out for none.</param>
+    /// <param name="about">In free words; left out for none.</param>
     private static async Task<Results<Created<JobSheet>, NotFound>> AddAsync(
         long id,
         Stream picture,
-        [AsParameters] SentPhoto said,
+        string key,
         JobStore store,
         PictureDesk desk,
         Database database,
         HttpContext context,
-        CancellationToken ct
+        CancellationToken ct,
+        string? shows = null,
+        string? loopKey = null,
+        int? round = null,
+        string? about = null
     )
     {
+        // A word of the address is not read by the JSON settings, which spell it in camelCase: so it is read here.
+        if (!Enum.TryParse(shows ?? nameof(PhotoShows.Anything), ignoreCase: true, out PhotoShows what))
+            throw new InvalidInputException("shows", "unknown", "Say what it shows in one of the words for it.");
         string Passing(string suffix) => PassingFile.Name(database, context, suffix);
         (string sent, string kept, string small) = (Passing(".sent"), Passing(".jpg"), Passing(".small.jpg"));
         await using (FileStream file = File.Create(sent))
             await picture.CopyToAsync(file, ct);
         PictureFile made = await desk.MakeAsync(sent, kept, small, ct);
-        PhotoTaken taken = new("", 0, 0, null, said.Shows, said.LoopKey, said.Round, said.About);
-        return await store.AddPhotoAsync(context.Who(), id, said.Key, taken, made, ct) is { } job
+        PhotoTaken taken = new("", 0, 0, null, what, loopKey, round, about);
+        return await store.AddPhotoAsync(context.Who(), id, key, taken, made, ct) is { } job
             ? TypedResults.Created($"/api/photos/{job.Photos[^1].Hash}", job)
             : TypedResults.NotFound();
     }

@@ -181,7 +181,21 @@ public sealed class BackupTests : IDisposable
             )
         )
         {
-            using StreamReader reader = new(entry.Open());
+            await using Stream content = entry.Open();
+            if (entry.Name.EndsWith(".zip", StringComparison.Ordinal))
+            {
+                using MemoryStream zipped = new();
+                await content.CopyToAsync(zipped);
+                zipped.Position = 0;
+                (MachineFile file, IReadOnlyDictionary<string, string> pictures) = await MachineFileZip.ReadAsync(
+                    zipped,
+                    Path.Combine(_aside, entry.Name),
+                    default
+                );
+                await other.Files.ReadAsync("Ann", file, default, pictures);
+                continue;
+            }
+            using StreamReader reader = new(content);
             await other.Files.ReadAsync("Ann", await FileText.ReadAsync(await reader.ReadToEndAsync()), default);
         }
         Assert.Equal(await NamesAsync(_store), await NamesAsync(other));

@@ -81,7 +81,7 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
     [Fact]
     public async Task A_file_of_many_megabytes_is_written_and_read_whole()
     {
-        MachineFile file = (await server.Client.GetFromJsonAsync<MachineFile>("/api/machines/1/file", Json.Options))!;
+        MachineFile file = (await server.Client.GetFromJsonAsync<MachineFile>("/api/machines/2/file", Json.Options))!;
         SetRound[] rounds =
         [
             .. Enumerable
@@ -146,7 +146,7 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
     [Fact]
     public async Task A_file_of_a_newer_program_is_refused_with_both_numbers()
     {
-        string text = (await server.Client.GetStringAsync("/api/machines/1/file")).Replace(
+        string text = (await server.Client.GetStringAsync("/api/machines/2/file")).Replace(
             Newest,
             "\"formatVersion\":9",
             StringComparison.Ordinal
@@ -280,12 +280,14 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
         long id = (await server.GetAsync<MachineCard[]>("/api/machines"))
             .Single(c => c.Machine.Name == "Curlew")
             .Machine.Id;
-        string text = await server.Client.GetStringAsync($"/api/machines/{id}/file");
-        string renamed = text.Replace("\"name\":\"Curlew\"", "\"name\":\"Curlew again\"", StringComparison.Ordinal);
-        using StringContent content = new(renamed, Encoding.UTF8, "application/json");
+        HttpResponseMessage written = await server.Client.GetAsync($"/api/machines/{id}/file");
+        // Photos go with it: it is a zip by its bytes, whatever it is sent as.
+        Assert.Equal("Curlew.zip", written.Content.Headers.ContentDisposition!.FileName);
+        using ByteArrayContent content = new(await written.Content.ReadAsByteArrayAsync());
         MachineCard read = await ReadAsync<MachineCard>(await server.Client.PostAsync("/api/machines/file", content));
-        Assert.Equal("Curlew again", read.Machine.Name);
         Assert.Equal(3, (await server.GetAsync<Aim[]>($"/api/machines/{read.Machine.Id}/aims")).Length);
+        JobSheet[] jobs = await server.GetAsync<JobSheet[]>($"/api/machines/{read.Machine.Id}/jobs");
+        Assert.Equal(2, jobs.Sum(j => j.Photos.Count));
     }
 
     [Theory]

@@ -14,6 +14,8 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'fit/SideView.tsx', numbers: '330 250 720 1.4 1.4 74 42 74 0.2 6 8 8' },
     { file: 'fit/SideViewGround.tsx', numbers: '180 26 180' },
     { file: 'fit/SuspensionPanel.tsx', numbers: '130 8 8 18 20 330 10 30' },
+    { file: 'job/PhotoLines.tsx', numbers: '3 3 20 200 300 30' },
+    { file: 'job/RightPicture.tsx', numbers: '6 220 1.4 3 3 3 4' },
     { file: 'loop/view.ts', numbers: '520 30 92 34 76 0.01 180 0.32 0.1 0.1 0.32' },
     { file: 'loads/PullChart.tsx', numbers: '190 52 10 14 30 4 44 720 10 4 6 8 10 10' },
     { file: 'loads/PullPicture.tsx', numbers: '190 7 330' },
@@ -107,6 +109,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'job/Worker.tsx', numbers: '60' },
     { file: 'machine/SetupActions.tsx', numbers: '26 65' },
   ],
+  'a share in percent': [{ file: 'job/useSendPhotos.ts', numbers: '100' }],
   'minutes of an hour': [{ file: 'job/words.ts', numbers: '60 60 60' }],
   'places round the wheel, and parts of a turn as they are written': [
     { file: 'set/RecordPage.tsx', numbers: '4 4' },

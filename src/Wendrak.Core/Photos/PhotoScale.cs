@@ -10,7 +10,7 @@ namespace Wendrak.Core.Photos;
 /// <param name="Y2">Of its end, px down.</param>
 public sealed record DrawnLine(double X1, double Y1, double X2, double Y2)
 {
-    public double LengthPx => Math.Sqrt(((X2 - X1) * (X2 - X1)) + ((Y2 - Y1) * (Y2 - Y1)));
+    internal double LengthPx => Math.Sqrt(((X2 - X1) * (X2 - X1)) + ((Y2 - Y1) * (Y2 - Y1)));
 }
 
 /// <summary>A length on a photo, by another one that is known.</summary>

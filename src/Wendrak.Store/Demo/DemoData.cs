@@ -23,22 +23,41 @@ public static class DemoData
             await stock.Wheels.AddAsync(Who, new(0, 0, wheel, null), CancellationToken.None);
         foreach (StockSpacer spacer in Read<StockSpacer[]>("spacers.json"))
             await stock.Spacers.AddAsync(Who, spacer, CancellationToken.None);
-        foreach (string name in MachineFiles())
-            await machines.ReadAsync(Who, Read<MachineFile>(name), CancellationToken.None);
+        IReadOnlyDictionary<string, string> photos = await UnpackPhotosAsync(database.Folder);
+        foreach (string name in Names("machine-"))
+            await machines.ReadAsync(Who, Read<MachineFile>(name), CancellationToken.None, photos);
     }
 
-    private static IEnumerable<string> MachineFiles() =>
+    /// <summary>Drawn ones, as files that are moved to their places, by hash.</summary>
+    private static async Task<IReadOnlyDictionary<string, string>> UnpackPhotosAsync(string folder)
+    {
+        string into = Directory.CreateDirectory(Path.Combine(folder, Beginning.PassingName)).FullName;
+        Dictionary<string, string> photos = [];
+        foreach (string name in Names("photos."))
+        {
+            string file = Path.Combine(into, name);
+            await using (Stream drawn = Open(name))
+            await using (FileStream to = File.Create(file))
+                await drawn.CopyToAsync(to);
+            photos[await Attachments.HashAsync(file, CancellationToken.None)] = file;
+        }
+        return photos;
+    }
+
+    private static IEnumerable<string> Names(string begin) =>
         Assembly
             .GetExecutingAssembly()
             .GetManifestResourceNames()
-            .Where(n => n.StartsWith(Folder + "machine-", StringComparison.Ordinal))
+            .Where(n => n.StartsWith(Folder + begin, StringComparison.Ordinal))
             .Select(n => n[Folder.Length..])
             .Order(StringComparer.Ordinal);
 
     private static T Read<T>(string name)
     {
-        using Stream stream = Assembly.GetExecutingAssembly().GetManifestResourceStream(Folder + name)!;
-        using StreamReader reader = new(stream);
+        using StreamReader reader = new(Open(name));
         return EarlierJson.FromJson<T>(reader.ReadToEnd());
     }
+
+    private static Stream Open(string name) =>
+        Assembly.GetExecutingAssembly().GetManifestResourceStream(Folder + name)!;
 }

@@ -91,6 +91,9 @@ export type RatingTent = Schemas['RatingTent']
 export type SetAdvice = Schemas['SetAdvice']
 export type SetJob = Schemas['SetJob']
 export type JobSheet = Schemas['JobSheet']
+export type JobPhoto = Schemas['JobPhoto']
+export type PhotoLine = Schemas['PhotoLine']
+export type PhotoShows = Schemas['PhotoShows']
 export type JobReason = Schemas['JobReason']
 export type NewJob = Schemas['NewJob']
 export type SentEvent = Schemas['SentEvent']
@@ -154,6 +157,7 @@ export const setWho = (name: string) => localStorage.setItem(WHO_KEY, name)
 const DATA_HEADER = 'X-Wendrak-Data'
 let dataId = ''
 
+const PAGE_HEADER = 'X-Wendrak-Page'
 /** Tells this page from others: of what it stored itself it hears nothing. */
 export const pageId = crypto.randomUUID()
 
@@ -189,7 +193,7 @@ client.use({
     request.headers.set('X-Wendrak-Who', encodeURIComponent(whoAmI()))
     // What is stored is stored over the data that this page shows, and no other.
     if (dataId) request.headers.set(DATA_HEADER, dataId)
-    request.headers.set('X-Wendrak-Page', pageId)
+    request.headers.set(PAGE_HEADER, pageId)
     return request
   },
   onResponse({ response }) {
@@ -361,7 +365,12 @@ export const restoreBackup = (token: string) =>
   answered(client.POST('/api/backups/restore', { body: { token } }))
 
 /** Sends a file as it is; a large one takes its time, so it is told how much of it is sent. */
-function sendFile<T>(path: string, file: Blob, type: string, onSent: (fraction: number) => void): Promise<T> {
+export function sendFile<T>(
+  path: string,
+  file: Blob,
+  type: string,
+  onSent: (fraction: number) => void,
+): Promise<T> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest()
     request.upload.onprogress = (event) => event.lengthComputable && onSent(event.loaded / event.total)
@@ -374,6 +383,7 @@ function sendFile<T>(path: string, file: Blob, type: string, onSent: (fraction: 
     request.open('POST', path)
     request.setRequestHeader('content-type', type)
     request.setRequestHeader('X-Wendrak-Who', encodeURIComponent(whoAmI()))
+    request.setRequestHeader(PAGE_HEADER, pageId)
     if (dataId) request.setRequestHeader(DATA_HEADER, dataId)
     request.send(file)
   })

@@ -2702,8 +2702,6 @@ export interface components {
              * @description Of its end, px down.
              */
             y2: number;
-            /** Format: double */
-            lengthPx: number;
         };
         /**
          * @description Everything from motor shaft or pedals to what is driven: a tree with one input. A shaft may feed several
@@ -12311,16 +12309,11 @@ export interface operations {
     addPhoto: {
         parameters: {
             query: {
-                /** @description The sender's own: sent twice with the same key it counts once. */
-                Key: string;
-                /** @description What it shows. */
-                Shows?: components["schemas"]["PhotoShows"];
-                /** @description Of the loop it shows; null for none. */
-                LoopKey?: string;
-                /** @description It goes with this round of that loop, 0 as found; null for none. */
-                Round?: number;
-                /** @description In free words; null for none. */
-                About?: string;
+                key: string;
+                shows?: string;
+                loopKey?: string;
+                round?: number;
+                about?: string;
             };
             header?: never;
             path: {

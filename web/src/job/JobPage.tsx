@@ -7,6 +7,7 @@ import { EmptyState } from '../shell/EmptyState'
 import { HeadPanel } from './HeadPanel'
 import { DeviationsPanel, NotesPanel, ProvisionalPanel } from './JobLists'
 import classes from './JobPage.module.css'
+import { PhotosPanel } from './PhotosPanel'
 import { SignPanel } from './SignPanel'
 import { WaitPanel } from './WaitPanel'
 
@@ -35,6 +36,9 @@ function OpenJob({ bench, job, jobs }: { bench: Workbench; job: JobSheet; jobs: 
     <div className={classes.job}>
       <div className={classes.column}>
         <HeadPanel bench={bench} job={job} jobs={jobs} />
+        {(isOpen || job.photos.length > 0) && (
+          <PhotosPanel bench={bench} job={job} jobs={jobs} isOpen={isOpen} />
+        )}
         <NotesPanel job={job} isOpen={isOpen} />
         {(isOpen || job.provisional.length > 0) && <ProvisionalPanel job={job} isOpen={isOpen} />}
         {(isOpen || job.deviations.length > 0) && <DeviationsPanel job={job} isOpen={isOpen} />}

@@ -1,5 +1,5 @@
-import type { JobReason, JobSheet, LoopSummary } from '../api/client'
-import { dayText } from '../quantities/days'
+import type { JobPhoto, JobReason, JobSheet, LoopSummary, PhotoShows } from '../api/client'
+import { dayText, momentText } from '../quantities/days'
 
 export const REASON_WORDS: Record<JobReason, string> = {
   visit: 'a visit',
@@ -56,3 +56,14 @@ export const sinceText = ({ who, openedOn, state }: JobSheet) =>
 
 export const minutesText = (minutes: number) =>
   minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min`
+
+export const SHOWS_WORDS: Record<PhotoShows, string> = {
+  anything: 'anything',
+  freePlay: 'how far it gives',
+  gap: 'gap at the flange',
+  span: 'a run, end to end',
+}
+
+/** “rust at the rear”, or what it shows and when. */
+export const photoText = ({ about, shows, takenAt, at }: JobPhoto) =>
+  about ?? [shows !== 'anything' && SHOWS_WORDS[shows], momentText(takenAt ?? at)].filter(Boolean).join(' · ')

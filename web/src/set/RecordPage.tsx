@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router'
 import type { SetJob, SetRound } from '../api/client'
 import { useEvaluation } from '../api/evaluation'
 import { useSetJobs } from '../api/queries'
+import { RoundPhotos } from '../job/RoundPhotos'
 import { METHOD_WORDS, readingEnds, readingText } from '../loop/readings'
 import { useBench, type Workbench } from '../machine/useWorkbench'
 import { dayText, momentText } from '../quantities/days'
@@ -71,6 +72,7 @@ function Record({ bench, job }: { bench: Workbench; job: SetJob }) {
           {advice && loop && <RoundSummary advice={advice} positions={4} />}
         </Panel>
       </div>
+      <RoundPhotos bench={bench} jobId={job.id} loopKey={job.loopKey} />
       {advice && (
         <RoundsPanel
           rounds={job.rounds}

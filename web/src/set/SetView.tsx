@@ -2,6 +2,7 @@ import { Button, Group, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import type { LoopSetting, SetAdvice, SetJob } from '../api/client'
 import { sentenceOf } from '../api/issues'
+import { RoundPhotos } from '../job/RoundPhotos'
 import { reserveText } from '../loop/fitWords'
 import { LoopChoiceBar } from '../loop/LoopChoiceBar'
 import { readingEnds } from '../loop/readings'
@@ -257,6 +258,9 @@ function Visit({
                 adjuster={answer.setting.adjuster}
                 lock={answer.manual.lock}
               />
+            )}
+            {!setting.isPractice && (
+              <RoundPhotos bench={bench} jobId={job.id} loopKey={job.loopKey} round={rounds.length} />
             )}
             {answer && !setting.isPractice && rounds.length > 0 && (
               <ClosingPanel
