@@ -44,10 +44,10 @@ public static class PictureMaking
         if (pixels is null)
             return new(PictureFault.NotWhole);
         IReadOnlyList<Directory> beside = ReadBeside(source);
-        using SKImage upright = Upright(pixels, OrientationOf(beside), KeptSide);
+        using SKImage asStored = SKImage.FromPixels(pixels.PeekPixels());
+        using SKImage upright = Upright(asStored, OrientationOf(beside), KeptSide);
         Write(upright, kept, KeptQuality);
-        using (SKBitmap again = SKBitmap.FromImage(upright))
-        using (SKImage less = Upright(again, 1, SmallSide))
+        using (SKImage less = Upright(upright, 1, SmallSide))
             Write(less, small, SmallQuality);
         return new(null, upright.Width, upright.Height, TakenAt(beside));
     }
@@ -104,9 +104,9 @@ public static class PictureMaking
     }
 
     /// <summary>On white, where it lets light through.</summary>
-    private static SKImage Upright(SKBitmap pixels, int orientation, int longest)
+    private static SKImage Upright(SKImage image, int orientation, int longest)
     {
-        (float w, float h) = (pixels.Width, pixels.Height);
+        (float w, float h) = (image.Width, image.Height);
         bool isTurned = orientation is >= 5 and <= 8;
         (float width, float height) = isTurned ? (h, w) : (w, h);
         float scale = Math.Min(1, longest / Math.Max(width, height));
@@ -123,7 +123,6 @@ public static class PictureMaking
         canvas.Clear(SKColors.White);
         canvas.Scale(scale);
         canvas.Concat(Turn(orientation, w, h));
-        using SKImage image = SKImage.FromPixels(pixels.PeekPixels());
         canvas.DrawImage(image, 0, 0, new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
         return surface.Snapshot();
     }

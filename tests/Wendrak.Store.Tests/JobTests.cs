@@ -72,6 +72,15 @@ public sealed class JobTests : IDisposable
     }
 
     [Fact]
+    public async Task A_job_that_is_written_down_late_does_not_turn_the_odometer_back()
+    {
+        JobSheet now = await OpenAsync();
+        JobSheet late = await OpenAsync(now.MachineId, 17_000);
+        Assert.Equal(17_000, late.OdometerKm);
+        Assert.Equal(21_500, (await _store.Machines.FindAsync(now.MachineId))!.Machine.OdometerKm);
+    }
+
+    [Fact]
     public async Task A_job_asks_for_nothing_but_its_machine()
     {
         FittedMachine machine = await _store.AddMachineAsync();

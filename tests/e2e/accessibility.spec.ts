@@ -76,6 +76,14 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
     },
   ],
   [
+    'a photo and the right one',
+    '/machines/1/jobs/2',
+    async (p) => {
+      await p.getByRole('button', { name: 'as left' }).press('Enter')
+      await expect(p.getByRole('img', { name: 'The run, to scale' })).toBeVisible()
+    },
+  ],
+  [
     'setting a practice drive',
     '/machines/6/set',
     async (p) => {

@@ -160,6 +160,7 @@ for (const path of [
   '/machines/1/aim',
   '/machines/1/ratio?pick=final~15~43',
   '/machines/5/aim',
+  '/machines/1/jobs/2',
 ])
   test(`nothing sticks out of a phone's screen: ${path}`, async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 })

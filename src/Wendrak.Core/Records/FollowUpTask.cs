@@ -1,3 +1,5 @@
+using Wendrak.Core.Tension;
+
 namespace Wendrak.Core.Records;
 
 /// <summary>What has to be looked at again after a change.</summary>
@@ -59,6 +61,24 @@ public sealed record FollowUpTask(
     IReadOnlyList<ChangedPart> Because
 )
 {
+    /// <summary>
+    /// Whether a visit did it that is closed: tension or tracking were read in its last round, with everything tight. A gap at the
+    /// flange that was read is what tells whether a belt's wheels are in one plane. Source: common practice.
+    /// </summary>
+    public bool IsDoneBy(SetJob visit) =>
+        LoopKey == visit.LoopKey
+        && visit is { Closing: not null, Rounds: [.., { Lock: LockState.Torqued } last] }
+        && Task switch
+        {
+            FollowUpKind.Reading => last.Readings.Count > 0,
+            FollowUpKind.Alignment => last.GapMm is not null,
+            _ => false,
+        };
+
+    /// <summary>The same thing to do, whatever made it necessary.</summary>
+    public bool IsSameAs(FollowUpTask other) =>
+        (Task, DriveKey, LoopKey) == (other.Task, other.DriveKey, other.LoopKey);
+
     /// <summary>Where it is done.</summary>
     public Station Station =>
         Task switch

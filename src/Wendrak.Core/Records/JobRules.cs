@@ -59,6 +59,15 @@ public static class JobRules
             Check(before.Sheet, next).ThrowIfAny();
     }
 
+    /// <summary>What a machine has run by then. A job that is written down late, or a slip, does not turn its odometer back.</summary>
+    public static Machine MachineAfter(Machine machine, JobOpened opened) =>
+        opened.OdometerKm is double km && (machine.OdometerKm is not double known || km > known)
+            ? machine with
+            {
+                OdometerKm = km,
+            }
+            : machine;
+
     /// <summary>A signature as the record takes it: what it was signed over is told by what happened, whoever sends what.</summary>
     public static JobSigned Fill(JobSheet before, JobSigned sent) =>
         sent with

@@ -39,6 +39,16 @@ internal sealed record EventRow
             session.Transaction
         );
 
+    /// <summary>Those that came with a change, in their order.</summary>
+    public static async Task<IReadOnlyList<EventRow>> OfChangeAsync(Session session, long change) =>
+        [
+            .. await session.Connection.QueryAsync<EventRow>(
+                $"{Select} WHERE change_id = @change ORDER BY id",
+                new { change },
+                session.Transaction
+            ),
+        ];
+
     /// <summary>All of the given jobs, in their order, also those that were taken back.</summary>
     public static async Task<IReadOnlyList<EventRow>> OfJobsAsync(Session session, IReadOnlyCollection<long> jobs) =>
         [

@@ -13,11 +13,18 @@ internal static class EventUndoing
 
     /// <returns>The number of the undoing; null when there is no such event.</returns>
     /// <exception cref="CannotUndoException">What came since needs it, or the job is gone itself.</exception>
-    public static async Task<long?> UndoAsync(Edit edit, long id)
+    // One that came with a change goes with it.
+    public static async Task<long?> UndoAsync(Edit edit, long id) =>
+        await EventRow.FindAsync(edit.Session, id) is { ChangeId: null } row
+            ? await TakeBackAsync(edit, row, null)
+            : null;
+
+    /// <param name="change">The undoing it goes with; null for an entry of its own.</param>
+    /// <returns>The number of the entry that takes it back.</returns>
+    /// <exception cref="CannotUndoException">What came since needs it, or the job is gone itself.</exception>
+    public static async Task<long> TakeBackAsync(Edit edit, EventRow row, long? change)
     {
-        // One that came with a change goes with it.
-        if (await EventRow.FindAsync(edit.Session, id) is not { ChangeId: null } row)
-            return null;
+        long id = row.Id;
         Job job =
             await Jobs.FindAsync(edit.Session, row.JobId)
             ?? throw new CannotUndoException("The visit was removed since. Bring it back first.");
@@ -42,12 +49,13 @@ internal static class EventUndoing
         (long, long) of = (row.JobId, row.MachineId);
         // What an undoing took back is written down anew: what is written stays, in its order.
         return row.Kind != EventRow.Undone
-            ? await EventRow.AddAsync(edit, of, EventRow.Undone, EventWords.Undoing(row), undoes: id)
+            ? await EventRow.AddAsync(edit, of, EventRow.Undone, EventWords.Undoing(row), change, undoes: id)
             : await EventRow.AddAsync(
                 edit,
                 of,
                 original.Kind,
                 original.Body,
+                change,
                 undoes: id,
                 signed: (original.At, original.Actor)
             );

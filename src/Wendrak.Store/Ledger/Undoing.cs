@@ -1,5 +1,6 @@
 using Dapper;
 using Wendrak.Store.Bodies;
+using Wendrak.Store.Jobs;
 using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Ledger;
@@ -32,6 +33,10 @@ public sealed class Undoing(ChangeLog log, History history)
         // Backwards: what was added last may depend on what was added first.
         foreach (ItemRow item in items.Reverse())
             await RestoreAsync(edit, item, change.Id);
+        // What happened at a job and came with it; events of a job that came or goes with it go with that.
+        foreach (EventRow row in await EventRow.OfChangeAsync(edit.Session, change.Id))
+            if (items.All(i => i.Kind != Kinds.Job.Name || i.Id != row.JobId))
+                await EventUndoing.TakeBackAsync(edit, row, await edit.NumberAsync());
         await Whole.CheckAsync(edit, names => new CannotUndoException(names));
         await MachineWhole.CheckAsync(edit);
         return await ChangeLog.RecordAsync(edit, $"undone: {change.Name}", change.Id);

@@ -1,4 +1,3 @@
-using System.Globalization;
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
@@ -21,33 +20,42 @@ public sealed record JobAfterEvents(JobSheet Job, SetJob? Visit);
 public sealed record BegunVisit(long Begun, SetJob Visit);
 
 /// <summary>Jobs of machines, and what was done at them.</summary>
-public sealed class JobStore(Database database, ChangeLog log, TimeProvider clock)
+public sealed class JobStore
 {
     private const int LongestKey = 64;
-    private readonly KnownJobs _known = new();
+    private readonly KnownJobs _known;
+    private readonly JobAppending _appending;
     private readonly Repository<Job> _jobs = new(Kinds.Job);
     private readonly MachineRepository _machines = new();
-    private readonly Repository<Setup> _setups = new(Kinds.Setup);
+    private readonly Database _database;
+    private readonly ChangeLog _log;
+
+    public JobStore(Database database, ChangeLog log, TimeProvider clock)
+    {
+        (_database, _log) = (database, log);
+        _known = new();
+        _appending = new(database, _known, clock);
+    }
 
     /// <summary>Visits to the loops of one machine, newest first.</summary>
     public Task<IReadOnlyList<SetJob>> ListAsync(long machineId) =>
-        database.ReadAsync(session => ListAsync(session, machineId));
+        _database.ReadAsync(session => ListAsync(session, machineId));
 
     /// <summary>The same, each with its place.</summary>
     public Task<IReadOnlyList<BegunVisit>> ListBegunAsync(long machineId) =>
-        database.ReadAsync<IReadOnlyList<BegunVisit>>(async session =>
+        _database.ReadAsync<IReadOnlyList<BegunVisit>>(async session =>
             BegunOf(await ContentsAsync(session, machineId))
         );
 
     /// <summary>Jobs of one machine, newest first.</summary>
     public Task<IReadOnlyList<JobSheet>> ListSheetsAsync(long machineId) =>
-        database.ReadAsync<IReadOnlyList<JobSheet>>(async session =>
+        _database.ReadAsync<IReadOnlyList<JobSheet>>(async session =>
             [.. (await ContentsAsync(session, machineId)).Reverse().Select(j => j.Sheet)]
         );
 
     /// <summary>What goes on or waits, on all machines, newest first.</summary>
     public Task<IReadOnlyList<JobSheet>> ListOpenAsync() =>
-        database.ReadAsync<IReadOnlyList<JobSheet>>(async session =>
+        _database.ReadAsync<IReadOnlyList<JobSheet>>(async session =>
             [
                 .. (await ContentsAsync(session, await _jobs.ListAsync(session)))
                     .Reverse()
@@ -69,7 +77,7 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
 
     private async Task<IReadOnlyList<JobContent>> ContentsAsync(Session session, IReadOnlyList<Job> jobs)
     {
-        IReadOnlyDictionary<long, JobContent> known = await _known.OfAsync(session, database.DataId, jobs);
+        IReadOnlyDictionary<long, JobContent> known = await _known.OfAsync(session, _database.DataId, jobs);
         return [.. jobs.Where(j => known.ContainsKey(j.Id)).Select(j => known[j.Id])];
     }
 
@@ -92,7 +100,7 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         JobOpened opened,
         CancellationToken ct
     ) =>
-        log.CommitAsync(
+        _log.CommitAsync(
             who,
             "opened a job",
             async edit =>
@@ -101,8 +109,8 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
                     return null;
                 JobRules.CheckNext(JobContent.From(new(0, 0, machineId, on), []), opened);
                 edit.MachineId = machineId;
-                if (opened.OdometerKm is double km && km != machine.OdometerKm)
-                    await _machines.ChangeAsync(edit, machine with { OdometerKm = km }, machine);
+                if (JobRules.MachineAfter(machine, opened) is { } moved && moved != machine)
+                    await _machines.ChangeAsync(edit, moved, machine);
                 return (await AddAsync(edit, new(0, 0, machineId, on), [new(default, null, opened)], true)).Sheet;
             },
             ct
@@ -116,7 +124,7 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         bool begins = visit is { Rounds: [], InHand: null, Closing: null };
         if (begins && await JobThatTakesAsync(visit) is { } open)
             return (await AppendAsync(who, open, [.. BeginningOf(visit)], ct))?.Visit;
-        return await log.CommitAsync(
+        return await _log.CommitAsync(
             who,
             $"began to set {visit.LoopKey}",
             async edit =>
@@ -126,7 +134,7 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
                 SetJobRules.CheckLoop(visit, machine);
                 SetJobRules.Check(visit);
                 edit.MachineId = machine.Id;
-                FiledJob filed = FiledJob.From(await ClosedAsync(edit, visit));
+                FiledJob filed = FiledJob.From(await _appending.ClosedAsync(edit, visit));
                 return (await AddAsync(edit, new(0, 0, machine.Id, visit.OpenedOn), filed.Events, begins)).Visits[0];
             },
             ct
@@ -135,7 +143,7 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
 
     /// <summary>The newest job of the machine that goes on and at which the loop was not set yet; null for none.</summary>
     private Task<long?> JobThatTakesAsync(SetJob visit) =>
-        database.ReadAsync(async session =>
+        _database.ReadAsync(async session =>
             (await _machines.FindAsync(session, visit.MachineId)) is { } machine
             && MachineRules.LoopsOf(machine).Any(l => l.Key == visit.LoopKey)
                 ? (await ContentsAsync(session, visit.MachineId))
@@ -194,19 +202,19 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
             HeightPx = picture.HeightPx,
             TakenAt = picture.TakenAt,
         };
-        JobContent? job = await log.WriteAsync(
+        JobContent? job = await _log.WriteAsync(
             who,
             async edit =>
             {
-                JobContent? after = await AppendAsync(edit, id, [new(key, photo)], _ => "");
+                JobContent? after = await _appending.AppendAsync(edit, id, [new(key, photo)], _ => "");
                 if (after is not null)
-                    await Attachments.AddAsync(edit.Session, database.Folder, hash, picture);
+                    await Attachments.AddAsync(edit.Session, _database.Folder, hash, picture);
                 return after;
             },
             ct
         );
         if (job is not null)
-            _known.Remember(database.DataId, job);
+            _known.Remember(_database.DataId, job);
         return job?.Sheet;
     }
 
@@ -238,10 +246,10 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
         CancellationToken ct
     )
     {
-        if (await log.WriteAsync(who, edit => AppendSentAsync(edit, id, sent), ct) is not { } job)
+        if (await _log.WriteAsync(who, edit => AppendSentAsync(edit, id, sent), ct) is not { } job)
             return null;
         // Only what is on the disk is remembered.
-        _known.Remember(database.DataId, job);
+        _known.Remember(_database.DataId, job);
         return new(job.Sheet, sent is [.., { Event: SetEvent last }] ? job.VisitTo(last.LoopKey) : null);
     }
 
@@ -254,79 +262,13 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
                     "unknown",
                     "Give the hash of a picture that is stored."
                 );
-        return await AppendAsync(edit, id, sent, i => $"Events[{i}].Event");
-    }
-
-    private async Task<JobContent?> AppendAsync(
-        Edit edit,
-        long id,
-        IReadOnlyList<SentEvent> sent,
-        Func<int, string> path
-    )
-    {
-        if (await _jobs.FindAsync(edit.Session, id) is not { } job)
-            return null;
-        // A damaged one can't be gone on with: read by itself it says so.
-        JobContent content =
-            (await _known.OfAsync(edit.Session, database.DataId, [job])).GetValueOrDefault(id)
-            ?? EventRow.ToContent(job, await EventRow.OfJobsAsync(edit.Session, [id]));
-        HashSet<string> known = await EventKeys.OfAsync(edit.Session, id, [.. sent.Select(s => s.Key)]);
-        for (int i = 0; i < sent.Count; i++)
-            if (known.Add(sent[i].Key))
-                content = await AppendAsync(edit, content, sent[i], path(i));
-        return content;
-    }
-
-    /// <summary>Writes one event down, if the job may stand as it would after it.</summary>
-    /// <param name="path">Where it stands in what was sent.</param>
-    private async Task<JobContent> AppendAsync(Edit edit, JobContent before, SentEvent sent, string path)
-    {
-        JobEvent next = SetVisit.AsRecorded(sent.Event, edit.Actor, clock.GetUtcNow());
-        JobRules.CheckNext(before, next, path);
-        if (next is PhotoTaken { LoopKey: string shown })
-            await CheckLoopAsync(edit, before.Job.MachineId, shown, path);
-        if (next is SetEvent { LoopKey: string loop })
-        {
-            SetJob after = before.After(Entry(0)).VisitTo(loop)!;
-            if (next is VisitBegun && await _machines.FindAsync(edit.Session, before.Job.MachineId) is { } machine)
-                SetJobRules.CheckLoop(after, machine);
-            SetJobRules.Check(after);
-            if (next is VisitClosed closed && (await ClosedAsync(edit, after)).Closing is { } closing)
-                next = closed with { Despite = closing.Despite, Reason = closing.Reason };
-        }
-        if (next is JobSigned signed)
-            next = JobRules.Fill(before.Sheet, signed);
-        string body = EventJson.Write(next);
-        long number = await EventRow.AddAsync(
-            edit,
-            (before.Job.Id, before.Job.MachineId),
-            EventJson.KindOf(body),
-            body,
-            key: sent.Key
-        );
-        return before.After(Entry(number));
-
-        JobEntry Entry(long sequence) =>
-            new(sequence, DateTimeOffset.Parse(edit.At, CultureInfo.InvariantCulture), edit.Actor, next);
-    }
-
-    private async Task CheckLoopAsync(Edit edit, long machineId, string loopKey, string path)
-    {
-        if (
-            await _machines.FindAsync(edit.Session, machineId) is { } machine
-            && MachineRules.LoopsOf(machine).All(l => l.Key != loopKey)
-        )
-            throw new InvalidInputException(
-                path.Length == 0 ? "LoopKey" : $"{path}.LoopKey",
-                "unknown",
-                "Give a loop of this machine."
-            );
+        return await _appending.AppendAsync(edit, id, sent, i => $"Events[{i}].Event");
     }
 
     /// <exception cref="ChangedMeanwhileException">Something was written down at it since it was read.</exception>
     /// <param name="version">Number of its newest event, as it was read.</param>
     public Task<bool> RemoveAsync(string? who, long id, long version, CancellationToken ct) =>
-        log.CommitAsync(
+        _log.CommitAsync(
             who,
             "removed a visit",
             async edit =>
@@ -342,13 +284,4 @@ public sealed class JobStore(Database database, ChangeLog log, TimeProvider cloc
             },
             ct
         );
-
-    /// <summary>What it is closed over is the core's to say, by the machine as it is stored.</summary>
-    private async Task<SetJob> ClosedAsync(Edit edit, SetJob visit)
-    {
-        if (visit.Closing is null || await _machines.FindAsync(edit.Session, visit.MachineId) is not { } machine)
-            return visit;
-        IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(edit.Session, machine.Id);
-        return ClosedVisit.Fill(visit, machine, setups.First(s => s.Status == SetupStatus.AsFitted));
-    }
 }

@@ -8,6 +8,7 @@ import { choicesOf } from '../quantities/choices'
 import { DayField } from '../quantities/DayField'
 import { today } from '../quantities/days'
 import { QuantityField } from '../quantities/QuantityField'
+import { useUnits } from '../quantities/units'
 import fields from '../shell/fields.module.css'
 import { ReasonedButton } from '../shell/ReasonedButton'
 import { Refused } from '../shell/Refused'
@@ -37,6 +38,8 @@ export default function BeginJobDialog({
   const machine = cards.find((c) => c.machine.id === id)?.machine
   const lastHours = useJobs(id).data?.find((j) => j.hours !== null)?.hours ?? undefined
   const navigate = useNavigate()
+  const units = useUnits()
+  const isLess = km != null && machine?.odometerKm != null && km < machine.odometerKm
   const open = useChange(openJob)
   const begin = async () => {
     if (!machine) return
@@ -142,7 +145,9 @@ export default function BeginJobDialog({
           />
         </div>
         <p className="cap">
-          Both may be left out. What the odometer says is what the machine has run from now on.
+          {isLess
+            ? `It has run ${units.show('distance', machine.odometerKm ?? 0)} already, and goes on from there; the job keeps what is said here. Where the instrument was changed, correct it on the machine.`
+            : 'Both may be left out. What the odometer says is what the machine has run from now on.'}
         </p>
         <Refused error={open.error} fields={['about', 'odometerKm', 'hours']} />
         <Group justify="end" mt="md">

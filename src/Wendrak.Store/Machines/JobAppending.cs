@@ -1,0 +1,103 @@
+using System.Globalization;
+using Wendrak.Core.Evaluation;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
+using Wendrak.Store.Bodies;
+using Wendrak.Store.Jobs;
+using Wendrak.Store.Ledger;
+using Wendrak.Store.Records;
+
+namespace Wendrak.Store.Machines;
+
+/// <summary>Writes events down at a job, one after the other, each as the ones before it left the job.</summary>
+internal sealed class JobAppending(Database database, KnownJobs known, TimeProvider clock)
+{
+    private readonly Repository<Job> _jobs = new(Kinds.Job);
+    private readonly MachineRepository _machines = new();
+    private readonly Repository<Setup> _setups = new(Kinds.Setup);
+
+    /// <summary>Writes down what was sent, each that is not there yet.</summary>
+    /// <param name="path">Where one stands in what was sent, by its number.</param>
+    /// <returns>The job afterwards; null when there is no such one.</returns>
+    /// <exception cref="InvalidInputException">It can't have been, or can't come next.</exception>
+    public async Task<JobContent?> AppendAsync(
+        Edit edit,
+        long id,
+        IReadOnlyList<SentEvent> sent,
+        Func<int, string> path
+    )
+    {
+        if (await _jobs.FindAsync(edit.Session, id) is not { } job)
+            return null;
+        // A damaged one can't be gone on with: read by itself it says so.
+        JobContent content =
+            (await known.OfAsync(edit.Session, database.DataId, [job])).GetValueOrDefault(id)
+            ?? EventRow.ToContent(job, await EventRow.OfJobsAsync(edit.Session, [id]));
+        HashSet<string> keys = await EventKeys.OfAsync(edit.Session, id, [.. sent.Select(s => s.Key)]);
+        for (int i = 0; i < sent.Count; i++)
+            if (keys.Add(sent[i].Key))
+                content = await AppendAsync(edit, content, sent[i], path(i));
+        await ChangeLog.RecordAsync(edit, edit.What ?? "", null);
+        return content;
+    }
+
+    /// <summary>Writes one event down, if the job may stand as it would after it.</summary>
+    /// <param name="path">Where it stands in what was sent.</param>
+    private async Task<JobContent> AppendAsync(Edit edit, JobContent before, SentEvent sent, string path)
+    {
+        JobEvent next = SetVisit.AsRecorded(sent.Event, edit.Actor, clock.GetUtcNow());
+        JobRules.CheckNext(before, next, path);
+        if (next is PhotoTaken { LoopKey: string shown })
+            await CheckLoopAsync(edit, before.Job.MachineId, shown, path);
+        if (next is SetEvent { LoopKey: string loop })
+        {
+            SetJob after = before.After(Entry(0)).VisitTo(loop)!;
+            if (next is VisitBegun && await _machines.FindAsync(edit.Session, before.Job.MachineId) is { } machine)
+                SetJobRules.CheckLoop(after, machine);
+            SetJobRules.Check(after);
+            if (next is VisitClosed closed && (await ClosedAsync(edit, after)).Closing is { } closing)
+                next = closed with { Despite = closing.Despite, Reason = closing.Reason };
+        }
+        if (next is JobSigned signed)
+            next = JobRules.Fill(before.Sheet, signed);
+        long? change =
+            next is VisitClosed
+                ? await DoneByClosing.TickAsync(edit, before.After(Entry(0)), ((VisitClosed)next).LoopKey)
+                : null;
+        string body = EventJson.Write(next);
+        long number = await EventRow.AddAsync(
+            edit,
+            (before.Job.Id, before.Job.MachineId),
+            EventJson.KindOf(body),
+            body,
+            change,
+            sent.Key
+        );
+        return before.After(Entry(number));
+
+        JobEntry Entry(long sequence) =>
+            new(sequence, DateTimeOffset.Parse(edit.At, CultureInfo.InvariantCulture), edit.Actor, next);
+    }
+
+    private async Task CheckLoopAsync(Edit edit, long machineId, string loopKey, string path)
+    {
+        if (
+            await _machines.FindAsync(edit.Session, machineId) is { } machine
+            && MachineRules.LoopsOf(machine).All(l => l.Key != loopKey)
+        )
+            throw new InvalidInputException(
+                path.Length == 0 ? "LoopKey" : $"{path}.LoopKey",
+                "unknown",
+                "Give a loop of this machine."
+            );
+    }
+
+    /// <summary>What it is closed over is the core's to say, by the machine as it is stored.</summary>
+    public async Task<SetJob> ClosedAsync(Edit edit, SetJob visit)
+    {
+        if (visit.Closing is null || await _machines.FindAsync(edit.Session, visit.MachineId) is not { } machine)
+            return visit;
+        IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(edit.Session, machine.Id);
+        return ClosedVisit.Fill(visit, machine, setups.First(s => s.Status == SetupStatus.AsFitted));
+    }
+}
