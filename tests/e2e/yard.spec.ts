@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs'
 import { addMachine, openStation, readMachine } from './bench'
 import { expect, test } from './server'
 
@@ -59,18 +58,28 @@ test('a machine is written to a file and read from it', async ({ page }) => {
   await page.getByRole('button', { name: 'More for Curlew', exact: true }).click()
   const download = page.waitForEvent('download')
   await page.getByRole('menuitem', { name: 'Write to a file' }).click()
+  // Its photos go with it.
   const file = await download
-  expect(file.suggestedFilename()).toBe('Curlew.json')
-  const text = readFileSync(await file.path(), 'utf8').replace(
-    '"name":"Curlew"',
-    '"name":"Curlew from a file"',
-  )
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({ name: 'c.json', mimeType: 'application/json', buffer: Buffer.from(text) })
-  await expect(page.getByRole('heading', { name: 'Curlew from a file' })).toBeVisible()
+  expect(file.suggestedFilename()).toBe('Curlew.zip')
+  await page.locator('input[type=file]').setInputFiles(await file.path())
+  await expect(page).toHaveURL(/machines\/(?!1\/)\d+\//)
   await page.getByRole('link', { name: /Aim/ }).click()
   await expect(page.getByText('Ridge round, loaded').first()).toBeVisible()
+  await page.goto(page.url().replace(/aim.*/, 'jobs'))
+  await page.getByRole('link', { name: /2025-11-19/ }).click()
+  await expect(page.getByRole('button', { name: 'as left' })).toBeVisible()
+})
+
+test('a machine without photos is written as text and read from it under another name', async ({ page }) => {
+  const id = await addMachine(page, 'As text')
+  const text = await (await page.request.get(`/api/machines/${id}/file`)).text()
+  await page.goto('/')
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'c.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(text.replace('"name":"As text"', '"name":"From a file"')),
+  })
+  await expect(page.getByRole('heading', { name: 'From a file' })).toBeVisible()
 })
 
 for (const [fault, text, sentence] of [

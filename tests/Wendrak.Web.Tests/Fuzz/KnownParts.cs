@@ -1,3 +1,4 @@
+using System.IO.Compression;
 using System.Text.Json.Nodes;
 
 namespace Wendrak.Web.Tests.Fuzz;
@@ -17,7 +18,7 @@ public sealed class KnownParts
     {
         KnownParts parts = new();
         async Task CollectAsync(Dictionary<string, List<JsonNode>> into, string path, string address) =>
-            Collect(api, api.AnswerOf(path)!, JsonNode.Parse(await client.GetStringAsync(address))!, into);
+            Collect(api, api.AnswerOf(path)!, JsonNode.Parse(Text(await client.GetByteArrayAsync(address)))!, into);
         foreach (JsonNode? card in JsonNode.Parse(await client.GetStringAsync("/api/machines"))!.AsArray())
         {
             long id = (long)card!["machine"]!["id"]!;
@@ -32,6 +33,18 @@ public sealed class KnownParts
         return parts;
     }
 
+    /// <summary>JSON as it was sent, or as it lies in the zip that a machine with photos goes out as.</summary>
+    private static byte[] Text(byte[] sent)
+    {
+        if (!sent.AsSpan().StartsWith("PK"u8))
+            return sent;
+        using ZipArchive archive = new(new MemoryStream(sent));
+        using Stream entry = archive.GetEntry("machine.json")!.Open();
+        using MemoryStream text = new();
+        entry.CopyTo(text);
+        return text.ToArray();
+    }
+
     public Dictionary<string, List<JsonNode>> OfAny(Random random) => _machines[random.Next(_machines.Count)];
 
     /// <summary>What a whole list of a schema is kept under.</summary>
@@ -40,7 +53,8 @@ public sealed class KnownParts
     /// <summary>What words of a property are kept under: keys name each other.</summary>
     public static string WordsOf(string property) => "=" + property;
 
-    private static JsonObject Text(string property) => new() { ["$ref"] = $"#/components/schemas/{WordsOf(property)}" };
+    private static JsonObject WordsRef(string property) =>
+        new() { ["$ref"] = $"#/components/schemas/{WordsOf(property)}" };
 
     private static void Collect(
         ApiDescription api,
@@ -72,7 +86,7 @@ public sealed class KnownParts
                 foreach (JsonNode choice in ApiDescription.KindsOf(inner))
                     Collect(api, choice, part, into);
                 if (ApiDescription.TypeOf(inner) == "string")
-                    Collect(api, Text(property), part, into);
+                    Collect(api, WordsRef(property), part, into);
             }
     }
 }

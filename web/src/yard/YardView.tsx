@@ -47,7 +47,7 @@ export function YardView() {
           <Button variant="default" onClick={() => setBackup(true)}>
             Backup
           </Button>
-          <FileButton accept="application/json,.json" onChange={readFile.read}>
+          <FileButton accept="application/json,.json,application/zip,.zip" onChange={readFile.read}>
             {(props) => (
               <Button variant="default" disabled={readFile.isPending} {...props}>
                 {readFile.isPending ? `Reading … ${Math.round(readFile.sent * 100)} %` : 'Read from a file'}
