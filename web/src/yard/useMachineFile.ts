@@ -8,6 +8,9 @@ import { useChange } from '../api/queries'
 /** Enough of a file to see whether it is one of ours before all of it is sent. */
 const START_BYTES = 400
 
+/** How a zip begins, with the text in it and the photos that go with it. */
+const ZIP = 'PK'
+
 /** Reads a machine file that a person chose, and says in one sentence why when it can't be taken. */
 export function useMachineFile() {
   const navigate = useNavigate()
@@ -35,7 +38,9 @@ export function useMachineFile() {
 
 async function looked(file: File) {
   const start = await file.slice(0, START_BYTES).text()
-  if (!start.trimStart().startsWith('{')) throw new Error('It is not JSON: nothing of it was stored.')
+  if (start.startsWith(ZIP)) return
+  if (!start.trimStart().startsWith('{'))
+    throw new Error('It is neither JSON nor a zip: nothing of it was stored.')
   if (!start.includes('"wendrak-machine"'))
     throw new Error('It is JSON, but not a machine written by Wendrak.')
 }
