@@ -16,6 +16,7 @@ public static class ChangeEndpoints
             .WithSummary("What was changed, the newest first; `before` is the last one read, to go on");
         changes
             .MapGet("/stream", Stream)
+            .Produces<StoredMeanwhile>(contentType: "text/event-stream")
             .WithName("followChanges")
             .WithSummary("Tells, as long as it is open, whenever somebody else stored something (server-sent events)");
         changes.MapPost("/{id:long}/undo", UndoAsync).WithName("undoChange").WithSummary("Undoes a change");
@@ -26,7 +27,7 @@ public static class ChangeEndpoints
         TypedResults.Ok(await history.ListAsync(machineId, before, MostListed));
 
     /// <param name="page">Of the page that listens, as it tells it with what it stores: of that it hears nothing.</param>
-    private static ServerSentEventsResult<StoredMeanwhile> Stream(string page, OpenPages pages, CancellationToken ct) =>
+    private static IResult Stream(string page, OpenPages pages, CancellationToken ct) =>
         TypedResults.ServerSentEvents(pages.ListenAsync(page, ct));
 
     private static async Task<Ok<Change>> UndoAsync(

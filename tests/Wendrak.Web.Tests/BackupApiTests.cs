@@ -104,7 +104,9 @@ public sealed class BackupApiTests : IAsyncLifetime
         using MemoryStream whole = new();
         await open.CopyToAsync(whole);
         using ZipArchive archive = new(whole);
-        Assert.Contains(archive.Entries, e => e.FullName == "machines/Curlew-1.json");
+        Assert.Contains(archive.Entries, e => e.FullName == "machines/Dunlin-2.json");
+        // Its photos go with it.
+        Assert.Contains(archive.Entries, e => e.FullName == "machines/Curlew-1.zip");
     }
 
     [Fact]

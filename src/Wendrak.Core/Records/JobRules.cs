@@ -28,7 +28,8 @@ public static class JobRules
     /// <exception cref="InvalidInputException">Says what is in its way.</exception>
     public static void CheckNext(JobContent before, JobEvent next, string path)
     {
-        if (next is SetEvent)
+        // What is wrong with a visit is named where it stands in the visit.
+        if (next is SetEvent { LoopKey: string loop } && before.VisitTo(loop) is not null)
             CheckNext(before, next);
         else
             Refusal.Under(path, () => CheckNext(before, next));
@@ -83,7 +84,7 @@ public static class JobRules
         if (visit is not null)
             SetJobRules.CheckNext(visit, next);
         else if (next is not VisitBegun)
-            throw new InvalidInputException("event.loopKey", "unknown", "Give the loop that is set at this visit.");
+            throw new InvalidInputException("LoopKey", "unknown", "Give the loop that is set at this visit.");
     }
 
     private static Guard Check(JobSheet sheet, JobEvent next)

@@ -186,7 +186,12 @@ public sealed class Database : IDisposable
         }
     }
 
-    private void CountCommit() => Committed?.Invoke(Interlocked.Increment(ref _commits));
+    private void CountCommit()
+    {
+        // Counted whether or not somebody listens.
+        long count = Interlocked.Increment(ref _commits);
+        Committed?.Invoke(count);
+    }
 
     private string ReadDataId() => _anchor.ExecuteScalar<string>("SELECT data_id FROM generation")!;
 

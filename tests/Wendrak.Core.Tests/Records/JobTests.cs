@@ -143,7 +143,7 @@ public sealed class JobTests
         Assert.Equal([new(SignatureBlock.LoopNotClosed, "right")], job.Sheet.BlockedBy);
         Assert.All(job.Visits, v => Assert.Equal((3L, 7L, job.Sheet.Version), (v.Id, v.MachineId, (long)v.Version)));
         Refusals.Names("kind", () => After(job, (null, new VisitBegun("left", SetGoal.Both))));
-        Refusals.Names("event.loopKey", () => After(job, (null, new RoundDropped("middle"))));
+        Refusals.Names("LoopKey", () => After(job, (null, new RoundDropped("middle"))));
     }
 
     [Fact]

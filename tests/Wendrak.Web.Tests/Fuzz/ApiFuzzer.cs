@@ -63,8 +63,14 @@ public sealed class ApiFuzzer
         using CancellationTokenSource late = new(Patience);
         try
         {
-            HttpResponseMessage response = await _client.SendAsync(request, late.Token);
-            string result = await response.Content.ReadAsStringAsync(late.Token);
+            using HttpResponseMessage response = await _client.SendAsync(
+                request,
+                HttpCompletionOption.ResponseHeadersRead,
+                late.Token
+            );
+            // A stream of events has no end to wait for.
+            bool isEndless = response.Content.Headers.ContentType?.MediaType == "text/event-stream";
+            string result = isEndless ? "" : await response.Content.ReadAsStringAsync(late.Token);
             double ms = Stopwatch.GetElapsedTime(started).TotalMilliseconds;
             return new(operation, name, body, response.StatusCode, ms, result, FaultOf(response, result));
         }

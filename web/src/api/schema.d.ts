@@ -8112,12 +8112,6 @@ export interface components {
             armMomentNm: number;
             workings: components["schemas"]["Working"][];
         };
-        SseItemOfStoredMeanwhile: {
-            data: components["schemas"]["StoredMeanwhile"];
-            eventType: null | string;
-            eventId?: null | string;
-            reconnectionInterval?: null | string;
-        };
         /** @description How the rows of one stack of spacers came about. */
         StackWorkingsQuestion: {
             /** @description Name of the shaft. */
@@ -13376,7 +13370,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/event-stream": components["schemas"]["SseItemOfStoredMeanwhile"];
+                    "text/event-stream": components["schemas"]["StoredMeanwhile"];
                 };
             };
             /** @description Bad Request */

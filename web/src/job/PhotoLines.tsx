@@ -92,7 +92,12 @@ export function PhotoLines({
         <g key={entry} className={classes.line} data-known={knownMm !== null || undefined}>
           <path d={pathOf(line)} strokeWidth={thick * 2.2} className={classes.under} />
           <path d={pathOf(line)} strokeWidth={thick} />
-          <text x={line.x2 + thick * 3} y={line.y2} fontSize={widthPx / 30} strokeWidth={thick}>
+          <text
+            x={(line.x1 + line.x2) / 2 + thick * 3}
+            y={(line.y1 + line.y2) / 2}
+            fontSize={widthPx / 30}
+            strokeWidth={thick}
+          >
             {i + 1}
           </text>
         </g>
