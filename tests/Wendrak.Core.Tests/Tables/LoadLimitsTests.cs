@@ -1,4 +1,3 @@
-using CsCheck;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Tests.Loads;
@@ -65,34 +64,27 @@ public sealed class LoadLimitsTests
     public void A_verdict_follows_its_row()
     {
         HashSet<(LoadCheckKind, Verdict)> seen = [];
-        Gen.Double[1, 11]
-            .Select(Math.Exp)
-            .Sample(
-                pull =>
-                {
-                    foreach ((LoadsInput input, string kind) in Cases)
-                    {
-                        LoadSource source = input.Source with { PullN = pull };
-                        foreach (LoadCheck check in LoopLoads.Evaluate(input with { Source = source }, false).Checks)
-                        {
-                            if (check.Margin is not double margin || check.IsAdvisory)
-                                continue;
-                            if (RowOf(check, kind, kind != "V-belt") is not { } key)
-                                continue;
-                            LoadLimit row = LoadLimits.Get(key.Check, key.Use);
-                            Assert.Equal(row.Limit ?? check.Limit, check.Limit);
-                            Verdict expected =
-                                margin >= 1 ? Verdict.Fine
-                                : margin >= row.StopShare ? Verdict.Watch
-                                : Verdict.Stop;
-                            Assert.Equal(expected, check.Verdict);
-                            seen.Add((check.Kind, check.Verdict));
-                        }
-                    }
-                },
-                iter: 200,
-                threads: 1
-            );
+        // In steps of a fortieth: the band that is to be watched is narrow.
+        foreach (double pull in Enumerable.Range(0, 401).Select(i => Math.Exp(1 + i / 40d)))
+        foreach ((LoadsInput input, string kind) in Cases)
+        {
+            LoadSource source = input.Source with { PullN = pull };
+            foreach (LoadCheck check in LoopLoads.Evaluate(input with { Source = source }, false).Checks)
+            {
+                if (check.Margin is not double margin || check.IsAdvisory)
+                    continue;
+                if (RowOf(check, kind, kind != "V-belt") is not { } key)
+                    continue;
+                LoadLimit row = LoadLimits.Get(key.Check, key.Use);
+                Assert.Equal(row.Limit ?? check.Limit, check.Limit);
+                Verdict expected =
+                    margin >= 1 ? Verdict.Fine
+                    : margin >= row.StopShare ? Verdict.Watch
+                    : Verdict.Stop;
+                Assert.Equal(expected, check.Verdict);
+                seen.Add((check.Kind, check.Verdict));
+            }
+        }
         foreach (
             LoadCheckKind kind in new[]
             {
