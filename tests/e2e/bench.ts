@@ -1,3 +1,4 @@
+import type { Request } from '@playwright/test'
 import { expect, type Locator, type Page } from './server'
 
 /** Words and places that several tests use. */
@@ -70,7 +71,9 @@ export async function untilIdle(page: Page) {
   const idleMs = 250 // longer than a draft waits before it is asked about
   const under = new Set<object>()
   let begun = 0
-  const begins = (request: object) => {
+  const begins = (request: Request) => {
+    // A page listens to others as long as it is open.
+    if (request.resourceType() === 'eventsource') return
     begun += 1
     under.add(request)
   }

@@ -93,7 +93,12 @@ const FORMS: Form[] = [
       all(say('straight-edge'), say('Two readings of this belt make the curve its own')),
     ],
   },
-  { name: 'a sprung arm is set', path: '/machines/7/set' },
+  {
+    name: 'a sprung arm is set',
+    path: '/machines/7/set',
+    // Its fields come with an answer.
+    open: [(page) => page.getByRole('region', { name: 'Sprung arm' }).waitFor()],
+  },
   { name: 'a robot is set', path: '/machines/5/set', open: [say('line')] },
   {
     name: 'aims',
