@@ -58,7 +58,7 @@ public static class PhotoEndpoints
         PictureFile made = await desk.MakeAsync(sent, kept, small, ct);
         PhotoTaken taken = new("", 0, 0, null, what, loopKey, round, about);
         return await store.AddPhotoAsync(context.Who(), id, key, taken, made, ct) is { } job
-            ? TypedResults.Created($"/api/photos/{job.Photos[^1].Hash}", job)
+            ? TypedResults.Created($"/api/jobs/{job.Id}", job)
             : TypedResults.NotFound();
     }
 

@@ -41,7 +41,10 @@ public static class PhotoScale
             open,
             length.Working with
             {
-                Beside = [new("±", "the four ends, each put down to 3 px", open, "mm")],
+                Beside =
+                [
+                    new("±", FormattableString.Invariant($"the four ends, each put down to {EndPx} px"), open, "mm"),
+                ],
             }
         );
     }

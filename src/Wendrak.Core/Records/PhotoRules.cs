@@ -30,7 +30,7 @@ public static class PhotoRules
                 "stands",
                 "This picture is with the job already."
             )
-            .Count("Photos", sheet.Photos.Count + 1, 1, MostPhotos, "photos")
+            .Count(nameof(photo.Hash), sheet.Photos.Count + 1, 1, MostPhotos, "photos")
             .Count(nameof(photo.WidthPx), photo.WidthPx, 1, WidestPx, "px")
             .Count(nameof(photo.HeightPx), photo.HeightPx, 1, WidestPx, "px")
             .OneOf(nameof(photo.Shows), photo.Shows)
@@ -59,7 +59,7 @@ public static class PhotoRules
             return guard;
         DrawnLine line = drawn.Line;
         return guard
-            .Count("Lines", photo.Lines.Count + 1, 1, MostLines, "lines")
+            .Count(nameof(drawn.Line), photo.Lines.Count + 1, 1, MostLines, "lines")
             .Between("Line.X1", line.X1, 0, photo.WidthPx, "px")
             .Between("Line.X2", line.X2, 0, photo.WidthPx, "px")
             .Between("Line.Y1", line.Y1, 0, photo.HeightPx, "px")

@@ -87,7 +87,7 @@ public sealed class PhotoRulesTests
         Refusals.Names("Line", () => After(Whole, Ruler with { Line = new(0, 0, PhotoScale.ShortestPx - 1, 0) }));
         Refusals.Names("LengthMm", () => After(Whole, Ruler with { LengthMm = 0 }));
         Refusals.Names("LengthMm", () => After(Whole, Ruler with { LengthMm = PhotoRules.LongestMm + 1 }));
-        Refusals.Names("Lines", () => After([Whole, .. Enumerable.Repeat(Ruler, PhotoRules.MostLines + 1)]));
+        Refusals.Names("Line", () => After([Whole, .. Enumerable.Repeat(Ruler, PhotoRules.MostLines + 1)]));
     }
 
     [Fact]
@@ -96,6 +96,6 @@ public sealed class PhotoRulesTests
         IEnumerable<JobEvent> photos = Enumerable
             .Range(0, PhotoRules.MostPhotos + 1)
             .Select(i => Whole with { Hash = i.ToString("x64", System.Globalization.CultureInfo.InvariantCulture) });
-        Refusals.Names("Photos", () => After([.. photos]));
+        Refusals.Names("Hash", () => After([.. photos]));
     }
 }

@@ -107,6 +107,14 @@ public sealed class PhotoApiTests(WendrakServer server) : IClassFixture<WendrakS
     }
 
     [Fact]
+    public async Task One_that_was_removed_and_is_sent_again_with_its_key_stays_removed()
+    {
+        JobSheet job = await AddAsync(await OpenAsync(), Picture(450), key: "once");
+        await UndoAsync(job.Photos[0].Entry);
+        Assert.Empty((await AddAsync(job, Picture(450), key: "once")).Photos);
+    }
+
+    [Fact]
     public async Task An_event_names_no_picture_that_is_not_stored()
     {
         JobSheet job = await OpenAsync();
