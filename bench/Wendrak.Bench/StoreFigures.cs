@@ -2,6 +2,7 @@ using System.Diagnostics;
 using System.Globalization;
 using Dapper;
 using Microsoft.Data.Sqlite;
+using Wendrak.Core.Stock;
 using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;

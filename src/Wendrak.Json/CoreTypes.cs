@@ -11,6 +11,7 @@ using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Shafts;
+using Wendrak.Core.Stock;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Wheels;
 
@@ -52,7 +53,9 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(IReadOnlyList<SetJob>))]
 [JsonSerializable(typeof(IReadOnlyList<Setup>))]
 [JsonSerializable(typeof(IReadOnlyList<StockItem>))]
+[JsonSerializable(typeof(IReadOnlyList<StockPart>))]
 [JsonSerializable(typeof(IReadOnlyList<StockSpacer>))]
+[JsonSerializable(typeof(IReadOnlyList<HandTool>))]
 [JsonSerializable(typeof(IReadOnlyList<Working>))]
 [JsonSerializable(typeof(Job))]
 [JsonSerializable(typeof(JobEvent))]
@@ -116,7 +119,9 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(StartingPartsInput))]
 [JsonSerializable(typeof(StartingSearchInput))]
 [JsonSerializable(typeof(StockItem))]
+[JsonSerializable(typeof(StockPart))]
 [JsonSerializable(typeof(StockSpacer))]
+[JsonSerializable(typeof(HandTool))]
 [JsonSerializable(typeof(StraightnessInput))]
 [JsonSerializable(typeof(StraightnessResult))]
 [JsonSerializable(typeof(SuspensionPlayInput))]

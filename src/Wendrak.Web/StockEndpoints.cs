@@ -1,6 +1,7 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 using Wendrak.Core.Tables;
 
 namespace Wendrak.Web;
@@ -44,6 +45,8 @@ public static class StockEndpoints
             "spacers of one width",
             "spacers in stock"
         );
+        ListEndpoints<StockPart>.Map(app, "/api/parts", "Part", "listParts", "a part in stock", "parts in stock");
+        ListEndpoints<HandTool>.Map(app, "/api/tools", "Tool", "listTools", "a tool", "tools on hand");
         RouteGroupBuilder sets = ListEndpoints<GearboxSet>.Map(
             app,
             "/api/gearbox-sets",

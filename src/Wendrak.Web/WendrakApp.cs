@@ -90,6 +90,8 @@ public static class WendrakApp
         services.AddSingleton<StockStore>();
         services.AddSingleton(p => p.GetRequiredService<StockStore>().Wheels);
         services.AddSingleton(p => p.GetRequiredService<StockStore>().Spacers);
+        services.AddSingleton(p => p.GetRequiredService<StockStore>().Parts);
+        services.AddSingleton(p => p.GetRequiredService<StockStore>().Tools);
         services.AddSingleton(p => p.GetRequiredService<StockStore>().GearboxSets);
         services.AddSingleton<WorkshopExport>();
         services.AddSingleton<Restoring>();

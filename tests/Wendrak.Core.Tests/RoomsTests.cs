@@ -16,6 +16,7 @@ public sealed class RoomsTests
         "Loops",
         "Fit",
         "Shafts",
+        "Stock",
         "Drawing",
         "Wear",
         "Loads",

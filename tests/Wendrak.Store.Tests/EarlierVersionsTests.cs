@@ -3,6 +3,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;

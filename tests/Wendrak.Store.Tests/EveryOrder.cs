@@ -1,6 +1,7 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Bodies;
@@ -70,6 +71,14 @@ public sealed class EveryOrder(TempStore store, int seed)
             ("change stock", ChangeStockAsync),
             ("remove stock", RemoveStockAsync),
             ("add spacer", () => store.Stock.Spacers.AddAsync("Ann", new(0, 0, 1 + _random.Next(9), 17, 3), default)),
+            ("add part", () => store.Stock.Parts.AddAsync("Ann", Part(), default)),
+            ("change part", ChangePartAsync),
+            ("count part", CountPartAsync),
+            ("remove part", RemovePartAsync),
+            ("add tool", () => store.Stock.Tools.AddAsync("Ann", new(0, 0, ToolKind.Spanner, Name("size")), default)),
+            ("remove tool", RemoveToolAsync),
+            ("use part", UsePartAsync),
+            ("use part", UsePartAsync),
             ("undo", UndoAsync),
             ("undo", UndoAsync),
             ("undo last", UndoLastAsync),
@@ -89,6 +98,14 @@ public sealed class EveryOrder(TempStore store, int seed)
             lines.AddRange((await store.Aims.ListAsync(m.Machine.Id)).Select(a => Line(a with { Version = 0 })));
             lines.AddRange(m.Visits.OrderBy(v => v.Id).Select(v => Line(v with { Version = 0 })));
         }
+        foreach (FittedMachine m in (await store.Machines.ListAsync()).OrderBy(m => m.Machine.Id))
+            lines.AddRange(
+                (await store.Jobs.ListSheetsAsync(m.Machine.Id))
+                    .Where(s => s.Parts.Count > 0)
+                    .Select(s => $"{s.Id}: " + string.Join(", ", s.Parts.Select(p => $"{p.Count} × {p.What}").Order()))
+            );
+        lines.AddRange((await store.Stock.Parts.ListAsync()).Select(s => Line(s with { Version = 0 })));
+        lines.AddRange((await store.Stock.Tools.ListAsync()).Select(s => Line(s with { Version = 0 })));
         lines.AddRange((await store.Stock.Wheels.ListAsync()).Select(s => Line(s with { Version = 0 })));
         lines.AddRange((await store.Stock.Spacers.ListAsync()).Select(s => Line(s with { Version = 0 })));
         lines.AddRange((await store.Stock.GearboxSets.ListAsync()).Select(s => Line(s with { Version = 0 })));
@@ -301,6 +318,36 @@ public sealed class EveryOrder(TempStore store, int seed)
     {
         StockItem item = await OneAsync(store.Stock.Wheels.ListAsync());
         await store.Stock.Wheels.RemoveAsync("Ann", item.Id, item.Version, default);
+    }
+
+    private StockPart Part() => new(0, 0, PartKind.Seal, Name("seal"), null, 5, 2.5, true, null);
+
+    private Task<StockPart> PartAsync() => OneAsync(store.Stock.Parts.ListAsync());
+
+    private async Task ChangePartAsync() =>
+        await store.Stock.Parts.ChangeAsync("Ann", await PartAsync() with { Note = Name("note") }, default);
+
+    private async Task CountPartAsync() =>
+        await store.Stock.Parts.ChangeAsync("Ann", await PartAsync() with { Count = _random.Next(6) }, default);
+
+    private async Task RemovePartAsync()
+    {
+        StockPart part = await PartAsync();
+        await store.Stock.Parts.RemoveAsync("Ann", part.Id, part.Version, default);
+    }
+
+    private async Task RemoveToolAsync()
+    {
+        HandTool tool = await OneAsync(store.Stock.Tools.ListAsync());
+        await store.Stock.Tools.RemoveAsync("Ann", tool.Id, tool.Version, default);
+    }
+
+    private async Task UsePartAsync()
+    {
+        SetJob visit = await VisitAsync();
+        StockPart part = await PartAsync();
+        PartUsed used = new("", 1 + _random.Next(2), null, new(StockList.Parts, part.Id));
+        await store.Jobs.AppendAsync("Ann", visit.Id, [new(Name("key"), used)], default);
     }
 
     private async Task UndoLastAsync()

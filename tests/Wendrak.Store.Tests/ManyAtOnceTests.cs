@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Diagnostics;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 using Wendrak.Core.Tension;
 using Wendrak.Store.Machines;
 using Wendrak.Store.Records;
@@ -32,7 +33,7 @@ public sealed class ManyAtOnce
     private readonly TempStore _store;
     private readonly long _machine;
     private readonly SetJob _visit;
-    private readonly Core.Records.StockItem _counted;
+    private readonly StockItem _counted;
     private readonly ConcurrentBag<(int Place, double Value)> _readings = [];
     private int _increments;
     private int _notes;

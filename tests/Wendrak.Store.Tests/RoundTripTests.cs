@@ -1,6 +1,7 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Bodies;
 using Wendrak.Store.Machines;

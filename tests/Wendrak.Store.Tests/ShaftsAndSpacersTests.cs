@@ -2,6 +2,7 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Shafts;
+using Wendrak.Core.Stock;
 using Wendrak.Store.Machines;
 using Wendrak.Store.Records;
 

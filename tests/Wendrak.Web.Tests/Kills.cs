@@ -4,6 +4,7 @@ using System.Net.Http.Json;
 using Microsoft.Data.Sqlite;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 
 namespace Wendrak.Web.Tests;
 

@@ -4,6 +4,7 @@ using System.Net.Http.Json;
 using System.Net.NetworkInformation;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 
 namespace Wendrak.Web.Tests;
 

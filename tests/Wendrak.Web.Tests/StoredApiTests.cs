@@ -6,6 +6,7 @@ using System.Text.Json;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Ledger;

@@ -55,7 +55,8 @@ public sealed record EvaluationParts
 
     /// <summary>Whether an answer needs what the workshop has.</summary>
     [JsonIgnore]
-    public bool NeedsWorkshop => (StartingSearch, Search, Combinations, Rail) is not (null, null, null, null);
+    public bool NeedsWorkshop =>
+        (StartingSearch, Search, Combinations, Rail, Set) is not (null, null, null, null, null);
 }
 
 /// <summary>What was known, or why not: one of both.</summary>

@@ -88,8 +88,11 @@ public sealed record PracticeQuestion(int Seed, SetQuestion Set, LockState Lock)
 /// <summary>Answers about setting. What is set is what is on the machine, whatever else is in view.</summary>
 internal static class SetAnswers
 {
-    public static SetAdvice Set(MachineInView view, SetQuestion question) =>
-        SetEvaluation.Advise(InputOf(view, question), question.Workings);
+    public static SetAdvice Set(MachineInView view, SetQuestion question)
+    {
+        SetAdvice advice = SetEvaluation.Advise(InputOf(view, question), question.Workings);
+        return advice with { Manual = advice.Manual.With(view.Workshop.Tools) };
+    }
 
     /// <summary>The round in hand stands after those kept; of a visit that is not there none is.</summary>
     public static (string From, string To) InHandPath(MachineInView view, SetQuestion question)

@@ -1,4 +1,5 @@
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 
 namespace Wendrak.Core.Evaluation;
 
@@ -35,4 +36,8 @@ public sealed record StoredMachine(
 }
 
 /// <summary>What the workshop has, for whatever machine.</summary>
-public sealed record Workshop(IReadOnlyList<StockItem> Wheels, IReadOnlyList<StockSpacer> Spacers);
+public sealed record Workshop(
+    IReadOnlyList<StockItem> Wheels,
+    IReadOnlyList<StockSpacer> Spacers,
+    IReadOnlyList<HandTool> Tools
+);

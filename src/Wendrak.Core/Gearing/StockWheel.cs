@@ -26,8 +26,11 @@ public sealed record StockWheel(
     bool Obtainable
 )
 {
-    private const int MostPieces = 100_000;
-    private const double MostMoney = 1_000_000;
+    /// <summary>More than any shelf holds: judgement, to catch a slip.</summary>
+    internal const int MostPieces = 100_000;
+
+    /// <summary>For one piece: judgement, to catch a slip.</summary>
+    internal const double MostMoney = 1_000_000;
     private const int MostWheels = 5_000;
 
     /// <summary>Whether there can be such a wheel.</summary>

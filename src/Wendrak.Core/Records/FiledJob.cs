@@ -21,9 +21,12 @@ public sealed record FiledJob(DateOnly OpenedOn, IReadOnlyList<FiledEvent> Event
             [
                 .. job
                     .Entries.Where(e => !LiesOnNoPhoto(job, e.Event))
-                    .Select(e => new FiledEvent(e.At, e.Actor, e.Event)),
+                    .Select(e => new FiledEvent(e.At, e.Actor, Filed(e.Event))),
             ]
         );
+
+    /// <summary>Stock stays where it is: elsewhere its numbers are of other things.</summary>
+    private static JobEvent Filed(JobEvent e) => e is PartUsed used ? used with { From = null } : e;
 
     private static bool LiesOnNoPhoto(JobContent job, JobEvent happened) =>
         happened is PhotoLineDrawn line && job.Sheet.Photos.All(p => p.Hash != line.Hash);
@@ -42,6 +45,14 @@ public sealed record FiledJob(DateOnly OpenedOn, IReadOnlyList<FiledEvent> Event
         {
             JobEvent next = Events[i].Event;
             JobContent before = job;
+            new Guard()
+                .That(
+                    next is not PartUsed { From: not null },
+                    $"{nameof(Events)}[{i}].{nameof(FiledEvent.Event)}.From",
+                    "unknown",
+                    "Leave it out: what is used at a job of a file comes from no Stock here."
+                )
+                .ThrowIfAny();
             Refusal.Under($"{nameof(Events)}[{i}].{nameof(FiledEvent.Event)}", () => JobRules.CheckNext(before, next));
             job = job.After(new(i + 1, Events[i].At, Events[i].Who, next));
         }

@@ -79,6 +79,7 @@ public sealed class JobContent
     {
         JobOpened? opened = Last<JobOpened>()?.Event as JobOpened;
         ProvisionalPart[] provisional = Provisional();
+        JobPart[] parts = [.. Of<PartUsed>().Select(p => JobPart.From(p.Entry, p.Event))];
         Signature? signature = Last<JobSigned>() is { Event: JobSigned s } signed
             ? new(s.SignedOn, signed.Actor, s.Score, s.Word, s.Despite ?? [], s.Reason)
             : null;
@@ -108,6 +109,8 @@ public sealed class JobContent
             [.. Of<DeviationNoted>().Select(d => new Deviation(d.Event.What, d.Event.Why, d.Entry.Actor, d.Entry.At))],
             provisional,
             JobPhoto.Of(Entries),
+            parts,
+            PartsCost.From(parts),
             Of<TimeSpent>().Sum(t => t.Event.Minutes),
             People(),
             signature is null ? Blocks(waitsFor, provisional) : [],

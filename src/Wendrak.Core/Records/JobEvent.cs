@@ -17,6 +17,7 @@ namespace Wendrak.Core.Records;
 [JsonDerivedType(typeof(ProvisionalCleared), "provisionalCleared")]
 [JsonDerivedType(typeof(PhotoTaken), "photoTaken")]
 [JsonDerivedType(typeof(PhotoLineDrawn), "photoLineDrawn")]
+[JsonDerivedType(typeof(PartUsed), "partUsed")]
 [JsonDerivedType(typeof(JobSigned), "jobSigned")]
 [JsonDerivedType(typeof(VisitBegun), "visitBegun")]
 [JsonDerivedType(typeof(GoalChosen), "goalChosen")]

@@ -120,6 +120,7 @@ public static class JobRules
             ),
             PhotoTaken e => PhotoRules.Check(guard, sheet, e),
             PhotoLineDrawn e => PhotoRules.Check(guard, sheet, e),
+            PartUsed e => PartRules.Check(guard, e),
             JobSigned e => Check(guard, sheet, e),
             _ => guard,
         };

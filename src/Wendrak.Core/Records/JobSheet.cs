@@ -114,6 +114,8 @@ public sealed record Signature(
 /// <param name="Deviations">What was done otherwise than it should be.</param>
 /// <param name="Provisional">Cleared ones too.</param>
 /// <param name="Photos">In the order in which they came.</param>
+/// <param name="Parts">That were used, in the order in which it was said.</param>
+/// <param name="PartsCost">Of all of them; null where none was used.</param>
 /// <param name="Minutes">Working time of everybody, min.</param>
 /// <param name="People">Who did something at it, in the order in which they came.</param>
 /// <param name="BlockedBy">What stands in the way of the signature; empty for nothing, and once it is signed.</param>
@@ -137,6 +139,8 @@ public sealed record JobSheet(
     IReadOnlyList<Deviation> Deviations,
     IReadOnlyList<ProvisionalPart> Provisional,
     IReadOnlyList<JobPhoto> Photos,
+    IReadOnlyList<JobPart> Parts,
+    PartsCost? PartsCost,
     double Minutes,
     IReadOnlyList<JobPerson> People,
     IReadOnlyList<BlockedBy> BlockedBy,

@@ -186,17 +186,5 @@ public static class MachineRules
             .Include(new Guard("Target.").Include(AimRules.Check(aim.Target, gears)))
             .Include(AimRules.CheckMemory(aim.Conditions, aim.Wishes, aim.Outcomes));
 
-    public static void Check(StockItem item) =>
-        new Guard()
-            .Include(new Guard("Wheel.").Include(item.Wheel.Check()))
-            .Note(nameof(item.Note), item.Note)
-            .ThrowIfAny();
-
-    public static void Check(StockSpacer spacer) =>
-        new Guard()
-            .Include(SpacerStacks.CheckSpacer(spacer.ThicknessMm, spacer.Count))
-            .Include(ShaftWidths.CheckDiameter(nameof(spacer.BoreMm), spacer.BoreMm))
-            .ThrowIfAny();
-
     public static IEnumerable<Loop> LoopsOf(Machine machine) => machine.Drives.SelectMany(d => d.Stages).OfType<Loop>();
 }

@@ -1,5 +1,6 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loops;
+using Wendrak.Core.Stock;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 
@@ -7,7 +8,8 @@ namespace Wendrak.Core.Tension;
 
 /// <summary>One step of the closing list.</summary>
 /// <param name="Sentence">What is to be done, as a sentence.</param>
-public sealed record ClosingLine(ClosingStep Step, string Sentence);
+/// <param name="Tools">What it is done with; empty for bare hands.</param>
+public sealed record ClosingLine(ClosingStep Step, string Sentence, IReadOnlyList<ToolKind> Tools);
 
 /// <summary>What is said at one adjuster: nothing of another kind of drive.</summary>
 /// <param name="Lock">What holds the place: “axle nut”, “motor bolts”.</param>
@@ -23,6 +25,8 @@ public sealed record ClosingLine(ClosingStep Step, string Sentence);
 /// <param name="ReadBy">What its tightness can be read by, the usual one first.</param>
 /// <param name="PairsNeeded">How many pairs tie a gauge, or a hand, to readings that know more.</param>
 /// <param name="StraightBy">Ways to tell how straight it runs; the first one is nearest at hand.</param>
+/// <param name="Tools">What a visit asks for, in the order in which it is taken up.</param>
+/// <param name="MissingTools">Those of them that the workshop does not have; empty where nobody listed its tools.</param>
 public sealed record SetManual(
     string Lock,
     bool LocksAreMany,
@@ -36,9 +40,18 @@ public sealed record SetManual(
     IReadOnlyList<ClosingLine> Closing,
     IReadOnlyList<ReadingMethod> ReadBy,
     PairsNeeded PairsNeeded,
-    IReadOnlyList<StraightnessMethod> StraightBy
+    IReadOnlyList<StraightnessMethod> StraightBy,
+    IReadOnlyList<ToolKind> Tools,
+    IReadOnlyList<ToolStandIn> MissingTools
 )
 {
+    /// <summary>The same in a workshop whose tools are known.</summary>
+    public SetManual With(IReadOnlyCollection<HandTool> onHand) =>
+        this with
+        {
+            MissingTools = ToolStandIns.Missing(Tools, onHand),
+        };
+
     /// <summary>Words, cautions and closing list for a drive and its adjuster. Source: common practice; the maker's manual wins.</summary>
     public static SetManual For(MachineKind kind, InputKind input, DriveElement element, AdjusterKind adjuster)
     {
@@ -73,15 +86,20 @@ public sealed record SetManual(
             element == DriveElement.Chain && machine.HasSuspension,
             SlipTest.WaysFor(element),
             [
-                new(ClosingStep.FinalTorque, Capital($"{locks} at {(words.IsMany ? "their" : "its")} torque")),
-                new(ClosingStep.AdjusterLocks, words.Fast),
-                new(ClosingStep.PinsAndCaps, words.Caps),
-                new(ClosingStep.Guards, "Guards back on"),
+                new(
+                    ClosingStep.FinalTorque,
+                    Capital($"{locks} at {(words.IsMany ? "their" : "its")} torque"),
+                    [ToolKind.TorqueWrench]
+                ),
+                new(ClosingStep.AdjusterLocks, words.Fast, [words.Tool]),
+                new(ClosingStep.PinsAndCaps, words.Caps, []),
+                new(ClosingStep.Guards, "Guards back on", []),
                 new(
                     ClosingStep.TurnsFreely,
                     machine.HasRoadBrake
                         ? "Wheel turned by hand: free, nothing rubs, the brake works"
-                        : "Turned by hand: free, nothing rubs"
+                        : "Turned by hand: free, nothing rubs",
+                    []
                 ),
             ],
             ReadingMethods.For(element),
@@ -89,7 +107,15 @@ public sealed record SetManual(
             // Only an axle with two ends has both its arms measured.
             Adjuster.IsOfTwoEnds(adjuster)
                 ? [StraightnessMethod.BothArms, .. anywhere]
-                : anywhere
+                : anywhere,
+            [
+                // What goes on the road stands on the wheel that is to be turned.
+                .. machine.HasRoadBrake ? new[] { ToolKind.Stand } : [],
+                words.Tool,
+                ToolKind.StraightEdge,
+                ToolKind.TorqueWrench,
+            ],
+            []
         );
     }
 
@@ -101,7 +127,8 @@ public sealed record SetManual(
         string Fast,
         string Caps,
         string? Caution = null,
-        IReadOnlyList<string>? Procedure = null
+        IReadOnlyList<string>? Procedure = null,
+        ToolKind Tool = ToolKind.Spanner
     );
 
     private const string Seated =
@@ -142,7 +169,8 @@ public sealed record SetManual(
             "Loosen the motor bolts until the motor just slides",
             "Screw of the slide and its lock nut fast",
             "Caps and screws in",
-            "The motor lies flat on its slide before its bolts are tightened: a tilted one runs askew."
+            "The motor lies flat on its slide before its bolts are tightened: a tilted one runs askew.",
+            Tool: ToolKind.HexKey
         ),
         [AdjusterKind.Eccentric] = new(
             "clamp of the eccentric",
@@ -182,7 +210,8 @@ public sealed record SetManual(
                 "Let it go, and turn the wheel a few turns so that the belt settles.",
                 "Nip the bolts without leaning on the motor.",
                 "Read.",
-            ]
+            ],
+            ToolKind.HexKey
         ),
         [AdjusterKind.FixedCentres] = new(
             "bolts of both shafts",

@@ -10,6 +10,13 @@ internal static class EarlierBodies
 {
     public static JsonObject AsIs(JsonObject body) => Without(body, "id", "version");
 
+    /// <summary>Nobody could say of a spacer that it can’t be had any more.</summary>
+    public static JsonObject Spacer(JsonObject spacer)
+    {
+        spacer["obtainable"] = true;
+        return spacer;
+    }
+
     public static JsonObject Machine(JsonObject machine)
     {
         foreach (JsonObject stage in Each(machine, "drives").SelectMany(d => Each(d, "stages")))

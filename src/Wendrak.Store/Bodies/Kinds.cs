@@ -1,5 +1,6 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 
 namespace Wendrak.Store.Bodies;
 
@@ -67,11 +68,9 @@ internal static class Kinds
         {
             Name = "stock_item",
             Word = "wheel in stock",
-            NameOf = i =>
-                FormattableString.Invariant(
-                    $"{i.Wheel.Side.ToString().ToLowerInvariant()} {i.Wheel.Size} for {i.Wheel.Standard}"
-                ),
-            Upcasters = [EarlierBodies.AsIs],
+            NameOf = i => i.Describe(),
+            // Form 3 says how it is got.
+            Upcasters = [EarlierBodies.AsIs, EarlierBodies.AsIs],
         };
 
     public static StoredKind<StockSpacer> StockSpacer { get; } =
@@ -79,10 +78,26 @@ internal static class Kinds
         {
             Name = "stock_spacer",
             Word = "spacer in stock",
-            NameOf = s => FormattableString.Invariant($"{s.ThicknessMm} mm for {s.BoreMm} mm"),
-            Upcasters = [EarlierBodies.AsIs],
+            NameOf = s => s.Describe(),
+            Upcasters = [EarlierBodies.AsIs, EarlierBodies.Spacer],
+        };
+
+    public static StoredKind<StockPart> StockPart { get; } =
+        new()
+        {
+            Name = "stock_part",
+            Word = "part in stock",
+            NameOf = p => p.Describe(),
+        };
+
+    public static StoredKind<HandTool> HandTool { get; } =
+        new()
+        {
+            Name = "hand_tool",
+            Word = "tool",
+            NameOf = t => t.Describe(),
         };
 
     public static IReadOnlyList<IStoredKind> All { get; } =
-    [GearboxSet, Machine, Setup, Aim, Job, StockItem, StockSpacer];
+    [GearboxSet, Machine, Setup, Aim, Job, StockItem, StockSpacer, StockPart, HandTool];
 }

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Stock;
 
 namespace Wendrak.Store.Bodies;
 
@@ -28,6 +29,13 @@ public interface IStoredKind
 
     /// <summary>What a record refers to.</summary>
     IReadOnlyList<Reference> ReferencesOf(string body);
+
+    /// <summary>
+    /// Takes a change of a counted record back where only its count was changed since, or only the count by that change: three that
+    /// went and one that came are two that went, in whatever order it is taken back.
+    /// </summary>
+    /// <returns>The body as it is then; null where more was changed, or fewer than none would be left.</returns>
+    string? TakeBackBesideCount(string before, string after, string current);
 }
 
 /// <summary>One kind of record: the only place where the store learns of it.</summary>
@@ -81,6 +89,22 @@ public sealed class StoredKind<T> : IStoredKind
     public string Called(string body) => NameOf(Read(Schema, body)) is { } name ? $"{Word} “{name}”" : Word;
 
     public IReadOnlyList<Reference> ReferencesOf(string body) => ReferencesOf(Read(Schema, body));
+
+    public string? TakeBackBesideCount(string before, string after, string current)
+    {
+        if (
+            Read(Schema, before) is not StockRecord b
+            || Read(Schema, after) is not StockRecord a
+            || Read(Schema, current) is not StockRecord c
+        )
+            return null;
+        int left = c.Pieces() + b.Pieces() - a.Pieces();
+        StockRecord? back =
+            c.WithPieces(a.Pieces()) == a ? b.WithPieces(left)
+            : b.WithPieces(a.Pieces()) == a ? c.WithPieces(left)
+            : null;
+        return back is null || left < 0 ? null : Write((T)(StoredRecord)back);
+    }
 
     internal IReadOnlyList<Reference> ReferencesOf(T value) => [.. References(value).Distinct()];
 

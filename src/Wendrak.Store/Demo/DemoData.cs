@@ -1,6 +1,7 @@
 using System.Reflection;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
@@ -19,8 +20,12 @@ public static class DemoData
         ChangeLog log = new(database, clock);
         MachineFiles machines = new(database, log, new(database, log, clock));
         StockStore stock = new(database, log);
-        foreach (StockWheel wheel in Read<StockWheel[]>("stock.json"))
-            await stock.Wheels.AddAsync(Who, new(0, 0, wheel, null), CancellationToken.None);
+        foreach (StockItem wheel in Read<StockItem[]>("stock.json"))
+            await stock.Wheels.AddAsync(Who, wheel, CancellationToken.None);
+        foreach (StockPart part in Read<StockPart[]>("parts.json"))
+            await stock.Parts.AddAsync(Who, part, CancellationToken.None);
+        foreach (HandTool tool in Read<HandTool[]>("tools.json"))
+            await stock.Tools.AddAsync(Who, tool, CancellationToken.None);
         foreach (StockSpacer spacer in Read<StockSpacer[]>("spacers.json"))
             await stock.Spacers.AddAsync(Who, spacer, CancellationToken.None);
         IReadOnlyDictionary<string, string> photos = await UnpackPhotosAsync(database.Folder);

@@ -11,14 +11,6 @@ internal static class EventUndoing
 {
     private static readonly Repository<Job> Jobs = new(Kinds.Job);
 
-    /// <returns>The number of the undoing; null when there is no such event.</returns>
-    /// <exception cref="CannotUndoException">What came since needs it, or the job is gone itself.</exception>
-    // One that came with a change goes with it.
-    public static async Task<long?> UndoAsync(Edit edit, long id) =>
-        await EventRow.FindAsync(edit.Session, id) is { ChangeId: null } row
-            ? await TakeBackAsync(edit, row, null)
-            : null;
-
     /// <param name="change">The undoing it goes with; null for an entry of its own.</param>
     /// <returns>The number of the entry that takes it back.</returns>
     /// <exception cref="CannotUndoException">What came since needs it, or the job is gone itself.</exception>
@@ -107,8 +99,36 @@ internal static class EventUndoing
         }
     }
 
-    private static string State(JobContent content) =>
-        string.Join('\n', content.Visits.Select(State).Prepend(EarlierJson.ToJson(content.Sheet with { Version = 0 })));
+    /// <summary>What was taken back and came again has another number and stands last: it is the same all the same.</summary>
+    private static string State(JobContent content)
+    {
+        JobSheet sheet = content.Sheet;
+        JobSheet without = sheet with
+        {
+            Version = 0,
+            Notes = [],
+            Deviations = [],
+            Provisional = [],
+            Photos = [],
+            Parts = [],
+            People = [],
+        };
+        IEnumerable<string> gathered =
+        [
+            .. sheet.Notes.Select(EarlierJson.ToJson),
+            .. sheet.Deviations.Select(EarlierJson.ToJson),
+            .. sheet.Provisional.Select(EarlierJson.ToJson),
+            .. sheet.Parts.Select(p => EarlierJson.ToJson(p with { Entry = 0 })),
+            .. sheet.Photos.Select(p =>
+                EarlierJson.ToJson(p with { Entry = 0, Lines = [.. p.Lines.Select(l => l with { Entry = 0 })] })
+            ),
+            .. sheet.People.Select(EarlierJson.ToJson),
+        ];
+        return string.Join(
+            '\n',
+            [EarlierJson.ToJson(without), .. content.Visits.Select(State), .. gathered.Order(StringComparer.Ordinal)]
+        );
+    }
 
     private static string State(SetJob? visit) => visit is null ? "" : EarlierJson.ToJson(visit with { Version = 0 });
 }

@@ -17,7 +17,7 @@ public sealed class Undoing(ChangeLog log, History history)
             who,
             async edit =>
                 await ChangeRow.FindAsync(edit.Session, id) is { } change ? await UndoAsync(edit, change)
-                : await EventUndoing.UndoAsync(edit, id) is long number ? number
+                : await EventRow.FindAsync(edit.Session, id) is { } row ? await UndoAsync(edit, row)
                 : throw new CannotUndoException("There is no such change."),
             ct
         );
@@ -42,16 +42,37 @@ public sealed class Undoing(ChangeLog log, History history)
         return await ChangeLog.RecordAsync(edit, $"undone: {change.Name}", change.Id);
     }
 
+    /// <summary>One that came with a change of something else goes with that; one that came with its job can go alone.</summary>
+    private static async Task<long> UndoAsync(Edit edit, EventRow row)
+    {
+        if (
+            row.ChangeId is long change
+            && (await ItemRow.OfAsync(edit.Session, change)).All(i => i.Kind != Kinds.Job.Name || i.Id != row.JobId)
+        )
+            return await UndoAsync(edit, (await ChangeRow.FindAsync(edit.Session, change))!);
+        return await EventUndoing.TakeBackAsync(edit, row, null);
+    }
+
     /// <summary>Puts a record back to how it was before a change; refuses when it was changed again since.</summary>
     private static async Task RestoreAsync(Edit edit, ItemRow item, long change)
     {
         IStoredKind kind = edit.KindOf(item.Kind);
         RecordRow? row = await RecordRows.FindAsync(edit.Session, item.Kind, item.Id);
         string? current = row?.Newest(kind);
+        string? after = item.After(kind);
+        string? before = await item.BeforeAsync(edit.Session, kind);
         // Contents are compared, not versions: an undone and redone thing has a higher version and is the same.
-        if (current != item.After(kind))
-            throw new CannotUndoException($"This {kind.Word} was changed again since. Undo the later change first.");
-        if (await item.BeforeAsync(edit.Session, kind) is { } before)
+        if (current != after)
+            before =
+                before is not null
+                && after is not null
+                && current is not null
+                && kind.TakeBackBesideCount(before, after, current) is { } counted
+                    ? counted
+                    : throw new CannotUndoException(
+                        $"This {kind.Word} was changed again since. Undo the later change first."
+                    );
+        if (before is not null)
             await RecordRows.PutBackAsync(edit, kind, item.Id, before, row);
         else
         {

@@ -58,12 +58,13 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
             if (next is VisitClosed closed && (await ClosedAsync(edit, after)).Closing is { } closing)
                 next = closed with { Despite = closing.Despite, Reason = closing.Reason };
         }
+        long? change = null;
+        if (next is PartUsed { From: not null } used)
+            (next, change) = await StockTaking.TakeAsync(edit, before.Job.MachineId, used, path);
         if (next is JobSigned signed)
             next = JobRules.Fill(before.Sheet, signed);
-        long? change =
-            next is VisitClosed
-                ? await DoneByClosing.TickAsync(edit, before.After(Entry(0)), ((VisitClosed)next).LoopKey)
-                : null;
+        if (next is VisitClosed { LoopKey: string done })
+            change = await DoneByClosing.TickAsync(edit, before.After(Entry(0)), done);
         string body = EventJson.Write(next);
         long number = await EventRow.AddAsync(
             edit,

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 using Wendrak.Store.Bodies;
 using Wendrak.Store.Records;
 
@@ -18,6 +19,7 @@ public sealed class MachineReader(Database database, JobStore jobs)
     private readonly Repository<Aim> _aims = new(Kinds.Aim);
     private readonly Repository<StockItem> _wheels = new(Kinds.StockItem);
     private readonly Repository<StockSpacer> _spacers = new(Kinds.StockSpacer);
+    private readonly Repository<HandTool> _tools = new(Kinds.HandTool);
     private Kept _kept = new(-1);
 
     /// <returns>Null when there is no such machine.</returns>
@@ -52,7 +54,8 @@ public sealed class MachineReader(Database database, JobStore jobs)
         Kept kept = Current();
         return kept.Workshop ??= await database.ReadAsync(async session => new Workshop(
             await _wheels.ListAsync(session),
-            await _spacers.ListAsync(session)
+            await _spacers.ListAsync(session),
+            await _tools.ListAsync(session)
         ));
     }
 

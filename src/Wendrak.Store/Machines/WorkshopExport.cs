@@ -23,6 +23,8 @@ public sealed class WorkshopExport(MachineStore machines, MachineFiles files, St
                 await AddAsync(archive, $"machines/{NameOf(machine.Machine)}", file);
         await AddAsync(archive, "stock.json", await stock.Wheels.ListAsync());
         await AddAsync(archive, "spacers.json", await stock.Spacers.ListAsync());
+        await AddAsync(archive, "parts.json", await stock.Parts.ListAsync());
+        await AddAsync(archive, "tools.json", await stock.Tools.ListAsync());
         await AddAsync(archive, "gearbox-sets.json", await stock.GearboxSets.ListAsync());
         long? before = null;
         for (int page = 1; ; page++)

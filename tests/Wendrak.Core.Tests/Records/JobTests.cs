@@ -133,6 +133,36 @@ public sealed class JobTests
         Assert.Equal([told], After(After((null, Opened)), [.. Closing("final", closed)]).Sheet.Despite);
 
     [Fact]
+    public void Parts_that_were_used_stand_there_with_what_they_cost_and_what_nobody_knows_the_price_of_is_said()
+    {
+        JobSheet sheet = After(
+            (null, Opened),
+            ("Ann", new PartUsed("rivet link", 2, 3.5, new(StockList.Parts, 4))),
+            ("Ben", new PartUsed("seal of the owner", 1, null, null))
+        ).Sheet;
+        Assert.Equal(
+            [(2, 7d, true), (1, (double?)null, false)],
+            sheet.Parts.Select(p => (p.Count, p.Price, p.IsFromStock))
+        );
+        Assert.Equal(new(7, 1), sheet.PartsCost);
+        Assert.Null(After((null, Opened)).Sheet.PartsCost);
+        Refusals.Names("What", () => After((null, new PartUsed(" ", 1, null, null))));
+        Refusals.Names("What", () => After((null, new PartUsed("", 1, null, null))));
+        Refusals.Names("Count", () => After((null, new PartUsed("x", 0, null, null))));
+        Refusals.Names("UnitPrice", () => After((null, new PartUsed("x", 1, -1, null))));
+        Refusals.Names("From.List", () => After((null, new PartUsed("", 1, null, new((StockList)9, 1)))));
+        FiledJob filed = FiledJob.From(After((null, Opened), (null, new PartUsed("x", 1, 2, new(StockList.Parts, 4)))));
+        Assert.Null(((PartUsed)filed.Events[1].Event).From);
+        Refusals.Names(
+            "Events[0].Event.From",
+            new FiledJob(
+                new(2026, 11, 29),
+                [new(Morning, null, new PartUsed("x", 1, 2, new(StockList.Parts, 4)))]
+            ).Check
+        );
+    }
+
+    [Fact]
     public void Several_loops_are_one_job_and_each_must_be_closed()
     {
         JobContent job = After(
@@ -180,6 +210,7 @@ public sealed class JobTests
             Gen.Int[0, 9].Select(i => (JobEvent)new DeviationNoted($"what {i}", "why")),
             Gen.Int[0, 2].Select(i => (JobEvent)new ProvisionalFitted($"thing {i}")),
             Gen.Int[0, 2].Select(i => (JobEvent)new ProvisionalCleared($"thing {i}")),
+            Gen.Int[1, 9].Select(i => (JobEvent)new PartUsed($"part {i}", i, i % 2 == 0 ? i : null, null)),
             Gen.Const<JobEvent>(new VisitBegun("final", SetGoal.Both)),
             Gen.Const<JobEvent>(Plain with { Reason = "so" })
         );
@@ -198,6 +229,10 @@ public sealed class JobTests
                 JobSheet sheet = job.Sheet;
                 Assert.Equal(taken.OfType<NoteWritten>().Select(n => n.Text), sheet.Notes.Select(n => n.Text));
                 Assert.Equal(taken.OfType<TimeSpent>().Sum(t => t.Minutes), sheet.Minutes);
+                PartUsed[] used = [.. taken.OfType<PartUsed>()];
+                Assert.Equal(used.Select(p => p.What), sheet.Parts.Select(p => p.What));
+                Assert.Equal(used.Sum(p => p.Count * (p.UnitPrice ?? 0)), sheet.PartsCost?.Price ?? 0);
+                Assert.Equal(used.Count(p => p.UnitPrice is null), sheet.PartsCost?.Unpriced ?? 0);
                 Assert.Equal(taken.OfType<DeviationNoted>().Count(), sheet.Deviations.Count);
                 int standing = taken.OfType<ProvisionalFitted>().Count() - taken.OfType<ProvisionalCleared>().Count();
                 Assert.Equal(standing, sheet.Provisional.Count(p => p.ClearedAt is null));

@@ -61,16 +61,6 @@ public sealed class MachineRulesTests
         Refusals.Names(field, () => MachineRules.Check(aim, Bike()));
     }
 
-    [Theory]
-    [InlineData(-1, 1.0, "Wheel.Count")]
-    [InlineData(1, -1.0, "Wheel.Price")]
-    public void Stock_counts_and_prices_are_not_negative(int count, double price, string field) =>
-        Refusals.Names(
-            field,
-            () =>
-                MachineRules.Check(new StockItem(0, 0, new("520", WheelSide.Front, 15, null, count, price, true), null))
-        );
-
     [Fact]
     public void A_file_has_exactly_one_setup_as_fitted()
     {

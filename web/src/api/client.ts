@@ -65,6 +65,12 @@ export type StartingParts = Schemas['StartingParts']
 export type Idler = Schemas['Idler']
 export type LoopJoint = Schemas['LoopJoint']
 export type StockSpacer = Schemas['StockSpacer']
+export type StockPart = Schemas['StockPart']
+export type StockPlace = Schemas['StockPlace']
+export type SupplyNote = Schemas['SupplyNote']
+export type HandTool = Schemas['HandTool']
+export type ToolKind = Schemas['ToolKind']
+export type ToolStandIn = Schemas['ToolStandIn']
 export type ShaftWidths = Schemas['ShaftWidths']
 export type SprocketOnShaft = Schemas['SprocketOnShaft']
 export type FilledShaft = Schemas['FilledShaft']
@@ -186,7 +192,7 @@ export function noteBuild(answering: string | null) {
   for (const tell of renewalWaiters) tell()
 }
 
-const client = createClient<paths>({ baseUrl: location.origin })
+export const client = createClient<paths>({ baseUrl: location.origin })
 client.use({
   onRequest({ request }) {
     // Header values are ASCII; a name need not be.
@@ -209,7 +215,7 @@ interface Answer<T> {
   response: Response
 }
 
-async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
+export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
   const { data, error, response } = await call
   if (response.ok) return data as T // 204 has no body: T is void there
   throw refusal(error, response.status)
@@ -329,28 +335,6 @@ export const changeAim = (body: Aim) =>
   answered(client.PUT('/api/aims/{id}', { params: { path: { id: body.id } }, body }))
 export const removeAim = (id: number, version: number) =>
   answered(client.DELETE('/api/aims/{id}', { params: { path: { id }, query: { version } } }))
-
-export const listStock = () => answered(client.GET('/api/stock'))
-export const addStock = (body: StockItem) => answered(client.POST('/api/stock', { body }))
-export const changeStock = (body: StockItem) =>
-  answered(client.PUT('/api/stock/{id}', { params: { path: { id: body.id } }, body }))
-export const removeStock = (id: number, version: number) =>
-  answered(client.DELETE('/api/stock/{id}', { params: { path: { id }, query: { version } } }))
-
-export const listSpacers = () => answered(client.GET('/api/spacers'))
-export const addSpacer = (body: StockSpacer) => answered(client.POST('/api/spacers', { body }))
-export const changeSpacer = (body: StockSpacer) =>
-  answered(client.PUT('/api/spacers/{id}', { params: { path: { id: body.id } }, body }))
-export const removeSpacer = (id: number, version: number) =>
-  answered(client.DELETE('/api/spacers/{id}', { params: { path: { id }, query: { version } } }))
-
-export const listGearboxSets = () => answered(client.GET('/api/gearbox-sets'))
-export const addGearboxSet = (body: GearboxSet) => answered(client.POST('/api/gearbox-sets', { body }))
-export const changeGearboxSet = (body: GearboxSet) =>
-  answered(client.PUT('/api/gearbox-sets/{id}', { params: { path: { id: body.id } }, body }))
-export const removeGearboxSet = (id: number, version: number) =>
-  answered(client.DELETE('/api/gearbox-sets/{id}', { params: { path: { id }, query: { version } } }))
-export const listDesignations = () => answered(client.GET('/api/gearbox-sets/designations'))
 
 /** Newest first; `before` an entry, to go on with those that came before it. */
 export const listChanges = (machineId?: number, before?: number) =>

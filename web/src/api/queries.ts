@@ -9,6 +9,7 @@ import {
 } from '@tanstack/react-query'
 import { useState } from 'react'
 import * as api from './client'
+import * as stock from './stock'
 
 // A refused input stays refused: only a lost connection is worth another try.
 export const retryLost = (count: number, error: unknown) => error instanceof TypeError && count < 2
@@ -31,13 +32,19 @@ export const useJobs = (id: number | undefined) =>
     queryFn: id === undefined ? skipToken : () => api.listJobs(id),
     retry: retryLost,
   })
-export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: api.listStock, retry: retryLost })
+export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: stock.listStock, retry: retryLost })
 export const useSpacers = () =>
-  useQuery({ queryKey: ['spacers'], queryFn: api.listSpacers, retry: retryLost })
+  useQuery({ queryKey: ['spacers'], queryFn: stock.listSpacers, retry: retryLost })
+export const useParts = () => useQuery({ queryKey: ['parts'], queryFn: stock.listParts, retry: retryLost })
+export const useTools = () => useQuery({ queryKey: ['tools'], queryFn: stock.listTools, retry: retryLost })
 export const useGearboxSets = () =>
-  useQuery({ queryKey: ['gearbox-sets'], queryFn: api.listGearboxSets, retry: retryLost })
+  useQuery({ queryKey: ['gearbox-sets'], queryFn: stock.listGearboxSets, retry: retryLost })
 export const useDesignations = () =>
-  useQuery({ queryKey: ['designations'], queryFn: api.listDesignations, staleTime: Number.POSITIVE_INFINITY })
+  useQuery({
+    queryKey: ['designations'],
+    queryFn: stock.listDesignations,
+    staleTime: Number.POSITIVE_INFINITY,
+  })
 /** Newest first, a page at a time. */
 export const useChanges = (machineId?: number) =>
   useInfiniteQuery({

@@ -1240,6 +1240,78 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All parts in stock */
+        get: operations["listParts"];
+        put?: never;
+        /** Adds a part in stock */
+        post: operations["addPart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parts/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes a part in stock */
+        put: operations["changePart"];
+        post?: never;
+        /** Removes a part in stock; undo brings it back */
+        delete: operations["removePart"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All tools on hand */
+        get: operations["listTools"];
+        put?: never;
+        /** Adds a tool */
+        post: operations["addTool"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tools/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes a tool */
+        put: operations["changeTool"];
+        post?: never;
+        /** Removes a tool; undo brings it back */
+        delete: operations["removeTool"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gearbox-sets": {
         parameters: {
             query?: never;
@@ -2387,6 +2459,8 @@ export interface components {
             step: components["schemas"]["ClosingStep"];
             /** @description What is to be done, as a sentence. */
             sentence: string;
+            /** @description What it is done with; empty for bare hands. */
+            tools: components["schemas"]["ToolKind"][];
         };
         /** @description What a visit would be closed over. */
         ClosingPart: {
@@ -3549,6 +3623,23 @@ export interface components {
          * @enum {unknown}
          */
         GrooveVerdict: "seated" | "bottoms" | "standsProud" | "sitsDeep";
+        /** @description A tool that the workshop has. */
+        HandTool: {
+            /** @description What it is. */
+            kind: components["schemas"]["ToolKind"];
+            /** @description Its size or range, in free words: “36 mm”, “20–100 Nm”; null where it has none. */
+            size: null | string;
+            /**
+             * Format: int64
+             * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
+             */
+            id: number;
+            /**
+             * Format: int32
+             * @description Grows with every change; a change must name the version it was made from.
+             */
+            version: number;
+        };
         /** @description What happened at a job, with what is to be known once it is written down. */
         HappenedAtJob: {
             events: components["schemas"]["SentEvent"][];
@@ -3733,7 +3824,7 @@ export interface components {
          * @description Something that happened at a job. It is written down once and never changed; who did it and when is what the job's
          *     record says, not the event.
          */
-        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
+        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventPartUsed"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
         /** @description What must be so before hands go near was confirmed. */
         JobEventCautionsSeen: {
             /** @enum {string} */
@@ -3804,6 +3895,24 @@ export interface components {
             kind: "noteWritten";
             /** @description In free words. */
             text: string;
+        };
+        /** @description Parts went into the machine. */
+        JobEventPartUsed: {
+            /** @enum {string} */
+            kind: "partUsed";
+            /** @description What they are. Of what was taken from Stock the record says it, whoever sends what. */
+            what: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description What one cost; null when not known. Of what was taken from Stock it is the price there.
+             */
+            unitPrice: null | number;
+            from: null | components["schemas"]["StockPlace"];
         };
         /** @description A line was drawn on a photo of the job. */
         JobEventPhotoLineDrawn: {
@@ -3999,6 +4108,40 @@ export interface components {
              */
             at: string;
         };
+        /** @description Parts that went into the machine at a job. */
+        JobPart: {
+            /**
+             * Format: int64
+             * @description Number of the entry that says so: undone by it.
+             */
+            entry: number;
+            /** @description What they are. */
+            what: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description What one cost; null when not known.
+             */
+            unitPrice: null | number;
+            /**
+             * Format: double
+             * @description Of all of them; null when not known.
+             */
+            price: null | number;
+            /** @description Whether Stock holds so many fewer since. */
+            isFromStock: boolean;
+            /** @description Null where nobody said. */
+            who: null | string;
+            /**
+             * Format: date-time
+             * @description When it was written down.
+             */
+            at: string;
+        };
         /** @description Somebody who did something at a job. */
         JobPerson: {
             /** @description As they call themselves here. */
@@ -4113,6 +4256,9 @@ export interface components {
             provisional: components["schemas"]["ProvisionalPart"][];
             /** @description In the order in which they came. */
             photos: components["schemas"]["JobPhoto"][];
+            /** @description That were used, in the order in which it was said. */
+            parts: components["schemas"]["JobPart"][];
+            partsCost: null | components["schemas"]["PartsCost"];
             /**
              * Format: double
              * @description Working time of everybody, min.
@@ -5769,6 +5915,11 @@ export interface components {
              */
             feel: number;
         };
+        /**
+         * @description Parts of a drive beside its wheels and the spacers of its shafts.
+         * @enum {unknown}
+         */
+        PartKind: "chain" | "belt" | "joiningLink" | "pin" | "washer" | "seal" | "plate" | "key" | "lock" | "fastener" | "bearing" | "other";
         /** @description What was known, or why not: one of both. */
         PartOfAdjusterOnLayout: {
             answer: null | components["schemas"]["AdjusterOnLayout"];
@@ -6065,6 +6216,19 @@ export interface components {
              *     it is stored is named where it would stand there.
              */
             refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What the parts of a job cost together. */
+        PartsCost: {
+            /**
+             * Format: double
+             * @description Sum of those whose price is known.
+             */
+            price: number;
+            /**
+             * Format: int32
+             * @description Lines whose price nobody knows: not in the sum.
+             */
+            unpriced: number;
         };
         /** @description A length on a photo, by another one that is known. */
         PhotoLength: {
@@ -7260,6 +7424,10 @@ export interface components {
             pairsNeeded: components["schemas"]["PairsNeeded"];
             /** @description Ways to tell how straight it runs; the first one is nearest at hand. */
             straightBy: components["schemas"]["StraightnessMethod"][];
+            /** @description What a visit asks for, in the order in which it is taken up. */
+            tools: components["schemas"]["ToolKind"][];
+            /** @description Those of them that the workshop does not have; empty where nobody listed its tools. */
+            missingTools: components["schemas"]["ToolStandIn"][];
         };
         /** @description What the rounds of a visit tell, and what to do next. */
         SetQuestion: {
@@ -8388,6 +8556,7 @@ export interface components {
             wheel: components["schemas"]["StockWheel"];
             /** @description Free words; null for none. */
             note: null | string;
+            supply?: null | components["schemas"]["SupplyNote"];
             /**
              * Format: int64
              * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
@@ -8398,6 +8567,55 @@ export interface components {
              * @description Grows with every change; a change must name the version it was made from.
              */
             version: number;
+        };
+        /**
+         * @description The lists that Stock keeps count by.
+         * @enum {unknown}
+         */
+        StockList: "wheels" | "parts" | "spacers";
+        /** @description A part on the shelf or on a supplier's list. */
+        StockPart: {
+            /** @description What it is. */
+            kind: components["schemas"]["PartKind"];
+            /** @description Which one: “112 links, sealed”. */
+            name: string;
+            /** @description Chain, belt, section, shaft or machine it is for, in free words; null for any. */
+            goesWith: null | string;
+            /**
+             * Format: int32
+             * @description How many are on the shelf; 0 for one that would be ordered.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description Price of one; null when not known.
+             */
+            price: null | number;
+            /** @description False when no supplier has it any more. */
+            obtainable: boolean;
+            /** @description Free words; null for none. */
+            note: null | string;
+            supply?: null | components["schemas"]["SupplyNote"];
+            /**
+             * Format: int64
+             * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
+             */
+            id: number;
+            /**
+             * Format: int32
+             * @description Grows with every change; a change must name the version it was made from.
+             */
+            version: number;
+        };
+        /** @description A line of Stock. */
+        StockPlace: {
+            /** @description Which list it stands in. */
+            list: components["schemas"]["StockList"];
+            /**
+             * Format: int64
+             * @description Of the record there.
+             */
+            id: number;
         };
         /** @description Spacers of one size in the workshop's drawer. */
         StockSpacer: {
@@ -8416,6 +8634,17 @@ export interface components {
              * @description How many there are.
              */
             count: number;
+            /**
+             * Format: double
+             * @description Price of one; null when not known.
+             */
+            price?: null | number;
+            /**
+             * @description False when nobody has or makes it any more.
+             * @default true
+             */
+            obtainable: boolean;
+            supply?: null | components["schemas"]["SupplyNote"];
             /**
              * Format: int64
              * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
@@ -8603,6 +8832,21 @@ export interface components {
              */
             apartMm: number;
         };
+        /** @description What is known of getting a part. */
+        SupplyNote: {
+            /** @description Who has it, in free words; null where nobody said. */
+            supplier: null | string;
+            /**
+             * Format: int32
+             * @description From ordering to having it, days; null where not known.
+             */
+            deliveryDays: null | number;
+            /**
+             * Format: date
+             * @description Day since which it is known whether it can be had; null where nobody said.
+             */
+            knownOn: null | string;
+        };
         /** @description A loop whose driven axle moves on an arm. */
         SuspensionPlayInput: {
             drive: components["schemas"]["Drive"];
@@ -8763,6 +9007,20 @@ export interface components {
          * @enum {unknown}
          */
         TightnessUnit: "newton" | "hertzSquared" | "loopMm" | "gauge";
+        /**
+         * @description Tools by their kind, as a step asks for them.
+         * @enum {unknown}
+         */
+        ToolKind: "stand" | "spanner" | "socket" | "hexKey" | "screwdriver" | "torqueWrench" | "tensionGauge" | "straightEdge" | "feelerGauge" | "caliper" | "chainTool" | "puller" | "punch" | "clamp" | "pliers" | "vice";
+        /** @description What does the work of a tool that is not there, and what is risked by it. */
+        ToolStandIn: {
+            /** @description The one that is not there. */
+            tool: components["schemas"]["ToolKind"];
+            /** @description What is taken in its place, as a sentence. */
+            standIn: string;
+            /** @description What that risks, as a sentence. */
+            risk: string;
+        };
         /** @description How a pull is shared among the teeth a chain lies on. */
         ToothLoadsResult: {
             /**
@@ -13005,6 +13263,412 @@ export interface operations {
         };
     };
     removeSpacer: {
+        parameters: {
+            query: {
+                version: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    listParts: {
+        parameters: {
+            query?: {
+                after?: number;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockPart"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    addPart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["StockPart"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockPart"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    changePart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["StockPart"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockPart"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    removePart: {
+        parameters: {
+            query: {
+                version: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    listTools: {
+        parameters: {
+            query?: {
+                after?: number;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandTool"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    addTool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["HandTool"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandTool"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    changeTool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["HandTool"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandTool"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    removeTool: {
         parameters: {
             query: {
                 version: number;

@@ -12,6 +12,11 @@ export interface Place {
 /** The places on the rail: rail and Find read them from here. */
 export const PLACES: Place[] = [
   { name: 'Yard', hint: 'all machines', path: '/', icon: YardIcon },
-  { name: 'Stock', hint: 'wheels on the shelf, gearbox sets', path: '/stock', icon: StockIcon },
+  {
+    name: 'Stock',
+    hint: 'wheels, chains and other parts on the shelf, tools',
+    path: '/stock',
+    icon: StockIcon,
+  },
   { name: 'Practice', hint: 'setting a simulated drive, no vehicle', path: '/practice', icon: PracticeIcon },
 ]

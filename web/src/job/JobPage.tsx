@@ -7,6 +7,7 @@ import { EmptyState } from '../shell/EmptyState'
 import { HeadPanel } from './HeadPanel'
 import { DeviationsPanel, NotesPanel, ProvisionalPanel } from './JobLists'
 import classes from './JobPage.module.css'
+import { PartsPanel } from './PartsPanel'
 import { PhotosPanel } from './PhotosPanel'
 import { SignPanel } from './SignPanel'
 import { WaitPanel } from './WaitPanel'
@@ -39,6 +40,7 @@ function OpenJob({ bench, job, jobs }: { bench: Workbench; job: JobSheet; jobs: 
         {(isOpen || job.photos.length > 0) && (
           <PhotosPanel bench={bench} job={job} jobs={jobs} isOpen={isOpen} />
         )}
+        {(isOpen || job.parts.length > 0) && <PartsPanel job={job} isOpen={isOpen} />}
         <NotesPanel job={job} isOpen={isOpen} />
         {(isOpen || job.provisional.length > 0) && <ProvisionalPanel job={job} isOpen={isOpen} />}
         {(isOpen || job.deviations.length > 0) && <DeviationsPanel job={job} isOpen={isOpen} />}

@@ -3,18 +3,19 @@ import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import * as api from '../api/client'
+import * as stock from '../api/stock'
 import { show } from '../testing'
 import { benchOf, driveOf, GEARBOX, PAIR, PLANETARY } from './bench.testing'
 import { StageForm } from './StageForm'
 
-vi.mock('../api/client', async (original) => ({
-  ...(await original<typeof api>()),
+vi.mock('../api/stock', async (original) => ({
+  ...(await original<typeof stock>()),
   listDesignations: vi.fn(),
   listGearboxSets: vi.fn(),
 }))
 
 beforeEach(() => {
-  vi.mocked(api.listDesignations).mockResolvedValue({
+  vi.mocked(stock.listDesignations).mockResolvedValue({
     chains: ['420', '520'],
     doublePitchChains: [],
     toothedBelts: ['5M', '8M'],
@@ -50,7 +51,7 @@ beforeEach(() => {
       bothMoney: 0,
     },
   })
-  vi.mocked(api.listGearboxSets).mockResolvedValue([
+  vi.mocked(stock.listGearboxSets).mockResolvedValue([
     { id: 3, version: 2, name: 'shared five', reductions: [3, 2, 1.5, 1.2, 1], turnsRound: true, note: null },
   ])
 })

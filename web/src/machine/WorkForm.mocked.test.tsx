@@ -1,11 +1,12 @@
 import { cleanup, fireEvent, screen } from '@testing-library/react'
 import { afterEach, expect, it, vi } from 'vitest'
-import * as api from '../api/client'
+import type * as api from '../api/client'
+import * as stock from '../api/stock'
 import { show } from '../testing'
 import { WorkForm } from './WorkForm'
 
-vi.mock('../api/client', async (original) => ({
-  ...(await original<typeof api>()),
+vi.mock('../api/stock', async (original) => ({
+  ...(await original<typeof stock>()),
   listDesignations: vi.fn(),
 }))
 afterEach(cleanup)
@@ -13,7 +14,7 @@ afterEach(cleanup)
 const work = { frontMinutes: 1, frontMoney: 2, rearMinutes: 3, rearMoney: 4, bothMinutes: 5, bothMoney: 6 }
 
 it('starts own figures from the core’s, and goes back to none', async () => {
-  vi.mocked(api.listDesignations).mockResolvedValue({ defaultWork: work } as api.Designations)
+  vi.mocked(stock.listDesignations).mockResolvedValue({ defaultWork: work } as api.Designations)
   const onChange = vi.fn()
   show(<WorkForm work={null} error={null} onChange={onChange} />)
   const own = screen.getByRole('switch') as HTMLInputElement
@@ -24,7 +25,7 @@ it('starts own figures from the core’s, and goes back to none', async () => {
 })
 
 it('changes one figure and leaves the others', () => {
-  vi.mocked(api.listDesignations).mockResolvedValue({ defaultWork: work } as api.Designations)
+  vi.mocked(stock.listDesignations).mockResolvedValue({ defaultWork: work } as api.Designations)
   const onChange = vi.fn()
   show(<WorkForm work={work} error={null} onChange={onChange} />)
   fireEvent.change(screen.getByLabelText('Rear only'), { target: { value: '40' } })

@@ -1,17 +1,15 @@
 import { Button } from '@mantine/core'
-import type { SetJob } from '../api/client'
+import type { SetAdvice, SetJob } from '../api/client'
 import classes from './Cautions.module.css'
+import { MissingTool } from './MissingTool'
 
 /** Where the hands are; confirmed once for a visit and shown all the while. */
 export function Cautions({
-  cautions,
-  defers,
+  manual,
   confirmed,
   onConfirm,
 }: {
-  cautions: string[]
-  /** Whose word wins, and whose work it is. */
-  defers: string
+  manual: SetAdvice['manual']
   confirmed: SetJob['cautions']
   /** Undefined where there is no visit to confirm it for. */
   onConfirm: (() => void) | undefined
@@ -20,10 +18,11 @@ export function Cautions({
     <section className={classes.cautions} aria-label="Before your hands go near">
       <h2>Before your hands go near</h2>
       <ul>
-        {cautions.map((c) => (
+        {manual.cautions.map((c) => (
           <li key={c}>{c}</li>
         ))}
       </ul>
+      <MissingTool manual={manual} tools={['stand']} />
       {confirmed ? (
         <p>
           ✓ Confirmed{confirmed.who ? ` by ${confirmed.who}` : ''} at{' '}
@@ -36,7 +35,7 @@ export function Cautions({
           </Button>
         )
       )}
-      <p className="cap">{defers}</p>
+      <p className="cap">{manual.defers}</p>
     </section>
   )
 }

@@ -9,6 +9,7 @@ import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
 import { ReasonedButton } from '../shell/ReasonedButton'
+import { MissingTool } from './MissingTool'
 import { visitKey } from './visitSteps'
 import { capital, DESPITE_WORDS } from './words'
 
@@ -18,8 +19,7 @@ type ClosingStep = NonNullable<SetJob['closing']>['done'][number]
 export function ClosingPanel({
   bench,
   job,
-  closing,
-  lock,
+  manual,
   done: stored,
   lastReading,
   torqueNm,
@@ -32,10 +32,8 @@ export function ClosingPanel({
 }: {
   bench: Workbench
   job: SetJob
-  /** The list of this adjuster, in the order of the hands; the core refuses another one. */
-  closing: SetAdvice['manual']['closing']
-  /** What holds it: “axle nut”. */
-  lock: string
+  /** Of this adjuster: its closing list is in the order of the hands, and the core refuses another one. */
+  manual: SetAdvice['manual']
   /** Steps done so far, on whatever device. */
   done: ClosingStep[]
   /** The last one that was kept, where it was taken with the nut at its torque. */
@@ -55,6 +53,7 @@ export function ClosingPanel({
   const [torque, setTorque] = useState<number | undefined>(torqueNm ?? undefined)
   const [note, setNote] = useState('')
   const [reason, setReason] = useState('')
+  const { closing, lock } = manual
   const steps = closing.map(({ step }) => step)
   const isRead = lastReading !== null && !isReading
   const torqueTyped = useDebouncedDraft(torque)
@@ -75,20 +74,22 @@ export function ClosingPanel({
           : null
   return (
     <Panel title="Closing list" note="in this order">
-      {closing.map(({ step, sentence }, i) => (
-        <Checkbox
-          key={step}
-          size="sm"
-          my={4}
-          label={sentence}
-          checked={i < done.length}
-          disabled={i > done.length || i < done.length - 1}
-          onChange={(event) => {
-            const next = steps.slice(0, event.currentTarget.checked ? i + 1 : i)
-            setTicked(next)
-            onDone(next)
-          }}
-        />
+      {closing.map(({ step, sentence, tools }, i) => (
+        <div key={step}>
+          <Checkbox
+            size="sm"
+            my={4}
+            label={sentence}
+            checked={i < done.length}
+            disabled={i > done.length || i < done.length - 1}
+            onChange={(event) => {
+              const next = steps.slice(0, event.currentTarget.checked ? i + 1 : i)
+              setTicked(next)
+              onDone(next)
+            }}
+          />
+          {i >= done.length && <MissingTool manual={manual} tools={tools} />}
+        </div>
       ))}
       <Checkbox
         size="sm"

@@ -266,8 +266,7 @@ function Visit({
               <ClosingPanel
                 bench={bench}
                 job={job}
-                closing={answer.manual.closing}
-                lock={answer.manual.lock}
+                manual={answer.manual}
                 done={job.inHand?.done ?? []}
                 isReading={inHand !== null}
                 lastReading={rounds.at(-1)?.lock === 'torqued' ? leftText(job, units) : null}

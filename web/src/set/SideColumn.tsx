@@ -57,8 +57,7 @@ export function SideColumn({
       )}
       {answer && (
         <Cautions
-          cautions={answer.manual.cautions}
-          defers={answer.manual.defers}
+          manual={answer.manual}
           confirmed={job?.cautions ?? null}
           onConfirm={job ? onConfirm : undefined}
         />

@@ -8,6 +8,7 @@ import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
 import { type ToolField, ToolPanel } from '../shell/ToolPanel'
 import table from '../shell/table.module.css'
+import { MissingTool } from './MissingTool'
 import { moveText, unitsText } from './words'
 
 type Way = SetAdvice['manual']['straightBy'][number]
@@ -86,14 +87,17 @@ export function StraightPanel({
       title="How straight"
       note={result?.source}
       above={
-        <SegmentedControl
-          size="xs"
-          aria-label="Measured by"
-          value={way}
-          onChange={setWay}
-          data={ways.map((value) => ({ value, label: WAYS[value] }))}
-          data-no-print
-        />
+        <>
+          <SegmentedControl
+            size="xs"
+            aria-label="Measured by"
+            value={way}
+            onChange={setWay}
+            data={ways.map((value) => ({ value, label: WAYS[value] }))}
+            data-no-print
+          />
+          {way === 'straightEdge' && <MissingTool manual={advice.manual} tools={['straightEdge']} />}
+        </>
       }
       fields={[
         ...MEASURED[way],

@@ -1,8 +1,9 @@
 import { Group, Modal, SegmentedControl, Select, TextInput } from '@mantine/core'
 import { useState } from 'react'
-import { addStock, type StockItem } from '../api/client'
+import type { StockItem } from '../api/client'
 import { issueFor } from '../api/issues'
 import { useChange, useDesignations } from '../api/queries'
+import { addStock } from '../api/stock'
 import { QuantityField } from '../quantities/QuantityField'
 import { ReasonedButton } from '../shell/ReasonedButton'
 

@@ -1,14 +1,9 @@
 import { Button, Checkbox, Group, Modal, TextInput } from '@mantine/core'
 import { useState } from 'react'
-import {
-  addGearboxSet,
-  ConflictError,
-  changeGearboxSet,
-  type GearboxSet,
-  removeGearboxSet,
-} from '../api/client'
+import { ConflictError, type GearboxSet } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
+import { addGearboxSet, changeGearboxSet, removeGearboxSet } from '../api/stock'
 import { parseReductions, reductionsText } from '../machine/reductions'
 import { ReasonedButton } from '../shell/ReasonedButton'
 

@@ -1,9 +1,9 @@
-import { ActionIcon } from '@mantine/core'
-import { notifications } from '@mantine/notifications'
+import { Checkbox } from '@mantine/core'
 import { useState } from 'react'
-import { addSpacer, changeSpacer, removeSpacer, type StockSpacer } from '../api/client'
-import { issueFor, sentenceOf } from '../api/issues'
+import type { StockSpacer } from '../api/client'
+import { issueFor } from '../api/issues'
 import { useChange, useSpacers } from '../api/queries'
+import { addSpacer, changeSpacer, removeSpacer } from '../api/stock'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import { ConflictDialog } from '../shell/ConflictDialog'
@@ -14,6 +14,10 @@ import { Refused } from '../shell/Refused'
 import table from '../shell/table.module.css'
 import { useStored } from '../shell/useStored'
 import { CountStepper } from './CountStepper'
+import classes from './StockView.module.css'
+import { SupplyCell } from './SupplyCell'
+import { obtainability } from './supply'
+import { TakeOutButton } from './TakeOutButton'
 
 /** The drawer of spacers, shims and washers. */
 export function SpacersPanel() {
@@ -29,9 +33,11 @@ export function SpacersPanel() {
           <table className={table.table}>
             <thead>
               <tr>
-                <th scope="col">for a shaft of</th>
-                <th scope="col">thick</th>
+                <th scope="col">shaft, thick</th>
                 <th scope="col">in the drawer</th>
+                <th scope="col" className={classes.words}>
+                  got from
+                </th>
                 <th scope="col">
                   <span className="visually-hidden">remove</span>
                 </th>
@@ -53,7 +59,7 @@ export function SpacersPanel() {
           event.preventDefault()
           if (thickness !== undefined && bore !== undefined)
             add.mutate(
-              { id: 0, version: 0, thicknessMm: thickness, boreMm: bore, count: 1 },
+              { id: 0, version: 0, thicknessMm: thickness, boreMm: bore, count: 1, obtainable: true },
               { onSuccess: () => setThickness(undefined) },
             )
         }}
@@ -92,14 +98,14 @@ export function SpacersPanel() {
 function SpacerRow({ stored }: { stored: StockSpacer }) {
   const units = useUnits()
   const { draft, setDraft, error, conflict, keepMine, takeTheirs } = useStored(stored, changeSpacer)
-  const remove = useChange(() => removeSpacer(stored.id, stored.version))
   const name = `${units.show('fine', stored.thicknessMm)} spacer for ${units.show('fine', stored.boreMm)}`
   return (
     <tr>
-      <th scope="row" className="num">
-        {units.show('fine', stored.boreMm)}
+      <th scope="row" className={classes.words}>
+        <span className="num">
+          {units.show('fine', stored.boreMm)}, {units.show('fine', stored.thicknessMm)}
+        </span>
       </th>
-      <td className="num">{units.show('fine', stored.thicknessMm)}</td>
       <td>
         <CountStepper
           name={name}
@@ -112,23 +118,31 @@ function SpacerRow({ stored }: { stored: StockSpacer }) {
           <ConflictDialog conflict={conflict} mine={draft} onKeepMine={keepMine} onTakeTheirs={takeTheirs} />
         )}
       </td>
-      <td>
-        <ActionIcon
-          variant="subtle"
-          color="gray"
-          aria-label={`Take the ${name} out of the list`}
-          onClick={() =>
-            remove.mutate(undefined, {
-              onSuccess: () =>
-                notifications.show({
-                  message: `The ${name} is out of the list; the history can bring it back.`,
-                }),
-              onError: (e) => notifications.show({ color: 'red', message: sentenceOf(e) }),
-            })
-          }
+      <td className={classes.words}>
+        <SupplyCell
+          name={name}
+          supply={draft.supply}
+          error={error}
+          onChange={(supply) => setDraft({ ...draft, supply })}
         >
-          ×
-        </ActionIcon>
+          <QuantityField
+            label="Price"
+            value={draft.price ?? undefined}
+            onChange={(price) => setDraft({ ...draft, price: price ?? null })}
+            error={issueFor(error, 'price')}
+          />
+          <Checkbox
+            mt="sm"
+            label="Can be ordered"
+            checked={draft.obtainable}
+            onChange={(event) =>
+              setDraft({ ...draft, ...obtainability(draft.supply, event.currentTarget.checked) })
+            }
+          />
+        </SupplyCell>
+      </td>
+      <td>
+        <TakeOutButton name={`the ${name}`} remove={() => removeSpacer(stored.id, stored.version)} />
       </td>
     </tr>
   )

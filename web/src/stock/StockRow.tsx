@@ -1,18 +1,20 @@
-import { ActionIcon, Checkbox } from '@mantine/core'
-import { notifications } from '@mantine/notifications'
-import { changeStock, removeStock, type StockItem } from '../api/client'
-import { issueFor, sentenceOf } from '../api/issues'
-import { useChange } from '../api/queries'
+import { Checkbox, TextInput } from '@mantine/core'
+import type { StockItem } from '../api/client'
+import { issueFor } from '../api/issues'
+import { changeStock, removeStock } from '../api/stock'
 import { plain } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import { ConflictDialog } from '../shell/ConflictDialog'
 import { useStored } from '../shell/useStored'
 import { CountStepper } from './CountStepper'
+import classes from './StockView.module.css'
+import { SupplyCell } from './SupplyCell'
+import { obtainability } from './supply'
+import { TakeOutButton } from './TakeOutButton'
 
 /** One wheel; count, price and whether it can be had are stored as they are changed. */
 export function StockRow({ stored }: { stored: StockItem }) {
   const { draft, setDraft, error, conflict, keepMine, takeTheirs } = useStored(stored, changeStock)
-  const remove = useChange(() => removeStock(stored.id, stored.version))
   const { wheel } = draft
   const change = (part: Partial<StockItem['wheel']>) => setDraft({ ...draft, wheel: { ...wheel, ...part } })
   const name = `${wheel.side} ${wheel.size} for ${wheel.standard}`
@@ -50,24 +52,29 @@ export function StockRow({ stored }: { stored: StockItem }) {
           display="inline-block"
           aria-label={`${name} can be ordered`}
           checked={wheel.obtainable}
-          onChange={(event) => change({ obtainable: event.currentTarget.checked })}
+          onChange={(event) => {
+            const { obtainable, supply } = obtainability(draft.supply, event.currentTarget.checked)
+            setDraft({ ...draft, wheel: { ...wheel, obtainable }, supply })
+          }}
         />
       </td>
-      <td>
-        <ActionIcon
-          variant="subtle"
-          color="gray"
-          aria-label={`Take ${name} out of the list`}
-          onClick={() =>
-            remove.mutate(undefined, {
-              onSuccess: () =>
-                notifications.show({ message: `${name} is out of the list; the history can bring it back.` }),
-              onError: (e) => notifications.show({ color: 'red', message: sentenceOf(e) }),
-            })
-          }
+      <td className={classes.words}>
+        <SupplyCell
+          name={name}
+          supply={draft.supply}
+          error={error}
+          onChange={(supply) => setDraft({ ...draft, supply })}
         >
-          ×
-        </ActionIcon>
+          <TextInput
+            label="Note"
+            value={draft.note ?? ''}
+            onChange={(event) => setDraft({ ...draft, note: event.currentTarget.value || null })}
+            error={issueFor(error, 'note')}
+          />
+        </SupplyCell>
+      </td>
+      <td>
+        <TakeOutButton name={name} remove={() => removeStock(stored.id, stored.version)} />
       </td>
     </tr>
   )
