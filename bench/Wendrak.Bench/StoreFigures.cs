@@ -2,8 +2,8 @@ using System.Diagnostics;
 using System.Globalization;
 using Dapper;
 using Microsoft.Data.Sqlite;
-using Wendrak.Core.Stock;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Store;
@@ -50,7 +50,7 @@ internal static class StoreFigures
         ChangeLog log = new(database, TimeProvider.System);
         JobStore jobs = new(database, log, TimeProvider.System);
         MachineStore machines = new(database, log, jobs, TimeProvider.System);
-        SetupStore setups = new(database, log, TimeProvider.System);
+        SetupStore setups = new(database, log, jobs, TimeProvider.System);
         StockStore stock = new(database, log);
         int entries = 0;
         StockItem? item = null;

@@ -43,7 +43,7 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(GrooveResult))]
 [JsonSerializable(typeof(IReadOnlyList<Aim>))]
 [JsonSerializable(typeof(IReadOnlyList<CheckMends>))]
-[JsonSerializable(typeof(IReadOnlyList<ClosedDespite>))]
+[JsonSerializable(typeof(ClosingAnswer))]
 [JsonSerializable(typeof(IReadOnlyList<FollowUpTask>))]
 [JsonSerializable(typeof(IReadOnlyList<GearboxSet>))]
 [JsonSerializable(typeof(IReadOnlyList<LoopSearch>))]

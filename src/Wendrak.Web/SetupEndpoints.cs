@@ -33,6 +33,10 @@ public static class SetupEndpoints
             .MapPost("/setups/{id:long}/fit", FitAsync)
             .WithName("fitSetup")
             .WithSummary("Says that a setup was fitted, when and at which distance or hours");
+        setups
+            .MapPost("/setups/{id:long}/fit-again", FitAgainAsync)
+            .WithName("fitSetupAgain")
+            .WithSummary("Puts a former setup back as it was, and opens the job that does it");
     }
 
     private static async Task<Ok<IReadOnlyList<Setup>>> ListAsync(
@@ -85,5 +89,16 @@ public static class SetupEndpoints
     ) =>
         await store.FitAsync(context.Who(), id, read.Version, ct) is { } setups
             ? TypedResults.Ok(setups)
+            : TypedResults.NotFound();
+
+    private static async Task<Results<Ok<JobSheet>, NotFound>> FitAgainAsync(
+        long id,
+        ReadVersion read,
+        SetupStore store,
+        HttpContext context,
+        CancellationToken ct
+    ) =>
+        await store.FitAgainAsync(context.Who(), id, read.Version, ct) is { } job
+            ? TypedResults.Ok(job)
             : TypedResults.NotFound();
 }

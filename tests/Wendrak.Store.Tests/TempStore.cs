@@ -39,7 +39,7 @@ public sealed class TempStore : IDisposable
         Undoing = new(Log, History);
         Jobs = new(Database, Log, TimeProvider.System);
         Machines = new(Database, Log, Jobs, TimeProvider.System);
-        Setups = new(Database, Log, TimeProvider.System);
+        Setups = new(Database, Log, Jobs, TimeProvider.System);
         Files = new(Database, Log, Jobs);
         Aims = new(Database, Log);
         Stock = new(Database, Log);

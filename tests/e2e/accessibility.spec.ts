@@ -97,6 +97,13 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
     },
   ],
   ['stock', '/stock', async (p) => expect(p.getByRole('row').nth(3)).toBeVisible()],
+  ['parts', '/stock?list=parts', async (p) => expect(p.getByRole('row').nth(3)).toBeVisible()],
+  [
+    'how to get a part',
+    '/stock?list=parts',
+    async (p) => p.getByRole('button', { name: /How to get chain 116/ }).click(),
+  ],
+  ['add a part', '/stock?list=parts', async (p) => p.getByRole('button', { name: 'Add a part' }).click()],
   ['no such page', '/nowhere', async (p) => expect(p.getByText('There is no such page')).toBeVisible()],
   ['find', '/', async (p) => p.getByRole('button', { name: 'Find' }).click()],
   ['keys', '/', async (p) => p.getByRole('button', { name: 'Keys' }).click()],

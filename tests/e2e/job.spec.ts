@@ -197,3 +197,72 @@ test('a part can’t be had: what is provisional blocks by its name, a deviation
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await page.getByRole('cell', { name: 'a part can’t be had' }).waitFor()
 })
+
+test('what worked goes on again with one press, and its job says what is to be reached', async ({ page }) => {
+  const loopKey = 'final'
+  const id = await addMachine(page, 'Back again')
+  const machine = await (await page.request.get(`/api/machines/${id}`)).json()
+  const [choice] = machine.fitted.loops
+  const trial = await (
+    await page.request.post(`/api/machines/${id}/setups`, {
+      data: {
+        name: 'Hill',
+        loops: [{ ...choice, rearSize: choice.rearSize + 2 }],
+        roadWheels: null,
+        note: null,
+      },
+    })
+  ).json()
+  const opened = await page.request.post(`/api/machines/${id}/jobs`, {
+    data: { openedOn: '2026-11-30', reason: 'anotherGearing', about: 'hills', odometerKm: null, hours: null },
+  })
+  const number = String((await opened.json()).id)
+  await page.goto(`/machines/${id}/ratio?setup=${trial.id}`)
+  await page.getByRole('button', { name: 'Fit Hill', exact: true }).click()
+  await expect(page.getByText(/Hill is as fitted now/)).toBeVisible()
+  await happens(page, number, [
+    { kind: 'visitBegun', loopKey, goal: 'tensionOnly', on: null },
+    { kind: 'readingTaken', loopKey, reading: { method: 'freePlay', value: 37, position: 0, forceN: null } },
+    { kind: 'readingTaken', loopKey, reading: { method: 'freePlay', value: 41, position: 2, forceN: null } },
+    { kind: 'roundKept', loopKey, at: null },
+    {
+      kind: 'visitClosed',
+      loopKey,
+      closedOn: '2026-11-30',
+      torqueNm: 95,
+      done: ['finalTorque', 'adjusterLocks', 'pinsAndCaps', 'guards', 'turnsFreely'],
+      nextCheckOn: null,
+      note: null,
+      despite: null,
+      reason: 'nobody asked',
+    },
+    { kind: 'jobSigned', signedOn: '2026-11-30', score: 5, word: null, despite: null, reason: 'so' },
+  ])
+  // What was on before goes on again: the hill setup becomes a former one.
+  const setups = await (await page.request.get(`/api/machines/${id}/setups`)).json()
+  const first = setups.find((s: { status: string }) => s.status === 'former')
+  const fit = await page.request.post(`/api/setups/${first.id}/fit`, { data: { version: first.version } })
+  expect(fit.ok(), await fit.text()).toBe(true)
+
+  // From the job at which it was fitted.
+  await page.goto(`/machines/${id}/jobs/${number}`)
+  await panel(page, 'Fitted').getByRole('button', { name: 'Fit Hill again' }).click()
+  await expect(page.getByRole('region', { name: 'Back again: another gearing' })).toContainText('Hill again')
+  expect(job(page)).not.toBe(number)
+  const fitted = panel(page, 'Fitted')
+  await expect(fitted).toContainText('Places, shims and settings are as they were then.')
+  await expect(fitted).toContainText(/to reach, final drive, as left on 2026-11-30/)
+  await expect(fitted).toContainText(/37 to 41\smm, free play/)
+  await page.getByRole('link', { name: 'Set', exact: true }).first().click()
+  await page.getByRole('button', { name: 'Begin as found' }).click()
+  await expect(page.getByText('To reach:')).toContainText(/37 to 41\smm/)
+
+  // And from the menu of a former setup.
+  const former = (await (await page.request.get(`/api/machines/${id}/setups`)).json()).find(
+    (s: { status: string }) => s.status === 'former',
+  )
+  await page.goto(`/machines/${id}/ratio?setup=${former.id}`)
+  await page.getByRole('button', { name: `${former.name} …` }).click()
+  await page.getByRole('menuitem', { name: 'Fit it again as it was' }).click()
+  await expect(panel(page, 'Fitted')).toContainText(`${former.name}, again as it was`)
+})

@@ -114,6 +114,28 @@ const FORMS: Form[] = [
   { name: 'ratio of two loops', path: '/machines/7/ratio?loops=first!final' },
   { name: 'stock', path: '/stock', send: press('Add a spacer') },
   { name: 'a wheel is added', path: '/stock', open: [all(press('Add a wheel'), dialog)], send: press('Add') },
+  {
+    name: 'parts of stock',
+    path: '/stock?list=parts',
+    open: [stay, all(press(/How to get chain 116 links/), dialog)],
+  },
+  {
+    name: 'spacers of stock',
+    path: '/stock?list=parts',
+    open: [all(press(/How to get 1.00.mm spacer for 12.0.mm/), dialog)],
+  },
+  {
+    name: 'a part is added',
+    path: '/stock?list=parts',
+    open: [all(press('Add a part'), dialog)],
+    send: press('Add'),
+  },
+  {
+    name: 'a part is used',
+    path: '/machines/6/jobs/9',
+    open: [say('from elsewhere')],
+    send: press('Use it'),
+  },
   { name: 'a motorcycle is edited', path: '/machines/1/aim', open: [edited], ...storing },
   { name: 'a bicycle is edited', path: '/machines/3/aim', open: [edited], ...storing },
   { name: 'a winch is edited', path: '/machines/4/aim', open: [edited], ...storing },

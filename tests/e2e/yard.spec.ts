@@ -166,6 +166,7 @@ test('units and theme change with a key and are remembered', async ({ page }) =>
 for (const path of [
   '/',
   '/stock',
+  '/stock?list=parts',
   '/machines/1/aim',
   '/machines/1/ratio?pick=final~15~43',
   '/machines/5/aim',

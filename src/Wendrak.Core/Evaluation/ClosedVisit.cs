@@ -16,9 +16,8 @@ public static class ClosedVisit
             || SetInputs.For(machine, fitted.Loops, fitted.RoadWheels, job) is not { } input
         )
             return job;
-        IReadOnlyList<ClosedDespite> despite = ClosingReasons.Find(
-            new(input, job.Cautions is not null, closing.TorqueNm)
-        );
+        ClosingAnswer over = ClosingReasons.Find(new(input, job.Cautions is not null, closing.TorqueNm));
+        IReadOnlyList<ClosedDespite> despite = over.Despite;
         new Guard()
             .That(
                 despite.Count == 0 || !string.IsNullOrWhiteSpace(closing.Reason),
@@ -34,6 +33,7 @@ public static class ClosedVisit
             {
                 Despite = despite.Count == 0 ? null : despite,
                 Reason = despite.Count == 0 ? null : closing.Reason,
+                Outside = over.Outside.Count == 0 ? null : over.Outside,
             },
         };
     }

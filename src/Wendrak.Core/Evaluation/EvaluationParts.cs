@@ -154,7 +154,7 @@ public sealed record EvaluationAnswer
     public Part<SetAdvice>? Set { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
-    public Part<IReadOnlyList<ClosedDespite>>? Closing { get; init; }
+    public Part<ClosingAnswer>? Closing { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<SideMatchAnswer>? SideMatch { get; init; }

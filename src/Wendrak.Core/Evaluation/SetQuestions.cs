@@ -101,7 +101,7 @@ internal static class SetAnswers
         return ($"Rounds[{kept?.Count ?? 0}]", nameof(SetQuestion.Round));
     }
 
-    public static IReadOnlyList<ClosedDespite> Closing(MachineInView view, ClosingPart question)
+    public static ClosingAnswer Closing(MachineInView view, ClosingPart question)
     {
         SetJob visit = view.VisitOf(question.Visit);
         return ClosingReasons.Find(

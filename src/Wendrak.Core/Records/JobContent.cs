@@ -109,12 +109,28 @@ public sealed class JobContent
             [.. Of<DeviationNoted>().Select(d => new Deviation(d.Event.What, d.Event.Why, d.Entry.Actor, d.Entry.At))],
             provisional,
             JobPhoto.Of(Entries),
+            [
+                .. Of<SetupFitted>()
+                    .Select(f => new FittedAtJob(
+                        f.Entry.Sequence,
+                        f.Event.SetupId,
+                        f.Event.Name,
+                        f.Event.Again,
+                        f.Entry.Actor,
+                        f.Entry.At
+                    )),
+            ],
             parts,
             PartsCost.From(parts),
             Of<TimeSpent>().Sum(t => t.Event.Minutes),
             People(),
             signature is null ? Blocks(waitsFor, provisional) : [],
             signature is null ? Despite() : [],
+            [
+                .. Visits.SelectMany(v =>
+                    (v.Closing?.Outside ?? []).Select(outside => new OutsideAtJob(v.LoopKey, outside))
+                ),
+            ],
             signature
         );
     }

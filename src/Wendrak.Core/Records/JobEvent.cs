@@ -18,6 +18,7 @@ namespace Wendrak.Core.Records;
 [JsonDerivedType(typeof(PhotoTaken), "photoTaken")]
 [JsonDerivedType(typeof(PhotoLineDrawn), "photoLineDrawn")]
 [JsonDerivedType(typeof(PartUsed), "partUsed")]
+[JsonDerivedType(typeof(SetupFitted), "setupFitted")]
 [JsonDerivedType(typeof(JobSigned), "jobSigned")]
 [JsonDerivedType(typeof(VisitBegun), "visitBegun")]
 [JsonDerivedType(typeof(GoalChosen), "goalChosen")]

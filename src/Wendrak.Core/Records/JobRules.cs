@@ -28,9 +28,17 @@ public static class JobRules
     /// <exception cref="InvalidInputException">Says what is in its way.</exception>
     public static void CheckNext(JobContent before, JobEvent next, string path)
     {
-        // What is wrong with a visit is named where it stands in the visit.
+        // What is wrong with a visit is named where it stands in the visit; what comes at the wrong time, where it was sent.
         if (next is SetEvent { LoopKey: string loop } && before.VisitTo(loop) is not null)
-            CheckNext(before, next);
+            Refusal.Renamed(
+                "kind",
+                path.Length == 0 ? "kind" : $"{path}.kind",
+                () =>
+                {
+                    CheckNext(before, next);
+                    return true;
+                }
+            );
         else
             Refusal.Under(path, () => CheckNext(before, next));
     }
@@ -120,6 +128,7 @@ public static class JobRules
             ),
             PhotoTaken e => PhotoRules.Check(guard, sheet, e),
             PhotoLineDrawn e => PhotoRules.Check(guard, sheet, e),
+            SetupFitted e => guard.Named(nameof(e.Name), e.Name),
             PartUsed e => PartRules.Check(guard, e),
             JobSigned e => Check(guard, sheet, e),
             _ => guard,

@@ -1,3 +1,5 @@
+using Wendrak.Core.Tension;
+
 namespace Wendrak.Core.Records;
 
 /// <summary>How far a job is.</summary>
@@ -80,6 +82,11 @@ public sealed record JobPerson(string Name, double Minutes);
 /// <param name="IsClosed">Whether its closing list is done.</param>
 public sealed record LoopAtJob(string LoopKey, int Rounds, bool IsClosed);
 
+/// <summary>A reading that lay outside its window as a loop was closed at a job.</summary>
+/// <param name="LoopKey">Key of the loop.</param>
+/// <param name="Reading">As it stood then.</param>
+public sealed record OutsideAtJob(string LoopKey, OutsideReading Reading);
+
 /// <summary>How a job ended.</summary>
 /// <param name="SignedOn">Day of the signature.</param>
 /// <param name="Who">Who signed; null where nobody said.</param>
@@ -114,12 +121,14 @@ public sealed record Signature(
 /// <param name="Deviations">What was done otherwise than it should be.</param>
 /// <param name="Provisional">Cleared ones too.</param>
 /// <param name="Photos">In the order in which they came.</param>
+/// <param name="Fitted">Setups that went onto the machine, in their order.</param>
 /// <param name="Parts">That were used, in the order in which it was said.</param>
 /// <param name="PartsCost">Of all of them; null where none was used.</param>
 /// <param name="Minutes">Working time of everybody, min.</param>
 /// <param name="People">Who did something at it, in the order in which they came.</param>
 /// <param name="BlockedBy">What stands in the way of the signature; empty for nothing, and once it is signed.</param>
 /// <param name="Despite">What the signature asks a reason for; empty for nothing, and once it is signed.</param>
+/// <param name="Outside">Readings outside their windows, of loops that were closed at it.</param>
 /// <param name="Signature">Null while it is not signed.</param>
 public sealed record JobSheet(
     long Id,
@@ -139,11 +148,13 @@ public sealed record JobSheet(
     IReadOnlyList<Deviation> Deviations,
     IReadOnlyList<ProvisionalPart> Provisional,
     IReadOnlyList<JobPhoto> Photos,
+    IReadOnlyList<FittedAtJob> Fitted,
     IReadOnlyList<JobPart> Parts,
     PartsCost? PartsCost,
     double Minutes,
     IReadOnlyList<JobPerson> People,
     IReadOnlyList<BlockedBy> BlockedBy,
     IReadOnlyList<SignedDespite> Despite,
+    IReadOnlyList<OutsideAtJob> Outside,
     Signature? Signature
 );

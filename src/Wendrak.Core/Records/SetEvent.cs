@@ -42,6 +42,7 @@ public sealed record StepTicked(string LoopKey, ClosingStep Step, bool IsDone) :
 /// <param name="Done">Steps in their order.</param>
 /// <param name="Despite">What it was closed over, as it stood then; null for nothing. The core says it, whoever sends what.</param>
 /// <param name="Reason">Why it was closed over that.</param>
+/// <param name="Outside">Readings outside their windows, as they stood then; null for none. The core says it, whoever sends what.</param>
 /// <param name="ClosedOn">Day of closing.</param>
 /// <param name="NextCheckOn">Day to look again; null for none.</param>
 /// <param name="Note">Free words; null for none.</param>
@@ -53,5 +54,6 @@ public sealed record VisitClosed(
     DateOnly? NextCheckOn,
     string? Note,
     IReadOnlyList<ClosedDespite>? Despite,
-    string? Reason
+    string? Reason,
+    IReadOnlyList<OutsideReading>? Outside = null
 ) : SetEvent(LoopKey);

@@ -7,6 +7,7 @@ namespace Wendrak.Core.Records;
 /// <param name="Done">Steps in their order.</param>
 /// <param name="Despite">What it was closed over, as it stood then; null for nothing.</param>
 /// <param name="Reason">Why it was closed over that.</param>
+/// <param name="Outside">Readings outside their windows, as they stood then; null for none, and where nobody kept them.</param>
 /// <param name="ClosedOn">Day of closing.</param>
 /// <param name="Who">Who closed it; null where nobody said.</param>
 /// <param name="NextCheckOn">Day to look again; null for none.</param>
@@ -19,7 +20,8 @@ public sealed record SetClosing(
     DateOnly? NextCheckOn,
     string? Note,
     IReadOnlyList<ClosedDespite>? Despite = null,
-    string? Reason = null
+    string? Reason = null,
+    IReadOnlyList<OutsideReading>? Outside = null
 );
 
 /// <summary>One visit at which a loop is set, from as found to as left. It can be broken off and gone on with anywhere.</summary>

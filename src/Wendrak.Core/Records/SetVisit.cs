@@ -52,7 +52,17 @@ public static class SetVisit
             VisitClosed e => visit with
             {
                 InHand = null,
-                Closing = new(e.ClosedOn, entry.Actor, e.TorqueNm, e.Done, e.NextCheckOn, e.Note, e.Despite, e.Reason),
+                Closing = new(
+                    e.ClosedOn,
+                    entry.Actor,
+                    e.TorqueNm,
+                    e.Done,
+                    e.NextCheckOn,
+                    e.Note,
+                    e.Despite,
+                    e.Reason,
+                    e.Outside
+                ),
             },
             _ => visit,
         };
@@ -121,7 +131,17 @@ public static class SetVisit
         }
         if (visit.Closing is { } c)
             Add(
-                new VisitClosed(key, c.ClosedOn, c.TorqueNm, c.Done, c.NextCheckOn, c.Note, c.Despite, c.Reason),
+                new VisitClosed(
+                    key,
+                    c.ClosedOn,
+                    c.TorqueNm,
+                    c.Done,
+                    c.NextCheckOn,
+                    c.Note,
+                    c.Despite,
+                    c.Reason,
+                    c.Outside
+                ),
                 c.Who,
                 new(c.ClosedOn.ToDateTime(TimeOnly.MinValue), TimeSpan.Zero)
             );

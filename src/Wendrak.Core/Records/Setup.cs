@@ -24,6 +24,7 @@ public enum SetupStatus
 /// <param name="RoadWheels">Other road wheels than the machine's own; empty when they stay.</param>
 /// <param name="FittedAtKm">Odometer when it went on, km.</param>
 /// <param name="FollowUps">What must still be done again since it went on or was changed; only as fitted has any.</param>
+/// <param name="AsLeft">How the machine stood when it came off last; null where it never did, and where nobody kept it.</param>
 /// <param name="MachineId">Of the machine it belongs to.</param>
 /// <param name="Name">What people call it.</param>
 /// <param name="MadeOn">Day it was noted.</param>
@@ -41,7 +42,8 @@ public sealed record Setup(
     DateOnly? FittedOn,
     double? FittedAtKm,
     string? Note,
-    IReadOnlyList<FollowUpTask>? FollowUps = null
+    IReadOnlyList<FollowUpTask>? FollowUps = null,
+    FittedState? AsLeft = null
 ) : StoredRecord(Id, Version)
 {
     /// <summary>Name of a setup that went onto the machine with it.</summary>

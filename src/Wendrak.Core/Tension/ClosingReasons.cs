@@ -22,19 +22,55 @@ public enum ClosedDespite
 /// <param name="CautionsConfirmed">Who read the cautions, and when; null where nobody did.</param>
 public sealed record ClosingQuestion(SetInput Input, bool CautionsConfirmed, double? TorqueNm);
 
+/// <summary>A reading that lies outside its window as a visit is closed.</summary>
+/// <param name="Method">How it was read; null for the gap between belt and flange, mm.</param>
+/// <param name="Loosest">At the loosest place, in the unit of the method; of the gap, its width.</param>
+/// <param name="Tightest">At the tightest place; of the gap, its width.</param>
+/// <param name="WindowLoose">The loose end of the window in the same unit, of the gap its least; null where it has no figure.</param>
+/// <param name="WindowTight">The tight end, of the gap its most; null where it has no figure.</param>
+public sealed record OutsideReading(
+    ReadingMethod? Method,
+    double Loosest,
+    double Tightest,
+    double? WindowLoose,
+    double? WindowTight
+)
+{
+    /// <summary>Of every instrument that stands open, and of the gap as it was left: an average of them is no verdict.</summary>
+    internal static IEnumerable<OutsideReading> AllOf(SetInput input, IEnumerable<InstrumentFinding> findings)
+    {
+        foreach (InstrumentFinding f in findings.Where(f => f.IsOpen))
+            yield return new(f.Method, f.LoosestReading, f.TightestReading, f.WindowLooseReading, f.WindowTightReading);
+        LoopSetting setting = input.Setting;
+        if (
+            input.Goal != SetGoal.TensionOnly
+            && setting.GapSide is not null
+            && input.Rounds.LastOrDefault(r => r.GapMm is not null)?.GapMm is double gap
+            && (gap < setting.GapLow || gap > setting.GapHigh)
+        )
+            yield return new(null, gap, gap, setting.GapLow, setting.GapHigh);
+    }
+}
+
+/// <summary>What a visit would be closed over.</summary>
+/// <param name="Despite">What asks for a reason, in the order of the enumeration; empty for nothing.</param>
+/// <param name="Outside">Readings outside their windows.</param>
+public sealed record ClosingAnswer(IReadOnlyList<ClosedDespite> Despite, IReadOnlyList<OutsideReading> Outside);
+
 /// <summary>What closing would pass over; it may be done, with a reason that stands in the record.</summary>
 public static class ClosingReasons
 {
-    /// <returns>In the order of the enumeration; empty where nothing asks for a reason.</returns>
+    /// <summary>In the order of the enumeration; empty where nothing asks for a reason.</summary>
     /// <exception cref="Quantities.InvalidInputException">A part of the question is refused.</exception>
-    public static IReadOnlyList<ClosedDespite> Find(ClosingQuestion question)
+    public static ClosingAnswer Find(ClosingQuestion question)
     {
         SetAdvice advice = Quantities.Refusal.Under(
             nameof(question.Input),
             () => SetEvaluation.Advise(question.Input, false)
         );
         List<ClosedDespite> despite = [];
-        if (advice.Findings.Any(f => f.IsOpen))
+        OutsideReading[] outside = [.. OutsideReading.AllOf(question.Input, advice.Findings)];
+        if (outside.Length > 0)
             despite.Add(ClosedDespite.OutsideWindow);
         if (
             advice.Next
@@ -49,6 +85,6 @@ public static class ClosingReasons
             despite.Add(ClosedDespite.CautionsNotConfirmed);
         if (question.TorqueNm is null)
             despite.Add(ClosedDespite.NoTorque);
-        return despite;
+        return new(despite, outside);
     }
 }

@@ -37,7 +37,7 @@ internal static class Kinds
             Word = "setup",
             NameOf = s => s.Name,
             References = s => [new(Hold.BelongsTo, "machine", s.MachineId)],
-            Upcasters = [EarlierBodies.Setup, WordsOfTheField.Setup],
+            Upcasters = [EarlierBodies.Setup, WordsOfTheField.Setup, EarlierBodies.AsIs],
         };
 
     public static StoredKind<Aim> Aim { get; } =

@@ -27,6 +27,7 @@ internal static class EventWords
             "provisionalCleared" => $"cleared what was provisional: {Said(document, "what")}",
             "photoTaken" => "took a photo",
             "photoLineDrawn" => "drew a line on a photo",
+            "setupFitted" => $"fitted {Said(document, "name")}",
             "partUsed" => $"used {Said(document, "count")} × {Said(document, "what")}",
             "jobSigned" => "signed the job",
             "visitBegun" => $"began to set {loop}",

@@ -111,6 +111,7 @@ internal static class EventUndoing
             Provisional = [],
             Photos = [],
             Parts = [],
+            Fitted = [],
             People = [],
         };
         IEnumerable<string> gathered =
@@ -118,6 +119,7 @@ internal static class EventUndoing
             .. sheet.Notes.Select(EarlierJson.ToJson),
             .. sheet.Deviations.Select(EarlierJson.ToJson),
             .. sheet.Provisional.Select(EarlierJson.ToJson),
+            .. sheet.Fitted.Select(f => EarlierJson.ToJson(f with { Entry = 0 })),
             .. sheet.Parts.Select(p => EarlierJson.ToJson(p with { Entry = 0 })),
             .. sheet.Photos.Select(p =>
                 EarlierJson.ToJson(p with { Entry = 0, Lines = [.. p.Lines.Select(l => l with { Entry = 0 })] })

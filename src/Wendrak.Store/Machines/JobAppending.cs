@@ -41,6 +41,10 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
         return content;
     }
 
+    /// <summary>Writes down what is done to the machine in the same change.</summary>
+    public Task<JobContent> AddAsync(Edit edit, JobContent job, JobEvent done) =>
+        AppendAsync(edit, job, new($"{Guid.NewGuid()}", done), "");
+
     /// <summary>Writes one event down, if the job may stand as it would after it.</summary>
     /// <param name="path">Where it stands in what was sent.</param>
     private async Task<JobContent> AppendAsync(Edit edit, JobContent before, SentEvent sent, string path)
@@ -56,11 +60,13 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
                 SetJobRules.CheckLoop(after, machine);
             SetJobRules.Check(after);
             if (next is VisitClosed closed && (await ClosedAsync(edit, after)).Closing is { } closing)
-                next = closed with { Despite = closing.Despite, Reason = closing.Reason };
+                next = closed with { Despite = closing.Despite, Reason = closing.Reason, Outside = closing.Outside };
         }
         long? change = null;
         if (next is PartUsed { From: not null } used)
             (next, change) = await StockTaking.TakeAsync(edit, before.Job.MachineId, used, path);
+        if (next is SetupFitted)
+            change = await edit.NumberAsync();
         if (next is JobSigned signed)
             next = JobRules.Fill(before.Sheet, signed);
         if (next is VisitClosed { LoopKey: string done })

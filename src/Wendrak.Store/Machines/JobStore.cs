@@ -141,6 +141,33 @@ public sealed class JobStore
         );
     }
 
+    /// <summary>Writes a setup that went onto a machine down at the job that goes on there; at none, where none does.</summary>
+    /// <returns>The job afterwards; null for none.</returns>
+    internal async Task<JobSheet?> FittedAsync(Edit edit, long machineId, SetupFitted fitted)
+    {
+        JobContent? open = (await ContentsAsync(edit.Session, machineId)).LastOrDefault(j =>
+            j.Sheet.State == JobState.GoesOn
+        );
+        return open is null ? null : (await _appending.AddAsync(edit, open, fitted)).Sheet;
+    }
+
+    /// <summary>Opens a job for something that is done with its opening, in one change.</summary>
+    internal async Task<JobSheet> OpenWithAsync(
+        Edit edit,
+        long machineId,
+        DateOnly on,
+        JobOpened opened,
+        JobEvent first
+    ) =>
+        (
+            await AddAsync(
+                edit,
+                new(0, 0, machineId, on),
+                [new(default, null, opened), new(default, null, first)],
+                true
+            )
+        ).Sheet;
+
     /// <summary>The newest job of the machine that goes on and at which the loop was not set yet; null for none.</summary>
     private Task<long?> JobThatTakesAsync(SetJob visit) =>
         _database.ReadAsync(async session =>
@@ -256,7 +283,13 @@ public sealed class JobStore
     private async Task<JobContent?> AppendSentAsync(Edit edit, long id, IReadOnlyList<SentEvent> sent)
     {
         for (int i = 0; i < sent.Count; i++)
-            if (sent[i].Event is PhotoTaken photo && !await Attachments.HasAsync(edit.Session, photo.Hash))
+            if (sent[i].Event is SetupFitted)
+                throw new InvalidInputException(
+                    $"Events[{i}].Event.Kind",
+                    "unknown",
+                    "Fit a setup: then it is written down."
+                );
+            else if (sent[i].Event is PhotoTaken photo && !await Attachments.HasAsync(edit.Session, photo.Hash))
                 throw new InvalidInputException(
                     $"Events[{i}].Event.Hash",
                     "unknown",

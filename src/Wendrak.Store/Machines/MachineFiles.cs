@@ -90,9 +90,25 @@ public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs
             await _aims.AddAsync(edit, Renumbered(aim, machine.Id, newIds));
         // In the order in which they were: a file may name them in any.
         foreach (FiledJob job in (file.Jobs ?? []).OrderBy(j => j.OpenedOn))
-            await jobs.AddAsync(edit, machine.Id, job);
+            await jobs.AddAsync(edit, machine.Id, Renumbered(job, newIds));
         return new(machine, fitted!, await jobs.ListAsync(edit.Session, machine.Id));
     }
+
+    private static FiledJob Renumbered(FiledJob job, Dictionary<long, long> newIds) =>
+        job with
+        {
+            Events =
+            [
+                .. job.Events.Select(e =>
+                    e.Event is SetupFitted f
+                        ? e with
+                        {
+                            Event = f with { SetupId = newIds.GetValueOrDefault(f.SetupId) },
+                        }
+                        : e
+                ),
+            ],
+        };
 
     private static Aim Renumbered(Aim aim, long machineId, Dictionary<long, long> newIds) =>
         aim with

@@ -1,15 +1,18 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
+using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Machines;
 
 /// <summary>Setups of machines: trials, what is fitted, what was.</summary>
-public sealed class SetupStore(Database database, ChangeLog log, TimeProvider clock)
+public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, TimeProvider clock)
 {
     private readonly MachineRepository _machines = new();
     private readonly SetupRepository _setups = new();
+    private readonly Repository<Aim> _aims = new(Kinds.Aim);
 
     /// <summary>All setups of a machine, oldest first.</summary>
     public Task<IReadOnlyList<Setup>> ListAsync(long machineId) =>
@@ -110,6 +113,7 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
                     MadeOn = stored.MadeOn,
                     FittedOn = stored.FittedOn,
                     FittedAtKm = stored.FittedAtKm,
+                    AsLeft = stored.AsLeft,
                 };
                 MachineRules.Check(next, machine);
                 // What the caller ticked off is gone from its list; what it changed asks for more.
@@ -156,32 +160,107 @@ public sealed class SetupStore(Database database, ChangeLog log, TimeProvider cl
                 }
                 if (old.Id != setup.Id)
                 {
-                    // First off, then on: the file itself allows only one as fitted.
-                    await _setups.ChangeAsync(
-                        edit,
-                        old with
-                        {
-                            Name = MachineRules.FormerName(old, clock.Today()),
-                            Status = SetupStatus.Former,
-                            FollowUps = null,
-                        }
-                    );
-                    await _setups.ChangeAsync(
-                        edit,
-                        setup with
-                        {
-                            Version = version,
-                            Status = SetupStatus.AsFitted,
-                            FittedOn = clock.Today(),
-                            FittedAtKm = machine.OdometerKm,
-                            FollowUps = OpenWork.After(old, machine, setup, machine),
-                        }
-                    );
+                    edit.What = $"fitted {setup.Name}";
+                    await PutOnAsync(edit, (old, machine), (setup with { Version = version }, machine));
+                    await jobs.FittedAsync(edit, machine.Id, new(setup.Id, setup.Name, null));
                 }
                 return await _setups.ListOfMachineAsync(edit.Session, machine.Id);
             },
             ct
         );
+
+    /// <summary>
+    /// Puts what was on the machine before back, with the places, shims and settings of then, and opens the job that does it.
+    /// </summary>
+    /// <returns>The job that goes on with it; null when there is no such setup.</returns>
+    /// <exception cref="InvalidInputException">It was never on the machine, or the machine takes it no more.</exception>
+    /// <exception cref="ChangedMeanwhileException">The setup was changed since it was read.</exception>
+    public Task<JobSheet?> FitAgainAsync(string? who, long setupId, int version, CancellationToken ct) =>
+        log.CommitAsync(
+            who,
+            "fitted what worked again",
+            async edit =>
+            {
+                Setup? setup = await _setups.FindAsync(edit.Session, setupId);
+                if (setup is null)
+                    return null;
+                new Guard()
+                    .That(
+                        setup.Status == SetupStatus.Former,
+                        "Id",
+                        "not_former",
+                        "Give a setup that was on the machine before and is not on it now."
+                    )
+                    .ThrowIfAny();
+                Machine machine = (await _machines.FindAsync(edit.Session, setup.MachineId))!;
+                edit.MachineId = machine.Id;
+                edit.What = $"fitted {setup.Name} again";
+                IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(edit.Session, machine.Id);
+                FittedAgain again = FittingAgain.Describe(
+                    setup,
+                    setups,
+                    await _aims.ListOfMachineAsync(edit.Session, machine.Id),
+                    await jobs.ListAsync(edit.Session, machine.Id)
+                );
+                Machine back = await PutBackAsync(edit, machine, setup);
+                await PutOnAsync(
+                    edit,
+                    (await _setups.FittedAsync(edit.Session, machine.Id), machine),
+                    (setup with { Version = version }, back)
+                );
+                SetupFitted fitted = new(setup.Id, setup.Name, again);
+                JobOpened opened = new(JobReason.AnotherGearing, $"{setup.Name} again", machine.OdometerKm, null);
+                return await jobs.FittedAsync(edit, machine.Id, fitted)
+                    ?? await jobs.OpenWithAsync(edit, machine.Id, clock.Today(), opened, fitted);
+            },
+            ct
+        );
+
+    private async Task<Machine> PutBackAsync(Edit edit, Machine machine, Setup former)
+    {
+        try
+        {
+            return await _machines.ChangeAsync(edit, FittingAgain.MachineWith(machine, former), machine);
+        }
+        catch (InvalidInputException e)
+        {
+            throw new InvalidInputException(
+                "Id",
+                "no_longer_fits",
+                $"The machine was changed since, and can’t stand as it did then. {e.Issues[0].Message}"
+            );
+        }
+    }
+
+    /// <summary>What is on comes off and keeps how the machine stood with it; what is next goes on.</summary>
+    private async Task PutOnAsync(Edit edit, (Setup Setup, Machine Machine) old, (Setup Setup, Machine Machine) next)
+    {
+        // First off, then on: the file itself allows only one as fitted.
+        await _setups.ChangeAsync(
+            edit,
+            old.Setup with
+            {
+                Name = MachineRules.FormerName(old.Setup, clock.Today()),
+                Status = SetupStatus.Former,
+                FollowUps = null,
+                AsLeft = FittingAgain.StateOf(
+                    old.Machine,
+                    await _setups.ListOfMachineAsync(edit.Session, old.Machine.Id),
+                    clock.GetUtcNow()
+                ),
+            }
+        );
+        await _setups.ChangeAsync(
+            edit,
+            next.Setup with
+            {
+                Status = SetupStatus.AsFitted,
+                FittedOn = clock.Today(),
+                FittedAtKm = next.Machine.OdometerKm,
+                FollowUps = OpenWork.After(old.Setup, old.Machine, next.Setup, next.Machine),
+            }
+        );
+    }
 }
 
 /// <summary>Wheels a machine was delivered with.</summary>

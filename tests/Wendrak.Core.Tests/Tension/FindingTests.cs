@@ -42,13 +42,75 @@ public sealed class FindingTests
         SetInput open = Belt(PluckedLow);
         Assert.Equal(
             [ClosedDespite.OutsideWindow, ClosedDespite.CautionsNotConfirmed, ClosedDespite.NoTorque],
-            ClosingReasons.Find(new(open, false, null))
+            ClosingReasons.Find(new(open, false, null)).Despite
         );
-        Assert.Equal([ClosedDespite.OutsideWindow], ClosingReasons.Find(new(open, true, 55)));
+        Assert.Equal([ClosedDespite.OutsideWindow], ClosingReasons.Find(new(open, true, 55)).Despite);
         SetRound wide = Plucked(0, 0, 1.2, 60, 69, 78, 69);
-        Assert.Contains(ClosedDespite.AdvisorStopped, ClosingReasons.Find(new(Belt(wide), true, 55)));
+        Assert.Contains(ClosedDespite.AdvisorStopped, ClosingReasons.Find(new(Belt(wide), true, 55)).Despite);
         SetRound right = Plucked(0, 0, 1.2, 67, 68) with { Lock = LockState.Torqued };
-        Assert.Empty(ClosingReasons.Find(new(Belt(right), true, 55)));
+        Assert.Empty(ClosingReasons.Find(new(Belt(right), true, 55)).Despite);
+    }
+
+    /// <summary>Each instrument in its own scale: what lies outside is told with its window, and what lies inside is not.</summary>
+    [Theory]
+    [InlineData("play, TensionOnly", ReadingMethod.FreePlay, 90, null)]
+    [InlineData("pluck, TensionOnly", ReadingMethod.Pluck, 51, 69.0)]
+    [InlineData("push, TensionOnly", ReadingMethod.Push, 12, 6.5)]
+    [InlineData("gauge, TensionOnly", ReadingMethod.Gauge, 2, 6.0)]
+    [InlineData("feel, TensionOnly", ReadingMethod.Feel, 1, 2.0)]
+    [InlineData("feel of a chain, TensionOnly", ReadingMethod.Feel, 3, 2.0)]
+    public void A_reading_outside_its_window_is_told_by_whichever_instrument(
+        string name,
+        ReadingMethod method,
+        double outside,
+        double? inside
+    )
+    {
+        (_, SetInput loop, _) = InstrumentCases.All.Single(c => c.Name == name);
+        double? force = method == ReadingMethod.Push ? 20 : null;
+        ClosingAnswer Over(double value) =>
+            ClosingReasons.Find(
+                new(
+                    loop with
+                    {
+                        Rounds =
+                        [
+                            new(0, 0, LockState.Torqued, [new(method, value, 0, force), new(method, value, 2, force)]),
+                        ],
+                    },
+                    true,
+                    55
+                )
+            );
+        OutsideReading told = Assert.Single(Over(outside).Outside);
+        Assert.Equal((method, outside, outside), (told.Method, told.Loosest, told.Tightest));
+        Assert.Contains(ClosedDespite.OutsideWindow, Over(outside).Despite);
+        if (method != ReadingMethod.Feel)
+            Assert.True(
+                outside < Math.Min(told.WindowLoose!.Value, told.WindowTight!.Value)
+                    || outside > Math.Max(told.WindowLoose.Value, told.WindowTight.Value)
+            );
+        double middle = inside ?? ((told.WindowLoose + told.WindowTight) / 2)!.Value;
+        Assert.Empty(Over(middle).Outside);
+    }
+
+    /// <summary>The average of the readings lies inside; two of the places do not.</summary>
+    [Fact]
+    public void No_average_is_a_verdict()
+    {
+        SetRound round = Plucked(0, 0, 1.2, 60, 69, 78, 69) with { Lock = LockState.Torqued };
+        OutsideReading told = Assert.Single(ClosingReasons.Find(new(Belt(round), true, 55)).Outside);
+        Assert.Equal((60, 78), (told.Loosest, told.Tightest));
+        Assert.Equal((64, 74), (Math.Round(told.WindowLoose!.Value, 6), Math.Round(told.WindowTight!.Value, 6)));
+    }
+
+    [Fact]
+    public void A_gap_counts_where_the_track_is_set_too()
+    {
+        SetRound round = Plucked(0, 0, 4, 67, 68, 69, 68) with { Lock = LockState.Torqued };
+        OutsideReading told = Assert.Single(ClosingReasons.Find(new(Belt(round), true, 55)).Outside);
+        Assert.Equal((null, 4), (told.Method, told.Loosest));
+        Assert.Empty(ClosingReasons.Find(new(Belt(round) with { Goal = SetGoal.TensionOnly }, true, 55)).Outside);
     }
 
     private static (Machine Machine, Setup Fitted) Stored(SetInput belt)

@@ -64,6 +64,8 @@ export type Adjuster = Schemas['Adjuster']
 export type StartingParts = Schemas['StartingParts']
 export type Idler = Schemas['Idler']
 export type LoopJoint = Schemas['LoopJoint']
+export type OutsideReading = Schemas['OutsideReading']
+export type ReadingToReach = Schemas['ReadingToReach']
 export type StockSpacer = Schemas['StockSpacer']
 export type StockPart = Schemas['StockPart']
 export type StockPlace = Schemas['StockPlace']
@@ -326,6 +328,9 @@ export const changeSetup = (body: Setup) =>
   answered(client.PUT('/api/setups/{id}', { params: { path: { id: body.id } }, body }))
 export const fitSetup = (id: number, version: number) =>
   answered(client.POST('/api/setups/{id}/fit', { params: { path: { id } }, body: { version } }))
+
+export const fitSetupAgain = (id: number, version: number) =>
+  answered(client.POST('/api/setups/{id}/fit-again', { params: { path: { id } }, body: { version } }))
 
 export const listAims = (id: number) =>
   answered(client.GET('/api/machines/{id}/aims', { params: { path: { id } } }))

@@ -1011,6 +1011,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/setups/{id}/fit-again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a former setup back as it was, and opens the job that does it */
+        post: operations["fitSetupAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -2454,6 +2471,13 @@ export interface components {
          * @enum {unknown}
          */
         ClosedDespite: "outsideWindow" | "advisorStopped" | "cautionsNotConfirmed" | "noTorque";
+        /** @description What a visit would be closed over. */
+        ClosingAnswer: {
+            /** @description What asks for a reason, in the order of the enumeration; empty for nothing. */
+            despite: components["schemas"]["ClosedDespite"][];
+            /** @description Readings outside their windows. */
+            outside: components["schemas"]["OutsideReading"][];
+        };
         /** @description One step of the closing list. */
         ClosingLine: {
             step: components["schemas"]["ClosingStep"];
@@ -2957,7 +2981,7 @@ export interface components {
             shaftHub?: null | components["schemas"]["PartOfShaftHubCapacityResult"];
             startingAlternative?: null | components["schemas"]["PartOfLoopAlternative"];
             set?: null | components["schemas"]["PartOfSetAdvice"];
-            closing?: null | components["schemas"]["PartOfIReadOnlyListOfClosedDespite"];
+            closing?: null | components["schemas"]["PartOfClosingAnswer"];
             sideMatch?: null | components["schemas"]["PartOfSideMatchAnswer"];
             straightness?: null | components["schemas"]["PartOfStraightnessResult"];
             warmth?: null | components["schemas"]["PartOfThermalTensionResult"];
@@ -3158,6 +3182,57 @@ export interface components {
              * @default false
              */
             workings: boolean;
+        };
+        /** @description What was put back with a setup that worked before. */
+        FittedAgain: {
+            /** @description Whether places, shims and settings are those of then; else they are as they were before. */
+            isPlaceKnown: boolean;
+            /** @description The aim it did best by; null where none was judged with it. */
+            aimName: null | string;
+            /** @description Of each loop that was read then. */
+            toReach: components["schemas"]["ReadingToReach"][];
+        };
+        /** @description A setup that went onto the machine at a job. */
+        FittedAtJob: {
+            /**
+             * Format: int64
+             * @description Number of the entry that says so.
+             */
+            entry: number;
+            /**
+             * Format: int64
+             * @description Which one; 0 where it is gone.
+             */
+            setupId: number;
+            /** @description As it was called then. */
+            name: string;
+            again: null | components["schemas"]["FittedAgain"];
+            /** @description Null where nobody said. */
+            who: null | string;
+            /**
+             * Format: date-time
+             * @description When it went on.
+             */
+            at: string;
+        };
+        /** @description How a machine stood when a setup came off it: what is put back with it, if it is fitted again. */
+        FittedState: {
+            /**
+             * Format: date-time
+             * @description When it had gone on; null where nobody kept it.
+             */
+            putOnAt: null | string;
+            /**
+             * Format: date-time
+             * @description When it came off.
+             */
+            takenOffAt: string;
+            /** @description Where the wheels of its loops stood. */
+            layouts: null | components["schemas"]["LoopLayout"][];
+            /** @description What sat on its shafts, spacers and shims with it. */
+            shafts: null | components["schemas"]["ShaftWidths"][];
+            /** @description How its loops were set. */
+            settings: null | components["schemas"]["LoopSetting"][];
         };
         /** @description A length, and where the mover stands with it. */
         FittingLength: {
@@ -3824,7 +3899,7 @@ export interface components {
          * @description Something that happened at a job. It is written down once and never changed; who did it and when is what the job's
          *     record says, not the event.
          */
-        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventPartUsed"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
+        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventPartUsed"] | components["schemas"]["JobEventSetupFitted"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
         /** @description What must be so before hands go near was confirmed. */
         JobEventCautionsSeen: {
             /** @enum {string} */
@@ -4021,6 +4096,19 @@ export interface components {
             /** @description The loop that is set. */
             loopKey: string;
         };
+        /** @description A setup went onto the machine. */
+        JobEventSetupFitted: {
+            /** @enum {string} */
+            kind: "setupFitted";
+            /**
+             * Format: int64
+             * @description Which one; 0 where it is gone.
+             */
+            setupId: number;
+            /** @description As it was called then. */
+            name: string;
+            again: null | components["schemas"]["FittedAgain"];
+        };
         /** @description A step of the closing list was done, or taken back. */
         JobEventStepTicked: {
             /** @enum {string} */
@@ -4081,6 +4169,8 @@ export interface components {
             despite: null | components["schemas"]["ClosedDespite"][];
             /** @description Why it was closed over that. */
             reason: null | string;
+            /** @description Readings outside their windows, as they stood then; null for none. The core says it, whoever sends what. */
+            outside?: null | components["schemas"]["OutsideReading"][];
             /** @description The loop that is set. */
             loopKey: string;
         };
@@ -4256,6 +4346,8 @@ export interface components {
             provisional: components["schemas"]["ProvisionalPart"][];
             /** @description In the order in which they came. */
             photos: components["schemas"]["JobPhoto"][];
+            /** @description Setups that went onto the machine, in their order. */
+            fitted: components["schemas"]["FittedAtJob"][];
             /** @description That were used, in the order in which it was said. */
             parts: components["schemas"]["JobPart"][];
             partsCost: null | components["schemas"]["PartsCost"];
@@ -4270,6 +4362,8 @@ export interface components {
             blockedBy: components["schemas"]["BlockedBy"][];
             /** @description What the signature asks a reason for; empty for nothing, and once it is signed. */
             despite: components["schemas"]["SignedDespite"][];
+            /** @description Readings outside their windows, of loops that were closed at it. */
+            outside: components["schemas"]["OutsideAtJob"][];
             signature: null | components["schemas"]["Signature"];
         };
         /**
@@ -5517,7 +5611,7 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description 5; a larger number was written by a newer program and is refused.
+             * @description 6; a larger number was written by a newer program and is refused.
              */
             formatVersion: number;
             machine: components["schemas"]["Machine"];
@@ -5791,6 +5885,37 @@ export interface components {
              */
             speedKmh: null | number;
         };
+        /** @description A reading that lay outside its window as a loop was closed at a job. */
+        OutsideAtJob: {
+            /** @description Key of the loop. */
+            loopKey: string;
+            /** @description As it stood then. */
+            reading: components["schemas"]["OutsideReading"];
+        };
+        /** @description A reading that lies outside its window as a visit is closed. */
+        OutsideReading: {
+            method: null | components["schemas"]["ReadingMethod"];
+            /**
+             * Format: double
+             * @description At the loosest place, in the unit of the method; of the gap, its width.
+             */
+            loosest: number;
+            /**
+             * Format: double
+             * @description At the tightest place; of the gap, its width.
+             */
+            tightest: number;
+            /**
+             * Format: double
+             * @description The loose end of the window in the same unit, of the gap its least; null where it has no figure.
+             */
+            windowLoose: null | number;
+            /**
+             * Format: double
+             * @description The tight end, of the gap its most; null where it has no figure.
+             */
+            windowTight: null | number;
+        };
         /** @description How one belt lost tension: as it was set, and twice after that. */
         OwnReadings: {
             /** @description Frequencies of one and the same span, which go with the root of tension; else newtons. */
@@ -5939,6 +6064,15 @@ export interface components {
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
+        PartOfClosingAnswer: {
+            answer: null | components["schemas"]["ClosingAnswer"];
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
         PartOfFixedCentreResult: {
             answer: null | components["schemas"]["FixedCentreResult"];
             /**
@@ -5950,15 +6084,6 @@ export interface components {
         /** @description What was known, or why not: one of both. */
         PartOfIReadOnlyListOfCheckMends: {
             answer: null | components["schemas"]["CheckMends"][];
-            /**
-             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
-             *     it is stored is named where it would stand there.
-             */
-            refused?: null | components["schemas"]["InputIssue"][];
-        };
-        /** @description What was known, or why not: one of both. */
-        PartOfIReadOnlyListOfClosedDespite: {
-            answer: null | components["schemas"]["ClosedDespite"][];
             /**
              * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
              *     it is stored is named where it would stand there.
@@ -6771,6 +6896,37 @@ export interface components {
          * @enum {unknown}
          */
         ReadingMethod: "pluck" | "push" | "gauge" | "freePlay" | "feel" | null;
+        /** @description How a loop was left while a setup was on the machine: what is to be reached when it is fitted again. */
+        ReadingToReach: {
+            /** @description Of the loop. */
+            loopKey: string;
+            /**
+             * Format: date
+             * @description Day on which it was closed so.
+             */
+            on: string;
+            method: null | components["schemas"]["ReadingMethod"];
+            /**
+             * Format: double
+             * @description Lowest reading all round, in the unit of the method; null where only the gap was read.
+             */
+            low: null | number;
+            /**
+             * Format: double
+             * @description Highest of the same.
+             */
+            high: null | number;
+            /**
+             * Format: double
+             * @description Of a push, N; null for other methods.
+             */
+            forceN: null | number;
+            /**
+             * Format: double
+             * @description Between belt and flange, mm; null where it was not read.
+             */
+            gapMm: null | number;
+        };
         /**
          * @description How the driven axle is carried; it decides how much play a chain needs.
          * @enum {unknown}
@@ -7312,6 +7468,8 @@ export interface components {
             despite?: null | components["schemas"]["ClosedDespite"][];
             /** @description Why it was closed over that. */
             reason?: null | string;
+            /** @description Readings outside their windows, as they stood then; null for none, and where nobody kept them. */
+            outside?: null | components["schemas"]["OutsideReading"][];
         };
         /**
          * @description What a round is for.
@@ -7558,6 +7716,7 @@ export interface components {
             note: null | string;
             /** @description What must still be done again since it went on or was changed; only as fitted has any. */
             followUps?: null | components["schemas"]["FollowUpTask"][];
+            asLeft?: null | components["schemas"]["FittedState"];
             /**
              * Format: int64
              * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
@@ -10895,7 +11054,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ClosedDespite"][];
+                    "application/json": components["schemas"]["ClosingAnswer"];
                 };
             };
             /** @description Bad Request */
@@ -12130,6 +12289,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Setup"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    fitSetupAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadVersion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobSheet"];
                 };
             };
             /** @description Bad Request */

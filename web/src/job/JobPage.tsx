@@ -4,6 +4,7 @@ import { sentenceOf } from '../api/issues'
 import { useJobs } from '../api/queries'
 import { useBench, type Workbench } from '../machine/useWorkbench'
 import { EmptyState } from '../shell/EmptyState'
+import { FittedPanel } from './FittedPanel'
 import { HeadPanel } from './HeadPanel'
 import { DeviationsPanel, NotesPanel, ProvisionalPanel } from './JobLists'
 import classes from './JobPage.module.css'
@@ -40,6 +41,7 @@ function OpenJob({ bench, job, jobs }: { bench: Workbench; job: JobSheet; jobs: 
         {(isOpen || job.photos.length > 0) && (
           <PhotosPanel bench={bench} job={job} jobs={jobs} isOpen={isOpen} />
         )}
+        {job.fitted.length > 0 && <FittedPanel bench={bench} job={job} />}
         {(isOpen || job.parts.length > 0) && <PartsPanel job={job} isOpen={isOpen} />}
         <NotesPanel job={job} isOpen={isOpen} />
         {(isOpen || job.provisional.length > 0) && <ProvisionalPanel job={job} isOpen={isOpen} />}

@@ -2,6 +2,7 @@ import { SegmentedControl, Textarea } from '@mantine/core'
 import { useState } from 'react'
 import type { JobSheet, LoopSummary } from '../api/client'
 import { issueFor } from '../api/issues'
+import { OutsideReadings } from '../loop/OutsideReadings'
 import { dayText, today } from '../quantities/days'
 import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
@@ -19,7 +20,7 @@ export function SignPanel({ job, loops }: { job: JobSheet; loops: LoopSummary[] 
   const [word, setWord] = useState('')
   const [reason, setReason] = useState('')
   const record = useJobEvents(job.id)
-  if (job.signature) return <SignedPanel job={job} />
+  if (job.signature) return <SignedPanel job={job} loops={loops} />
   const asks = job.despite.length > 0
   const sign = () =>
     record.happens({
@@ -50,6 +51,7 @@ export function SignPanel({ job, loops }: { job: JobSheet; loops: LoopSummary[] 
                 ▲ {DESPITE_WORDS[despite]}
               </li>
             ))}
+            <Outside job={job} loops={loops} />
           </ul>
           <Textarea
             label="Why it goes out all the same"
@@ -97,7 +99,15 @@ export function SignPanel({ job, loops }: { job: JobSheet; loops: LoopSummary[] 
   )
 }
 
-function SignedPanel({ job: { signature } }: { job: JobSheet }) {
+/** Every reading outside its window, loop by loop, whoever typed it. */
+function Outside({ job, loops }: { job: JobSheet; loops: LoopSummary[] }) {
+  return job.outside.map(({ loopKey, reading }) => (
+    <OutsideReadings key={loopKey + reading.method} loop={loopName(loops, loopKey)} readings={[reading]} />
+  ))
+}
+
+function SignedPanel({ job, loops }: { job: JobSheet; loops: LoopSummary[] }) {
+  const { signature } = job
   if (!signature) return null
   return (
     <Panel title="Signed" note={dayText(signature.signedOn)}>
@@ -114,6 +124,7 @@ function SignedPanel({ job: { signature } }: { job: JobSheet }) {
                 ▲ {DESPITE_WORDS[despite]}
               </li>
             ))}
+            <Outside job={job} loops={loops} />
           </ul>
           <p>Reason given: {signature.reason}</p>
         </>

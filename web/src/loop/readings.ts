@@ -1,4 +1,4 @@
-import type { InstrumentFinding, SetJob, SetReading } from '../api/client'
+import type { InstrumentFinding, OutsideReading, ReadingToReach, SetJob, SetReading } from '../api/client'
 import { figure, fixed } from '../quantities/format'
 import type { Units } from '../quantities/units'
 
@@ -57,6 +57,37 @@ export function findingText(f: InstrumentFinding, units: Units): string {
   return [
     range(loose, tight),
     low !== null && high !== null && f.method !== 'feel' && `window ${range(low, high)}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
+}
+
+/** “35 to 38 mm, free play, gap 1.2 mm”. */
+export const reachText = ({ method, low, high, gapMm }: ReadingToReach, units: Units): string =>
+  [
+    method &&
+      low !== null &&
+      high !== null &&
+      `${endsText(method, low, high, units)}, ${METHOD_WORDS[method]}`,
+    gapMm !== null && `gap ${units.show('fine', gapMm)}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
+
+/** “plucked 51.0 to 53.0 Hz, window 64.0 to 74.0 Hz”: it stands so on the record and in the trend. */
+export function outsideText({ method, ...at }: OutsideReading, units: Units): string {
+  const range = (a: number, b: number) =>
+    method
+      ? endsText(method, Math.min(a, b), Math.max(a, b), units)
+      : a === b
+        ? units.show('fine', a)
+        : `${units.show('fine', Math.min(a, b))} to ${units.show('fine', Math.max(a, b))}`
+  return [
+    `${method ? METHOD_WORDS[method] : 'gap'} ${range(at.loosest, at.tightest)}`,
+    at.windowLoose !== null &&
+      at.windowTight !== null &&
+      method !== 'feel' &&
+      `window ${range(at.windowLoose, at.windowTight)}`,
   ]
     .filter(Boolean)
     .join(', ')

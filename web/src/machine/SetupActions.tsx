@@ -4,6 +4,7 @@ import { addTrial, fitSetup } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { useShortcuts } from '../shell/shortcuts'
+import { useFitAgain } from './useFitAgain'
 import { isSameChoice, type Workbench } from './useWorkbench'
 
 /** What can be done with the wheels in view: keep, fit, go back, compare. */
@@ -21,6 +22,7 @@ export function SetupActions({ bench, onSideBySide }: { bench: Workbench; onSide
     }),
   )
   const fit = useChange(fitSetup.bind(null, shown.setup?.id ?? 0))
+  const again = useFitAgain()
   const failed = (error: unknown) => notifications.show({ color: 'red', message: sentenceOf(error) })
   const isPicked = !shown.isFitted && !shown.setup
   const onKeep = () =>
@@ -40,7 +42,16 @@ export function SetupActions({ bench, onSideBySide }: { bench: Workbench; onSide
           Keep as a trial
         </Button>
       )}
-      {shown.setup && !shown.isFitted && (
+      {shown.setup?.status === 'former' && (
+        <Button
+          size="sm"
+          loading={again.isPending}
+          onClick={() => shown.setup && again.fitAgain(shown.setup)}
+        >
+          Fit {shown.name} again
+        </Button>
+      )}
+      {shown.setup && !shown.isFitted && shown.setup.status !== 'former' && (
         <Button
           size="sm"
           loading={fit.isPending}

@@ -6,6 +6,7 @@ import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { ConflictDialog } from '../shell/ConflictDialog'
 import { SetupWheels } from './SetupWheels'
+import { useFitAgain } from './useFitAgain'
 import type { Workbench } from './useWorkbench'
 
 /** What can be done with the setup in view: fit, rename, copy, discard. */
@@ -21,6 +22,7 @@ export function TrialMenu({ bench, setup }: { bench: Workbench; setup: Setup }) 
       note: setup.note,
     }),
   )
+  const { fitAgain } = useFitAgain()
   const failed = (error: unknown) => notifications.show({ color: 'red', message: sentenceOf(error) })
   const onFit = () =>
     fit.mutate(undefined, {
@@ -41,7 +43,11 @@ export function TrialMenu({ bench, setup }: { bench: Workbench; setup: Setup }) 
           </Button>
         </Menu.Target>
         <Menu.Dropdown>
-          <Menu.Item onClick={onFit}>Fit this one</Menu.Item>
+          {setup.status === 'former' ? (
+            <Menu.Item onClick={() => fitAgain(setup)}>Fit it again as it was</Menu.Item>
+          ) : (
+            <Menu.Item onClick={onFit}>Fit this one</Menu.Item>
+          )}
           <Menu.Item onClick={() => setRenaming(true)}>Name, note, tyre</Menu.Item>
           <Menu.Item
             onClick={() =>

@@ -2,6 +2,7 @@ import { Checkbox, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { type SetAdvice, type SetJob, whoAmI } from '../api/client'
 import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
+import { OutsideReadings } from '../loop/OutsideReadings'
 import type { Workbench } from '../machine/useWorkbench'
 import { DayField } from '../quantities/DayField'
 import { today } from '../quantities/days'
@@ -62,7 +63,8 @@ export function ClosingPanel({
     'closing',
     isRead ? { visit: visitKey(job), torqueNm: torqueTyped ?? null } : undefined,
   )
-  const despite = (isRead && open.data) || []
+  const despite = (isRead && open.data?.despite) || []
+  const outside = (isRead && open.data?.outside) || []
   const missing = isReading
     ? 'A round is in hand: keep it or read it anew before closing.'
     : lastReading === null
@@ -126,6 +128,7 @@ export function ClosingPanel({
             {despite.map((d) => (
               <li key={d}>{DESPITE_WORDS[d]}</li>
             ))}
+            <OutsideReadings readings={outside} />
           </ul>
           <TextInput
             size="xs"

@@ -4,6 +4,7 @@ import type { SetJob, SetRound } from '../api/client'
 import { useEvaluation } from '../api/evaluation'
 import { useSetJobs } from '../api/queries'
 import { RoundPhotos } from '../job/RoundPhotos'
+import { OutsideReadings } from '../loop/OutsideReadings'
 import { METHOD_WORDS, readingEnds, readingText } from '../loop/readings'
 import { useBench, type Workbench } from '../machine/useWorkbench'
 import { dayText, momentText } from '../quantities/days'
@@ -121,6 +122,7 @@ function Record({ bench, job }: { bench: Workbench; job: SetJob }) {
                 {closing.despite.map((d) => (
                   <li key={d}>{DESPITE_WORDS[d]}</li>
                 ))}
+                <OutsideReadings readings={closing.outside} />
               </ul>
               <p>Reason given: {closing.reason}</p>
             </>

@@ -29,6 +29,7 @@ import { SetRecord } from './SetRecord'
 import classes from './SetView.module.css'
 import { SideColumn } from './SideColumn'
 import { SideMatchFigure } from './SideMatchFigure'
+import { ToReach } from './ToReach'
 import { TrendPanel } from './TrendPanel'
 import { FEWEST_PLACES, usePlace } from './usePlace'
 import { useRound } from './useRound'
@@ -225,6 +226,9 @@ function Visit({
               Bay mode
             </Button>
           </Group>
+        )}
+        {job && !setting.isPractice && (
+          <ToReach machineId={job.machineId} jobId={job.id} loopKey={job.loopKey} />
         )}
         {advice.error ? (
           <p role="alert" style={{ color: 'var(--stop)' }}>

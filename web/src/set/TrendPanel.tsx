@@ -1,5 +1,6 @@
 import { Link } from 'react-router'
 import type { MachineCard, SetJob } from '../api/client'
+import { OutsideReadings } from '../loop/OutsideReadings'
 import { METHOD_WORDS, readingEnds } from '../loop/readings'
 import { dayText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
@@ -39,6 +40,11 @@ export function TrendPanel({ jobs, card }: { jobs: SetJob[]; card: MachineCard }
                       <span className={table.tag} data-tone="watch">
                         left outside
                       </span>
+                    )}
+                    {job.closing?.outside && (
+                      <ul className={classes.outside}>
+                        <OutsideReadings readings={job.closing.outside} />
+                      </ul>
                     )}
                   </th>
                   <td className="num">{ends(job.rounds.slice(0, 1))}</td>
