@@ -29,7 +29,8 @@ internal static class EventUndoing
         if (now.Sheet.Signature is not null && happened is not JobSigned)
             throw new CannotUndoException("This job is signed. Take the signature back first.");
         if (happened is SetEvent set)
-            CheckLoop(set.LoopKey, now, EventRow.ToContent(job, [.. rows.Where(r => r.Id <= id)]));
+            // Of what stands now: what was taken back since, though it came before, was no going on.
+            CheckLoop(set.LoopKey, now, EventRow.ToContent(job, [.. EventRow.Standing(rows).Where(r => r.Id <= id)]));
         else if (row.Kind == EventRow.Undone)
         {
             CheckAgain(now, happened);

@@ -1,0 +1,81 @@
+using Wendrak.Core.Photos;
+using Wendrak.Core.Records;
+using Wendrak.Core.Tension;
+
+namespace Wendrak.Web.Tests.TwoPages;
+
+/// <summary>Events of a job drawn by lot, of every kind that a page sends.</summary>
+/// <param name="loopKey">Of a loop of the machine.</param>
+/// <param name="photo">Hash of a picture that is stored.</param>
+/// <param name="part">A line of Stock that holds some.</param>
+public sealed class EventLot(int seed, string loopKey, string photo, long part)
+{
+    private static readonly DateOnly Today = new(2026, 11, 30);
+    private readonly Random _random = new(seed);
+    private int _count;
+
+    /// <summary>Every kind of it once, in an order in which all can come.</summary>
+    public IEnumerable<JobEvent> EachOnce()
+    {
+        SetRound tight = new(0, 0, LockState.Torqued, []);
+        yield return new NoteWritten(Name("note"));
+        yield return new WaitBegun("a seal");
+        yield return new WaitEnded();
+        yield return new TimeSpent(5);
+        yield return new DeviationNoted(Name("left"), "no time");
+        yield return new ProvisionalFitted("cable tie");
+        yield return new ProvisionalCleared("cable tie");
+        yield return Photo();
+        yield return Line();
+        yield return new PartUsed("", 1, null, new(StockList.Parts, part));
+        yield return new VisitBegun(loopKey, SetGoal.Both);
+        yield return new GoalChosen(loopKey, SetGoal.TensionOnly);
+        yield return new CautionsSeen(loopKey);
+        yield return new RoundNoted(loopKey, tight);
+        yield return new ReadingTaken(loopKey, new(ReadingMethod.FreePlay, 35));
+        yield return new RoundDropped(loopKey);
+        yield return new ReadingTaken(loopKey, new(ReadingMethod.FreePlay, 36));
+        yield return new RoundNoted(loopKey, tight);
+        yield return new RoundKept(loopKey, null);
+        yield return Tied();
+        yield return new StepTicked(loopKey, ClosingStep.FinalTorque, true);
+        yield return Closed();
+        yield return new JobSigned(Today, 4, null, null, "so");
+    }
+
+    public JobEvent Draw() =>
+        _random.Next(24) switch
+        {
+            0 or 1 or 2 => new NoteWritten(Name("note")),
+            3 => new WaitBegun(Name("part")),
+            4 or 5 => new WaitEnded(),
+            6 => new TimeSpent(1 + _random.Next(60)),
+            7 => new DeviationNoted(Name("left"), "no time"),
+            8 => new ProvisionalFitted($"thing {_random.Next(3)}"),
+            9 => new ProvisionalCleared($"thing {_random.Next(3)}"),
+            10 => Photo(),
+            11 => Line(),
+            12 => new PartUsed("", 1, null, new(StockList.Parts, part)),
+            13 => new PartUsed(Name("brought"), 1, 2.5, null),
+            14 => new VisitBegun(loopKey, SetGoal.Both),
+            15 => new GoalChosen(loopKey, SetGoal.TensionOnly),
+            16 => new CautionsSeen(loopKey),
+            17 => new RoundNoted(loopKey, new(0, 0, LockState.Torqued, [])),
+            18 => new ReadingTaken(loopKey, new(ReadingMethod.FreePlay, 20 + _random.Next(30), _random.Next(4))),
+            19 => _random.Next(3) == 0 ? new RoundDropped(loopKey) : new RoundKept(loopKey, null),
+            20 => Tied(),
+            21 => new StepTicked(loopKey, ClosingStep.FinalTorque, _random.Next(2) == 0),
+            22 => Closed(),
+            _ => _random.Next(3) == 0 ? new JobSigned(Today, null, null, null, "so") : new NoteWritten(Name("note")),
+        };
+
+    private string Name(string what) => $"{what} {seed}.{_count++}";
+
+    private PhotoTaken Photo() => new(photo, 100, 80, null, PhotoShows.Anything, null, null, null);
+
+    private PhotoLineDrawn Line() => new(photo, new(1, 1, 50, 1 + _random.Next(40)), null, Name("line"));
+
+    private ReadingsTied Tied() => new(loopKey, new(ReadingMethod.Gauge, 5, ReadingMethod.FreePlay, 36));
+
+    private VisitClosed Closed() => new(loopKey, Today, null, Enum.GetValues<ClosingStep>(), null, null, null, "so");
+}
