@@ -117,7 +117,7 @@ const SHOTS = [
       await p.getByRole('dialog').getByRole('button', { name: 'Keep as found' }).click()
     },
   },
-  { name: 'job', path: '/machines/6/jobs/9' },
+  { name: 'job', path: '/machines/6/jobs/21' },
 ]
 
 const data = mkdtempSync(join(tmpdir(), 'wendrak-shots-'))

@@ -66,6 +66,29 @@ public sealed class DemoDataTests : IDisposable
     }
 
     [Fact]
+    public async Task The_demo_has_two_years_of_jobs_on_every_machine()
+    {
+        await DemoData.FillAsync(_store.Database, TimeProvider.System);
+        List<JobSheet> jobs = [];
+        foreach (FittedMachine m in await _store.Machines.ListAsync())
+        {
+            IReadOnlyList<JobSheet> own = await _store.Jobs.ListSheetsAsync(m.Machine.Id);
+            Assert.True(own.Count >= 3, m.Machine.Name);
+            Assert.All(
+                own,
+                j => Assert.True(j.OdometerKm is null || j.OdometerKm <= m.Machine.OdometerKm, m.Machine.Name)
+            );
+            jobs.AddRange(own);
+        }
+        Assert.True(jobs.Max(j => j.OpenedOn).DayNumber - jobs.Min(j => j.OpenedOn).DayNumber > 600);
+        Assert.Single(jobs, j => j.State == JobState.Waits);
+        Assert.Single(jobs, j => j.Deviations.Count > 0 && j.Signature?.Reason is not null);
+        Assert.Single(jobs, j => j.Photos.Count > 1);
+        Assert.Contains(jobs, j => j.PartsCost?.Price > 0);
+        Assert.Contains(jobs, j => j.Provisional.Any(p => p.ClearedAt is null));
+    }
+
+    [Fact]
     public async Task The_demo_is_read_through_the_same_history_as_a_person_s_machines()
     {
         await DemoData.FillAsync(_store.Database, TimeProvider.System);

@@ -101,7 +101,7 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
   [
     'how to get a part',
     '/stock?list=parts',
-    async (p) => p.getByRole('button', { name: /How to get chain 116/ }).click(),
+    async (p) => p.getByRole('button', { name: /How to get chain 96/ }).click(),
   ],
   ['add a part', '/stock?list=parts', async (p) => p.getByRole('button', { name: 'Add a part' }).click()],
   ['no such page', '/nowhere', async (p) => expect(p.getByText('There is no such page')).toBeVisible()],
@@ -110,7 +110,7 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
   ['begin a job', '/', async (p) => p.getByRole('button', { name: 'Begin a job', exact: true }).click()],
   [
     'a job that goes on',
-    '/machines/6/jobs/9',
+    '/machines/6/jobs/21',
     async (p) => expect(p.getByRole('region', { name: 'Signature' })).toBeVisible(),
   ],
   [

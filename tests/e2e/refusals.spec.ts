@@ -117,7 +117,7 @@ const FORMS: Form[] = [
   {
     name: 'parts of stock',
     path: '/stock?list=parts',
-    open: [stay, all(press(/How to get chain 116 links/), dialog)],
+    open: [stay, all(press(/How to get chain 96 links/), dialog)],
   },
   {
     name: 'spacers of stock',
@@ -132,7 +132,7 @@ const FORMS: Form[] = [
   },
   {
     name: 'a part is used',
-    path: '/machines/6/jobs/9',
+    path: '/machines/6/jobs/21',
     open: [say('from elsewhere')],
     send: press('Use it'),
   },
@@ -145,7 +145,7 @@ const FORMS: Form[] = [
     open: [dialog],
     send: (page) => page.getByRole('dialog').getByRole('button', { name: 'Begin' }).click(),
   },
-  { name: 'a job', path: '/machines/6/jobs/9', send: press('Add the time') },
+  { name: 'a job', path: '/machines/6/jobs/21', send: press('Add the time') },
   { name: 'a machine is added', path: '/', open: [all(press('Add a machine'), dialog)], send: press('Add') },
 ]
 
