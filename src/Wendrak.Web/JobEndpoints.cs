@@ -37,6 +37,9 @@ public static class JobEndpoints
         jobs.MapGet("/jobs", ListOpenAsync)
             .WithName("listOpenJobs")
             .WithSummary("Jobs that go on or wait, on all machines, the newest first");
+        jobs.MapGet("/people", ListPeopleAsync)
+            .WithName("listPeople")
+            .WithSummary("Names of who did something at a job, on whatever machine, who did last first");
         jobs.MapGet("/machines/{id:long}/jobs", ListSheetsAsync)
             .WithName("listJobs")
             .WithSummary("Jobs of a machine, the newest first");
@@ -63,6 +66,9 @@ public static class JobEndpoints
         long? after = null,
         int? most = null
     ) => TypedResults.Ok(ListPart.Take(await store.ListOpenAsync(), j => j.Id, after, most, context));
+
+    private static async Task<Ok<IReadOnlyList<string>>> ListPeopleAsync(JobStore store) =>
+        TypedResults.Ok(await store.ListPeopleAsync());
 
     private static async Task<Ok<IReadOnlyList<JobSheet>>> ListSheetsAsync(
         long id,

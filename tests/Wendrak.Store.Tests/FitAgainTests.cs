@@ -151,7 +151,7 @@ public sealed class FitAgainTests : IDisposable
         InvalidInputException refused = await Assert.ThrowsAsync<InvalidInputException>(() =>
             _store.Setups.FitAgainAsync("Ann", on.Id, on.Version, default)
         );
-        Assert.Equal("Id", refused.Issues[0].Field);
+        Assert.Equal("Version", refused.Issues[0].Field);
         await Assert.ThrowsAsync<ChangedMeanwhileException>(() =>
             _store.Setups.FitAgainAsync("Ann", trial.Id, trial.Version - 1, default)
         );

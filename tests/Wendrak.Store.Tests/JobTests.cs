@@ -57,6 +57,16 @@ public sealed class JobTests : IDisposable
         Assert.Equal(EarlierJson.ToJson(expected), EarlierJson.ToJson(actual with { Version = expected.Version }));
 
     [Fact]
+    public async Task The_people_of_the_yard_are_who_did_something_at_a_job()
+    {
+        Assert.Empty(await _store.Jobs.ListPeopleAsync());
+        JobSheet job = await OpenAsync();
+        await HappensAsync(job, "Ben", new NoteWritten("a"));
+        await HappensAsync(job, null, new NoteWritten("b"));
+        Assert.Equal(["Ann", "Ben"], (await _store.Jobs.ListPeopleAsync()).Order());
+    }
+
+    [Fact]
     public async Task A_machine_that_comes_in_has_run_what_its_odometer_says()
     {
         JobSheet job = await OpenAsync();

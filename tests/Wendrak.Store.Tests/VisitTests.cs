@@ -205,7 +205,7 @@ public sealed class VisitTests : IDisposable
         Assert.Null((await ReadAsync(visit)).InHand);
         await RefusesAsync("InHand.Round.TurnsRolled", visit, new RoundNoted(Loop, Found with { TurnsRolled = -1 }));
         await RefusesAsync("Events[0].Event.LoopKey", visit, Play(50) with { LoopKey = "none" });
-        await RefusesAsync("kind", visit, new VisitBegun(Loop, SetGoal.Both));
+        await RefusesAsync("Events[0].Event.kind", visit, new VisitBegun(Loop, SetGoal.Both));
         await Assert.ThrowsAsync<InvalidInputException>(() =>
             _store.Jobs.AppendAsync("Ann", visit.Id, [new("", Play(5))], default)
         );

@@ -32,6 +32,10 @@ test('a visit: begun at the Yard, set, closed and signed with a reason', async (
   await expect(page.getByRole('button', { name: 'Begin as found' })).toHaveCount(0)
   await page.getByRole('link', { name: /a visit/ }).click()
   await expect(page.getByText('begun at Set and not closed: final drive')).toBeVisible()
+  await expect(page.getByText('not read since it was tightened: final drive')).toBeVisible()
+  const closing = panel(page, 'Closing list')
+  await expect(closing.getByText('final torque')).toContainText('open')
+  await expect(closing.getByText('nothing provisional left')).toContainText('done')
   await expect(page.getByRole('button', { name: 'Sign: it goes out' })).toHaveAttribute(
     'aria-disabled',
     'true',
@@ -56,6 +60,9 @@ test('a visit: begun at the Yard, set, closed and signed with a reason', async (
   ])
   await page.reload()
   await expect(page.getByText('A final torque is ticked off without a figure.')).toBeVisible()
+  await expect(closing.getByText('final torque')).toContainText('done')
+  await expect(closing.getByText('last reading, with everything tight')).toContainText('done')
+  await expect(panel(page, 'Signature').getByText(/outside: final drive, free play 90\smm, window/)).toBeVisible()
   await page.getByRole('button', { name: 'Sign: it goes out' }).click()
   await expect(page.getByText(/Say why it is signed over/)).toBeVisible()
   await page.getByRole('textbox', { name: 'Why it goes out all the same' }).fill('new chain on Monday')
@@ -66,9 +73,13 @@ test('a visit: begun at the Yard, set, closed and signed with a reason', async (
   await expect(signed).toContainText('4 of 5')
   await expect(signed).toContainText('“quieter”')
   await expect(signed).toContainText('Reason given: new chain on Monday')
+  await expect(signed).toContainText(/outside: final drive, free play 90\smm/)
   await expect(page.getByRole('button', { name: 'Write it down' })).toHaveCount(0)
   await page.getByRole('link', { name: 'closed, 1 round' }).click()
   await expect(page.getByRole('heading', { name: 'Set record: Came in, final drive' })).toBeVisible()
+  await expect(panel(page, 'Closing list').getByText(/outside: free play 90\smm, window/)).toBeVisible()
+  await page.getByRole('link', { name: 'Back to Set' }).click()
+  await expect(panel(page, 'Trend').getByText(/outside: free play 90\smm, window/)).toBeVisible()
 })
 
 test('another gearing: begun on the page of a machine, waits for a part, and goes on', async ({ page }) => {

@@ -30,4 +30,23 @@ public sealed record FittedAgain(bool IsPlaceKnown, string? AimName, IReadOnlyLi
 /// <param name="SetupId">Which one; 0 where it is gone.</param>
 /// <param name="Name">As it was called then.</param>
 /// <param name="Again">What was put back with it; null for one that is new on the machine.</param>
-public sealed record SetupFitted(long SetupId, string Name, FittedAgain? Again) : JobEvent;
+/// <param name="ChangedLoops">Keys of the loops that have other wheels, or another chain or belt, since; null for none.</param>
+public sealed record SetupFitted(
+    long SetupId,
+    string Name,
+    FittedAgain? Again,
+    IReadOnlyList<string>? ChangedLoops = null
+) : JobEvent
+{
+    /// <summary>Of two setups of one machine.</summary>
+    public static IReadOnlyList<string>? FindChanged(Setup before, Setup after)
+    {
+        string[] changed =
+        [
+            .. after
+                .Loops.Where(l => before.Loops.FirstOrDefault(b => b.LoopKey == l.LoopKey) != l)
+                .Select(l => l.LoopKey),
+        ];
+        return changed.Length == 0 ? null : changed;
+    }
+}

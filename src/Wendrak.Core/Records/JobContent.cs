@@ -104,7 +104,7 @@ public sealed class JobContent
                 : waitsFor is null ? JobState.GoesOn
                 : JobState.Waits,
             waitsFor,
-            [.. Visits.Select(v => new LoopAtJob(v.LoopKey, v.Rounds.Count, v.Closing is not null))],
+            [.. Visits.Select(v => LoopOf(v))],
             [.. Of<NoteWritten>().Select(n => new JobNote(n.Event.Text, n.Entry.Actor, n.Entry.At))],
             [.. Of<DeviationNoted>().Select(d => new Deviation(d.Event.What, d.Event.Why, d.Entry.Actor, d.Entry.At))],
             provisional,
@@ -174,7 +174,28 @@ public sealed class JobContent
                 .Where(p => p.ClearedAt is null)
                 .Select(p => new BlockedBy(SignatureBlock.Provisional, p.What)),
             .. Visits.Where(v => v.Closing is null).Select(v => new BlockedBy(SignatureBlock.LoopNotClosed, v.LoopKey)),
+            .. NotReadTight().Select(loop => new BlockedBy(SignatureBlock.NoLastReading, loop)),
         ];
+
+    private static LoopAtJob LoopOf(SetJob v) =>
+        new(
+            v.LoopKey,
+            v.Rounds.Count,
+            v.Closing is not null,
+            v.Closing?.Done ?? v.InHand?.Done ?? [],
+            v.Rounds is [.., { Lock: LockState.Torqued }]
+        );
+
+    /// <summary>Set and not read with everything tight, or with other wheels on since.</summary>
+    private IEnumerable<string> NotReadTight()
+    {
+        IEnumerable<string> set = Visits.Where(v => v.Closing is null && !LoopOf(v).IsReadTight).Select(v => v.LoopKey);
+        IEnumerable<string> fitted = Of<SetupFitted>()
+            .SelectMany(f => (f.Event.ChangedLoops ?? []).Select(loop => (Loop: loop, f.Entry.Sequence)))
+            .Where(f => !Of<VisitClosed>().Any(c => c.Event.LoopKey == f.Loop && c.Entry.Sequence > f.Sequence))
+            .Select(f => f.Loop);
+        return set.Concat(fitted).Distinct();
+    }
 
     private SignedDespite[] Despite()
     {

@@ -147,6 +147,8 @@ public static class JobRules
                     SignatureBlock.Waits => $"It still waits for {block.What}: say that it came first.",
                     SignatureBlock.Provisional =>
                         $"Still provisional: {block.What}. Put there what belongs there first.",
+                    SignatureBlock.NoLastReading =>
+                        $"Not read since it was tightened: {block.What}. Read it at Set with everything tight, and close it.",
                     _ => "Setting was begun and is not closed: close it first, with everything tight.",
                 }
             );

@@ -23,8 +23,11 @@ public enum SignatureBlock
     /// <summary>Something provisional stands.</summary>
     Provisional,
 
-    /// <summary>Setting a loop was begun and is not closed.</summary>
+    /// <summary>Setting a loop was begun and its closing list is not done.</summary>
     LoopNotClosed,
+
+    /// <summary>A loop was not read since its nut was tightened, or since other wheels went on it.</summary>
+    NoLastReading,
 }
 
 /// <summary>Something that asks for a reason before a job is signed over it, and is printed.</summary>
@@ -79,8 +82,16 @@ public sealed record JobPerson(string Name, double Minutes);
 /// <summary>A loop that was set at a job.</summary>
 /// <param name="LoopKey">Key of the loop.</param>
 /// <param name="Rounds">That were kept.</param>
-/// <param name="IsClosed">Whether its closing list is done.</param>
-public sealed record LoopAtJob(string LoopKey, int Rounds, bool IsClosed);
+/// <param name="IsClosed">Whether its closing list is done, with everything told.</param>
+/// <param name="Done">Steps of its closing list that are done, in their order.</param>
+/// <param name="IsReadTight">Whether it was read last with everything tight.</param>
+public sealed record LoopAtJob(
+    string LoopKey,
+    int Rounds,
+    bool IsClosed,
+    IReadOnlyList<ClosingStep> Done,
+    bool IsReadTight
+);
 
 /// <summary>A reading that lay outside its window as a loop was closed at a job.</summary>
 /// <param name="LoopKey">Key of the loop.</param>

@@ -1,3 +1,4 @@
+using Dapper;
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
@@ -51,6 +52,17 @@ public sealed class JobStore
     public Task<IReadOnlyList<JobSheet>> ListSheetsAsync(long machineId) =>
         _database.ReadAsync<IReadOnlyList<JobSheet>>(async session =>
             [.. (await ContentsAsync(session, machineId)).Reverse().Select(j => j.Sheet)]
+        );
+
+    /// <summary>Names of who did something at a job, on whatever machine, who did last first.</summary>
+    public Task<IReadOnlyList<string>> ListPeopleAsync() =>
+        _database.ReadAsync<IReadOnlyList<string>>(async session =>
+            [
+                .. await session.Connection.QueryAsync<string>(
+                    "SELECT actor FROM job_event WHERE actor IS NOT NULL GROUP BY actor ORDER BY max(at) DESC, actor LIMIT 200",
+                    transaction: session.Transaction
+                ),
+            ]
         );
 
     /// <summary>What goes on or waits, on all machines, newest first.</summary>

@@ -162,7 +162,11 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
                 {
                     edit.What = $"fitted {setup.Name}";
                     await PutOnAsync(edit, (old, machine), (setup with { Version = version }, machine));
-                    await jobs.FittedAsync(edit, machine.Id, new(setup.Id, setup.Name, null));
+                    await jobs.FittedAsync(
+                        edit,
+                        machine.Id,
+                        new(setup.Id, setup.Name, null, SetupFitted.FindChanged(old, setup))
+                    );
                 }
                 return await _setups.ListOfMachineAsync(edit.Session, machine.Id);
             },
@@ -187,7 +191,7 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
                 new Guard()
                     .That(
                         setup.Status == SetupStatus.Former,
-                        "Id",
+                        "Version",
                         "not_former",
                         "Give a setup that was on the machine before and is not on it now."
                     )
@@ -203,12 +207,9 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
                     await jobs.ListAsync(edit.Session, machine.Id)
                 );
                 Machine back = await PutBackAsync(edit, machine, setup);
-                await PutOnAsync(
-                    edit,
-                    (await _setups.FittedAsync(edit.Session, machine.Id), machine),
-                    (setup with { Version = version }, back)
-                );
-                SetupFitted fitted = new(setup.Id, setup.Name, again);
+                Setup old = await _setups.FittedAsync(edit.Session, machine.Id);
+                await PutOnAsync(edit, (old, machine), (setup with { Version = version }, back));
+                SetupFitted fitted = new(setup.Id, setup.Name, again, SetupFitted.FindChanged(old, setup));
                 JobOpened opened = new(JobReason.AnotherGearing, $"{setup.Name} again", machine.OdometerKm, null);
                 return await jobs.FittedAsync(edit, machine.Id, fitted)
                     ?? await jobs.OpenWithAsync(edit, machine.Id, clock.Today(), opened, fitted);
@@ -225,7 +226,7 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
         catch (InvalidInputException e)
         {
             throw new InvalidInputException(
-                "Id",
+                "Version",
                 "no_longer_fits",
                 $"The machine was changed since, and can’t stand as it did then. {e.Issues[0].Message}"
             );

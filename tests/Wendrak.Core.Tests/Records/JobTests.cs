@@ -169,11 +169,48 @@ public sealed class JobTests
             After((null, Opened)),
             [.. Closing("left"), ("Ben", new VisitBegun("right", SetGoal.Both))]
         );
-        Assert.Equal([new("left", 1, true), new("right", 0, false)], job.Sheet.Loops);
-        Assert.Equal([new(SignatureBlock.LoopNotClosed, "right")], job.Sheet.BlockedBy);
+        Assert.Equal(
+            [("left", 1, true, 5, true), ("right", 0, false, 0, false)],
+            job.Sheet.Loops.Select(l => (l.LoopKey, l.Rounds, l.IsClosed, l.Done.Count, l.IsReadTight))
+        );
+        Assert.Equal(
+            [new(SignatureBlock.LoopNotClosed, "right"), new(SignatureBlock.NoLastReading, "right")],
+            job.Sheet.BlockedBy
+        );
         Assert.All(job.Visits, v => Assert.Equal((3L, 7L, job.Sheet.Version), (v.Id, v.MachineId, (long)v.Version)));
         Refusals.Names("kind", () => After(job, (null, new VisitBegun("left", SetGoal.Both))));
         Refusals.Names("LoopKey", () => After(job, (null, new RoundDropped("middle"))));
+    }
+
+    [Fact]
+    public void No_reading_after_the_last_nut_blocks_the_signature()
+    {
+        JobContent read = After(
+            After((null, Opened)),
+            ("Ann", new VisitBegun("left", SetGoal.Both)),
+            ("Ann", new RoundNoted("left", new(0, 0, LockState.Nipped, []))),
+            ("Ann", new ReadingTaken("left", new(ReadingMethod.FreePlay, 35))),
+            ("Ann", new RoundKept("left", null)),
+            ("Ann", new StepTicked("left", ClosingStep.FinalTorque, true))
+        );
+        Assert.Contains(new(SignatureBlock.NoLastReading, "left"), read.Sheet.BlockedBy);
+        Assert.Equal([ClosingStep.FinalTorque], read.Sheet.Loops[0].Done);
+        JobContent tight = After(
+            read,
+            ("Ann", new RoundNoted("left", new(0, 0, LockState.Torqued, []))),
+            ("Ann", new ReadingTaken("left", new(ReadingMethod.FreePlay, 35))),
+            ("Ann", new RoundKept("left", null))
+        );
+        Assert.Equal([new(SignatureBlock.LoopNotClosed, "left")], tight.Sheet.BlockedBy);
+        // Other wheels on it since ask for a reading again; a setup that changes nothing of a loop does not.
+        JobContent closed = After(After((null, Opened)), [.. Closing("left")]);
+        Assert.Empty(closed.Sheet.BlockedBy);
+        Assert.Empty(After(closed, (null, new SetupFitted(1, "B", null))).Sheet.BlockedBy);
+        JobContent fitted = After(closed, (null, new SetupFitted(1, "B", null, ["left", "right"])));
+        Assert.Equal(["left", "right"], fitted.Sheet.BlockedBy.Select(b => b.What));
+        Refusals.Names("kind", () => After(fitted, (null, Plain)));
+        JobContent before = After((null, Opened), (null, new SetupFitted(1, "B", null, ["left"])));
+        Assert.Empty(After(before, [.. Closing("left")]).Sheet.BlockedBy);
     }
 
     [Fact]

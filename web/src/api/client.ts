@@ -159,8 +159,12 @@ export class StorageError extends Error {
 }
 
 const WHO_KEY = 'wendrak.who'
-export const whoAmI = () => localStorage.getItem(WHO_KEY) ?? ''
-export const setWho = (name: string) => localStorage.setItem(WHO_KEY, name)
+/** On this page; one that opens begins with who worked on this device last. */
+export const whoAmI = () => sessionStorage.getItem(WHO_KEY) ?? localStorage.getItem(WHO_KEY) ?? ''
+export function setWho(name: string) {
+  sessionStorage.setItem(WHO_KEY, name)
+  localStorage.setItem(WHO_KEY, name)
+}
 
 const DATA_HEADER = 'X-Wendrak-Data'
 let dataId = ''
@@ -252,6 +256,7 @@ export const warm = (body: Schemas['ThermalTensionInput'], s: Signal = {}) =>
   answered(client.POST('/api/set/warmth', { body, ...s }))
 export const balanceArm = (body: Schemas['SprungArmInput'], s: Signal = {}) =>
   answered(client.POST('/api/set/sprung-arm', { body, ...s }))
+export const listPeople = () => answered(client.GET('/api/people'))
 export const listOpenJobs = () => answered(client.GET('/api/jobs'))
 export const listJobs = (id: number) =>
   answered(client.GET('/api/machines/{id}/jobs', { params: { path: { id } } }))

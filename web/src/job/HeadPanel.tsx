@@ -18,7 +18,7 @@ import { Worker } from './Worker'
 import { loopName, minutesText, REASON_WORDS, STATE_WORDS, sinceText } from './words'
 
 /** Why it came in, what was said then, who worked on it, and where it goes on. */
-export function HeadPanel({ bench, job, jobs }: { bench: Workbench; job: JobSheet; jobs: JobSheet[] }) {
+export function HeadPanel({ bench, job }: { bench: Workbench; job: JobSheet }) {
   const units = useUnits()
   const navigate = useNavigate()
   const remove = useChange(removeJob)
@@ -64,9 +64,13 @@ export function HeadPanel({ bench, job, jobs }: { bench: Workbench; job: JobShee
       )}
       {job.minutes > 0 && <LabelledValue name="working time">{minutesText(job.minutes)}</LabelledValue>}
       <Work bench={bench} job={job} />
+      {job.state !== 'ended' && (
+        <div style={{ marginTop: 12 }} data-no-print>
+          <Worker jobId={job.id} />
+        </div>
+      )}
       <Group gap="xs" mt="sm" data-no-print align="end">
-        {job.state !== 'ended' && <Worker jobs={jobs} />}
-        <Button size="compact-sm" variant="default" onClick={() => window.print()}>
+                <Button size="compact-sm" variant="default" onClick={() => window.print()}>
           Print it
         </Button>
         <Button size="compact-sm" variant="default" component={Link} to="../jobs">

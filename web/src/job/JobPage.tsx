@@ -4,6 +4,7 @@ import { sentenceOf } from '../api/issues'
 import { useJobs } from '../api/queries'
 import { useBench, type Workbench } from '../machine/useWorkbench'
 import { EmptyState } from '../shell/EmptyState'
+import { ClosingList } from './ClosingList'
 import { FittedPanel } from './FittedPanel'
 import { HeadPanel } from './HeadPanel'
 import { DeviationsPanel, NotesPanel, ProvisionalPanel } from './JobLists'
@@ -37,7 +38,7 @@ function OpenJob({ bench, job, jobs }: { bench: Workbench; job: JobSheet; jobs: 
   return (
     <div className={classes.job}>
       <div className={classes.column}>
-        <HeadPanel bench={bench} job={job} jobs={jobs} />
+        <HeadPanel bench={bench} job={job} />
         {(isOpen || job.photos.length > 0) && (
           <PhotosPanel bench={bench} job={job} jobs={jobs} isOpen={isOpen} />
         )}
@@ -49,6 +50,7 @@ function OpenJob({ bench, job, jobs }: { bench: Workbench; job: JobSheet; jobs: 
       </div>
       <div className={classes.side}>
         {isOpen && <WaitPanel job={job} />}
+        {(isOpen || job.loops.length > 0) && <ClosingList job={job} loops={bench.card.summary.loops} />}
         {(isOpen || job.signature) && <SignPanel job={job} loops={bench.card.summary.loops} />}
       </div>
     </div>

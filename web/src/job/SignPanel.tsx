@@ -38,7 +38,9 @@ export function SignPanel({ job, loops }: { job: JobSheet; loops: LoopSummary[] 
           {job.blockedBy.map((block) => (
             <li key={block.kind + block.what} style={{ color: 'var(--stop)' }}>
               ■ {BLOCK_WORDS[block.kind]}{' '}
-              {block.kind === 'loopNotClosed' ? loopName(loops, block.what) : block.what}
+              {block.kind === 'loopNotClosed' || block.kind === 'noLastReading'
+                ? loopName(loops, block.what)
+                : block.what}
             </li>
           ))}
         </ul>

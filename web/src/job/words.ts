@@ -34,6 +34,15 @@ export const BLOCK_WORDS: Record<JobSheet['blockedBy'][number]['kind'], string> 
   waits: 'it still waits for',
   provisional: 'still provisional:',
   loopNotClosed: 'begun at Set and not closed:',
+  noLastReading: 'not read since it was tightened:',
+}
+
+export const STEP_WORDS: Record<JobSheet['loops'][number]['done'][number], string> = {
+  finalTorque: 'final torque',
+  adjusterLocks: 'adjuster and its locks fast',
+  pinsAndCaps: 'pins, caps and screws in',
+  guards: 'guards back on',
+  turnsFreely: 'turned by hand: free, nothing rubs',
 }
 
 export const DESPITE_WORDS: Record<JobSheet['despite'][number], string> = {
