@@ -12,6 +12,27 @@ const happens = async (page: Page, id: string, events: object[]) => {
 
 test('a visit: begun at the Yard, set, closed and signed with a reason', async ({ page }) => {
   const id = await addMachine(page, 'Came in')
+  // Its maker says how far the chain may give.
+  const typed = await (await page.request.get(`/api/machines/${id}`)).json()
+  const settings = [
+    {
+      loopKey: 'final',
+      adjuster: { kind: 'twoEnds' },
+      makerMethod: 'freePlay',
+      makerLow: 25,
+      makerHigh: 35,
+      spanMm: 600,
+    },
+  ]
+  const said = await page.request.put(`/api/machines/${id}`, {
+    data: {
+      machine: { ...typed.machine, settings },
+      fitted: typed.fitted.loops,
+      fittedVersion: typed.fitted.version,
+      change: 'correction',
+    },
+  })
+  expect(said.ok(), await said.text()).toBe(true)
   await page.goto('/')
   await panel(page, 'Begin a job by').getByRole('button', { name: 'a visit' }).click()
   const dialog = page.getByRole('dialog')
@@ -62,7 +83,9 @@ test('a visit: begun at the Yard, set, closed and signed with a reason', async (
   await expect(page.getByText('A final torque is ticked off without a figure.')).toBeVisible()
   await expect(closing.getByText('final torque')).toContainText('done')
   await expect(closing.getByText('last reading, with everything tight')).toContainText('done')
-  await expect(panel(page, 'Signature').getByText(/outside: final drive, free play 90\smm, window/)).toBeVisible()
+  await expect(
+    panel(page, 'Signature').getByText(/outside: final drive, free play 90\smm, window/),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'Sign: it goes out' }).click()
   await expect(page.getByText(/Say why it is signed over/)).toBeVisible()
   await page.getByRole('textbox', { name: 'Why it goes out all the same' }).fill('new chain on Monday')
@@ -78,8 +101,40 @@ test('a visit: begun at the Yard, set, closed and signed with a reason', async (
   await page.getByRole('link', { name: 'closed, 1 round' }).click()
   await expect(page.getByRole('heading', { name: 'Set record: Came in, final drive' })).toBeVisible()
   await expect(panel(page, 'Closing list').getByText(/outside: free play 90\smm, window/)).toBeVisible()
+
+  // A second visit makes a trend of it, and the sentence stands there, too.
+  const second = await page.request.post(`/api/machines/${id}/set-jobs`, {
+    data: {
+      id: 0,
+      version: 0,
+      machineId: id,
+      loopKey,
+      openedOn: '2026-11-30',
+      who: null,
+      goal: 'both',
+      rounds: [],
+      gauge: [],
+      closing: null,
+    },
+  })
+  await happens(page, String((await second.json()).id), [
+    { kind: 'cautionsSeen', loopKey },
+    { kind: 'readingTaken', loopKey, reading: { method: 'freePlay', value: 30, position: 0, forceN: null } },
+    { kind: 'roundKept', loopKey, at: null },
+    {
+      kind: 'visitClosed',
+      loopKey,
+      closedOn: '2026-11-30',
+      torqueNm: 95,
+      done: steps,
+      nextCheckOn: null,
+      note: null,
+      despite: null,
+      reason: null,
+    },
+  ])
   await page.getByRole('link', { name: 'Back to Set' }).click()
-  await expect(panel(page, 'Trend').getByText(/outside: free play 90\smm, window/)).toBeVisible()
+  await expect(panel(page, 'Trend').getByText(/outside: free play 90\smm, window/)).toHaveCount(1)
 })
 
 test('another gearing: begun on the page of a machine, waits for a part, and goes on', async ({ page }) => {
@@ -180,7 +235,14 @@ test('a part can’t be had: what is provisional blocks by its name, a deviation
   await page.goto(`/machines/${id}/jobs?begin=partNotToBeHad`)
   await page.getByRole('dialog').getByRole('button', { name: 'Begin' }).click()
   await expect(page.getByRole('region', { name: 'No part: a part can’t be had' })).toBeVisible()
-  await page.getByRole('combobox', { name: 'Working here' }).fill('Tarn')
+  // Chosen once for the job on this page, from the people of the yard; another job asks again.
+  await page.getByRole('form', { name: 'Who works here' }).getByRole('button', { name: 'Tarn' }).click()
+  await expect(page.getByText('Working here: Tarn')).toBeVisible()
+  await page.reload()
+  await page.getByRole('button', { name: 'Somebody else' }).click()
+  await page.getByRole('combobox', { name: 'Who works here?' }).fill('Tarn Mill')
+  await page.getByRole('button', { name: 'That’s me' }).click()
+  await expect(page.getByText('Working here: Tarn Mill')).toBeVisible()
   await page.getByRole('textbox', { name: 'What stands there for now' }).fill('clip link')
   await panel(page, 'Provisional').getByRole('button', { name: 'Note it' }).click()
   await expect(page.getByText('still provisional: clip link')).toBeVisible()
@@ -195,7 +257,7 @@ test('a part can’t be had: what is provisional blocks by its name, a deviation
   await page.getByRole('textbox', { name: 'Why it goes out all the same' }).fill('same size and strength')
   await page.getByRole('button', { name: 'Sign: it goes out' }).click()
   await expect(panel(page, 'Signed')).toContainText('Something was done otherwise')
-  await expect(panel(page, 'Signed')).toContainText('Tarn')
+  await expect(panel(page, 'Signed')).toContainText('Tarn Mill')
 
   // The signature is taken back in the history, the job is removed, and comes back whole.
   await page.getByRole('button', { name: 'History and undo (H)' }).click()

@@ -26,8 +26,7 @@ export const useSetJobs = (id: number) =>
   useQuery({ queryKey: ['set-jobs', id], queryFn: () => api.listSetJobs(id), retry: retryLost })
 export const useOpenJobs = () =>
   useQuery({ queryKey: ['open-jobs'], queryFn: api.listOpenJobs, retry: retryLost })
-export const usePeople = () =>
-  useQuery({ queryKey: ['people'], queryFn: api.listPeople, retry: retryLost })
+export const usePeople = () => useQuery({ queryKey: ['people'], queryFn: api.listPeople, retry: retryLost })
 export const useJobs = (id: number | undefined) =>
   useQuery({
     queryKey: ['jobs', id],

@@ -1045,6 +1045,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Names of who did something at a job, on whatever machine, who did last first */
+        get: operations["listPeople"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines/{id}/jobs": {
         parameters: {
             query?: never;
@@ -4108,6 +4125,8 @@ export interface components {
             /** @description As it was called then. */
             name: string;
             again: null | components["schemas"]["FittedAgain"];
+            /** @description Keys of the loops that have other wheels, or another chain or belt, since; null for none. */
+            changedLoops?: null | string[];
         };
         /** @description A step of the closing list was done, or taken back. */
         JobEventStepTicked: {
@@ -4762,8 +4781,12 @@ export interface components {
              * @description That were kept.
              */
             rounds: number;
-            /** @description Whether its closing list is done. */
+            /** @description Whether its closing list is done, with everything told. */
             isClosed: boolean;
+            /** @description Steps of its closing list that are done, in their order. */
+            done: components["schemas"]["ClosingStep"][];
+            /** @description Whether it was read last with everything tight. */
+            isReadTight: boolean;
         };
         /** @description The wheels a setup puts on one loop. */
         LoopChoice: {
@@ -8084,7 +8107,7 @@ export interface components {
          * @description Something that stands in the way of the signature.
          * @enum {unknown}
          */
-        SignatureBlock: "waits" | "provisional" | "loopNotClosed";
+        SignatureBlock: "waits" | "provisional" | "loopNotClosed" | "noLastReading";
         /**
          * @description Something that asks for a reason before a job is signed over it, and is printed.
          * @enum {unknown}
@@ -12406,6 +12429,53 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobSheet"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    listPeople: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
                 };
             };
             /** @description Bad Request */

@@ -70,7 +70,7 @@ export function HeadPanel({ bench, job }: { bench: Workbench; job: JobSheet }) {
         </div>
       )}
       <Group gap="xs" mt="sm" data-no-print align="end">
-                <Button size="compact-sm" variant="default" onClick={() => window.print()}>
+        <Button size="compact-sm" variant="default" onClick={() => window.print()}>
           Print it
         </Button>
         <Button size="compact-sm" variant="default" component={Link} to="../jobs">
