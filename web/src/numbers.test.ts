@@ -102,11 +102,11 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'yard/BackupDialog.tsx', numbers: '100' },
     { file: 'yard/useMachineFile.ts', numbers: '400 12_000 3' },
   ],
-  'the longest text, and letters': [
+  'the longest text, letters, and how many names stand as buttons': [
     { file: 'aim/ConditionFields.tsx', numbers: '80' },
     { file: 'aim/Outcomes.tsx', numbers: '200' },
     { file: 'app/HelpDialog.tsx', numbers: '60' },
-    { file: 'job/Worker.tsx', numbers: '60' },
+    { file: 'job/Worker.tsx', numbers: '4 60' },
     { file: 'machine/SetupActions.tsx', numbers: '26 65' },
   ],
   'a share in percent': [{ file: 'job/useSendPhotos.ts', numbers: '100' }],

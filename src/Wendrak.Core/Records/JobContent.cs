@@ -52,6 +52,13 @@ public sealed class JobContent
 
     public SetJob? VisitTo(string loopKey) => Visits.FirstOrDefault(v => v.LoopKey == loopKey);
 
+    /// <summary>
+    /// Whether other wheels on these loops are a part of it. What is fitted after a loop was closed is another visit: a loop is set
+    /// once at a job, and would stand unread here for good.
+    /// </summary>
+    public bool TakesFittingOf(IReadOnlyList<string> loopKeys) =>
+        Sheet.State == JobState.GoesOn && loopKeys.All(loop => VisitTo(loop)?.Closing is null);
+
     /// <summary>Number of the entry that began to set a loop: in its order visits follow each other, whichever job they are of.</summary>
     public long BegunAt(string loopKey) => _begun[loopKey];
 
@@ -104,7 +111,7 @@ public sealed class JobContent
                 : waitsFor is null ? JobState.GoesOn
                 : JobState.Waits,
             waitsFor,
-            [.. Visits.Select(v => LoopOf(v))],
+            [.. Visits.Select(LoopOf)],
             [.. Of<NoteWritten>().Select(n => new JobNote(n.Event.Text, n.Entry.Actor, n.Entry.At))],
             [.. Of<DeviationNoted>().Select(d => new Deviation(d.Event.What, d.Event.Why, d.Entry.Actor, d.Entry.At))],
             provisional,

@@ -60,7 +60,7 @@ public sealed record ClosingAnswer(IReadOnlyList<ClosedDespite> Despite, IReadOn
 /// <summary>What closing would pass over; it may be done, with a reason that stands in the record.</summary>
 public static class ClosingReasons
 {
-    /// <summary>In the order of the enumeration; empty where nothing asks for a reason.</summary>
+    /// <summary>What asks for a reason, and which readings lie outside.</summary>
     /// <exception cref="Quantities.InvalidInputException">A part of the question is refused.</exception>
     public static ClosingAnswer Find(ClosingQuestion question)
     {

@@ -153,12 +153,12 @@ public sealed class JobStore
         );
     }
 
-    /// <summary>Writes a setup that went onto a machine down at the job that goes on there; at none, where none does.</summary>
+    /// <summary>Writes a setup that went onto a machine down at the job that takes it; at none, where none does.</summary>
     /// <returns>The job afterwards; null for none.</returns>
     internal async Task<JobSheet?> FittedAsync(Edit edit, long machineId, SetupFitted fitted)
     {
         JobContent? open = (await ContentsAsync(edit.Session, machineId)).LastOrDefault(j =>
-            j.Sheet.State == JobState.GoesOn
+            j.TakesFittingOf(fitted.ChangedLoops ?? [])
         );
         return open is null ? null : (await _appending.AddAsync(edit, open, fitted)).Sheet;
     }
