@@ -91,7 +91,8 @@ internal static class SetAnswers
     public static SetAdvice Set(MachineInView view, SetQuestion question)
     {
         SetAdvice advice = SetEvaluation.Advise(InputOf(view, question), question.Workings);
-        return advice with { Manual = advice.Manual.With(view.Workshop.Tools) };
+        // A simulated drive is set with no tool at all.
+        return question.Practised is null ? advice with { Manual = advice.Manual.With(view.Workshop.Tools) } : advice;
     }
 
     /// <summary>The round in hand stands after those kept; of a visit that is not there none is.</summary>

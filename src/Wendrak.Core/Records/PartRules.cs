@@ -43,7 +43,14 @@ public static class PartRules
             .BetweenIfGiven(nameof(used.UnitPrice), used.UnitPrice, 0, StockWheel.MostMoney, "");
         if (used.From is { } from)
             guard.OneOf("From.List", from.List);
-        // Of what comes from Stock the name stands there.
-        return used.From is null || used.What.Length > 0 ? guard.Named(nameof(used.What), used.What) : guard;
+        // Of what comes from Stock the name stands there, and is put together from longer words than a name is.
+        return guard
+            .That(
+                used.From is not null || !string.IsNullOrWhiteSpace(used.What),
+                nameof(used.What),
+                "missing",
+                "Say what it is."
+            )
+            .Note(nameof(used.What), used.What);
     }
 }

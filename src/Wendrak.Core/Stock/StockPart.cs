@@ -63,7 +63,7 @@ public sealed record StockPart(
             .ThrowIfAny();
 
     public override string Describe() =>
-        Kind == PartKind.Other ? Name : $"{WordOf(Kind)} {Name}{(GoesWith is null ? "" : $" for {GoesWith}")}";
+        $"{(Kind == PartKind.Other ? "" : $"{WordOf(Kind)} ")}{Name}{(GoesWith is null ? "" : $" for {GoesWith}")}";
 
     public override int Pieces() => Count;
 

@@ -295,18 +295,13 @@ public sealed class JobStore
     private async Task<JobContent?> AppendSentAsync(Edit edit, long id, IReadOnlyList<SentEvent> sent)
     {
         for (int i = 0; i < sent.Count; i++)
+        {
+            string at = $"Events[{i}].Event";
             if (sent[i].Event is SetupFitted)
-                throw new InvalidInputException(
-                    $"Events[{i}].Event.Kind",
-                    "unknown",
-                    "Fit a setup: then it is written down."
-                );
-            else if (sent[i].Event is PhotoTaken photo && !await Attachments.HasAsync(edit.Session, photo.Hash))
-                throw new InvalidInputException(
-                    $"Events[{i}].Event.Hash",
-                    "unknown",
-                    "Give the hash of a picture that is stored."
-                );
+                throw new InvalidInputException($"{at}.Kind", "unknown", "Fit a setup: then it is written down.");
+            if (sent[i].Event is PhotoTaken photo && !await Attachments.HasAsync(edit.Session, photo.Hash))
+                throw new InvalidInputException($"{at}.Hash", "unknown", "Give the hash of a picture that is stored.");
+        }
         return await _appending.AppendAsync(edit, id, sent, i => $"Events[{i}].Event");
     }
 

@@ -294,6 +294,13 @@ public sealed class MachineEvaluationTests
             Of(new(1, 1, ToolKind.Spanner, null), new(2, 1, ToolKind.TorqueWrench, null))
                 .MissingTools.Select(t => t.Tool)
         );
+        EvaluationAnswer practised = Benches
+            .Motorcycle()
+            .Ask(
+                new() { Set = new(Practised: new(SetGoal.Both, [], [])) },
+                workshop: new([], [], [new(1, 1, ToolKind.Puller, null)])
+            );
+        Assert.Empty(practised.Set!.Answer!.Manual.MissingTools);
     }
 
     [Fact]

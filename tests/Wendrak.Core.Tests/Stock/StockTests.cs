@@ -47,6 +47,7 @@ public sealed class StockTests
     {
         Assert.Equal("joining link rivet for 520", Link.Describe());
         Assert.Equal("grease", (Link with { Kind = PartKind.Other, Name = "grease", GoesWith = null }).Describe());
+        Assert.Equal("grease for 520", (Link with { Kind = PartKind.Other, Name = "grease" }).Describe());
         Assert.Equal("spacer 0.5 mm for 17 mm", new StockSpacer(0, 0, 0.5, 17, 1).Describe());
         Assert.Equal(
             "rear 40 for 520",

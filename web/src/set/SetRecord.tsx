@@ -1,6 +1,6 @@
 import { Link } from 'react-router'
 import type { MachineCard, SetJob } from '../api/client'
-import { findingText, METHOD_WORDS, readingEnds } from '../loop/readings'
+import { findingText, METHOD_WORDS, outsideText, readingEnds } from '../loop/readings'
 import { dayText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
@@ -46,6 +46,14 @@ export function SetRecord({ job, card }: { job: SetJob; card: MachineCard }) {
           ▲ Left outside, {METHOD_WORDS[open.finding.method ?? 'pluck']}: {findingText(open.finding, units)}
         </p>
       ))}
+      {/* An instrument may be settled since; the gap of a visit stands as it was left. */}
+      {closing?.outside
+        ?.filter((o) => o.method === null)
+        .map((gap) => (
+          <p role="alert" key="gap" style={{ color: 'var(--watch)' }}>
+            ▲ Left outside, {outsideText(gap, units)}
+          </p>
+        ))}
       {closing?.note && <p className="cap">{closing.note}</p>}
     </Panel>
   )
