@@ -20,6 +20,7 @@ internal sealed class SpacerDrawer
 
     private readonly IReadOnlyList<ShaftToFill> _shafts;
     private readonly IReadOnlyList<BoredSpacers> _spacers;
+    private readonly Dictionary<(int Shaft, string Counts), SpacerWays> _found = [];
     private readonly FilledShaft?[] _chosen;
     private FilledShaft?[] _best;
     private int _mostFilled;
@@ -100,14 +101,14 @@ internal sealed class SpacerDrawer
         foreach (int shaft in order)
         {
             _chosen[shaft] = null;
-            _chosen[shaft] = SpacerStacks.Ways(Question(shaft, Left())) is [var best, ..] ? best : null;
+            _chosen[shaft] = Found(shaft, Question(shaft, Left())).Ways is [var best, ..] ? best : null;
         }
     }
 
     private IReadOnlyList<FilledShaft> Ways(int shaft)
     {
         _searches++;
-        return _searches > MostSearches ? [] : SpacerStacks.Ways(Question(shaft, Left()));
+        return _searches > MostSearches ? [] : Found(shaft, Question(shaft, Left())).Ways;
     }
 
     private SpacerStacksResult ResultFor(int shaft)
@@ -133,8 +134,21 @@ internal sealed class SpacerDrawer
             .Select(i => _shafts[i].Shaft.Shaft)
             .FirstOrDefault();
 
-    private SpacerStacksResult Ask(int shaft, IReadOnlyList<BoredSpacers> drawer) =>
-        SpacerStacks.Find(Question(shaft, drawer));
+    private SpacerStacksResult Ask(int shaft, IReadOnlyList<BoredSpacers> drawer)
+    {
+        SpacerStacksInput question = Question(shaft, drawer);
+        SpacerStacks.Check(question);
+        return SpacerStacks.Told(question, Found(shaft, question));
+    }
+
+    /// <summary>A shaft is asked for the same pieces several times: alone, beside the others, and for its answer.</summary>
+    private SpacerWays Found(int shaft, SpacerStacksInput question)
+    {
+        (int, string) key = (shaft, string.Join(' ', question.Stock.Select(s => s.Count)));
+        if (!_found.TryGetValue(key, out SpacerWays? ways))
+            _found.Add(key, ways = SpacerStacks.Ways(question));
+        return ways;
+    }
 
     private SpacerStacksInput Question(int shaft, IReadOnlyList<BoredSpacers> drawer)
     {

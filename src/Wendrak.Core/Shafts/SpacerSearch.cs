@@ -26,7 +26,7 @@ internal sealed class SpacerSearch
     private readonly bool[] _turned;
     private readonly double[] _faces;
     private readonly double[] _errors;
-    private readonly List<FilledShaft> _best = [];
+    private readonly List<Found> _best = [];
     private readonly double _hubsMm;
     private double _tolerance;
     private double _floatMost;
@@ -73,11 +73,12 @@ internal sealed class SpacerSearch
         {
             (_tolerance, _tries) = (part * toleranceMm, 0);
             _best.Clear();
-            Seat(0, 0, 0);
+            if (Remaining(0) >= ToFillMm - RoundingMm)
+                Seat(0, 0, 0);
             if (_best.Count == MostWays)
                 break;
         }
-        return _best;
+        return [.. _best.Select(Way)];
     }
 
     /// <summary>Fills the gap before a sprocket, or the last one of the shaft.</summary>
@@ -139,6 +140,7 @@ internal sealed class SpacerSearch
     private static int PiecesFor(double mm, double thickestMm) =>
         Math.Max(0, (int)Math.Ceiling(mm / thickestMm - RoundingMm));
 
+    /// <summary>What is left of the thicknesses from one on, all pieces together.</summary>
     private double Remaining(int from)
     {
         double all = 0;
@@ -153,32 +155,57 @@ internal sealed class SpacerSearch
 
     private void Keep(double free, int pieces)
     {
-        FilledShaft way = Way(free, pieces);
-        int at = _best.FindIndex(kept => Key(way).CompareTo(Key(kept)) < 0);
-        if (at < 0 && _best.Count == MostWays)
+        Rank rank = RankOf(free, pieces);
+        int at = _best.Count;
+        while (at > 0 && rank.IsBefore(_best[at - 1].Rank))
+            at--;
+        if (at == MostWays)
             return;
-        _best.Insert(at < 0 ? _best.Count : at, way);
-        if (_best.Count > MostWays)
-            _best.RemoveAt(MostWays);
+        if (_best.Count == MostWays)
+            _best.RemoveAt(MostWays - 1);
+        int[][] used = Array.ConvertAll(_used, gap => (int[])gap.Clone());
+        _best.Insert(at, new(rank, used, [.. _faces], [.. _errors], [.. _turned], free, pieces));
     }
 
-    private (double, double, double) Key(FilledShaft way)
+    private Rank RankOf(double free, int pieces)
     {
+        double error = 0;
+        foreach (double of in _errors)
+            error = Math.Max(error, Math.Abs(of));
         // Sums of decimal thicknesses: equal to the micrometre is equal.
-        double error = Math.Round(way.LineErrorMm, 3);
-        double free = Math.Round(way.FloatMm, 3);
-        return _order == SpacerOrder.FewestPieces ? (way.Pieces, error, free) : (error, free, way.Pieces);
+        (error, free) = (Math.Round(error, 3), Math.Round(free, 3));
+        return _order == SpacerOrder.FewestPieces ? new(pieces, error, free) : new(error, free, pieces);
     }
 
-    private FilledShaft Way(double free, int pieces)
+    /// <summary>What a way is ordered by, the first number first.</summary>
+    private readonly record struct Rank(double First, double Second, double Third)
+    {
+        public bool IsBefore(Rank other) =>
+            First != other.First ? First < other.First
+            : Second != other.Second ? Second < other.Second
+            : Third < other.Third;
+    }
+
+    /// <summary>As it stood when it was found: most are pushed out by better ones and never laid out.</summary>
+    private sealed record Found(
+        Rank Rank,
+        int[][] Used,
+        double[] Faces,
+        double[] Errors,
+        bool[] Turned,
+        double Free,
+        int Pieces
+    );
+
+    private FilledShaft Way(Found found)
     {
         int n = _shaft.Sprockets.Count;
         SpacerGap[] gaps = new SpacerGap[n + 1];
         double wantedEdge = 0;
         for (int gap = 0; gap <= n; gap++)
         {
-            double face = gap < n ? WantedFace(gap) : _shaft.LengthMm;
-            double[] stacked = [.. PiecesOf(gap)];
+            double face = gap < n ? WantedFace(gap, found.Turned[gap]) : _shaft.LengthMm;
+            double[] stacked = [.. PiecesOf(found.Used[gap])];
             double wanted = face - wantedEdge;
             gaps[gap] = new(stacked, wanted, wanted - stacked.Sum());
             wantedEdge = face + (gap < n ? _shaft.Sprockets[gap].HubWidthMm : 0);
@@ -190,21 +217,22 @@ internal sealed class SpacerSearch
                     new SeatedSprocket(
                         s.LoopKey,
                         s.Side,
-                        _faces[i],
+                        found.Faces[i],
                         s.HubWidthMm,
-                        s.LineMm + _errors[i],
-                        _errors[i],
-                        _turned[i]
+                        s.LineMm + found.Errors[i],
+                        found.Errors[i],
+                        found.Turned[i]
                     )
             ),
         ];
-        return new(gaps, seated, seated.Max(s => Math.Abs(s.ErrorMm)), free, pieces);
+        return new(gaps, seated, seated.Max(s => Math.Abs(s.ErrorMm)), found.Free, found.Pieces);
     }
 
-    private IEnumerable<double> PiecesOf(int gap) =>
-        _thickness.SelectMany((thickness, i) => Enumerable.Repeat(thickness, _used[gap][i]));
+    private IEnumerable<double> PiecesOf(int[] counts) =>
+        _thickness.SelectMany((thickness, i) => Enumerable.Repeat(thickness, counts[i]));
 
-    private double WantedFace(int gap) => _shaft.Sprockets[gap].LineMm - PlaneOf(_shaft.Sprockets[gap], _turned[gap]);
+    private double WantedFace(int gap, bool turned) =>
+        _shaft.Sprockets[gap].LineMm - PlaneOf(_shaft.Sprockets[gap], turned);
 
     private static double PlaneOf(SprocketOnShaft sprocket, bool turned) =>
         turned ? sprocket.HubWidthMm - sprocket.PlaneMm : sprocket.PlaneMm;

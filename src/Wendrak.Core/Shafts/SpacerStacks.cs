@@ -103,6 +103,9 @@ public sealed record SpacerStacksResult(
     MissingSpacer? Missing = null
 );
 
+/// <summary>Ways that were found, best first, and whether all were looked at.</summary>
+internal sealed record SpacerWays(IReadOnlyList<FilledShaft> Ways, bool IsComplete);
+
 /// <summary>Finds spacers that put the sprockets of a shaft on their lines.</summary>
 /// <remarks>Subset sum. Tolerances 0.5 mm for belts and 1 mm for chains: common practice.</remarks>
 public static class SpacerStacks
@@ -118,17 +121,20 @@ public static class SpacerStacks
     public static SpacerStacksResult Find(SpacerStacksInput input)
     {
         Check(input);
-        double tolerance = input.ToleranceMm ?? UsualTolerance(input);
-        double floatMost = input.FloatMostMm ?? Math.Max(UsualFloatMm, input.FloatLeastMm);
-        SpacerSearch search = new(input.Shaft, input.Stock, input.Order, input.FloatLeastMm);
-        IReadOnlyList<FilledShaft> ways = search.Ways(tolerance, floatMost);
-        FilledShaft? nearest = ways.Count > 0 ? null : Nearest(input, tolerance, floatMost);
+        return Told(input, Ways(input));
+    }
+
+    /// <summary>What ways that were found tell: beside them the bounds they keep, and what is missing where there is none.</summary>
+    internal static SpacerStacksResult Told(SpacerStacksInput input, SpacerWays found)
+    {
+        (double tolerance, double floatMost) = Bounds(input);
+        FilledShaft? nearest = found.Ways.Count > 0 ? null : Nearest(input, tolerance, floatMost);
         return new(
             tolerance,
             floatMost,
-            ways,
+            found.Ways,
             nearest,
-            search.IsComplete,
+            found.IsComplete,
             nearest is null ? null : Missing(input, nearest)
         );
     }
@@ -141,7 +147,7 @@ public static class SpacerStacks
         {
             SpacerStacksInput more = input with { Stock = [.. input.Stock, new(thickness, 1)] };
             if (
-                Ways(more, SpacerSearch.TriesForOne) is [var way, ..]
+                Ways(more, SpacerSearch.TriesForOne).Ways is [var way, ..]
                 && (best is null || way.Pieces < best.Value.Pieces)
             )
                 best = (thickness, way.Pieces);
@@ -149,7 +155,7 @@ public static class SpacerStacks
         if (best is { } known)
             return new(known.Thickness, false, null);
         foreach (double made in ToBeMade(input.Stock, nearest))
-            if (Ways(input with { Stock = [.. input.Stock, new(made, 1)] }, SpacerSearch.TriesForOne).Count > 0)
+            if (Ways(input with { Stock = [.. input.Stock, new(made, 1)] }, SpacerSearch.TriesForOne).Ways.Count > 0)
                 return new(made, true, null);
         return null;
     }
@@ -172,14 +178,18 @@ public static class SpacerStacks
     }
 
     /// <summary>Ways alone of an input that was checked, without what comes nearest or is missing.</summary>
-    internal static IReadOnlyList<FilledShaft> Ways(SpacerStacksInput input, int mostTries = SpacerSearch.MostTries)
+    internal static SpacerWays Ways(SpacerStacksInput input, int mostTries = SpacerSearch.MostTries)
     {
+        (double tolerance, double floatMost) = Bounds(input);
         SpacerSearch search = new(input.Shaft, input.Stock, input.Order, input.FloatLeastMm, mostTries);
-        return search.Ways(
+        return new(search.Ways(tolerance, floatMost), search.IsComplete);
+    }
+
+    private static (double Tolerance, double FloatMost) Bounds(SpacerStacksInput input) =>
+        (
             input.ToleranceMm ?? UsualTolerance(input),
             input.FloatMostMm ?? Math.Max(UsualFloatMm, input.FloatLeastMm)
         );
-    }
 
     /// <summary>What spacers must measure together at least, with the usual float left.</summary>
     internal static double LeastToFillMm(ShaftWidths shaft) =>
@@ -213,7 +223,8 @@ public static class SpacerStacks
         return null;
     }
 
-    private static void Check(SpacerStacksInput input)
+    /// <summary>Refuses what no shaft can be.</summary>
+    internal static void Check(SpacerStacksInput input)
     {
         DriveRules.Require(input.Drive);
         Guard guard = new();
