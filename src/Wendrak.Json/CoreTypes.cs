@@ -8,6 +8,7 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Lengths;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Loops;
+using Wendrak.Core.Procedures;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Shafts;
@@ -88,6 +89,7 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(PairsForMoveInput))]
 [JsonSerializable(typeof(PracticeInput))]
 [JsonSerializable(typeof(PracticeReading))]
+[JsonSerializable(typeof(PlanToWork))]
 [JsonSerializable(typeof(RailInput))]
 [JsonSerializable(typeof(RailResult))]
 [JsonSerializable(typeof(RatioBandsResult))]
@@ -128,4 +130,6 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(SuspensionPlayResult))]
 [JsonSerializable(typeof(ThermalTensionInput))]
 [JsonSerializable(typeof(ThermalTensionResult))]
+[JsonSerializable(typeof(TorqueEstimateInput))]
+[JsonSerializable(typeof(TorqueEstimateResult))]
 public sealed partial class CoreTypes : JsonSerializerContext;

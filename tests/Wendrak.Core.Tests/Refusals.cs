@@ -7,6 +7,11 @@ internal static class Refusals
     /// <summary>The fields a call refuses.</summary>
     public static IReadOnlyList<InputIssue> Of(Action call) => Assert.Throws<InvalidInputException>(call).Issues;
 
-    public static void Names(string field, Action call) =>
-        Assert.Contains(Of(call), i => i.Field == field && i.Message.Length > 10);
+    /// <summary>What is said where a call refuses that field.</summary>
+    public static string Names(string field, Action call)
+    {
+        IReadOnlyList<InputIssue> issues = Of(call);
+        Assert.Contains(issues, i => i.Field == field && i.Message.Length > 10);
+        return issues.First(i => i.Field == field).Message;
+    }
 }

@@ -24,6 +24,7 @@ public sealed class RoomsTests
         "Tension",
         "Alignment",
         "Photos",
+        "Procedures",
         "Records",
         "Evaluation",
     ];

@@ -45,6 +45,8 @@ public sealed record EvaluationParts
     public ShaftHubQuestion? ShaftHub { get; init; }
     public StartingAlternativeQuestion? StartingAlternative { get; init; }
 
+    public BuildQuestion? Build { get; init; }
+
     public SetQuestion? Set { get; init; }
     public ClosingPart? Closing { get; init; }
     public SetQuestion? SideMatch { get; init; }
@@ -56,7 +58,7 @@ public sealed record EvaluationParts
     /// <summary>Whether an answer needs what the workshop has.</summary>
     [JsonIgnore]
     public bool NeedsWorkshop =>
-        (StartingSearch, Search, Combinations, Rail, Set) is not (null, null, null, null, null);
+        (StartingSearch, Search, Combinations, Rail, Build, Set) is not (null, null, null, null, null, null);
 }
 
 /// <summary>What was known, or why not: one of both.</summary>
@@ -149,6 +151,9 @@ public sealed record EvaluationAnswer
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<LoopAlternative>? StartingAlternative { get; init; }
+
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public Part<BuildAnswer>? Build { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<SetAdvice>? Set { get; init; }

@@ -84,6 +84,18 @@ public sealed record LoadsHeadline(
 /// <summary>What decides.</summary>
 public sealed record WorstCheck(LoadCheckKind Kind);
 
+/// <summary>The order of the work, at a glance.</summary>
+/// <param name="Of">Steps of the plan; 0 where none was made.</param>
+/// <param name="Done">Those of them that are not open.</param>
+/// <param name="MinutesLeft">Usual time of what is open, min.</param>
+public sealed record BuildHeadline(
+    StationState State,
+    NoFigure? Without,
+    int Of = 0,
+    int Done = 0,
+    double MinutesLeft = 0
+);
+
 /// <summary>How tight it was last, at a glance.</summary>
 /// <param name="Lowest">Of the last round that was read; null where none was.</param>
 /// <param name="GoesOn">A visit is open.</param>
@@ -103,6 +115,7 @@ public sealed record StationHeadlines(
     RatioHeadline Ratio,
     FitHeadline Fit,
     LoadsHeadline Loads,
+    BuildHeadline Build,
     SetHeadline Set
 );
 
@@ -115,6 +128,7 @@ internal static class Headlines
             Ratio(view),
             Fit(view),
             Loads(view),
+            Build(view),
             Set(view)
         );
 
@@ -188,6 +202,11 @@ internal static class Headlines
             return new(StationState.Open, NoFigure.Refused);
         }
     }
+
+    private static BuildHeadline Build(MachineInView view) =>
+        view.Loop is null ? new(StationState.Open, NoFigure.NoLoop)
+        : view.Stored.Plan is not { } plan ? new(StationState.Open, null)
+        : new(plan.Next is null ? StationState.Done : StationState.Open, null, plan.Of, plan.Done, plan.MinutesLeft);
 
     private static SetHeadline Set(MachineInView view)
     {

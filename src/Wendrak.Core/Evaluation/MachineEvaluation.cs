@@ -50,6 +50,7 @@ public static class MachineEvaluation
             LoadsBeside = Tell(parts.LoadsBeside, LoadAnswers.Beside),
             ShaftHub = Tell(parts.ShaftHub, LoadAnswers.ShaftHub),
             StartingAlternative = Tell(parts.StartingAlternative, LoadAnswers.Starting),
+            Build = Tell(parts.Build, BuildAnswers.Build),
             Set = Tell(parts.Set, SetAnswers.Set, SetAnswers.InHandPath),
             Closing = Tell(parts.Closing, SetAnswers.Closing),
             SideMatch = Tell(parts.SideMatch, SetAnswers.SideMatch)!,

@@ -20,7 +20,7 @@ internal sealed class MachineInView
     /// <exception cref="InvalidInputException">A loop, a setup or an aim of the scope is not the machine's.</exception>
     public MachineInView(StoredMachine stored, EvaluationScope scope, Workshop? workshop)
     {
-        (Stored, Scope, Workshop) = (stored, scope, workshop ?? new([], [], []));
+        (Stored, Scope, Workshop) = (stored, scope, workshop ?? new([], [], [], []));
         Check();
         Drive =
             Machine.Drives.FirstOrDefault(d => scope.LoopKeys.Count > 0 && LoopOf(d, scope.LoopKeys[0]) is not null)

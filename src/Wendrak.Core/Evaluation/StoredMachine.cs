@@ -7,12 +7,14 @@ namespace Wendrak.Core.Evaluation;
 /// <param name="Fitted">One of <paramref name="Setups"/>.</param>
 /// <param name="Setups">Trials, former ones and what was delivered, too.</param>
 /// <param name="Visits">To its loops, newest first.</param>
+/// <param name="Plan">Of the newest job that is not ended and has one; null for none.</param>
 public sealed record StoredMachine(
     Machine Machine,
     Setup Fitted,
     IReadOnlyList<Setup> Setups,
     IReadOnlyList<Aim> Aims,
-    IReadOnlyList<SetJob> Visits
+    IReadOnlyList<SetJob> Visits,
+    PlanAtJob? Plan = null
 )
 {
     /// <summary>A machine to practise on, as if it were stored.</summary>
@@ -39,5 +41,6 @@ public sealed record StoredMachine(
 public sealed record Workshop(
     IReadOnlyList<StockItem> Wheels,
     IReadOnlyList<StockSpacer> Spacers,
-    IReadOnlyList<HandTool> Tools
+    IReadOnlyList<HandTool> Tools,
+    IReadOnlyList<StockPart> Parts
 );

@@ -8,6 +8,7 @@ namespace Wendrak.Core.Records;
 public sealed class JobContent
 {
     private readonly Lazy<JobSheet> _sheet;
+    private readonly Lazy<JobPlan?> _plan;
 
     private readonly ImmutableDictionary<string, long> _begun;
 
@@ -22,6 +23,7 @@ public sealed class JobContent
         (Job, Entries, _begun) = (job, entries, begun);
         Visits = [.. visits.Select(v => v with { Version = (int)version })];
         _sheet = new(() => ToSheet(version));
+        _plan = new(() => JobPlan.From(Entries, Visits));
     }
 
     public Job Job { get; }
@@ -34,6 +36,9 @@ public sealed class JobContent
 
     /// <summary>Told when it is asked for: a thousand readings come and go without.</summary>
     public JobSheet Sheet => _sheet.Value;
+
+    /// <summary>The order of the work at it; null where none was made.</summary>
+    public JobPlan? Plan => _plan.Value;
 
     public bool IsSigned => Entries is [.., { Event: JobSigned }];
 
@@ -113,8 +118,13 @@ public sealed class JobContent
             waitsFor,
             [.. Visits.Select(LoopOf)],
             [.. Of<NoteWritten>().Select(n => new JobNote(n.Event.Text, n.Entry.Actor, n.Entry.At))],
-            [.. Of<DeviationNoted>().Select(d => new Deviation(d.Event.What, d.Event.Why, d.Entry.Actor, d.Entry.At))],
+            [
+                .. Of<DeviationNoted>()
+                    .Select(d => new Deviation(d.Event.What, d.Event.Why, d.Entry.Actor, d.Entry.At)),
+                .. PlanSigning.Deviations(Plan),
+            ],
             provisional,
+            JobFinding.Of(Entries),
             JobPhoto.Of(Entries),
             [
                 .. Of<SetupFitted>()
@@ -138,7 +148,8 @@ public sealed class JobContent
                     (v.Closing?.Outside ?? []).Select(outside => new OutsideAtJob(v.LoopKey, outside))
                 ),
             ],
-            signature
+            signature,
+            PlanAtJob.From(Plan)
         );
     }
 
@@ -182,6 +193,11 @@ public sealed class JobContent
                 .Select(p => new BlockedBy(SignatureBlock.Provisional, p.What)),
             .. Visits.Where(v => v.Closing is null).Select(v => new BlockedBy(SignatureBlock.LoopNotClosed, v.LoopKey)),
             .. NotReadTight().Select(loop => new BlockedBy(SignatureBlock.NoLastReading, loop)),
+            .. JobFinding
+                .Of(Entries)
+                .Where(f => f is { Grade: FindingGrade.Stop, CuredAt: null })
+                .Select(f => new BlockedBy(SignatureBlock.StopFinding, f.What)),
+            .. PlanSigning.Blocks(Plan),
         ];
 
     private static LoopAtJob LoopOf(SetJob v) =>
@@ -218,6 +234,6 @@ public sealed class JobContent
                 }
             );
         SignedDespite[] ofSteps = Of<DeviationNoted>().Any() ? [SignedDespite.Deviation] : [];
-        return [.. ofSteps.Concat(ofLoops).Distinct().Order()];
+        return [.. ofSteps.Concat(PlanSigning.Despite(Plan)).Concat(ofLoops).Distinct().Order()];
     }
 }

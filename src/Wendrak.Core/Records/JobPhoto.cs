@@ -20,6 +20,8 @@ public sealed record PhotoLine(long Entry, DrawnLine Line, string? About, double
 /// <param name="LoopKey">Of the loop it shows; null for none.</param>
 /// <param name="Round">It goes with this round of the loop, 0 as found; null for none.</param>
 /// <param name="About">In free words; null for none.</param>
+/// <param name="Step">Key of the step of the plan it goes with; null for none.</param>
+/// <param name="Finding">What was seen and is shown on it, as it was said; null for none.</param>
 /// <param name="Who">Put it there; null where nobody said.</param>
 /// <param name="At">When it was put there.</param>
 /// <param name="Lines">Drawn on it, in their order.</param>
@@ -33,6 +35,8 @@ public sealed record JobPhoto(
     string? LoopKey,
     int? Round,
     string? About,
+    string? Step,
+    string? Finding,
     string? Who,
     DateTimeOffset At,
     IReadOnlyList<PhotoLine> Lines
@@ -58,6 +62,8 @@ public sealed record JobPhoto(
             photo.LoopKey,
             photo.Round,
             photo.About,
+            photo.Step,
+            photo.Finding,
             entry.Actor,
             entry.At,
             LinesOf([

@@ -18,8 +18,17 @@ public static class JobRules
     public static IReadOnlyList<Station> StationsFor(JobReason reason) =>
         reason switch
         {
-            JobReason.AnotherGearing => [Station.Aim, Station.Ratio, Station.Fit, Station.Loads, Station.Set],
-            JobReason.PartNotToBeHad => [Station.Loads, Station.Fit, Station.Set],
+            JobReason.AnotherGearing =>
+            [
+                Station.Aim,
+                Station.Ratio,
+                Station.Fit,
+                Station.Loads,
+                Station.Build,
+                Station.Set,
+            ],
+            JobReason.PartNotToBeHad => [Station.Loads, Station.Fit, Station.Build, Station.Set],
+            JobReason.SomethingWrong => [Station.Build, Station.Set],
             _ => [Station.Set],
         };
 
@@ -65,7 +74,7 @@ public static class JobRules
         if (next is SetEvent set)
             CheckNext(before, set);
         else
-            Check(before.Sheet, next).ThrowIfAny();
+            Check(before, next).ThrowIfAny();
     }
 
     /// <summary>What a machine has run by then. A job that is written down late, or a slip, does not turn its odometer back.</summary>
@@ -95,9 +104,10 @@ public static class JobRules
             throw new InvalidInputException("LoopKey", "unknown", "Give the loop that is set at this visit.");
     }
 
-    private static Guard Check(JobSheet sheet, JobEvent next)
+    private static Guard Check(JobContent before, JobEvent next)
     {
         Guard guard = new();
+        JobSheet sheet = before.Sheet;
         return next switch
         {
             JobOpened e => guard
@@ -126,10 +136,34 @@ public static class JobRules
                 "unknown",
                 "Give something provisional that still stands."
             ),
-            PhotoTaken e => PhotoRules.Check(guard, sheet, e),
+            PhotoTaken e => PhotoRules.Check(guard, sheet, before.Plan, e),
             PhotoLineDrawn e => PhotoRules.Check(guard, sheet, e),
             SetupFitted e => guard.Named(nameof(e.Name), e.Name),
             PartUsed e => PartRules.Check(guard, e),
+            FindingNoted e => guard
+                .Named(nameof(e.What), e.What)
+                .OneOf(nameof(e.Grade), e.Grade)
+                .Note(nameof(e.Words), e.Words)
+                .That(
+                    !IsSeen(sheet, e.What),
+                    nameof(e.What),
+                    "stands",
+                    "That is noted as seen already: give it other words if it is another one."
+                ),
+            FindingCured e => guard
+                .That(
+                    IsSeen(sheet, e.What),
+                    nameof(e.What),
+                    "unknown",
+                    "Give something that was seen and still stands."
+                )
+                .Written(nameof(e.How), e.How)
+                .Note(nameof(e.How), e.How),
+            PlanMade e => PlanRules.Check(guard, before.Plan, e),
+            StepDone e => PlanRules.Check(guard, before.Plan, e),
+            StepReopened e => PlanRules.Check(guard, before.Plan, e),
+            StepMoved e => PlanRules.Check(guard, before.Plan, e),
+            TrayTicked e => PlanRules.Check(guard, before.Plan, e),
             JobSigned e => Check(guard, sheet, e),
             _ => guard,
         };
@@ -149,6 +183,10 @@ public static class JobRules
                         $"Still provisional: {block.What}. Put there what belongs there first.",
                     SignatureBlock.NoLastReading =>
                         $"Not read since it was tightened: {block.What}. Read it at Set with everything tight, and close it.",
+                    SignatureBlock.StopFinding => $"Seen, and not mended: {block.What}. It does not go out with that.",
+                    SignatureBlock.StepOpen => $"Not done: {block.What} The machine does not go out without it.",
+                    SignatureBlock.StepForNow => $"Done for now only: {block.What} Do it for good first.",
+                    SignatureBlock.PartMissing => $"Missing on the tray: {block.What}.",
                     _ => "Setting was begun and is not closed: close it first, with everything tight.",
                 }
             );
@@ -167,6 +205,9 @@ public static class JobRules
 
     private static bool Stands(JobSheet sheet, string what) =>
         sheet.Provisional.Any(p => p.What == what && p.ClearedAt is null);
+
+    private static bool IsSeen(JobSheet sheet, string what) =>
+        sheet.Findings.Any(f => f.What == what && f.CuredAt is null);
 
     private static Guard Written(this Guard guard, string field, string? text) =>
         guard.That(!string.IsNullOrWhiteSpace(text), field, "missing", "Write something.");

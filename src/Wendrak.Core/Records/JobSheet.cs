@@ -28,6 +28,18 @@ public enum SignatureBlock
 
     /// <summary>A loop was not read since its nut was tightened, or since other wheels went on it.</summary>
     NoLastReading,
+
+    /// <summary>Something was seen with which it does not go out, and is not mended.</summary>
+    StopFinding,
+
+    /// <summary>A step without which the machine does not go out is open.</summary>
+    StepOpen,
+
+    /// <summary>A step was done for now only.</summary>
+    StepForNow,
+
+    /// <summary>A part of the tray is missing, and nothing stands in for it.</summary>
+    PartMissing,
 }
 
 /// <summary>Something that asks for a reason before a job is signed over it, and is printed.</summary>
@@ -51,7 +63,7 @@ public enum SignedDespite
 
 /// <summary>One thing that blocks a signature.</summary>
 /// <param name="Kind">How it blocks.</param>
-/// <param name="What">What it waits for, what is provisional, or the key of the loop.</param>
+/// <param name="What">What it waits for, what is provisional, open or missing, or the key of the loop.</param>
 public sealed record BlockedBy(SignatureBlock Kind, string What);
 
 /// <summary>Words somebody wrote down.</summary>
@@ -131,6 +143,7 @@ public sealed record Signature(
 /// <param name="Notes">In the order in which they were written.</param>
 /// <param name="Deviations">What was done otherwise than it should be.</param>
 /// <param name="Provisional">Cleared ones too.</param>
+/// <param name="Findings">What was seen, in its order; mended ones too.</param>
 /// <param name="Photos">In the order in which they came.</param>
 /// <param name="Fitted">Setups that went onto the machine, in their order.</param>
 /// <param name="Parts">That were used, in the order in which it was said.</param>
@@ -141,6 +154,7 @@ public sealed record Signature(
 /// <param name="Despite">What the signature asks a reason for; empty for nothing, and once it is signed.</param>
 /// <param name="Outside">Readings outside their windows, of loops that were closed at it.</param>
 /// <param name="Signature">Null while it is not signed.</param>
+/// <param name="Plan">The order of the work, at a glance; null where none was made.</param>
 public sealed record JobSheet(
     long Id,
     long Version,
@@ -158,6 +172,7 @@ public sealed record JobSheet(
     IReadOnlyList<JobNote> Notes,
     IReadOnlyList<Deviation> Deviations,
     IReadOnlyList<ProvisionalPart> Provisional,
+    IReadOnlyList<JobFinding> Findings,
     IReadOnlyList<JobPhoto> Photos,
     IReadOnlyList<FittedAtJob> Fitted,
     IReadOnlyList<JobPart> Parts,
@@ -167,5 +182,6 @@ public sealed record JobSheet(
     IReadOnlyList<BlockedBy> BlockedBy,
     IReadOnlyList<SignedDespite> Despite,
     IReadOnlyList<OutsideAtJob> Outside,
-    Signature? Signature
+    Signature? Signature,
+    PlanAtJob? Plan
 );

@@ -1,6 +1,7 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Loops;
+using Wendrak.Core.Procedures;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Shafts;
 using Wendrak.Core.Tension;
@@ -18,6 +19,7 @@ namespace Wendrak.Core.Records;
 /// <param name="Shafts">What sits on its shafts from side to side, for those that were measured.</param>
 /// <param name="Settings">How its loops are set, for those that were asked about.</param>
 /// <param name="Loads">What drives its drives and what its chains and belts can take, as far as somebody said.</param>
+/// <param name="Procedures">What it has of its own beside the procedures it is worked on by; null for nothing.</param>
 /// <param name="Name">What people call it.</param>
 /// <param name="Note">Free words; null for none.</param>
 public sealed record Machine(
@@ -33,5 +35,6 @@ public sealed record Machine(
     IReadOnlyList<LoopLayout>? Layouts = null,
     IReadOnlyList<ShaftWidths>? Shafts = null,
     MachineLoads? Loads = null,
-    IReadOnlyList<LoopSetting>? Settings = null
+    IReadOnlyList<LoopSetting>? Settings = null,
+    IReadOnlyList<OwnProcedure>? Procedures = null
 ) : StoredRecord(Id, Version);

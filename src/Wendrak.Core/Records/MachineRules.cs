@@ -1,5 +1,6 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loops;
+using Wendrak.Core.Procedures;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Shafts;
 using Wendrak.Core.Tension;
@@ -41,7 +42,24 @@ public static class MachineRules
         if (machine.Loads is { } loads)
             guard.Include(new Guard("Loads.").Include(loads.Check(machine.Drives)));
         guard.Include(CheckSettings(machine));
+        guard.Include(CheckProcedures(machine));
         guard.ThrowIfAny();
+    }
+
+    private static Guard CheckProcedures(Machine machine)
+    {
+        Guard guard = new();
+        IReadOnlyList<OwnProcedure> own = machine.Procedures ?? [];
+        for (int i = 0; i < own.Count; i++)
+            guard
+                .Include(new Guard($"{nameof(machine.Procedures)}[{i}].").Include(own[i].Check()))
+                .That(
+                    own.Take(i).All(o => o.Family != own[i].Family),
+                    $"{nameof(machine.Procedures)}[{i}].{nameof(OwnProcedure.Family)}",
+                    "twice",
+                    "Give every procedure once."
+                );
+        return guard;
     }
 
     private static Guard CheckSettings(Machine machine)

@@ -27,6 +27,8 @@ public enum PhotoShows
 /// <param name="LoopKey">Of the loop it shows; null for none.</param>
 /// <param name="Round">It goes with this round of that loop, 0 as found; null for none.</param>
 /// <param name="About">In free words; null for none.</param>
+/// <param name="Step">Key of the step of the plan it goes with; null for none.</param>
+/// <param name="Finding">What was seen and is shown on it, as it was said; null for none.</param>
 public sealed record PhotoTaken(
     string Hash,
     int WidthPx,
@@ -35,7 +37,9 @@ public sealed record PhotoTaken(
     PhotoShows Shows,
     string? LoopKey,
     int? Round,
-    string? About
+    string? About,
+    string? Step = null,
+    string? Finding = null
 ) : JobEvent;
 
 /// <summary>A line was drawn on a photo of the job.</summary>

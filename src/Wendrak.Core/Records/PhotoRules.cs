@@ -21,7 +21,7 @@ public static class PhotoRules
     private const double ShortestMm = 0.1;
     private const int HashLetters = 64;
 
-    internal static Guard Check(Guard guard, JobSheet sheet, PhotoTaken photo) =>
+    internal static Guard Check(Guard guard, JobSheet sheet, JobPlan? plan, PhotoTaken photo) =>
         guard
             .That(IsHash(photo.Hash), nameof(photo.Hash), "unknown", "Give the hash of a stored picture.")
             .That(
@@ -45,6 +45,18 @@ public static class PhotoRules
                 nameof(photo.Round),
                 "unknown",
                 "Give a round that was read at this job."
+            )
+            .That(
+                photo.Step is null || plan?.Steps.Any(s => s.Step.Key == photo.Step) == true,
+                nameof(photo.Step),
+                "unknown",
+                "Give a step of the plan of this job."
+            )
+            .That(
+                photo.Finding is null || sheet.Findings.Any(f => f.What == photo.Finding),
+                nameof(photo.Finding),
+                "unknown",
+                "Give something that was seen at this job."
             )
             .Note(nameof(photo.About), photo.About);
 

@@ -130,6 +130,9 @@ internal static class WindowFinder
             least = needed;
             reason += ". Raised so that enough is left where the suspension makes it tightest";
         }
+        // Practice speaks of longer runs: of so short a one only its maker can say how far it may give.
+        if (most > span * SpanDeflection.MostShareOfSpan)
+            return null;
         return new(-ChainPlay.ExcessMm(span, most), -ChainPlay.ExcessMm(span, least), WindowOrigin.Practice, reason);
     }
 

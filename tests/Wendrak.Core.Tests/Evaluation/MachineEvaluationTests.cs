@@ -140,7 +140,7 @@ public sealed class MachineEvaluationTests
                 Loads = new(new("drive", PeakTorqueNm: -1)),
                 LoadsBeside = new(Alternatives: [new("belt", DriveElement.ToothedBelt, "none", 28, 98, new("final"))]),
             },
-            workshop: new([], [], [])
+            workshop: new([], [], [], [])
         );
         static string Field<T>(Part<T>? part) => part!.Refused![0].Field;
         Assert.Equal("Changes[0].FrontMin", Field(answer.Search));
@@ -263,7 +263,7 @@ public sealed class MachineEvaluationTests
     public void A_search_begins_wide_enough_and_takes_what_was_typed_and_tried()
     {
         StoredMachine stored = Benches.Motorcycle(Benches.Setup(2, SetupStatus.Trial, Drives.Pair(11, 60)));
-        Workshop shelf = new([new(1, 1, new("520", WheelSide.Rear, 52, null, 1, null, false), null)], [], []);
+        Workshop shelf = new([new(1, 1, new("520", WheelSide.Rear, 52, null, 1, null, false), null)], [], [], []);
         EvaluationAnswer answer = stored.Ask(
             new()
             {
@@ -286,7 +286,7 @@ public sealed class MachineEvaluationTests
     public void A_tool_that_the_workshop_does_not_have_is_said_at_set()
     {
         SetManual Of(params HandTool[] tools) =>
-            Benches.Motorcycle().Ask(new() { Set = new() }, workshop: new([], [], tools)).Set!.Answer!.Manual;
+            Benches.Motorcycle().Ask(new() { Set = new() }, workshop: new([], [], tools, [])).Set!.Answer!.Manual;
         Assert.Equal([ToolKind.Stand, ToolKind.Spanner, ToolKind.StraightEdge, ToolKind.TorqueWrench], Of().Tools);
         Assert.Empty(Of().MissingTools);
         Assert.Equal(
@@ -298,7 +298,7 @@ public sealed class MachineEvaluationTests
             .Motorcycle()
             .Ask(
                 new() { Set = new(Practised: new(SetGoal.Both, [], [])) },
-                workshop: new([], [], [new(1, 1, ToolKind.Puller, null)])
+                workshop: new([], [], [new(1, 1, ToolKind.Puller, null)], [])
             );
         Assert.Empty(practised.Set!.Answer!.Manual.MissingTools);
     }
@@ -312,7 +312,7 @@ public sealed class MachineEvaluationTests
                 .Ask(
                     new() { Search = new([], [], RatioRanking.LeastWork, rows) },
                     scope ?? Benches.Final with { Band = new(2.8, 3.2) },
-                    new([], [], [])
+                    new([], [], [], [])
                 )
                 .Search!.Answer!;
         SearchAnswer few = Of(3);

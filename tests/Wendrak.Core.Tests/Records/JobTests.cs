@@ -70,6 +70,35 @@ public sealed class JobTests
     }
 
     [Fact]
+    public void What_stops_it_blocks_until_it_is_mended_and_what_is_to_be_watched_does_not()
+    {
+        FindingNoted crack = new("crack at a tooth", FindingGrade.Stop, "final", "third from the joint");
+        JobContent seen = After(
+            (null, Opened),
+            ("Ann", crack),
+            ("Ann", new FindingNoted("dust", FindingGrade.Watch, null, null))
+        );
+        Assert.Equal([new(SignatureBlock.StopFinding, "crack at a tooth")], seen.Sheet.BlockedBy);
+        Assert.Empty(seen.Sheet.Despite);
+        Refusals.Names("kind", () => After(seen, (null, Plain)));
+        Refusals.Names("What", () => After(seen, (null, crack)));
+        Refusals.Names("How", () => After(seen, (null, new FindingCured(crack.What, " "))));
+        Refusals.Names("What", () => After(seen, (null, new FindingCured("rust", "oiled"))));
+        Refusals.Names("Grade", () => After((null, crack with { Grade = (FindingGrade)5 })));
+        Refusals.Names("Words", () => After((null, crack with { Words = new string('x', 2_001) })));
+        JobContent mended = After(seen, ("Ben", new FindingCured(crack.What, "another belt")));
+        Assert.Empty(mended.Sheet.BlockedBy);
+        Assert.Equal(("Ann", "another belt"), (mended.Sheet.Findings[0].Who, mended.Sheet.Findings[0].How));
+        Assert.Equal(JobState.Ended, After(mended, (null, Plain)).Sheet.State);
+        // Mended, it may be seen again.
+        Assert.Equal(3, After(mended, (null, crack)).Sheet.Findings.Count);
+        // A photo shows it; of what nobody saw there is none.
+        PhotoTaken photo = new(new('a', 64), 9, 9, null, PhotoShows.Anything, null, null, null, Finding: crack.What);
+        Assert.Equal(crack.What, After(seen, (null, photo)).Sheet.Photos.Single().Finding);
+        Refusals.Names("Finding", () => After(seen, (null, photo with { Finding = "rust" })));
+    }
+
+    [Fact]
     public void Notes_time_and_who_did_what_are_gathered()
     {
         JobSheet sheet = After(
@@ -294,9 +323,17 @@ public sealed class JobTests
     /// <summary>Common practice: another gearing goes through all that hangs on the wheels; what is only looked at begins at Set.</summary>
     [Theory]
     [InlineData(JobReason.Visit, Station.Set)]
-    [InlineData(JobReason.SomethingWrong, Station.Set)]
-    [InlineData(JobReason.AnotherGearing, Station.Aim, Station.Ratio, Station.Fit, Station.Loads, Station.Set)]
-    [InlineData(JobReason.PartNotToBeHad, Station.Loads, Station.Fit, Station.Set)]
+    [InlineData(JobReason.SomethingWrong, Station.Build, Station.Set)]
+    [InlineData(
+        JobReason.AnotherGearing,
+        Station.Aim,
+        Station.Ratio,
+        Station.Fit,
+        Station.Loads,
+        Station.Build,
+        Station.Set
+    )]
+    [InlineData(JobReason.PartNotToBeHad, Station.Loads, Station.Fit, Station.Build, Station.Set)]
     public void Why_it_came_in_says_where_it_is_done(JobReason reason, params Station[] stations) =>
         Assert.Equal(stations, After((null, Opened with { Reason = reason })).Sheet.Stations);
 }

@@ -284,6 +284,21 @@ public sealed class SetEvaluationTests
     }
 
     [Fact]
+    public void Practice_knows_no_window_for_a_run_that_is_too_short_for_its_play()
+    {
+        SetInput Run(double spanMm) =>
+            Chain() with
+            {
+                Layout = null,
+                Setting = new("final", new(AdjusterKind.TwoEnds), SpanMm: spanMm, Suspension: RearSuspension.SwingArm),
+            };
+        Assert.NotNull(SetEvaluation.Advise(Run(600)).Window);
+        Assert.Null(SetEvaluation.Advise(Run(90)).Window);
+        // To practise on it, a window must be typed: the field is named.
+        Refusals.Names("Loop.Setting.MakerLow", () => PracticeDrive.Read(new(1, Run(90), LockState.Torqued)));
+    }
+
+    [Fact]
     public void A_bearing_bounds_the_window_and_load_makes_one()
     {
         SetInput input = Belt(Plucked(0, 0, 1.2, 60, 61, 62, 61));

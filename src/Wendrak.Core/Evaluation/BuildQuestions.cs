@@ -1,0 +1,83 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Procedures;
+using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
+
+namespace Wendrak.Core.Evaluation;
+
+/// <summary>The order of a work that is not begun yet.</summary>
+/// <param name="Families">Leave out for the one that is usual for such a machine; else the first of them is taken.</param>
+/// <param name="Changes">Leave out for what differs between what is on and what is in view; else the first of them is taken.</param>
+public sealed record BuildQuestion(
+    IReadOnlyList<ProcedureFamily>? Families = null,
+    IReadOnlyList<ChangeKind>? Changes = null
+);
+
+/// <summary>A part of the tray against Stock.</summary>
+/// <param name="What">What it is: of a wheel its teeth, of a chain or belt its size.</param>
+/// <param name="InStock">How many there are; null for what no shelf counts.</param>
+/// <param name="Lines">Lines of Stock that suit, as they are called there.</param>
+public sealed record TrayCount(TrayPart Part, string What, int? InStock, IReadOnlyList<string> Lines);
+
+/// <summary>What would be done, before it is begun.</summary>
+/// <param name="Families">That suit the loop, the usual one first.</param>
+/// <param name="Family">The one that is shown.</param>
+/// <param name="Change">The one that is shown.</param>
+/// <param name="Was">As fitted.</param>
+/// <param name="Wanted">In view.</param>
+/// <param name="Steps">In their order.</param>
+/// <param name="Minutes">Usual working time of all, min.</param>
+/// <param name="Source">Where the procedure comes from.</param>
+/// <param name="Tray">What must lie ready.</param>
+/// <param name="MissingTools">Empty where nobody listed the workshop’s tools.</param>
+/// <param name="Hubs">Wheels whose hub was measured, at the steps that put them on.</param>
+/// <param name="Defers">Whose word wins, and whose work it is where people can be hurt.</param>
+public sealed record BuildAnswer(
+    IReadOnlyList<FamilyChoice> Families,
+    ProcedureFamily Family,
+    ChangeKind Change,
+    LoopChoice Was,
+    LoopChoice Wanted,
+    IReadOnlyList<PlannedStep> Steps,
+    double Minutes,
+    string Source,
+    IReadOnlyList<TrayCount> Tray,
+    IReadOnlyList<ToolStandIn> MissingTools,
+    IReadOnlyList<HubAtStep> Hubs,
+    string Defers
+);
+
+/// <summary>What the station Build says of what is in view.</summary>
+internal static class BuildAnswers
+{
+    public static BuildAnswer Build(MachineInView view, BuildQuestion question)
+    {
+        Loop loop = view.AnyLoop;
+        IReadOnlyList<FamilyChoice> families = WorkPlan.FamiliesFor(view.Machine, loop);
+        ProcedureFamily family = question.Families is [ProcedureFamily asked, ..] ? asked : families[0].Family;
+        LoopChoice was = view.FittedOf(loop);
+        LoopChoice wanted = view.ChoiceOf(loop);
+        ChangeKind change = question.Changes is [ChangeKind named, ..]
+            ? named
+            : WorkPlan.ChangeFor(ProcedureLibrary.Get(family), was, wanted);
+        Procedure procedure = WorkPlan.Find(view.Machine, loop, family, change);
+        IReadOnlyList<PlannedStep> steps = StepPlanner.Compose(
+            procedure,
+            PlanFacts.Of(view.Machine, view.Drive, loop, change)
+        );
+        return new(
+            families,
+            family,
+            change,
+            was,
+            wanted,
+            steps,
+            steps.Sum(s => s.Step.Minutes),
+            $"{procedure.Author}, version {procedure.Version}: {procedure.Source}",
+            [.. steps.SelectMany(s => s.Step.Parts).Select(p => TrayCounts.Count(p, loop, wanted, view.Workshop))],
+            ToolStandIns.Missing(steps.SelectMany(s => s.Step.Tools).Select(t => t.Kind), view.Workshop.Tools),
+            HubWays.At(steps.Select(s => s.Step), view.Machine, view.Drive, loop),
+            Tables.MachineKinds.Get(view.Machine.Kind).Defers
+        );
+    }
+}

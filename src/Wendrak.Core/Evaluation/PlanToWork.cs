@@ -1,0 +1,54 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Procedures;
+using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
+
+namespace Wendrak.Core.Evaluation;
+
+/// <summary>The plan of a job, with what the workshop has for it.</summary>
+/// <param name="Tray">Parts against Stock, in the order of the plan’s tray.</param>
+/// <param name="MissingTools">Empty where nobody listed the workshop’s tools.</param>
+/// <param name="Hubs">Wheels whose hub was measured, at the steps that put them on.</param>
+/// <param name="Taken">What a finished change of wheels really took; null until it is, where no minutes were written down, and for other changes.</param>
+/// <param name="Defers">Whose word wins, and whose work it is where people can be hurt.</param>
+public sealed record PlanToWork(
+    JobPlan Plan,
+    IReadOnlyList<TrayCount> Tray,
+    IReadOnlyList<ToolStandIn> MissingTools,
+    IReadOnlyList<HubAtStep> Hubs,
+    WorkTaken? Taken,
+    string Defers
+)
+{
+    /// <param name="machine">As it is stored now.</param>
+    /// <param name="minutes">Working time written down at the job, min.</param>
+    public static PlanToWork From(JobPlan plan, double minutes, Machine machine, Workshop workshop)
+    {
+        // A loop that is gone since: its plan stays readable, its parts are named and not counted.
+        Loop? loop = MachineRules.LoopsOf(machine).FirstOrDefault(l => l.Key == plan.LoopKey);
+        return new(
+            plan,
+            [
+                .. plan.Tray.Select(l =>
+                    loop is null
+                        ? new TrayCount(l.Part, l.Part.What, null, [])
+                        : TrayCounts.Count(l.Part, loop, plan.Wanted ?? plan.Was, workshop)
+                ),
+            ],
+            ToolStandIns.Missing(
+                plan.Steps.Where(s => s.State == StepState.Open).SelectMany(s => s.Step.Tools).Select(t => t.Kind),
+                workshop.Tools
+            ),
+            loop is null
+                ? []
+                : HubWays.At(
+                    plan.Steps.Select(s => s.Step),
+                    machine,
+                    machine.Drives.First(d => MachineInView.LoopOf(d, loop.Key) is not null),
+                    loop
+                ),
+            loop is null || plan.Next is not null ? null : WorkTaken.From(plan.Change, minutes, machine, loop),
+            Tables.MachineKinds.Get(machine.Kind).Defers
+        );
+    }
+}

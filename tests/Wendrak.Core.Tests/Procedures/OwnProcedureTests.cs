@@ -1,0 +1,113 @@
+using Wendrak.Core.Evaluation;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Procedures;
+using Wendrak.Core.Records;
+using Wendrak.Core.Shafts;
+using Wendrak.Core.Tests.Evaluation;
+using Wendrak.Core.Vocabulary;
+
+namespace Wendrak.Core.Tests.Procedures;
+
+/// <summary>What a machine has of its own: words, minutes, torques and steps; and both ways round of its hubs.</summary>
+public sealed class OwnProcedureTests
+{
+    private static readonly AddedStep Paint = new(
+        "paint",
+        StepPhase.Close,
+        "set",
+        "Draw a paint line across the axle nut.",
+        "It shows at a glance whether it moved.",
+        1,
+        true
+    );
+
+    private static OwnProcedure Own(
+        IReadOnlyList<StepWording>? reworded = null,
+        IReadOnlyList<AddedStep>? added = null
+    ) => new(ProcedureFamily.FinalChain, reworded ?? [], added ?? []);
+
+    private static Machine With(params OwnProcedure[] own) =>
+        Works.On(MachineKind.Motorcycle).Machine with
+        {
+            Name = "Own",
+            Procedures = own,
+        };
+
+    private static void Check(Machine machine) =>
+        MachineRules.Check(machine, Works.On(MachineKind.Motorcycle).Fitted.Loops);
+
+    private static PlanMade Plan(Machine machine) =>
+        Works.Plan(
+            (machine, Works.On(MachineKind.Motorcycle).Fitted, Works.On(MachineKind.Motorcycle).Loop),
+            ProcedureFamily.FinalChain,
+            ChangeKind.FrontWheel
+        );
+
+    private static IReadOnlyList<PlannedStep> Steps(Machine machine) => Plan(machine).Made!.Steps;
+
+    [Fact]
+    public void Its_words_minutes_torque_and_steps_stand_in_its_plans()
+    {
+        Machine machine = With(
+            Own(
+                [
+                    new("front-nut-tight", "Nut to 108 Nm, third gear in, brake held.", 9, 108),
+                    new("chain-lift", null, 5, null),
+                ],
+                [Paint]
+            )
+        );
+        Check(machine);
+        IReadOnlyList<PlannedStep> steps = Steps(machine);
+        ProcedureStep nut = steps.Single(s => s.Step.Key == "front-nut-tight").Step;
+        Assert.Equal(
+            ("Nut to 108 Nm, third gear in, brake held.", 9, 108d),
+            (nut.Do, nut.Minutes, nut.Fastener!.TorqueNm)
+        );
+        ProcedureStep lift = steps.Single(s => s.Step.Key == "chain-lift").Step;
+        Assert.Equal(5, lift.Minutes);
+        Assert.StartsWith("Push the driven wheel forward", lift.Do, StringComparison.Ordinal);
+        string[] keys = [.. steps.Select(s => s.Step.Key)];
+        Assert.True(Array.IndexOf(keys, "paint") > Array.IndexOf(keys, "set"));
+        Assert.True(steps.Single(s => s.Step.Key == "paint").Step.IsMust);
+        // A plan that was made keeps what it was made with.
+        Assert.DoesNotContain(Steps(With()), s => s.Step.Key == "paint");
+    }
+
+    [Fact]
+    public void What_does_not_belong_to_the_procedure_is_refused_at_its_field()
+    {
+        void Refuses(string field, params OwnProcedure[] own) =>
+            Refusals.Names($"Procedures[{own.Length - 1}].{field}", () => Check(With(own)));
+        Refuses("Reworded[0].Step", Own([new("anchor", "x", null, null)]));
+        Refuses("Reworded[0].TorqueNm", Own([new("found", null, null, 20)]));
+        Refuses("Reworded[0].TorqueNm", Own([new("front-nut-tight", null, null, 1_001)]));
+        Refuses("Reworded[0].Do", Own([new("found", " ", null, null)]));
+        Refuses("Reworded[0].Minutes", Own([new("found", null, 0.4, null)]));
+        Refuses("Reworded", Own([new("found", "x", null, null), new("found", "y", null, null)]));
+        Refuses("Added[0].Key", Own(added: [Paint with { Key = "found" }]));
+        Refuses("Added[1].Key", Own(added: [Paint, Paint]));
+        Refuses("Added[0].After", Own(added: [Paint with { After = "anchor" }]));
+        Refuses("Added[0].After", Own(added: [Paint with { Phase = StepPhase.Before }]));
+        Refuses("Added[0].Do", Own(added: [Paint with { Do = "" }]));
+        Refuses("Added[0].Minutes", Own(added: [Paint with { Minutes = 1_441 }]));
+        Refuses("Added", Own(added: [.. Enumerable.Range(0, 21).Select(i => Paint with { Key = $"k{i}" })]));
+        Refuses("Family", Own(), Own());
+        // One that was added can be waited for.
+        Check(With(Own(added: [Paint, Paint with { Key = "look", After = "paint" }])));
+    }
+
+    [Fact]
+    public void A_turned_hub_moves_its_row_by_twice_what_it_stands_off_the_middle()
+    {
+        ShaftWidths shaft = new("drive", "output shaft", 0, 60, 24, [new("final", WheelSide.Front, 18, 4, 20, true)]);
+        StoredMachine stored = Benches.Motorcycle();
+        StoredMachine measured = stored with { Machine = stored.Machine with { Shafts = [shaft] } };
+        BuildQuestion front = new(Changes: [ChangeKind.FrontWheel]);
+        Assert.Empty(stored.Ask(new() { Build = front }).Build!.Answer!.Hubs);
+        HubAtStep hub = Assert.Single(measured.Ask(new() { Build = front }).Build!.Answer!.Hubs);
+        // From 4 of 18 mm to 14 of 18 mm.
+        Assert.Equal(("front-on", 4, 14, 10, 24), (hub.Step, hub.PlaneMm, hub.TurnedPlaneMm, hub.MovesMm, hub.BoreMm));
+        Assert.Empty(measured.Ask(new() { Build = new(Changes: [ChangeKind.TensionOnly]) }).Build!.Answer!.Hubs);
+    }
+}
