@@ -55,6 +55,9 @@ public static class JobEndpoints
         jobs.MapPost("/jobs/{id:long}/events", AppendAsync)
             .WithName("addJobEvents")
             .WithSummary("Adds what happened at a job: notes, waiting, readings, moves, cautions, closing, signature");
+        jobs.MapGet("/jobs/{id:long}/plan", FindPlanAsync)
+            .WithName("findPlan")
+            .WithSummary("The order of the work at a job, with what is done of it and what stands in the way");
         jobs.MapDelete("/jobs/{id:long}", RemoveAsync)
             .WithName("removeJob")
             .WithSummary("Removes a job with all that happened at it; undo brings it back");
@@ -138,6 +141,17 @@ public static class JobEndpoints
         }
         return TypedResults.Ok(new JobAfter(now.Job, now.Visit, answer));
     }
+
+    private static async Task<Results<Ok<PlanToWork>, NotFound>> FindPlanAsync(
+        long id,
+        JobStore store,
+        MachineReader machines
+    ) =>
+        await store.FindPlanAsync(id) is { } found && await machines.FindAsync(found.MachineId) is { } stored
+            ? TypedResults.Ok(
+                PlanToWork.From(found.Plan, found.Minutes, stored.Machine, await machines.WorkshopAsync())
+            )
+            : TypedResults.NotFound();
 
     private static async Task<Results<NoContent, NotFound>> RemoveAsync(
         long id,

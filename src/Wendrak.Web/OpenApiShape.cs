@@ -38,6 +38,7 @@ public static class OpenApiShape
         ["Ratio"] = "Aims, bands, search and comparison, for drives that need not be stored.",
         ["Fit"] = "Lengths, centres, wraps, clearances, spacers, and the small tools of the bench.",
         ["Loads"] = "Pulls, margins, shaft loads, joints and life.",
+        ["Build"] = "Small tools of the work itself; plans are asked for with the jobs they belong to.",
         ["Set"] = "Readings, windows, what to turn next, alignment, running in, warmth, and a frequency meter.",
         ["Follow-ups"] = "What is to be done again after a change.",
         ["Machines"] = "Machines that are stored, and their files.",

@@ -33,6 +33,8 @@ public static class PhotoEndpoints
     /// <param name="loopKey">Of the loop it shows; left out for none.</param>
     /// <param name="round">It goes with this round of that loop, 0 as found; left out for none.</param>
     /// <param name="about">In free words; left out for none.</param>
+    /// <param name="finding">What was seen and is shown on it, as it was said; left out for none.</param>
+    /// <param name="step">It goes with this step of the plan; left out for none.</param>
     private static async Task<Results<Created<JobSheet>, NotFound>> AddAsync(
         long id,
         Stream picture,
@@ -45,7 +47,9 @@ public static class PhotoEndpoints
         string? shows = null,
         string? loopKey = null,
         int? round = null,
-        string? about = null
+        string? about = null,
+        string? step = null,
+        string? finding = null
     )
     {
         // A word of the address is not read by the JSON settings, which spell it in camelCase: so it is read here.
@@ -56,7 +60,7 @@ public static class PhotoEndpoints
         await using (FileStream file = File.Create(sent))
             await picture.CopyToAsync(file, ct);
         PictureFile made = await desk.MakeAsync(sent, kept, small, ct);
-        PhotoTaken taken = new("", 0, 0, null, what, loopKey, round, about);
+        PhotoTaken taken = new("", 0, 0, null, what, loopKey, round, about, step, finding);
         return await store.AddPhotoAsync(context.Who(), id, key, taken, made, ct) is { } job
             ? TypedResults.Created($"/api/jobs/{job.Id}", job)
             : TypedResults.NotFound();

@@ -119,6 +119,7 @@ public static class WendrakApp
         app.MapRatio();
         app.MapFit();
         app.MapLoads();
+        app.MapBuild();
         app.MapSet();
         app.MapFollowUps();
         app.MapMachines();

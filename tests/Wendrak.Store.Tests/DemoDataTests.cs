@@ -2,6 +2,7 @@ using Wendrak.Core.Evaluation;
 using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loops;
+using Wendrak.Core.Procedures;
 using Wendrak.Core.Records;
 using Wendrak.Store.Demo;
 using Wendrak.Store.Machines;
@@ -82,10 +83,36 @@ public sealed class DemoDataTests : IDisposable
         }
         Assert.True(jobs.Max(j => j.OpenedOn).DayNumber - jobs.Min(j => j.OpenedOn).DayNumber > 600);
         Assert.Single(jobs, j => j.State == JobState.Waits);
-        Assert.Single(jobs, j => j.Deviations.Count > 0 && j.Signature?.Reason is not null);
+        Assert.Equal(2, jobs.Count(j => j.Deviations.Count > 0 && j.Signature?.Reason is not null));
+        // One plan half done that waits for a part, one finished with a deviation.
+        Assert.Single(jobs, j => j is { State: JobState.Waits, Plan: { Next: not null, Done: > 5 } });
+        Assert.Single(jobs, j => j is { State: JobState.Ended, Plan.Next: null } && j.Deviations.Count > 0);
+        Assert.Contains(jobs, j => j.Findings.Any(f => f.Grade == FindingGrade.Watch));
         Assert.Single(jobs, j => j.Photos.Count > 1);
         Assert.Contains(jobs, j => j.PartsCost?.Price > 0);
         Assert.Contains(jobs, j => j.Provisional.Any(p => p.ClearedAt is null));
+    }
+
+    [Fact]
+    public async Task Every_machine_of_the_demo_has_changes_that_can_be_planned()
+    {
+        await DemoData.FillAsync(_store.Database, TimeProvider.System);
+        MachineReader reader = new(_store.Database, _store.Jobs);
+        Workshop workshop = await reader.WorkshopAsync();
+        foreach (FittedMachine m in await _store.Machines.ListAsync())
+        foreach (LoopChoice loop in m.Fitted.Loops)
+        {
+            StoredMachine stored = (await reader.FindAsync(m.Machine.Id))!;
+            EvaluationParts ask = new() { Build = new() };
+            BuildAnswer answer = MachineEvaluation.Answer(stored, workshop, new([loop.LoopKey]), ask).Build!.Answer!;
+            Assert.True(answer.Families[0].Changes.Count >= 2, m.Machine.Name);
+            foreach (ChangeKind change in answer.Families[0].Changes)
+            {
+                EvaluationParts one = new() { Build = new(Changes: [change]) };
+                Part<BuildAnswer> plan = MachineEvaluation.Answer(stored, workshop, new([loop.LoopKey]), one).Build!;
+                Assert.True(plan.Answer?.Steps.Count > 4, $"{m.Machine.Name} {change}");
+            }
+        }
     }
 
     [Fact]

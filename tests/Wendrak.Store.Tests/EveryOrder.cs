@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Procedures;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Stock;
@@ -79,6 +80,9 @@ public sealed class EveryOrder(TempStore store, int seed)
             ("remove tool", RemoveToolAsync),
             ("use part", UsePartAsync),
             ("use part", UsePartAsync),
+            ("plan", PlanAsync),
+            ("work", WorkAsync),
+            ("work", WorkAsync),
             ("undo", UndoAsync),
             ("undo", UndoAsync),
             ("undo last", UndoLastAsync),
@@ -104,6 +108,10 @@ public sealed class EveryOrder(TempStore store, int seed)
                     .Where(s => s.Parts.Count > 0)
                     .Select(s => $"{s.Id}: " + string.Join(", ", s.Parts.Select(p => $"{p.Count} × {p.What}").Order()))
             );
+        foreach (FittedMachine m in (await store.Machines.ListAsync()).OrderBy(m => m.Machine.Id))
+        foreach (JobSheet s in await store.Jobs.ListSheetsAsync(m.Machine.Id))
+            if (await store.Jobs.FindPlanAsync(s.Id) is { } plan)
+                lines.Add($"{s.Id}: {Line(plan.Plan)}");
         lines.AddRange((await store.Stock.Parts.ListAsync()).Select(s => Line(s with { Version = 0 })));
         lines.AddRange((await store.Stock.Tools.ListAsync()).Select(s => Line(s with { Version = 0 })));
         lines.AddRange((await store.Stock.Wheels.ListAsync()).Select(s => Line(s with { Version = 0 })));
@@ -348,6 +356,38 @@ public sealed class EveryOrder(TempStore store, int seed)
         StockPart part = await PartAsync();
         PartUsed used = new("", 1 + _random.Next(2), null, new(StockList.Parts, part.Id));
         await store.Jobs.AppendAsync("Ann", visit.Id, [new(Name("key"), used)], default);
+    }
+
+    private async Task PlanAsync()
+    {
+        SetJob visit = await VisitAsync();
+        ProcedureFamily[] families = Enum.GetValues<ProcedureFamily>();
+        PlanMade plan = new(ChangeKind.TensionOnly, visit.LoopKey, families[_random.Next(families.Length)], null);
+        await store.Jobs.AppendAsync("Ann", visit.Id, [new(Name("key"), plan)], default);
+    }
+
+    private async Task WorkAsync()
+    {
+        SetJob visit = await VisitAsync();
+        PlanStep[] steps = [.. (await store.Jobs.FindPlanAsync(visit.Id))?.Plan.Steps ?? []];
+        if (steps.Length == 0)
+            throw new InvalidInputException("", "none", "There is none.");
+        ProcedureStep step = steps[_random.Next(steps.Length)].Step;
+        JobEvent happens = _random.Next(6) switch
+        {
+            0 => new StepReopened(step.Key),
+            1 => new StepMoved(step.Key, steps[_random.Next(steps.Length)].Step.Key),
+            2 => new StepDone(step.Key, StepOutcome.LeftOut, "no time", null, [], null),
+            _ => new StepDone(
+                step.Key,
+                StepOutcome.Done,
+                null,
+                step.Way?.Right,
+                [],
+                step.Fastener is null ? null : new(4, 4, 20, TorqueBy.Maker, LockCondition.Fresh)
+            ),
+        };
+        await store.Jobs.AppendAsync("Ann", visit.Id, [new(Name("key"), happens)], default);
     }
 
     private async Task UndoLastAsync()

@@ -29,6 +29,13 @@ internal static class EventWords
             "photoLineDrawn" => "drew a line on a photo",
             "setupFitted" => $"fitted {Said(document, "name")}",
             "partUsed" => $"used {Said(document, "count")} × {Said(document, "what")}",
+            "findingNoted" => $"saw: {Said(document, "what")}",
+            "findingCured" => $"mended what was seen: {Said(document, "what")}",
+            "planMade" => "planned the work",
+            "stepDone" => $"{OutcomeOf(document)}: step {Said(document, "step")}",
+            "stepReopened" => $"opened a step again: {Said(document, "step")}",
+            "stepMoved" => $"moved a step: {Said(document, "step")}",
+            "trayTicked" => $"looked for a part: {Said(document, "part")}",
             "jobSigned" => "signed the job",
             "visitBegun" => $"began to set {loop}",
             "goalChosen" => $"chose what {loop} is set for",
@@ -43,6 +50,15 @@ internal static class EventWords
             _ => kind,
         };
     }
+
+    private static string OutcomeOf(JsonDocument document) =>
+        Said(document, "outcome") switch
+        {
+            "done" => "done",
+            "differently" => "done differently",
+            "forNow" => "done for now only",
+            _ => "left out",
+        };
 
     private static string Said(JsonDocument document, string name) => $"{document.RootElement.GetProperty(name)}";
 }

@@ -37,7 +37,8 @@ internal static class EventUndoing
             if (happened is JobSigned s && !(s.Despite ?? []).SequenceEqual(now.Sheet.Despite))
                 throw new CannotUndoException("It was signed over something else than what is open now. Sign it anew.");
         }
-        else
+        // What a plan did after Set closed its part hangs on that closing.
+        if (row.Kind != EventRow.Undone && happened is (VisitClosed or not SetEvent))
             CheckWithout(now, id);
         (long, long) of = (row.JobId, row.MachineId);
         // What an undoing took back is written down anew: what is written stays, in its order.
@@ -110,6 +111,7 @@ internal static class EventUndoing
             Notes = [],
             Deviations = [],
             Provisional = [],
+            Findings = [],
             Photos = [],
             Parts = [],
             Fitted = [],
@@ -120,6 +122,7 @@ internal static class EventUndoing
             .. sheet.Notes.Select(EarlierJson.ToJson),
             .. sheet.Deviations.Select(EarlierJson.ToJson),
             .. sheet.Provisional.Select(EarlierJson.ToJson),
+            .. sheet.Findings.Select(f => EarlierJson.ToJson(f with { Entry = 0 })),
             .. sheet.Fitted.Select(f => EarlierJson.ToJson(f with { Entry = 0 })),
             .. sheet.Parts.Select(p => EarlierJson.ToJson(p with { Entry = 0 })),
             .. sheet.Photos.Select(p =>
@@ -129,7 +132,12 @@ internal static class EventUndoing
         ];
         return string.Join(
             '\n',
-            [EarlierJson.ToJson(without), .. content.Visits.Select(State), .. gathered.Order(StringComparer.Ordinal)]
+            [
+                EarlierJson.ToJson(without),
+                EarlierJson.ToJson(content.Plan),
+                .. content.Visits.Select(State),
+                .. gathered.Order(StringComparer.Ordinal),
+            ]
         );
     }
 

@@ -50,9 +50,13 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
     private async Task<JobContent> AppendAsync(Edit edit, JobContent before, SentEvent sent, string path)
     {
         JobEvent next = SetVisit.AsRecorded(sent.Event, edit.Actor, clock.GetUtcNow());
+        if (next is PlanMade plan)
+            next = await PlannedAsync(edit, before.Job.MachineId, plan, path);
         JobRules.CheckNext(before, next, path);
         if (next is PhotoTaken { LoopKey: string shown })
             await CheckLoopAsync(edit, before.Job.MachineId, shown, path);
+        if (next is FindingNoted { LoopKey: string at })
+            await CheckLoopAsync(edit, before.Job.MachineId, at, path);
         if (next is SetEvent { LoopKey: string loop })
         {
             SetJob after = before.After(Entry(0)).VisitTo(loop)!;
@@ -84,6 +88,16 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
 
         JobEntry Entry(long sequence) =>
             new(sequence, DateTimeOffset.Parse(edit.At, CultureInfo.InvariantCulture), edit.Actor, next);
+    }
+
+    /// <summary>The order of the work is the core's to say, by the machine as it is stored.</summary>
+    private async Task<PlanMade> PlannedAsync(Edit edit, long machineId, PlanMade sent, string path)
+    {
+        if (await _machines.FindAsync(edit.Session, machineId) is not { } machine)
+            return sent;
+        await CheckLoopAsync(edit, machineId, sent.LoopKey, path);
+        IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(edit.Session, machineId);
+        return WorkPlan.Fill(sent, machine, setups.First(s => s.Status == SetupStatus.AsFitted), path);
     }
 
     private async Task CheckLoopAsync(Edit edit, long machineId, string loopKey, string path)

@@ -20,6 +20,10 @@ public sealed record JobAfterEvents(JobSheet Job, SetJob? Visit);
 /// <summary>A visit to a loop, with its place in the order of all visits.</summary>
 public sealed record BegunVisit(long Begun, SetJob Visit);
 
+/// <summary>The plan of a job of a machine.</summary>
+/// <param name="Minutes">Working time written down at the job, min.</param>
+public sealed record PlanOfMachine(JobPlan Plan, double Minutes, long MachineId);
+
 /// <summary>Jobs of machines, and what was done at them.</summary>
 public sealed class JobStore
 {
@@ -53,6 +57,22 @@ public sealed class JobStore
         _database.ReadAsync<IReadOnlyList<JobSheet>>(async session =>
             [.. (await ContentsAsync(session, machineId)).Reverse().Select(j => j.Sheet)]
         );
+
+    /// <summary>The plan of a job, and the machine it is for.</summary>
+    /// <returns>Null when there is no such job, or no plan was made for it.</returns>
+    public Task<PlanOfMachine?> FindPlanAsync(long id) =>
+        _database.ReadAsync(async session =>
+            await _jobs.FindAsync(session, id) is { } job
+            && await ContentsAsync(session, [job]) is [{ Plan: { } plan } content, ..]
+                ? new PlanOfMachine(plan, content.Sheet.Minutes, job.MachineId)
+                : null
+        );
+
+    /// <summary>Of the newest job of a machine that is not ended and has a plan; null for none.</summary>
+    internal async Task<PlanAtJob?> PlanAsync(Session session, long machineId) =>
+        (await ContentsAsync(session, machineId))
+            .LastOrDefault(j => j.Plan is not null && j.Sheet.State != JobState.Ended)
+            ?.Sheet.Plan;
 
     /// <summary>Names of who did something at a job, on whatever machine, who did last first.</summary>
     public Task<IReadOnlyList<string>> ListPeopleAsync() =>

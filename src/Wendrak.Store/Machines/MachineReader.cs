@@ -19,6 +19,7 @@ public sealed class MachineReader(Database database, JobStore jobs)
     private readonly Repository<Aim> _aims = new(Kinds.Aim);
     private readonly Repository<StockItem> _wheels = new(Kinds.StockItem);
     private readonly Repository<StockSpacer> _spacers = new(Kinds.StockSpacer);
+    private readonly Repository<StockPart> _parts = new(Kinds.StockPart);
     private readonly Repository<HandTool> _tools = new(Kinds.HandTool);
     private Kept _kept = new(-1);
 
@@ -40,7 +41,8 @@ public sealed class MachineReader(Database database, JobStore jobs)
                 setups.FirstOrDefault(s => s.Status == SetupStatus.AsFitted) ?? await _setups.FittedAsync(session, id),
                 setups,
                 await _aims.ListOfMachineAsync(session, id),
-                await jobs.ListAsync(session, id)
+                await jobs.ListAsync(session, id),
+                await jobs.PlanAsync(session, id)
             );
         });
         if (read is not null && kept.Machines.Count < MostKept)
@@ -55,7 +57,8 @@ public sealed class MachineReader(Database database, JobStore jobs)
         return kept.Workshop ??= await database.ReadAsync(async session => new Workshop(
             await _wheels.ListAsync(session),
             await _spacers.ListAsync(session),
-            await _tools.ListAsync(session)
+            await _tools.ListAsync(session),
+            await _parts.ListAsync(session)
         ));
     }
 

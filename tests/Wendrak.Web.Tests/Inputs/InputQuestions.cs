@@ -5,6 +5,8 @@ using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Loops;
+using Wendrak.Core.Procedures;
+using Wendrak.Core.Records;
 using Wendrak.Core.Shafts;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
@@ -18,6 +20,7 @@ internal static class InputQuestions
 {
     public static IEnumerable<(string Path, JsonNode Body)> All()
     {
+        yield return Of("/api/build/torque-estimate", new TorqueEstimateInput(300, 250, PullTold.Hand));
         yield return Of("/api/ratio/drives", new MachineDrivesInput([Geared], Wheels(15, 45), [], 6_000));
         yield return Of("/api/ratio/bands", Bands(new CruiseSpeed(90, 2, 5_000, 5_400)));
         yield return Of("/api/ratio/bands", Bands(new OutputSpeed(1_200, 1, 5_000, 5_400)));
@@ -241,4 +244,36 @@ internal static class InputQuestions
 
     private static (string, JsonNode) Of<T>(string path, T body) =>
         (path, JsonSerializer.SerializeToNode(body, Json.Options)!);
+
+    /// <summary>The same of what is stored.</summary>
+    public static IEnumerable<(string Path, JsonNode Body)> OfStored()
+    {
+        yield return Of(
+            "/api/machines/{id}/set-jobs",
+            new SetJob(
+                0,
+                0,
+                1,
+                "final",
+                new(2026, 11, 30),
+                null,
+                SetGoal.Both,
+                [new(0.5, 0.5, LockState.Torqued, [new(ReadingMethod.Push, 6, 1, 20)], 1, TemperatureC: 15)],
+                [],
+                null
+            )
+        );
+        yield return Of("/api/machines", WithOwnSteps());
+    }
+
+    private static MachineSave WithOwnSteps()
+    {
+        MachineDraft draft = StartingMachines.For(MachineKind.Motorcycle);
+        OwnProcedure own = new(
+            ProcedureFamily.FinalChain,
+            [new("front-nut-tight", "Nut to its torque.", 9, 108)],
+            [new("paint", StepPhase.Close, "set", "Paint line.", "It shows whether it moved.", 1, false)]
+        );
+        return new(draft.Machine with { Name = "Own steps", Procedures = [own] }, draft.Fitted, 0);
+    }
 }

@@ -1,4 +1,5 @@
 using Wendrak.Core.Photos;
+using Wendrak.Core.Procedures;
 using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
 
@@ -28,6 +29,18 @@ public sealed class EventLot(int seed, string loopKey, string photo, long part)
         yield return Photo();
         yield return Line();
         yield return new PartUsed("", 1, null, new(StockList.Parts, part));
+        yield return new FindingNoted("crack", FindingGrade.Stop, loopKey, null);
+        yield return new FindingCured("crack", "other belt");
+        yield return Planned();
+        yield return new StepMoved("again", "hand-turn");
+        yield return new TrayTicked("belt", TrayState.There, null);
+        yield return Did("isolate");
+        yield return new StepReopened("isolate");
+        yield return Did("isolate");
+        foreach (string key in (string[])["found", "loosen", "down", "belt-off", "line-again"])
+            yield return new StepDone(key, StepOutcome.LeftOut, "no time", null, [], null);
+        yield return Did("line");
+        yield return Did("belt-on");
         yield return new VisitBegun(loopKey, SetGoal.Both);
         yield return new GoalChosen(loopKey, SetGoal.TensionOnly);
         yield return new CautionsSeen(loopKey);
@@ -40,11 +53,14 @@ public sealed class EventLot(int seed, string loopKey, string photo, long part)
         yield return Tied();
         yield return new StepTicked(loopKey, ClosingStep.FinalTorque, true);
         yield return Closed();
+        yield return Did("jam", new(4, 4, 12, TorqueBy.Maker, LockCondition.Fresh));
+        yield return Did("covers");
+        yield return Did("hand-turn");
         yield return new JobSigned(Today, 4, null, null, "so");
     }
 
     public JobEvent Draw() =>
-        _random.Next(24) switch
+        _random.Next(32) switch
         {
             0 or 1 or 2 => new NoteWritten(Name("note")),
             3 => new WaitBegun(Name("part")),
@@ -66,6 +82,14 @@ public sealed class EventLot(int seed, string loopKey, string photo, long part)
             20 => Tied(),
             21 => new StepTicked(loopKey, ClosingStep.FinalTorque, _random.Next(2) == 0),
             22 => Closed(),
+            23 => Planned(),
+            30 => new FindingNoted($"crack {_random.Next(3)}", (FindingGrade)_random.Next(3), null, null),
+            31 => new FindingCured($"crack {_random.Next(3)}", "other belt"),
+            24 or 25 => Did(Step()),
+            26 => new StepDone(Step(), StepOutcome.LeftOut, "no time", null, [], null),
+            27 => new StepReopened(Step()),
+            28 => new StepMoved(Step(), Step()),
+            29 => new TrayTicked("belt", (TrayState)_random.Next(4), "the old one"),
             _ => _random.Next(3) == 0 ? new JobSigned(Today, null, null, null, "so") : new NoteWritten(Name("note")),
         };
 
@@ -74,6 +98,13 @@ public sealed class EventLot(int seed, string loopKey, string photo, long part)
     private PhotoTaken Photo() => new(photo, 100, 80, null, PhotoShows.Anything, null, null, null);
 
     private PhotoLineDrawn Line() => new(photo, new(1, 1, 50, 1 + _random.Next(40)), null, Name("line"));
+
+    private PlanMade Planned() => new(ChangeKind.Loop, loopKey, ProcedureFamily.VBeltPlate, null);
+
+    private string Step() => ((string[])["isolate", "found", "loosen", "down", "again"])[_random.Next(5)];
+
+    private static StepDone Did(string step, FasteningDone? tight = null) =>
+        new(step, StepOutcome.Done, null, null, [], tight);
 
     private ReadingsTied Tied() => new(loopKey, new(ReadingMethod.Gauge, 5, ReadingMethod.FreePlay, 36));
 

@@ -68,6 +68,14 @@ public sealed class OpenPage(string name, HttpClient client, long machine, long 
             j.Id == job
         );
 
+    /// <summary>What a page of the job shows: its sheet and its plan.</summary>
+    public async Task<string> StoredAsync()
+    {
+        using HttpResponseMessage plan = await client.GetAsync($"/api/jobs/{job}/plan");
+        return JsonSerializer.Serialize(await SheetAsync(), Json.Options)
+            + (plan.IsSuccessStatusCode ? await plan.Content.ReadAsStringAsync() : "");
+    }
+
     public async ValueTask DisposeAsync()
     {
         await _closed.CancelAsync();
@@ -102,7 +110,7 @@ public sealed class OpenPage(string name, HttpClient client, long machine, long 
     {
         try
         {
-            _shown = JsonSerializer.Serialize(await SheetAsync(), Json.Options);
+            _shown = await StoredAsync();
         }
         catch (HttpRequestException) { }
     }

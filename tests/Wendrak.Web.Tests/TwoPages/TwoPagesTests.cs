@@ -113,7 +113,7 @@ public sealed class TwoPagesTests(ITestOutputHelper output) : IDisposable
 
     private async Task ShowTheSameAsync(OpenPage one, OpenPage two)
     {
-        string stored = System.Text.Json.JsonSerializer.Serialize(await one.SheetAsync(), Json.Options);
+        string stored = await one.StoredAsync();
         Stopwatch since = Stopwatch.StartNew();
         while ((one.Shown, two.Shown) != (stored, stored) && since.Elapsed < AtMost)
             await Task.Delay(10);
