@@ -51,6 +51,22 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
     async (p) => expect(p.getByRole('region', { name: 'Margins' })).toBeVisible(),
   ],
   [
+    'build, begun',
+    '/machines/1/build',
+    async (p) => expect(p.getByRole('region', { name: 'Step in hand' })).toBeVisible(),
+  ],
+  [
+    'build, a step that tightens',
+    '/machines/1/build',
+    async (p) => p.getByRole('button', { name: /New tab washer/ }).click(),
+  ],
+  ['build in the bay', '/machines/1/build', async (p) => p.getByRole('button', { name: 'Bay mode' }).click()],
+  [
+    'build, not begun',
+    '/machines/3/build',
+    async (p) => expect(p.getByRole('region', { name: 'The order' })).toBeVisible(),
+  ],
+  [
     'set',
     '/machines/2/set',
     async (p) => expect(p.getByRole('region', { name: 'How it is set' })).toBeVisible(),

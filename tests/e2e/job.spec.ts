@@ -339,3 +339,33 @@ test('what worked goes on again with one press, and its job says what is to be r
   await page.getByRole('menuitem', { name: 'Fit it again as it was' }).click()
   await expect(panel(page, 'Fitted')).toContainText(`${former.name}, again as it was`)
 })
+
+test('what stops it keeps it from going out until it is mended, with a photo on it', async ({ page }) => {
+  const id = await addMachine(page, 'Cracked')
+  const opened = await page.request.post(`/api/machines/${id}/jobs`, {
+    data: { openedOn: '2026-11-30', reason: 'visit' },
+  })
+  await page.goto(`/machines/${id}/jobs/${(await opened.json()).id}`)
+  const seen = panel(page, 'Seen')
+  await seen.getByRole('button', { name: 'Note it as seen' }).click()
+  await expect(seen.getByText('Give a name.')).toBeVisible()
+  await seen.getByRole('textbox', { name: 'What was seen, and where' }).fill('link cracked at the joint')
+  await seen.getByText('stop', { exact: true }).click()
+  await seen.getByRole('button', { name: 'Note it as seen' }).click()
+  await expect(page.getByRole('list', { name: 'In the way' })).toContainText(
+    'seen, and not mended: link cracked at the joint',
+  )
+  const picture = await page.screenshot({ clip: { x: 0, y: 0, width: 200, height: 120 } })
+  await seen
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'crack.png', mimeType: 'image/png', buffer: picture })
+  await expect(seen.locator('img')).toHaveCount(1)
+  await page.goto('/')
+  await expect(panel(page, 'Goes on')).toContainText('■ stop: link cracked at the joint')
+  await page.goBack()
+  await seen.getByRole('button', { name: 'Mended: link cracked at the joint' }).click()
+  await seen.getByRole('textbox', { name: 'What was done about it' }).fill('another chain')
+  await seen.getByRole('button', { name: 'It is mended' }).click()
+  await expect(seen).toContainText('mended: another chain')
+  await expect(page.getByRole('list', { name: 'In the way' })).toHaveCount(0)
+})

@@ -146,6 +146,23 @@ const FORMS: Form[] = [
     send: (page) => page.getByRole('dialog').getByRole('button', { name: 'Begin' }).click(),
   },
   { name: 'a job', path: '/machines/6/jobs/21', send: press('Add the time') },
+  {
+    name: 'a torque by arm and pull',
+    path: '/machines/1/build',
+    open: [press(/New tab washer/), say('arm and pull: an estimate')],
+  },
+  {
+    name: 'a step in the words of a machine',
+    path: '/machines/3/build',
+    open: [all(choose('Change', 'rear wheel'), press(/New ring on the hub/))],
+    send: press('Keep it for this machine'),
+  },
+  {
+    name: 'a step that only a machine has',
+    path: '/machines/3/build',
+    open: [press('Add a step after this one')],
+    send: press('Add it'),
+  },
   { name: 'a machine is added', path: '/', open: [all(press('Add a machine'), dialog)], send: press('Add') },
 ]
 
@@ -209,6 +226,13 @@ const NOT_TYPED: Record<string, string[]> = {
     'Reading.position',
     'StockSpacer.count',
     'JobEventJobSigned.score',
+    'AimOutcome.score',
+    'Wishes.carryingLoads',
+    'Wishes.littleUpkeep',
+    'Wishes.lowCost',
+    'Wishes.quiet',
+    'Wishes.range',
+    'Wishes.response',
   ],
   'asked as NewJob, which has the same bounds': ['JobEventJobOpened.hours', 'JobEventJobOpened.odometerKm'],
   'too narrow for a sentence: red, with the sentence under the row': [
@@ -218,6 +242,13 @@ const NOT_TYPED: Record<string, string[]> = {
     'LoopSearch.rearMin',
   ],
   'with a reading that is being put down, the sentence under the instrument': ['Reading.forceN'],
+  'where a gauge or a hand is tied, which another test does': [
+    'CalibrationPair.knownForceN',
+    'CalibrationPair.knownValue',
+    'CalibrationPair.ownValue',
+  ],
+  'at a step of a plan, where another test tightens': ['FasteningDone.of', 'FasteningDone.torqueNm'],
+  'in a plan that a file tells': ['ProcedureStep.minutes', 'StepFastener.cureHours', 'StepFastener.torqueNm'],
   'in the second round of a visit, which another test turns': ['SetRound.leftUnits', 'SetRound.rightUnits'],
 }
 

@@ -14,6 +14,7 @@ const ORDER = [
   'fit',
   'ratio',
   'loads',
+  'build',
   'set',
   'stock',
   'yard',

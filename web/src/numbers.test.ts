@@ -9,6 +9,7 @@ import { describe, expect, it } from 'vitest'
  */
 const LISTED: Record<string, { file: string; numbers: string }[]> = {
   'in a picture: its own units, degrees of an arc, how far a zoom goes': [
+    { file: 'build/HubWays.tsx', numbers: '150 92 40 30 4' },
     { file: 'fit/RailPicture.tsx', numbers: '26 330 600 4' },
     { file: 'fit/ShaftPicture.tsx', numbers: '150 22 78 9 17 24 50 500 14 3' },
     { file: 'fit/SideView.tsx', numbers: '330 250 720 1.4 1.4 74 42 74 0.2 6 8 8' },
@@ -64,7 +65,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'shell/WorkingDialog.tsx', numbers: '5' },
   ],
   'what a unit is, days and hours': [
-    { file: 'quantities/days.ts', numbers: '3_600_000 10 16' },
+    { file: 'quantities/days.ts', numbers: '3_600_000 10 16 60 60 60' },
     {
       file: 'quantities/factors.ts',
       numbers: '25.4 1.609344 0.9144 0.45359237 9.80665 12 1000 12 1000 60 550 1000 75 1000',
@@ -107,10 +108,10 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'aim/Outcomes.tsx', numbers: '200' },
     { file: 'app/HelpDialog.tsx', numbers: '60' },
     { file: 'job/Worker.tsx', numbers: '4 60' },
+    { file: 'build/OwnStep.tsx', numbers: '8' },
     { file: 'machine/SetupActions.tsx', numbers: '26 65' },
   ],
   'a share in percent': [{ file: 'job/useSendPhotos.ts', numbers: '100' }],
-  'minutes of an hour': [{ file: 'job/words.ts', numbers: '60 60 60' }],
   'places round the wheel, and parts of a turn as they are written': [
     { file: 'set/RecordPage.tsx', numbers: '4 4' },
     { file: 'set/SetView.tsx', numbers: '6 8' },

@@ -1,7 +1,7 @@
 import { type JobPhoto, type JobSheet, sendFile } from './client'
 
 /** What is said of a photo when it is sent. */
-export type NewPhoto = Partial<Pick<JobPhoto, 'shows' | 'loopKey' | 'round' | 'about'>>
+export type NewPhoto = Partial<Pick<JobPhoto, 'shows' | 'loopKey' | 'round' | 'about' | 'step' | 'finding'>>
 
 /** Puts a photo with a job, once, however often it has to be sent. */
 export const addPhoto = (

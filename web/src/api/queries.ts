@@ -9,6 +9,7 @@ import {
 } from '@tanstack/react-query'
 import { useState } from 'react'
 import * as api from './client'
+import { findPlan } from './plan'
 import * as stock from './stock'
 
 // A refused input stays refused: only a lost connection is worth another try.
@@ -31,6 +32,12 @@ export const useJobs = (id: number | undefined) =>
   useQuery({
     queryKey: ['jobs', id],
     queryFn: id === undefined ? skipToken : () => api.listJobs(id),
+    retry: retryLost,
+  })
+export const usePlan = (jobId: number | undefined) =>
+  useQuery({
+    queryKey: ['plan', jobId],
+    queryFn: jobId === undefined ? skipToken : () => findPlan(jobId),
     retry: retryLost,
   })
 export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: stock.listStock, retry: retryLost })

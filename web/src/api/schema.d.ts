@@ -616,6 +616,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/torque-estimate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What an arm and a pull at its end come to: an estimate, no torque reading */
+        post: operations["estimateTorque"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/set/advice": {
         parameters: {
             query?: never;
@@ -1115,6 +1132,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The order of the work at a job, with what is done of it and what stands in the way */
+        get: operations["findPlan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}": {
         parameters: {
             query?: never;
@@ -1556,6 +1590,25 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description A step that only one machine has. */
+        AddedStep: {
+            /** @description Short name, one of its procedure. */
+            key: string;
+            phase: components["schemas"]["StepPhase"];
+            /** @description Key of the step that it comes after; null for none. */
+            after: null | string;
+            /** @description What to do. */
+            do: string;
+            /** @description Why, in a few words. */
+            why: string;
+            /**
+             * Format: double
+             * @description Usual working time, min.
+             */
+            minutes: number;
+            /** @description Without it the machine does not go out. */
+            isMust: boolean;
+        };
         /**
          * @description What a loop is tensioned by. Which wheel it moves and along what is the layout's to say; the two must fit together.
          *     Everything that is null has a default.
@@ -2196,7 +2249,7 @@ export interface components {
         BlockedBy: {
             /** @description How it blocks. */
             kind: components["schemas"]["SignatureBlock"];
-            /** @description What it waits for, what is provisional, or the key of the loop. */
+            /** @description What it waits for, what is provisional, open or missing, or the key of the loop. */
             what: string;
         };
         /** @description Spacers of one thickness and bore. */
@@ -2216,6 +2269,66 @@ export interface components {
              * @description How many there are.
              */
             count: number;
+        };
+        /** @description What would be done, before it is begun. */
+        BuildAnswer: {
+            /** @description That suit the loop, the usual one first. */
+            families: components["schemas"]["FamilyChoice"][];
+            /** @description The one that is shown. */
+            family: components["schemas"]["ProcedureFamily"];
+            /** @description The one that is shown. */
+            change: components["schemas"]["ChangeKind"];
+            /** @description As fitted. */
+            was: components["schemas"]["LoopChoice"];
+            /** @description In view. */
+            wanted: components["schemas"]["LoopChoice"];
+            /** @description In their order. */
+            steps: components["schemas"]["PlannedStep"][];
+            /**
+             * Format: double
+             * @description Usual working time of all, min.
+             */
+            minutes: number;
+            /** @description Where the procedure comes from. */
+            source: string;
+            /** @description What must lie ready. */
+            tray: components["schemas"]["TrayCount"][];
+            /** @description Empty where nobody listed the workshop’s tools. */
+            missingTools: components["schemas"]["ToolStandIn"][];
+            /** @description Wheels whose hub was measured, at the steps that put them on. */
+            hubs: components["schemas"]["HubAtStep"][];
+            /** @description Whose word wins, and whose work it is where people can be hurt. */
+            defers: string;
+        };
+        /** @description The order of the work, at a glance. */
+        BuildHeadline: {
+            state: components["schemas"]["StationState"];
+            without: null | components["schemas"]["NoFigure"];
+            /**
+             * Format: int32
+             * @description Steps of the plan; 0 where none was made.
+             * @default 0
+             */
+            of: number;
+            /**
+             * Format: int32
+             * @description Those of them that are not open.
+             * @default 0
+             */
+            done: number;
+            /**
+             * Format: double
+             * @description Usual time of what is open, min.
+             * @default 0
+             */
+            minutesLeft: number;
+        };
+        /** @description The order of a work that is not begun yet. */
+        BuildQuestion: {
+            /** @description Leave out for the one that is usual for such a machine; else the first of them is taken. */
+            families?: null | components["schemas"]["ProcedureFamily"][];
+            /** @description Leave out for what differs between what is on and what is in view; else the first of them is taken. */
+            changes?: null | components["schemas"]["ChangeKind"][];
         };
         /** @description Two readings of the same state: by a gauge or a hand, and by a method that knows newtons, Hz or mm. */
         CalibrationPair: {
@@ -2385,6 +2498,11 @@ export interface components {
             /** @description As it was then; null where it was removed. */
             after: null | string;
         };
+        /**
+         * @description What is to be done to a loop.
+         * @enum {unknown}
+         */
+        ChangeKind: "frontWheel" | "rearWheel" | "bothWheels" | "loop" | "wholeSet" | "roadWheel" | "tensionOnly" | "trackingOnly" | "beltToChain" | "chainToBelt";
         /**
          * @description What was changed.
          * @enum {unknown}
@@ -2997,6 +3115,7 @@ export interface components {
             loadsBeside?: null | components["schemas"]["PartOfIReadOnlyListOfLoadsColumn"];
             shaftHub?: null | components["schemas"]["PartOfShaftHubCapacityResult"];
             startingAlternative?: null | components["schemas"]["PartOfLoopAlternative"];
+            build?: null | components["schemas"]["PartOfBuildAnswer"];
             set?: null | components["schemas"]["PartOfSetAdvice"];
             closing?: null | components["schemas"]["PartOfClosingAnswer"];
             sideMatch?: null | components["schemas"]["PartOfSideMatchAnswer"];
@@ -3034,6 +3153,7 @@ export interface components {
             loadsBeside?: null | components["schemas"]["LoadsBesideQuestion"];
             shaftHub?: null | components["schemas"]["ShaftHubQuestion"];
             startingAlternative?: null | components["schemas"]["StartingAlternativeQuestion"];
+            build?: null | components["schemas"]["BuildQuestion"];
             set?: null | components["schemas"]["SetQuestion"];
             closing?: null | components["schemas"]["ClosingPart"];
             sideMatch?: null | components["schemas"]["SetQuestion"];
@@ -3084,6 +3204,40 @@ export interface components {
              * @description To here, Hz.
              */
             high: number;
+        };
+        /**
+         * @description What a step of a procedure may ask of the machine and of the change. There are no others.
+         * @enum {unknown}
+         */
+        Fact: "engine" | "motor" | "onWheels" | "speedometer" | "twoAdjusters" | "cams" | "motorMoves" | "fixedCentres" | "frontChanges" | "rearChanges" | "loopChanges" | "wheelOut" | "roadWheelChanges" | "loopComesOff" | "tensionOnly" | "trackingOnly" | "beltToChain" | "chainToBelt";
+        /** @description A family that a loop can be worked on by. */
+        FamilyChoice: {
+            family: components["schemas"]["ProcedureFamily"];
+            /** @description What it is for. */
+            title: string;
+            /** @description What can be done by it. */
+            changes: components["schemas"]["ChangeKind"][];
+        };
+        /** @description Screws or nuts that were tightened. */
+        FasteningDone: {
+            /**
+             * Format: int32
+             * @description How many are in and tight.
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description How many there are to be.
+             */
+            of: number;
+            /**
+             * Format: double
+             * @description What they were tightened to, Nm; null where nobody measured it.
+             */
+            torqueNm: null | number;
+            /** @description Where that comes from. */
+            by: components["schemas"]["TorqueBy"];
+            lock: components["schemas"]["LockCondition"];
         };
         /** @description Where a gear of the new gearing would stand among the old gears. */
         FeelsLikeResult: {
@@ -3147,6 +3301,11 @@ export interface components {
             /** @description Whether as much lies at the left end as at the right one, as a rear wheel that must stay in its middle wants it. */
             hasEqualEnds: boolean;
         };
+        /**
+         * @description How bad something is that was seen.
+         * @enum {unknown}
+         */
+        FindingGrade: "fine" | "watch" | "stop";
         /** @description Something about the layout that ought to be looked at. */
         FitFinding: {
             kind: components["schemas"]["FitFindingKind"];
@@ -3760,6 +3919,36 @@ export interface components {
             /** @description What was found damaged since the start. */
             damaged: string[];
         };
+        /** @description A wheel on its hub at the step that puts it on, and what turning it round would do. */
+        HubAtStep: {
+            /** @description Key of the step. */
+            step: string;
+            /**
+             * Format: double
+             * @description Width of its hub, mm.
+             */
+            hubWidthMm: number;
+            /**
+             * Format: double
+             * @description Middle of its teeth or groove from the left face of its hub, mm, as it goes on.
+             */
+            planeMm: number;
+            /**
+             * Format: double
+             * @description The same with the wheel turned round, mm.
+             */
+            turnedPlaneMm: number;
+            /**
+             * Format: double
+             * @description The shaft it sits on, mm.
+             */
+            boreMm: number;
+            /**
+             * Format: double
+             * @description How far the row moves when it is turned round, mm.
+             */
+            movesMm: number;
+        };
         /** @description A typical hub gear: wheel turns per sprocket turn in every gear, lowest gear first. */
         HubGearPattern: {
             /** @description What it is called. */
@@ -3916,7 +4105,7 @@ export interface components {
          * @description Something that happened at a job. It is written down once and never changed; who did it and when is what the job's
          *     record says, not the event.
          */
-        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventPartUsed"] | components["schemas"]["JobEventSetupFitted"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
+        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventPartUsed"] | components["schemas"]["JobEventSetupFitted"] | components["schemas"]["JobEventFindingNoted"] | components["schemas"]["JobEventFindingCured"] | components["schemas"]["JobEventPlanMade"] | components["schemas"]["JobEventStepDone"] | components["schemas"]["JobEventStepReopened"] | components["schemas"]["JobEventStepMoved"] | components["schemas"]["JobEventTrayTicked"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
         /** @description What must be so before hands go near was confirmed. */
         JobEventCautionsSeen: {
             /** @enum {string} */
@@ -3932,6 +4121,27 @@ export interface components {
             what: string;
             /** @description The reason. */
             why: string;
+        };
+        /** @description What was seen is mended. */
+        JobEventFindingCured: {
+            /** @enum {string} */
+            kind: "findingCured";
+            /** @description As it was said when it was seen. */
+            what: string;
+            /** @description What was done about it. */
+            how: string;
+        };
+        /** @description Something was seen. */
+        JobEventFindingNoted: {
+            /** @enum {string} */
+            kind: "findingNoted";
+            /** @description In a few words: while it stands no other one has the same. */
+            what: string;
+            grade: components["schemas"]["FindingGrade"];
+            /** @description Of the loop it is at; null for none. */
+            loopKey: null | string;
+            /** @description More of it; null for nothing. */
+            words: null | string;
         };
         /** @description What the rounds are for, said anew. */
         JobEventGoalChosen: {
@@ -4054,6 +4264,23 @@ export interface components {
             round: null | number;
             /** @description In free words; null for none. */
             about: null | string;
+            /** @description Key of the step of the plan it goes with; null for none. */
+            step?: null | string;
+            /** @description What was seen and is shown on it, as it was said; null for none. */
+            finding?: null | string;
+        };
+        /** @description The order of the work was made for this machine and this change. */
+        JobEventPlanMade: {
+            /** @enum {string} */
+            kind: "planMade";
+            /** @description What is to be done. */
+            change: components["schemas"]["ChangeKind"];
+            /** @description The loop it is about. */
+            loopKey: string;
+            /** @description Of the procedure. */
+            family: components["schemas"]["ProcedureFamily"];
+            wanted: null | components["schemas"]["LoopChoice"];
+            made?: null | components["schemas"]["MadePlan"];
         };
         /** @description Something provisional was replaced by what belongs there. */
         JobEventProvisionalCleared: {
@@ -4128,6 +4355,37 @@ export interface components {
             /** @description Keys of the loops that have other wheels, or another chain or belt, since; null for none. */
             changedLoops?: null | string[];
         };
+        /** @description A step of the plan was done, or is done anew. */
+        JobEventStepDone: {
+            /** @enum {string} */
+            kind: "stepDone";
+            /** @description Its key. */
+            step: string;
+            outcome: components["schemas"]["StepOutcome"];
+            /** @description Asked for everything but done. */
+            why: null | string;
+            /** @description Which way round the part went on, in the words of the step; null where there is one way. */
+            way: null | string;
+            /** @description What was written down. */
+            values: components["schemas"]["StepValue"][];
+            fastening: null | components["schemas"]["FasteningDone"];
+        };
+        /** @description A step was moved to another place of the plan. */
+        JobEventStepMoved: {
+            /** @enum {string} */
+            kind: "stepMoved";
+            /** @description Its key. */
+            step: string;
+            /** @description Key of the step that follows it then; null for the last place. */
+            before: null | string;
+        };
+        /** @description A step that was done is to be done again. */
+        JobEventStepReopened: {
+            /** @enum {string} */
+            kind: "stepReopened";
+            /** @description Its key. */
+            step: string;
+        };
         /** @description A step of the closing list was done, or taken back. */
         JobEventStepTicked: {
             /** @enum {string} */
@@ -4147,6 +4405,16 @@ export interface components {
              * @description Working time, min.
              */
             minutes: number;
+        };
+        /** @description A part of the tray was looked for. */
+        JobEventTrayTicked: {
+            /** @enum {string} */
+            kind: "trayTicked";
+            /** @description Its key. */
+            part: string;
+            state: components["schemas"]["TrayState"];
+            /** @description What stands in for it, in a few words; null for nothing. */
+            standIn: null | string;
         };
         /** @description Setting a loop was begun. */
         JobEventVisitBegun: {
@@ -4204,6 +4472,35 @@ export interface components {
         JobEventWaitEnded: {
             /** @enum {string} */
             kind: "waitEnded";
+        };
+        /** @description Something that was seen at a job. */
+        JobFinding: {
+            /**
+             * Format: int64
+             * @description Number of the entry that says so: undone by it.
+             */
+            entry: number;
+            /** @description In a few words. */
+            what: string;
+            grade: components["schemas"]["FindingGrade"];
+            /** @description Of the loop it is at; null for none. */
+            loopKey: null | string;
+            /** @description More of it; null for nothing. */
+            words: null | string;
+            /** @description Null where nobody said. */
+            who: null | string;
+            /**
+             * Format: date-time
+             * @description When it was seen.
+             */
+            at: string;
+            /**
+             * Format: date-time
+             * @description When it was mended; null while it stands.
+             */
+            curedAt: null | string;
+            /** @description What was done about it; null while it stands. */
+            how: null | string;
         };
         /** @description Words somebody wrote down. */
         JobNote: {
@@ -4296,6 +4593,10 @@ export interface components {
             round: null | number;
             /** @description In free words; null for none. */
             about: null | string;
+            /** @description Key of the step of the plan it goes with; null for none. */
+            step: null | string;
+            /** @description What was seen and is shown on it, as it was said; null for none. */
+            finding: null | string;
             /** @description Put it there; null where nobody said. */
             who: null | string;
             /**
@@ -4305,6 +4606,42 @@ export interface components {
             at: string;
             /** @description Drawn on it, in their order. */
             lines: components["schemas"]["PhotoLine"][];
+        };
+        /** @description The plan of a job as its events tell it. */
+        JobPlan: {
+            change: components["schemas"]["ChangeKind"];
+            /** @description Key of the loop it is about. */
+            loopKey: string;
+            family: components["schemas"]["ProcedureFamily"];
+            /** @description Of the procedure it was made from. */
+            title: string;
+            /**
+             * Format: int32
+             * @description Of that, when the plan was made.
+             */
+            procedureVersion: number;
+            wanted: null | components["schemas"]["LoopChoice"];
+            /** @description As fitted when it was made. */
+            was: components["schemas"]["LoopChoice"];
+            steps: components["schemas"]["PlanStep"][];
+            tray: components["schemas"]["TrayLine"][];
+            /** @description Key of the step that is next; null when none is left. */
+            next: null | string;
+            /**
+             * Format: int32
+             * @description Steps that are not open.
+             */
+            done: number;
+            /**
+             * Format: double
+             * @description Usual time of those, min.
+             */
+            minutesDone: number;
+            /**
+             * Format: double
+             * @description Usual time of the others, min.
+             */
+            minutesLeft: number;
         };
         /**
          * @description Why a machine came in.
@@ -4363,6 +4700,8 @@ export interface components {
             deviations: components["schemas"]["Deviation"][];
             /** @description Cleared ones too. */
             provisional: components["schemas"]["ProvisionalPart"][];
+            /** @description What was seen, in its order; mended ones too. */
+            findings: components["schemas"]["JobFinding"][];
             /** @description In the order in which they came. */
             photos: components["schemas"]["JobPhoto"][];
             /** @description Setups that went onto the machine, in their order. */
@@ -4384,6 +4723,7 @@ export interface components {
             /** @description Readings outside their windows, of loops that were closed at it. */
             outside: components["schemas"]["OutsideAtJob"][];
             signature: null | components["schemas"]["Signature"];
+            plan: null | components["schemas"]["PlanAtJob"];
         };
         /**
          * @description How far a job is.
@@ -4741,6 +5081,16 @@ export interface components {
              */
             workings: boolean;
         };
+        /**
+         * @description How what keeps a fastener was found good.
+         * @enum {unknown}
+         */
+        LockCondition: "none" | "fresh" | "spent";
+        /**
+         * @description What keeps a fastener from coming loose.
+         * @enum {unknown}
+         */
+        LockKind: "none" | "preApplied" | "threadlocker" | "tabWasher" | "splitPin" | "lockNut" | "paintLine" | "circlip" | "rivet" | "clip";
         /**
          * @description What was fast when a reading was taken.
          * @enum {unknown}
@@ -5583,6 +5933,8 @@ export interface components {
             loads?: null | components["schemas"]["MachineLoads"];
             /** @description How its loops are set, for those that were asked about. */
             settings?: null | components["schemas"]["LoopSetting"][];
+            /** @description What it has of its own beside the procedures it is worked on by; null for nothing. */
+            procedures?: null | components["schemas"]["OwnProcedure"][];
             /**
              * Format: int64
              * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
@@ -5691,6 +6043,20 @@ export interface components {
             openReadings: components["schemas"]["OpenReading"][];
             /** @description Whether something was fitted or set since it was typed: before that, changes of it are corrections. */
             hasHistory: boolean;
+        };
+        /** @description What was planned for a job. */
+        MadePlan: {
+            /** @description Of the procedure it was made from. */
+            title: string;
+            /**
+             * Format: int32
+             * @description Of that, then.
+             */
+            procedureVersion: number;
+            /** @description Wheels and length as fitted then. */
+            was: components["schemas"]["LoopChoice"];
+            /** @description In their order. */
+            steps: components["schemas"]["PlannedStep"][];
         };
         /** @description What would bring a check inside its limit. */
         Mend: {
@@ -5939,6 +6305,14 @@ export interface components {
              */
             windowTight: null | number;
         };
+        /** @description What one machine has of its own beside a procedure. */
+        OwnProcedure: {
+            family: components["schemas"]["ProcedureFamily"];
+            /** @description Each step at most once. */
+            reworded: components["schemas"]["StepWording"][];
+            /** @description In the order in which they were added. */
+            added: components["schemas"]["AddedStep"][];
+        };
         /** @description How one belt lost tension: as it was set, and twice after that. */
         OwnReadings: {
             /** @description Frequencies of one and the same span, which go with the root of tension; else newtons. */
@@ -6065,6 +6439,7 @@ export interface components {
         };
         /**
          * @description Parts of a drive beside its wheels and the spacers of its shafts.
+         * @default other
          * @enum {unknown}
          */
         PartKind: "chain" | "belt" | "joiningLink" | "pin" | "washer" | "seal" | "plate" | "key" | "lock" | "fastener" | "bearing" | "other";
@@ -6080,6 +6455,15 @@ export interface components {
         /** @description What was known, or why not: one of both. */
         PartOfAimTarget: {
             answer: null | components["schemas"]["AimTarget"];
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfBuildAnswer: {
+            answer: null | components["schemas"]["BuildAnswer"];
             /**
              * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
              *     it is stored is named where it would stand there.
@@ -6365,6 +6749,15 @@ export interface components {
              */
             refused?: null | components["schemas"]["InputIssue"][];
         };
+        /** @description Which way round a part goes on. */
+        PartWay: {
+            /** @description As it is asked, before it goes on. */
+            question: string;
+            /** @description The way it goes, in a few words. */
+            right: string;
+            /** @description The other ways. */
+            wrong: components["schemas"]["WrongWay"][];
+        };
         /** @description What the parts of a job cost together. */
         PartsCost: {
             /**
@@ -6436,11 +6829,87 @@ export interface components {
              */
             length?: null | number;
         };
+        /** @description The plan of a job, at a glance. */
+        PlanAtJob: {
+            change: components["schemas"]["ChangeKind"];
+            /** @description Key of the loop it is about. */
+            loopKey: string;
+            /** @description Of the procedure. */
+            title: string;
+            /**
+             * Format: int32
+             * @description Steps that are not open.
+             */
+            done: number;
+            /**
+             * Format: int32
+             * @description Steps in all.
+             */
+            of: number;
+            /**
+             * Format: double
+             * @description Usual time of what is open, min.
+             */
+            minutesLeft: number;
+            /** @description What is next, as a sentence; null when nothing is left. */
+            next: null | string;
+        };
+        /** @description A step of a plan as it stands. */
+        PlanStep: {
+            /** @description What is to be done. */
+            step: components["schemas"]["ProcedureStep"];
+            /** @description Why it stands there, in sentences. */
+            because: string[];
+            state: components["schemas"]["StepState"];
+            /** @description Reason given; null where none was asked. */
+            why: null | string;
+            /** @description Which way round the part went on; null where it was not asked. */
+            way: null | string;
+            /** @description What was written down. */
+            values: components["schemas"]["StepValue"][];
+            fastening: null | components["schemas"]["FasteningDone"];
+            /** @description Who did it last; null where nobody did, or nobody said. */
+            who: null | string;
+            /**
+             * Format: date-time
+             * @description When; null while it is open.
+             */
+            at: null | string;
+            /**
+             * Format: date-time
+             * @description When its lock has cured; null for what holds at once.
+             */
+            holdsFrom: null | string;
+            /** @description What must come first, as sentences; empty for a step that can be done now. */
+            inTheWay: string[];
+            /** @description What is to be minded in how it was done, as sentences. */
+            warnings: string[];
+        };
+        /** @description The plan of a job, with what the workshop has for it. */
+        PlanToWork: {
+            plan: components["schemas"]["JobPlan"];
+            /** @description Parts against Stock, in the order of the plan’s tray. */
+            tray: components["schemas"]["TrayCount"][];
+            /** @description Empty where nobody listed the workshop’s tools. */
+            missingTools: components["schemas"]["ToolStandIn"][];
+            /** @description Wheels whose hub was measured, at the steps that put them on. */
+            hubs: components["schemas"]["HubAtStep"][];
+            taken: null | components["schemas"]["WorkTaken"];
+            /** @description Whose word wins, and whose work it is where people can be hurt. */
+            defers: string;
+        };
         /**
          * @description The three members of a simple planetary set that can be held, driven or taken off.
          * @enum {unknown}
          */
         PlanetaryMember: "sun" | "ring" | "carrier";
+        /** @description A step at its place in a plan. */
+        PlannedStep: {
+            /** @description With the bounds to other steps of the plan alone. */
+            step: components["schemas"]["ProcedureStep"];
+            /** @description Why it stands there, in sentences. */
+            because: string[];
+        };
         /** @description Free play at one place of the suspension’s travel. */
         PlayAtTravel: {
             /**
@@ -6556,6 +7025,60 @@ export interface components {
             rounds: components["schemas"]["SetRound"][];
             gauge: components["schemas"]["CalibrationPair"][];
         };
+        /**
+         * @description Drives whose work has an order of its own.
+         * @enum {unknown}
+         */
+        ProcedureFamily: "finalBelt" | "finalChain" | "bicycleBelt" | "motorSlide" | "sprungSlide" | "robotRail" | "vBeltPlate" | "armSwap" | "primaryBelt" | "weldedBelt" | "gearHub";
+        /** @description One step of a procedure, as its file tells it. */
+        ProcedureStep: {
+            /** @description Short name, one of its procedure. */
+            key: string;
+            phase: components["schemas"]["StepPhase"];
+            /** @description What to do, as a sentence. */
+            do: string;
+            /** @description Why now, as a sentence. */
+            why: string;
+            /** @description What goes wrong here; null for nothing of note. */
+            trap: null | string;
+            /**
+             * Format: double
+             * @description Usual working time, min.
+             */
+            minutes: number;
+            /**
+             * Format: int32
+             * @description Pairs of hands.
+             */
+            hands: number;
+            /** @description Where the hands are. */
+            place: components["schemas"]["WorkPlace"];
+            tools: components["schemas"]["StepTool"][];
+            /** @description It applies where of each list one fact holds; always where there is none. */
+            when: components["schemas"]["Fact"][][];
+            /** @description It does not where one of these holds. */
+            unless: components["schemas"]["Fact"][];
+            /** @description Steps that must have been done. */
+            after: string[];
+            /** @description Steps that can’t be done any more once this is done. */
+            closes: string[];
+            /** @description Steps that are usually done before; nothing breaks where they are not. */
+            habit: string[];
+            /** @description What is written down. */
+            records: components["schemas"]["StepField"][];
+            fastener: null | components["schemas"]["StepFastener"];
+            way: null | components["schemas"]["PartWay"];
+            /** @description What must be so where the hand goes in; null for nothing of note. */
+            caution: null | string;
+            /** @description What to do where it can’t be done; null where there is nothing else. */
+            wayOut: null | string;
+            /** @description Without it the machine does not go out. */
+            isMust: boolean;
+            /** @description It is done at Set, and done when that closes. */
+            isAtSet: boolean;
+            /** @description What it takes from the tray. */
+            parts: components["schemas"]["TrayPart"][];
+        };
         /** @description A part or a step that must be undone before the signature. */
         ProvisionalPart: {
             /** @description In a few words. */
@@ -6582,6 +7105,11 @@ export interface components {
             /** @description Pull at each of them, N. */
             tensionN: number[];
         };
+        /**
+         * @description What the pull at the end of an arm is told by.
+         * @enum {unknown}
+         */
+        PullTold: "scale" | "hand";
         /** @description A drive with all its loops in their places, and what is known of its shafts. */
         RailInput: {
             drive: components["schemas"]["Drive"];
@@ -8107,7 +8635,7 @@ export interface components {
          * @description Something that stands in the way of the signature.
          * @enum {unknown}
          */
-        SignatureBlock: "waits" | "provisional" | "loopNotClosed" | "noLastReading";
+        SignatureBlock: "waits" | "provisional" | "loopNotClosed" | "noLastReading" | "stopFinding" | "stepOpen" | "stepForNow" | "partMissing";
         /**
          * @description Something that asks for a reason before a job is signed over it, and is printed.
          * @enum {unknown}
@@ -8726,6 +9254,7 @@ export interface components {
             ratio: components["schemas"]["RatioHeadline"];
             fit: components["schemas"]["FitHeadline"];
             loads: components["schemas"]["LoadsHeadline"];
+            build: components["schemas"]["BuildHeadline"];
             set: components["schemas"]["SetHeadline"];
         };
         /**
@@ -8733,6 +9262,95 @@ export interface components {
          * @enum {unknown}
          */
         StationState: "open" | "done" | "lookAgain";
+        /** @description Screws or nuts that a step tightens. */
+        StepFastener: {
+            /** @description What they hold: “front nut”. */
+            what: string;
+            /**
+             * Format: int32
+             * @description How many the machine has; null where that differs from machine to machine.
+             */
+            count: null | number;
+            /** @description What keeps them. */
+            lock: components["schemas"]["LockKind"];
+            /**
+             * Format: double
+             * @description Until it holds, h; null for what holds at once.
+             */
+            cureHours?: null | number;
+            /**
+             * Format: double
+             * @description The maker’s, as it was typed for this machine, Nm; null where nobody did.
+             */
+            torqueNm?: null | number;
+        };
+        /** @description A value that a step writes down. */
+        StepField: {
+            /** @description Short name, one of its step. */
+            key: string;
+            /** @description What it is, as it is asked. */
+            label: string;
+            /** @description Unit it is typed in; empty for a count. */
+            unit: string;
+            /**
+             * Format: double
+             * @description Least that can be.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Most that can be.
+             */
+            high: number;
+        };
+        /**
+         * @description How a step of a plan was done.
+         * @enum {unknown}
+         */
+        StepOutcome: "done" | "differently" | "forNow" | "leftOut";
+        /**
+         * @description Parts of the work, in their order.
+         * @enum {unknown}
+         */
+        StepPhase: "before" | "off" | "on" | "set" | "close";
+        /**
+         * @description How far a step of a plan is.
+         * @enum {unknown}
+         */
+        StepState: "open" | "done" | "differently" | "forNow" | "leftOut";
+        /** @description A tool that a step asks for. */
+        StepTool: {
+            kind: components["schemas"]["ToolKind"];
+            /** @description Its size or range, in free words; null for any. */
+            size?: null | string;
+        };
+        /** @description A value that a step asked for. */
+        StepValue: {
+            /** @description Of the field. */
+            key: string;
+            /**
+             * Format: double
+             * @description In the unit of the field.
+             */
+            value: number;
+        };
+        /** @description A step of a procedure in the words of one machine. */
+        StepWording: {
+            /** @description Its key. */
+            step: string;
+            /** @description What to do; null for the procedure’s own words. */
+            do: null | string;
+            /**
+             * Format: double
+             * @description Usual working time, min; null for the procedure’s.
+             */
+            minutes: null | number;
+            /**
+             * Format: double
+             * @description The maker’s torque of what it tightens, Nm; null where nobody typed it.
+             */
+            torqueNm: null | number;
+        };
         /** @description A wheel in the workshop's lists. */
         StockItem: {
             wheel: components["schemas"]["StockWheel"];
@@ -9237,6 +9855,45 @@ export interface components {
             afterLastN: number;
         };
         /**
+         * @description Where a torque comes from.
+         * @enum {unknown}
+         */
+        TorqueBy: "maker" | "feel" | "armAndPull";
+        /** @description A pull at the end of an arm, square to it. */
+        TorqueEstimateInput: {
+            /**
+             * Format: double
+             * @description From the middle of the nut to the middle of the pull, mm.
+             */
+            armMm: number;
+            /**
+             * Format: double
+             * @description Force of the pull, N.
+             */
+            pullN: number;
+            told: components["schemas"]["PullTold"];
+        };
+        /** @description An estimate of a torque: no reading. */
+        TorqueEstimateResult: {
+            /**
+             * Format: double
+             * @description Best estimate, Nm.
+             */
+            torqueNm: number;
+            /**
+             * Format: double
+             * @description Least that it may be, Nm.
+             */
+            lowNm: number;
+            /**
+             * Format: double
+             * @description Most that it may be, Nm.
+             */
+            highNm: number;
+            /** @description Formula, values, source and limits. */
+            workings: components["schemas"]["Working"][];
+        };
+        /**
          * @description What bounds the torque at an operating point.
          * @enum {unknown}
          */
@@ -9271,6 +9928,52 @@ export interface components {
             from: components["schemas"]["Point"];
             to: components["schemas"]["Point"];
         };
+        /** @description A part of the tray against Stock. */
+        TrayCount: {
+            part: components["schemas"]["TrayPart"];
+            /** @description What it is: of a wheel its teeth, of a chain or belt its size. */
+            what: string;
+            /**
+             * Format: int32
+             * @description How many there are; null for what no shelf counts.
+             */
+            inStock: null | number;
+            /** @description Lines of Stock that suit, as they are called there. */
+            lines: string[];
+        };
+        /** @description A part of the tray as it stands. */
+        TrayLine: {
+            part: components["schemas"]["TrayPart"];
+            /** @description Key of the step that takes it. */
+            step: string;
+            state: components["schemas"]["TrayState"];
+            /** @description What stands in for it; null for nothing. */
+            standIn: null | string;
+            /** @description Who looked; null where nobody did, or nobody said. */
+            who: null | string;
+        };
+        /** @description Something that must lie on the tray before it is begun. */
+        TrayPart: {
+            /** @description Short name, one of its plan. */
+            key: string;
+            /** @description What it is. */
+            what: string;
+            /** @description Where it goes. */
+            position: string;
+            /** @description By which Stock counts it; other for what no list of parts counts. */
+            kind: components["schemas"]["PartKind"];
+            /**
+             * Format: int32
+             * @description How many.
+             * @default 1
+             */
+            count: number;
+        };
+        /**
+         * @description How a part of the tray was found.
+         * @enum {unknown}
+         */
+        TrayState: "notLooked" | "there" | "standIn" | "missing";
         /**
          * @description Which way the loop runs in the side view when the machine goes forward.
          * @enum {unknown}
@@ -9463,6 +10166,26 @@ export interface components {
              */
             bothMoney: number;
         };
+        /**
+         * @description Where the hands are.
+         * @enum {unknown}
+         */
+        WorkPlace: "bench" | "machine" | "front" | "rear" | "run" | "adjuster" | "cover" | "frame";
+        /** @description What a change of wheels really took, beside what Ratio counts for it. */
+        WorkTaken: {
+            /**
+             * Format: double
+             * @description As they were written down at the job, of everybody, min.
+             */
+            minutes: number;
+            /**
+             * Format: double
+             * @description As Ratio counts them now, min.
+             */
+            countedMinutes: number;
+            /** @description Of the machine, with those that were taken. */
+            work: components["schemas"]["WorkCosts"];
+        };
         /** @description How one figure came about: what a person needs to check it by hand. */
         Working: {
             /** @description What the figure is. */
@@ -9532,6 +10255,13 @@ export interface components {
          * @enum {unknown}
          */
         WrenchView: "behind" | "ahead" | "outside" | null;
+        /** @description A way that a part must not go on. */
+        WrongWay: {
+            /** @description In a few words. */
+            way: string;
+            /** @description What it would do, as a sentence. */
+            does: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -10994,6 +11724,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CheckMends"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    estimateTorque: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TorqueEstimateInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TorqueEstimateResult"];
                 };
             };
             /** @description Bad Request */
@@ -12791,6 +13563,62 @@ export interface operations {
             };
         };
     };
+    findPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanToWork"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
     removeJob: {
         parameters: {
             query: {
@@ -12855,6 +13683,8 @@ export interface operations {
                 loopKey?: string;
                 round?: number;
                 about?: string;
+                step?: string;
+                finding?: string;
             };
             header?: never;
             path: {

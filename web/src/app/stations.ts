@@ -1,4 +1,5 @@
 import { aim } from '../aim/station'
+import { build } from '../build/station'
 import { fit } from '../fit/station'
 import { loads } from '../loads/station'
 import type { Station } from '../machine/station'
@@ -6,4 +7,4 @@ import { ratio } from '../ratio/station'
 import { set } from '../set/station'
 
 /** The stations of a machine, in the order of the work: strip, routes, keys and Find read them from here. */
-export const STATIONS: Station[] = [aim, ratio, fit, loads, set]
+export const STATIONS: Station[] = [aim, ratio, fit, loads, build, set]

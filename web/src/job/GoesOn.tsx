@@ -33,6 +33,19 @@ function JobItem({ job, card }: { job: JobSheet; card: MachineCard | undefined }
       </Link>
       {job.about && <span>{job.about}</span>}
       {job.waitsFor && <span className={classes.waits}>◷ waits for {job.waitsFor}</span>}
+      {job.findings
+        .filter((f) => f.grade === 'stop' && f.curedAt === null)
+        .map((f) => (
+          <span key={f.entry} style={{ color: 'var(--stop)' }}>
+            ■ stop: {f.what}
+          </span>
+        ))}
+      {job.plan && (
+        <span>
+          Build, {job.plan.done} of {job.plan.of}
+          {job.plan.next && `: ${job.plan.next}`}
+        </span>
+      )}
       <LoopsAtWork job={job} card={card} />
       <span className="cap">{sinceText(job)}</span>
     </li>

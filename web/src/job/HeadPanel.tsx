@@ -6,7 +6,7 @@ import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { STATION_WORDS } from '../machine/followUpWords'
 import type { Workbench } from '../machine/useWorkbench'
-import { dayText } from '../quantities/days'
+import { dayText, minutesText } from '../quantities/days'
 import { plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
@@ -15,7 +15,7 @@ import table from '../shell/table.module.css'
 import { UndoNotice } from '../shell/UndoNotice'
 import classes from './JobPage.module.css'
 import { Worker } from './Worker'
-import { loopName, minutesText, REASON_WORDS, STATE_WORDS, sinceText } from './words'
+import { loopName, REASON_WORDS, STATE_WORDS, sinceText } from './words'
 
 /** Why it came in, what was said then, who worked on it, and where it goes on. */
 export function HeadPanel({ bench, job }: { bench: Workbench; job: JobSheet }) {

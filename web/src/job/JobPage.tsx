@@ -5,12 +5,14 @@ import { useJobs } from '../api/queries'
 import { useBench, type Workbench } from '../machine/useWorkbench'
 import { EmptyState } from '../shell/EmptyState'
 import { ClosingList } from './ClosingList'
+import { FindingsPanel } from './FindingsPanel'
 import { FittedPanel } from './FittedPanel'
 import { HeadPanel } from './HeadPanel'
 import { DeviationsPanel, NotesPanel, ProvisionalPanel } from './JobLists'
 import classes from './JobPage.module.css'
 import { PartsPanel } from './PartsPanel'
 import { PhotosPanel } from './PhotosPanel'
+import { PlanPanel } from './PlanPanel'
 import { SignPanel } from './SignPanel'
 import { WaitPanel } from './WaitPanel'
 
@@ -39,6 +41,10 @@ function OpenJob({ bench, job, jobs }: { bench: Workbench; job: JobSheet; jobs: 
     <div className={classes.job}>
       <div className={classes.column}>
         <HeadPanel bench={bench} job={job} />
+        <PlanPanel job={job} />
+        {(isOpen || job.findings.length > 0) && (
+          <FindingsPanel bench={bench} job={job} jobs={jobs} isOpen={isOpen} />
+        )}
         {(isOpen || job.photos.length > 0) && (
           <PhotosPanel bench={bench} job={job} jobs={jobs} isOpen={isOpen} />
         )}

@@ -3,13 +3,13 @@ import { sentenceOf } from '../api/issues'
 import { useJobs } from '../api/queries'
 import { useBench } from '../machine/useWorkbench'
 import { choicesOf } from '../quantities/choices'
-import { dayText } from '../quantities/days'
+import { dayText, minutesText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import { BeginJob, JobDialog } from './BeginJob'
-import { jobPath, minutesText, REASON_WORDS, STATE_WORDS } from './words'
+import { jobPath, REASON_WORDS, STATE_WORDS } from './words'
 
 /** Every time the machine came in; each opens as it was. */
 export default function JobsPage() {

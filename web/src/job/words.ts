@@ -11,7 +11,7 @@ export const REASON_WORDS: Record<JobReason, string> = {
 /** What follows, in a few words. */
 export const REASON_HINTS: Record<JobReason, string> = {
   visit: 'read and look as found, set, close',
-  anotherGearing: 'aim, ratio, fit, loads, set',
+  anotherGearing: 'aim, ratio, fit, loads, build, set',
   somethingWrong: 'note what it does, then look at Set',
   partNotToBeHad: 'what is in stock, and other kinds side by side',
 }
@@ -35,6 +35,10 @@ export const BLOCK_WORDS: Record<JobSheet['blockedBy'][number]['kind'], string> 
   provisional: 'still provisional:',
   loopNotClosed: 'begun at Set and not closed:',
   noLastReading: 'not read since it was tightened:',
+  stopFinding: 'seen, and not mended:',
+  stepOpen: 'not done:',
+  stepForNow: 'done for now only:',
+  partMissing: 'missing on the tray:',
 }
 
 export const STEP_WORDS: Record<JobSheet['loops'][number]['done'][number], string> = {
@@ -62,9 +66,6 @@ export const jobPath = ({ machineId, id }: JobSheet) => `/machines/${machineId}/
 /** “Tarn · since 2026-11-26”. */
 export const sinceText = ({ who, openedOn, state }: JobSheet) =>
   [who, state !== 'ended' && `since ${dayText(openedOn)}`].filter(Boolean).join(' · ')
-
-export const minutesText = (minutes: number) =>
-  minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min`
 
 export const SHOWS_WORDS: Record<PhotoShows, string> = {
   anything: 'anything',

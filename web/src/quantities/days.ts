@@ -21,3 +21,7 @@ export function dayOf(text: string): string | null {
 
 /** A moment in the time of this place: 2026-09-14 09:30. */
 export const momentText = (moment: string) => new Date(moment).toLocaleString('sv-SE').slice(0, 16)
+
+/** “35 min”, “1 h 20 min”. */
+export const minutesText = (minutes: number) =>
+  minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min`

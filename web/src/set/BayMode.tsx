@@ -1,11 +1,13 @@
 import { Button, Switch } from '@mantine/core'
 import { useFocusTrap } from '@mantine/hooks'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import type { SetReading } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { readingText } from '../loop/readings'
 import { useUnits } from '../quantities/units'
 import { ReasonedButton } from '../shell/ReasonedButton'
+import { useAwake } from '../shell/useAwake'
+import { useSpeech } from '../shell/useSpeech'
 import classes from './BayMode.module.css'
 import { BayReading } from './BayReading'
 import { BayTurns } from './BayTurns'
@@ -52,12 +54,7 @@ export function BayMode({
   const value = reading ? readingText(reading.method, reading.value, units) : null
   const focused = useFocusTrap()
   useAwake()
-  useEffect(() => {
-    if (!speaks || !('speechSynthesis' in window)) return
-    speechSynthesis.cancel()
-    speechSynthesis.speak(new SpeechSynthesisUtterance([value, instruction].filter(Boolean).join('. ')))
-    return () => speechSynthesis.cancel()
-  }, [speaks, value, instruction])
+  useSpeech(speaks, [value, instruction].filter(Boolean).join('. '))
   return (
     <div
       className={classes.bay}
@@ -123,29 +120,4 @@ export function BayMode({
       </footer>
     </div>
   )
-}
-
-/** Keeps the screen on while it is in view, where the browser can. */
-function useAwake() {
-  useEffect(() => {
-    let lock: WakeLockSentinel | undefined
-    let isOver = false
-    const ask = async () => {
-      try {
-        const held = await navigator.wakeLock?.request('screen')
-        if (isOver) void held?.release()
-        else lock = held
-      } catch {
-        // Not allowed, as on a low battery: the screen then goes dark as it always does.
-      }
-    }
-    const again = () => document.visibilityState === 'visible' && void ask()
-    void ask()
-    document.addEventListener('visibilitychange', again)
-    return () => {
-      isOver = true
-      document.removeEventListener('visibilitychange', again)
-      void lock?.release()
-    }
-  }, [])
 }

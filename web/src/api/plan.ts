@@ -1,0 +1,33 @@
+import { answered, client } from './client'
+import type { components } from './schema'
+
+type Schemas = components['schemas']
+export type BuildAnswer = Schemas['BuildAnswer']
+export type ChangeKind = Schemas['ChangeKind']
+export type FasteningDone = Schemas['FasteningDone']
+export type LockCondition = Schemas['LockCondition']
+export type LockKind = Schemas['LockKind']
+export type PlanStep = Schemas['PlanStep']
+export type PlanToWork = Schemas['PlanToWork']
+export type PlannedStep = Schemas['PlannedStep']
+export type ProcedureFamily = Schemas['ProcedureFamily']
+export type ProcedureStep = Schemas['ProcedureStep']
+export type StepDone = Schemas['JobEventStepDone']
+export type StepField = Schemas['StepField']
+export type StepOutcome = Schemas['StepOutcome']
+export type StepPhase = Schemas['StepPhase']
+export type StepState = Schemas['StepState']
+export type TorqueBy = Schemas['TorqueBy']
+export type TrayCount = Schemas['TrayCount']
+export type TrayState = Schemas['TrayState']
+
+export type TorqueEstimateInput = Schemas['TorqueEstimateInput']
+export type HubAtStep = Schemas['HubAtStep']
+export type OwnProcedure = Schemas['OwnProcedure']
+
+export const estimateTorque = (body: TorqueEstimateInput, s: { signal?: AbortSignal } = {}) =>
+  answered(client.POST('/api/build/torque-estimate', { body, ...s }))
+
+/** The order of the work at a job. */
+export const findPlan = (id: number) =>
+  answered(client.GET('/api/jobs/{id}/plan', { params: { path: { id } } }))
