@@ -72,7 +72,7 @@ const SHOTS = [
     },
   },
   { name: 'loads', path: '/machines/1/loads' },
-  { name: 'loads-belt-dark', path: '/machines/4/loads', dark: true },
+  { name: 'build', path: '/machines/1/build' },
   {
     name: 'practice-dark',
     path: '/practice',

@@ -11,6 +11,11 @@ if (args is ["closing"])
     ClosingFigures.Print();
     return;
 }
+if (args is ["plans"])
+{
+    PlanFigures.Print();
+    return;
+}
 if (args is ["fuzz"])
 {
     await FuzzFigures.PrintAsync();
