@@ -113,6 +113,7 @@ public static class WendrakApp
         app.UseMiddleware<Utf8Only>();
         app.UseMiddleware<SameDataOnly>();
         app.UseMiddleware<CommitCount>();
+        app.UseMiddleware<AddressValues>();
         app.MapApiReference();
         app.MapHealth();
         app.MapEvaluation();

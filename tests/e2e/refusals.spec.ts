@@ -35,6 +35,11 @@ const say =
   (page) =>
     page.locator('main').getByText(text, { exact: true }).last().click()
 const dialog: Step = (page) => page.getByRole('dialog').getByRole('textbox').first().waitFor()
+/** A field that comes with an answer of the server. */
+const comes =
+  (label: string): Step =>
+  (page) =>
+    page.getByLabel(label).last().waitFor()
 const all =
   (...steps: Step[]): Step =>
   async (page) => {
@@ -80,11 +85,11 @@ const FORMS: Form[] = [
   {
     name: 'an eccentric',
     path: '/machines/1/fit',
-    open: [all(stood, choose('Tensioned by', /eccentric/))],
+    open: [all(stood, choose('Tensioned by', /eccentric/), comes('Starts at'))],
     ...storing,
   },
   { name: 'a chain is set', path: '/machines/1/set', open: [begun] },
-  { name: 'an eccentric is set', path: '/machines/1/set', open: [choose('Set by', 'an eccentric')] },
+  { name: 'an eccentric is set', path: '/machines/1/set', open: [all(choose('Set by', 'an eccentric'), comes('From its loosest, as found'))] },
   {
     name: 'a belt is set',
     path: '/machines/2/set',

@@ -186,10 +186,7 @@ public static class SpacerStacks
     }
 
     private static (double Tolerance, double FloatMost) Bounds(SpacerStacksInput input) =>
-        (
-            input.ToleranceMm ?? UsualTolerance(input),
-            input.FloatMostMm ?? Math.Max(UsualFloatMm, input.FloatLeastMm)
-        );
+        (input.ToleranceMm ?? UsualTolerance(input), input.FloatMostMm ?? Math.Max(UsualFloatMm, input.FloatLeastMm));
 
     /// <summary>What spacers must measure together at least, with the usual float left.</summary>
     internal static double LeastToFillMm(ShaftWidths shaft) =>
