@@ -28,7 +28,7 @@ public static class FrontEnd
         app.UsePackedFiles(files);
         app.UseStaticFiles(options);
         // An unknown API address stays a 404; addresses of the page's own views come back as the page.
-        app.MapFallback("/api/{**rest}", () => Results.NotFound());
+        app.Map("/api/{**rest}", () => Results.NotFound()).WithOrder(int.MaxValue);
         app.MapFallbackToFile("index.html", options);
     }
 }
