@@ -99,7 +99,7 @@ public sealed class StepPlannerTests
                     .Min(StepPlanner.CountChanges);
                 Assert.Equal(fewest, StepPlanner.CountChanges(plan.Select(s => s.Step)));
             },
-            iter: 150,
+            iter: 80,
             threads: 1
         );
 

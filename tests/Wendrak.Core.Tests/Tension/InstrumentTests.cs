@@ -6,7 +6,7 @@ namespace Wendrak.Core.Tests.Tension;
 /// <summary>The advisor with every instrument and goal, against simulated drives; thousands of them in the benchmark.</summary>
 public sealed class InstrumentTests(ITestOutputHelper output)
 {
-    private const int Drives = 100;
+    private const int Drives = 50;
 
     public static TheoryData<string> Names => [.. InstrumentCases.All.Select(c => c.Name)];
 
