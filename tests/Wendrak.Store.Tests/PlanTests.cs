@@ -86,6 +86,10 @@ public sealed class PlanTests : IDisposable
             "Events[0].Event.Wanted.LoopKey",
             await FieldAsync(Tension with { Wanted = new("other", 15, 45, 112) })
         );
+        Assert.Equal(
+            "Events[0].Event.Wanted.FrontSize",
+            await FieldAsync(Tension with { Wanted = new(Tension.LoopKey, 0, 45, 112) })
+        );
     }
 
     [Fact]

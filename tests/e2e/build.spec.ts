@@ -319,6 +319,49 @@ test('a step in the machine’s own words, its torque, and one that only it has'
 })
 
 /** Tabs on until something of that name has the focus. */
+test('a belt: chosen, built, read by hand and signed', async ({ page }) => {
+  await page.goto('/machines/2/ratio?pick=final~30~98')
+  await openStation(page, 'Build')
+  await expect(panel(page, 'What is to be done')).toContainText('front 28 → 30')
+  await page.getByRole('button', { name: /^Begin it/ }).click()
+  await workUpTo(page, /Go to Set/, {
+    'On which side of the belt is the flange of the front wheel?': 'where it was on the old one',
+    'Is the belt marked with a direction?': 'no mark, or the arrow forward as the wheel turns',
+  })
+  await card(page).getByRole('link', { name: 'Go to Set' }).click()
+  await page.getByRole('button', { name: 'Begin as found' }).click()
+  const reading = panel(page, 'Reading')
+  for (let place = 0; place < 4; place++) {
+    await reading.getByText('feel', { exact: true }).click()
+    await reading.getByLabel('By hand it is').click()
+    await page.getByRole('option', { name: 'about right', exact: true }).click()
+    const stored = page.waitForResponse((r) => r.url().endsWith('/events'))
+    await reading.getByRole('button', { name: 'Put it there' }).click()
+    await stored
+  }
+  await page.getByRole('button', { name: 'Keep as found' }).click()
+  const closing = panel(page, 'Closing list')
+  await expect(closing).toBeVisible()
+  for (const step of await closing.getByRole('checkbox').all()) {
+    if (await step.isDisabled()) continue
+    await step.check()
+    await expect(step).toBeChecked()
+  }
+  await closing
+    .getByRole('textbox', { name: /torque/i })
+    .first()
+    .fill('55')
+  await closing.getByRole('textbox', { name: /why/i }).fill('by hand, gap looked at')
+  await closing.getByRole('button', { name: /Close/ }).click()
+  await openStation(page, 'Build')
+  await workUpTo(page, /Say when it is read again/)
+  await done(page).click()
+  await panel(page, 'All steps are told').getByRole('link', { name: 'to the job' }).click()
+  await page.getByRole('textbox', { name: 'Why it goes out all the same' }).fill('read again after 100 km')
+  await page.getByRole('button', { name: 'Sign: it goes out' }).click()
+  await expect(panel(page, 'Signed')).toContainText('read again after 100 km')
+})
+
 async function tabTo(page: Page, name: string) {
   for (let i = 0; i < 90; i++) {
     const focused = await page.evaluate(() => {

@@ -89,7 +89,11 @@ const FORMS: Form[] = [
     ...storing,
   },
   { name: 'a chain is set', path: '/machines/1/set', open: [begun] },
-  { name: 'an eccentric is set', path: '/machines/1/set', open: [all(choose('Set by', 'an eccentric'), comes('From its loosest, as found'))] },
+  {
+    name: 'an eccentric is set',
+    path: '/machines/1/set',
+    open: [all(choose('Set by', 'an eccentric'), comes('From its loosest, as found'))],
+  },
   {
     name: 'a belt is set',
     path: '/machines/2/set',

@@ -13,12 +13,6 @@ public sealed record BuildQuestion(
     IReadOnlyList<ChangeKind>? Changes = null
 );
 
-/// <summary>A part of the tray against Stock.</summary>
-/// <param name="What">What it is: of a wheel its teeth, of a chain or belt its size.</param>
-/// <param name="InStock">How many there are; null for what no shelf counts.</param>
-/// <param name="Lines">Lines of Stock that suit, as they are called there.</param>
-public sealed record TrayCount(TrayPart Part, string What, int? InStock, IReadOnlyList<string> Lines);
-
 /// <summary>What would be done, before it is begun.</summary>
 /// <param name="Families">That suit the loop, the usual one first.</param>
 /// <param name="Family">The one that is shown.</param>
@@ -74,7 +68,11 @@ internal static class BuildAnswers
             steps,
             steps.Sum(s => s.Step.Minutes),
             $"{procedure.Author}, version {procedure.Version}: {procedure.Source}",
-            [.. steps.SelectMany(s => s.Step.Parts).Select(p => TrayCounts.Count(p, loop, wanted, view.Workshop))],
+            [
+                .. steps
+                    .SelectMany(s => s.Step.Parts)
+                    .Select(p => TrayCounts.Count(p, loop, wanted, view.Machine, view.Workshop)),
+            ],
             ToolStandIns.Missing(steps.SelectMany(s => s.Step.Tools).Select(t => t.Kind), view.Workshop.Tools),
             HubWays.At(steps.Select(s => s.Step), view.Machine, view.Drive, loop),
             Tables.MachineKinds.Get(view.Machine.Kind).Defers

@@ -31,8 +31,8 @@ public sealed record PlanToWork(
             [
                 .. plan.Tray.Select(l =>
                     loop is null
-                        ? new TrayCount(l.Part, l.Part.What, null, [])
-                        : TrayCounts.Count(l.Part, loop, plan.Wanted ?? plan.Was, workshop)
+                        ? TrayCount.NotCounted(l.Part, l.Part.What)
+                        : TrayCounts.Count(l.Part, loop, plan.Wanted ?? plan.Was, machine, workshop)
                 ),
             ],
             ToolStandIns.Missing(

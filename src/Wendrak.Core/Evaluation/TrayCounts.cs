@@ -2,23 +2,35 @@ using System.Globalization;
 using System.Text.RegularExpressions;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Procedures;
+using Wendrak.Core.Records;
 using Wendrak.Core.Stock;
+using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Evaluation;
 
 /// <summary>What must lie on the tray, against what Stock has.</summary>
-internal static class TrayCounts
+internal static partial class TrayCounts
 {
     internal const string FrontWheel = "front-wheel";
     internal const string RearWheel = "rear-wheel";
 
-    public static TrayCount Count(TrayPart part, Loop loop, LoopChoice wanted, Workshop workshop) =>
+    internal const string Spacers = "spacers";
+
+    public static TrayCount Count(TrayPart part, Loop loop, LoopChoice wanted, Machine machine, Workshop workshop) =>
         part.Key switch
         {
+            Spacers => CountSpacers(part, SpacersOnTray.Of(machine, loop, workshop)),
             FrontWheel => CountWheel(part, loop, WheelSide.Front, wanted.FrontSize, workshop),
             RearWheel => CountWheel(part, loop, WheelSide.Rear, wanted.RearSize, workshop),
             _ => CountPart(part, loop, wanted, workshop),
+        };
+
+    private static TrayCount CountSpacers(TrayPart part, IReadOnlyList<ShaftOnTray> shafts) =>
+        TrayCount.NotCounted(part, part.What) with
+        {
+            IsShort = shafts.Any(s => !s.IsFilled),
+            Shafts = shafts,
         };
 
     private static TrayCount CountWheel(TrayPart part, Loop loop, WheelSide side, double size, Workshop workshop)
@@ -30,11 +42,12 @@ internal static class TrayCounts
             ),
         ];
         string unit = loop.DriveElement.IsToothed() ? "teeth" : "mm";
-        return new(
+        return ToCount(
             part,
             string.Create(CultureInfo.InvariantCulture, $"{part.What}, {size} {unit}, {loop.Standard}"),
             lines.Sum(l => l.Pieces()),
-            [.. lines.Select(l => l.Describe())]
+            [.. lines.Select(l => l.Describe())],
+            []
         );
     }
 
@@ -42,15 +55,77 @@ internal static class TrayCounts
     {
         string what = part.Key is "chain" or "belt" ? $"{part.What}, {Length(loop, wanted)}" : part.What;
         if (part.Kind == PartKind.Other)
-            return new(part, what, null, []);
+            return TrayCount.NotCounted(part, what);
         StockPart[] lines = [.. workshop.Parts.Where(p => p.Kind == part.Kind && Suits(p, loop, wanted))];
-        return new(part, what, lines.Sum(l => l.Count), [.. lines.Select(l => l.Describe())]);
+        return ToCount(
+            part,
+            what,
+            lines.Sum(l => l.Count),
+            [.. lines.Select(l => l.Describe())],
+            part.Kind == PartKind.Chain ? LongerChains(loop, wanted, workshop) : []
+        );
     }
+
+    /// <param name="standIns">Told only where there is too little.</param>
+    private static TrayCount ToCount(
+        TrayPart part,
+        string what,
+        int inStock,
+        IReadOnlyList<string> lines,
+        IReadOnlyList<TrayStandIn> standIns
+    )
+    {
+        bool isShort = inStock < part.Count;
+        return new(part, what, inStock, isShort, lines, isShort ? standIns : [], []);
+    }
+
+    /// <summary>Chains of the same kind from which links can be taken out, an inner and an outer one at a time, and reels.</summary>
+    /// <remarks>Common practice: pins are ground off and pressed out, and the joining link closes it again.</remarks>
+    private static IReadOnlyList<TrayStandIn> LongerChains(Loop loop, LoopChoice wanted, Workshop workshop)
+    {
+        if (wanted.Links is not int links)
+            return [];
+        StockPart[] there =
+        [
+            .. workshop.Parts.Where(p => p.Kind == PartKind.Chain && p.Count > 0 && GoesWith(p, loop)),
+        ];
+        double neededM =
+            links * (Chains.All.FirstOrDefault(c => c.ChainId == loop.Standard)?.PitchMm ?? double.NaN) / 1000;
+        return
+        [
+            .. there
+                .Select(p => (Part: p, More: LinksOf(p.Name) - links))
+                .Where(p => p.More is > 0 && p.More % 2 == 0)
+                .OrderBy(p => p.More)
+                .Select(p => new TrayStandIn(p.Part.Describe(), $"{p.More} links are taken out", p.Part.Count - 1)),
+            .. there
+                .Where(p => MetresOf(p.Name) >= neededM)
+                .Select(p => new TrayStandIn(p.Describe(), "cut from it", p.Count)),
+        ];
+    }
+
+    private static int? LinksOf(string name) =>
+        LinksInName().Match(name) is { Success: true } found
+            ? int.Parse(found.Groups[1].ValueSpan, CultureInfo.InvariantCulture)
+            : null;
+
+    private static double? MetresOf(string name) =>
+        MetresInName().Match(name) is { Success: true } found
+            ? double.Parse(found.Groups[1].ValueSpan, CultureInfo.InvariantCulture)
+            : null;
+
+    [GeneratedRegex(@"(?<![\d.])(\d{1,4}) links", RegexOptions.CultureInvariant)]
+    private static partial Regex LinksInName();
+
+    [GeneratedRegex(@"(?<![\d.])(\d{1,3}(?:\.\d{1,2})?) m on a reel", RegexOptions.CultureInvariant)]
+    private static partial Regex MetresInName();
 
     /// <summary>What goes with nothing in particular suits everything; a chain or belt must say its length.</summary>
     private static bool Suits(StockPart part, Loop loop, LoopChoice wanted) =>
-        (part.GoesWith is null || part.GoesWith.Contains(loop.Standard, StringComparison.OrdinalIgnoreCase))
-        && (part.Kind is not (PartKind.Chain or PartKind.Belt) || SaysLength(part.Name, wanted));
+        GoesWith(part, loop) && (part.Kind is not (PartKind.Chain or PartKind.Belt) || SaysLength(part.Name, wanted));
+
+    private static bool GoesWith(StockPart part, Loop loop) =>
+        part.GoesWith is null || part.GoesWith.Contains(loop.Standard, StringComparison.OrdinalIgnoreCase);
 
     private static bool SaysLength(string name, LoopChoice wanted) =>
         ((double?)wanted.Links ?? wanted.LengthMm) is not double length

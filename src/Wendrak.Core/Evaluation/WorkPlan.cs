@@ -58,7 +58,10 @@ public static class WorkPlan
         Loop loop = MachineInView.LoopOf(drive, sent.LoopKey)!;
         LoopChoice was = fitted.Loops.First(c => c.LoopKey == loop.Key);
         Procedure procedure = Find(machine, loop, sent.Family, sent.Change);
-        new Guard()
+        Guard guard = new Guard();
+        if (sent.Wanted is { } wanted)
+            guard.CheckChoice($"{nameof(sent.Wanted)}.", wanted, loop);
+        guard
             .That(
                 sent.Wanted is null || sent.Wanted.LoopKey == sent.LoopKey,
                 $"{nameof(sent.Wanted)}.{nameof(LoopChoice.LoopKey)}",

@@ -8519,6 +8519,15 @@ export interface components {
              */
             fromTightRunDeg: number;
         };
+        /** @description Spacers of one shaft, as they are laid out. */
+        ShaftOnTray: {
+            shaft: string;
+            /** @description Thicknesses left of the first wheel, between them and right of the last, mm; of what comes nearest where it can't be filled. */
+            gapsMm: number[][];
+            /** @description Whether the drawer fills it. */
+            isFilled: boolean;
+            missing: null | components["schemas"]["MissingSpacer"];
+        };
         /** @description A shaft in one gear. */
         ShaftState: {
             /** @description Its name. */
@@ -9938,8 +9947,14 @@ export interface components {
              * @description How many there are; null for what no shelf counts.
              */
             inStock: null | number;
+            /** @description Fewer than it takes; of spacers, where a shaft can't be filled with those there are. */
+            isShort: boolean;
             /** @description Lines of Stock that suit, as they are called there. */
             lines: string[];
+            /** @description What can take its place where there is too little of it, the one that costs least first. */
+            standIns: components["schemas"]["TrayStandIn"][];
+            /** @description Of spacers: what goes on each measured shaft of the loop. */
+            shafts: components["schemas"]["ShaftOnTray"][];
         };
         /** @description A part of the tray as it stands. */
         TrayLine: {
@@ -9968,6 +9983,18 @@ export interface components {
              * @default 1
              */
             count: number;
+        };
+        /** @description A line of Stock that can take the place of what there is too little of. */
+        TrayStandIn: {
+            /** @description As it is called there. */
+            line: string;
+            /** @description What is done to it, as a part of a sentence. */
+            how: string;
+            /**
+             * Format: int32
+             * @description How many of it are left for other work then.
+             */
+            left: number;
         };
         /**
          * @description How a part of the tray was found.

@@ -173,7 +173,7 @@ export function ChoosePlan({ bench, jobs }: { bench: Workbench; jobs: JobSheet[]
         )}
         {data && data.tray.length > 0 && (
           <Panel title="On the tray">
-            <TrayCounts tray={data.tray} />
+            <TrayCounts machineId={bench.card.machine.id} tray={data.tray} />
           </Panel>
         )}
         {data && <p className={classes.defers}>{data.defers}</p>}

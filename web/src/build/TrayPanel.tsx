@@ -7,7 +7,7 @@ import { atEvent, useJobEvents } from '../job/useJobEvents'
 import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
 import classes from './BuildView.module.css'
-import { InStock } from './TrayCounts'
+import { InStock, Instead, insteadText, Spacers } from './TrayCounts'
 import { TRAY_WORDS } from './words'
 
 /** What must lie ready, each looked for. */
@@ -50,7 +50,13 @@ function Line({
         <span className="visually-hidden">, {TRAY_WORDS[line.state]}</span>
         {line.standIn && <span className="cap"> in its place: {line.standIn}</span>}
       </span>
-      {count && <InStock count={count} />}
+      {count && (
+        <>
+          <InStock count={count} />
+          <Instead count={count} />
+          <Spacers count={count} machineId={job.machineId} />
+        </>
+      )}
       {job.state !== 'ended' && (
         <Group gap={4} data-no-print className={classes.ticks}>
           {line.state !== 'there' && (
@@ -74,6 +80,18 @@ function Line({
               Missing
             </Button>
           )}
+          {line.state !== 'there' &&
+            count?.standIns.map((standIn) => (
+              <Button
+                key={standIn.line}
+                size="compact-xs"
+                variant="subtle"
+                color="gray"
+                onClick={() => tick('standIn', insteadText(standIn))}
+              >
+                Take {standIn.line}
+              </Button>
+            ))}
           {line.state === 'missing' && !isAsking && (
             <Button
               size="compact-xs"

@@ -2,6 +2,7 @@ import { Button, SegmentedControl } from '@mantine/core'
 import { lazy, Suspense, useState } from 'react'
 import type { FilledShaft, RailShaft, ShaftWidths } from '../api/client'
 import { useEvaluation } from '../api/evaluation'
+import { missingSpacerText, spacerDecimals } from '../loop/spacerWords'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed, plain, signed } from '../quantities/format'
 import { type Units, useUnits } from '../quantities/units'
@@ -14,8 +15,6 @@ import { WorkingDialog } from '../shell/WorkingDialog'
 import { RailPicture } from './RailPicture'
 import { ShaftPicture } from './ShaftPicture'
 
-type RailStacks = NonNullable<RailShaft['stacks']>
-
 const ShaftEditor = lazy(() => import('./ShaftEditor'))
 
 /** The shafts of the drive in view from side to side: rows of its loops, and spacers that put the sprockets there. */
@@ -27,7 +26,7 @@ export default function RailPanel({ bench }: { bench: Workbench }) {
   const [wayIndex, setWay] = useState(0)
   const [edited, setEdited] = useState<string>()
   const [isWorking, setWorking] = useState(false)
-  const decimals = decimalsOf(units)
+  const decimals = spacerDecimals(units)
   const loops = drive.stages.filter((s) => s.kind === 'loop')
   const measured = (machine.shafts ?? []).filter((s) => s.driveKey === drive.key)
   const rail = useEvaluation(bench.subject, 'rail', measured.length > 0 ? {} : undefined)
@@ -165,7 +164,7 @@ function Ways({
           ■ The drawer holds no stack within {units.show('fine', stacks.toleranceMm)} of the row. Nearest, as
           drawn: {way.gaps.map((g, i) => gapName(i, way.gaps.length, g, units)).join('; ')}.
         </p>
-        <p>{missingText(stacks, way, units)}</p>
+        <p>{stacks.missing ? missingSpacerText(stacks.missing, units) : noPieceText(way)}</p>
       </>
     )
   return (
@@ -207,8 +206,8 @@ function Ways({
                     {text}
                   </td>
                 ))}
-                <td className="num">{fixed(units.toShown('fine', w.lineErrorMm), decimalsOf(units))}</td>
-                <td className="num">{fixed(units.toShown('fine', w.floatMm), decimalsOf(units))}</td>
+                <td className="num">{fixed(units.toShown('fine', w.lineErrorMm), spacerDecimals(units))}</td>
+                <td className="num">{fixed(units.toShown('fine', w.floatMm), spacerDecimals(units))}</td>
               </tr>
             ))}
           </tbody>
@@ -224,21 +223,11 @@ function Ways({
   )
 }
 
-/** The piece whose lack it is, and where the last of it went. */
-function missingText({ missing }: RailStacks, way: FilledShaft, units: Units): string {
-  if (!missing)
-    return way.gaps.some((g) => g.wantedMm < 0)
-      ? 'No spacer mends that: move a row, take a narrower hub, or measure again.'
-      : 'No single piece more would do: have several made, or measure again.'
-  const piece = units.show('fine', missing.thicknessMm, decimalsOf(units))
-  if (missing.isMade) return `Missing is one piece of ${piece}: no drawer has it, have it made.`
-  return missing.takenBy
-    ? `Missing is one more of ${piece}: those there are go on the ${missing.takenBy}.`
-    : `Missing is one more of ${piece}.`
-}
-
-/** Hundredths of a millimetre, or thousandths of an inch. */
-const decimalsOf = (units: Units) => (units.system === 'inch' ? 3 : 2)
+/** Why no single piece more fills it. */
+const noPieceText = (way: FilledShaft) =>
+  way.gaps.some((g) => g.wantedMm < 0)
+    ? 'No spacer mends that: move a row, take a narrower hub, or measure again.'
+    : 'No single piece more would do: have several made, or measure again.'
 
 function gapName(
   index: number,
@@ -248,7 +237,7 @@ function gapName(
 ): string {
   const place = index === 0 ? 'left' : index === count - 1 ? 'right' : 'between'
   if (wantedMm < 0) return `${place} the rows want ${units.show('fine', -wantedMm)} less than the hubs take`
-  const mm = units.show('fine', Math.abs(remainderMm), decimalsOf(units))
+  const mm = units.show('fine', Math.abs(remainderMm), spacerDecimals(units))
   if (Math.abs(remainderMm) < 0.005) return `${place} filled`
   return remainderMm > 0 ? `${place} ${mm} missing` : `${place} ${mm} too much`
 }
