@@ -57,12 +57,13 @@ internal static partial class TrayCounts
         if (part.Kind == PartKind.Other)
             return TrayCount.NotCounted(part, what);
         StockPart[] lines = [.. workshop.Parts.Where(p => p.Kind == part.Kind && Suits(p, loop, wanted))];
+        int inStock = lines.Sum(l => l.Count);
         return ToCount(
             part,
             what,
-            lines.Sum(l => l.Count),
+            inStock,
             [.. lines.Select(l => l.Describe())],
-            part.Kind == PartKind.Chain ? LongerChains(loop, wanted, workshop) : []
+            part.Kind == PartKind.Chain ? LongerChains(loop, wanted, workshop, part.Count - inStock) : []
         );
     }
 
@@ -80,8 +81,9 @@ internal static partial class TrayCounts
     }
 
     /// <summary>Chains of the same kind from which links can be taken out, an inner and an outer one at a time, and reels.</summary>
+    /// <param name="missing">How many chains there are too few.</param>
     /// <remarks>Common practice: pins are ground off and pressed out, and the joining link closes it again.</remarks>
-    private static IReadOnlyList<TrayStandIn> LongerChains(Loop loop, LoopChoice wanted, Workshop workshop)
+    private static IReadOnlyList<TrayStandIn> LongerChains(Loop loop, LoopChoice wanted, Workshop workshop, int missing)
     {
         if (wanted.Links is not int links)
             return [];
@@ -89,17 +91,21 @@ internal static partial class TrayCounts
         [
             .. workshop.Parts.Where(p => p.Kind == PartKind.Chain && p.Count > 0 && GoesWith(p, loop)),
         ];
-        double neededM =
+        double metres =
             links * (Chains.All.FirstOrDefault(c => c.ChainId == loop.Standard)?.PitchMm ?? double.NaN) / 1000;
         return
         [
             .. there
                 .Select(p => (Part: p, More: LinksOf(p.Name) - links))
-                .Where(p => p.More is > 0 && p.More % 2 == 0)
+                .Where(p => p.More is > 0 && p.More % 2 == 0 && p.Part.Count >= missing)
                 .OrderBy(p => p.More)
-                .Select(p => new TrayStandIn(p.Part.Describe(), $"{p.More} links are taken out", p.Part.Count - 1)),
+                .Select(p => new TrayStandIn(
+                    p.Part.Describe(),
+                    $"{p.More} links are taken out",
+                    p.Part.Count - missing
+                )),
             .. there
-                .Where(p => MetresOf(p.Name) >= neededM)
+                .Where(p => MetresOf(p.Name) >= missing * metres)
                 .Select(p => new TrayStandIn(p.Describe(), "cut from it", p.Count)),
         ];
     }

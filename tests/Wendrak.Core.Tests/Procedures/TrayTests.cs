@@ -52,6 +52,26 @@ public sealed class TrayTests
         Assert.Contains("116 links", count.StandIns[0].Line);
     }
 
+    /// <summary>Two chains of 100 links of 15.875 mm (ISO 10190, chain 520) are 3.175 m.</summary>
+    [Theory]
+    [InlineData("3.18 m on a reel", 1, true)]
+    [InlineData("3.17 m on a reel", 1, false)]
+    [InlineData("102 links", 2, true)]
+    [InlineData("102 links", 1, false)]
+    public void As_many_chains_as_are_missing_must_come_of_it(string name, int there, bool does)
+    {
+        TrayCount count = Benches
+            .Rail()
+            .Ask(
+                new() { Build = new([ProcedureFamily.RobotRail], [ChangeKind.WholeSet]) },
+                new(["left first"]),
+                new([], [], [], [Chain(name, "520", there)])
+            )
+            .Build!.Answer!.Tray.Single(t => t.Part.Kind == PartKind.Chain);
+        Assert.Equal(2, count.Part.Count);
+        Assert.Equal(does, count.StandIns.Count == 1);
+    }
+
     [Fact]
     public void What_there_is_enough_of_needs_nothing_in_its_place()
     {

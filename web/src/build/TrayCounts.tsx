@@ -1,6 +1,6 @@
 import { Link } from 'react-router'
 import type { TrayCount } from '../api/plan'
-import { missingSpacerText } from '../loop/spacerWords'
+import { missingSpacerText, spacerDecimals } from '../loop/spacerWords'
 import { useUnits } from '../quantities/units'
 import classes from './BuildView.module.css'
 
@@ -55,7 +55,7 @@ export function Spacers({ count, machineId }: { count: TrayCount; machineId: num
     [...new Set(pieces)]
       .map((mm) => {
         const count = pieces.filter((p) => p === mm).length
-        return `${count > 1 ? `${count} × ` : ''}${units.toShown('fine', mm)}`
+        return `${count > 1 ? `${count} × ` : ''}${Number(units.toShown('fine', mm).toFixed(spacerDecimals(units)))}`
       })
       .join(' + ') || 'nothing'
   return (
