@@ -239,3 +239,60 @@ for (const machine of [1, 2, 5])
     await expect(panel(page, 'How it is set')).toBeVisible()
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
   })
+
+test('every instrument is read in the bay without the keyboard', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  const id = await chainMachine(page, 'All in the bay')
+  await page.goto('/machines/2/set')
+  await page.getByRole('button', { name: 'Begin as found' }).click()
+  await expect(panel(page, 'Reading')).toBeVisible()
+  await page.keyboard.press('b')
+  const bay = page.getByRole('dialog', { name: 'Bay mode' })
+  const by = (name: string) =>
+    bay.getByRole('radiogroup', { name: 'Instrument' }).getByText(name, { exact: true })
+  const press = (name: string) => bay.getByRole('button', { name, exact: true }).click()
+
+  await by('gauge').click()
+  await press('Step +10, on the gauge')
+  await press('Less on the gauge')
+  await expect(bay).toContainText('9')
+  await by('push & rule').click()
+  await expect(bay).toContainText('How hard is it pushed?')
+  await press('Step +10, force')
+  await press('More deflection')
+  await press('More deflection')
+  await expect(bay).toContainText(/pushed with 10\sN/)
+  await by('feel').click()
+  await press('tight')
+  await expect(bay.getByRole('button', { name: 'tight', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  await by('gap').click()
+  await press('Step +10, gap')
+  await press('More gap')
+  await expect(bay).toContainText(/gap, left: 1.10\smm/)
+  for (const button of await bay.getByRole('button').all())
+    expect((await button.boundingBox())?.height).toBeGreaterThanOrEqual(44)
+  await press('Next place')
+  await by('push & rule').click()
+  await press('More deflection')
+  await expect(bay).toContainText(/pushed with 10\sN/)
+  const [job] = await jobsOf(page, 2)
+  await expect
+    .poll(async () => (await jobsOf(page, 2))[0].inHand?.round?.readings)
+    .toMatchObject([
+      { method: 'feel', value: 3, position: 0 },
+      { method: 'push', value: 0.1, position: 1, forceN: 10 },
+    ])
+  expect((await jobsOf(page, 2))[0].inHand.round.gapMm).toBe(1.1)
+  expect(job.machineId).toBe(2)
+
+  // A chain: by its play.
+  await page.goto(`/machines/${id}/set`)
+  await page.getByRole('button', { name: 'Begin as found' }).click()
+  await expect(panel(page, 'Reading')).toBeVisible()
+  await page.keyboard.press('b')
+  await press('More play')
+  await expect(bay).toContainText(/\d\smm/)
+})

@@ -59,9 +59,9 @@ export function Spacers({ count, machineId }: { count: TrayCount; machineId: num
       })
       .join(' + ') || 'nothing'
   return (
-    <ul className={classes.shafts}>
+    <div className={classes.shafts}>
       {count.shafts.map((shaft) => (
-        <li key={shaft.shaft}>
+        <p key={shaft.shaft}>
           {shaft.shaft}
           {shaft.isFilled ? (
             <>
@@ -74,11 +74,11 @@ export function Spacers({ count, machineId }: { count: TrayCount; machineId: num
               {shaft.missing ? missingSpacerText(shaft.missing, units) : 'No single piece more would do.'}
             </span>
           )}
-        </li>
+        </p>
       ))}
-      <li>
+      <p>
         <Link to={`/machines/${machineId}/fit`}>Widths and other stacks</Link>
-      </li>
-    </ul>
+      </p>
+    </div>
   )
 }

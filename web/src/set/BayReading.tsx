@@ -1,18 +1,31 @@
-import { Button } from '@mantine/core'
+import { Button, SegmentedControl } from '@mantine/core'
+import { useState } from 'react'
 import type { SetReading } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useUnits } from '../quantities/units'
 import classes from './BayMode.module.css'
+import { BayPush } from './BayPush'
+import { BaySteps } from './BaySteps'
 import { QUALITY_WORDS } from './FrequencyMeter'
 import { PracticeReading } from './PracticeReading'
+import { FEEL_GRADES } from './TypedReading'
 import { useFrequencyMeter } from './useFrequencyMeter'
 import type { RoundDraft } from './useRound'
 import type { Setting } from './useSetting'
 
-/** What one press of a stepper is, in the unit that is shown. */
-const PLAY_STEP = { metric: 1, inch: 0.05 }
+type Method = NonNullable<SetReading['method']>
+type BayInstrument = Method | 'gap'
 
-/** Reads with one hand: a chain by a stepper, a belt by listening, a simulated drive all round. */
+const WORDS: Record<BayInstrument, string> = {
+  pluck: 'listen',
+  push: 'push & rule',
+  gauge: 'gauge',
+  freePlay: 'free play',
+  feel: 'feel',
+  gap: 'gap',
+}
+
+/** Reads with one hand, by whatever instrument: by steps, by listening, by a word; a simulated drive all round. */
 export function BayReading({
   setting,
   round,
@@ -27,6 +40,18 @@ export function BayReading({
   reading: SetReading | undefined
   onRead: (reading: SetReading) => void
 }) {
+  const units = useUnits()
+  const [chosen, setChosen] = useState<BayInstrument>()
+  const [force, setForce] = useState<number>()
+  const kept = setting.job?.rounds.flatMap((r) => r.readings) ?? []
+  const before = [...kept, ...round.now.readings]
+  const readBy = setting.advice.data?.manual.readBy ?? []
+  const gapSide = (setting.advice.data?.setting ?? setting.loop.setting).gapSide
+  const kinds: BayInstrument[] = [...readBy.filter((m) => m !== null), ...(gapSide ? (['gap'] as const) : [])]
+  const instrument = chosen ?? before.at(-1)?.method ?? kinds[0]
+  // What the reading at this place was, or the last one of its kind: a step away from what is read now.
+  const last = (method: Method) =>
+    reading?.method === method ? reading : before.findLast((r) => r.method === method)
   if (setting.isPractice)
     return (
       <PracticeReading
@@ -37,54 +62,81 @@ export function BayReading({
         onRead={onRead}
       />
     )
-  return setting.loop.driveElement === 'chain' ? (
-    <PlayStepper
-      setting={setting}
-      reading={reading}
-      onStep={(value) => round.read({ method: 'freePlay', value, position, forceN: null })}
-    />
-  ) : (
-    <Listening setting={setting} position={position} onRead={onRead} />
-  )
-}
-
-function PlayStepper({
-  setting,
-  reading,
-  onStep,
-}: {
-  setting: Setting
-  reading: SetReading | undefined
-  onStep: (playMm: number) => void
-}) {
-  const units = useUnits()
+  if (!instrument) return null
+  const put = (method: Method, value: number, forceN: number | null = null) =>
+    round.read({ method, value, position, forceN })
   const advice = setting.advice.data
-  const step = units.toStored('fine', PLAY_STEP[units.system])
-  const from =
-    reading?.method === 'freePlay'
-      ? reading.value
-      : (advice?.rounds.at(-1)?.loosestReading ?? advice?.windowLooseReading ?? 0)
-  const to = (steps: number) => onStep(Math.max(0, Math.round(from / step + steps) * step))
   return (
-    <div className={classes.pair}>
-      <Button
-        size="xl"
-        className={classes.big}
-        variant="default"
-        onClick={() => to(-1)}
-        aria-label="Less play"
-      >
-        −
-      </Button>
-      <Button
-        size="xl"
-        className={classes.big}
-        variant="default"
-        onClick={() => to(1)}
-        aria-label="More play"
-      >
-        +
-      </Button>
+    <div className={classes.by}>
+      {kinds.length > 1 && (
+        <SegmentedControl
+          size="md"
+          fullWidth
+          aria-label="Instrument"
+          value={instrument}
+          onChange={setChosen}
+          data={kinds.map((value) => ({ value, label: WORDS[value] }))}
+        />
+      )}
+      {instrument === 'pluck' && <Listening setting={setting} position={position} onRead={onRead} />}
+      {instrument === 'feel' && (
+        <div className={classes.pair}>
+          {FEEL_GRADES.map(({ value, label }) => (
+            <Button
+              key={value}
+              size="lg"
+              className={classes.big}
+              variant={reading?.method === 'feel' && reading.value === Number(value) ? 'filled' : 'default'}
+              aria-pressed={reading?.method === 'feel' && reading.value === Number(value)}
+              onClick={() => put('feel', Number(value))}
+            >
+              {label}
+            </Button>
+          ))}
+        </div>
+      )}
+      {instrument === 'freePlay' && (
+        <BaySteps
+          of="play"
+          quantity="fine"
+          from={
+            last('freePlay')?.value ??
+            advice?.rounds.at(-1)?.loosestReading ??
+            advice?.windowLooseReading ??
+            0
+          }
+          onStep={(value) => put('freePlay', value)}
+        />
+      )}
+      {instrument === 'gauge' && (
+        <BaySteps
+          of="on the gauge"
+          from={last('gauge')?.value ?? 0}
+          onStep={(value) => put('gauge', value)}
+        />
+      )}
+      {instrument === 'push' && (
+        <BayPush
+          said={force}
+          onSay={setForce}
+          last={last('push')}
+          onRead={(value, force) => put('push', value, force)}
+        />
+      )}
+      {instrument === 'gap' && (
+        <>
+          <p className={classes.said}>
+            gap, {gapSide}: {round.now.gapMm == null ? '–' : units.show('fine', round.now.gapMm)}
+          </p>
+          <BaySteps
+            of="gap"
+            quantity="fine"
+            isFine
+            from={round.now.gapMm ?? setting.job?.rounds.at(-1)?.gapMm ?? 0}
+            onStep={(gapMm) => round.change({ gapMm })}
+          />
+        </>
+      )}
     </div>
   )
 }

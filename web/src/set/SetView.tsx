@@ -80,11 +80,11 @@ function Visit({
   round: ReturnType<typeof useRound>
   onDraft: (draft: LoopSetting | null) => void
 }) {
-  const [position, setPosition] = usePlace(round.round)
+  const [isBay, setBay] = useState(false)
+  const [position, setPosition] = usePlace(round.round, isBay)
   const [positions, setPositions] = useState<number>(FEWEST_PLACES)
   const [nextCheckOn, setNextCheckOn] = useState('')
   const [isWorking, setWorking] = useState(false)
-  const [isBay, setBay] = useState(false)
   useShortcuts({ b: () => setBay((was) => !was) })
   const units = useUnits()
   const fit = useFit(bench)

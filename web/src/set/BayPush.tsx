@@ -1,0 +1,42 @@
+import type { SetReading } from '../api/client'
+import { useUnits } from '../quantities/units'
+import classes from './BayMode.module.css'
+import { BaySteps } from './BaySteps'
+
+/** A deflection under a push: how hard is said first, and stays for the next place. */
+export function BayPush({
+  said,
+  onSay,
+  last,
+  onRead,
+}: {
+  /** How hard, as it was said here; stored in newtons. */
+  said: number | undefined
+  onSay: (forceN: number) => void
+  /** Of this kind, before. */
+  last: SetReading | undefined
+  onRead: (deflectionMm: number, forceN: number) => void
+}) {
+  const units = useUnits()
+  const forceN = said ?? last?.forceN ?? 0
+  return (
+    <>
+      <p className={classes.said}>
+        {forceN > 0 ? `pushed with ${units.show('force', forceN)}` : 'How hard is it pushed?'}
+      </p>
+      <BaySteps of="force" quantity="force" from={forceN} onStep={onSay} />
+      {forceN > 0 && (
+        <>
+          <p className={classes.said}>how far it gives</p>
+          <BaySteps
+            of="deflection"
+            quantity="fine"
+            isFine
+            from={last?.value ?? 0}
+            onStep={(mm) => onRead(mm, forceN)}
+          />
+        </>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,47 @@
+import { Button } from '@mantine/core'
+import { type Quantity, useUnits } from '../quantities/units'
+import classes from './BayMode.module.css'
+
+/** What one press is, in the unit that is shown; a gauge has its own. */
+const STEP = { metric: { fine: 1, force: 1 }, inch: { fine: 0.05, force: 0.5 } }
+/** A gap is read to a tenth of what a play is. */
+const FINER = 0.1
+const MANY = 10
+/** More than any step has, fewer than a tenth can't have. */
+const FIGURES = 9
+
+/** A value put in by steps, without the keyboard. */
+export function BaySteps({
+  of,
+  quantity,
+  isFine = false,
+  from,
+  onStep,
+}: {
+  /** What there is more or less of, as a word. */
+  of: string
+  quantity?: Extract<Quantity, 'fine' | 'force'>
+  isFine?: boolean
+  /** What is stepped from, stored. */
+  from: number
+  onStep: (stored: number) => void
+}) {
+  const units = useUnits()
+  const shown = (quantity ? STEP[units.system][quantity] : 1) * (isFine ? FINER : 1)
+  const step = quantity ? units.toStored(quantity, shown) : shown
+  const by = (steps: number) =>
+    onStep(Math.max(0, Number((Math.round(from / step + steps) * step).toPrecision(FIGURES))))
+  const button = (steps: number, sign: string, name: string) => (
+    <Button size="xl" className={classes.big} variant="default" onClick={() => by(steps)} aria-label={name}>
+      {sign}
+    </Button>
+  )
+  return (
+    <div className={classes.steps}>
+      {button(-MANY, `−${MANY}`, `Step −${MANY}, ${of}`)}
+      {button(-1, '−', `Less ${of}`)}
+      {button(1, '+', `More ${of}`)}
+      {button(MANY, `+${MANY}`, `Step +${MANY}, ${of}`)}
+    </div>
+  )
+}
