@@ -80,7 +80,7 @@ export function BayReading({
       )}
       {instrument === 'pluck' && <Listening setting={setting} position={position} onRead={onRead} />}
       {instrument === 'feel' && (
-        <div className={classes.pair}>
+        <div className={classes.grades}>
           {FEEL_GRADES.map(({ value, label }) => (
             <Button
               key={value}

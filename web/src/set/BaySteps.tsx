@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core'
+import { plain } from '../quantities/format'
 import { type Quantity, useUnits } from '../quantities/units'
 import classes from './BayMode.module.css'
 
@@ -31,17 +32,18 @@ export function BaySteps({
   const step = quantity ? units.toStored(quantity, shown) : shown
   const by = (steps: number) =>
     onStep(Math.max(0, Number((Math.round(from / step + steps) * step).toPrecision(FIGURES))))
-  const button = (steps: number, sign: string, name: string) => (
+  const button = (steps: number, name: string) => (
     <Button size="xl" className={classes.big} variant="default" onClick={() => by(steps)} aria-label={name}>
-      {sign}
+      {steps < 0 ? '−' : '+'}
+      {plain(Math.abs(steps) * shown)}
     </Button>
   )
   return (
     <div className={classes.steps}>
-      {button(-MANY, `−${MANY}`, `Step −${MANY}, ${of}`)}
-      {button(-1, '−', `Less ${of}`)}
-      {button(1, '+', `More ${of}`)}
-      {button(MANY, `+${MANY}`, `Step +${MANY}, ${of}`)}
+      {button(-MANY, `Step −${MANY}, ${of}`)}
+      {button(-1, `Less ${of}`)}
+      {button(1, `More ${of}`)}
+      {button(MANY, `Step +${MANY}, ${of}`)}
     </div>
   )
 }
