@@ -31,6 +31,7 @@ public sealed record TrayCount(
 public sealed record TrayStandIn(string Line, string How, int Left);
 
 /// <summary>Spacers of one shaft, as they are laid out.</summary>
+/// <param name="Shaft">As it is called where it was measured.</param>
 /// <param name="GapsMm">Thicknesses left of the first wheel, between them and right of the last, mm; of what comes nearest where it can't be filled.</param>
 /// <param name="IsFilled">Whether the drawer fills it.</param>
 /// <param name="Missing">The one piece more that would fill it, and which shaft takes the last of its kind; null for none, or where no single piece does.</param>

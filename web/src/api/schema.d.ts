@@ -8521,6 +8521,7 @@ export interface components {
         };
         /** @description Spacers of one shaft, as they are laid out. */
         ShaftOnTray: {
+            /** @description As it is called where it was measured. */
             shaft: string;
             /** @description Thicknesses left of the first wheel, between them and right of the last, mm; of what comes nearest where it can't be filled. */
             gapsMm: number[][];
