@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text.RegularExpressions;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Procedures;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Stock;
 using Wendrak.Core.Tables;
@@ -20,18 +21,29 @@ internal static partial class TrayCounts
     public static TrayCount Count(TrayPart part, Loop loop, LoopChoice wanted, Machine machine, Workshop workshop) =>
         part.Key switch
         {
-            Spacers => CountSpacers(part, SpacersOnTray.Of(machine, loop, workshop)),
+            Spacers => CountSpacers(part, loop, machine, workshop),
             FrontWheel => CountWheel(part, loop, WheelSide.Front, wanted.FrontSize, workshop),
             RearWheel => CountWheel(part, loop, WheelSide.Rear, wanted.RearSize, workshop),
             _ => CountPart(part, loop, wanted, workshop),
         };
 
-    private static TrayCount CountSpacers(TrayPart part, IReadOnlyList<ShaftOnTray> shafts) =>
-        TrayCount.NotCounted(part, part.What) with
+    private static TrayCount CountSpacers(TrayPart part, Loop loop, Machine machine, Workshop workshop)
+    {
+        try
         {
-            IsShort = shafts.Any(s => !s.IsFilled),
-            Shafts = shafts,
-        };
+            IReadOnlyList<ShaftOnTray> shafts = SpacersOnTray.Of(machine, loop, workshop);
+            return TrayCount.NotCounted(part, part.What) with
+            {
+                IsShort = shafts.Any(s => !s.IsFilled),
+                Shafts = shafts,
+            };
+        }
+        catch (InvalidInputException e)
+        {
+            // A drawer of more kinds than are tried keeps nobody from the work.
+            return TrayCount.NotCounted(part, $"{part.What}; they can't be laid out here: {e.Issues[0].Message}");
+        }
+    }
 
     private static TrayCount CountWheel(TrayPart part, Loop loop, WheelSide side, double size, Workshop workshop)
     {

@@ -138,4 +138,12 @@ public sealed class TrayTests
         Assert.NotNull(open.Missing.TakenBy);
         Assert.False(Spacers().IsShort);
     }
+
+    [Fact]
+    public void A_drawer_of_more_kinds_than_are_tried_is_said_and_keeps_nobody_from_the_work()
+    {
+        TrayCount count = Spacers([.. Enumerable.Range(1, 41).Select(i => Piece(i / 10.0, 1))]);
+        Assert.Empty(count.Shafts);
+        Assert.Contains("they can't be laid out here: Give 1 to 40 thicknesses.", count.What);
+    }
 }

@@ -12,7 +12,7 @@ export const REASON_WORDS: Record<JobReason, string> = {
 export const REASON_HINTS: Record<JobReason, string> = {
   visit: 'read and look as found, set, close',
   anotherGearing: 'aim, ratio, fit, loads, build, set',
-  somethingWrong: 'note what it does, then look at Set',
+  somethingWrong: 'note what it does, then look at Set or Build',
   partNotToBeHad: 'what is in stock, and other kinds side by side',
 }
 
