@@ -285,6 +285,12 @@ test('every instrument is read in the bay without the keyboard', async ({ page }
       { method: 'feel', value: 3, position: 0 },
       { method: 'push', value: 0.1, position: 1, forceN: 10 },
     ])
+  // Pushed harder than was said: the reading that stands there says so.
+  await press('More force')
+  await expect(bay).toContainText(/pushed with 11\sN/)
+  await expect
+    .poll(async () => (await jobsOf(page, 2))[0].inHand.round.readings[1])
+    .toMatchObject({ value: 0.1, position: 1, forceN: 11 })
   expect((await jobsOf(page, 2))[0].inHand.round.gapMm).toBe(1.1)
   expect(job.machineId).toBe(2)
 

@@ -7,7 +7,7 @@ namespace Wendrak.Core.Evaluation;
 /// <summary>Which spacers go on the shafts of a loop, out of the one drawer that all shafts of the machine share.</summary>
 internal static class SpacersOnTray
 {
-    /// <summary>Those shafts of the loop that were measured and whose bore the drawer has.</summary>
+    /// <summary>Those shafts of the loop that were measured; one whose bore the drawer does not have is not filled, unless its hubs fill it.</summary>
     public static IReadOnlyList<ShaftOnTray> Of(Machine machine, Loop loop, Workshop workshop)
     {
         ShaftToFill[] shafts =
@@ -25,13 +25,16 @@ internal static class SpacersOnTray
         [
             .. shafts
                 .Zip(filled)
-                .Where(s => s.Second is not null && s.First.Shaft.Sprockets.Any(w => w.LoopKey == loop.Key))
-                .Select(s => ToTray(s.First.Shaft.Shaft, s.Second!)),
+                .Where(s => s.First.Shaft.Sprockets.Any(w => w.LoopKey == loop.Key))
+                .Where(s => s.Second is not null || SpacerStacks.LeastToFillMm(s.First.Shaft) > 0)
+                .Select(s => ToTray(s.First.Shaft.Shaft, s.Second)),
         ];
     }
 
-    private static ShaftOnTray ToTray(string shaft, SpacerStacksResult stacks)
+    private static ShaftOnTray ToTray(string shaft, SpacerStacksResult? stacks)
     {
+        if (stacks is null)
+            return new(shaft, [], false, null);
         FilledShaft? way = stacks.Ways is [var best, ..] ? best : stacks.Nearest;
         return new(shaft, [.. (way?.Gaps ?? []).Select(g => g.PiecesMm)], stacks.Ways.Count > 0, stacks.Missing);
     }

@@ -32,11 +32,9 @@ internal static partial class TrayCounts
         try
         {
             IReadOnlyList<ShaftOnTray> shafts = SpacersOnTray.Of(machine, loop, workshop);
-            return TrayCount.NotCounted(part, part.What) with
-            {
-                IsShort = shafts.Any(s => !s.IsFilled),
-                Shafts = shafts,
-            };
+            string what =
+                shafts.Count > 0 ? part.What : $"{part.What}; no shaft of this loop is measured that takes any";
+            return TrayCount.NotCounted(part, what) with { IsShort = shafts.Any(s => !s.IsFilled), Shafts = shafts };
         }
         catch (InvalidInputException e)
         {

@@ -136,7 +136,6 @@ public sealed class TrayTests
         ShaftOnTray open = count.Shafts.First(s => !s.IsFilled);
         Assert.Equal((10.0, false), (open.Missing!.ThicknessMm, open.Missing.IsMade));
         Assert.NotNull(open.Missing.TakenBy);
-        Assert.False(Spacers().IsShort);
     }
 
     [Fact]
@@ -145,5 +144,23 @@ public sealed class TrayTests
         TrayCount count = Spacers([.. Enumerable.Range(1, 41).Select(i => Piece(i / 10.0, 1))]);
         Assert.Empty(count.Shafts);
         Assert.Contains("they can't be laid out here: Give 1 to 40 thicknesses.", count.What);
+    }
+
+    [Fact]
+    public void A_bore_that_the_drawer_does_not_have_and_a_shaft_that_nobody_measured_are_said()
+    {
+        TrayCount none = Spacers(new StockSpacer(0, 0, 10, 17, 6));
+        Assert.True(none.IsShort);
+        Assert.All(none.Shafts, s => Assert.Equal((false, 0), (s.IsFilled, s.GapsMm.Count)));
+        TrayCount unmeasured = Benches
+            .Rail()
+            .Ask(
+                new() { Build = new([ProcedureFamily.RobotRail], [ChangeKind.BothWheels]) },
+                new(["left first"]),
+                new([], [Piece(10, 6)], [], [])
+            )
+            .Build!.Answer!.Tray.Single(t => t.Part.Key == "spacers");
+        Assert.Contains("no shaft of this loop is measured", unmeasured.What);
+        Assert.False(unmeasured.IsShort);
     }
 }

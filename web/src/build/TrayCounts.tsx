@@ -71,7 +71,9 @@ export function Spacers({ count, machineId }: { count: TrayCount; machineId: num
             <span style={{ color: 'var(--watch)' }}>
               {' '}
               ▲ not filled.{' '}
-              {shaft.missing ? missingSpacerText(shaft.missing, units) : 'No single piece more would do.'}
+              {shaft.missing
+                ? missingSpacerText(shaft.missing, units)
+                : 'No single piece more of its bore would do.'}
             </span>
           )}
         </p>

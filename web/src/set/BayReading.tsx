@@ -119,6 +119,7 @@ export function BayReading({
         <BayPush
           said={force}
           onSay={setForce}
+          here={reading?.method === 'push' ? reading : undefined}
           last={last('push')}
           onRead={(value, force) => put('push', value, force)}
         />
