@@ -20,7 +20,6 @@ internal sealed class SpacerDrawer
 
     private readonly IReadOnlyList<ShaftToFill> _shafts;
     private readonly IReadOnlyList<BoredSpacers> _spacers;
-    private readonly Dictionary<(int Shaft, string Counts), SpacerWays> _found = [];
     private readonly FilledShaft?[] _chosen;
     private FilledShaft?[] _best;
     private int _mostFilled;
@@ -101,14 +100,14 @@ internal sealed class SpacerDrawer
         foreach (int shaft in order)
         {
             _chosen[shaft] = null;
-            _chosen[shaft] = Found(shaft, Question(shaft, Left())).Ways is [var best, ..] ? best : null;
+            _chosen[shaft] = KnownShafts.Ways(Question(shaft, Left())).Ways is [var best, ..] ? best : null;
         }
     }
 
     private IReadOnlyList<FilledShaft> Ways(int shaft)
     {
         _searches++;
-        return _searches > MostSearches ? [] : Found(shaft, Question(shaft, Left())).Ways;
+        return _searches > MostSearches ? [] : KnownShafts.Ways(Question(shaft, Left())).Ways;
     }
 
     private SpacerStacksResult ResultFor(int shaft)
@@ -138,16 +137,7 @@ internal sealed class SpacerDrawer
     {
         SpacerStacksInput question = Question(shaft, drawer);
         SpacerStacks.Check(question);
-        return SpacerStacks.Told(question, Found(shaft, question));
-    }
-
-    /// <summary>A shaft is asked for the same pieces several times: alone, beside the others, and for its answer.</summary>
-    private SpacerWays Found(int shaft, SpacerStacksInput question)
-    {
-        (int, string) key = (shaft, string.Join(' ', question.Stock.Select(s => s.Count)));
-        if (!_found.TryGetValue(key, out SpacerWays? ways))
-            _found.Add(key, ways = SpacerStacks.Ways(question));
-        return ways;
+        return KnownShafts.Told(question);
     }
 
     private SpacerStacksInput Question(int shaft, IReadOnlyList<BoredSpacers> drawer)

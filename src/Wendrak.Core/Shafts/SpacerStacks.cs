@@ -185,7 +185,8 @@ public static class SpacerStacks
         return new(search.Ways(tolerance, floatMost), search.IsComplete);
     }
 
-    private static (double Tolerance, double FloatMost) Bounds(SpacerStacksInput input) =>
+    /// <summary>As asked, or what is usual.</summary>
+    internal static (double Tolerance, double FloatMost) Bounds(SpacerStacksInput input) =>
         (input.ToleranceMm ?? UsualTolerance(input), input.FloatMostMm ?? Math.Max(UsualFloatMm, input.FloatLeastMm));
 
     /// <summary>What spacers must measure together at least, with the usual float left.</summary>

@@ -56,6 +56,42 @@ public sealed class SpacerDrawerTests
         Assert.Equal(4, rail.Shafts.SelectMany(Pieces).Count(mm => mm == 5));
     }
 
+    /// <summary>What was searched lately is not searched again; whatever is changed is, and going back is as it was.</summary>
+    [Fact]
+    public void A_shaft_that_was_filled_before_is_told_as_if_it_were_the_first_time()
+    {
+        ShaftWidths shaft = Shaft("in", "one", WheelSide.Front, 20);
+        BoredSpacers[] drawer = [new(10, 12, 2), new(6, 12, 1), new(4, 12, 1)];
+        SpacerStacksResult Stacks(ShaftWidths asked, params BoredSpacers[] there) =>
+            Rail.LayOut(Asked([asked], there)).Shafts[0].Stacks!;
+        SpacerStacksResult first = Stacks(shaft, drawer);
+        SprocketOnShaft hub = shaft.Sprockets[0];
+        (string Changed, SpacerStacksResult Now)[] others =
+        [
+            ("length", Stacks(shaft with { LengthMm = 36 }, drawer)),
+            ("line", Stacks(shaft with { Sprockets = [hub with { LineMm = 16 }] }, drawer)),
+            ("plane", Stacks(shaft with { Sprockets = [hub with { PlaneMm = 14 }] }, drawer)),
+            ("hub", Stacks(shaft with { Sprockets = [hub with { HubWidthMm = 16 }] }, drawer)),
+            ("one piece less", Stacks(shaft, new(10, 12, 1), new(6, 12, 1), new(4, 12, 1))),
+            ("thickness", Stacks(shaft, new(9.9, 12, 2), new(6, 12, 1), new(4, 12, 1))),
+        ];
+        Assert.All(others, o => Assert.NotEqual(Told(first), Told(o.Now)));
+        Assert.Equal(Told(first), Told(Stacks(shaft, drawer)));
+
+        // More questions than are kept: the first is searched anew, and told the same.
+        for (int i = 0; i < 250; i++)
+            Stacks(shaft with { LengthMm = 30 + (i / 10.0) }, drawer);
+        Assert.Equal(Told(first), Told(Stacks(shaft, drawer)));
+    }
+
+    private static string Told(SpacerStacksResult result) =>
+        string.Join(';', result.Ways.Concat(result.Nearest is { } near ? [near] : []).Select(Told))
+        + $"{result.IsComplete} {result.Missing}";
+
+    private static string Told(FilledShaft way) =>
+        string.Join(',', way.Gaps.SelectMany(g => g.PiecesMm.Append(-g.WantedMm)).Append(way.FloatMm))
+        + string.Join(',', way.Sprockets);
+
     [Fact]
     public void Drives_of_one_machine_share_the_drawer()
     {
