@@ -12,6 +12,7 @@ using Wendrak.Core.Procedures;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Shafts;
+using Wendrak.Core.Sharing;
 using Wendrak.Core.Stock;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Wheels;
@@ -53,6 +54,9 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(IReadOnlyList<JobSheet>))]
 [JsonSerializable(typeof(IReadOnlyList<SetJob>))]
 [JsonSerializable(typeof(IReadOnlyList<Setup>))]
+[JsonSerializable(typeof(SharedDifferences))]
+[JsonSerializable(typeof(SharedFile))]
+[JsonSerializable(typeof(SharedTake))]
 [JsonSerializable(typeof(IReadOnlyList<StockItem>))]
 [JsonSerializable(typeof(IReadOnlyList<StockPart>))]
 [JsonSerializable(typeof(IReadOnlyList<StockSpacer>))]

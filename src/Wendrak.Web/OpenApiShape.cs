@@ -47,6 +47,7 @@ public static class OpenApiShape
         ["Photos"] = "Pictures that go with jobs.",
         ["Aims"] = "Aims that are kept.",
         ["Stock"] = "Wheels, loops, spacers and sets of gears that can be had.",
+        ["Shared files"] = "Procedures, sets of gears and aims of a venue that one workshop hands to another.",
         ["Changes"] = "Every change, and its undoing.",
         ["Backups"] = "Backups made, downloaded and restored.",
     };

@@ -85,6 +85,7 @@ public static class WendrakApp
         services.AddSingleton<KnownAnswers>();
         services.AddSingleton<MachineCards>();
         services.AddSingleton<MachineFiles>();
+        services.AddSingleton<SharedFiles>();
         services.AddSingleton<SetupStore>();
         services.AddSingleton<AimStore>();
         services.AddSingleton<StockStore>();
@@ -129,6 +130,7 @@ public static class WendrakApp
         app.MapPhotos();
         app.MapAims();
         app.MapStock();
+        app.MapSharedFiles();
         app.MapChanges();
         app.MapBackups();
         app.MapFrontEnd();

@@ -26,6 +26,7 @@ public sealed class RoomsTests
         "Photos",
         "Procedures",
         "Records",
+        "Sharing",
         "Evaluation",
     ];
 

@@ -130,9 +130,9 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
     }
 
     [Theory]
-    [InlineData("""{"format":"wendrak-machine","formatVersion":6,"mach""", "not whole JSON")]
-    [InlineData("""{"format":"wendrak-machine","formatVersion":6}""", "required field is missing")]
-    [InlineData("""{"format":"wendrak-machine","formatVersion":6,"colour":"red"}""", "not the JSON")]
+    [InlineData("""{"format":"wendrak-machine","formatVersion":7,"mach""", "not whole JSON")]
+    [InlineData("""{"format":"wendrak-machine","formatVersion":7}""", "required field is missing")]
+    [InlineData("""{"format":"wendrak-machine","formatVersion":7,"colour":"red"}""", "not the JSON")]
     [InlineData("""{"format":"wendrak-machine","formatVersion":3,"colour":"red"}""", "not the JSON")]
     [InlineData("""{"format":"wendrak-machine","formatVersion":2,"colour":"red"}""", "not the JSON")]
     [InlineData("""[1]""", "not the JSON")]

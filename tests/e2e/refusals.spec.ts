@@ -257,6 +257,7 @@ const NOT_TYPED: Record<string, string[]> = {
     'CalibrationPair.ownValue',
   ],
   'at a step of a plan, where another test tightens': ['FasteningDone.of', 'FasteningDone.torqueNm'],
+  'in a file of another workshop': ['SharedContentSharedProcedure.basedOn', 'SharedFile.version'],
   'in a plan that a file tells': ['ProcedureStep.minutes', 'StepFastener.cureHours', 'StepFastener.torqueNm'],
   'in the second round of a visit, which another test turns': ['SetRound.leftUnits', 'SetRound.rightUnits'],
 }

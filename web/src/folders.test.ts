@@ -8,6 +8,7 @@ const ORDER = [
   'api',
   'shell',
   'machine',
+  'sharing',
   'loop',
   'job',
   'aim',

@@ -8,6 +8,7 @@ namespace Wendrak.Core.Records;
 /// <param name="Name">What people call it.</param>
 /// <param name="DriveKey">Key of the drive it is about.</param>
 /// <param name="Note">Free words; null for none.</param>
+/// <param name="Venue">Where it is for, as people call it: a route, a track, a yard; null for anywhere.</param>
 public sealed record Aim(
     long Id,
     int Version,
@@ -18,5 +19,6 @@ public sealed record Aim(
     Conditions Conditions,
     Wishes Wishes,
     string? Note,
-    IReadOnlyList<AimOutcome> Outcomes
+    IReadOnlyList<AimOutcome> Outcomes,
+    string? Venue = null
 ) : StoredRecord(Id, Version);

@@ -51,7 +51,8 @@ internal static class Kinds
                     .Concat(a.Target is MatchSetup m ? [m.SetupId] : [])
                     .Select(id => new Reference(Hold.Mentions, "setup", id))
                     .Prepend(new(Hold.BelongsTo, "machine", a.MachineId)),
-            Upcasters = [EarlierBodies.Aim],
+            // Form 3 says for which venue.
+            Upcasters = [EarlierBodies.Aim, EarlierBodies.AsIs],
         };
 
     public static StoredKind<Job> Job { get; } =

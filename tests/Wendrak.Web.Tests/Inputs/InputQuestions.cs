@@ -8,6 +8,7 @@ using Wendrak.Core.Loops;
 using Wendrak.Core.Procedures;
 using Wendrak.Core.Records;
 using Wendrak.Core.Shafts;
+using Wendrak.Core.Sharing;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Core.Wheels;
@@ -264,16 +265,35 @@ internal static class InputQuestions
             )
         );
         yield return Of("/api/machines", WithOwnSteps());
+        foreach (SharedTake take in Shared())
+            yield return Of("/api/shared-files/compare", take);
     }
+
+    private static readonly OwnProcedure Own = new(
+        ProcedureFamily.FinalChain,
+        [new("front-nut-tight", "Nut to its torque.", 9, 108)],
+        [new("paint", StepPhase.Close, "set", "Paint line.", "It shows whether it moved.", 1, false)]
+    );
 
     private static MachineSave WithOwnSteps()
     {
         MachineDraft draft = StartingMachines.For(MachineKind.Motorcycle);
-        OwnProcedure own = new(
-            ProcedureFamily.FinalChain,
-            [new("front-nut-tight", "Nut to its torque.", 9, 108)],
-            [new("paint", StepPhase.Close, "set", "Paint line.", "It shows whether it moved.", 1, false)]
+        return new(draft.Machine with { Name = "Own steps", Procedures = [Own] }, draft.Fitted, 0);
+    }
+
+    private static IEnumerable<SharedTake> Shared()
+    {
+        SharedFile Holding(SharedContent content) =>
+            new(SharedFile.FormatName, SharedFile.NewestVersion, "For others", 3, "Ann", new(2026, 11, 30), content);
+        SharedAim aim = new(
+            "Cruise",
+            new CruiseSpeed(90, 2, 5_000, 5_400),
+            new("tar", "dry", "two"),
+            new(1, 2, 3, 1, 2, 3),
+            "By the sea"
         );
-        return new(draft.Machine with { Name = "Own steps", Procedures = [own] }, draft.Fitted, 0);
+        yield return new(Holding(new SharedProcedure(Own, 1)), 1, null, false);
+        yield return new(Holding(new SharedGearboxSet("Six", [2.75, 1.9], true, "Measured")), null, null, true);
+        yield return new(Holding(new SharedAims("Dyke road", [aim], ["As before"])), 1, "drive", false);
     }
 }

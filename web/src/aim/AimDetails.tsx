@@ -1,4 +1,4 @@
-import { Button, Group, TextInput } from '@mantine/core'
+import { Autocomplete, Button, Group, TextInput } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import type { ReactNode } from 'react'
 import { type Aim, changeAim, removeAim } from '../api/client'
@@ -16,6 +16,7 @@ import { DrivePanel } from './DrivePanel'
 import { NearestAims } from './NearestAims'
 import { Outcomes } from './Outcomes'
 import { TargetForm } from './TargetForm'
+import { venuesOf } from './venues'
 import { WishFields } from './WishFields'
 
 /** One aim, stored as it is typed; the band it means stands beside it. */
@@ -51,6 +52,14 @@ export function AimDetails({ bench, stored, list }: { bench: Workbench; stored: 
               value={draft.name}
               onChange={(event) => setDraft({ ...draft, name: event.currentTarget.value })}
               error={issueFor(error, 'name')}
+            />
+            <Autocomplete
+              label="Venue"
+              placeholder="anywhere"
+              data={venuesOf(bench.aims)}
+              value={draft.venue ?? ''}
+              onChange={(venue) => setDraft({ ...draft, venue: venue || null })}
+              error={issueFor(error, 'venue')}
             />
             <TextInput
               label="Note"

@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core'
+import { Button, Group } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { type Aim, addAim } from '../api/client'
 import { askFor } from '../api/evaluation'
@@ -6,6 +6,7 @@ import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { useBench, type Workbench } from '../machine/useWorkbench'
 import work from '../machine/work.module.css'
+import { ReadSharedButton } from '../sharing/ReadSharedButton'
 import { EmptyState } from '../shell/EmptyState'
 import { Panel } from '../shell/Panel'
 import { AimDetails } from './AimDetails'
@@ -26,9 +27,17 @@ export default function AimView() {
       title="Aims"
       note="a route, a venue, a load"
       aside={
-        <Button size="compact-sm" variant="default" onClick={onAdd} loading={add.isPending} data-no-print>
-          New aim
-        </Button>
+        <Group gap="xs">
+          <ReadSharedButton
+            name="aims of a venue"
+            kind="aims"
+            into={{ machineId: bench.card.machine.id, driveKey: bench.drive.key }}
+            gears={bench.gears}
+          />
+          <Button size="compact-sm" variant="default" onClick={onAdd} loading={add.isPending} data-no-print>
+            New aim
+          </Button>
+        </Group>
       }
     >
       <AimList bench={bench} />
@@ -68,4 +77,5 @@ const newAim = async (bench: Workbench): Promise<Aim> => ({
   wishes: { littleUpkeep: 0, quiet: 0, range: 0, carryingLoads: 0, response: 0, lowCost: 0 },
   note: null,
   outcomes: [],
+  venue: null,
 })

@@ -1433,6 +1433,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/machines/{id}/procedures/{family}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a machine has of its own beside a procedure, as a file for other workshops */
+        get: operations["shareProcedure"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gearbox-sets/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A set of gears as a file for other workshops */
+        get: operations["shareGearboxSet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/aims/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Aims of a drive for one venue, as a file for other workshops; what was tried stays here */
+        get: operations["shareAims"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shared-files/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What taking a shared file in would change; nothing is stored */
+        post: operations["compareShared"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shared-files/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a shared file in, as one change that can be undone */
+        post: operations["takeShared"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/changes": {
         parameters: {
             query?: never;
@@ -1609,6 +1694,18 @@ export interface components {
             /** @description Without it the machine does not go out. */
             isMust: boolean;
         };
+        /** @description A step that the procedure itself does not have, here and in the file. */
+        AddedStepDifference: {
+            /** @description Its key, where it is told. */
+            key: string;
+            state: components["schemas"]["SharedState"];
+            here: null | components["schemas"]["AddedStep"];
+            there: null | components["schemas"]["AddedStep"];
+            /** @description What is done before it, in words, here; null for nothing of note. */
+            afterHere: null | string;
+            /** @description The same in the file. */
+            afterThere: null | string;
+        };
         /**
          * @description What a loop is tensioned by. Which wheel it moves and along what is the layout's to say; the two must fit together.
          *     Everything that is null has a default.
@@ -1784,6 +1881,8 @@ export interface components {
             /** @description Free words; null for none. */
             note: null | string;
             outcomes: components["schemas"]["AimOutcome"][];
+            /** @description Where it is for, as people call it: a route, a track, a yard; null for anywhere. */
+            venue?: null | string;
             /**
              * Format: int64
              * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
@@ -1794,6 +1893,16 @@ export interface components {
              * @description Grows with every change; a change must name the version it was made from.
              */
             version: number;
+        };
+        /** @description An aim, here and in the file. */
+        AimDifference: {
+            /** @description By which the two are the same aim. */
+            name: string;
+            state: components["schemas"]["SharedState"];
+            here: null | components["schemas"]["SharedAim"];
+            there: null | components["schemas"]["SharedAim"];
+            /** @description Why the file’s can’t be; null where it can. */
+            why: null | string;
         };
         /** @description What is aimed for, at a glance. */
         AimHeadline: {
@@ -3745,6 +3854,25 @@ export interface components {
              * @description e^(f'·θ) of the wheel that slips first.
              */
             ratioAtSlip: number;
+        };
+        /** @description A gear of a set, here and in the file. */
+        GearDifference: {
+            /**
+             * Format: int32
+             * @description Counted from 1.
+             */
+            gear: number;
+            state: components["schemas"]["SharedState"];
+            /**
+             * Format: double
+             * @description Input turns per output turn; 0 for nobody knows; null where the set here has no such gear.
+             */
+            here: null | number;
+            /**
+             * Format: double
+             * @description The same in the file.
+             */
+            there: null | number;
         };
         /** @description One gear of one setup. */
         GearFigures: {
@@ -5986,7 +6114,7 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description 6; a larger number was written by a newer program and is refused.
+             * @description 7; a larger number was written by a newer program and is refused.
              */
             formatVersion: number;
             machine: components["schemas"]["Machine"];
@@ -8022,6 +8150,15 @@ export interface components {
             /** @description Readings outside their windows, as they stood then; null for none, and where nobody kept them. */
             outside?: null | components["schemas"]["OutsideReading"][];
         };
+        /** @description Something of a set that is no gear. */
+        SetDifference: {
+            /** @description “sense of turning” or “note”. */
+            what: string;
+            /** @description In words. */
+            here: string;
+            /** @description In words. */
+            there: string;
+        };
         /**
          * @description What a round is for.
          * @enum {unknown}
@@ -8569,6 +8706,129 @@ export interface components {
             diameterMm: number;
             /** @description From left to right. */
             sprockets: components["schemas"]["SprocketOnShaft"][];
+        };
+        /** @description An aim without the machine it was made for and without what was tried there. */
+        SharedAim: {
+            /** @description What people call it. */
+            name: string;
+            target: components["schemas"]["AimTarget"];
+            conditions: components["schemas"]["Conditions"];
+            wishes: components["schemas"]["Wishes"];
+            /** @description Free words; null for none. */
+            note: null | string;
+        };
+        /** @description What is in a shared file. */
+        SharedContent: components["schemas"]["SharedContentSharedProcedure"] | components["schemas"]["SharedContentSharedGearboxSet"] | components["schemas"]["SharedContentSharedAims"];
+        /** @description The aims of a venue. */
+        SharedContentSharedAims: {
+            /** @enum {string} */
+            kind: "aims";
+            /** @description Where they are for. */
+            venue: string;
+            /** @description Each name at most once. */
+            aims: components["schemas"]["SharedAim"][];
+            /** @description Names of aims that could not go along: they mean a setup of their machine, or another has the name. */
+            leftOut: string[];
+        };
+        /** @description A gearbox set. */
+        SharedContentSharedGearboxSet: {
+            /** @enum {string} */
+            kind: "gearboxSet";
+            /** @description What people call it. */
+            name: string;
+            /** @description Input turns per output turn, first gear first, each above 0; 0 for a gear that nobody knows the ratio of. */
+            reductions: number[];
+            /** @description True when the output turns against the input. */
+            turnsRound: boolean;
+            /** @description Free words; null for none. */
+            note: null | string;
+        };
+        /** @description What a machine has of its own beside a procedure. */
+        SharedContentSharedProcedure: {
+            /** @enum {string} */
+            kind: "procedure";
+            /** @description Words, minutes and torques of its steps, and steps added. */
+            procedure: components["schemas"]["OwnProcedure"];
+            /**
+             * Format: int32
+             * @description Version of the procedure it stands beside.
+             */
+            basedOn: number;
+        };
+        /** @description What reading a shared file would change. */
+        SharedDifferences: {
+            /** @description Of a procedure, in the order of its steps. */
+            wordings: components["schemas"]["WordingDifference"][];
+            /** @description Of a procedure. */
+            addedSteps: components["schemas"]["AddedStepDifference"][];
+            /** @description Of a gearbox set. */
+            gears: components["schemas"]["GearDifference"][];
+            /** @description Of a gearbox set, beside its gears. */
+            set: components["schemas"]["SetDifference"][];
+            /** @description Of a venue. */
+            aims: components["schemas"]["AimDifference"][];
+            /**
+             * Format: int32
+             * @description How many things here would become other ones.
+             */
+            changesHere: number;
+            /**
+             * Format: int32
+             * @description How many things it would add.
+             */
+            adds: number;
+            /**
+             * Format: int32
+             * @description How many are only here and stay.
+             */
+            stays: number;
+            /** @description There is something here that it speaks of: a set of its name, an own procedure, aims of its venue. */
+            isKnown: boolean;
+            /** @description What a person must know before taking it; null for nothing. */
+            caution: null | string;
+        };
+        /** @description What one workshop hands to another. Format: docs/shared-file.md. */
+        SharedFile: {
+            /** @description Always string SharedFile.FormatName. */
+            format: string;
+            /**
+             * Format: int32
+             * @description 1; a larger number was written by a newer program and is refused.
+             */
+            formatVersion: number;
+            /** @description What it is, in a few words. */
+            title: string;
+            /**
+             * Format: int32
+             * @description Grows with every change of what it was written from: of two files of one author the larger is the later.
+             */
+            version: number;
+            /** @description Who wrote it. */
+            author: string;
+            /**
+             * Format: date
+             * @description Day it was written.
+             */
+            on: string;
+            content: components["schemas"]["SharedContent"];
+        };
+        /**
+         * @description How something in a shared file stands to what is here.
+         * @enum {unknown}
+         */
+        SharedState: "new" | "other" | "onlyHere" | "same" | "cannotBe";
+        /** @description A shared file beside what it would be taken into. */
+        SharedTake: {
+            file: components["schemas"]["SharedFile"];
+            /**
+             * Format: int64
+             * @description Machine that a procedure or aims are for; null for a gearbox set.
+             */
+            machineId: null | number;
+            /** @description Drive that aims are for; null for anything else. */
+            driveKey: null | string;
+            /** @description For a gearbox set whose name is here already: it is added beside it, by its author and version, and nothing here is changed. */
+            isBeside: boolean;
         };
         /**
          * @description Which way a wheel goes across.
@@ -10160,6 +10420,16 @@ export interface components {
              * @description Cheap to have and to run.
              */
             lowCost: number;
+        };
+        /** @description A step in own words, here and in the file. */
+        WordingDifference: {
+            /** @description Its key. */
+            step: string;
+            /** @description What the procedure itself says. */
+            usual: string;
+            state: components["schemas"]["SharedState"];
+            here: null | components["schemas"]["StepWording"];
+            there: null | components["schemas"]["StepWording"];
         };
         /** @description What it takes to change wheels on a machine, each in minutes and money. */
         WorkCosts: {
@@ -15083,6 +15353,285 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Designations"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    shareProcedure: {
+        parameters: {
+            query: {
+                author: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+                family: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedFile"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    shareGearboxSet: {
+        parameters: {
+            query: {
+                author: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedFile"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    shareAims: {
+        parameters: {
+            query: {
+                drive: string;
+                venue: string;
+                author: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedFile"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    compareShared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SharedTake"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedDifferences"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    takeShared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SharedTake"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedDifferences"];
                 };
             };
             /** @description Bad Request */

@@ -69,9 +69,10 @@ const router = createBrowserRouter([
 export function App() {
   return (
     <MantineProvider theme={theme} cssVariablesResolver={cssVariables} defaultColorScheme="auto">
-      <Notifications position="bottom-right" />
       <QueryClientProvider client={queries}>
         <UnitsProvider>
+          {/* Inside: a refusal names its bounds in the unit that is shown. */}
+          <Notifications position="bottom-right" />
           <RouterProvider router={router} />
         </UnitsProvider>
       </QueryClientProvider>

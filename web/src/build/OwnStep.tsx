@@ -2,9 +2,12 @@ import { Button, Checkbox, Group, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { issueFor } from '../api/issues'
 import type { OwnProcedure, ProcedureFamily, ProcedureStep } from '../api/plan'
+import { shareProcedure } from '../api/sharing'
 import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
 import { QuantityField } from '../quantities/QuantityField'
+import { ReadSharedButton } from '../sharing/ReadSharedButton'
+import { ShareButton } from '../sharing/ShareButton'
 import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
 import classes from './BuildView.module.css'
@@ -41,7 +44,27 @@ export function OwnStep({
     })
   }
   return (
-    <Panel title="For this machine" note="stays with it, and goes into its file" isEmpty>
+    <Panel
+      title="For this machine"
+      note="stays with it, and goes into its file"
+      isEmpty
+      aside={
+        <Group gap={0}>
+          {all.includes(own) && (
+            <ShareButton
+              name="this machine’s own steps"
+              about="Words, minutes and torques that this machine has of its own, and steps that only it has, for all of this procedure."
+              write={(author) => shareProcedure(bench.card.machine.id, family, author)}
+            />
+          )}
+          <ReadSharedButton
+            name="steps"
+            kind="procedure"
+            into={{ machineId: bench.card.machine.id, driveKey: null }}
+          />
+        </Group>
+      }
+    >
       {isAdding ? (
         <NewStep
           step={step}
@@ -66,7 +89,9 @@ export function OwnStep({
           <Refused error={save.error} />
         </>
       ) : (
+        // Begun anew where the step says something else, as after a file was read.
         <Wording
+          key={`${step.do} ${step.minutes} ${step.fastener?.torqueNm}`}
           step={step}
           isOwn={worded !== undefined}
           isPending={save.isPending}

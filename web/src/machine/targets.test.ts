@@ -12,7 +12,7 @@ describe('an aim in a few words', () => {
     [
       { kind: 'cruiseSpeed', speedKmh: 90, gearIndex: 5, shaftSpeedLowRpm: 5020, shaftSpeedHighRpm: 5330 },
       '90\u00a0km/h in 6th',
-      '5\u2009020–5\u2009330 rpm',
+      '5\u202f020–5\u202f330 rpm',
     ],
     [
       { kind: 'topSpeed', speedKmh: 160, gearIndex: 4, tolerancePercent: 4 },

@@ -3,8 +3,8 @@ import { figure, fixed, gearName, money, plain, rpm, signed } from './format'
 
 describe('numbers as people read them', () => {
   it.each([
-    [18420, 0, '18\u2009420'],
-    [1234567.891, 2, '1\u2009234\u2009567.89'],
+    [18420, 0, '18\u202f420'],
+    [1234567.891, 2, '1\u202f234\u202f567.89'],
     [999, 0, '999'],
     [-4.44, 1, '\u22124.4'],
     [-0.04, 1, '0.0'],
@@ -15,7 +15,7 @@ describe('numbers as people read them', () => {
     [6.8894, 4, '6.889'],
     [0.52174, 4, '0.5217'],
     [19.923, 4, '19.92'],
-    [12345, 4, '12\u2009345'],
+    [12345, 4, '12\u202f345'],
     [0, 4, '0'],
     [-0.00123456, 3, '\u22120.00123'],
   ])('%d to %d figures is %s', (value, digits, text) => expect(figure(value, digits)).toBe(text))
@@ -28,7 +28,7 @@ describe('numbers as people read them', () => {
   })
 
   it('reads shaft speeds off a clock: to ten from a thousand on', () => {
-    expect(rpm(5453.2)).toBe('5\u2009450')
+    expect(rpm(5453.2)).toBe('5\u202f450')
     expect(rpm(442.3)).toBe('442')
     expect(rpm(64.63)).toBe('64.6')
     expect(rpm(3.456)).toBe('3.46')
@@ -53,5 +53,5 @@ describe('numbers as people read them', () => {
     ['2·5', '2·5'],
   ])('gear %s is called %s', (label, name) => expect(gearName(label)).toBe(name))
 
-  it('writes money with two decimals and no currency', () => expect(money(1234.5)).toBe('1\u2009234.50'))
+  it('writes money with two decimals and no currency', () => expect(money(1234.5)).toBe('1\u202f234.50'))
 })

@@ -1,11 +1,11 @@
-/** Numbers as people read them: thin space for thousands, true minus sign, three or four significant figures. */
+/** Numbers as people read them: a narrow space that never breaks for thousands, true minus sign, three or four significant figures. */
 
-const THIN_SPACE = '\u2009'
+const NARROW_SPACE = '\u202f'
 const MINUS = '\u2212'
 
 function grouped(text: string): string {
   const [whole = '', part] = text.split('.')
-  const thousands = whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN_SPACE)
+  const thousands = whole.replace(/\B(?=(\d{3})+(?!\d))/g, NARROW_SPACE)
   return part === undefined ? thousands : `${thousands}.${part}`
 }
 
@@ -48,4 +48,4 @@ export function gearName(label: string): string {
 
 const MONEY = new Intl.NumberFormat('en', { minimumFractionDigits: 2, maximumFractionDigits: 2 })
 /** Money of the workshop, whatever it is called: no currency is assumed. */
-export const money = (value: number): string => MONEY.format(value).replaceAll(',', THIN_SPACE)
+export const money = (value: number): string => MONEY.format(value).replaceAll(',', NARROW_SPACE)

@@ -27,7 +27,7 @@ describe('units', () => {
   it('always shows the unit', () => {
     expect(metric.show('speed', 90, 0)).toBe('90\u00a0km/h')
     expect(inch.show('speed', 90, 0)).toBe('56\u00a0mph')
-    expect(metric.show('length', 1895)).toBe('1\u2009895\u00a0mm')
+    expect(metric.show('length', 1895)).toBe('1\u202f895\u00a0mm')
     expect(inch.show('length', 1895)).toBe('74.61\u00a0in')
     expect(metric.show('speed', 3.6)).toBe('3.60\u00a0km/h')
   })

@@ -36,7 +36,7 @@ describe('the tip of a mark', () => {
       '15 / 43',
       '2.867',
       '−4.4 % taller',
-      '5\u2009210 rpm',
+      '5\u202f210 rpm',
       '5th, 6th',
       '2.2 %',
       'even · 15',
