@@ -25,6 +25,7 @@ public sealed record BuildQuestion(
 /// <param name="Tray">What must lie ready.</param>
 /// <param name="MissingTools">Empty where nobody listed the workshop’s tools.</param>
 /// <param name="Hubs">Wheels whose hub was measured, at the steps that put them on.</param>
+/// <param name="Runs">Chain or belt at the steps that ask which way round a clip or an arrow goes.</param>
 /// <param name="Defers">Whose word wins, and whose work it is where people can be hurt.</param>
 public sealed record BuildAnswer(
     IReadOnlyList<FamilyChoice> Families,
@@ -38,6 +39,7 @@ public sealed record BuildAnswer(
     IReadOnlyList<TrayCount> Tray,
     IReadOnlyList<ToolStandIn> MissingTools,
     IReadOnlyList<HubAtStep> Hubs,
+    IReadOnlyList<RunAtStep> Runs,
     string Defers
 );
 
@@ -75,6 +77,7 @@ internal static class BuildAnswers
             ],
             ToolStandIns.Missing(steps.SelectMany(s => s.Step.Tools).Select(t => t.Kind), view.Workshop.Tools),
             HubWays.At(steps.Select(s => s.Step), view.Machine, view.Drive, loop),
+            RunWays.At(steps.Select(s => s.Step), loop),
             Tables.MachineKinds.Get(view.Machine.Kind).Defers
         );
     }

@@ -9,6 +9,7 @@ namespace Wendrak.Core.Evaluation;
 /// <param name="Tray">Parts against Stock, in the order of the plan’s tray.</param>
 /// <param name="MissingTools">Empty where nobody listed the workshop’s tools.</param>
 /// <param name="Hubs">Wheels whose hub was measured, at the steps that put them on.</param>
+/// <param name="Runs">Chain or belt at the steps that ask which way round a clip or an arrow goes.</param>
 /// <param name="Taken">What a finished change of wheels really took; null until it is, where no minutes were written down, and for other changes.</param>
 /// <param name="Defers">Whose word wins, and whose work it is where people can be hurt.</param>
 public sealed record PlanToWork(
@@ -16,6 +17,7 @@ public sealed record PlanToWork(
     IReadOnlyList<TrayCount> Tray,
     IReadOnlyList<ToolStandIn> MissingTools,
     IReadOnlyList<HubAtStep> Hubs,
+    IReadOnlyList<RunAtStep> Runs,
     WorkTaken? Taken,
     string Defers
 )
@@ -47,6 +49,7 @@ public sealed record PlanToWork(
                     machine.Drives.First(d => MachineInView.LoopOf(d, loop.Key) is not null),
                     loop
                 ),
+            loop is null ? [] : RunWays.At(plan.Steps.Select(s => s.Step), loop),
             loop is null || plan.Next is not null ? null : WorkTaken.From(plan.Change, minutes, machine, loop),
             Tables.MachineKinds.Get(machine.Kind).Defers
         );

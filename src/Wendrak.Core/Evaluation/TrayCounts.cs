@@ -15,6 +15,8 @@ internal static partial class TrayCounts
 {
     internal const string FrontWheel = "front-wheel";
     internal const string RearWheel = "rear-wheel";
+    internal const string JoiningLink = "joining-link";
+    internal const string Belt = "belt";
 
     internal const string Spacers = "spacers";
 
@@ -63,7 +65,7 @@ internal static partial class TrayCounts
 
     private static TrayCount CountPart(TrayPart part, Loop loop, LoopChoice wanted, Workshop workshop)
     {
-        string what = part.Key is "chain" or "belt" ? $"{part.What}, {Length(loop, wanted)}" : part.What;
+        string what = part.Key is "chain" or Belt ? $"{part.What}, {Length(loop, wanted)}" : part.What;
         if (part.Kind == PartKind.Other)
             return TrayCount.NotCounted(part, what);
         StockPart[] lines = [.. workshop.Parts.Where(p => p.Kind == part.Kind && Suits(p, loop, wanted))];

@@ -68,6 +68,9 @@ public enum LockKind
     Circlip,
     Rivet,
     Clip,
+
+    /// <summary>A screw down on a key, or the edge of its keyway pressed in over it.</summary>
+    KeyLock,
 }
 
 /// <summary>A tool that a step asks for.</summary>

@@ -56,7 +56,10 @@ internal static class PlanSigning
             yield return SignedDespite.NoTorque;
     }
 
-    /// <summary>Clips, rivets and pins have none.</summary>
+    /// <summary>Clips, rivets, pins and locks of keys have none.</summary>
     private static bool AsksTorque(ProcedureStep step) =>
-        step.Fastener is { Lock: not (LockKind.Rivet or LockKind.Clip or LockKind.Circlip or LockKind.SplitPin) };
+        step.Fastener
+            is {
+                Lock: not (LockKind.Rivet or LockKind.Clip or LockKind.Circlip or LockKind.SplitPin or LockKind.KeyLock)
+            };
 }

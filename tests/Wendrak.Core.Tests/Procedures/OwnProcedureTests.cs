@@ -110,4 +110,32 @@ public sealed class OwnProcedureTests
         Assert.Equal(("front-on", 4, 14, 10, 24), (hub.Step, hub.PlaneMm, hub.TurnedPlaneMm, hub.MovesMm, hub.BoreMm));
         Assert.Empty(measured.Ask(new() { Build = new(Changes: [ChangeKind.TensionOnly]) }).Build!.Answer!.Hubs);
     }
+
+    /// <summary>Sources: ISO 10190 (chain 520), ISO 13050 (8M), as the tables have them.</summary>
+    [Fact]
+    public void A_clip_and_an_arrow_are_drawn_on_the_run_as_its_standard_measures_it()
+    {
+        StoredMachine chain = Benches.Motorcycle();
+        BuildQuestion loop = new(Changes: [ChangeKind.Loop]);
+        IReadOnlyList<RunAtStep> Runs(StoredMachine machine, BuildQuestion question) =>
+            machine.Ask(new() { Build = question }).Build!.Answer!.Runs;
+        Assert.Equal(new("join", RunMark.Clip, "520", 15.875, 15, 10.16), Assert.Single(Runs(chain, loop)));
+        Assert.Empty(Runs(chain, new(Changes: [ChangeKind.TensionOnly])));
+
+        StoredMachine With(DriveElement element, string standard)
+        {
+            Drive drive = chain.Machine.Drives[0];
+            Stage[] stages =
+            [
+                .. drive.Stages.Select(s => s is Loop l ? l with { DriveElement = element, Standard = standard } : s),
+            ];
+            return chain with { Machine = chain.Machine with { Drives = [drive with { Stages = stages }] } };
+        }
+        Assert.Equal(
+            new("belt-on", RunMark.Arrow, "8M", 8, 6, 3.38),
+            Assert.Single(Runs(With(DriveElement.ToothedBelt, "8M"), loop))
+        );
+        // Its plates are in no table.
+        Assert.Empty(Runs(With(DriveElement.Chain, "of our own"), loop));
+    }
 }

@@ -110,6 +110,22 @@ public sealed class PlanWalkTests
         Assert.Contains(job.Sheet.BlockedBy, b => b.What.Contains("port", StringComparison.Ordinal));
     }
 
+    [Fact]
+    public void A_key_that_is_not_locked_blocks_and_is_not_done()
+    {
+        JobContent job = Works.WorkedUpTo(Works.Begun(ProcedureFamily.VBeltPlate, ChangeKind.FrontWheel), "key-lock");
+        Assert.Contains(job.Sheet.BlockedBy, b => b.What.Contains("key", StringComparison.Ordinal));
+        StepDone locked = Works.Done(job, "key-lock");
+        Refusals.Names(
+            "Fastening.Lock",
+            () => Works.After(job, locked with { Fastening = locked.Fastening! with { Lock = LockCondition.None } })
+        );
+        Assert.DoesNotContain(
+            Works.After(job, locked).Sheet.BlockedBy,
+            b => b.What.Contains("key", StringComparison.Ordinal)
+        );
+    }
+
     [Theory]
     [InlineData(
         ProcedureFamily.FinalChain,

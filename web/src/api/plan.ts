@@ -23,6 +23,7 @@ export type TrayState = Schemas['TrayState']
 
 export type TorqueEstimateInput = Schemas['TorqueEstimateInput']
 export type HubAtStep = Schemas['HubAtStep']
+export type RunAtStep = Schemas['RunAtStep']
 export type OwnProcedure = Schemas['OwnProcedure']
 
 export const estimateTorque = (body: TorqueEstimateInput, s: { signal?: AbortSignal } = {}) =>

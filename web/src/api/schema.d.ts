@@ -2406,6 +2406,8 @@ export interface components {
             missingTools: components["schemas"]["ToolStandIn"][];
             /** @description Wheels whose hub was measured, at the steps that put them on. */
             hubs: components["schemas"]["HubAtStep"][];
+            /** @description Chain or belt at the steps that ask which way round a clip or an arrow goes. */
+            runs: components["schemas"]["RunAtStep"][];
             /** @description Whose word wins, and whose work it is where people can be hurt. */
             defers: string;
         };
@@ -5218,7 +5220,7 @@ export interface components {
          * @description What keeps a fastener from coming loose.
          * @enum {unknown}
          */
-        LockKind: "none" | "preApplied" | "threadlocker" | "tabWasher" | "splitPin" | "lockNut" | "paintLine" | "circlip" | "rivet" | "clip";
+        LockKind: "none" | "preApplied" | "threadlocker" | "tabWasher" | "splitPin" | "lockNut" | "paintLine" | "circlip" | "rivet" | "clip" | "keyLock";
         /**
          * @description What was fast when a reading was taken.
          * @enum {unknown}
@@ -7022,6 +7024,8 @@ export interface components {
             missingTools: components["schemas"]["ToolStandIn"][];
             /** @description Wheels whose hub was measured, at the steps that put them on. */
             hubs: components["schemas"]["HubAtStep"][];
+            /** @description Chain or belt at the steps that ask which way round a clip or an arrow goes. */
+            runs: components["schemas"]["RunAtStep"][];
             taken: null | components["schemas"]["WorkTaken"];
             /** @description Whose word wins, and whose work it is where people can be hurt. */
             defers: string;
@@ -7800,6 +7804,34 @@ export interface components {
             /** @description Each reading of the round in its order; null for one that can't be told. */
             inside: (null | boolean)[];
         };
+        /** @description A run of chain or belt at the step that lays or closes it, as its standard measures it. */
+        RunAtStep: {
+            /** @description Key of the step. */
+            step: string;
+            mark: components["schemas"]["RunMark"];
+            /** @description Size of the chain or profile of the belt. */
+            standard: string;
+            /**
+             * Format: double
+             * @description Pitch, mm.
+             */
+            pitchMm: number;
+            /**
+             * Format: double
+             * @description Height of the plates, or thickness of the belt with its teeth, mm.
+             */
+            heightMm: number;
+            /**
+             * Format: double
+             * @description Diameter of the rollers, or height of the teeth, mm.
+             */
+            roundMm: number;
+        };
+        /**
+         * @description What shows on a run which way round it goes.
+         * @enum {unknown}
+         */
+        RunMark: "clip" | "arrow";
         /**
          * @description Which side of the chain or belt lies on a wheel.
          * @enum {unknown}

@@ -16,6 +16,7 @@ import classes from './BuildView.module.css'
 import { HubWays } from './HubWays'
 import { MissingTools } from './MissingTools'
 import { OwnStep } from './OwnStep'
+import { RunWays } from './RunWays'
 import { StepList } from './StepList'
 import { TrayCounts } from './TrayCounts'
 
@@ -160,6 +161,7 @@ export function ChoosePlan({ bench, jobs }: { bench: Workbench; jobs: JobSheet[]
               </p>
             )}
             <HubWays hub={data.hubs.find((h) => h.step === step.key)} step={step} />
+            <RunWays run={data.runs.find((r) => r.step === step.key)} step={step} />
             <p className="cap">{data.steps.find((s) => s.step.key === step.key)?.because.join(' ')}</p>
           </Panel>
         )}

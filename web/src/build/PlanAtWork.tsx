@@ -71,6 +71,7 @@ export function PlanAtWork({ bench, job, work }: { bench: Workbench; job: JobShe
           number={number}
           missing={work.missingTools}
           hubs={work.hubs}
+          runs={work.runs}
           onChoose={choose}
           onBay={() => setBay(true)}
         />

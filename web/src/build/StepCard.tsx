@@ -2,7 +2,7 @@ import { Button, Group, Switch } from '@mantine/core'
 import { useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import type { JobSheet, ToolStandIn } from '../api/client'
-import type { HubAtStep, PlanStep, PlanToWork } from '../api/plan'
+import type { HubAtStep, PlanStep, PlanToWork, RunAtStep } from '../api/plan'
 import { useJobs } from '../api/queries'
 import { PhotoList } from '../job/PhotoList'
 import { STATE_MARKS } from '../job/planWords'
@@ -18,6 +18,7 @@ import { Refused } from '../shell/Refused'
 import { useSpeech } from '../shell/useSpeech'
 import classes from './BuildView.module.css'
 import { HubWays } from './HubWays'
+import { RunWays } from './RunWays'
 import { StepActions } from './StepActions'
 import { StepFields } from './StepFields'
 import { useStep } from './useStep'
@@ -32,6 +33,7 @@ export function StepCard({
   number,
   missing,
   hubs,
+  runs,
   onChoose,
   onBay,
 }: {
@@ -42,6 +44,7 @@ export function StepCard({
   number: number
   missing: ToolStandIn[]
   hubs: HubAtStep[]
+  runs: RunAtStep[]
   onChoose: (key: string) => void
   onBay: () => void
 }) {
@@ -106,6 +109,7 @@ export function StepCard({
       {isOpen && !step.isAtSet && (
         <>
           <HubWays hub={hubs.find((h) => h.step === step.key)} step={step} />
+          <RunWays run={runs.find((r) => r.step === step.key)} step={step} />
           <StepFields inHand={inHand} />
           <StepActions inHand={inHand} plan={plan} missing={missing} onChoose={onChoose} />
           <DoNext job={job} plan={plan} at={at} />

@@ -21,6 +21,7 @@ export const LOCK_WORDS: Record<LockKind, string> = {
   circlip: 'circlip',
   rivet: 'rivet',
   clip: 'clip',
+  keyLock: 'screw or edge over the key',
 }
 
 export const CONDITION_WORDS: Record<LockCondition, string> = {
