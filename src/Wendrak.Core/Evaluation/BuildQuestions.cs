@@ -21,6 +21,7 @@ public sealed record BuildQuestion(
 /// <param name="Wanted">In view.</param>
 /// <param name="Steps">In their order.</param>
 /// <param name="Minutes">Usual working time of all, min.</param>
+/// <param name="Phases">Parts of the work in their order.</param>
 /// <param name="Source">Where the procedure comes from.</param>
 /// <param name="Tray">What must lie ready.</param>
 /// <param name="MissingTools">Empty where nobody listed the workshop’s tools.</param>
@@ -35,6 +36,7 @@ public sealed record BuildAnswer(
     LoopChoice Wanted,
     IReadOnlyList<PlannedStep> Steps,
     double Minutes,
+    IReadOnlyList<PhaseMinutes> Phases,
     string Source,
     IReadOnlyList<TrayCount> Tray,
     IReadOnlyList<ToolStandIn> MissingTools,
@@ -69,6 +71,7 @@ internal static class BuildAnswers
             wanted,
             steps,
             steps.Sum(s => s.Step.Minutes),
+            PhaseMinutes.Of(steps.Select(s => s.Step)),
             $"{procedure.Author}, version {procedure.Version}: {procedure.Source}",
             [
                 .. steps

@@ -6,6 +6,7 @@ using Wendrak.Core.Stock;
 namespace Wendrak.Core.Evaluation;
 
 /// <summary>The plan of a job, with what the workshop has for it.</summary>
+/// <param name="Phases">Parts of the work in their order.</param>
 /// <param name="Tray">Parts against Stock, in the order of the plan’s tray.</param>
 /// <param name="MissingTools">Empty where nobody listed the workshop’s tools.</param>
 /// <param name="Hubs">Wheels whose hub was measured, at the steps that put them on.</param>
@@ -14,6 +15,7 @@ namespace Wendrak.Core.Evaluation;
 /// <param name="Defers">Whose word wins, and whose work it is where people can be hurt.</param>
 public sealed record PlanToWork(
     JobPlan Plan,
+    IReadOnlyList<PhaseMinutes> Phases,
     IReadOnlyList<TrayCount> Tray,
     IReadOnlyList<ToolStandIn> MissingTools,
     IReadOnlyList<HubAtStep> Hubs,
@@ -30,6 +32,7 @@ public sealed record PlanToWork(
         Loop? loop = MachineRules.LoopsOf(machine).FirstOrDefault(l => l.Key == plan.LoopKey);
         return new(
             plan,
+            PhaseMinutes.Of(plan.Steps.Select(s => s.Step)),
             [
                 .. plan.Tray.Select(l =>
                     loop is null

@@ -25,6 +25,11 @@ public sealed class BuildAnswerTests
         Assert.Equal((ProcedureFamily.FinalChain, change), (answer.Family, answer.Change));
         Assert.Equal((front, rear), (answer.Wanted.FrontSize, answer.Wanted.RearSize));
         Assert.Equal(answer.Steps.Sum(s => s.Step.Minutes), answer.Minutes);
+        Assert.Equal(Enum.GetValues<StepPhase>(), answer.Phases.Select(p => p.Phase));
+        Assert.All(
+            answer.Phases,
+            p => Assert.Equal(answer.Steps.Where(s => s.Step.Phase == p.Phase).Sum(s => s.Step.Minutes), p.Minutes)
+        );
     }
 
     [Fact]

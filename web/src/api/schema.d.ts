@@ -2398,6 +2398,8 @@ export interface components {
              * @description Usual working time of all, min.
              */
             minutes: number;
+            /** @description Parts of the work in their order. */
+            phases: components["schemas"]["PhaseMinutes"][];
             /** @description Where the procedure comes from. */
             source: string;
             /** @description What must lie ready. */
@@ -6901,6 +6903,15 @@ export interface components {
              */
             unpriced: number;
         };
+        /** @description A part of the work. */
+        PhaseMinutes: {
+            phase: components["schemas"]["StepPhase"];
+            /**
+             * Format: double
+             * @description Usual working time of its steps, min.
+             */
+            minutes: number;
+        };
         /** @description A length on a photo, by another one that is known. */
         PhotoLength: {
             /**
@@ -7018,6 +7029,8 @@ export interface components {
         /** @description The plan of a job, with what the workshop has for it. */
         PlanToWork: {
             plan: components["schemas"]["JobPlan"];
+            /** @description Parts of the work in their order. */
+            phases: components["schemas"]["PhaseMinutes"][];
             /** @description Parts against Stock, in the order of the plan’s tray. */
             tray: components["schemas"]["TrayCount"][];
             /** @description Empty where nobody listed the workshop’s tools. */

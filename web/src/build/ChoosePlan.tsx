@@ -141,6 +141,7 @@ export function ChoosePlan({ bench, jobs }: { bench: Workbench; jobs: JobSheet[]
         {data && (
           <Panel title="The order" note="made for this machine and this change" isStale={isStale}>
             <StepList
+              phases={data.phases}
               steps={data.steps.map((s) => ({ ...s, state: 'open' }))}
               at={step?.key}
               onChoose={setSeen}

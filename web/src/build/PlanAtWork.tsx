@@ -47,7 +47,7 @@ export function PlanAtWork({ bench, job, work }: { bench: Workbench; job: JobShe
         >
           <LabelledValue name="done, in usual minutes">{minutesText(plan.minutesDone)}</LabelledValue>
           <LabelledValue name="left">{minutesText(plan.minutesLeft)}</LabelledValue>
-          <StepList steps={plan.steps} at={at.step.key} onChoose={choose} isBegun />
+          <StepList phases={work.phases} steps={plan.steps} at={at.step.key} onChoose={choose} isBegun />
           <p className="cap" style={{ marginTop: 8 }}>
             {plan.title}, version {plan.procedureVersion}
           </p>

@@ -1,4 +1,4 @@
-import type { PlannedStep, StepState } from '../api/plan'
+import type { PhaseMinutes, PlannedStep, StepState } from '../api/plan'
 import { STATE_MARKS } from '../job/planWords'
 import { minutesText } from '../quantities/days'
 import classes from './BuildView.module.css'
@@ -6,29 +6,26 @@ import { PHASE_WORDS } from './words'
 
 /** The steps in their order, by the parts of the work. */
 export function StepList({
+  phases,
   steps,
   at,
   onChoose,
   isBegun,
 }: {
+  phases: PhaseMinutes[]
   steps: (PlannedStep & { state: StepState })[]
   /** Key of the one in view. */
   at: string | undefined
   onChoose: (key: string) => void
   isBegun: boolean
 }) {
-  const phases = [...new Set(steps.map((s) => s.step.phase))]
-  return phases.map((phase) => {
+  return phases.map(({ phase, minutes }) => {
     const here = steps.filter((s) => s.step.phase === phase)
     return (
       <section key={phase} aria-label={PHASE_WORDS[phase]}>
         <h3 className={classes.phase}>
           <span>{PHASE_WORDS[phase]}</span>
-          <span className="cap">
-            {phase === 'set' && isBegun
-              ? 'at station 6'
-              : minutesText(here.reduce((sum, s) => sum + s.step.minutes, 0))}
-          </span>
+          <span className="cap">{phase === 'set' && isBegun ? 'at station 6' : minutesText(minutes)}</span>
         </h3>
         <ol className={classes.steps}>
           {here.map(({ step, state }) => (
