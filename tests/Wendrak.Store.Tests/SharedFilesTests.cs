@@ -14,7 +14,7 @@ public sealed class SharedFilesTests : IDisposable
     private readonly TempStore _store = new();
     private readonly SharedFiles _files;
 
-    public SharedFilesTests() => _files = new(_store.Database, _store.Log, TimeProvider.System);
+    public SharedFilesTests() => _files = new(_store.Database, _store.Log, _store.History, TimeProvider.System);
 
     public void Dispose() => _store.Dispose();
 
@@ -117,7 +117,10 @@ public sealed class SharedFilesTests : IDisposable
         await _store.Aims.AddAsync("Ann", Made("Slow", 3), default);
         Assert.Null(await _files.WriteAimsAsync(from.Id, drive, "Harbour", "Ann"));
         SharedFile file = (await _files.WriteAimsAsync(from.Id, drive, "Dyke road", "Ann"))!;
-        Assert.Equal(2, file.Version);
+        // Later, though there is one aim less.
+        Aim gone = (await _store.Aims.ListAsync(from.Id)).First(a => a.Name == "Fast");
+        await _store.Aims.RemoveAsync("Ann", gone.Id, gone.Version, default);
+        Assert.True((await _files.WriteAimsAsync(from.Id, drive, "Dyke road", "Ann"))!.Version > file.Version);
 
         SharedTake take = new(file, to.Id, to.Drives[0].Key, false);
         Assert.Equal(2, (await _files.TakeAsync("Ben", take, default)).Adds);

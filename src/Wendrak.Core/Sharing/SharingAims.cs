@@ -76,7 +76,7 @@ public static class SharingAims
     }
 
     /// <summary>As people write it: “Dyke road” and “dyke road ” are one venue.</summary>
-    public static bool IsOf(Aim aim, string venue) =>
+    private static bool IsOf(Aim aim, string venue) =>
         string.Equals(aim.Venue?.Trim(), venue.Trim(), StringComparison.OrdinalIgnoreCase);
 
     private static SharedAim From(Aim aim) => new(aim.Name, aim.Target, aim.Conditions, aim.Wishes, aim.Note);

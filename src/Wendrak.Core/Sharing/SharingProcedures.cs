@@ -1,4 +1,6 @@
 using Wendrak.Core.Procedures;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
 
 namespace Wendrak.Core.Sharing;
 
@@ -6,11 +8,20 @@ namespace Wendrak.Core.Sharing;
 public static class SharingProcedures
 {
     /// <summary>What taking it in would change on a machine.</summary>
-    /// <param name="here">What the machine has of its own; null for nothing.</param>
-    public static SharedDifferences Compare(SharedProcedure file, OwnProcedure? here)
+    /// <exception cref="InvalidInputException">No loop of the machine is worked on by that procedure.</exception>
+    public static SharedDifferences Compare(SharedProcedure file, Machine machine)
     {
         OwnProcedure there = file.Procedure;
+        OwnProcedure? here = Of(machine, there.Family);
         Procedure procedure = ProcedureLibrary.Get(there.Family);
+        new Guard()
+            .That(
+                MachineRules.LoopsOf(machine).Any(l => procedure.Elements.Contains(l.DriveElement)),
+                "File.Content.Procedure.Family",
+                "no_loop",
+                $"No chain or belt of {machine.Name} is worked on by “{procedure.Title}”."
+            )
+            .ThrowIfAny();
         return (
             SharedDifferences.Empty with
             {
@@ -27,34 +38,64 @@ public static class SharingProcedures
                         .Select(k => Compare(k, procedure, here, there)),
                 ],
                 IsKnown = here is not null,
-                Caution =
-                    file.BasedOn == procedure.Version
-                        ? null
-                        : $"It was written beside version {file.BasedOn} of the procedure, here is {procedure.Version}: read its steps before they are worked by.",
+                Caution = Caution(file, procedure),
             }
         ).Counted();
     }
 
-    /// <summary>What the machine has then: the file’s where it speaks, else what was here.</summary>
-    public static OwnProcedure Take(SharedProcedure file, OwnProcedure? here)
+    /// <summary>The machine with the file’s words where it speaks, and with its own where it is silent.</summary>
+    public static Machine Take(SharedProcedure file, Machine machine)
     {
         OwnProcedure there = file.Procedure;
-        if (here is null)
-            return there;
-        return new(
+        OwnProcedure here = Of(machine, there.Family) ?? new(there.Family, [], []);
+        OwnProcedure next = new(
             there.Family,
             [
-                .. here.Reworded.Select(w => Wording(there, w.Step) ?? w),
+                .. here.Reworded.Select(w => Over(w, Wording(there, w.Step))),
                 .. there.Reworded.Where(w => Wording(here, w.Step) is null),
             ],
             [.. here.Added.Select(a => Added(there, a.Key) ?? a), .. there.Added.Where(a => Added(here, a.Key) is null)]
         );
+        return machine with { Procedures = [.. (machine.Procedures ?? []).Where(p => p.Family != there.Family), next] };
     }
+
+    /// <summary>Ours keeps what theirs does not say: a file of words alone takes no torque away.</summary>
+    private static StepWording Over(StepWording here, StepWording? there) =>
+        there is null
+            ? here
+            : new(here.Step, there.Do ?? here.Do, there.Minutes ?? here.Minutes, there.TorqueNm ?? here.TorqueNm);
+
+    private static string? Caution(SharedProcedure file, Procedure procedure)
+    {
+        IEnumerable<string> sentences =
+        [
+            .. file.BasedOn == procedure.Version
+                ? (IEnumerable<string>)[]
+                :
+                [
+                    $"It was written beside version {file.BasedOn} of the procedure, here is {procedure.Version}: read its steps before they are worked by.",
+                ],
+            .. file.Procedure.Reworded.Any(w => w.TorqueNm is not null)
+                ? (IEnumerable<string>)
+                    ["Torques in it are those of their machine: hold them against what the maker of yours says."]
+                : [],
+        ];
+        return sentences.Any() ? string.Join(" ", sentences) : null;
+    }
+
+    private static OwnProcedure? Of(Machine machine, ProcedureFamily family) =>
+        machine.Procedures?.FirstOrDefault(p => p.Family == family);
 
     private static IEnumerable<WordingDifference> Compare(ProcedureStep step, StepWording? here, StepWording? there)
     {
         if ((here ?? there) is not null)
-            yield return new(step.Key, step.Do, StateOf(here, there), here, there);
+            yield return new(
+                step.Key,
+                step.Do,
+                StateOf(here, there is null || here is null ? there : Over(here, there)),
+                here,
+                there
+            );
     }
 
     private static AddedStepDifference Compare(string key, Procedure procedure, OwnProcedure? own, OwnProcedure there)

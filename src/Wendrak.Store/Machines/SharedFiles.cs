@@ -10,7 +10,7 @@ using Wendrak.Store.Records;
 namespace Wendrak.Store.Machines;
 
 /// <summary>Procedures, gearbox sets and aims of a venue, to files for other workshops and from theirs.</summary>
-public sealed class SharedFiles(Database database, ChangeLog log, TimeProvider clock)
+public sealed class SharedFiles(Database database, ChangeLog log, History history, TimeProvider clock)
 {
     private readonly MachineRepository _machines = new();
     private readonly SetupRepository _setups = new();
@@ -46,14 +46,16 @@ public sealed class SharedFiles(Database database, ChangeLog log, TimeProvider c
 
     /// <returns>Null when the machine is not there or no aim of that venue can go along.</returns>
     /// <exception cref="InvalidInputException">The author is no name.</exception>
-    public Task<SharedFile?> WriteAimsAsync(long machineId, string driveKey, string venue, string author) =>
-        database.ReadAsync(async session =>
-        {
-            IReadOnlyList<Aim> own = await AimsAsync(session, machineId, driveKey);
-            SharedAims content = SharingAims.From(venue, own);
-            int version = own.Where(a => SharingAims.IsOf(a, venue)).Sum(a => a.Version);
-            return content.Aims.Count == 0 ? null : Written($"Aims for {venue}", version, author, content);
-        });
+    public async Task<SharedFile?> WriteAimsAsync(long machineId, string driveKey, string venue, string author)
+    {
+        // The number of what was done last to the machine: aims that come and go have no version of their own together.
+        long last = (await history.ListAsync(machineId, null, 1)).Select(c => c.Id).FirstOrDefault();
+        SharedAims content = SharingAims.From(
+            venue,
+            await database.ReadAsync(session => AimsAsync(session, machineId, driveKey))
+        );
+        return content.Aims.Count == 0 ? null : Written($"Aims for {venue}", (int)last, author, content);
+    }
 
     /// <summary>What taking a file in would change; nothing is stored.</summary>
     /// <exception cref="InvalidInputException">It can't be taken in.</exception>
@@ -104,8 +106,7 @@ public sealed class SharedFiles(Database database, ChangeLog log, TimeProvider c
         switch (take.File.Content)
         {
             case SharedProcedure procedure:
-                Machine machine = await MachineAsync(session, take);
-                return SharingProcedures.Compare(procedure, OwnOf(machine, procedure.Procedure.Family));
+                return SharingProcedures.Compare(procedure, await MachineAsync(session, take));
             case SharedGearboxSet set:
                 return SharingGearboxSets.Compare(set, take.IsBeside ? null : await NamedAsync(session, set.Name));
             case SharedAims aims:
@@ -135,11 +136,7 @@ public sealed class SharedFiles(Database database, ChangeLog log, TimeProvider c
     private async Task StoreAsync(Edit edit, Machine machine, SharedProcedure file)
     {
         edit.MachineId = machine.Id;
-        OwnProcedure next = SharingProcedures.Take(file, OwnOf(machine, file.Procedure.Family));
-        Machine changed = machine with
-        {
-            Procedures = [.. (machine.Procedures ?? []).Where(p => p.Family != next.Family), next],
-        };
+        Machine changed = SharingProcedures.Take(file, machine);
         MachineRules.Check(changed, (await _setups.FittedAsync(edit.Session, machine.Id)).Loops);
         await _machines.ChangeAsync(edit, changed, machine);
     }
@@ -189,9 +186,6 @@ public sealed class SharedFiles(Database database, ChangeLog log, TimeProvider c
 
     private async Task<IReadOnlyList<Aim>> AimsAsync(Session session, long machineId, string driveKey) =>
         [.. (await _aims.ListOfMachineAsync(session, machineId)).Where(a => a.DriveKey == driveKey)];
-
-    private static OwnProcedure? OwnOf(Machine machine, ProcedureFamily family) =>
-        machine.Procedures?.FirstOrDefault(p => p.Family == family);
 
     private static Drive DriveOf(Machine machine, SharedTake take) =>
         machine.Drives.FirstOrDefault(d => d.Key == take.DriveKey)

@@ -2,6 +2,7 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Procedures;
 using Wendrak.Core.Records;
 using Wendrak.Core.Sharing;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tests.Sharing;
 
@@ -18,6 +19,12 @@ public sealed class SharedFilesTests
 
     private static AddedStep Wipe(string say = "Wipe the stand.") =>
         new("wipe", StepPhase.Close, Nut, say, "It drips.", 2, false);
+
+    private static Machine With(OwnProcedure? own) =>
+        StartingMachines.For(MachineKind.Motorcycle).Machine with
+        {
+            Procedures = own is null ? null : [own],
+        };
 
     private static SharedFile Of(SharedContent content) =>
         new(SharedFile.FormatName, 1, "A title", 3, "Ann", new(2026, 11, 30), content);
@@ -44,25 +51,43 @@ public sealed class SharedFilesTests
             [Wipe(), Wipe() with { Key = "oil", Do = "Oil it." }]
         );
         SharedProcedure file = new(there, Chain.Version);
-        SharedDifferences differs = SharingProcedures.Compare(file, here);
+        SharedDifferences differs = SharingProcedures.Compare(file, With(here));
 
         Assert.Equal(
             [(First, SharedState.OnlyHere), (Chain.Steps[1].Key, SharedState.New), (Nut, SharedState.Other)],
-            differs
-                .Wordings.Select(w => (w.Step, w.State))
-                .OrderBy(w => Chain.Steps.ToList().FindIndex(s => s.Key == w.Step))
+            differs.Wordings.Select(w => (w.Step, w.State))
         );
         Assert.Equal([SharedState.Same, SharedState.New], differs.AddedSteps.Select(a => a.State));
         Assert.Equal(Chain.Steps.First(s => s.Key == Nut).Do, differs.AddedSteps[1].AfterThere);
         Assert.Equal((1, 2, 1, true), (differs.ChangesHere, differs.Adds, differs.Stays, differs.IsKnown));
-        Assert.Null(differs.Caution);
+        Assert.Contains("hold them against what the maker", differs.Caution, StringComparison.Ordinal);
 
-        OwnProcedure taken = SharingProcedures.Take(file, here);
+        Machine next = SharingProcedures.Take(file, With(here));
+        OwnProcedure taken = Assert.Single(next.Procedures!);
         Assert.Equal(98, taken.Reworded.Single(w => w.Step == Nut).TorqueNm);
         Assert.Equal("Ours", taken.Reworded.Single(w => w.Step == First).Do);
         Assert.Equal("Theirs", taken.Reworded.Single(w => w.Step == Chain.Steps[1].Key).Do);
         Assert.Equal(["wipe", "oil"], taken.Added.Select(a => a.Key));
-        Assert.Equal(0, SharingProcedures.Compare(file, taken) is var again ? again.Adds + again.ChangesHere : -1);
+        Assert.Equal(0, SharingProcedures.Compare(file, next) is var again ? again.Adds + again.ChangesHere : -1);
+    }
+
+    [Fact]
+    public void Words_of_a_file_take_no_torque_away_and_the_same_words_are_no_change()
+    {
+        OwnProcedure here = Own(new StepWording(Nut, "Ours", null, 98));
+        SharedProcedure words = new(Own(new StepWording(Nut, "Theirs", 7, null)), Chain.Version);
+        Assert.Equal(1, SharingProcedures.Compare(words, With(here)).ChangesHere);
+        Machine next = SharingProcedures.Take(words, With(here));
+        Assert.Equal(new(Nut, "Theirs", 7, 98), next.Procedures![0].Reworded[0]);
+        Assert.Equal(SharedState.Same, SharingProcedures.Compare(words, next).Wordings[0].State);
+        Assert.Null(SharingProcedures.Compare(words, next).Caution);
+    }
+
+    [Fact]
+    public void A_procedure_that_no_loop_of_the_machine_is_worked_on_by_is_refused()
+    {
+        SharedProcedure belt = new(new(ProcedureFamily.FinalBelt, [], []), 1);
+        Refusals.Names("File.Content.Procedure.Family", () => SharingProcedures.Compare(belt, With(null)));
     }
 
     [Fact]
@@ -70,7 +95,7 @@ public sealed class SharedFilesTests
     {
         SharedDifferences differs = SharingProcedures.Compare(
             new(Own(new StepWording(First, "Theirs", null, null)), Chain.Version + 1),
-            null
+            With(null)
         );
         Assert.Contains($"version {Chain.Version + 1}", differs.Caution, StringComparison.Ordinal);
         Assert.Equal((false, 1), (differs.IsKnown, differs.Adds));

@@ -89,9 +89,7 @@ export function OwnStep({
           <Refused error={save.error} />
         </>
       ) : (
-        // Begun anew where the step says something else, as after a file was read.
         <Wording
-          key={`${step.do} ${step.minutes} ${step.fastener?.torqueNm}`}
           step={step}
           isOwn={worded !== undefined}
           isPending={save.isPending}
@@ -135,6 +133,15 @@ function Wording({
   const [words, setWords] = useState(step.do)
   const [minutes, setMinutes] = useState<number | undefined>(step.minutes)
   const [torqueNm, setTorqueNm] = useState<number | undefined>(step.fastener?.torqueNm ?? undefined)
+  // What is stored may change beside this form, as when a file is read: then it says what is stored.
+  const stored = `${step.do} ${step.minutes} ${step.fastener?.torqueNm}`
+  const [shown, setShown] = useState(stored)
+  if (stored !== shown) {
+    setShown(stored)
+    setWords(step.do)
+    setMinutes(step.minutes)
+    setTorqueNm(step.fastener?.torqueNm ?? undefined)
+  }
   return (
     <form
       className={classes.ask}
