@@ -228,6 +228,10 @@ test('bay mode: one step, big, done by thumb on a phone, with the keyboard left 
     const box = await bay.getByRole('button', { name, exact: true }).boundingBox()
     expect(box?.height, name).toBeGreaterThanOrEqual(56)
   }
+  // A number is stepped, the keyboard left alone.
+  await bay.getByRole('button', { name: 'Step +10, teeth in front' }).click()
+  await bay.getByRole('button', { name: 'Less teeth in front' }).click()
+  await expect(bay.getByRole('textbox', { name: 'teeth in front' })).toHaveValue('14')
   await bay.getByRole('button', { name: 'Done', exact: true }).click()
   await expect(bay).toContainText('Step 2 of')
   await bay.getByRole('button', { name: 'Back' }).click()

@@ -84,7 +84,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'fit/TravelHandle.tsx', numbers: '3 10 10' },
     { file: 'machine/LoopFields.tsx', numbers: '0.005' },
     { file: 'ratio/BandHandles.tsx', numbers: '0.01 1000 1000 3 3 10 10' },
-    { file: 'set/BaySteps.tsx', numbers: '0.05 0.5 0.1 10 9' },
+    { file: 'shell/BaySteps.tsx', numbers: '0.05 0.5 0.1 10 9' },
   ],
   'how much of a list is shown or asked for at once': [
     { file: 'app/FindBox.tsx', numbers: '12' },

@@ -1,10 +1,11 @@
-import { Radio } from '@mantine/core'
+import { Button, Radio } from '@mantine/core'
 import type { ReactNode } from 'react'
 import { issueFor } from '../api/issues'
 import { atEvent } from '../job/useJobEvents'
 import { choicesOf } from '../quantities/choices'
 import { QuantityField } from '../quantities/QuantityField'
-import { useUnits } from '../quantities/units'
+import { type Quantity, useUnits } from '../quantities/units'
+import { BaySteps } from '../shell/BaySteps'
 import { ArmAndPull } from './ArmAndPull'
 import classes from './BuildView.module.css'
 import type { StepInHand } from './useStep'
@@ -49,6 +50,8 @@ function FasteningFields({ inHand, size }: { inHand: StepInHand; size: 'sm' | 'l
   if (!fastener) return null
   const { fastening, setFastening, record } = inHand
   const issue = (field: string) => issueFor(record.error, atEvent(`fastening.${field}`))
+  const tell = (told: Partial<typeof fastening>) => setFastening({ ...fastening, ...told })
+  const makersNm = fastener.torqueNm ?? null
   return (
     <fieldset className={classes.fastening}>
       <legend>
@@ -60,56 +63,97 @@ function FasteningFields({ inHand, size }: { inHand: StepInHand; size: 'sm' | 'l
         </p>
       )}
       <div className={classes.fields}>
-        <QuantityField
+        <Stepped size={size} of="in and tight" value={fastening.count} onStep={(count) => tell({ count })}>
+          <QuantityField
+            size={size}
+            label="In and tight"
+            isCount
+            value={fastening.count}
+            onChange={(count) => tell({ count })}
+            error={issue('count')}
+          />
+        </Stepped>
+        <Stepped size={size} of="there are" value={fastening.of} onStep={(of) => tell({ of })}>
+          <QuantityField
+            size={size}
+            label="Of"
+            isCount
+            value={fastening.of}
+            onChange={(of) => tell({ of })}
+            error={issue('of')}
+          />
+        </Stepped>
+        <Stepped
           size={size}
-          label="In and tight"
-          isCount
-          value={fastening.count}
-          onChange={(count) => setFastening({ ...fastening, count })}
-          error={issue('count')}
-        />
-        <QuantityField
-          size={size}
-          label="Of"
-          isCount
-          value={fastening.of}
-          onChange={(of) => setFastening({ ...fastening, of })}
-          error={issue('of')}
-        />
-        <QuantityField
-          size={size}
-          label="Torque"
+          of="torque"
           quantity="torque"
-          value={fastening.torqueNm ?? undefined}
-          onChange={(torqueNm) => setFastening({ ...fastening, torqueNm: torqueNm ?? null })}
-          description={
-            fastener.torqueNm == null
-              ? 'the maker’s is not typed for this machine'
-              : `the maker’s: ${units.show('torque', fastener.torqueNm)}`
-          }
-          error={issue('torqueNm')}
-        />
+          value={fastening.torqueNm ?? fastener.torqueNm ?? undefined}
+          onStep={(torqueNm) => tell({ torqueNm })}
+        >
+          <QuantityField
+            size={size}
+            label="Torque"
+            quantity="torque"
+            value={fastening.torqueNm ?? undefined}
+            onChange={(torqueNm) => tell({ torqueNm: torqueNm ?? null })}
+            description={
+              makersNm === null
+                ? 'the maker’s is not typed for this machine'
+                : `the maker’s: ${units.show('torque', makersNm)}`
+            }
+            error={issue('torqueNm')}
+          />
+          {size === 'lg' && makersNm !== null && (
+            <Button size="xl" variant="default" onClick={() => tell({ torqueNm: makersNm, by: 'maker' })}>
+              {units.show('torque', makersNm)}, the maker’s
+            </Button>
+          )}
+        </Stepped>
       </div>
       <OneOf
         label="How its torque is told"
         words={BY_WORDS}
         value={fastening.by}
-        onChange={(by) => setFastening({ ...fastening, by })}
+        onChange={(by) => tell({ by })}
         error={issue('by')}
         size={size}
       />
-      {fastening.by === 'armAndPull' && (
-        <ArmAndPull onTake={(torqueNm) => setFastening({ ...fastening, torqueNm })} />
-      )}
+      {fastening.by === 'armAndPull' && <ArmAndPull onTake={(torqueNm) => tell({ torqueNm })} />}
       <OneOf
         label="Its lock"
         words={CONDITION_WORDS}
         value={fastening.lock}
-        onChange={(lock) => setFastening({ ...fastening, lock })}
+        onChange={(lock) => tell({ lock })}
         error={issue('lock')}
         size={size}
       />
     </fieldset>
+  )
+}
+
+/** A field, and under it in the bay what makes its number without the keyboard. */
+function Stepped({
+  size,
+  of,
+  quantity,
+  value,
+  onStep,
+  children,
+}: {
+  size: 'sm' | 'lg'
+  /** What there is more or less of, as a word. */
+  of: string
+  quantity?: Quantity | undefined
+  value: number | undefined
+  onStep: (stored: number) => void
+  children: ReactNode
+}) {
+  if (size === 'sm') return children
+  return (
+    <div className={classes.stepped}>
+      {children}
+      <BaySteps of={of} quantity={quantity} from={value ?? 0} onStep={onStep} />
+    </div>
   )
 }
 
@@ -150,18 +194,29 @@ function ValueFields({ inHand, size }: { inHand: StepInHand; size: 'sm' | 'lg' }
   const sent = records.filter((r) => inHand.values[r.key] !== undefined)
   return (
     <div className={classes.fields}>
-      {records.map((r) => (
-        <QuantityField
-          key={r.key}
-          size={size}
-          label={r.label}
-          quantity={quantityOf(r.unit)}
-          unit={r.unit || undefined}
-          value={inHand.values[r.key]}
-          onChange={(value) => inHand.setValues({ ...inHand.values, [r.key]: value })}
-          error={issueFor(inHand.record.error, atEvent(`values[${sent.indexOf(r)}].value`))}
-        />
-      ))}
+      {records.map((r) => {
+        const tell = (value: number | undefined) => inHand.setValues({ ...inHand.values, [r.key]: value })
+        return (
+          <Stepped
+            key={r.key}
+            size={size}
+            of={r.label}
+            quantity={quantityOf(r.unit)}
+            value={inHand.values[r.key] ?? r.low}
+            onStep={tell}
+          >
+            <QuantityField
+              size={size}
+              label={r.label}
+              quantity={quantityOf(r.unit)}
+              unit={r.unit || undefined}
+              value={inHand.values[r.key]}
+              onChange={tell}
+              error={issueFor(inHand.record.error, atEvent(`values[${sent.indexOf(r)}].value`))}
+            />
+          </Stepped>
+        )
+      })}
     </div>
   )
 }

@@ -1,7 +1,7 @@
 import type { SetReading } from '../api/client'
 import { useUnits } from '../quantities/units'
+import { BaySteps } from '../shell/BaySteps'
 import classes from './BayMode.module.css'
-import { BaySteps } from './BaySteps'
 
 /** A deflection under a push: how hard is said first, and stays for the next place. */
 export function BayPush({

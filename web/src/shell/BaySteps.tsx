@@ -1,10 +1,12 @@
 import { Button } from '@mantine/core'
 import { plain } from '../quantities/format'
-import { type Quantity, useUnits } from '../quantities/units'
-import classes from './BayMode.module.css'
+import { type Quantity, type UnitSystem, useUnits } from '../quantities/units'
+import classes from './BaySteps.module.css'
 
-/** What one press is, in the unit that is shown; a gauge has its own. */
-const STEP = { metric: { fine: 1, force: 1 }, inch: { fine: 0.05, force: 0.5 } }
+/** What one press is where it is not 1 of the unit that is shown. */
+const STEP: Partial<Record<UnitSystem, Partial<Record<Quantity, number>>>> = {
+  inch: { fine: 0.05, force: 0.5 },
+}
 /** A gap is read to a tenth of what a play is. */
 const FINER = 0.1
 const MANY = 10
@@ -21,19 +23,19 @@ export function BaySteps({
 }: {
   /** What there is more or less of, as a word. */
   of: string
-  quantity?: Extract<Quantity, 'fine' | 'force'>
+  quantity?: Quantity | undefined
   isFine?: boolean
   /** What is stepped from, stored. */
   from: number
   onStep: (stored: number) => void
 }) {
   const units = useUnits()
-  const shown = (quantity ? STEP[units.system][quantity] : 1) * (isFine ? FINER : 1)
+  const shown = ((quantity && STEP[units.system]?.[quantity]) ?? 1) * (isFine ? FINER : 1)
   const step = quantity ? units.toStored(quantity, shown) : shown
   const by = (steps: number) =>
     onStep(Math.max(0, Number((Math.round(from / step + steps) * step).toPrecision(FIGURES))))
   const button = (steps: number, name: string) => (
-    <Button size="xl" className={classes.big} variant="default" onClick={() => by(steps)} aria-label={name}>
+    <Button size="xl" className={classes.step} variant="default" onClick={() => by(steps)} aria-label={name}>
       {steps < 0 ? '−' : '+'}
       {plain(Math.abs(steps) * shown)}
     </Button>
