@@ -63,7 +63,13 @@ function FasteningFields({ inHand, size }: { inHand: StepInHand; size: 'sm' | 'l
         </p>
       )}
       <div className={classes.fields}>
-        <Stepped size={size} of="in and tight" value={fastening.count} onStep={(count) => tell({ count })}>
+        <Stepped
+          size={size}
+          isFew
+          of="in and tight"
+          value={fastening.count}
+          onStep={(count) => tell({ count })}
+        >
           <QuantityField
             size={size}
             label="In and tight"
@@ -73,7 +79,7 @@ function FasteningFields({ inHand, size }: { inHand: StepInHand; size: 'sm' | 'l
             error={issue('count')}
           />
         </Stepped>
-        <Stepped size={size} of="there are" value={fastening.of} onStep={(of) => tell({ of })}>
+        <Stepped size={size} isFew of="there are" value={fastening.of} onStep={(of) => tell({ of })}>
           <QuantityField
             size={size}
             label="Of"
@@ -134,6 +140,7 @@ function FasteningFields({ inHand, size }: { inHand: StepInHand; size: 'sm' | 'l
 /** A field, and under it in the bay what makes its number without the keyboard. */
 function Stepped({
   size,
+  isFew,
   of,
   quantity,
   value,
@@ -141,6 +148,7 @@ function Stepped({
   children,
 }: {
   size: 'sm' | 'lg'
+  isFew?: boolean
   /** What there is more or less of, as a word. */
   of: string
   quantity?: Quantity | undefined
@@ -152,7 +160,7 @@ function Stepped({
   return (
     <div className={classes.stepped}>
       {children}
-      <BaySteps of={of} quantity={quantity} from={value ?? 0} onStep={onStep} />
+      <BaySteps of={of} isFew={isFew ?? false} quantity={quantity} from={value ?? 0} onStep={onStep} />
     </div>
   )
 }

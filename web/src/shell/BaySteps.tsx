@@ -18,6 +18,7 @@ export function BaySteps({
   of,
   quantity,
   isFine = false,
+  isFew = false,
   from,
   onStep,
 }: {
@@ -25,6 +26,8 @@ export function BaySteps({
   of: string
   quantity?: Quantity | undefined
   isFine?: boolean
+  /** There are so few that tens make no sense. */
+  isFew?: boolean
   /** What is stepped from, stored. */
   from: number
   onStep: (stored: number) => void
@@ -42,10 +45,10 @@ export function BaySteps({
   )
   return (
     <div className={classes.steps}>
-      {button(-MANY, `Step −${MANY}, ${of}`)}
+      {!isFew && button(-MANY, `Step −${MANY}, ${of}`)}
       {button(-1, `Less ${of}`)}
       {button(1, `More ${of}`)}
-      {button(MANY, `Step +${MANY}, ${of}`)}
+      {!isFew && button(MANY, `Step +${MANY}, ${of}`)}
     </div>
   )
 }
