@@ -31,17 +31,8 @@ public sealed record MachineFile(
     /// <exception cref="InvalidInputException">Says what the file is not, or which part of it is wrong.</exception>
     public void Check()
     {
+        FileForm.Check(Format, FormatName, FormatVersion, NewestVersion);
         new Guard()
-            .That(Format == FormatName, nameof(Format), "other_format", $"Give a file whose format is “{FormatName}”.")
-            .ThrowIfAny();
-        new Guard()
-            .That(
-                FormatVersion is >= 1 and <= NewestVersion,
-                nameof(FormatVersion),
-                "other_version",
-                $"This file has format version {FormatVersion}; this program knows {NewestVersion}. Update Wendrak.",
-                NewestVersion
-            )
             .Count(nameof(Setups), Setups.Count, 1, MostSetups, "setups")
             .Count(nameof(Aims), Aims.Count, 0, MostAims, "aims")
             .Count(nameof(Jobs), Jobs?.Count ?? 0, 0, MostJobs, "jobs")

@@ -29,18 +29,7 @@ public sealed record SharedFile(
     /// <exception cref="InvalidInputException">Says what the file is not, or which part of it is wrong.</exception>
     public void Check()
     {
-        new Guard()
-            .That(Format == FormatName, nameof(Format), "other_format", $"Give a file whose format is “{FormatName}”.")
-            .ThrowIfAny();
-        new Guard()
-            .That(
-                FormatVersion is >= 1 and <= NewestVersion,
-                nameof(FormatVersion),
-                "other_version",
-                $"This file has format version {FormatVersion}; this program knows {NewestVersion}. Update Wendrak.",
-                NewestVersion
-            )
-            .ThrowIfAny();
+        FileForm.Check(Format, FormatName, FormatVersion, NewestVersion);
         new Guard()
             .Named(nameof(Title), Title)
             .Named(nameof(Author), Author)
