@@ -84,6 +84,9 @@ public sealed class SharedFilesTests : IDisposable
             ["Six: 2.5", "Six (Ann, 4): 2.6"],
             (await _store.Stock.GearboxSets.ListAsync()).OrderBy(s => s.Id).Select(s => $"{s.Name}: {s.Reductions[0]}")
         );
+        // Once more is nothing more.
+        Assert.Equal(0, (await _files.TakeAsync("Ben", new(later, null, null, true), default)).Adds);
+        Assert.Equal(2, (await _store.Stock.GearboxSets.ListAsync()).Count);
         await _store.UndoLastAsync();
         await _files.TakeAsync("Ben", new(later, null, null, false), default);
         GearboxSet now = Assert.Single(await _store.Stock.GearboxSets.ListAsync());
@@ -115,7 +118,11 @@ public sealed class SharedFilesTests : IDisposable
             );
         await _store.Aims.AddAsync("Ann", Made("Fast", 2.5), default);
         await _store.Aims.AddAsync("Ann", Made("Slow", 3), default);
-        Assert.Null(await _files.WriteAimsAsync(from.Id, drive, "Harbour", "Ann"));
+        Assert.Null(await _files.WriteAimsAsync(from.Id + 50, drive, "Dyke road", "Ann"));
+        InvalidInputException none = await Assert.ThrowsAsync<InvalidInputException>(() =>
+            _files.WriteAimsAsync(from.Id, drive, "Harbour", "Ann")
+        );
+        Assert.Equal("Venue", none.Issues[0].Field);
         SharedFile file = (await _files.WriteAimsAsync(from.Id, drive, "Dyke road", "Ann"))!;
         // Later, though there is one aim less.
         Aim gone = (await _store.Aims.ListAsync(from.Id)).First(a => a.Name == "Fast");

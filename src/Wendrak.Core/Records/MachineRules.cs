@@ -201,13 +201,7 @@ public static class MachineRules
             .Named(nameof(aim.Name), aim.Name)
             .Note(nameof(aim.Note), aim.Note)
             .Named(nameof(aim.DriveKey), aim.DriveKey)
-            .That(
-                aim.Venue is null || (aim.Venue.Trim().Length > 0 && aim.Venue.Length <= Guard.LongestName),
-                nameof(aim.Venue),
-                "too_long",
-                $"Say it in 1 to {Guard.LongestName} characters, or leave it out.",
-                Guard.LongestName
-            )
+            .Include(aim.Venue is null ? new Guard() : new Guard().Named(nameof(aim.Venue), aim.Venue))
             .Include(new Guard("Target.").Include(AimRules.Check(aim.Target, gears)))
             .Include(AimRules.CheckMemory(aim.Conditions, aim.Wishes, aim.Outcomes));
 

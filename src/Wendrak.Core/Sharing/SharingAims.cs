@@ -8,10 +8,21 @@ namespace Wendrak.Core.Sharing;
 public static class SharingAims
 {
     /// <summary>Aims of a venue as they go into a file; what was tried stays with its machine.</summary>
+    /// <exception cref="InvalidInputException">None of them can go along.</exception>
     public static SharedAims From(string venue, IEnumerable<Aim> aims)
     {
         Aim[] own = [.. aims.Where(a => IsOf(a, venue))];
         Aim[] going = [.. own.Where(a => a.Target is not MatchSetup).DistinctBy(a => a.Name)];
+        new Guard()
+            .That(
+                going.Length > 0,
+                "Venue",
+                "nothing_to_share",
+                own.Length == 0
+                    ? $"No aim of this drive is for “{venue}”: give a venue that one is for."
+                    : "Every aim for it means a setup of this machine: none of them says anything for another one."
+            )
+            .ThrowIfAny();
         return new(venue, [.. going.Select(From)], [.. own.Except(going).Select(a => a.Name)]);
     }
 

@@ -67,20 +67,14 @@ public static class SharingProcedures
 
     private static string? Caution(SharedProcedure file, Procedure procedure)
     {
-        IEnumerable<string> sentences =
-        [
-            .. file.BasedOn == procedure.Version
-                ? (IEnumerable<string>)[]
-                :
-                [
-                    $"It was written beside version {file.BasedOn} of the procedure, here is {procedure.Version}: read its steps before they are worked by.",
-                ],
-            .. file.Procedure.Reworded.Any(w => w.TorqueNm is not null)
-                ? (IEnumerable<string>)
-                    ["Torques in it are those of their machine: hold them against what the maker of yours says."]
-                : [],
-        ];
-        return sentences.Any() ? string.Join(" ", sentences) : null;
+        List<string> sentences = [];
+        if (file.BasedOn != procedure.Version)
+            sentences.Add(
+                $"It was written beside version {file.BasedOn} of the procedure, here is {procedure.Version}: read its steps before they are worked by."
+            );
+        if (file.Procedure.Reworded.Any(w => w.TorqueNm is not null))
+            sentences.Add("Torques in it are those of their machine: hold them against what the maker of yours says.");
+        return sentences.Count > 0 ? string.Join(" ", sentences) : null;
     }
 
     private static OwnProcedure? Of(Machine machine, ProcedureFamily family) =>

@@ -44,17 +44,18 @@ public sealed class SharedFiles(Database database, ChangeLog log, History histor
                 : null
         );
 
-    /// <returns>Null when the machine is not there or no aim of that venue can go along.</returns>
-    /// <exception cref="InvalidInputException">The author is no name.</exception>
+    /// <returns>Null when there is no such machine.</returns>
+    /// <exception cref="InvalidInputException">No aim of that venue can go along, or the author is no name.</exception>
     public async Task<SharedFile?> WriteAimsAsync(long machineId, string driveKey, string venue, string author)
     {
-        // The number of what was done last to the machine: aims that come and go have no version of their own together.
-        long last = (await history.ListAsync(machineId, null, 1)).Select(c => c.Id).FirstOrDefault();
-        SharedAims content = SharingAims.From(
-            venue,
-            await database.ReadAsync(session => AimsAsync(session, machineId, driveKey))
+        (Machine? Machine, IReadOnlyList<Aim> Aims) here = await database.ReadAsync(async session =>
+            (await _machines.FindAsync(session, machineId), await AimsAsync(session, machineId, driveKey))
         );
-        return content.Aims.Count == 0 ? null : Written($"Aims for {venue}", (int)last, author, content);
+        if (here.Machine is null)
+            return null;
+        // The number of what was done last to the machine: aims that come and go have no version of their own together.
+        long last = (await history.ListAsync(machineId, null, 1)).Select(c => c.Id).FirstOrDefault(1);
+        return Written($"Aims for {venue}", (int)last, author, SharingAims.From(venue, here.Aims));
     }
 
     /// <summary>What taking a file in would change; nothing is stored.</summary>
@@ -108,7 +109,7 @@ public sealed class SharedFiles(Database database, ChangeLog log, History histor
             case SharedProcedure procedure:
                 return SharingProcedures.Compare(procedure, await MachineAsync(session, take));
             case SharedGearboxSet set:
-                return SharingGearboxSets.Compare(set, take.IsBeside ? null : await NamedAsync(session, set.Name));
+                return SharingGearboxSets.Compare(set, await NamedAsync(session, NameFor(set, take)));
             case SharedAims aims:
                 Drive drive = DriveOf(await MachineAsync(session, take), take);
                 return SharingAims.Compare(aims, await AimsAsync(session, take.MachineId!.Value, drive.Key), drive);
@@ -143,13 +144,11 @@ public sealed class SharedFiles(Database database, ChangeLog log, History histor
 
     private async Task StoreAsync(Edit edit, SharedGearboxSet file, SharedTake take)
     {
-        GearboxSet? here = await NamedAsync(edit.Session, file.Name);
-        if (here is null)
-            await _sets.AddAsync(edit, file.ToSet());
-        else if (take.IsBeside)
-            await _sets.AddAsync(edit, file.ToSet() with { Name = Beside(take.File, file.Name) });
+        SharedGearboxSet named = file with { Name = NameFor(file, take) };
+        if (await NamedAsync(edit.Session, named.Name) is { } here)
+            await _sets.ChangeAsync(edit, SharingGearboxSets.Take(named, here));
         else
-            await _sets.ChangeAsync(edit, SharingGearboxSets.Take(file, here));
+            await _sets.AddAsync(edit, named.ToSet());
     }
 
     private async Task StoreAsync(Edit edit, Machine machine, SharedAims file, SharedTake take)
@@ -168,10 +167,13 @@ public sealed class SharedFiles(Database database, ChangeLog log, History histor
         }
     }
 
-    /// <summary>By its author and version, the name shortened where it must be.</summary>
-    private static string Beside(SharedFile file, string name)
+    /// <summary>Its own; beside another by its author and version, shortened where it must be.</summary>
+    private static string NameFor(SharedGearboxSet set, SharedTake take)
     {
-        string by = $" ({file.Author}, {file.Version})";
+        if (!take.IsBeside)
+            return set.Name;
+        string name = set.Name;
+        string by = $" ({take.File.Author}, {take.File.Version})";
         return by.Length >= Guard.LongestName
             ? by[^Guard.LongestName..]
             : name[..Math.Min(name.Length, Guard.LongestName - by.Length)] + by;

@@ -160,6 +160,11 @@ public sealed class SharedFilesTests
         Assert.Equal(["Cruise", "Climb"], file.Aims.Select(a => a.Name));
         Assert.Equal(["Cruise", "As before"], file.LeftOut);
         Of(file).Check();
+        Assert.Contains(
+            "means a setup",
+            Refusals.Names("Venue", () => SharingAims.From("Dyke road", [match])),
+            StringComparison.Ordinal
+        );
         Assert.Contains("As before", SharingAims.Compare(file, [], OneGear).Caution, StringComparison.Ordinal);
     }
 
