@@ -1,4 +1,5 @@
 import { type CSSVariablesResolver, createTheme, type MantineColorsTuple } from '@mantine/core'
+import type { MouseEvent } from 'react'
 import segmented from './SegmentedControl.module.css'
 
 const pine: MantineColorsTuple = [
@@ -53,6 +54,16 @@ export const theme = createTheme({
     Menu: { defaultProps: { transitionProps: { duration: 0 } } },
     // Grows with what is written by the browser's own means: the library would lay the page out with every drawing.
     Textarea: { styles: { input: { fieldSizing: 'content', height: 'auto' } } },
+    // Forgets what was chosen: the same file can be chosen again after it was mended, or left.
+    FileButton: {
+      defaultProps: {
+        inputProps: {
+          onClick: (event: MouseEvent<HTMLInputElement>) => {
+            event.currentTarget.value = ''
+          },
+        },
+      },
+    },
     SegmentedControl: { defaultProps: { transitionDuration: 0 }, classNames: segmented },
     Select: { defaultProps: { allowDeselect: false, comboboxProps: { transitionProps: { duration: 0 } } } },
   },
