@@ -25,12 +25,11 @@ export function SharedDialog({ take, differs, gears, onClose }: Props) {
   const isKnownSet = file.content.kind === 'gearboxSet' && differs.isKnown
   // What is taken in may begin the page around this dialog anew: what follows must not hang on it.
   const onTake = async (isBeside: boolean) => {
-    try {
-      await store.mutateAsync({ ...take, isBeside })
-    } catch {
-      return // said in the dialog
-    }
+    const changed = await store.mutateAsync({ ...take, isBeside }).catch(() => null)
+    if (changed === null) return // said in the dialog
     onClose()
+    // Somebody took it in meanwhile: there is nothing of this page to undo.
+    if (changed.adds + changed.changesHere === 0) return
     const [last] = await listChanges(take.machineId ?? undefined)
     const onUndo = () =>
       last &&
