@@ -1,4 +1,4 @@
-import { readFile } from 'node:fs/promises'
+import { readFile, writeFile } from 'node:fs/promises'
 import { addMachine } from './bench'
 import { expect, type Page, test } from './server'
 
@@ -139,4 +139,25 @@ test('a file that can’t be read says what it is, and nothing is stored', async
   await page.getByLabel('Who wrote it').fill(' ')
   await page.getByRole('button', { name: 'Write the file' }).click()
   await expect(page.getByText('Give a name.')).toBeVisible()
+})
+
+test('the same file can be chosen again after it was left, and one venue is one however it is written', async ({
+  page,
+}) => {
+  await page.goto('/machines/1/aim')
+  const file = await share(page, 'aims for Dyke road', 'Ann')
+  file.content.aims[0].name = 'Into the wind'
+  const path = test.info().outputPath('theirs.json')
+  await writeFile(path, JSON.stringify(file))
+  for (let time = 0; time < 2; time++) {
+    const chooser = page.waitForEvent('filechooser')
+    await page.getByRole('button', { name: 'Read aims of a venue from a file' }).click()
+    await (await chooser).setFiles(path)
+    await expect(row(page, /^Into the wind/)).toContainText('is added')
+    await page.getByRole('button', { name: 'Leave it' }).click()
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+  }
+  await page.getByRole('radio', { name: /Ridge round/ }).check()
+  await page.getByRole('combobox', { name: 'Venue' }).fill('dyke road ')
+  await expect(page.getByRole('region', { name: 'Aims for Dyke road' }).getByRole('radio')).toHaveCount(2)
 })

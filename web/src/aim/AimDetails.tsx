@@ -16,7 +16,7 @@ import { DrivePanel } from './DrivePanel'
 import { NearestAims } from './NearestAims'
 import { Outcomes } from './Outcomes'
 import { TargetForm } from './TargetForm'
-import { venuesOf } from './venues'
+import { byVenue } from './venues'
 import { WishFields } from './WishFields'
 
 /** One aim, stored as it is typed; the band it means stands beside it. */
@@ -56,7 +56,7 @@ export function AimDetails({ bench, stored, list }: { bench: Workbench; stored: 
             <Autocomplete
               label="Venue"
               placeholder="anywhere"
-              data={venuesOf(bench.aims)}
+              data={[...new Set(byVenue(bench.aims).map((group) => group.venue))]}
               value={draft.venue ?? ''}
               onChange={(venue) => setDraft({ ...draft, venue: venue || null })}
               error={issueFor(error, 'venue')}

@@ -5,7 +5,7 @@ import { gearLabels, type Workbench } from '../machine/useWorkbench'
 import { useUnits } from '../quantities/units'
 import { ShareButton } from '../sharing/ShareButton'
 import classes from './AimList.module.css'
-import { venuesOf } from './venues'
+import { byVenue } from './venues'
 
 /** All aims of the machine, those of a venue together; one is worked on. */
 export function AimList({ bench }: { bench: Workbench }) {
@@ -17,21 +17,19 @@ export function AimList({ bench }: { bench: Workbench }) {
         .map((aim) => (
           <AimLine key={aim.id} bench={bench} aim={aim} />
         ))}
-      {venuesOf(bench.aims).map((venue) => (
-        <section key={venue} aria-label={`Aims for ${venue}`}>
+      {byVenue(bench.aims).map(({ venue, driveKey, aims }) => (
+        <section key={`${driveKey} ${venue}`} aria-label={`Aims for ${venue}`}>
           <header className={classes.venue}>
             <span className="cap">for {venue}</span>
             <ShareButton
               name={`aims for ${venue}`}
               about="Targets, conditions, wishes and notes of the aims for this venue. What was tried stays with this machine."
-              write={(author) => shareAims(bench.card.machine.id, bench.drive.key, venue, author)}
+              write={(author) => shareAims(bench.card.machine.id, driveKey, venue, author)}
             />
           </header>
-          {bench.aims
-            .filter((aim) => aim.venue === venue)
-            .map((aim) => (
-              <AimLine key={aim.id} bench={bench} aim={aim} />
-            ))}
+          {aims.map((aim) => (
+            <AimLine key={aim.id} bench={bench} aim={aim} />
+          ))}
         </section>
       ))}
     </fieldset>

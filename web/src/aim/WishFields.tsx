@@ -1,20 +1,13 @@
 import { SegmentedControl } from '@mantine/core'
 import type { Wishes } from '../api/client'
+import { WISH_WORDS } from '../machine/words'
+import { choicesOf } from '../quantities/choices'
 import classes from './WishFields.module.css'
-
-const WISHES: [keyof Wishes, string][] = [
-  ['littleUpkeep', 'little upkeep'],
-  ['quiet', 'quiet'],
-  ['range', 'range'],
-  ['carryingLoads', 'carrying loads'],
-  ['response', 'response'],
-  ['lowCost', 'low cost'],
-]
 
 export function WishFields({ wishes, onChange }: { wishes: Wishes; onChange: (wishes: Wishes) => void }) {
   return (
     <div className={classes.wishes}>
-      {WISHES.map(([key, label]) => (
+      {choicesOf(WISH_WORDS).map(({ value: key, label }) => (
         <div key={key} className={classes.wish}>
           <span id={`wish-${key}`}>{label}</span>
           <SegmentedControl

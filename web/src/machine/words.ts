@@ -1,4 +1,4 @@
-import type { LoopSummary, MachineKind } from '../api/client'
+import type { LoopSummary, MachineKind, Wishes } from '../api/client'
 import { plain } from '../quantities/format'
 
 /** What things are called on the page. One place, so that one thing has one word. */
@@ -32,3 +32,12 @@ export const pairKey = (pair: { frontSize: number; rearSize: number }) => `${pai
 export const driveText = (loops: LoopSummary[]) =>
   [...new Set(loops.map((l) => `${DRIVE_ELEMENT_WORDS[l.driveElement]} ${l.standard}`))].join(' · ') ||
   'direct drive'
+
+export const WISH_WORDS: Record<keyof Wishes, string> = {
+  littleUpkeep: 'little upkeep',
+  quiet: 'quiet',
+  range: 'range',
+  carryingLoads: 'carrying loads',
+  response: 'response',
+  lowCost: 'low cost',
+}

@@ -1,5 +1,7 @@
 import type { AddedStep, SharedAim, SharedDifferences, SharedState, StepWording } from '../api/sharing'
 import { rangeText, targetText } from '../machine/targets'
+import { WISH_WORDS } from '../machine/words'
+import { choicesOf } from '../quantities/choices'
 import { minutesText } from '../quantities/days'
 import { plain } from '../quantities/format'
 import { type Units, useUnits } from '../quantities/units'
@@ -130,14 +132,12 @@ function aimLines(aim: SharedAim | null, units: Units, gears: string[]): string[
   if (aim === null) return []
   const { surface, weather, load } = aim.conditions
   const worded = [surface, weather, load].filter((w) => w !== null)
-  const wishes = Object.entries(aim.wishes).filter(([, weight]) => weight > 0)
+  const wishes = choicesOf(WISH_WORDS).filter(({ value }) => aim.wishes[value] > 0)
   return [
     [targetText(aim.target, units, withMore(gears, aim)), rangeText(aim.target)].filter(Boolean).join(', '),
     ...(worded.length > 0 ? [worded.join(', ')] : []),
     ...(wishes.length > 0
-      ? [
-          `wishes: ${wishes.map(([wish, weight]) => `${wish.replace(/[A-Z]/g, (l) => ` ${l.toLowerCase()}`)} ${weight}`).join(', ')}`,
-        ]
+      ? [`wishes: ${wishes.map(({ value, label }) => `${label} ${aim.wishes[value]}`).join(', ')}`]
       : []),
     ...(aim.note ? [aim.note] : []),
   ]
