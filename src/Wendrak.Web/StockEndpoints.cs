@@ -29,32 +29,46 @@ public static class StockEndpoints
 {
     public static void MapStock(this IEndpointRouteBuilder app)
     {
-        ListEndpoints<StockItem>.Map(
-            app,
-            "/api/stock",
-            "Stock",
-            "listStock",
-            "a wheel or loop in stock",
-            "wheels and loops in stock"
+        RouteGroupBuilder wheels = app.MapStored("/api/stock", "Stock");
+        new ListWords("Stock", "listStock", "a wheel or loop in stock", "wheels and loops in stock").Give(
+            wheels.MapGet("/", ListEndpoints<StockItem>.ListAsync),
+            wheels.MapPost("/", ListEndpoints<StockItem>.AddAsync),
+            wheels.MapPut("/{id:long}", ListEndpoints<StockItem>.ChangeAsync),
+            wheels.MapDelete("/{id:long}", ListEndpoints<StockItem>.RemoveAsync)
         );
-        ListEndpoints<StockSpacer>.Map(
-            app,
-            "/api/spacers",
-            "Spacer",
-            "listSpacers",
-            "spacers of one width",
-            "spacers in stock"
+
+        RouteGroupBuilder spacers = app.MapStored("/api/spacers", "Stock");
+        new ListWords("Spacer", "listSpacers", "spacers of one width", "spacers in stock").Give(
+            spacers.MapGet("/", ListEndpoints<StockSpacer>.ListAsync),
+            spacers.MapPost("/", ListEndpoints<StockSpacer>.AddAsync),
+            spacers.MapPut("/{id:long}", ListEndpoints<StockSpacer>.ChangeAsync),
+            spacers.MapDelete("/{id:long}", ListEndpoints<StockSpacer>.RemoveAsync)
         );
-        ListEndpoints<StockPart>.Map(app, "/api/parts", "Part", "listParts", "a part in stock", "parts in stock");
-        ListEndpoints<HandTool>.Map(app, "/api/tools", "Tool", "listTools", "a tool", "tools on hand");
-        RouteGroupBuilder sets = ListEndpoints<GearboxSet>.Map(
-            app,
-            "/api/gearbox-sets",
-            "GearboxSet",
-            "listGearboxSets",
-            "a set of gears",
-            "sets of gears"
+
+        RouteGroupBuilder parts = app.MapStored("/api/parts", "Stock");
+        new ListWords("Part", "listParts", "a part in stock", "parts in stock").Give(
+            parts.MapGet("/", ListEndpoints<StockPart>.ListAsync),
+            parts.MapPost("/", ListEndpoints<StockPart>.AddAsync),
+            parts.MapPut("/{id:long}", ListEndpoints<StockPart>.ChangeAsync),
+            parts.MapDelete("/{id:long}", ListEndpoints<StockPart>.RemoveAsync)
         );
+
+        RouteGroupBuilder tools = app.MapStored("/api/tools", "Stock");
+        new ListWords("Tool", "listTools", "a tool", "tools on hand").Give(
+            tools.MapGet("/", ListEndpoints<HandTool>.ListAsync),
+            tools.MapPost("/", ListEndpoints<HandTool>.AddAsync),
+            tools.MapPut("/{id:long}", ListEndpoints<HandTool>.ChangeAsync),
+            tools.MapDelete("/{id:long}", ListEndpoints<HandTool>.RemoveAsync)
+        );
+
+        RouteGroupBuilder sets = app.MapStored("/api/gearbox-sets", "Stock");
+        new ListWords("GearboxSet", "listGearboxSets", "a set of gears", "sets of gears").Give(
+            sets.MapGet("/", ListEndpoints<GearboxSet>.ListAsync),
+            sets.MapPost("/", ListEndpoints<GearboxSet>.AddAsync),
+            sets.MapPut("/{id:long}", ListEndpoints<GearboxSet>.ChangeAsync),
+            sets.MapDelete("/{id:long}", ListEndpoints<GearboxSet>.RemoveAsync)
+        );
+
         sets.MapGet("/designations", () => TypedResults.Ok(Known))
             .WithName("listDesignations")
             .WithSummary("What can be had: chains, belt profiles, sections, hub gears, and what new parts begin with");

@@ -2,6 +2,7 @@ using System.Net;
 using System.Net.Http.Json;
 using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Routing;
 using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.Logging;
 using Wendrak.Core.Quantities;
@@ -47,7 +48,13 @@ public sealed class NewKindEndpointsTests : IDisposable
             )
         );
         await using WebApplication app = builder.Build();
-        ListEndpoints<Lamp>.Map(app, "/api/lamps", "Lamp", "listLamps", "a lamp", "lamps");
+        RouteGroupBuilder lamps = app.MapStored("/api/lamps", "Lamps");
+        new ListWords("Lamp", "listLamps", "a lamp", "lamps").Give(
+            lamps.MapGet("/", ListEndpoints<Lamp>.ListAsync),
+            lamps.MapPost("/", ListEndpoints<Lamp>.AddAsync),
+            lamps.MapPut("/{id:long}", ListEndpoints<Lamp>.ChangeAsync),
+            lamps.MapDelete("/{id:long}", ListEndpoints<Lamp>.RemoveAsync)
+        );
         await app.StartAsync();
 
         using HttpClient client = new() { BaseAddress = new Uri($"http://127.0.0.1:{port}") };
