@@ -1,5 +1,4 @@
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 using Wendrak.Core.Quantities;
 using Wendrak.Store;
 using Wendrak.Store.Machines;
@@ -38,7 +37,7 @@ public static class BackupEndpoints
         backups
             .MapPost("/preview", PreviewAsync)
             .Accepts<Stream>("application/octet-stream")
-            .WithMetadata(new RequestSizeLimitAttribute(RequestLimits.MostBackupBytes))
+            .WithMetadata(new RequestSizeLimit(RequestLimits.MostBackupBytes))
             .WithName("previewRestore")
             .WithSummary("What a backup that is sent would bring back and take away");
         backups

@@ -1,7 +1,7 @@
 using System.Collections;
 using System.Collections.Concurrent;
 using System.Reflection;
-using System.Text.Json;
+using System.Text.Json.Serialization.Metadata;
 using Wendrak.Core.Quantities;
 
 namespace Wendrak.Web;
@@ -57,7 +57,7 @@ internal static class InputDoor
                 break;
             default:
                 foreach (Part part in PartsOf(value.GetType()))
-                    Look(part.Property.GetValue(value), Under(path, part.Name), part.MayHoldNull, issues);
+                    Look(part.Get(value), Under(path, part.Name), part.MayHoldNull, issues);
                 break;
         }
     }
@@ -79,7 +79,7 @@ internal static class InputDoor
     private static string Under(string path, string name) => path.Length == 0 ? name : $"{path}.{name}";
 
     /// <param name="MayHoldNull">Of a list: its elements are declared to be allowed to be null.</param>
-    private sealed record Part(PropertyInfo Property, string Name, bool MayHoldNull);
+    private sealed record Part(Func<object, object?> Get, string Name, bool MayHoldNull);
 
     private static readonly ConcurrentDictionary<Type, Part[]> Known = new();
 
@@ -87,16 +87,14 @@ internal static class InputDoor
     private static Part[] PartsOf(Type type) =>
         Known.GetOrAdd(
             type,
-            static t =>
-                IsRead(t)
-                    ?
-                    [
-                        .. t.GetProperties(BindingFlags.Public | BindingFlags.Instance)
-                            .Where(p => p.SetMethod is not null && p.GetIndexParameters().Length == 0)
-                            .Select(p => new Part(p, JsonNamingPolicy.CamelCase.ConvertName(p.Name), MayHoldNull(p))),
-                    ]
-                    : []
+            static t => IsRead(t) ? [.. Json.Options.GetTypeInfo(t).Properties.SelectMany(PartOf)] : []
         );
+
+    // By what the reader of JSON has already: reflection writes code anew for each property.
+    private static IEnumerable<Part> PartOf(JsonPropertyInfo property) =>
+        property is { Get: { } get, AttributeProvider: PropertyInfo { SetMethod: not null } declared }
+            ? [new(get, property.Name, MayHoldNull(declared))]
+            : [];
 
     private static bool IsRead(Type type) =>
         type.Namespace?.StartsWith(nameof(Wendrak), StringComparison.Ordinal) == true && !type.IsEnum;

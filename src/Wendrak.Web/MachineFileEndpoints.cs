@@ -1,7 +1,6 @@
 using System.IO.Pipelines;
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 using Microsoft.Net.Http.Headers;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
@@ -27,7 +26,7 @@ internal static class MachineFileEndpoints
         machines
             .MapPost("/file", FromFileAsync)
             .Accepts<MachineFile>("application/json", ZipType)
-            .WithMetadata(new RequestSizeLimitAttribute(RequestLimits.MostFileBytes))
+            .WithMetadata(new RequestSizeLimit(RequestLimits.MostFileBytes))
             .WithName("readMachineFile")
             .WithSummary("Adds a machine from a file of this or an earlier version");
     }

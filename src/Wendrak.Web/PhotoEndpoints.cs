@@ -1,5 +1,4 @@
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Store;
@@ -18,7 +17,7 @@ public static class PhotoEndpoints
         photos
             .MapPost("/jobs/{id:long}/photos", AddAsync)
             .Accepts<Stream>("image/jpeg", "image/png", "image/webp")
-            .WithMetadata(new RequestSizeLimitAttribute(RequestLimits.MostPhotoBytes))
+            .WithMetadata(new RequestSizeLimit(RequestLimits.MostPhotoBytes))
             .WithName("addPhoto")
             .WithSummary("Puts a photo with a job: written anew, upright, without where and by what it was taken");
         photos

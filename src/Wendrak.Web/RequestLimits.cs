@@ -37,3 +37,7 @@ public static class RequestLimits
         return endpoint?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize ?? MostBytes;
     }
 }
+
+/// <summary>How large the requests of one endpoint may be.</summary>
+/// <param name="MaxRequestBodySize">Bytes.</param>
+internal sealed record RequestSizeLimit(long? MaxRequestBodySize) : IRequestSizeLimitMetadata;

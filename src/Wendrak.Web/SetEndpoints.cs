@@ -1,5 +1,4 @@
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 using Wendrak.Core.Alignment;
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Frequency;
@@ -46,7 +45,7 @@ public static class SetEndpoints
             .WithSummary("The machines to practise on");
         set.MapPost("/listen", ListenAsync)
             .Accepts<Stream>("audio/wav")
-            .WithMetadata(new RequestSizeLimitAttribute(RequestLimits.MostSoundBytes))
+            .WithMetadata(new RequestSizeLimit(RequestLimits.MostSoundBytes))
             .WithName("listen")
             .WithSummary("Frequency of a plucked span, from a recording");
         set.MapGet("/pluck", (double hz) => TypedResults.File(PluckSound.Wav(hz), "audio/wav"))
