@@ -1,4 +1,3 @@
-using System.Text.Json;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Records;
@@ -26,9 +25,9 @@ internal static class ChangedParts
         // What is measured for the first time has not moved.
         if (input.Before.LayoutOf(loop.Key) is { } stood && input.After.LayoutOf(loop.Key) is { } stands)
         {
-            if (!ReferenceEquals(stood, stands) && !Same(PlacesOf(stood), PlacesOf(stands)))
+            if (!ReferenceEquals(stood, stands) && !AreAtSamePlace(stood, stands))
                 yield return ChangedPart.Place;
-            if (!ReferenceEquals(stood, stands) && !Same(stood.Limits ?? [], stands.Limits ?? []))
+            if (!ReferenceEquals(stood, stands) && !(stood.Limits ?? []).SequenceEqual(stands.Limits ?? []))
                 yield return ChangedPart.Edge;
         }
         HashSet<string> turned = DriveShafts.TurnedWith(drive, loop.DrivenShaft);
@@ -60,22 +59,30 @@ internal static class ChangedParts
 
     /// <summary>Whether a pair, gearbox or gear hub beside the loops is another one.</summary>
     public static bool IsGearingOther(Drive drive, Drive? old) =>
-        old is not null && !ReferenceEquals(drive, old) && !Same(GearingOf(drive), GearingOf(old));
+        old is not null && !ReferenceEquals(drive, old) && !HasSameGearing(drive, old);
 
-    /// <summary>What turns what by how much, without names.</summary>
-    private static Stage[] GearingOf(Drive drive) =>
-        [
-            .. drive
-                .Stages.Where(s => s is not Loop)
-                .Select(s => s is Gearbox box ? box with { Set = new(0, 0, "", box.Set.Reductions, false, null) } : s)
-                .Select(s => s with { Name = "" }),
-        ];
+    private static bool HasSameGearing(Drive a, Drive b) =>
+        GearingOf(a).Select(s => s.Stage).SequenceEqual(GearingOf(b).Select(s => s.Stage))
+        && GearingOf(a).SelectMany(s => s.Steps).SequenceEqual(GearingOf(b).SelectMany(s => s.Steps));
+
+    /// <summary>What turns what by how much, without names; lists beside, which records compare by reference.</summary>
+    private static IEnumerable<(Stage Stage, IReadOnlyList<double> Steps)> GearingOf(Drive drive) =>
+        drive
+            .Stages.Where(s => s is not Loop)
+            .Select(s => s with { Name = "" })
+            .Select(s =>
+                s switch
+                {
+                    Gearbox box => (box with { Set = new(0, 0, "", [], false, null) }, box.Set.Reductions),
+                    HubGear hub => (hub with { SpeedFactors = [] }, hub.SpeedFactors),
+                    _ => (s, (IReadOnlyList<double>)[]),
+                }
+            );
 
     private static (DriveElement, string, BeltArrangement) KindOf(Loop loop) =>
         (loop.DriveElement, loop.Standard, loop.Arrangement);
 
-    private static LoopLayout PlacesOf(LoopLayout layout) => layout with { Limits = null };
-
-    // Records compare their lists by reference; what they hold is what counts.
-    private static bool Same<T>(T a, T b) => JsonSerializer.Serialize(a) == JsonSerializer.Serialize(b);
+    private static bool AreAtSamePlace(LoopLayout a, LoopLayout b) =>
+        (a with { Idlers = [], Limits = null }) == (b with { Idlers = [], Limits = null })
+        && a.Idlers.SequenceEqual(b.Idlers);
 }
