@@ -17,6 +17,7 @@ public static class ProcedureLibrary
         UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
         ReadCommentHandling = JsonCommentHandling.Skip,
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false) },
+        TypeInfoResolver = FiledProcedureTypes.Default,
     };
 
     /// <exception cref="InvalidInputException">There is no such family.</exception>
@@ -24,70 +25,6 @@ public static class ProcedureLibrary
         Enum.IsDefined(family)
             ? Known.GetOrAdd(family, Read)
             : throw new InvalidInputException("Family", "unknown", "Name one of the families.");
-
-    /// <summary>A step as a file tells it: what it leaves out is nothing of note.</summary>
-    private sealed record Filed
-    {
-        public required string Key { get; init; }
-        public required StepPhase Phase { get; init; }
-        public required string Do { get; init; }
-        public required string Why { get; init; }
-        public string? Trap { get; init; }
-        public required double Minutes { get; init; }
-        public int Hands { get; init; } = 1;
-        public required WorkPlace Place { get; init; }
-        public IReadOnlyList<StepTool> Tools { get; init; } = [];
-        public IReadOnlyList<IReadOnlyList<Fact>> When { get; init; } = [];
-        public IReadOnlyList<Fact> Unless { get; init; } = [];
-        public IReadOnlyList<string> After { get; init; } = [];
-        public IReadOnlyList<string> Closes { get; init; } = [];
-        public IReadOnlyList<string> Habit { get; init; } = [];
-        public IReadOnlyList<StepField> Records { get; init; } = [];
-        public StepFastener? Fastener { get; init; }
-        public PartWay? Way { get; init; }
-        public string? Caution { get; init; }
-        public string? WayOut { get; init; }
-        public bool Must { get; init; }
-        public bool AtSet { get; init; }
-        public IReadOnlyList<TrayPart> Parts { get; init; } = [];
-
-        public ProcedureStep ToStep() =>
-            new(
-                Key,
-                Phase,
-                Do,
-                Why,
-                Trap,
-                Minutes,
-                Hands,
-                Place,
-                Tools,
-                When,
-                Unless,
-                After,
-                Closes,
-                Habit,
-                Records,
-                Fastener,
-                Way,
-                Caution,
-                WayOut,
-                Must,
-                AtSet,
-                Parts
-            );
-    }
-
-    private sealed record FiledProcedure
-    {
-        public required string Title { get; init; }
-        public required int Version { get; init; }
-        public required string Author { get; init; }
-        public required string Source { get; init; }
-        public required IReadOnlyList<Vocabulary.DriveElement> Elements { get; init; }
-        public required IReadOnlyList<ChangeKind> Changes { get; init; }
-        public required IReadOnlyList<Filed> Steps { get; init; }
-    }
 
     private static Procedure Read(ProcedureFamily family)
     {

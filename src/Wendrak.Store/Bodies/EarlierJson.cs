@@ -1,5 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
+using Wendrak.Json;
 
 namespace Wendrak.Store.Bodies;
 
@@ -11,6 +13,7 @@ internal static class EarlierJson
         {
             Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) },
             AllowOutOfOrderMetadataProperties = true,
+            TypeInfoResolver = JsonTypeInfoResolver.Combine(CoreTypes.Default, new DefaultJsonTypeInfoResolver()),
         };
 
     public static string ToJson<T>(T value) => JsonSerializer.Serialize(value, Json);
