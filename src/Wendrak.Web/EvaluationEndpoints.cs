@@ -79,7 +79,10 @@ public static class EvaluationEndpoints
             : StoredMachine.From(PracticeMachine(question.PracticeMachine), clock.Today());
         if (machine is null)
             return null;
-        Workshop? workshop = question.Parts.NeedsWorkshop ? await machines.WorkshopAsync() : null;
+        Workshop? workshop =
+            question.Parts.NeedsYard ? await machines.WorkshopAndYardAsync()
+            : question.Parts.NeedsWorkshop ? await machines.WorkshopAsync()
+            : null;
         return MachineEvaluation.Answer(machine, workshop, question.Scope, question.Parts);
     }
 

@@ -59,6 +59,10 @@ public sealed record EvaluationParts
     [JsonIgnore]
     public bool NeedsWorkshop =>
         (StartingSearch, Search, Combinations, Rail, Build, Set) is not (null, null, null, null, null, null);
+
+    /// <summary>Whether it needs what is on the other machines of the yard as well.</summary>
+    [JsonIgnore]
+    public bool NeedsYard => Build is not null;
 }
 
 /// <summary>What was known, or why not: one of both.</summary>

@@ -1,3 +1,4 @@
+using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
 using Wendrak.Core.Stock;
 
@@ -43,4 +44,20 @@ public sealed record Workshop(
     IReadOnlyList<StockSpacer> Spacers,
     IReadOnlyList<HandTool> Tools,
     IReadOnlyList<StockPart> Parts
-);
+)
+{
+    /// <summary>What is on the machines of the yard; empty where it is not asked for.</summary>
+    public IReadOnlyList<LoopOnMachine> OnMachines { get; init; } = [];
+}
+
+/// <summary>A loop as it stands on a machine of the yard.</summary>
+/// <param name="Machine">Name of that machine.</param>
+public sealed record LoopOnMachine(long MachineId, string Machine, Loop Loop, LoopChoice Choice)
+{
+    /// <summary>Loops of a machine that are wholly known; a damaged one has none.</summary>
+    public static IEnumerable<LoopOnMachine> Of(Machine machine, Setup? fitted) =>
+        from loop in MachineRules.LoopsOf(machine)
+        let choice = fitted?.Loops.FirstOrDefault(c => c.LoopKey == loop.Key)
+        where choice is not null
+        select new LoopOnMachine(machine.Id, machine.Name, loop, choice);
+}

@@ -24,11 +24,11 @@ public sealed record TrayCount(
     internal static TrayCount NotCounted(TrayPart part, string what) => new(part, what, null, false, [], [], []);
 }
 
-/// <summary>A line of Stock that can take the place of what there is too little of.</summary>
+/// <summary>A line of Stock, or a part of another machine, that can take the place of what there is too little of.</summary>
 /// <param name="Line">As it is called there.</param>
 /// <param name="How">What is done to it, as a part of a sentence.</param>
-/// <param name="Left">How many of it are left for other work then.</param>
-public sealed record TrayStandIn(string Line, string How, int Left);
+/// <param name="Left">How many of it are left in Stock for other work then; null for what comes off a machine.</param>
+public sealed record TrayStandIn(string Line, string How, int? Left);
 
 /// <summary>Spacers of one shaft, as they are laid out.</summary>
 /// <param name="Shaft">As it is called where it was measured.</param>

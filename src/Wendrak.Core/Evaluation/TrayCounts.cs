@@ -17,6 +17,7 @@ internal static partial class TrayCounts
     internal const string RearWheel = "rear-wheel";
     internal const string JoiningLink = "joining-link";
     internal const string Belt = "belt";
+    internal const string Chain = "chain";
 
     internal const string Spacers = "spacers";
 
@@ -24,9 +25,9 @@ internal static partial class TrayCounts
         part.Key switch
         {
             Spacers => CountSpacers(part, loop, machine, workshop),
-            FrontWheel => CountWheel(part, loop, WheelSide.Front, wanted.FrontSize, workshop),
-            RearWheel => CountWheel(part, loop, WheelSide.Rear, wanted.RearSize, workshop),
-            _ => CountPart(part, loop, wanted, workshop),
+            FrontWheel => CountWheel(part, loop, WheelSide.Front, wanted.FrontSize, machine, workshop),
+            RearWheel => CountWheel(part, loop, WheelSide.Rear, wanted.RearSize, machine, workshop),
+            _ => CountPart(part, loop, wanted, machine, workshop),
         };
 
     private static TrayCount CountSpacers(TrayPart part, Loop loop, Machine machine, Workshop workshop)
@@ -45,7 +46,14 @@ internal static partial class TrayCounts
         }
     }
 
-    private static TrayCount CountWheel(TrayPart part, Loop loop, WheelSide side, double size, Workshop workshop)
+    private static TrayCount CountWheel(
+        TrayPart part,
+        Loop loop,
+        WheelSide side,
+        double size,
+        Machine machine,
+        Workshop workshop
+    )
     {
         StockItem[] lines =
         [
@@ -59,13 +67,13 @@ internal static partial class TrayCounts
             string.Create(CultureInfo.InvariantCulture, $"{part.What}, {size} {unit}, {loop.Standard}"),
             lines.Sum(l => l.Pieces()),
             [.. lines.Select(l => l.Describe())],
-            []
+            PartsOfMachines.Wheels(loop, side, size, machine, workshop)
         );
     }
 
-    private static TrayCount CountPart(TrayPart part, Loop loop, LoopChoice wanted, Workshop workshop)
+    private static TrayCount CountPart(TrayPart part, Loop loop, LoopChoice wanted, Machine machine, Workshop workshop)
     {
-        string what = part.Key is "chain" or Belt ? $"{part.What}, {Length(loop, wanted)}" : part.What;
+        string what = part.Key is Chain or Belt ? $"{part.What}, {Length(loop, wanted)}" : part.What;
         if (part.Kind == PartKind.Other)
             return TrayCount.NotCounted(part, what);
         StockPart[] lines = [.. workshop.Parts.Where(p => p.Kind == part.Kind && Suits(p, loop, wanted))];
@@ -75,7 +83,10 @@ internal static partial class TrayCounts
             what,
             inStock,
             [.. lines.Select(l => l.Describe())],
-            part.Kind == PartKind.Chain ? LongerChains(loop, wanted, workshop, part.Count - inStock) : []
+            [
+                .. part.Kind == PartKind.Chain ? LongerChains(loop, wanted, workshop, part.Count - inStock) : [],
+                .. part.Key is Chain or Belt ? PartsOfMachines.Loops(loop, wanted, machine, workshop) : [],
+            ]
         );
     }
 
@@ -85,11 +96,11 @@ internal static partial class TrayCounts
         string what,
         int inStock,
         IReadOnlyList<string> lines,
-        IReadOnlyList<TrayStandIn> standIns
+        IEnumerable<TrayStandIn> standIns
     )
     {
         bool isShort = inStock < part.Count;
-        return new(part, what, inStock, isShort, lines, isShort ? standIns : [], []);
+        return new(part, what, inStock, isShort, lines, isShort ? [.. standIns] : [], []);
     }
 
     /// <summary>Chains of the same kind from which links can be taken out, an inner and an outer one at a time, and reels.</summary>

@@ -62,6 +62,24 @@ public sealed class MachineReader(Database database, JobStore jobs)
         ));
     }
 
+    /// <summary>With what is on the machines of the yard.</summary>
+    /// <exception cref="StorageException">The file can't be read.</exception>
+    public async Task<Workshop> WorkshopAndYardAsync()
+    {
+        Kept kept = Current();
+        kept.OnMachines ??= await database.ReadAsync(async session =>
+        {
+            ILookup<long, Setup> fitted = (await _setups.ListFittedAsync(session)).ToLookup(s => s.MachineId);
+            return (LoopOnMachine[])
+                [
+                    .. (await _machines.ListAsync(session)).SelectMany(m =>
+                        LoopOnMachine.Of(m, fitted[m.Id].FirstOrDefault())
+                    ),
+                ];
+        });
+        return await WorkshopAsync() with { OnMachines = kept.OnMachines };
+    }
+
     /// <summary>
     /// What was read since the last commit. The count is taken before anything is read: what is read later and kept under it
     /// may be newer than it says, never older.
@@ -77,5 +95,6 @@ public sealed class MachineReader(Database database, JobStore jobs)
         public long Commits { get; } = commits;
         public ConcurrentDictionary<long, StoredMachine> Machines { get; } = [];
         public Workshop? Workshop { get; set; }
+        public IReadOnlyList<LoopOnMachine>? OnMachines { get; set; }
     }
 }

@@ -46,7 +46,7 @@ public sealed class TrayTests
         );
         Assert.Equal((0, true), (count.InStock, count.IsShort));
         Assert.Equal(
-            [("4 links are taken out", 0), ("6 links are taken out", 1), ("cut from it", 3)],
+            [("4 links are taken out", 0), ("6 links are taken out", 1), ("cut from it", (int?)3)],
             count.StandIns.Select(s => (s.How, s.Left))
         );
         Assert.Contains("116 links", count.StandIns[0].Line);
@@ -78,6 +78,31 @@ public sealed class TrayTests
         TrayCount count = Count(new([], [], [], [Chain("112 links", "520", 1), Chain("116 links", "520", 1)]));
         Assert.Equal((1, false), (count.InStock, count.IsShort));
         Assert.Empty(count.StandIns);
+    }
+
+    /// <summary>Common practice: what is short comes off a machine that can spare it, and that one is named.</summary>
+    [Fact]
+    public void What_is_short_can_come_off_another_machine_which_then_stands_without()
+    {
+        Loop loop = (Loop)Drives.Motorcycle().Stages.Single(s => s.Key == "final");
+        LoopOnMachine On(long machine, string name, LoopChoice choice, string? standard = null) =>
+            new(machine, name, loop with { Standard = standard ?? loop.Standard }, choice);
+        LoopChoice wanted = Drives.Pair(16, 45).Single(c => c.LoopKey == "final");
+        Workshop workshop = new([], [], [], [])
+        {
+            OnMachines =
+            [
+                On(Benches.Motorcycle().Machine.Id, "itself", wanted),
+                On(901, "another chain", wanted, "428"),
+                On(902, "Heron", wanted with { FrontSize = 17 }),
+                On(903, "Snipe", wanted with { RearSize = 46, Links = wanted.Links + 2 }),
+            ],
+        };
+        Assert.StartsWith("the front wheel of Snipe", Assert.Single(Count(workshop, "front-wheel").StandIns).Line);
+        TrayStandIn rear = Assert.Single(Count(workshop, "rear-wheel").StandIns);
+        Assert.Equal(("the rear wheel of Heron", null), (rear.Line, rear.Left));
+        Assert.Contains("Heron then stands without one", rear.How);
+        Assert.Equal("the chain of Heron", Assert.Single(Count(workshop).StandIns).Line);
     }
 
     private static TrayCount Spacers(params StockSpacer[] drawer)

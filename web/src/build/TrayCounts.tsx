@@ -43,7 +43,8 @@ export const insteadText = ({ line, how }: TrayCount['standIns'][number]) => `${
 export const Instead = ({ count }: { count: TrayCount }) =>
   count.standIns.map((standIn) => (
     <span key={standIn.line} className={`cap ${classes.instead}`}>
-      instead: {insteadText(standIn)}; then {standIn.left} of it left
+      instead: {insteadText(standIn)}
+      {standIn.left === null ? '' : `; then ${standIn.left} of it left`}
     </span>
   ))
 
