@@ -27,7 +27,11 @@ export function StationStrip({ bench }: { bench: Workbench }) {
   }, [station])
   useShortcuts(
     Object.fromEntries(
-      STATIONS.map((s) => [s.key, () => navigate({ pathname: s.path, search }, { relative: 'route' })]),
+      STATIONS.map((s) => [
+        s.key,
+        // As the address has it now: what was picked a moment ago may not be drawn yet.
+        () => navigate({ pathname: s.path, search: window.location.search }, { relative: 'route' }),
+      ]),
     ),
   )
   return (
