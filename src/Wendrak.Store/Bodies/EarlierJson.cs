@@ -8,12 +8,19 @@ namespace Wendrak.Store.Bodies;
 /// <summary>JSON as earlier versions wrote it, in files and bodies: what they left out has its default. The demo data is of that form.</summary>
 internal static class EarlierJson
 {
-    public static JsonSerializerOptions Json { get; } =
+    private static readonly JsonStringEnumConverter Words = new(JsonNamingPolicy.CamelCase);
+    private static readonly IJsonTypeInfoResolver Types = JsonTypeInfoResolver.Combine(
+        CoreTypes.Default,
+        new DefaultJsonTypeInfoResolver()
+    );
+
+    /// <summary>Anew for whoever asks: what is worked out of the types is shared while it is used, and not kept after.</summary>
+    public static JsonSerializerOptions Json =>
         new(JsonSerializerDefaults.Web)
         {
-            Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) },
+            Converters = { Words },
             AllowOutOfOrderMetadataProperties = true,
-            TypeInfoResolver = JsonTypeInfoResolver.Combine(CoreTypes.Default, new DefaultJsonTypeInfoResolver()),
+            TypeInfoResolver = Types,
         };
 
     public static string ToJson<T>(T value) => JsonSerializer.Serialize(value, Json);
