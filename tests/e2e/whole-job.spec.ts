@@ -1,4 +1,5 @@
 import { addMachine, mark, panel, readSetups, scale, setups } from './bench'
+import { tabTo } from './keys'
 import { expect, test } from './server'
 
 /** The job of the first slice: pick a machine, say the aim, see every pair, compare one, keep it. */
@@ -79,17 +80,3 @@ test('the same job with the keyboard alone', async ({ page }) => {
   const kept = (await readSetups(page, id)).find((s: { name: string }) => s.name === 'Trial A')
   expect(kept.loops[0]).toMatchObject({ frontSize: 15, rearSize: 43 })
 })
-
-/** Tabs on until something of that name has the focus. */
-async function tabTo(page: import('@playwright/test').Page, name: string | RegExp) {
-  for (let i = 0; i < 80; i++) {
-    const focused = await page.evaluate(() => {
-      const it = document.activeElement as HTMLElement
-      const label = (it as HTMLInputElement).labels?.[0]?.textContent
-      return it.getAttribute('aria-label') ?? label ?? it.textContent ?? ''
-    })
-    if (typeof name === 'string' ? focused === name : name.test(focused)) return
-    await page.keyboard.press('Tab')
-  }
-  throw new Error(`nothing called ${name} can be reached with Tab`)
-}
