@@ -14,6 +14,7 @@ import { BayStep } from './BayStep'
 import classes from './BuildView.module.css'
 import { MissingTools } from './MissingTools'
 import { OpenItems } from './OpenItems'
+import { PutOn } from './PutOn'
 import { StepCard } from './StepCard'
 import { StepList } from './StepList'
 import { Taken } from './Taken'
@@ -62,6 +63,7 @@ export function PlanAtWork({ bench, job, work }: { bench: Workbench; job: JobShe
             {work.taken && <Taken bench={bench} taken={work.taken} />}
           </Panel>
         )}
+        {job.state !== 'ended' && <PutOn bench={bench} plan={plan} />}
         <StepCard
           key={`${at.step.key} ${at.state}`}
           bench={bench}
@@ -70,8 +72,7 @@ export function PlanAtWork({ bench, job, work }: { bench: Workbench; job: JobShe
           at={at}
           number={number}
           missing={work.missingTools}
-          hubs={work.hubs}
-          runs={work.runs}
+          drawn={work}
           onChoose={choose}
           onBay={() => setBay(true)}
         />
