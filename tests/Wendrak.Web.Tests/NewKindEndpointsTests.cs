@@ -49,11 +49,18 @@ public sealed class NewKindEndpointsTests : IDisposable
         );
         await using WebApplication app = builder.Build();
         RouteGroupBuilder lamps = app.MapStored("/api/lamps", "Lamps");
+        // Named first: the framework's analyzer fails on them where nothing writes how they are read.
+        (Delegate list, Delegate add, Delegate change, Delegate remove) = (
+            ListEndpoints<Lamp>.ListAsync,
+            ListEndpoints<Lamp>.AddAsync,
+            ListEndpoints<Lamp>.ChangeAsync,
+            ListEndpoints<Lamp>.RemoveAsync
+        );
         new ListWords("Lamp", "listLamps", "a lamp", "lamps").Give(
-            lamps.MapGet("/", ListEndpoints<Lamp>.ListAsync),
-            lamps.MapPost("/", ListEndpoints<Lamp>.AddAsync),
-            lamps.MapPut("/{id:long}", ListEndpoints<Lamp>.ChangeAsync),
-            lamps.MapDelete("/{id:long}", ListEndpoints<Lamp>.RemoveAsync)
+            lamps.MapGet("/", list),
+            lamps.MapPost("/", add),
+            lamps.MapPut("/{id:long}", change),
+            lamps.MapDelete("/{id:long}", remove)
         );
         await app.StartAsync();
 

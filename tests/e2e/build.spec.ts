@@ -1,15 +1,9 @@
 import { addMachine, openStation, panel } from './bench'
-import { expect, type Locator, type Page, test } from './server'
+import { expect, type Page, test } from './server'
+import { card, done, stepNow } from './stepInHand'
 import { chainMachine, play } from './visits'
 
 /** Build: the order of the work is made, walked, and ends at the signature. */
-
-const card = (page: Page) => page.getByRole('region', { name: 'Step in hand' })
-const done = (page: Page) => card(page).getByRole('button', { name: 'Done', exact: true })
-const stepNow = async (page: Page) =>
-  (await card(page)
-    .getByText(/^Step \d+ of \d+/)
-    .textContent()) ?? ''
 
 /** Says what the step in hand asks, as it should be. */
 async function answer(page: Page, ways: Record<string, string>) {
@@ -92,7 +86,14 @@ test('a front sprocket: chosen, built, set and signed', async ({ page }) => {
 
   // The mirror is refused with what it would do.
   await workUpTo(page, /Push the new front wheel on/)
-  await expect(card(page)).toContainText('Measure its hub at Fit')
+  await expect(card(page)).toContainText('Measured once on this machine')
+  await card(page).getByRole('textbox', { name: 'Measured here: difference of both hub faces' }).fill('501')
+  await card(page).getByRole('button', { name: 'Keep it', exact: true }).click()
+  await expect(card(page).getByText('Give 0.1 to 500 mm.')).toBeVisible()
+  await card(page).getByRole('textbox', { name: 'Measured here: difference of both hub faces' }).fill('6')
+  await card(page).getByRole('button', { name: 'Keep it', exact: true }).click()
+  await expect(card(page)).toContainText(/the wrong way round it stands off by 6.00.mm/)
+  await expect(card(page).getByRole('img', { name: 'marked face inward' })).toBeVisible()
   await card(page).getByRole('radio', { name: 'marked face inward' }).check()
   await done(page).click()
   await expect(card(page).getByText(/Not so: The row of teeth moves sideways/)).toBeVisible()
@@ -112,6 +113,13 @@ test('a front sprocket: chosen, built, set and signed', async ({ page }) => {
 
   // The plan stands still while Set does its part, and goes on by itself.
   await workUpTo(page, /Play and line at Set/)
+  // The machine is told what went on, and Set judges by it.
+  const on = panel(page, 'On the machine')
+  await expect(on).toContainText(`front ${frontSize} → ${frontSize + 1}`)
+  await on.getByRole('button', { name: 'It is on' }).click()
+  await expect(on).toHaveCount(0)
+  const { fitted: after } = await (await page.request.get(`/api/machines/${id}`)).json()
+  expect(after.loops[0]).toMatchObject({ frontSize: frontSize + 1, rearSize })
   await card(page).getByRole('link', { name: 'Go to Set' }).click()
   await page.getByRole('button', { name: 'Begin as found' }).click()
   await play(page, 31, 31, 31, 31)
@@ -141,78 +149,6 @@ test('a front sprocket: chosen, built, set and signed', async ({ page }) => {
   await page.getByRole('textbox', { name: 'Why it goes out all the same' }).fill('washer is ordered')
   await page.getByRole('button', { name: 'Sign: it goes out' }).click()
   await expect(panel(page, 'Signed')).toContainText('washer is ordered')
-})
-
-test('tension only, walked with keys alone, with a second page that reads along', async ({ page }) => {
-  const id = await chainMachine(page, 'By keys', { makerMethod: 'freePlay', makerLow: 25, makerHigh: 35 })
-  await page.goto(`/machines/${id}/aim`)
-  await expect(page.getByRole('heading', { name: 'By keys' })).toBeVisible()
-  await page.keyboard.press('5')
-  await expect(page.getByRole('button', { name: 'Begin it, with a new job' })).toBeVisible()
-  await tabTo(page, 'Begin it, with a new job')
-  await page.keyboard.press('Enter')
-  await expect(card(page)).toContainText(/Step 1 of 5/)
-  const other = await page.context().newPage()
-  await other.goto(`/machines/${id}/build`)
-  await expect(card(other)).toContainText(/Step 1 of 5/)
-  for (const at of [2, 3, 4]) {
-    await tabTo(page, 'Done')
-    await page.keyboard.press('Enter')
-    await expect(card(page)).toContainText(`Step ${at} of 5`)
-    await expect(card(other)).toContainText(`Step ${at} of 5`, { timeout: 2_000 })
-  }
-  await tabTo(page, 'Go to Set')
-  await page.keyboard.press('Enter')
-  await tabTo(page, 'Begin as found')
-  await page.keyboard.press('Enter')
-  const field = panel(page, 'Reading').getByLabel('Free play in all')
-  await tabTo(page, 'Free play in all')
-  for (const value of [31, 30, 31, 30]) {
-    await page.keyboard.type(String(value))
-    await page.keyboard.press('Enter')
-    await expect(field).toHaveValue('')
-  }
-  await tabTo(page, 'Keep as found')
-  await page.keyboard.press('Enter')
-  const steps = panel(page, 'Closing list').getByRole('checkbox')
-  await expect(steps).toHaveCount(6)
-  // The sixth is the last reading, which is read and not ticked.
-  for (let i = 0; i < 5; i++) {
-    await reach(page, steps.nth(i))
-    await page.keyboard.press('Space')
-    await expect(steps.nth(i)).toBeChecked()
-  }
-  await reach(
-    page,
-    panel(page, 'Closing list')
-      .getByRole('textbox', { name: /torque/i })
-      .first(),
-  )
-  await page.keyboard.type('98')
-  const why = panel(page, 'Closing list').getByRole('textbox', { name: /why/i })
-  if (await why.count()) {
-    await reach(page, why)
-    await page.keyboard.type('as it is')
-  }
-  await reach(page, panel(page, 'Closing list').getByRole('button', { name: /Close/ }))
-  await page.keyboard.press('Enter')
-  await expect(panel(page, 'Closing list')).toHaveCount(0)
-  await page.keyboard.press('5')
-  await expect(card(page)).toContainText('Step 5 of 5')
-  await tabTo(page, 'Done')
-  await page.keyboard.press('Enter')
-  await expect(panel(page, 'All steps are told')).toBeVisible()
-  await tabTo(page, 'to the job')
-  await page.keyboard.press('Enter')
-  await expect(panel(page, 'Tension only')).toContainText('5 of 5 steps')
-  const asked = page.getByRole('textbox', { name: 'Why it goes out all the same' })
-  if (await asked.count()) {
-    await tabTo(page, 'Why it goes out all the same')
-    await page.keyboard.type('read at one place')
-  }
-  await tabTo(page, 'Sign: it goes out')
-  await page.keyboard.press('Enter')
-  await expect(panel(page, 'Signed')).toBeVisible()
 })
 
 test('bay mode: one step, big, done by thumb on a phone, with the keyboard left alone', async ({ page }) => {
@@ -378,25 +314,3 @@ test('a belt: chosen, built, read by hand and signed', async ({ page }) => {
   await page.getByRole('button', { name: 'Sign: it goes out' }).click()
   await expect(panel(page, 'Signed')).toContainText('read again after 100 km')
 })
-
-async function tabTo(page: Page, name: string) {
-  for (let i = 0; i < 90; i++) {
-    const focused = await page.evaluate(() => {
-      const it = document.activeElement as HTMLInputElement
-      return it.getAttribute('aria-label') ?? it.labels?.[0]?.textContent ?? it.textContent ?? ''
-    })
-    if (focused === name) return
-    await page.keyboard.press('Tab')
-  }
-  throw new Error(`nothing called ${name} can be reached with Tab`)
-}
-
-/** Tab until a certain thing has the keys. */
-async function reach(page: Page, thing: Locator) {
-  await expect(thing).toBeVisible()
-  for (let i = 0; i < 90; i++) {
-    if (await thing.evaluate((it) => it === document.activeElement)) return
-    await page.keyboard.press('Tab')
-  }
-  throw new Error(`${thing} can’t be reached with Tab`)
-}

@@ -10,6 +10,7 @@ import { describe, expect, it } from 'vitest'
 const LISTED: Record<string, { file: string; numbers: string }[]> = {
   'in a picture: its own units, degrees of an arc, how far a zoom goes': [
     { file: 'build/HubWays.tsx', numbers: '150 92 40 30 4' },
+    { file: 'build/MeasuredWays.tsx', numbers: '150 84 4 6 18 10' },
     { file: 'build/RunWays.tsx', numbers: '150 64 38 3.5 3 1.5 3 3 3' },
     { file: 'fit/RailPicture.tsx', numbers: '26 330 600 4' },
     { file: 'fit/ShaftPicture.tsx', numbers: '150 22 78 9 17 24 50 500 14 3' },

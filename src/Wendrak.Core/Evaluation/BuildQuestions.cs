@@ -26,6 +26,7 @@ public sealed record BuildQuestion(
 /// <param name="Tray">What must lie ready.</param>
 /// <param name="MissingTools">Empty where nobody listed the workshop’s tools.</param>
 /// <param name="Hubs">Wheels whose hub was measured, at the steps that put them on.</param>
+/// <param name="Ways">Other parts that go on one way round, and what is measured for them.</param>
 /// <param name="Runs">Chain or belt at the steps that ask which way round a clip or an arrow goes.</param>
 /// <param name="Defers">Whose word wins, and whose work it is where people can be hurt.</param>
 public sealed record BuildAnswer(
@@ -41,6 +42,7 @@ public sealed record BuildAnswer(
     IReadOnlyList<TrayCount> Tray,
     IReadOnlyList<ToolStandIn> MissingTools,
     IReadOnlyList<HubAtStep> Hubs,
+    IReadOnlyList<WayAtStep> Ways,
     IReadOnlyList<RunAtStep> Runs,
     string Defers
 );
@@ -52,7 +54,7 @@ internal static class BuildAnswers
     {
         Loop loop = view.AnyLoop;
         IReadOnlyList<FamilyChoice> families = WorkPlan.FamiliesFor(view.Machine, loop);
-        ProcedureFamily family = question.Families is [ProcedureFamily asked, ..] ? asked : families[0].Family;
+        ProcedureFamily family = question.Families is [ProcedureFamily chosen, ..] ? chosen : families[0].Family;
         LoopChoice was = view.FittedOf(loop);
         LoopChoice wanted = view.ChoiceOf(loop);
         ChangeKind change = question.Changes is [ChangeKind named, ..]
@@ -63,6 +65,8 @@ internal static class BuildAnswers
             procedure,
             PlanFacts.Of(view.Machine, view.Drive, loop, change)
         );
+        ProcedureStep[] asked = [.. steps.Select(s => s.Step)];
+        IReadOnlyList<HubAtStep> hubs = HubWays.At(asked, view.Machine, view.Drive, loop);
         return new(
             families,
             family,
@@ -71,16 +75,17 @@ internal static class BuildAnswers
             wanted,
             steps,
             steps.Sum(s => s.Step.Minutes),
-            PhaseMinutes.Of(steps.Select(s => s.Step)),
+            PhaseMinutes.Of(asked),
             $"{procedure.Author}, version {procedure.Version}: {procedure.Source}",
             [
-                .. steps
-                    .SelectMany(s => s.Step.Parts)
+                .. asked
+                    .SelectMany(s => s.Parts)
                     .Select(p => TrayCounts.Count(p, loop, wanted, view.Machine, view.Workshop)),
             ],
-            ToolStandIns.Missing(steps.SelectMany(s => s.Step.Tools).Select(t => t.Kind), view.Workshop.Tools),
-            HubWays.At(steps.Select(s => s.Step), view.Machine, view.Drive, loop),
-            RunWays.At(steps.Select(s => s.Step), loop),
+            ToolStandIns.Missing(asked.SelectMany(s => s.Tools).Select(t => t.Kind), view.Workshop.Tools),
+            hubs,
+            MeasuredWays.At(asked, view.Machine, family, hubs),
+            RunWays.At(asked, loop),
             Tables.MachineKinds.Get(view.Machine.Kind).Defers
         );
     }

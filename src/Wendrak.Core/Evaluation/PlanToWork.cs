@@ -10,6 +10,7 @@ namespace Wendrak.Core.Evaluation;
 /// <param name="Tray">Parts against Stock, in the order of the plan’s tray.</param>
 /// <param name="MissingTools">Empty where nobody listed the workshop’s tools.</param>
 /// <param name="Hubs">Wheels whose hub was measured, at the steps that put them on.</param>
+/// <param name="Ways">Other parts that go on one way round, and what is measured for them.</param>
 /// <param name="Runs">Chain or belt at the steps that ask which way round a clip or an arrow goes.</param>
 /// <param name="Taken">What a finished change of wheels really took; null until it is, where no minutes were written down, and for other changes.</param>
 /// <param name="Defers">Whose word wins, and whose work it is where people can be hurt.</param>
@@ -19,6 +20,7 @@ public sealed record PlanToWork(
     IReadOnlyList<TrayCount> Tray,
     IReadOnlyList<ToolStandIn> MissingTools,
     IReadOnlyList<HubAtStep> Hubs,
+    IReadOnlyList<WayAtStep> Ways,
     IReadOnlyList<RunAtStep> Runs,
     WorkTaken? Taken,
     string Defers
@@ -30,9 +32,18 @@ public sealed record PlanToWork(
     {
         // A loop that is gone since: its plan stays readable, its parts are named and not counted.
         Loop? loop = MachineRules.LoopsOf(machine).FirstOrDefault(l => l.Key == plan.LoopKey);
+        ProcedureStep[] steps = [.. plan.Steps.Select(s => s.Step)];
+        IReadOnlyList<HubAtStep> hubs = loop is null
+            ? []
+            : HubWays.At(
+                steps,
+                machine,
+                machine.Drives.First(d => MachineInView.LoopOf(d, loop.Key) is not null),
+                loop
+            );
         return new(
             plan,
-            PhaseMinutes.Of(plan.Steps.Select(s => s.Step)),
+            PhaseMinutes.Of(steps),
             [
                 .. plan.Tray.Select(l =>
                     loop is null
@@ -44,15 +55,9 @@ public sealed record PlanToWork(
                 plan.Steps.Where(s => s.State == StepState.Open).SelectMany(s => s.Step.Tools).Select(t => t.Kind),
                 workshop.Tools
             ),
-            loop is null
-                ? []
-                : HubWays.At(
-                    plan.Steps.Select(s => s.Step),
-                    machine,
-                    machine.Drives.First(d => MachineInView.LoopOf(d, loop.Key) is not null),
-                    loop
-                ),
-            loop is null ? [] : RunWays.At(plan.Steps.Select(s => s.Step), loop),
+            hubs,
+            MeasuredWays.At(steps, machine, plan.Family, hubs),
+            loop is null ? [] : RunWays.At(steps, loop),
             loop is null || plan.Next is not null ? null : WorkTaken.From(plan.Change, minutes, machine, loop),
             Tables.MachineKinds.Get(machine.Kind).Defers
         );

@@ -7,7 +7,16 @@ namespace Wendrak.Core.Procedures;
 /// <param name="Do">What to do; null for the procedure’s own words.</param>
 /// <param name="Minutes">Usual working time, min; null for the procedure’s.</param>
 /// <param name="TorqueNm">The maker’s torque of what it tightens, Nm; null where nobody typed it.</param>
-public sealed record StepWording(string Step, string? Do, double? Minutes, double? TorqueNm);
+/// <param name="TorqueFor">What thread the maker gives it for; null where nobody said.</param>
+/// <param name="WayMm">What tells how far the part is off the wrong way round, as measured on this machine, mm; null for not measured.</param>
+public sealed record StepWording(
+    string Step,
+    string? Do,
+    double? Minutes,
+    double? TorqueNm,
+    TorqueThread? TorqueFor = null,
+    double? WayMm = null
+);
 
 /// <summary>A step that only one machine has.</summary>
 /// <param name="Key">Short name, one of its procedure.</param>
@@ -81,16 +90,24 @@ public sealed record OwnProcedure(
                 "unasked",
                 "Nothing is tightened at this step: leave it out."
             )
+            .That(
+                own.TorqueFor is null || own.TorqueNm is not null,
+                nameof(own.TorqueFor),
+                "unasked",
+                "Give the torque that it is said of, or leave it out."
+            )
+            .That(
+                own.WayMm is null || step?.Way?.Measure is not null,
+                nameof(own.WayMm),
+                "unasked",
+                "Nothing is measured for the way round of this step: leave it out."
+            )
             .That(own.Do is null || own.Do.Trim().Length > 0, nameof(own.Do), "missing", "Say what is to be done.")
             .Note(nameof(own.Do), own.Do)
             .BetweenIfGiven(nameof(own.Minutes), own.Minutes, StepBounds.LeastMinutes, StepBounds.MostMinutes, "min")
-            .BetweenIfGiven(
-                nameof(own.TorqueNm),
-                own.TorqueNm,
-                StepBounds.LeastTorqueNm,
-                StepBounds.MostTorqueNm,
-                "Nm"
-            );
+            .BetweenIfGiven(nameof(own.TorqueNm), own.TorqueNm, StepBounds.LeastTorqueNm, StepBounds.MostTorqueNm, "Nm")
+            .OneOf(nameof(own.TorqueFor), own.TorqueFor ?? TorqueThread.Dry)
+            .BetweenIfGiven(nameof(own.WayMm), own.WayMm, StepBounds.LeastWayMm, StepBounds.MostWayMm, "mm");
     }
 
     private static Guard Check(AddedStep added, Dictionary<string, ProcedureStep> steps, string at)
@@ -122,6 +139,7 @@ public sealed record OwnProcedure(
                     ? fastener with
                     {
                         TorqueNm = own.TorqueNm,
+                        TorqueFor = own.TorqueFor,
                     }
                     : step.Fastener,
         };

@@ -91,13 +91,31 @@ public sealed record StepField(string Key, string Label, string Unit, double Low
 /// <param name="Lock">What keeps them.</param>
 /// <param name="CureHours">Until it holds, h; null for what holds at once.</param>
 /// <param name="TorqueNm">The maker’s, as it was typed for this machine, Nm; null where nobody did.</param>
+/// <param name="GoesIn">Wet where grease belongs on its thread; null for as its lock leaves it.</param>
+/// <param name="TorqueFor">What thread the maker gives that torque for; null where nobody said.</param>
 public sealed record StepFastener(
     string What,
     int? Count,
     LockKind Lock,
     double? CureHours = null,
-    double? TorqueNm = null
-);
+    double? TorqueNm = null,
+    TorqueThread? GoesIn = null,
+    TorqueThread? TorqueFor = null
+)
+{
+    /// <summary>Whether something on its thread makes a dry torque pull harder. Source: common practice.</summary>
+    internal bool IsWet => GoesIn == TorqueThread.Wet || Lock == LockKind.Threadlocker;
+}
+
+/// <summary>A thread as a maker’s torque means it.</summary>
+public enum TorqueThread
+{
+    /// <summary>Clean and dry.</summary>
+    Dry,
+
+    /// <summary>With the grease or threadlocker that belongs on it.</summary>
+    Wet,
+}
 
 /// <summary>A way that a part must not go on.</summary>
 /// <param name="Way">In a few words.</param>
@@ -108,7 +126,13 @@ public sealed record WrongWay(string Way, string Does);
 /// <param name="Question">As it is asked, before it goes on.</param>
 /// <param name="Right">The way it goes, in a few words.</param>
 /// <param name="Wrong">The other ways.</param>
-public sealed record PartWay(string Question, string Right, IReadOnlyList<WrongWay> Wrong);
+/// <param name="Measure">What tells by how much the first of them is off; null where nothing does.</param>
+public sealed record PartWay(string Question, string Right, IReadOnlyList<WrongWay> Wrong, WayMeasure? Measure = null);
+
+/// <summary>What is measured once on a machine, so that both ways round can be drawn to scale.</summary>
+/// <param name="What">What is measured: “dish of the sprocket”.</param>
+/// <param name="Times">How far the part stands off the wrong way round, for each mm of it.</param>
+public sealed record WayMeasure(string What, double Times);
 
 /// <summary>Something that must lie on the tray before it is begun.</summary>
 /// <param name="Key">Short name, one of its plan.</param>

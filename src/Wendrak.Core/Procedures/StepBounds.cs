@@ -17,6 +17,10 @@ internal static class StepBounds
     public const double LeastTorqueNm = 0.1;
     public const double MostTorqueNm = 1_000;
 
+    /// <summary>Less shows on no ruler.</summary>
+    public const double LeastWayMm = 0.1;
+    public const double MostWayMm = 500;
+
     /// <summary>Screws or nuts of one step.</summary>
     public const int MostFasteners = 100;
 }

@@ -8,6 +8,8 @@ internal static class StepChecks
     private const int MostHands = 10;
     private const int MostOfAKind = 40; // tools, fields, parts of one step
     private const double MostCureHours = 1_000;
+    private const double LeastTimes = 0.1;
+    private const double MostTimes = 10;
     private const double FarthestValue = 1_000_000;
 
     public static Guard Check(ProcedureStep step)
@@ -79,7 +81,8 @@ internal static class StepChecks
                 StepBounds.LeastTorqueNm,
                 StepBounds.MostTorqueNm,
                 "Nm"
-            );
+            )
+            .OneOf(nameof(fastener.TorqueFor), fastener.TorqueFor ?? TorqueThread.Dry);
 
     private static Guard Check(PartWay way)
     {
@@ -89,6 +92,12 @@ internal static class StepChecks
             .Count(nameof(way.Wrong), way.Wrong.Count, 1, MostOfAKind, "ways");
         foreach (WrongWay wrong in way.Wrong)
             guard.Note(nameof(way.Wrong), wrong.Way).Note(nameof(way.Wrong), wrong.Does);
+        if (way.Measure is { } measure)
+            guard.Include(
+                new Guard("Measure.")
+                    .Note(nameof(measure.What), measure.What)
+                    .Between(nameof(measure.Times), measure.Times, LeastTimes, MostTimes, "times")
+            );
         return guard;
     }
 }

@@ -73,8 +73,11 @@ public sealed record JobPlan(
     double MinutesLeft
 )
 {
-    private const string FalseTorque =
-        "Threadlocker on a thread greases it: a torque given for a dry one pulls harder. Ask the maker for the wet one.";
+    private const string DryTorqueOnWet =
+        "Its torque is for a dry thread: with what is on this one it pulls harder than it says. Ask the maker for the wet one.";
+
+    private const string TorqueForNotSaid =
+        "Threadlocker or grease on a thread makes a dry torque pull harder: ask the maker whether this one is for a dry thread.";
 
     private const string NoReading = "Length of the arm times its pull is an estimate, no torque reading.";
 
@@ -225,13 +228,20 @@ public sealed record JobPlan(
             ? []
             :
             [
-                .. step.Fastener?.Lock == LockKind.Threadlocker
-                && fastening is { By: TorqueBy.Maker, TorqueNm: not null }
-                    ? new[] { FalseTorque }
+                .. step.Fastener is { IsWet: true } wet && fastening is { By: TorqueBy.Maker, TorqueNm: not null }
+                    ? WarnOfTorque(wet)
                     : [],
                 .. fastening.By == TorqueBy.ArmAndPull ? new[] { NoReading } : [],
                 .. fastening.Lock == LockCondition.Spent ? new[] { "Its lock was used before and may not hold." } : [],
             ];
+
+    private static string[] WarnOfTorque(StepFastener wet) =>
+        wet.TorqueFor switch
+        {
+            TorqueThread.Dry => [DryTorqueOnWet],
+            TorqueThread.Wet => [],
+            _ => [TorqueForNotSaid],
+        };
 }
 
 /// <summary>The plan of a job, at a glance.</summary>

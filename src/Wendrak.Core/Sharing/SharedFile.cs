@@ -23,7 +23,7 @@ public sealed record SharedFile(
 )
 {
     public const string FormatName = "wendrak-shared";
-    public const int NewestVersion = 1;
+    public const int NewestVersion = 2;
 
     /// <summary>Refuses what can't be taken in whole.</summary>
     /// <exception cref="InvalidInputException">Says what the file is not, or which part of it is wrong.</exception>

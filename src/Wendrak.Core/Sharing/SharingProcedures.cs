@@ -7,6 +7,25 @@ namespace Wendrak.Core.Sharing;
 /// <summary>Procedures of machines, handed on and taken in.</summary>
 public static class SharingProcedures
 {
+    /// <summary>What a machine has of its own, as it goes into a file; what was measured on it stays with it.</summary>
+    /// <exception cref="InvalidInputException">Nothing is left of it then.</exception>
+    public static SharedProcedure From(OwnProcedure own)
+    {
+        OwnProcedure going = own with
+        {
+            Reworded = [.. own.Reworded.Where(SaysSomething).Select(w => w with { WayMm = null })],
+        };
+        new Guard()
+            .That(
+                going.Reworded.Count + going.Added.Count > 0,
+                "Family",
+                "nothing_to_share",
+                "This machine has no words, torques or steps of its own here: what was measured on it stays with it."
+            )
+            .ThrowIfAny();
+        return new(going, ProcedureLibrary.Get(own.Family).Version);
+    }
+
     /// <summary>What taking it in would change on a machine.</summary>
     /// <exception cref="InvalidInputException">No loop of the machine is worked on by that procedure.</exception>
     public static SharedDifferences Compare(SharedProcedure file, Machine machine)
@@ -25,10 +44,7 @@ public static class SharingProcedures
         return (
             SharedDifferences.Empty with
             {
-                Wordings =
-                [
-                    .. procedure.Steps.SelectMany(s => Compare(s, Wording(here, s.Key), Wording(there, s.Key))),
-                ],
+                Wordings = [.. procedure.Steps.SelectMany(s => Compare(s, Said(here, s.Key), Said(there, s.Key)))],
                 AddedSteps =
                 [
                     .. there
@@ -63,7 +79,14 @@ public static class SharingProcedures
     private static StepWording Over(StepWording here, StepWording? there) =>
         there is null
             ? here
-            : new(here.Step, there.Do ?? here.Do, there.Minutes ?? here.Minutes, there.TorqueNm ?? here.TorqueNm);
+            : new(
+                here.Step,
+                there.Do ?? here.Do,
+                there.Minutes ?? here.Minutes,
+                there.TorqueNm ?? here.TorqueNm,
+                there.TorqueNm is null ? here.TorqueFor : there.TorqueFor,
+                here.WayMm
+            );
 
     private static string? Caution(SharedProcedure file, Procedure procedure)
     {
@@ -110,6 +133,12 @@ public static class SharingProcedures
 
     private static StepWording? Wording(OwnProcedure? own, string step) =>
         own?.Reworded.FirstOrDefault(w => w.Step == step);
+
+    private static StepWording? Said(OwnProcedure? own, string step) =>
+        Wording(own, step) is { } wording && SaysSomething(wording) ? wording : null;
+
+    private static bool SaysSomething(StepWording wording) =>
+        (wording.Do, wording.Minutes, wording.TorqueNm) != (null, null, null);
 
     private static AddedStep? Added(OwnProcedure? own, string key) => own?.Added.FirstOrDefault(a => a.Key == key);
 }

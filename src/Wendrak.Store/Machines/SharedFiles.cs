@@ -29,7 +29,7 @@ public sealed class SharedFiles(Database database, ChangeLog log, History histor
                     $"{procedure.Title} as on {machine.Name}",
                     machine.Version,
                     author,
-                    new SharedProcedure(own, procedure.Version)
+                    SharingProcedures.From(own)
                 )
                 : null
         );

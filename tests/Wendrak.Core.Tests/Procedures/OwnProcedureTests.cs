@@ -82,6 +82,10 @@ public sealed class OwnProcedureTests
         Refuses("Reworded[0].Step", Own([new("anchor", "x", null, null)]));
         Refuses("Reworded[0].TorqueNm", Own([new("found", null, null, 20)]));
         Refuses("Reworded[0].TorqueNm", Own([new("front-nut-tight", null, null, 1_001)]));
+        Refuses("Reworded[0].TorqueFor", Own([new("front-nut-tight", null, null, null, TorqueThread.Dry)]));
+        Refuses("Reworded[0].TorqueFor", Own([new("front-nut-tight", null, null, 90, (TorqueThread)9)]));
+        Refuses("Reworded[0].WayMm", Own([new("found", null, null, null, null, 4)]));
+        Refuses("Reworded[0].WayMm", Own([new("front-on", null, null, null, null, 501)]));
         Refuses("Reworded[0].Do", Own([new("found", " ", null, null)]));
         Refuses("Reworded[0].Minutes", Own([new("found", null, 0.4, null)]));
         Refuses("Reworded", Own([new("found", "x", null, null), new("found", "y", null, null)]));
@@ -105,10 +109,32 @@ public sealed class OwnProcedureTests
         StoredMachine measured = stored with { Machine = stored.Machine with { Shafts = [shaft] } };
         BuildQuestion front = new(Changes: [ChangeKind.FrontWheel]);
         Assert.Empty(stored.Ask(new() { Build = front }).Build!.Answer!.Hubs);
-        HubAtStep hub = Assert.Single(measured.Ask(new() { Build = front }).Build!.Answer!.Hubs);
+        BuildAnswer answer = measured.Ask(new() { Build = front }).Build!.Answer!;
+        HubAtStep hub = Assert.Single(answer.Hubs);
+        Assert.DoesNotContain(answer.Ways, w => w.Step == hub.Step);
         // From 4 of 18 mm to 14 of 18 mm.
         Assert.Equal(("front-on", 4, 14, 10, 24), (hub.Step, hub.PlaneMm, hub.TurnedPlaneMm, hub.MovesMm, hub.BoreMm));
         Assert.Empty(measured.Ask(new() { Build = new(Changes: [ChangeKind.TensionOnly]) }).Build!.Answer!.Hubs);
+    }
+
+    /// <summary>Common practice: a dished sprocket turned round stands off by twice its dish, spacers by their difference.</summary>
+    [Theory]
+    [InlineData("rear-on", 4.5, 9)]
+    [InlineData("wheel-in", 6, 6)]
+    public void What_is_measured_once_on_a_machine_tells_how_far_a_part_is_off_the_wrong_way_round(
+        string step,
+        double mm,
+        double moves
+    )
+    {
+        StoredMachine stored = Benches.Motorcycle();
+        WayAtStep At(params OwnProcedure[] own) =>
+            (stored with { Machine = stored.Machine with { Procedures = own } })
+                .Ask(new() { Build = new(Changes: [ChangeKind.WholeSet]) })
+                .Build!.Answer!.Ways.Single(w => w.Step == step);
+        Assert.Equal((null, null), (At().MeasuredMm, At().MovesMm));
+        WayAtStep measured = At(Own([new(step, null, null, null, null, mm)]));
+        Assert.Equal((mm, moves), (measured.MeasuredMm, measured.MovesMm));
     }
 
     /// <summary>Sources: ISO 10190 (chain 520), ISO 13050 (8M), as the tables have them.</summary>

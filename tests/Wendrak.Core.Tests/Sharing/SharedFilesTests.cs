@@ -84,6 +84,25 @@ public sealed class SharedFilesTests
     }
 
     [Fact]
+    public void What_was_measured_on_a_machine_stays_with_it_and_a_torque_keeps_what_thread_it_is_for()
+    {
+        StepWording ours = new(Nut, null, null, 98, TorqueThread.Dry);
+        StepWording spacers = new("wheel-in", null, null, null, null, 4.5);
+        SharedProcedure file = SharingProcedures.From(Own(ours, spacers with { Do = "Ours" }));
+        Assert.Equal([ours, spacers with { Do = "Ours", WayMm = null }], file.Procedure.Reworded);
+        Refusals.Names("Family", () => SharingProcedures.From(Own(spacers)));
+
+        Machine here = With(Own(spacers with { WayMm = 6 }, new StepWording(Nut, null, null, 90, TorqueThread.Wet)));
+        Assert.Equal(
+            [SharedState.Other, SharedState.New],
+            SharingProcedures.Compare(file, here).Wordings.Select(w => w.State)
+        );
+        IReadOnlyList<StepWording> taken = SharingProcedures.Take(file, here).Procedures![0].Reworded;
+        Assert.Equal((6.0, "Ours"), (taken[0].WayMm, taken[0].Do));
+        Assert.Equal((98.0, TorqueThread.Dry), (taken[1].TorqueNm, taken[1].TorqueFor));
+    }
+
+    [Fact]
     public void A_procedure_that_no_loop_of_the_machine_is_worked_on_by_is_refused()
     {
         SharedProcedure belt = new(new(ProcedureFamily.FinalBelt, [], []), 1);
@@ -209,8 +228,11 @@ public sealed class SharedFilesTests
         Of(set).Check();
         Refusals.Names("Format", () => (Of(set) with { Format = "other" }).Check());
         Assert.Contains(
-            "version 2; this program knows 1",
-            Refusals.Names("FormatVersion", () => (Of(set) with { FormatVersion = 2 }).Check()),
+            $"version {SharedFile.NewestVersion + 1}; this program knows {SharedFile.NewestVersion}",
+            Refusals.Names(
+                "FormatVersion",
+                () => (Of(set) with { FormatVersion = SharedFile.NewestVersion + 1 }).Check()
+            ),
             StringComparison.Ordinal
         );
         Refusals.Names("Author", () => (Of(set) with { Author = " " }).Check());

@@ -19,11 +19,13 @@ export type StepOutcome = Schemas['StepOutcome']
 export type StepPhase = Schemas['StepPhase']
 export type StepState = Schemas['StepState']
 export type TorqueBy = Schemas['TorqueBy']
+export type TorqueThread = NonNullable<Schemas['TorqueThread']>
 export type TrayCount = Schemas['TrayCount']
 export type TrayState = Schemas['TrayState']
 
 export type TorqueEstimateInput = Schemas['TorqueEstimateInput']
 export type HubAtStep = Schemas['HubAtStep']
+export type WayAtStep = Schemas['WayAtStep']
 export type RunAtStep = Schemas['RunAtStep']
 export type OwnProcedure = Schemas['OwnProcedure']
 

@@ -2408,6 +2408,8 @@ export interface components {
             missingTools: components["schemas"]["ToolStandIn"][];
             /** @description Wheels whose hub was measured, at the steps that put them on. */
             hubs: components["schemas"]["HubAtStep"][];
+            /** @description Other parts that go on one way round, and what is measured for them. */
+            ways: components["schemas"]["WayAtStep"][];
             /** @description Chain or belt at the steps that ask which way round a clip or an arrow goes. */
             runs: components["schemas"]["RunAtStep"][];
             /** @description Whose word wins, and whose work it is where people can be hurt. */
@@ -6889,6 +6891,7 @@ export interface components {
             right: string;
             /** @description The other ways. */
             wrong: components["schemas"]["WrongWay"][];
+            measure?: null | components["schemas"]["WayMeasure"];
         };
         /** @description What the parts of a job cost together. */
         PartsCost: {
@@ -7037,6 +7040,8 @@ export interface components {
             missingTools: components["schemas"]["ToolStandIn"][];
             /** @description Wheels whose hub was measured, at the steps that put them on. */
             hubs: components["schemas"]["HubAtStep"][];
+            /** @description Other parts that go on one way round, and what is measured for them. */
+            ways: components["schemas"]["WayAtStep"][];
             /** @description Chain or belt at the steps that ask which way round a clip or an arrow goes. */
             runs: components["schemas"]["RunAtStep"][];
             taken: null | components["schemas"]["WorkTaken"];
@@ -9598,6 +9603,8 @@ export interface components {
              * @description The maker’s, as it was typed for this machine, Nm; null where nobody did.
              */
             torqueNm?: null | number;
+            goesIn?: null | components["schemas"]["TorqueThread"];
+            torqueFor?: null | components["schemas"]["TorqueThread"];
         };
         /** @description A value that a step writes down. */
         StepField: {
@@ -9665,6 +9672,12 @@ export interface components {
              * @description The maker’s torque of what it tightens, Nm; null where nobody typed it.
              */
             torqueNm: null | number;
+            torqueFor?: null | components["schemas"]["TorqueThread"];
+            /**
+             * Format: double
+             * @description What tells how far the part is off the wrong way round, as measured on this machine, mm; null for not measured.
+             */
+            wayMm?: null | number;
         };
         /** @description A wheel in the workshop's lists. */
         StockItem: {
@@ -10213,6 +10226,11 @@ export interface components {
          * @enum {unknown}
          */
         TorqueOrigin: "input" | "grip" | "frontLifts" | "resistance" | "measured";
+        /**
+         * @description A thread as a maker’s torque means it.
+         * @enum {unknown}
+         */
+        TorqueThread: "dry" | "wet" | null;
         /** @description The way along which a wheel's centre can be moved. */
         Track: components["schemas"]["TrackLineTrack"] | components["schemas"]["TrackArcTrack"];
         /** @description A swing about a pivot: an eccentric, a motor on a hinge, an arm of a tensioner. */
@@ -10290,7 +10308,7 @@ export interface components {
              */
             count: number;
         };
-        /** @description A line of Stock that can take the place of what there is too little of. */
+        /** @description A line of Stock, or a part of another machine, that can take the place of what there is too little of. */
         TrayStandIn: {
             /** @description As it is called there. */
             line: string;
@@ -10298,9 +10316,9 @@ export interface components {
             how: string;
             /**
              * Format: int32
-             * @description How many of it are left for other work then.
+             * @description How many of it are left in Stock for other work then; null for what comes off a machine.
              */
-            left: number;
+            left: null | number;
         };
         /**
          * @description How a part of the tray was found.
@@ -10382,6 +10400,33 @@ export interface components {
              * @description Null for what is known of it.
              */
             axialStiffnessN?: null | number;
+        };
+        /** @description A part at the step that puts it on, and how far it is off the wrong way round. */
+        WayAtStep: {
+            /** @description Key of the step. */
+            step: string;
+            /** @description What is measured for it. */
+            what: string;
+            /**
+             * Format: double
+             * @description As measured on this machine, mm; null where nobody did.
+             */
+            measuredMm: null | number;
+            /**
+             * Format: double
+             * @description How far it stands off the wrong way round, mm; null where nothing is measured.
+             */
+            movesMm: null | number;
+        };
+        /** @description What is measured once on a machine, so that both ways round can be drawn to scale. */
+        WayMeasure: {
+            /** @description What is measured: “dish of the sprocket”. */
+            what: string;
+            /**
+             * Format: double
+             * @description How far the part stands off the wrong way round, for each mm of it.
+             */
+            times: number;
         };
         /** @description What a wheel of a loop is to the geometry, mm. */
         WheelOutline: {
@@ -14424,7 +14469,7 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody?: {
+        requestBody: {
             content: {
                 "application/json": components["schemas"]["StockItem"];
             };
@@ -14477,7 +14522,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: {
+        requestBody: {
             content: {
                 "application/json": components["schemas"]["StockItem"];
             };
@@ -14627,7 +14672,7 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody?: {
+        requestBody: {
             content: {
                 "application/json": components["schemas"]["StockSpacer"];
             };
@@ -14680,7 +14725,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: {
+        requestBody: {
             content: {
                 "application/json": components["schemas"]["StockSpacer"];
             };
@@ -14830,7 +14875,7 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody?: {
+        requestBody: {
             content: {
                 "application/json": components["schemas"]["StockPart"];
             };
@@ -14883,7 +14928,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: {
+        requestBody: {
             content: {
                 "application/json": components["schemas"]["StockPart"];
             };
@@ -15033,7 +15078,7 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody?: {
+        requestBody: {
             content: {
                 "application/json": components["schemas"]["HandTool"];
             };
@@ -15086,7 +15131,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: {
+        requestBody: {
             content: {
                 "application/json": components["schemas"]["HandTool"];
             };
@@ -15236,7 +15281,7 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody?: {
+        requestBody: {
             content: {
                 "application/json": components["schemas"]["GearboxSet"];
             };
@@ -15289,7 +15334,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: {
+        requestBody: {
             content: {
                 "application/json": components["schemas"]["GearboxSet"];
             };

@@ -13,10 +13,9 @@ import { dayText, minutesText, today } from '../quantities/days'
 import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import classes from './BuildView.module.css'
-import { HubWays } from './HubWays'
 import { MissingTools } from './MissingTools'
 import { OwnStep } from './OwnStep'
-import { RunWays } from './RunWays'
+import { PartWays } from './PartWays'
 import { StepList } from './StepList'
 import { TrayCounts } from './TrayCounts'
 
@@ -161,8 +160,7 @@ export function ChoosePlan({ bench, jobs }: { bench: Workbench; jobs: JobSheet[]
                 <b className={classes.trap}>Trap.</b> {step.trap}
               </p>
             )}
-            <HubWays hub={data.hubs.find((h) => h.step === step.key)} step={step} />
-            <RunWays run={data.runs.find((r) => r.step === step.key)} step={step} />
+            <PartWays bench={bench} family={data.family} step={step} drawn={data} />
             <p className="cap">{data.steps.find((s) => s.step.key === step.key)?.because.join(' ')}</p>
           </Panel>
         )}

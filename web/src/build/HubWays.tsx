@@ -8,13 +8,10 @@ const MIDDLE = 40
 const TEETH = 30
 
 /** Both ways round of a wheel on its shaft, to scale along the shaft: its row of teeth, its hub, its bore. */
-export function HubWays({ hub, step }: { hub: HubAtStep | undefined; step: ProcedureStep }) {
+export function HubWays({ hub, step }: { hub: HubAtStep; step: ProcedureStep }) {
   const units = useUnits()
   const { way } = step
-  const isWheel = step.parts.some((p) => p.key === 'front-wheel' || p.key === 'rear-wheel')
-  if (!way || !isWheel) return null
-  if (!hub)
-    return <p className="cap">Measure its hub at Fit, side to side, and both ways stand here to scale.</p>
+  if (!way) return null
   if (hub.movesMm === 0)
     return (
       <p className="cap">Its row stands in the middle of its hub: either way it stands in the same plane.</p>

@@ -1,16 +1,18 @@
-import { Button, Checkbox, Group, TextInput } from '@mantine/core'
+import { Button, Checkbox, Group, Select, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { issueFor } from '../api/issues'
-import type { OwnProcedure, ProcedureFamily, ProcedureStep } from '../api/plan'
+import type { OwnProcedure, ProcedureFamily, ProcedureStep, TorqueThread } from '../api/plan'
 import { shareProcedure } from '../api/sharing'
-import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
+import { choicesOf } from '../quantities/choices'
 import { QuantityField } from '../quantities/QuantityField'
 import { ReadSharedButton } from '../sharing/ReadSharedButton'
 import { ShareButton } from '../sharing/ShareButton'
 import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
 import classes from './BuildView.module.css'
+import { useOwnProcedure } from './useOwnProcedure'
+import { THREAD_WORDS } from './words'
 
 /** A step in this machine's own words, minutes and torque, and steps that only this machine has. They stay with it. */
 export function OwnStep({
@@ -22,27 +24,13 @@ export function OwnStep({
   family: ProcedureFamily
   step: ProcedureStep
 }) {
-  const all = bench.card.machine.procedures ?? []
-  const own: OwnProcedure = all.find((p) => p.family === family) ?? { family, reworded: [], added: [] }
-  const added = own.added.find((a) => a.key === step.key)
-  const worded = own.reworded.find((w) => w.step === step.key)
-  const at = `machine.procedures[${all.includes(own) ? all.indexOf(own) : all.length}]`
   const [isAdding, setAdding] = useState(false)
-  const save = useMachineSave(bench.card, () => setAdding(false))
-  const store = (next: OwnProcedure) => {
-    const isEmpty = next.reworded.length === 0 && next.added.length === 0
-    const others = all.filter((p) => p.family !== family)
-    const procedures = all.includes(own)
-      ? all.flatMap((p) => (p.family === family ? (isEmpty ? [] : [next]) : [p]))
-      : isEmpty
-        ? others
-        : [...others, next]
-    save.store({
-      machine: { ...bench.card.machine, procedures: procedures.length === 0 ? null : procedures },
-      fitted: bench.card.fitted.loops,
-      fittedVersion: bench.card.fitted.version,
-    })
-  }
+  const { own, isStored, at, save, store, wordingOf, atWording, reword } = useOwnProcedure(
+    bench,
+    family,
+    () => setAdding(false),
+  )
+  const added = own.added.find((a) => a.key === step.key)
   return (
     <Panel
       title="For this machine"
@@ -50,7 +38,7 @@ export function OwnStep({
       isEmpty
       aside={
         <Group gap={0}>
-          {all.includes(own) && (
+          {isStored && (
             <ShareButton
               name="this machine’s own steps"
               about="Words, minutes and torques that this machine has of its own, and steps that only it has, for all of this procedure."
@@ -70,7 +58,7 @@ export function OwnStep({
           step={step}
           isPending={save.isPending}
           error={save.error}
-          at={`${at.replace('machine.', '')}.added[${own.added.length}]`}
+          at={`${at}.added[${own.added.length}]`}
           onStore={(next) => store({ ...own, added: [...own.added, next] })}
           onBack={() => setAdding(false)}
         />
@@ -91,18 +79,11 @@ export function OwnStep({
       ) : (
         <Wording
           step={step}
-          isOwn={worded !== undefined}
+          worded={wordingOf(step.key)}
           isPending={save.isPending}
           error={save.error}
-          at={`${at.replace('machine.', '')}.reworded[${worded ? own.reworded.indexOf(worded) : own.reworded.length}]`}
-          onStore={(wording) =>
-            store({
-              ...own,
-              reworded: worded
-                ? own.reworded.flatMap((w) => (w === worded ? (wording ? [wording] : []) : [w]))
-                : [...own.reworded, ...(wording ? [wording] : [])],
-            })
-          }
+          at={atWording(step.key)}
+          onStore={(wording) => reword(step.key, wording)}
         />
       )}
       {!isAdding && (
@@ -115,39 +96,50 @@ export function OwnStep({
   )
 }
 
+type Words = Pick<OwnProcedure['reworded'][number], 'do' | 'minutes' | 'torqueNm' | 'torqueFor'>
+
 function Wording({
   step,
-  isOwn,
+  worded,
   isPending,
   error,
   at,
   onStore,
 }: {
   step: ProcedureStep
-  isOwn: boolean
+  worded: Words | undefined
   isPending: boolean
   error: unknown
   at: string
-  onStore: (wording: OwnProcedure['reworded'][number] | null) => void
+  onStore: (wording: Words) => void
 }) {
+  const { fastener } = step
   const [words, setWords] = useState(step.do)
   const [minutes, setMinutes] = useState<number | undefined>(step.minutes)
-  const [torqueNm, setTorqueNm] = useState<number | undefined>(step.fastener?.torqueNm ?? undefined)
+  const [torqueNm, setTorqueNm] = useState<number | undefined>(fastener?.torqueNm ?? undefined)
+  const [torqueFor, setTorqueFor] = useState(fastener?.torqueFor ?? null)
   // What is stored may change beside this form, as when a file is read: then it says what is stored.
-  const stored = `${step.do} ${step.minutes} ${step.fastener?.torqueNm}`
+  const stored = `${step.do} ${step.minutes} ${fastener?.torqueNm} ${fastener?.torqueFor}`
   const [shown, setShown] = useState(stored)
   if (stored !== shown) {
     setShown(stored)
     setWords(step.do)
     setMinutes(step.minutes)
-    setTorqueNm(step.fastener?.torqueNm ?? undefined)
+    setTorqueNm(fastener?.torqueNm ?? undefined)
+    setTorqueFor(fastener?.torqueFor ?? null)
   }
+  const isOwn = worded && [worded.do, worded.minutes, worded.torqueNm].some((v) => v !== null)
   return (
     <form
       className={classes.ask}
       onSubmit={(event) => {
         event.preventDefault()
-        onStore({ step: step.key, do: words, minutes: minutes ?? null, torqueNm: torqueNm ?? null })
+        onStore({
+          do: words,
+          minutes: minutes ?? null,
+          torqueNm: torqueNm ?? null,
+          torqueFor: torqueNm === undefined ? null : torqueFor,
+        })
       }}
     >
       <TextInput
@@ -166,15 +158,28 @@ function Wording({
           onChange={setMinutes}
           error={issueFor(error, `${at}.minutes`)}
         />
-        {step.fastener && (
-          <QuantityField
-            size="xs"
-            label="The maker’s torque"
-            quantity="torque"
-            value={torqueNm}
-            onChange={setTorqueNm}
-            error={issueFor(error, `${at}.torqueNm`)}
-          />
+        {fastener && (
+          <>
+            <QuantityField
+              size="xs"
+              label="The maker’s torque"
+              quantity="torque"
+              value={torqueNm}
+              onChange={setTorqueNm}
+              error={issueFor(error, `${at}.torqueNm`)}
+            />
+            <Select
+              size="xs"
+              label="The maker gives it for"
+              placeholder="not said"
+              clearable
+              disabled={torqueNm === undefined}
+              data={choicesOf(THREAD_WORDS)}
+              value={torqueNm === undefined ? null : torqueFor}
+              onChange={(thread) => setTorqueFor(thread as TorqueThread | null)}
+              error={issueFor(error, `${at}.torqueFor`)}
+            />
+          </>
         )}
       </div>
       <Group gap="xs">
@@ -182,12 +187,17 @@ function Wording({
           Keep it for this machine
         </Button>
         {isOwn && (
-          <Button size="xs" variant="subtle" color="gray" onClick={() => onStore(null)}>
+          <Button
+            size="xs"
+            variant="subtle"
+            color="gray"
+            onClick={() => onStore({ do: null, minutes: null, torqueNm: null, torqueFor: null })}
+          >
             As the procedure has it
           </Button>
         )}
       </Group>
-      <Refused error={error} fields={['do', 'minutes', 'torqueNm'].map((f) => `${at}.${f}`)} />
+      <Refused error={error} fields={['do', 'minutes', 'torqueNm', 'torqueFor'].map((f) => `${at}.${f}`)} />
     </form>
   )
 }

@@ -8,10 +8,10 @@ const MIDDLE = 38
 const PITCHES = 3.5
 
 /** Both ways round of a clip, or of a belt with an arrow, on the run as its standard measures it. */
-export function RunWays({ run, step }: { run: RunAtStep | undefined; step: ProcedureStep }) {
+export function RunWays({ run, step }: { run: RunAtStep; step: ProcedureStep }) {
   const units = useUnits()
   const { way } = step
-  if (!way || !run) return null
+  if (!way) return null
   return (
     <div>
       <p className="cap">

@@ -2,7 +2,7 @@ import { Button, Group, Switch } from '@mantine/core'
 import { useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import type { JobSheet, ToolStandIn } from '../api/client'
-import type { HubAtStep, PlanStep, PlanToWork, RunAtStep } from '../api/plan'
+import type { PlanStep, PlanToWork } from '../api/plan'
 import { useJobs } from '../api/queries'
 import { PhotoList } from '../job/PhotoList'
 import { STATE_MARKS } from '../job/planWords'
@@ -17,8 +17,7 @@ import { LabelledValue } from '../shell/LabelledValue'
 import { Refused } from '../shell/Refused'
 import { useSpeech } from '../shell/useSpeech'
 import classes from './BuildView.module.css'
-import { HubWays } from './HubWays'
-import { RunWays } from './RunWays'
+import { type DrawnWays, PartWays } from './PartWays'
 import { StepActions } from './StepActions'
 import { StepFields } from './StepFields'
 import { useStep } from './useStep'
@@ -32,8 +31,7 @@ export function StepCard({
   at,
   number,
   missing,
-  hubs,
-  runs,
+  drawn,
   onChoose,
   onBay,
 }: {
@@ -43,8 +41,7 @@ export function StepCard({
   at: PlanStep
   number: number
   missing: ToolStandIn[]
-  hubs: HubAtStep[]
-  runs: RunAtStep[]
+  drawn: DrawnWays
   onChoose: (key: string) => void
   onBay: () => void
 }) {
@@ -108,8 +105,7 @@ export function StepCard({
       {isOpen && step.isAtSet && <AtSet plan={plan} />}
       {isOpen && !step.isAtSet && (
         <>
-          <HubWays hub={hubs.find((h) => h.step === step.key)} step={step} />
-          <RunWays run={runs.find((r) => r.step === step.key)} step={step} />
+          <PartWays bench={bench} family={plan.family} step={step} drawn={drawn} />
           <StepFields inHand={inHand} />
           <StepActions inHand={inHand} plan={plan} missing={missing} onChoose={onChoose} />
           <DoNext job={job} plan={plan} at={at} />

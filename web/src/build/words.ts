@@ -1,4 +1,12 @@
-import type { LockCondition, LockKind, PlanStep, StepPhase, TorqueBy, TrayState } from '../api/plan'
+import type {
+  LockCondition,
+  LockKind,
+  PlanStep,
+  StepPhase,
+  TorqueBy,
+  TorqueThread,
+  TrayState,
+} from '../api/plan'
 import { TOOL_WORDS } from '../machine/partWords'
 import type { Quantity } from '../quantities/units'
 
@@ -34,6 +42,11 @@ export const BY_WORDS: Record<TorqueBy, string> = {
   maker: 'the maker’s, by a wrench that tells it',
   feel: 'by feel',
   armAndPull: 'arm and pull: an estimate',
+}
+
+export const THREAD_WORDS: Record<TorqueThread, string> = {
+  dry: 'a dry thread',
+  wet: 'what is on the thread',
 }
 
 export const TRAY_WORDS: Record<TrayState, string> = {
