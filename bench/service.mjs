@@ -191,7 +191,11 @@ const browser = await chromium.launch({
   executablePath: execSync('command -v chromium', { encoding: 'utf8', shell: '/bin/bash' }).trim(),
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
 })
-for (const [name, path, ready, most] of [['yard', '/', 'article', 200], ['ratio', `/machines/${curlew.machine.id}/ratio`, '[role=option]', 250]]) {
+for (const [name, path, ready, most] of [
+  ['yard', '/', 'article', 200],
+  ['ratio', `/machines/${curlew.machine.id}/ratio`, '[role=option]', 250],
+  ['build', `/machines/${curlew.machine.id}/build`, '[aria-label="Step in hand"], [aria-label="The order"]', 250],
+]) {
   const paints = []
   const loaded = new Set()
   for (let i = 0; i < 5; i++) {

@@ -27,9 +27,12 @@ async function doStep(page: Page, ways: (readonly [RegExp, string])[]) {
       await reach(page, count)
       await page.keyboard.type('4')
     }
-    await reach(page, card(page).getByRole('textbox', { name: 'Torque' }))
-    await page.keyboard.type('98')
-    await choose(page, card(page), /^the maker’s/)
+    const torque = card(page).getByRole('textbox', { name: 'Torque' })
+    if (await torque.count()) {
+      await reach(page, torque)
+      await page.keyboard.type('98')
+      await choose(page, card(page), /^the maker’s/)
+    }
     if (!(await card(page).getByRole('radio', { name: 'none' }).isChecked()))
       await choose(page, card(page), /^new, or as good/)
   }

@@ -125,10 +125,10 @@ test('a file that can’t be read says what it is, and nothing is stored', async
     [
       JSON.stringify({
         ...gears,
-        formatVersion: 2,
+        formatVersion: 3,
         content: { kind: 'aims', venue: 'x', aims: [], leftOut: [] },
       }),
-      'version 2; this program knows 1',
+      'version 3; this program knows 2',
     ],
   ] as const) {
     await read(page, 'Read aims of a venue from a file', text)

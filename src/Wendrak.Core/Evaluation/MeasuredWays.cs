@@ -21,12 +21,17 @@ internal static class MeasuredWays
         IReadOnlyList<HubAtStep> hubs
     )
     {
+        // A plan that was made before its procedure named the measure is helped by what the procedure says now.
+        Dictionary<string, WayMeasure?> now = ProcedureLibrary
+            .Get(family)
+            .Steps.ToDictionary(s => s.Key, s => s.Way?.Measure);
         OwnProcedure? own = machine.Procedures?.FirstOrDefault(p => p.Family == family);
         return
         [
             .. from step in steps
-            where step.Way?.Measure is not null && hubs.All(h => h.Step != step.Key)
-            let measure = step.Way!.Measure!
+            where step.Way is not null && hubs.All(h => h.Step != step.Key)
+            let measure = step.Way?.Measure ?? now.GetValueOrDefault(step.Key)
+            where measure is not null
             let mm = own?.Reworded.FirstOrDefault(w => w.Step == step.Key)?.WayMm
             select new WayAtStep(step.Key, measure.What, mm, mm * measure.Times),
         ];

@@ -103,6 +103,10 @@ public sealed record StepFastener(
     TorqueThread? TorqueFor = null
 )
 {
+    /// <summary>Whether it is pulled to a torque: clips, rivets, pins and locks of keys are not.</summary>
+    public bool TakesTorque =>
+        Lock is not (LockKind.Rivet or LockKind.Clip or LockKind.Circlip or LockKind.SplitPin or LockKind.KeyLock);
+
     /// <summary>Whether something on its thread makes a dry torque pull harder. Source: common practice.</summary>
     internal bool IsWet => GoesIn == TorqueThread.Wet || Lock == LockKind.Threadlocker;
 }

@@ -50,16 +50,11 @@ internal static class PlanSigning
             yield return SignedDespite.Deviation;
         if (
             plan.Steps.Any(s =>
-                s.Fastening is { } tight && (tight.By != TorqueBy.Maker || tight.TorqueNm is null) && AsksTorque(s.Step)
+                s.Fastening is { } tight
+                && (tight.By != TorqueBy.Maker || tight.TorqueNm is null)
+                && s.Step.Fastener is { TakesTorque: true }
             )
         )
             yield return SignedDespite.NoTorque;
     }
-
-    /// <summary>Clips, rivets, pins and locks of keys have none.</summary>
-    private static bool AsksTorque(ProcedureStep step) =>
-        step.Fastener
-            is {
-                Lock: not (LockKind.Rivet or LockKind.Clip or LockKind.Circlip or LockKind.SplitPin or LockKind.KeyLock)
-            };
 }

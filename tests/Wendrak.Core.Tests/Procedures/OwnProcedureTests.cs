@@ -81,6 +81,7 @@ public sealed class OwnProcedureTests
             Refusals.Names($"Procedures[{own.Length - 1}].{field}", () => Check(With(own)));
         Refuses("Reworded[0].Step", Own([new("anchor", "x", null, null)]));
         Refuses("Reworded[0].TorqueNm", Own([new("found", null, null, 20)]));
+        Refuses("Reworded[0].TorqueNm", Own([new("join", null, null, 20)]));
         Refuses("Reworded[0].TorqueNm", Own([new("front-nut-tight", null, null, 1_001)]));
         Refuses("Reworded[0].TorqueFor", Own([new("front-nut-tight", null, null, null, TorqueThread.Dry)]));
         Refuses("Reworded[0].TorqueFor", Own([new("front-nut-tight", null, null, 90, (TorqueThread)9)]));

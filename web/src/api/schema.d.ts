@@ -9605,6 +9605,8 @@ export interface components {
             torqueNm?: null | number;
             goesIn?: null | components["schemas"]["TorqueThread"];
             torqueFor?: null | components["schemas"]["TorqueThread"];
+            /** @description Whether it is pulled to a torque: clips, rivets, pins and locks of keys are not. */
+            takesTorque: boolean;
         };
         /** @description A value that a step writes down. */
         StepField: {

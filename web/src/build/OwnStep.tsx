@@ -158,7 +158,7 @@ function Wording({
           onChange={setMinutes}
           error={issueFor(error, `${at}.minutes`)}
         />
-        {fastener && (
+        {fastener?.takesTorque && (
           <>
             <QuantityField
               size="xs"

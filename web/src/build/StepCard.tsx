@@ -169,7 +169,8 @@ function Told({ at }: { at: PlanStep }) {
         <LabelledValue name={at.step.fastener?.what ?? 'tightened'}>
           {fastening.count} of {fastening.of},{' '}
           {fastening.torqueNm !== null && `${units.show('torque', fastening.torqueNm)} `}
-          {BY_WORDS[fastening.by]}; lock {CONDITION_WORDS[fastening.lock]}
+          {at.step.fastener?.takesTorque && `${BY_WORDS[fastening.by]}; `}lock{' '}
+          {CONDITION_WORDS[fastening.lock]}
         </LabelledValue>
       )}
       {at.holdsFrom && <LabelledValue name="its lock holds from">{momentText(at.holdsFrom)}</LabelledValue>}

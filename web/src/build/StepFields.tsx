@@ -89,41 +89,45 @@ function FasteningFields({ inHand, size }: { inHand: StepInHand; size: 'sm' | 'l
             error={issue('of')}
           />
         </Stepped>
-        <Stepped
-          size={size}
-          of="torque"
-          quantity="torque"
-          value={fastening.torqueNm ?? fastener.torqueNm ?? undefined}
-          onStep={(torqueNm) => tell({ torqueNm })}
-        >
-          <QuantityField
+        {fastener.takesTorque && (
+          <Stepped
             size={size}
-            label="Torque"
+            of="torque"
             quantity="torque"
-            value={fastening.torqueNm ?? undefined}
-            onChange={(torqueNm) => tell({ torqueNm: torqueNm ?? null })}
-            description={
-              makersNm === null
-                ? 'the maker’s is not typed for this machine'
-                : `the maker’s: ${units.show('torque', makersNm)}`
-            }
-            error={issue('torqueNm')}
-          />
-          {size === 'lg' && makersNm !== null && (
-            <Button size="xl" variant="default" onClick={() => tell({ torqueNm: makersNm, by: 'maker' })}>
-              {units.show('torque', makersNm)}, the maker’s
-            </Button>
-          )}
-        </Stepped>
+            value={fastening.torqueNm ?? fastener.torqueNm ?? undefined}
+            onStep={(torqueNm) => tell({ torqueNm })}
+          >
+            <QuantityField
+              size={size}
+              label="Torque"
+              quantity="torque"
+              value={fastening.torqueNm ?? undefined}
+              onChange={(torqueNm) => tell({ torqueNm: torqueNm ?? null })}
+              description={
+                makersNm === null
+                  ? 'the maker’s is not typed for this machine'
+                  : `the maker’s: ${units.show('torque', makersNm)}`
+              }
+              error={issue('torqueNm')}
+            />
+            {size === 'lg' && makersNm !== null && (
+              <Button size="xl" variant="default" onClick={() => tell({ torqueNm: makersNm, by: 'maker' })}>
+                {units.show('torque', makersNm)}, the maker’s
+              </Button>
+            )}
+          </Stepped>
+        )}
       </div>
-      <OneOf
-        label="How its torque is told"
-        words={BY_WORDS}
-        value={fastening.by}
-        onChange={(by) => tell({ by })}
-        error={issue('by')}
-        size={size}
-      />
+      {fastener.takesTorque && (
+        <OneOf
+          label="How its torque is told"
+          words={BY_WORDS}
+          value={fastening.by}
+          onChange={(by) => tell({ by })}
+          error={issue('by')}
+          size={size}
+        />
+      )}
       {fastening.by === 'armAndPull' && <ArmAndPull onTake={(torqueNm) => tell({ torqueNm })} />}
       <OneOf
         label="Its lock"

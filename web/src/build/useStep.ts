@@ -39,6 +39,8 @@ const startOf = ({ step: { fastener } }: PlanStep): Partial<FasteningDone> =>
         torqueNm: null,
         // What nothing keeps but its torque has no lock to look at.
         ...(fastener.lock === 'none' && { lock: 'none' }),
+        // What is pulled to no torque is not asked for one.
+        ...(!fastener.takesTorque && { by: 'feel' }),
       }
     : {}
 
