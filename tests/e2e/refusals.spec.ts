@@ -163,8 +163,14 @@ const FORMS: Form[] = [
   {
     name: 'a step in the words of a machine',
     path: '/machines/3/build',
-    open: [all(choose('Change', 'rear wheel'), press(/New ring on the hub/))],
+    open: [all(choose('Change', 'both wheels'), press(/New front ring on its four bolts/))],
     send: press('Keep it for this machine'),
+  },
+  {
+    name: 'what is measured for the way round of a part',
+    path: '/machines/3/build',
+    open: [all(choose('Change', 'both wheels'), press(/New front ring on its four bolts/))],
+    send: press(/^Keep it$/),
   },
   {
     name: 'a step that only a machine has',
