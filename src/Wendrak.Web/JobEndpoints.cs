@@ -149,7 +149,7 @@ public static class JobEndpoints
     ) =>
         await store.FindPlanAsync(id) is { } found && await machines.FindAsync(found.MachineId) is { } stored
             ? TypedResults.Ok(
-                PlanToWork.From(found.Plan, found.Minutes, stored.Machine, await machines.WorkshopAndYardAsync())
+                PlanToWork.From(found.Plan, found.Minutes, stored, await machines.WorkshopAndYardAsync())
             )
             : TypedResults.NotFound();
 

@@ -98,7 +98,9 @@ public sealed class DemoDataTests : IDisposable
     {
         await DemoData.FillAsync(_store.Database, TimeProvider.System);
         MachineReader reader = new(_store.Database, _store.Jobs);
-        Workshop workshop = await reader.WorkshopAsync();
+        Workshop workshop = await reader.WorkshopAndYardAsync();
+        Assert.Equal((await _store.Machines.ListAsync()).Sum(m => m.Fitted.Loops.Count), workshop.OnMachines.Count);
+        Assert.Contains(workshop.OnMachines, l => l is { Machine: "Dunlin", Choice.FrontSize: 28 });
         foreach (FittedMachine m in await _store.Machines.ListAsync())
         foreach (LoopChoice loop in m.Fitted.Loops)
         {

@@ -13,6 +13,7 @@ namespace Wendrak.Core.Evaluation;
 /// <param name="Ways">Other parts that go on one way round, and what is measured for them.</param>
 /// <param name="Runs">Chain or belt at the steps that ask which way round a clip or an arrow goes.</param>
 /// <param name="Taken">What a finished change of wheels really took; null until it is, where no minutes were written down, and for other changes.</param>
+/// <param name="ToFit">What went on and the machine does not say yet; null until its parts are on, and where nothing else goes on.</param>
 /// <param name="Defers">Whose word wins, and whose work it is where people can be hurt.</param>
 public sealed record PlanToWork(
     JobPlan Plan,
@@ -23,13 +24,15 @@ public sealed record PlanToWork(
     IReadOnlyList<WayAtStep> Ways,
     IReadOnlyList<RunAtStep> Runs,
     WorkTaken? Taken,
+    LoopChoice? ToFit,
     string Defers
 )
 {
-    /// <param name="machine">As it is stored now.</param>
+    /// <param name="stored">The machine as it is stored now.</param>
     /// <param name="minutes">Working time written down at the job, min.</param>
-    public static PlanToWork From(JobPlan plan, double minutes, Machine machine, Workshop workshop)
+    public static PlanToWork From(JobPlan plan, double minutes, StoredMachine stored, Workshop workshop)
     {
+        Machine machine = stored.Machine;
         // A loop that is gone since: its plan stays readable, its parts are named and not counted.
         Loop? loop = MachineRules.LoopsOf(machine).FirstOrDefault(l => l.Key == plan.LoopKey);
         ProcedureStep[] steps = [.. plan.Steps.Select(s => s.Step)];
@@ -59,7 +62,16 @@ public sealed record PlanToWork(
             MeasuredWays.At(steps, machine, plan.Family, hubs),
             loop is null ? [] : RunWays.At(steps, loop),
             loop is null || plan.Next is not null ? null : WorkTaken.From(plan.Change, minutes, machine, loop),
+            FindToFit(plan, stored.Fitted),
             Tables.MachineKinds.Get(machine.Kind).Defers
         );
     }
+
+    private static LoopChoice? FindToFit(JobPlan plan, Setup fitted) =>
+        plan.Wanted is { } wanted
+        && plan.Steps.All(s => s.Step.Phase != StepPhase.On || s.State != StepState.Open)
+        && fitted.Loops.FirstOrDefault(l => l.LoopKey == plan.LoopKey) is { } on
+        && on != wanted
+            ? wanted
+            : null;
 }

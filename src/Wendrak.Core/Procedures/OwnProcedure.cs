@@ -85,10 +85,11 @@ public sealed record OwnProcedure(
         return new Guard(at)
             .That(step is not null, nameof(own.Step), "unknown", "Give a step of this procedure.")
             .That(
-                own.TorqueNm is null || step?.Fastener is { TakesTorque: true },
+                // Of a rivet too: machines were stored with one, and must stay to be changed.
+                own.TorqueNm is null || step?.Fastener is not null,
                 nameof(own.TorqueNm),
                 "unasked",
-                "Nothing is pulled to a torque at this step: leave it out."
+                "Nothing is tightened at this step: leave it out."
             )
             .That(
                 own.TorqueFor is null || own.TorqueNm is not null,

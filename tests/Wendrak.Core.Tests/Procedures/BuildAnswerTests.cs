@@ -101,10 +101,10 @@ public sealed class BuildAnswerTests
     [InlineData(ChangeKind.WholeSet, 75)]
     public void Minutes_really_taken_stand_beside_what_Ratio_counts(ChangeKind change, double counted)
     {
-        (Machine machine, _, _) = Works.On(Vocabulary.MachineKind.Motorcycle);
+        (Machine machine, Setup fitted, _) = Works.On(Vocabulary.MachineKind.Motorcycle);
         JobContent job = Works.Begun(ProcedureFamily.FinalChain, change);
         PlanToWork Work(JobContent at, double minutes) =>
-            PlanToWork.From(at.Plan!, minutes, machine, new([], [], [], []));
+            PlanToWork.From(at.Plan!, minutes, new(machine, fitted, [fitted], [], []), new([], [], [], []));
         Assert.Null(Work(job, 85).Taken);
         JobContent done = Works.WorkedUpTo(job, null);
         Assert.Null(Work(done, 0).Taken);
@@ -121,6 +121,30 @@ public sealed class BuildAnswerTests
             taken.Work
         );
         Assert.Null(Work(Works.WorkedUpTo(Works.Begun(ProcedureFamily.FinalChain, ChangeKind.Loop), null), 85).Taken);
+    }
+
+    [Fact]
+    public void What_went_on_is_to_be_told_from_when_its_parts_are_on_until_the_machine_says_it()
+    {
+        (Machine machine, Setup fitted, Loop loop) = Works.On(Vocabulary.MachineKind.Motorcycle);
+        LoopChoice was = fitted.Loops.Single(l => l.LoopKey == loop.Key);
+        LoopChoice wanted = was with { FrontSize = was.FrontSize + 1 };
+        LoopChoice? ToFit(JobContent at, LoopChoice on) =>
+            PlanToWork
+                .From(at.Plan!, 0, new(machine, fitted with { Loops = [on] }, [fitted], [], []), new([], [], [], []))
+                .ToFit;
+        PlanMade plan = WorkPlan.Fill(
+            new(ChangeKind.FrontWheel, loop.Key, ProcedureFamily.FinalChain, wanted),
+            machine,
+            fitted,
+            ""
+        );
+        JobContent begun = Works.After(JobContent.From(new(3, 1, 7, new(2026, 11, 30)), []), plan);
+        Assert.Null(ToFit(Works.WorkedUpTo(begun, "front-nut-tight"), was));
+        JobContent on = Works.WorkedUpTo(begun, "set");
+        Assert.Equal(wanted, ToFit(on, was));
+        Assert.Null(ToFit(on, wanted));
+        Assert.Null(ToFit(Works.WorkedUpTo(Works.Begun(ProcedureFamily.FinalChain, ChangeKind.FrontWheel), null), was));
     }
 
     [Fact]

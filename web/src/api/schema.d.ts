@@ -7045,6 +7045,7 @@ export interface components {
             /** @description Chain or belt at the steps that ask which way round a clip or an arrow goes. */
             runs: components["schemas"]["RunAtStep"][];
             taken: null | components["schemas"]["WorkTaken"];
+            toFit: null | components["schemas"]["LoopChoice"];
             /** @description Whose word wins, and whose work it is where people can be hurt. */
             defers: string;
         };

@@ -63,7 +63,7 @@ export function PlanAtWork({ bench, job, work }: { bench: Workbench; job: JobShe
             {work.taken && <Taken bench={bench} taken={work.taken} />}
           </Panel>
         )}
-        {job.state !== 'ended' && <PutOn bench={bench} plan={plan} />}
+        {job.state !== 'ended' && work.toFit && <PutOn bench={bench} toFit={work.toFit} />}
         <StepCard
           key={`${at.step.key} ${at.state}`}
           bench={bench}

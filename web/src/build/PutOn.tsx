@@ -9,9 +9,8 @@ import { Panel } from '../shell/Panel'
 import { Refused } from '../shell/Refused'
 
 /** Once the parts of a plan are on, the machine is told: Set reads and judges by what is on it. */
-export function PutOn({ bench, plan }: { bench: Workbench; plan: PlanToWork['plan'] }) {
+export function PutOn({ bench, toFit }: { bench: Workbench; toFit: NonNullable<PlanToWork['toFit']> }) {
   const { card, trials } = bench
-  const { wanted } = plan
   const fit = useChange(async (choice: LoopChoice) => {
     const after = card.fitted.loops.map((l) => (l.loopKey === choice.loopKey ? choice : l))
     const isAfter = (loops: LoopChoice[]) =>
@@ -26,15 +25,13 @@ export function PutOn({ bench, plan }: { bench: Workbench; plan: PlanToWork['pla
       }))
     return fitSetup(trial.id, trial.version)
   })
-  const on = card.fitted.loops.find((l) => l.loopKey === plan.loopKey)
-  const isWorkedOn = plan.steps.some((s) => s.step.phase === 'on' && s.state === 'open')
-  if (!wanted || !on || isSameChoice(on, wanted) || isWorkedOn) return null
+  const on = card.fitted.loops.find((l) => l.loopKey === toFit.loopKey)
   return (
     <Panel title="On the machine" note="Set judges by what is on it">
       <p>
-        {card.machine.name} does not know yet what went on: {changeText(on, wanted)}.
+        {card.machine.name} does not know yet what went on{on && `: ${changeText(on, toFit)}`}.
       </p>
-      <Button size="sm" mt="xs" loading={fit.isPending} onClick={() => fit.mutate(wanted)} data-no-print>
+      <Button size="sm" mt="xs" loading={fit.isPending} onClick={() => fit.mutate(toFit)} data-no-print>
         It is on
       </Button>
       <Refused error={fit.error} />
