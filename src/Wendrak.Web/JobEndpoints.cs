@@ -148,9 +148,7 @@ public static class JobEndpoints
         MachineReader machines
     ) =>
         await store.FindPlanAsync(id) is { } found && await machines.FindAsync(found.MachineId) is { } stored
-            ? TypedResults.Ok(
-                PlanToWork.From(found.Plan, found.Minutes, stored, await machines.WorkshopAndYardAsync())
-            )
+            ? TypedResults.Ok(PlanToWork.From(found.Plan, found.Minutes, stored, await machines.WorkshopAndYardAsync()))
             : TypedResults.NotFound();
 
     private static async Task<Results<NoContent, NotFound>> RemoveAsync(

@@ -86,7 +86,9 @@ public sealed record OwnProcedure(
             .That(step is not null, nameof(own.Step), "unknown", "Give a step of this procedure.")
             .That(
                 // Of a rivet too: machines were stored with one, and must stay to be changed.
-                own.TorqueNm is null || step?.Fastener is not null,
+                own.TorqueNm
+                    is null
+                    || step?.Fastener is not null,
                 nameof(own.TorqueNm),
                 "unasked",
                 "Nothing is tightened at this step: leave it out."
