@@ -38,7 +38,7 @@ const field = (name) => page.getByLabel(name).first()
 const deeds = {
   'looks at the yard': () => at('/'),
   'looks at the stock': () => at('/stock'),
-  'looks at a station': () => at(`/machines/${one(machines).machine.id}/${one(['aim', 'ratio', 'fit', 'loads', 'set'])}`),
+  'looks at a station': () => at(`/machines/${one(machines).machine.id}/${one(['aim', 'ratio', 'fit', 'loads', 'build', 'set'])}`),
   'picks teeth': async () => {
     const { machine, summary } = one(machines)
     const loop = summary.loops[0]

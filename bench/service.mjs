@@ -2,40 +2,17 @@
 // Usage: node bench/service.mjs
 import { execSync, spawn } from 'node:child_process'
 import { existsSync, mkdtempSync, readdirSync, readFileSync, statSync } from 'node:fs'
-import { Agent, request } from 'node:http'
 import { cpus, tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { chromium } from '../web/node_modules/@playwright/test/index.mjs'
+import { at, CLIENTS, caller, load, median, PAUSE_MS, sleep } from './load.mjs'
 
 const PORT = 5388
-const CLIENTS = 50
-const CALLS_EACH = 40
-const PAUSE_MS = 200 // a hand dragging a tooth count asks about five times a second
 const home = join(dirname(fileURLToPath(import.meta.url)), '..')
 const built = join(home, 'build/app')
 const data = mkdtempSync(join(tmpdir(), 'wendrak-bench-'))
-const agent = new Agent({ keepAlive: true, maxSockets: CLIENTS })
-const sleep = (ms) => new Promise((done) => setTimeout(done, ms))
-const median = (values) => at(values, 0.5)
-const at = (values, part) => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * part))]
-
-const call = (path, body) =>
-  new Promise((done, failed) => {
-    const start = performance.now()
-    const headers = body ? { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) } : {}
-    const r = request({ host: '127.0.0.1', port: PORT, path, method: body ? 'POST' : 'GET', headers, agent }, (answer) => {
-      const parts = []
-      answer.on('data', (part) => parts.push(part))
-      answer.on('end', () =>
-        answer.statusCode === 200
-          ? done({ ms: performance.now() - start, parts })
-          : failed(new Error(`${path}: ${answer.statusCode}`)),
-      )
-    })
-    r.on('error', failed)
-    r.end(body)
-  })
+const call = caller(PORT)
 
 async function start() {
   const began = performance.now()
@@ -84,30 +61,11 @@ const question = (front) =>
 const questions = [15, 16, 17, 18].map(question)
 for (let i = 0; i < 400; i++) await call('/api/ratio/search', questions[i % 4]) // warm
 
-// Hands are not in step: with equal pauses the clients soon are, and what is measured is how they queue up.
-let seed = 1
-const random = () => (seed = (seed * 48271) % 2147483647) / 2147483647
-
-async function load(pause, ask) {
-  const times = []
-  const began = performance.now()
-  await Promise.all(
-    Array.from({ length: CLIENTS }, async (_, c) => {
-      await sleep((c / CLIENTS) * pause)
-      for (let i = 0; i < CALLS_EACH; i++) {
-        times.push((await ask(i)).ms)
-        await sleep(pause * (0.5 + random()))
-      }
-    }),
-  )
-  const rate = times.length / ((performance.now() - began) / 1000)
-  return `median ${median(times).toFixed(1)} ms, 95th percentile ${at(times, 0.95).toFixed(1)} ms, ${rate.toFixed(0)} calls/s`
-}
 const search = (i) => call('/api/ratio/search', questions[i % 4])
 // What this machine and this script take by themselves: the same load on a call that does nothing.
-console.log(`floor: ${CLIENTS} users on /health at the same pace: ${await load(PAUSE_MS, () => call('/health'))}`)
-console.log(`search, ${CLIENTS} users dragging (a call every ${PAUSE_MS} ms each): ${await load(PAUSE_MS, search)} (budget 95th under 10)`)
-console.log(`search, ${CLIENTS} clients without a pause: ${await load(0, search)}`)
+console.log(`floor: ${CLIENTS} users on /health at the same pace: ${await load(() => call('/health'))}`)
+console.log(`search, ${CLIENTS} users dragging (a call every ${PAUSE_MS} ms each): ${await load(search)} (budget 95th under 10)`)
+console.log(`search, ${CLIENTS} clients without a pause: ${await load(search, 0)}`)
 
 // What the Fit page asks, as it asks it.
 const fitOf = ({ machine, fitted }) => ({
@@ -179,7 +137,32 @@ for (const [name, body] of [
 ]) {
   const question = JSON.stringify(body)
   for (let i = 0; i < 400; i++) await call(name, question) // warm
-  console.log(`${name}, ${CLIENTS} users at the same pace: ${await load(PAUSE_MS, () => call(name, question))} (budget 95th under 10)`)
+  console.log(`${name}, ${CLIENTS} users at the same pace: ${await load(() => call(name, question))} (budget 95th under 10)`)
+}
+const browser = await chromium.launch({
+  executablePath: execSync('command -v chromium', { encoding: 'utf8', shell: '/bin/bash' }).trim(),
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+})
+
+// What the pages themselves ask: every question of a station as it is opened and a tooth is picked on it, in letters never read before,
+// so that each is worked out.
+const asked = async (paths) => {
+  const questions = new Set()
+  const page = await browser.newPage()
+  page.on('request', (r) => r.url().endsWith('/api/evaluation') && questions.add(r.postData()))
+  for (const path of paths) await page.goto(`http://127.0.0.1:${PORT}/machines/${path}`, { waitUntil: 'networkidle' })
+  await page.close()
+  return [...questions]
+}
+let unseen = 0
+const unread = (question) => `${question.slice(0, -1)},"n":${unseen++}}`
+const [loop] = curlew.summary.loops
+const picks = [0, 1, 2, 3].map((more) => `pick=${loop.loopKey}~${loop.frontSize}~${loop.rearSize + more}`)
+for (const station of ['ratio', 'fit', 'loads', 'build', 'set']) {
+  const questions = await asked([...picks.map((pick) => `${curlew.machine.id}/${station}?${pick}`), `${named('Dunlin').machine.id}/${station}`])
+  const ask = (i) => call('/api/evaluation', unread(questions[i % questions.length]))
+  for (let i = 0; i < 400; i++) await ask(i) // warm
+  console.log(`${station}, its ${questions.length} questions, ${CLIENTS} users at the same pace: ${await load(ask)} (budget 95th under 10)`)
 }
 const rss = Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))[1]) / 1024
 console.log(`memory after that: ${rss.toFixed(0)} MB (budget 150)`)
@@ -187,10 +170,6 @@ console.log(`memory after that: ${rss.toFixed(0)} MB (budget 150)`)
 const assets = join(built, 'front-end/assets')
 // As it is sent: packed by the build, or as it is.
 const sizes = Object.fromEntries(readdirSync(assets).map((f) => [f, statSync(join(assets, existsSync(join(assets, `${f}.br`)) ? `${f}.br` : f)).size]))
-const browser = await chromium.launch({
-  executablePath: execSync('command -v chromium', { encoding: 'utf8', shell: '/bin/bash' }).trim(),
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-})
 for (const [name, path, ready, most] of [
   ['yard', '/', 'article', 200],
   ['ratio', `/machines/${curlew.machine.id}/ratio`, '[role=option]', 250],

@@ -7,11 +7,11 @@ namespace Wendrak.Web;
 /// Every answer says how often something had been stored when it was asked for, so that a page knows whether it read before or
 /// after what it is told of (<see cref="OpenPages"/>).
 /// </summary>
-public sealed class CommitCount(RequestDelegate next)
+public sealed class CommitCount(RequestDelegate next, Database database)
 {
     public const string Header = "X-Wendrak-Commits";
 
-    public Task InvokeAsync(HttpContext context, Database database)
+    public Task InvokeAsync(HttpContext context)
     {
         string count = database.Commits.ToString(CultureInfo.InvariantCulture);
         context.Response.OnStarting(() =>

@@ -6,11 +6,11 @@ namespace Wendrak.Web;
 /// Every answer says of which data it is. A page that shows what was there before a restore stores nothing over what came
 /// back: it is told to reload.
 /// </summary>
-public sealed class SameDataOnly(RequestDelegate next)
+public sealed class SameDataOnly(RequestDelegate next, Database database)
 {
     public const string Header = "X-Wendrak-Data";
 
-    public Task InvokeAsync(HttpContext context, Database database)
+    public Task InvokeAsync(HttpContext context)
     {
         context.Response.OnStarting(() =>
         {

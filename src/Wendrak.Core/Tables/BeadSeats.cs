@@ -8,6 +8,16 @@ internal sealed record RimRow
     public required double DiameterMm { get; init; }
     public required string CommonNames { get; init; }
     public required string Certainty { get; init; }
+
+    internal static RimRow Read(CsvRow row) =>
+        new()
+        {
+            Kind = row.Text("kind"),
+            Code = row.Text("code"),
+            DiameterMm = row.Number("diameter_mm"),
+            CommonNames = row.Text("common_names"),
+            Certainty = row.Text("certainty"),
+        };
 }
 
 /// <summary>Bicycle bead seat diameters. Source: ISO 5775 / ETRTO, table <c>tyre_rims.csv</c>.</summary>
@@ -15,7 +25,7 @@ public static class BeadSeats
 {
     private static readonly IReadOnlyList<RimRow> Rows =
     [
-        .. CsvTable.Read<RimRow>("tyre_rims").Where(r => r.Kind == "bicycle bead seat"),
+        .. CsvTable.Read("tyre_rims", RimRow.Read).Where(r => r.Kind == "bicycle bead seat"),
     ];
 
     /// <summary>Diameters in use, mm, smallest first.</summary>

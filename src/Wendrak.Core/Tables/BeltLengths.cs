@@ -12,12 +12,22 @@ public sealed record BeltLengthSeries
     public required string Unit { get; init; }
     public required string Source { get; init; }
     public required string Certainty { get; init; }
+
+    internal static BeltLengthSeries Read(CsvRow row) =>
+        new()
+        {
+            ProfileId = row.Text("profile_id"),
+            Lengths = row.Text("lengths"),
+            Unit = row.Text("unit"),
+            Source = row.Text("source"),
+            Certainty = row.Text("certainty"),
+        };
 }
 
 /// <summary>Tooth counts that endless toothed belts are made in as standard.</summary>
 public static class BeltLengths
 {
-    public static IReadOnlyList<BeltLengthSeries> All { get; } = CsvTable.Read<BeltLengthSeries>("belt_lengths");
+    public static IReadOnlyList<BeltLengthSeries> All { get; } = CsvTable.Read("belt_lengths", BeltLengthSeries.Read);
 
     private static readonly Dictionary<string, int[]> Teeth = All.ToDictionary(s => s.ProfileId, TeethOf);
 

@@ -1,5 +1,4 @@
 using System.Collections.Frozen;
-using CsvHelper.Configuration.Attributes;
 
 namespace Wendrak.Core.Tables;
 
@@ -24,18 +23,31 @@ public sealed record ChainSize
     public required string Certainty { get; init; }
 
     /// <summary>Long plates on the pins and rollers of the chain of half its pitch. Source: ISO 1275.</summary>
-    [Ignore]
     public bool IsDoublePitch => Family == "double pitch";
 
     /// <summary>Gaps of a wheel that one link takes up.</summary>
-    [Ignore]
     public int GapsPerLink => IsDoublePitch ? 2 : 1;
+
+    internal static ChainSize Read(CsvRow row) =>
+        new()
+        {
+            ChainId = row.Text("chain_id"),
+            Family = row.Text("family"),
+            PitchMm = row.Number("pitch_mm"),
+            RollerDiameterMm = row.Number("roller_diameter_mm"),
+            PlateHeightMm = row.NumberOrNull("plate_height_mm"),
+            MinTensileN = row.Number("min_tensile_n"),
+            MassKgPerM = row.Number("mass_kg_per_m"),
+            BearingAreaMm2 = row.NumberOrNull("bearing_area_mm2"),
+            Source = row.Text("source"),
+            Certainty = row.Text("certainty"),
+        };
 }
 
 /// <summary>Chain sizes by their designation.</summary>
 public static class Chains
 {
-    public static IReadOnlyList<ChainSize> All { get; } = CsvTable.Read<ChainSize>("chains");
+    public static IReadOnlyList<ChainSize> All { get; } = CsvTable.Read("chains", ChainSize.Read);
 
     private static readonly FrozenDictionary<string, ChainSize> ById = All.ToFrozenDictionary(c => c.ChainId);
 

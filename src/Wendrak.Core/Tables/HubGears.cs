@@ -5,6 +5,14 @@ internal sealed record HubGearRow
     public required string HubId { get; init; }
     public required int Gear { get; init; }
     public required double SpeedFactor { get; init; }
+
+    internal static HubGearRow Read(CsvRow row) =>
+        new()
+        {
+            HubId = row.Text("hub_id"),
+            Gear = row.Whole("gear"),
+            SpeedFactor = row.Number("speed_factor"),
+        };
 }
 
 /// <summary>A typical hub gear: wheel turns per sprocket turn in every gear, lowest gear first.</summary>
@@ -18,7 +26,7 @@ public static class HubGears
     public static IReadOnlyList<HubGearPattern> All { get; } =
     [
         .. CsvTable
-            .Read<HubGearRow>("hub_gears")
+            .Read("hub_gears", HubGearRow.Read)
             .GroupBy(r => r.HubId)
             .Select(g => new HubGearPattern(g.Key, [.. g.OrderBy(r => r.Gear).Select(r => r.SpeedFactor)])),
     ];

@@ -15,11 +15,22 @@ public sealed record LoadLimit
     public double? StopShare { get; init; }
     public required string Source { get; init; }
     public required string Certainty { get; init; }
+
+    internal static LoadLimit Read(CsvRow row) =>
+        new()
+        {
+            Check = row.Text("check"),
+            Use = row.Text("use"),
+            Limit = row.NumberOrNull("limit"),
+            StopShare = row.NumberOrNull("stop_share"),
+            Source = row.Text("source"),
+            Certainty = row.Text("certainty"),
+        };
 }
 
 public static class LoadLimits
 {
-    public static IReadOnlyList<LoadLimit> All { get; } = CsvTable.Read<LoadLimit>("load_limits");
+    public static IReadOnlyList<LoadLimit> All { get; } = CsvTable.Read("load_limits", LoadLimit.Read);
 
     private static readonly FrozenDictionary<(string, string), LoadLimit> Rows = All.ToFrozenDictionary(l =>
         (l.Check, l.Use)

@@ -1,5 +1,3 @@
-using CsvHelper.Configuration.Attributes;
-
 namespace Wendrak.Core.Tables;
 
 /// <summary>One toothed-belt profile. Source: ISO 5294, ISO 13050, table <c>synchronous_profiles.csv</c>.</summary>
@@ -19,16 +17,9 @@ public sealed record SynchronousProfile
 
     /// <summary>Fewest teeth the makers advise at low speed; null when the table is silent.</summary>
     public int? MinTeethBelow900Rpm { get; init; }
-
-    [Name("min_teeth_900_1200_rpm")]
     public int? MinTeethTo1200Rpm { get; init; }
-
-    [Name("min_teeth_1200_1800_rpm")]
     public int? MinTeethTo1800Rpm { get; init; }
-
-    [Name("min_teeth_1800_3600_rpm")]
     public int? MinTeethTo3600Rpm { get; init; }
-
     public int? MinTeethAbove3600Rpm { get; init; }
     public required double MassKgPerMPerMmWidth { get; init; }
 
@@ -49,13 +40,34 @@ public sealed record SynchronousProfile
             < 3_600 => MinTeethTo3600Rpm,
             _ => MinTeethAbove3600Rpm,
         };
+
+    internal static SynchronousProfile Read(CsvRow row) =>
+        new()
+        {
+            ProfileId = row.Text("profile_id"),
+            PitchMm = row.Number("pitch_mm"),
+            PitchLineDifferentialMm = row.Number("pitch_line_differential_mm"),
+            BeltThicknessMm = row.Number("belt_thickness_mm"),
+            ToothHeightMm = row.Number("tooth_height_mm"),
+            Source = row.Text("source"),
+            Certainty = row.Text("certainty"),
+            MinTeethBelow900Rpm = row.WholeOrNull("min_teeth_below_900_rpm"),
+            MinTeethTo1200Rpm = row.WholeOrNull("min_teeth_900_1200_rpm"),
+            MinTeethTo1800Rpm = row.WholeOrNull("min_teeth_1200_1800_rpm"),
+            MinTeethTo3600Rpm = row.WholeOrNull("min_teeth_1800_3600_rpm"),
+            MinTeethAbove3600Rpm = row.WholeOrNull("min_teeth_above_3600_rpm"),
+            MassKgPerMPerMmWidth = row.Number("mass_kg_per_m_per_mm_width"),
+            FlankHalfAngleDeg = row.Number("flank_half_angle_deg"),
+            BaseWidthMm = row.NumberOrNull("base_width_mm"),
+            AllowedTensionAtBaseWidthN = row.NumberOrNull("allowed_tension_at_base_width_n"),
+        };
 }
 
 /// <summary>Toothed-belt profiles by their designation.</summary>
 public static class SynchronousProfiles
 {
     public static IReadOnlyList<SynchronousProfile> All { get; } =
-        CsvTable.Read<SynchronousProfile>("synchronous_profiles");
+        CsvTable.Read("synchronous_profiles", SynchronousProfile.Read);
 
     public static SynchronousProfile? Find(string profileId) => All.FirstOrDefault(p => p.ProfileId == profileId);
 }

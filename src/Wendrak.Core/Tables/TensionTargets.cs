@@ -11,11 +11,24 @@ public sealed record TensionTarget
     public required string Unit { get; init; }
     public required string Source { get; init; }
     public required string Certainty { get; init; }
+
+    internal static TensionTarget Read(CsvRow row) =>
+        new()
+        {
+            Use = row.Text("use"),
+            Drive = row.Text("drive"),
+            Quantity = row.Text("quantity"),
+            Low = row.Number("low"),
+            High = row.Number("high"),
+            Unit = row.Text("unit"),
+            Source = row.Text("source"),
+            Certainty = row.Text("certainty"),
+        };
 }
 
 public static class TensionTargets
 {
-    public static IReadOnlyList<TensionTarget> All { get; } = CsvTable.Read<TensionTarget>("tension_targets");
+    public static IReadOnlyList<TensionTarget> All { get; } = CsvTable.Read("tension_targets", TensionTarget.Read);
 
     /// <exception cref="InvalidOperationException">The table has no such row.</exception>
     public static TensionTarget Get(string use, string quantity) =>

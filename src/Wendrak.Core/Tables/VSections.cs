@@ -1,5 +1,3 @@
-using CsvHelper.Configuration.Attributes;
-
 namespace Wendrak.Core.Tables;
 
 /// <summary>One V-belt section. Source: ISO 4183, table <c>v_sections.csv</c>.</summary>
@@ -9,11 +7,9 @@ public sealed record VSection
     public required string Family { get; init; }
 
     /// <summary>Cut across on the inside: bends easier, runs cooler.</summary>
-    [Ignore]
     public bool IsNotched => Family.StartsWith("notched", StringComparison.Ordinal);
 
     /// <summary>Taller than wide.</summary>
-    [Ignore]
     public bool IsNarrow => Family.StartsWith("narrow", StringComparison.Ordinal);
     public required double MinDatumDiameterMm { get; init; }
     public required double TopWidthMm { get; init; }
@@ -33,12 +29,33 @@ public sealed record VSection
     public double? InsideToPitchLengthAddMm { get; init; }
     public required string Source { get; init; }
     public required string Certainty { get; init; }
+
+    internal static VSection Read(CsvRow row) =>
+        new()
+        {
+            Section = row.Text("section"),
+            Family = row.Text("family"),
+            MinDatumDiameterMm = row.Number("min_datum_diameter_mm"),
+            TopWidthMm = row.Number("top_width_mm"),
+            HeightMm = row.Number("height_mm"),
+            MassKgPerM = row.Number("mass_kg_per_m"),
+            GrooveAngle1Deg = row.NumberOrNull("groove_angle_1_deg"),
+            GrooveAngle1UpToDatumMm = row.NumberOrNull("groove_angle_1_up_to_datum_mm"),
+            GrooveAngle2Deg = row.NumberOrNull("groove_angle_2_deg"),
+            GrooveAngle2UpToDatumMm = row.NumberOrNull("groove_angle_2_up_to_datum_mm"),
+            GrooveAngle3Deg = row.NumberOrNull("groove_angle_3_deg"),
+            GrooveAngle3UpToDatumMm = row.NumberOrNull("groove_angle_3_up_to_datum_mm"),
+            GrooveAngle4Deg = row.NumberOrNull("groove_angle_4_deg"),
+            InsideToPitchLengthAddMm = row.NumberOrNull("inside_to_pitch_length_add_mm"),
+            Source = row.Text("source"),
+            Certainty = row.Text("certainty"),
+        };
 }
 
 /// <summary>V-belt sections, and the datum diameters pulleys are made in.</summary>
 public static class VSections
 {
-    public static IReadOnlyList<VSection> All { get; } = CsvTable.Read<VSection>("v_sections");
+    public static IReadOnlyList<VSection> All { get; } = CsvTable.Read("v_sections", VSection.Read);
 
     public static VSection? Find(string section) => All.FirstOrDefault(s => s.Section == section);
 

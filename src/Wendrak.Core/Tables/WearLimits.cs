@@ -11,6 +11,17 @@ public sealed record WearLimit
     public required string Unit { get; init; }
     public required string Source { get; init; }
     public required string Certainty { get; init; }
+
+    internal static WearLimit Read(CsvRow row) =>
+        new()
+        {
+            Use = row.Text("use"),
+            Item = row.Text("item"),
+            Limit = row.NumberOrNull("limit"),
+            Unit = row.Text("unit"),
+            Source = row.Text("source"),
+            Certainty = row.Text("certainty"),
+        };
 }
 
 /// <summary>How far parts may wear before they are replaced.</summary>
@@ -21,7 +32,7 @@ public static class WearLimits
     // A longer pitch rides up a large sprocket and jumps: 200/N percent. Source: Machinery's Handbook, ACA.
     private const double LargeSprocketPercent = 200;
 
-    public static IReadOnlyList<WearLimit> All { get; } = CsvTable.Read<WearLimit>("wear_limits");
+    public static IReadOnlyList<WearLimit> All { get; } = CsvTable.Read("wear_limits", WearLimit.Read);
 
     /// <summary>Hollow of a V-pulley's flank under a straight edge at which the pulley is replaced, mm.</summary>
     public static double GrooveHollowMm => All.First(l => l.Item == "groove wear at gauge").Limit!.Value;
