@@ -58,6 +58,9 @@ public static class JobEndpoints
         jobs.MapGet("/jobs/{id:long}/plan", FindPlanAsync)
             .WithName("findPlan")
             .WithSummary("The order of the work at a job, with what is done of it and what stands in the way");
+        jobs.MapPost("/jobs/{id:long}/plan/on", PutOnAsync)
+            .WithName("putPlanOn")
+            .WithSummary("Says that what the plan of a job puts on is on the machine");
         jobs.MapDelete("/jobs/{id:long}", RemoveAsync)
             .WithName("removeJob")
             .WithSummary("Removes a job with all that happened at it; undo brings it back");
@@ -149,6 +152,16 @@ public static class JobEndpoints
     ) =>
         await store.FindPlanAsync(id) is { } found && await machines.FindAsync(found.MachineId) is { } stored
             ? TypedResults.Ok(PlanToWork.From(found.Plan, found.Minutes, stored, await machines.WorkshopAndYardAsync()))
+            : TypedResults.NotFound();
+
+    private static async Task<Results<Ok<IReadOnlyList<Setup>>, NotFound>> PutOnAsync(
+        long id,
+        SetupStore store,
+        HttpContext context,
+        CancellationToken ct
+    ) =>
+        await store.PutPlanOnAsync(context.Who(), id, ct) is { } setups
+            ? TypedResults.Ok(setups)
             : TypedResults.NotFound();
 
     private static async Task<Results<NoContent, NotFound>> RemoveAsync(

@@ -25,7 +25,8 @@ public sealed class EveryOrder(TempStore store, int seed)
     /// <returns>What was done; null when it was refused.</returns>
     public async Task<string?> StepAsync()
     {
-        (string name, Func<Task> step) = Draw();
+        (string Name, Func<Task>)[] all = All();
+        (string name, Func<Task> step) = all[_random.Next(all.Length)];
         string before = await EverythingAsync(store);
         try
         {
@@ -42,9 +43,10 @@ public sealed class EveryOrder(TempStore store, int seed)
         }
     }
 
-    private (string, Func<Task>) Draw()
-    {
-        (string, Func<Task>)[] all =
+    /// <summary>What can be done, by name.</summary>
+    public IEnumerable<string> Kinds => All().Select(k => k.Name);
+
+    private (string Name, Func<Task>)[] All() =>
         [
             ("add machine", AddMachineAsync),
             ("change machine", ChangeMachineAsync),
@@ -83,13 +85,12 @@ public sealed class EveryOrder(TempStore store, int seed)
             ("plan", PlanAsync),
             ("work", WorkAsync),
             ("work", WorkAsync),
+            ("change wheels", ChangeWheelsAsync),
             ("undo", UndoAsync),
             ("undo", UndoAsync),
             ("undo last", UndoLastAsync),
             ("undo last", UndoLastAsync),
         ];
-        return all[_random.Next(all.Length)];
-    }
 
     /// <summary>Everything that is stored, whatever versions it has: one line each.</summary>
     public static async Task<string> EverythingAsync(TempStore store)
@@ -360,23 +361,26 @@ public sealed class EveryOrder(TempStore store, int seed)
 
     private async Task PlanAsync()
     {
-        SetJob visit = await VisitAsync();
-        ProcedureFamily[] families = Enum.GetValues<ProcedureFamily>();
-        PlanMade plan = new(ChangeKind.TensionOnly, visit.LoopKey, families[_random.Next(families.Length)], null);
-        await store.Jobs.AppendAsync("Ann", visit.Id, [new(Name("key"), plan)], default);
+        JobSheet[] open = [.. (await store.Jobs.ListOpenAsync()).Where(j => j.Plan is null)];
+        JobSheet job = await OneAsync(Task.FromResult<IReadOnlyList<JobSheet>>(open));
+        Machine machine = (await store.Machines.FindAsync(job.MachineId))!.Machine;
+        Loop loop = MachineRules.LoopsOf(machine).First();
+        ProcedureFamily family =
+            loop.DriveElement == DriveElement.Chain ? ProcedureFamily.FinalChain : ProcedureFamily.FinalBelt;
+        PlanMade plan = new(ChangeKind.TensionOnly, loop.Key, family, null);
+        await store.Jobs.AppendAsync("Ann", job.Id, [new(Name("key"), plan)], default);
     }
 
     private async Task WorkAsync()
     {
-        SetJob visit = await VisitAsync();
-        PlanStep[] steps = [.. (await store.Jobs.FindPlanAsync(visit.Id))?.Plan.Steps ?? []];
-        if (steps.Length == 0)
-            throw new InvalidInputException("", "none", "There is none.");
-        ProcedureStep step = steps[_random.Next(steps.Length)].Step;
+        JobSheet[] planned = [.. (await store.Jobs.ListOpenAsync()).Where(j => j.Plan is not null)];
+        JobSheet job = await OneAsync(Task.FromResult<IReadOnlyList<JobSheet>>(planned));
+        IReadOnlyList<PlanStep> steps = (await store.Jobs.FindPlanAsync(job.Id))!.Plan.Steps;
+        ProcedureStep step = steps[_random.Next(steps.Count)].Step;
         JobEvent happens = _random.Next(6) switch
         {
             0 => new StepReopened(step.Key),
-            1 => new StepMoved(step.Key, steps[_random.Next(steps.Length)].Step.Key),
+            1 => new StepMoved(step.Key, steps[_random.Next(steps.Count)].Step.Key),
             2 => new StepDone(step.Key, StepOutcome.LeftOut, "no time", null, [], null),
             _ => new StepDone(
                 step.Key,
@@ -387,7 +391,37 @@ public sealed class EveryOrder(TempStore store, int seed)
                 step.Fastener is null ? null : new(4, 4, 20, TorqueBy.Maker, LockCondition.Fresh)
             ),
         };
-        await store.Jobs.AppendAsync("Ann", visit.Id, [new(Name("key"), happens)], default);
+        await store.Jobs.AppendAsync("Ann", job.Id, [new(Name("key"), happens)], default);
+    }
+
+    /// <summary>A job that puts another front wheel on, up to where the machine is told.</summary>
+    private async Task ChangeWheelsAsync()
+    {
+        FittedMachine[] all = [.. await store.Machines.ListAsync()];
+        FittedMachine[] chains =
+        [
+            .. all.Where(m => MachineRules.LoopsOf(m.Machine).First().DriveElement == DriveElement.Chain),
+        ];
+        FittedMachine machine = await OneAsync(Task.FromResult<IReadOnlyList<FittedMachine>>(chains));
+        JobSheet job = (
+            await store.Jobs.OpenAsync(
+                "Ann",
+                machine.Machine.Id,
+                new(2026, 11, 28),
+                new(JobReason.AnotherGearing, null, null, null),
+                default
+            )
+        )!;
+        try
+        {
+            await PlannedWork.PutPartsOnAsync(store, job, () => Name("key"));
+            await store.Setups.PutPlanOnAsync("Ann", job.Id, default);
+            Done["put on"] = Done.GetValueOrDefault("put on") + 1;
+        }
+        catch (InvalidInputException)
+        {
+            // No front wheel that can be changed: the job stands, and goes on as far as it came.
+        }
     }
 
     private async Task UndoLastAsync()

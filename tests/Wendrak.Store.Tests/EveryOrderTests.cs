@@ -6,6 +6,7 @@ namespace Wendrak.Store.Tests;
 public sealed class EveryOrderTests
 {
     private const int Steps = 100;
+    private const int First = 100;
 
     public static TheoryData<int> Seeds => [.. Enumerable.Range(1, 12), 1016, 1022, 1037];
 
@@ -44,15 +45,17 @@ public sealed class EveryOrderTests
     [Fact]
     public async Task Every_kind_of_step_was_done()
     {
-        HashSet<string> done = [];
-        for (int seed = 100; seed < 106; seed++)
+        HashSet<string> left = ["put on"];
+        for (int seed = First; seed < First + 8; seed++)
         {
             using TempStore store = new();
             EveryOrder order = new(store, seed);
+            if (seed == First)
+                left.UnionWith(order.Kinds);
             for (int step = 0; step < 120; step++)
                 await order.StepAsync();
-            done.UnionWith(order.Done.Keys);
+            left.ExceptWith(order.Done.Keys);
         }
-        Assert.Equal(33, done.Count);
+        Assert.Empty(left);
     }
 }

@@ -119,8 +119,16 @@ test('a front sprocket: chosen, built, set and signed', async ({ page }) => {
   // The machine is told what went on, and Set judges by it.
   const on = panel(page, 'On the machine')
   await expect(on).toContainText(`front ${frontSize} → ${frontSize + 1}`)
-  await on.getByRole('button', { name: 'It is on' }).click()
+  // From bay mode too: one press, and one change that can be taken back as one.
+  await page.keyboard.press('b')
+  const bay = page.getByRole('dialog', { name: 'Bay mode' })
+  await expect(bay).toContainText('does not know yet what went on')
+  await bay.getByRole('button', { name: 'It is on' }).click()
+  await expect(bay).not.toContainText('does not know yet what went on')
+  await bay.getByRole('button', { name: 'Leave' }).click()
   await expect(on).toHaveCount(0)
+  const [newest] = await (await page.request.get('/api/changes')).json()
+  expect(newest.what).toBe(`fitted ${frontSize + 1}/${rearSize}, as planned`)
   const { fitted: after } = await (await page.request.get(`/api/machines/${id}`)).json()
   expect(after.loops[0]).toMatchObject({ frontSize: frontSize + 1, rearSize })
   await card(page).getByRole('link', { name: 'Go to Set' }).click()

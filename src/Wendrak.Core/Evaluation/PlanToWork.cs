@@ -62,16 +62,8 @@ public sealed record PlanToWork(
             MeasuredWays.At(steps, machine, plan.Family, hubs),
             loop is null ? [] : RunWays.At(steps, loop),
             loop is null || plan.Next is not null ? null : WorkTaken.From(plan.Change, minutes, machine, loop),
-            FindToFit(plan, stored.Fitted),
+            plan.ToFit(stored.Fitted),
             Tables.MachineKinds.Get(machine.Kind).Defers
         );
     }
-
-    private static LoopChoice? FindToFit(JobPlan plan, Setup fitted) =>
-        plan.Wanted is { } wanted
-        && plan.Steps.All(s => s.Step.Phase != StepPhase.On || s.State != StepState.Open)
-        && fitted.Loops.FirstOrDefault(l => l.LoopKey == plan.LoopKey) is { } on
-        && on != wanted
-            ? wanted
-            : null;
 }

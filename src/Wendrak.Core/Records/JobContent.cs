@@ -234,6 +234,6 @@ public sealed class JobContent
                 }
             );
         SignedDespite[] ofSteps = Of<DeviationNoted>().Any() ? [SignedDespite.Deviation] : [];
-        return [.. ofSteps.Concat(PlanSigning.Despite(Plan)).Concat(ofLoops).Distinct().Order()];
+        return [.. ofSteps.Concat(PlanSigning.Despite(Plan, Entries)).Concat(ofLoops).Distinct().Order()];
     }
 }

@@ -81,6 +81,25 @@ public sealed record JobPlan(
 
     private const string NoReading = "Length of the arm times its pull is an estimate, no torque reading.";
 
+    /// <summary>No step that puts a part on is left.</summary>
+    private bool IsOn => Steps.All(s => s.Step.Phase != StepPhase.On || s.State != StepState.Open);
+
+    /// <summary>What went on and the machine does not say yet; null until its parts are on, and where nothing else goes on.</summary>
+    /// <param name="fitted">What the machine says.</param>
+    public LoopChoice? ToFit(Setup fitted) =>
+        Wanted is { } wanted && IsOn && fitted.Loops.FirstOrDefault(l => l.LoopKey == LoopKey) is { } on && on != wanted
+            ? wanted
+            : null;
+
+    /// <summary>Other wheels went on by this plan, and nobody has said at the job that the machine has others since.</summary>
+    internal bool IsUntold(IEnumerable<JobEntry> entries) =>
+        Wanted is { } wanted
+        && wanted != Was
+        && IsOn
+        && !entries
+            .SkipWhile(e => e.Event is not PlanMade)
+            .Any(e => e.Event is SetupFitted { ChangedLoops: { } changed } && changed.Contains(LoopKey));
+
     /// <returns>Null where none was made.</returns>
     internal static JobPlan? From(IReadOnlyList<JobEntry> entries, IReadOnlyList<SetJob> visits)
     {

@@ -59,6 +59,9 @@ public enum SignedDespite
 
     /// <summary>A final torque is ticked off without a figure.</summary>
     NoTorque,
+
+    /// <summary>The machine was not told what its plan put on: it still says what was on before.</summary>
+    NotOnMachine,
 }
 
 /// <summary>One thing that blocks a signature.</summary>

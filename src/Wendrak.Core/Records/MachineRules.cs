@@ -163,6 +163,16 @@ public static class MachineRules
             : FormattableString.Invariant($"until {on:yyyy-MM-dd}");
     }
 
+    /// <summary>What a trial is called that nobody named: its wheels, and a number where another has that name.</summary>
+    public static string TrialName(LoopChoice wheels, IReadOnlyList<Setup> others)
+    {
+        string name = FormattableString.Invariant($"{wheels.FrontSize:0.##}/{wheels.RearSize:0.##}");
+        IEnumerable<string> numbered = Enumerable
+            .Range(2, others.Count + 1)
+            .Select(n => FormattableString.Invariant($"{name} ({n})"));
+        return numbered.Prepend(name).First(free => others.All(s => s.Name != free));
+    }
+
     private static Guard CheckFollowUps(IReadOnlyList<FollowUpTask> items)
     {
         const int most = 200;

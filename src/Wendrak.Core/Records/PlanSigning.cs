@@ -37,7 +37,7 @@ internal static class PlanSigning
                     )),
             ];
 
-    public static IEnumerable<SignedDespite> Despite(JobPlan? plan)
+    public static IEnumerable<SignedDespite> Despite(JobPlan? plan, IEnumerable<JobEntry> entries)
     {
         if (plan is null)
             yield break;
@@ -56,5 +56,7 @@ internal static class PlanSigning
             )
         )
             yield return SignedDespite.NoTorque;
+        if (plan.IsUntold(entries))
+            yield return SignedDespite.NotOnMachine;
     }
 }

@@ -48,4 +48,8 @@ public sealed record Setup(
 {
     /// <summary>Name of a setup that went onto the machine with it.</summary>
     public const string FittedName = "As fitted";
+
+    /// <summary>The same wheels and lengths on every loop, and the same road wheels, in whatever order.</summary>
+    public bool HasSameWheels(IReadOnlyList<LoopChoice> loops, IReadOnlyList<RoadWheelChoice> roadWheels) =>
+        Loops.ToHashSet().SetEquals(loops) && RoadWheels.ToHashSet().SetEquals(roadWheels);
 }

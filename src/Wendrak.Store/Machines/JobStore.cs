@@ -62,9 +62,8 @@ public sealed class JobStore
     /// <returns>Null when there is no such job, or no plan was made for it.</returns>
     public Task<PlanOfMachine?> FindPlanAsync(long id) =>
         _database.ReadAsync(async session =>
-            await _jobs.FindAsync(session, id) is { } job
-            && await ContentsAsync(session, [job]) is [{ Plan: { } plan } content, ..]
-                ? new PlanOfMachine(plan, content.Sheet.Minutes, job.MachineId)
+            await ContentAsync(session, id) is { Plan: { } plan } content
+                ? new PlanOfMachine(plan, content.Sheet.Minutes, content.Job.MachineId)
                 : null
         );
 
@@ -172,6 +171,16 @@ public sealed class JobStore
             ct
         );
     }
+
+    /// <summary>A job with all that happened at it; null when there is no such one.</summary>
+    internal async Task<JobContent?> ContentAsync(Session session, long id) =>
+        await _jobs.FindAsync(session, id) is { } job && await ContentsAsync(session, [job]) is [{ } content, ..]
+            ? content
+            : null;
+
+    /// <summary>Writes a setup that went onto the machine down at the job whose plan put it on; not at one that is ended.</summary>
+    internal Task FittedAtAsync(Edit edit, JobContent job, SetupFitted fitted) =>
+        job.Sheet.State == JobState.Ended ? Task.CompletedTask : _appending.AddAsync(edit, job, fitted);
 
     /// <summary>Writes a setup that went onto a machine down at the job that takes it; at none, where none does.</summary>
     /// <returns>The job afterwards; null for none.</returns>

@@ -32,21 +32,14 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
                 edit.MachineId = machineId;
                 MachineRules.CheckTrial(trial.Loops, machine);
                 Setup fitted = await _setups.FittedAsync(edit.Session, machineId);
-                Setup setup = new(
-                    0,
-                    0,
-                    machineId,
+                return await AddAsync(
+                    edit,
+                    machine,
                     trial.Name,
-                    SetupStatus.Trial,
                     MirroredSetups.Complete(machine.Drives, fitted.Loops, trial.Loops),
                     trial.RoadWheels ?? fitted.RoadWheels,
-                    clock.Today(),
-                    null,
-                    null,
                     trial.Note
                 );
-                MachineRules.Check(setup, machine);
-                return await _setups.AddAsync(edit, setup);
             },
             ct
         );
@@ -173,6 +166,41 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
             ct
         );
 
+    /// <summary>Says that what the plan of a job puts on is on the machine: a trial with those wheels, or the one there is, is fitted.</summary>
+    /// <returns>The setups of the machine afterwards; null when there is no such job, or no plan was made for it.</returns>
+    /// <exception cref="InvalidInputException">Its parts are not on yet, or the machine says so already.</exception>
+    public Task<IReadOnlyList<Setup>?> PutPlanOnAsync(string? who, long jobId, CancellationToken ct) =>
+        log.CommitAsync<IReadOnlyList<Setup>?>(
+            who,
+            "fitted what was planned",
+            async edit =>
+            {
+                if (await jobs.ContentAsync(edit.Session, jobId) is not { Plan: { } plan } job)
+                    return null;
+                Machine machine = (await _machines.FindAsync(edit.Session, job.Job.MachineId))!;
+                edit.MachineId = machine.Id;
+                Setup old = await _setups.FittedAsync(edit.Session, machine.Id);
+                LoopChoice wanted =
+                    plan.ToFit(old)
+                    ?? throw new InvalidInputException(
+                        "Id",
+                        "nothing_to_fit",
+                        "Tell the steps that put its parts on first; or the machine says already what is on."
+                    );
+                IReadOnlyList<LoopChoice> wheels = MirroredSetups.Complete(machine.Drives, old.Loops, [wanted]);
+                IReadOnlyList<Setup> all = await _setups.ListOfMachineAsync(edit.Session, machine.Id);
+                Setup next =
+                    all.FirstOrDefault(s => s.Status == SetupStatus.Trial && s.HasSameWheels(wheels, old.RoadWheels))
+                    ?? await AddAsync(edit, machine, MachineRules.TrialName(wanted, all), wheels, old.RoadWheels);
+                edit.What = $"fitted {next.Name}, as planned";
+                await PutOnAsync(edit, (old, machine), (next, machine));
+                SetupFitted fitted = new(next.Id, next.Name, null, SetupFitted.FindChanged(old, next));
+                await jobs.FittedAtAsync(edit, job, fitted);
+                return await _setups.ListOfMachineAsync(edit.Session, machine.Id);
+            },
+            ct
+        );
+
     /// <summary>
     /// Puts what was on the machine before back, with the places, shims and settings of then, and opens the job that does it.
     /// </summary>
@@ -216,6 +244,32 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
             },
             ct
         );
+
+    private Task<Setup> AddAsync(
+        Edit edit,
+        Machine machine,
+        string name,
+        IReadOnlyList<LoopChoice> loops,
+        IReadOnlyList<RoadWheelChoice> roadWheels,
+        string? note = null
+    )
+    {
+        Setup trial = new(
+            0,
+            0,
+            machine.Id,
+            name,
+            SetupStatus.Trial,
+            loops,
+            roadWheels,
+            clock.Today(),
+            null,
+            null,
+            note
+        );
+        MachineRules.Check(trial, machine);
+        return _setups.AddAsync(edit, trial);
+    }
 
     private async Task<Machine> PutBackAsync(Edit edit, Machine machine, Setup former)
     {

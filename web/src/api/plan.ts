@@ -33,5 +33,7 @@ export const estimateTorque = (body: TorqueEstimateInput, s: { signal?: AbortSig
   answered(client.POST('/api/build/torque-estimate', { body, ...s }))
 
 /** The order of the work at a job. */
+export const putPlanOn = (jobId: number) =>
+  answered(client.POST('/api/jobs/{id}/plan/on', { params: { path: { id: jobId } } }))
 export const findPlan = (id: number) =>
   answered(client.GET('/api/jobs/{id}/plan', { params: { path: { id } } }))

@@ -1149,6 +1149,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/plan/on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says that what the plan of a job puts on is on the machine */
+        post: operations["putPlanOn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}": {
         parameters: {
             query?: never;
@@ -8961,7 +8978,7 @@ export interface components {
          * @description Something that asks for a reason before a job is signed over it, and is printed.
          * @enum {unknown}
          */
-        SignedDespite: "deviation" | "outsideWindow" | "advisorStopped" | "cautionsNotConfirmed" | "noTorque";
+        SignedDespite: "deviation" | "outsideWindow" | "advisorStopped" | "cautionsNotConfirmed" | "noTorque" | "notOnMachine";
         /**
          * @description Which system a marking belongs to.
          * @enum {unknown}
@@ -13972,6 +13989,62 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanToWork"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    putPlanOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Setup"][];
                 };
             };
             /** @description Bad Request */

@@ -10,6 +10,7 @@ import { Refused } from '../shell/Refused'
 import { useAwake } from '../shell/useAwake'
 import { useSpeech } from '../shell/useSpeech'
 import classes from './BayStep.module.css'
+import { PutOn, type Untold } from './PutOn'
 import { StepActions } from './StepActions'
 import { StepFields, stepFields } from './StepFields'
 import { useStep } from './useStep'
@@ -20,12 +21,14 @@ export function BayStep({
   job,
   plan,
   at,
+  untold,
   onChoose,
   onLeave,
 }: {
   job: JobSheet
   plan: PlanToWork['plan']
   at: PlanStep
+  untold: Untold | null
   onChoose: (key: string | null) => void
   onLeave: () => void
 }) {
@@ -69,6 +72,11 @@ export function BayStep({
         </p>
       )}
       {at.step.caution && <p className={classes.trap}>▲ {at.step.caution}</p>}
+      {untold && (
+        <div className={classes.fields}>
+          <PutOn jobId={job.id} untold={untold} size="xl" className={classes.big} fullWidth />
+        </div>
+      )}
       {at.state === 'open' ? (
         <Open
           key={at.step.key}

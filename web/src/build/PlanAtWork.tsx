@@ -38,7 +38,18 @@ export function PlanAtWork({ bench, job, work }: { bench: Workbench; job: JobShe
   if (!at) return null
   const number = plan.steps.indexOf(at) + 1
   const text = changeText(plan.was, plan.wanted)
-  if (isBay) return <BayStep job={job} plan={plan} at={at} onChoose={choose} onLeave={() => setBay(false)} />
+  const untold = job.state !== 'ended' && work.toFit ? { card: bench.card, toFit: work.toFit } : null
+  if (isBay)
+    return (
+      <BayStep
+        job={job}
+        plan={plan}
+        at={at}
+        untold={untold}
+        onChoose={choose}
+        onLeave={() => setBay(false)}
+      />
+    )
   return (
     <div className={classes.build}>
       <div className={classes.column}>
@@ -63,7 +74,11 @@ export function PlanAtWork({ bench, job, work }: { bench: Workbench; job: JobShe
             {work.taken && <Taken bench={bench} taken={work.taken} />}
           </Panel>
         )}
-        {job.state !== 'ended' && work.toFit && <PutOn bench={bench} toFit={work.toFit} />}
+        {untold && (
+          <Panel title="On the machine" note="Set judges by what is on it">
+            <PutOn jobId={job.id} untold={untold} />
+          </Panel>
+        )}
         <StepCard
           key={`${at.step.key} ${at.state}`}
           bench={bench}

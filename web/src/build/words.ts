@@ -1,3 +1,4 @@
+import type { LoopChoice, MachineCard } from '../api/client'
 import type {
   LockCondition,
   LockKind,
@@ -7,6 +8,7 @@ import type {
   TorqueThread,
   TrayState,
 } from '../api/plan'
+import { changeText } from '../job/planWords'
 import { TOOL_WORDS } from '../machine/partWords'
 import type { Quantity } from '../quantities/units'
 
@@ -54,6 +56,12 @@ export const TRAY_WORDS: Record<TrayState, string> = {
   there: 'there',
   standIn: 'something stands in',
   missing: 'missing',
+}
+
+/** What went on and the machine does not say yet. */
+export function untoldText({ card, toFit }: { card: MachineCard; toFit: LoopChoice }) {
+  const on = card.fitted.loops.find((l) => l.loopKey === toFit.loopKey)
+  return `${card.machine.name} does not know yet what went on${on ? `: ${changeText(on, toFit)}` : ''}.`
 }
 
 /** “27 mm socket, chain tool”; bare hands where there is none. */

@@ -55,6 +55,7 @@ export const DESPITE_WORDS: Record<JobSheet['despite'][number], string> = {
   advisorStopped: 'A loop was closed though the advisor said stop.',
   cautionsNotConfirmed: 'Nobody confirmed the cautions at a loop.',
   noTorque: 'A final torque is ticked off without a figure.',
+  notOnMachine: 'The machine does not say what its plan put on. Build tells it.',
 }
 
 /** The name of a loop; its key where it is gone since. */
