@@ -1,4 +1,4 @@
-using System.Security.Cryptography;
+using System.IO.Hashing;
 using Wendrak.Core.Gearing;
 using Wendrak.Store;
 
@@ -29,6 +29,6 @@ public sealed class BuildId(RequestDelegate next)
         IEnumerable<byte> parts = new[] { typeof(BuildId), typeof(Database), typeof(RatioSearch) }
             .SelectMany(t => t.Module.ModuleVersionId.ToByteArray())
             .Concat(File.Exists(page) ? File.ReadAllBytes(page) : []);
-        return Convert.ToHexStringLower(SHA256.HashData([.. parts]).AsSpan(0, 6));
+        return Convert.ToHexStringLower(XxHash128.Hash([.. parts]).AsSpan(0, 6));
     }
 }

@@ -89,6 +89,8 @@ public sealed class DemoDataTests : IDisposable
         Assert.Single(jobs, j => j is { State: JobState.Ended, Plan.Next: null } && j.Deviations.Count > 0);
         Assert.Contains(jobs, j => j.Findings.Any(f => f.Grade == FindingGrade.Watch));
         Assert.Single(jobs, j => j.Photos.Count > 1);
+        foreach (string hash in jobs.SelectMany(j => j.Photos).Select(p => p.Hash))
+            Assert.Equal(hash, await Attachments.HashAsync(Attachments.Find(_store.Folder, hash)!, default));
         Assert.Contains(jobs, j => j.PartsCost?.Price > 0);
         Assert.Contains(jobs, j => j.Provisional.Any(p => p.ClearedAt is null));
     }

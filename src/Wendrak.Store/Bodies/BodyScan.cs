@@ -21,7 +21,7 @@ internal static class BodyScan
     public static IEnumerable<BadBody> Find(SqliteConnection connection)
     {
         foreach (Row row in connection.Query<Row>(Sql, buffered: false))
-            if (!row.Hash.AsSpan().SequenceEqual(BodyHash.Compute(row.Kind, row.Id, row.Version, row.Schema, row.Body)))
+            if (!BodyHash.IsOf(row.Hash, row.Kind, row.Id, row.Version, row.Schema, row.Body))
                 yield return new(row.InTable, row.Kind, row.Id, row.Version);
     }
 

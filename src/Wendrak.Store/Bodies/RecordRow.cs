@@ -21,7 +21,7 @@ internal sealed record RecordRow
     /// <exception cref="DamagedException">It is not what was written.</exception>
     public void CheckHash()
     {
-        if (!Hash.AsSpan().SequenceEqual(BodyHash.Compute(Kind, Id, Version, Schema, Body)))
+        if (!BodyHash.IsOf(Hash, Kind, Id, Version, Schema, Body))
             throw new DamagedException(Kind, Id);
     }
 }

@@ -306,6 +306,11 @@ public sealed class Database : IDisposable
             BodyHash.Compute,
             isDeterministic: true
         );
+        connection.CreateFunction<string, long, long, long, string, byte[]>(
+            "earlier_body_hash",
+            BodyHash.ComputeEarlier,
+            isDeterministic: true
+        );
         connection.CreateFunction<string, string>("visit_entries", EarlierVisits.ToEntries, isDeterministic: true);
         using SharedConnection shared = new(connection);
         UpgradeEngine upgrader = DeployChanges

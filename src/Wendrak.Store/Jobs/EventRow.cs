@@ -74,7 +74,7 @@ internal sealed record EventRow
     /// <exception cref="DamagedException">It is not what was written.</exception>
     public JobEntry ToEntry()
     {
-        if (!Hash.AsSpan().SequenceEqual(BodyHash.Compute(Kind, Id, 1, Schema, Body)))
+        if (!BodyHash.IsOf(Hash, Kind, Id, 1, Schema, Body))
             throw new DamagedException("event", Id);
         return new(Id, DateTimeOffset.Parse(At, CultureInfo.InvariantCulture), Actor, EventJson.Read(Schema, Body));
     }

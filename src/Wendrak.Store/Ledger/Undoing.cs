@@ -129,7 +129,7 @@ internal sealed record ItemRow
     /// <exception cref="DamagedException">It is not what was written.</exception>
     public string? After(IStoredKind kind)
     {
-        if (!Hash.AsSpan().SequenceEqual(BodyHash.Compute(Kind, Id, Version, Schema, Body ?? "")))
+        if (!BodyHash.IsOf(Hash, Kind, Id, Version, Schema, Body ?? ""))
             throw new DamagedException(Kind, Id);
         return Body is null ? null : kind.Newest((int)Schema, Body);
     }
