@@ -16,6 +16,11 @@ if (args is ["plans"])
     PlanFigures.Print();
     return;
 }
+if (args is ["wear"])
+{
+    WearFigures.Print();
+    return;
+}
 if (args is ["fuzz"])
 {
     await FuzzFigures.PrintAsync();

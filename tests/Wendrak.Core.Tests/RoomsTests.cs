@@ -19,6 +19,7 @@ public sealed class RoomsTests
         "Stock",
         "Drawing",
         "Wear",
+        "Comparing",
         "Loads",
         "Frequency",
         "Tension",

@@ -8,4 +8,10 @@ public static class UnitFactors
 
     /// <summary>Kilometres in a mile, exact.</summary>
     public const double KmPerMile = 1.609344;
+
+    /// <summary>Litres in an imperial gallon, exact (Weights and Measures Act 1985).</summary>
+    public const double LitresPerImperialGallon = 4.54609;
+
+    /// <summary>Litres in a gallon of the United States, 231 cubic inches, exact.</summary>
+    public const double LitresPerUsGallon = 3.785411784;
 }
