@@ -24,11 +24,14 @@ const press =
 const choose =
   (label: string, option: string | RegExp): Step =>
   async (page) => {
-    await page.getByRole('combobox', { name: label }).last().click()
-    await page
-      .getByRole('option', { name: option, exact: typeof option === 'string' })
-      .last()
-      .click()
+    // An answer that comes meanwhile draws the field anew, and its list closes.
+    await expect(async () => {
+      await page.getByRole('combobox', { name: label }).last().click()
+      await page
+        .getByRole('option', { name: option, exact: typeof option === 'string' })
+        .last()
+        .click({ timeout: 3_000 })
+    }).toPass()
   }
 const say =
   (text: string): Step =>
