@@ -20,7 +20,7 @@ internal static class EvaluationFigures
     private const int Turns = 7;
     private static readonly TimeSpan Turn = TimeSpan.FromSeconds(1);
 
-    // The program compiles anew what was called 30 000 times: load is what lasts longer than that.
+    // The program compiles anew what was called 10 000 times: load is what lasts longer than that.
     private static readonly TimeSpan Warming = TimeSpan.FromSeconds(20);
 
     public const string EchoServer = "echo-server";
