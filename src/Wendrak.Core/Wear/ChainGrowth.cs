@@ -46,9 +46,11 @@ public static class ChainGrowth
 {
     private const int MostPlaces = 12;
 
-    // Beyond these the pitches were miscounted, or it is another chain.
-    private const double LeastPercent = -0.5;
-    private const double MostPercent = 6;
+    /// <summary>Beyond these the pitches were miscounted, or it is another chain. Source: common practice.</summary>
+    internal const double LeastPercent = -0.5;
+
+    /// <inheritdoc cref="LeastPercent"/>
+    internal const double MostPercent = 6;
 
     /// <exception cref="InvalidInputException">No such chain, a field out of bounds, or no growth a chain can have.</exception>
     public static ChainGrowthResult Compute(ChainGrowthInput input)
@@ -67,7 +69,9 @@ public static class ChainGrowth
                 growths[i].Value is >= LeastPercent and <= MostPercent,
                 FormattableString.Invariant($"{nameof(input.MeasuredMm)}[{i}]"),
                 "not_this_chain",
-                "No chain is that long over so many pitches. Count them again, and look which chain it is."
+                FormattableString.Invariant(
+                    $"Over so many pitches a chain is {LeastPercent} to {MostPercent} % longer than new. Count them again, and look which chain it is."
+                )
             );
         guard.ThrowIfAny();
         Explained worst = growths.MaxBy(g => g.Value);

@@ -53,8 +53,6 @@ public static class GrowthForecast
 {
     public const double UsualLevel = 0.9;
     private const int Fewest = 3;
-    private const double LeastPercent = -0.5;
-    private const double MostPercent = 6;
 
     // Of studentized residuals: one in a hundred lies further off by chance.
     private const double OffLineLevel = 0.99;
@@ -101,7 +99,13 @@ public static class GrowthForecast
                     10_000_000,
                     ""
                 )
-                .Between($"{at}{nameof(WearReading.Percent)}", readings[i].Percent, LeastPercent, MostPercent, "%");
+                .Between(
+                    $"{at}{nameof(WearReading.Percent)}",
+                    readings[i].Percent,
+                    ChainGrowth.LeastPercent,
+                    ChainGrowth.MostPercent,
+                    "%"
+                );
         }
         guard
             .That(

@@ -32,8 +32,10 @@ export type OwnProcedure = Schemas['OwnProcedure']
 export const estimateTorque = (body: TorqueEstimateInput, s: { signal?: AbortSignal } = {}) =>
   answered(client.POST('/api/build/torque-estimate', { body, ...s }))
 
-/** The order of the work at a job. */
+/** Says that what the plan of a job puts on is on the machine. */
 export const putPlanOn = (jobId: number) =>
   answered(client.POST('/api/jobs/{id}/plan/on', { params: { path: { id: jobId } } }))
+
+/** The order of the work at a job. */
 export const findPlan = (id: number) =>
   answered(client.GET('/api/jobs/{id}/plan', { params: { path: { id } } }))

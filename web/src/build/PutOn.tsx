@@ -8,9 +8,16 @@ import { untoldText } from './words'
 export function PutOn({ jobId, untold, ...button }: { jobId: number; untold: Untold } & ButtonProps) {
   const tell = useChange(() => putPlanOn(jobId))
   return (
-    <div data-no-print>
+    <div>
       <p>{untoldText(untold)}</p>
-      <Button size="sm" mt="xs" {...button} loading={tell.isPending} onClick={() => tell.mutate()}>
+      <Button
+        size="sm"
+        mt="xs"
+        {...button}
+        loading={tell.isPending}
+        onClick={() => tell.mutate()}
+        data-no-print
+      >
         It is on
       </Button>
       <Refused error={tell.error} />
