@@ -16,6 +16,8 @@ const ARROW = [/^Is the belt marked/, 'no mark, or the arrow forward as the whee
 /** Says what the step in hand asks, and that it is done. */
 async function doStep(page: Page, ways: (readonly [RegExp, string])[]) {
   const words = card(page).locator('[aria-live=polite]')
+  // The card may still stand at Set, which was closed a moment ago: its words change without a press.
+  await expect(done(page)).toBeVisible()
   const at = (await words.textContent()) ?? ''
   for (const [question, right] of ways)
     if (await card(page).getByRole('radiogroup', { name: question }).count())
@@ -166,6 +168,7 @@ test('a front sprocket, chosen, built, set and signed with keys alone', async ({
   await page.goto(`/machines/${id}/aim`)
   await expect(page.getByRole('heading', { name: 'Front by keys' })).toBeVisible()
   await page.keyboard.press('2')
+  await expect(page.getByLabel(/Ratio scale/)).toBeVisible()
   await tabTo(page, /Ratio scale/)
   await expect(page.getByRole('option', { selected: true }).first()).toBeVisible()
   await page.keyboard.press('[')
@@ -203,6 +206,7 @@ test('the belt of Dunlin, chosen, laid on, set and signed with keys alone', asyn
   await page.goto('/machines/2/aim')
   await expect(page.getByRole('heading', { name: 'Dunlin' })).toBeVisible()
   await page.keyboard.press('2')
+  await expect(page.getByLabel(/Ratio scale/)).toBeVisible()
   await tabTo(page, /Ratio scale/)
   await expect(page.getByRole('option', { selected: true }).first()).toBeVisible()
   await page.keyboard.press(']')
