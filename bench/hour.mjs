@@ -16,7 +16,7 @@ const sleep = (ms) => new Promise((done) => setTimeout(done, ms))
 
 const server = spawn('dotnet', [join(built, 'Wendrak.Web.dll'), '--data', data, '--port', String(PORT)], {
   stdio: 'ignore',
-  env: { ...process.env, DOTNET_GCgen0size: '0x200000', MALLOC_ARENA_MAX: '2', MALLOC_TRIM_THRESHOLD_: '65536' }, // as ./run does
+  env: { ...process.env, DOTNET_GCgen0size: '0x800000', MALLOC_ARENA_MAX: '2', MALLOC_TRIM_THRESHOLD_: '65536' }, // as ./run does
 })
 while (!(await fetch(`${home}/health/live`).then((r) => r.ok, () => false))) await sleep(50)
 const browser = await chromium.launch({

@@ -17,7 +17,7 @@ const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.l
 const megabytes = (kB) => Math.round(kB / 1024)
 
 // As ./run starts it.
-const env = { ...process.env, DOTNET_GCgen0size: '0x200000', MALLOC_ARENA_MAX: '2', MALLOC_TRIM_THRESHOLD_: '65536' }
+const env = { ...process.env, DOTNET_GCgen0size: '0x800000', MALLOC_ARENA_MAX: '2', MALLOC_TRIM_THRESHOLD_: '65536' }
 const server = spawn('dotnet', [join(home, 'build/app/Wendrak.Web.dll'), '--data', data, '--port', String(PORT)], {
   stdio: 'ignore',
   env,

@@ -18,7 +18,7 @@ async function start() {
   const began = performance.now()
   const server = spawn('dotnet', [join(built, 'Wendrak.Web.dll'), '--data', data, '--port', String(PORT)], {
     stdio: 'ignore',
-    env: { ...process.env, DOTNET_GCgen0size: '0x200000', MALLOC_ARENA_MAX: '2', MALLOC_TRIM_THRESHOLD_: '65536' }, // as ./run does
+    env: { ...process.env, DOTNET_GCgen0size: '0x800000', MALLOC_ARENA_MAX: '2', MALLOC_TRIM_THRESHOLD_: '65536' }, // as ./run does
   })
   for (;;) {
     try {

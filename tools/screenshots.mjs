@@ -53,10 +53,10 @@ async function beginVisit() {
 const SHOTS = [
   { name: 'yard', path: '/' },
   { name: 'stock', path: '/stock' },
+  { name: 'check', path: '/machines/6/check?loops=left-belt' },
   { name: 'aim', path: '/machines/1/aim' },
   { name: 'ratio', path: '/machines/1/ratio' },
   { name: 'ratio-bicycle-dark', path: '/machines/3/ratio', dark: true },
-  { name: 'ratio-phone', path: '/machines/1/ratio', size: PHONE },
   { name: 'side-by-side', path: '/machines/1/ratio', act: (p) => button(p, 'Side by side').click() },
   { name: 'working', path: '/machines/1/ratio?pick=final~15~43', act: (p) => button(p, 'working').click() },
   { name: 'fit', path: '/machines/1/fit' },

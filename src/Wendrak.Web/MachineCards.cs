@@ -23,7 +23,7 @@ public sealed class MachineCards(Database database)
     {
         string state = StateOf(m);
         if (!_known.TryGetValue(m.Machine.Id, out (string State, MachineSummary Summary) known) || known.State != state)
-            _known[m.Machine.Id] = known = (state, MachineSummary.From(m.Machine, m.Fitted, m.Visits));
+            _known[m.Machine.Id] = known = (state, MachineSummary.From(m.Machine, m.Fitted, m.Visits, m.Stops));
         return new(m.Machine, m.Fitted, known.Summary);
     }
 
@@ -34,9 +34,9 @@ public sealed class MachineCards(Database database)
             .Machine.Drives.SelectMany(d => d.Stages)
             .OfType<Gearbox>()
             .Select(g => FormattableString.Invariant($"{g.Set.Id}.{g.Set.Version}"));
-        IEnumerable<string> visits = m.Visits.Select(v => FormattableString.Invariant($"{v.Id}.{v.Version}"));
+        IEnumerable<string> jobs = m.Jobs.Select(j => FormattableString.Invariant($"{j.Job.Id}.{j.Sheet.Version}"));
         return FormattableString.Invariant(
-            $"{database.DataId}/{m.Machine.Version}/{m.Fitted.Id}.{m.Fitted.Version}/{string.Join(',', sets)}/{string.Join(',', visits)}"
+            $"{database.DataId}/{m.Machine.Version}/{m.Fitted.Id}.{m.Fitted.Version}/{string.Join(',', sets)}/{string.Join(',', jobs)}"
         );
     }
 }

@@ -128,5 +128,5 @@ public static class MachineEndpoints
             : TypedResults.NotFound();
 
     internal static MachineCard CardOf(FittedMachine m) =>
-        new(m.Machine, m.Fitted, MachineSummary.From(m.Machine, m.Fitted, m.Visits));
+        new(m.Machine, m.Fitted, MachineSummary.From(m.Machine, m.Fitted, m.Visits, m.Stops));
 }

@@ -65,6 +65,7 @@ public static class WendrakApp
             throw;
         }
         builder.Services.AddHostedService<DataKeeper>();
+        builder.Services.AddHostedService<MemoryKeeper>();
         WebApplication app = builder.Build();
         Map(app);
         if (describesItself)
@@ -124,6 +125,7 @@ public static class WendrakApp
         app.MapBuild();
         app.MapSet();
         app.MapFollowUps();
+        app.MapDue();
         app.MapMachines();
         app.MapSetups();
         app.MapJobs();

@@ -19,6 +19,7 @@ public sealed class RoomsTests
         "Stock",
         "Drawing",
         "Wear",
+        "Upkeep",
         "Comparing",
         "Loads",
         "Frequency",

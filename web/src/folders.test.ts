@@ -17,6 +17,7 @@ const ORDER = [
   'loads',
   'build',
   'set',
+  'check',
   'stock',
   'yard',
   'app',
@@ -44,7 +45,7 @@ describe('the folders of the page', () => {
   })
 
   it('of stations and places share nothing sideways: what two of them need lies below', () => {
-    const beside = ['aim', 'fit', 'ratio', 'loads', 'set', 'stock', 'yard']
+    const beside = ['aim', 'fit', 'ratio', 'loads', 'set', 'check', 'stock', 'yard']
     const sideways = uses.filter(
       ({ from, to }) => from !== to && beside.includes(from) && beside.includes(to),
     )

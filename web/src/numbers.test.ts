@@ -12,6 +12,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'build/HubWays.tsx', numbers: '150 92 40 30 4' },
     { file: 'build/MeasuredWays.tsx', numbers: '150 84 4 6 18 10' },
     { file: 'build/RunWays.tsx', numbers: '150 64 38 3.5 3 1.5 3 3 3' },
+    { file: 'check/LookDrawing.tsx', numbers: '270 16 30 480 480 5 0.5 22 0.5 0.5 20 22 22 24 24' },
     { file: 'fit/RailPicture.tsx', numbers: '26 330 600 4' },
     { file: 'fit/ShaftPicture.tsx', numbers: '150 22 78 9 17 24 50 500 14 3' },
     { file: 'fit/SideView.tsx', numbers: '330 250 720 1.4 1.4 74 42 74 0.2 6 8 8' },
@@ -37,6 +38,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
   ],
   'figures shown, and what is nothing by then': [
     { file: 'app/StationStrip.tsx', numbers: '3' },
+    { file: 'yard/DueOfYard.tsx', numbers: '6' },
     { file: 'fit/CombinationsPanel.tsx', numbers: '14 3' },
     { file: 'fit/FitView.tsx', numbers: '1e-6 1e-6' },
     { file: 'fit/FixedCentrePanel.tsx', numbers: '12 3' },
@@ -68,7 +70,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'shell/WorkingDialog.tsx', numbers: '5' },
   ],
   'what a unit is, days and hours': [
-    { file: 'quantities/days.ts', numbers: '3_600_000 10 16 60 60 60' },
+    { file: 'quantities/days.ts', numbers: '3_600_000 10 16 60 60 60 86_400_000 10' },
     {
       file: 'quantities/factors.ts',
       numbers: '25.4 1.609344 0.9144 0.45359237 9.80665 12 1000 12 1000 60 550 1000 75 1000',

@@ -47,6 +47,9 @@ public sealed record EvaluationParts
 
     public BuildQuestion? Build { get; init; }
 
+    public LookQuestion? Look { get; init; }
+    public DueQuestion? Due { get; init; }
+
     public SetQuestion? Set { get; init; }
     public ClosingPart? Closing { get; init; }
     public SetQuestion? SideMatch { get; init; }
@@ -158,6 +161,12 @@ public sealed record EvaluationAnswer
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<BuildAnswer>? Build { get; init; }
+
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public Part<LookAnswer>? Look { get; init; }
+
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public Part<DueAnswer>? Due { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<SetAdvice>? Set { get; init; }

@@ -109,6 +109,11 @@ public sealed record SetHeadline(
     bool GoesOn = false
 );
 
+/// <summary>What is due next, at a glance.</summary>
+/// <param name="Verdict">By what stands on the loop in view.</param>
+/// <param name="Next">What is due first; null where nothing has a day, a distance or happened.</param>
+public sealed record CheckHeadline(StationState State, NoFigure? Without, LookVerdict Verdict, DueItem? Next);
+
 /// <summary>One line for every station, for the wheels and loop in view.</summary>
 public sealed record StationHeadlines(
     AimHeadline Aim,
@@ -116,7 +121,8 @@ public sealed record StationHeadlines(
     FitHeadline Fit,
     LoadsHeadline Loads,
     BuildHeadline Build,
-    SetHeadline Set
+    SetHeadline Set,
+    CheckHeadline Check
 );
 
 /// <summary>Tells how far every station is.</summary>
@@ -129,7 +135,8 @@ internal static class Headlines
             Fit(view),
             Loads(view),
             Build(view),
-            Set(view)
+            Set(view),
+            Check(view)
         );
 
     private static RatioHeadline Ratio(MachineInView view)
@@ -223,6 +230,24 @@ internal static class Headlines
             values.Length == 0 ? null : values.Min(),
             values.Length == 0 ? null : values.Max(),
             newest is { Closing: null }
+        );
+    }
+
+    private static CheckHeadline Check(MachineInView view)
+    {
+        if (view.Loop is null)
+            return new(StationState.Open, NoFigure.NoLoop, LookVerdict.NotLooked, null);
+        LookVerdict verdict = LookAnswers.IsJudged(view)
+            ? LookAnswers.VerdictOf([.. view.Seen.Where(s => s.LoopKey == view.Loop.Key)])
+            : LookVerdict.NotJudged;
+        DueItem? next = view.Due.Items.FirstOrDefault(i => i.IsNow || i.Expected is not null || i.AtKm is not null);
+        return new(
+            next is { Kind: DueKind.Event, IsNow: true } ? StationState.LookAgain
+                : verdict is LookVerdict.Fine or LookVerdict.Watch ? StationState.Done
+                : StationState.Open,
+            null,
+            verdict,
+            next
         );
     }
 

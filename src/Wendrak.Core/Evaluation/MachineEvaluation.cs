@@ -51,6 +51,8 @@ public static class MachineEvaluation
             ShaftHub = Tell(parts.ShaftHub, LoadAnswers.ShaftHub),
             StartingAlternative = Tell(parts.StartingAlternative, LoadAnswers.Starting),
             Build = Tell(parts.Build, BuildAnswers.Build),
+            Look = Tell(parts.Look, LookAnswers.Look),
+            Due = Tell(parts.Due, (v, _) => v.Due),
             Set = Tell(parts.Set, SetAnswers.Set, SetAnswers.InHandPath),
             Closing = Tell(parts.Closing, SetAnswers.Closing),
             SideMatch = Tell(parts.SideMatch, SetAnswers.SideMatch)!,

@@ -16,6 +16,8 @@ internal sealed class MachineInView
     private readonly Lazy<LoopLoadsResult> _loads;
     private readonly Lazy<LaidLoop> _laid;
     private readonly Lazy<LoadedLoop> _loaded;
+    private readonly Lazy<IReadOnlyList<PartSeen>> _seen;
+    private readonly Lazy<DueAnswer> _due;
 
     /// <exception cref="InvalidInputException">A loop, a setup or an aim of the scope is not the machine's.</exception>
     public MachineInView(StoredMachine stored, EvaluationScope scope, Workshop? workshop)
@@ -35,6 +37,8 @@ internal sealed class MachineInView
         _fit = new(() => LoopFit.Evaluate(FitAnswers.InputOf(this), false));
         _laid = new(() => LoopFit.Lay(FitAnswers.InputOf(this)));
         _loaded = new(() => LoadAnswers.LoadedOf(this));
+        _seen = new(() => PartSeen.AllOf(stored.Jobs.Select(j => j.Sheet)));
+        _due = new(() => DueList.Of(Machine, Fitted, stored.Jobs));
         _loads = new(() => LoopLoads.Evaluate(Loaded, false));
     }
 
@@ -57,6 +61,12 @@ internal sealed class MachineInView
     /// <summary>The loop as it is pulled.</summary>
     /// <exception cref="InvalidInputException">What is stored is refused, or nothing tells how hard it is pulled.</exception>
     public LoadedLoop Loaded => _loaded.Value;
+
+    /// <summary>Everything that was looked at on the machine, newest first.</summary>
+    public IReadOnlyList<PartSeen> Seen => _seen.Value;
+
+    /// <summary>What is due on it.</summary>
+    public DueAnswer Due => _due.Value;
 
     public StoredMachine Stored { get; }
     public EvaluationScope Scope { get; }

@@ -59,6 +59,7 @@ public sealed record DriveSummary(
 /// <param name="Findings">What does not go together.</param>
 /// <param name="OpenReadings">Loops that were left outside their window.</param>
 /// <param name="HasHistory">Whether something was fitted or set since it was typed: before that, changes of it are corrections.</param>
+/// <param name="Stops">Seen on it and not mended: it does not go out with these.</param>
 public sealed record MachineSummary(
     IReadOnlyList<LoopSummary> Loops,
     int GearCount,
@@ -66,11 +67,18 @@ public sealed record MachineSummary(
     IReadOnlyList<DriveSummary> Drives,
     IReadOnlyList<DriveFinding> Findings,
     IReadOnlyList<OpenReading> OpenReadings,
-    bool HasHistory
+    bool HasHistory,
+    IReadOnlyList<PartSeen> Stops
 )
 {
     /// <param name="visits">To its loops, in any order.</param>
-    public static MachineSummary From(Machine machine, Setup fitted, IReadOnlyList<SetJob> visits)
+    /// <param name="stops">Seen on it and not mended; null for nothing.</param>
+    public static MachineSummary From(
+        Machine machine,
+        Setup fitted,
+        IReadOnlyList<SetJob> visits,
+        IReadOnlyList<PartSeen>? stops = null
+    )
     {
         MachineDrivesResult state = MachineDrives.Evaluate(
             new(machine.Drives, fitted.Loops, fitted.RoadWheels, machine.Drives[0].Input.LimitSpeedRpm)
@@ -94,7 +102,8 @@ public sealed record MachineSummary(
             ],
             state.Findings,
             OpenReading.AllOf(machine, fitted, visits),
-            fitted.FittedOn is not null || visits.Count > 0 || fitted.FollowUps is { Count: > 0 }
+            fitted.FittedOn is not null || visits.Count > 0 || fitted.FollowUps is { Count: > 0 },
+            stops ?? []
         );
     }
 

@@ -18,6 +18,9 @@ public sealed record StoredMachine(
     PlanAtJob? Plan = null
 )
 {
+    /// <summary>Oldest first.</summary>
+    public IReadOnlyList<JobContent> Jobs { get; init; } = [];
+
     /// <summary>A machine to practise on, as if it were stored.</summary>
     public static StoredMachine From(MachineDraft draft, DateOnly today)
     {

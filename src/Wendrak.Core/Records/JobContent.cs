@@ -125,6 +125,26 @@ public sealed class JobContent
             ],
             provisional,
             JobFinding.Of(Entries),
+            [
+                .. Of<RestFine>()
+                    .Select(r => new RestAtJob(
+                        r.Entry.Sequence,
+                        r.Event.LoopKey,
+                        r.Event.Parts,
+                        r.Entry.Actor,
+                        r.Entry.At
+                    )),
+            ],
+            [
+                .. Of<UseEventNoted>()
+                    .Select(u => new UseEventAtJob(
+                        u.Entry.Sequence,
+                        u.Event.Event,
+                        u.Event.Words,
+                        u.Entry.Actor,
+                        u.Entry.At
+                    )),
+            ],
             JobPhoto.Of(Entries),
             [
                 .. Of<SetupFitted>()

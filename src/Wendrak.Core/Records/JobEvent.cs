@@ -21,6 +21,8 @@ namespace Wendrak.Core.Records;
 [JsonDerivedType(typeof(SetupFitted), "setupFitted")]
 [JsonDerivedType(typeof(FindingNoted), "findingNoted")]
 [JsonDerivedType(typeof(FindingCured), "findingCured")]
+[JsonDerivedType(typeof(RestFine), "restFine")]
+[JsonDerivedType(typeof(UseEventNoted), "useEventNoted")]
 [JsonDerivedType(typeof(PlanMade), "planMade")]
 [JsonDerivedType(typeof(StepDone), "stepDone")]
 [JsonDerivedType(typeof(StepReopened), "stepReopened")]

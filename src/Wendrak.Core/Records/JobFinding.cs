@@ -9,6 +9,7 @@ namespace Wendrak.Core.Records;
 /// <param name="At">When it was seen.</param>
 /// <param name="CuredAt">When it was mended; null while it stands.</param>
 /// <param name="How">What was done about it; null while it stands.</param>
+/// <param name="Detail">Of what is looked at on a loop; null of anything else.</param>
 public sealed record JobFinding(
     long Entry,
     string What,
@@ -18,7 +19,8 @@ public sealed record JobFinding(
     string? Who,
     DateTimeOffset At,
     DateTimeOffset? CuredAt,
-    string? How
+    string? How,
+    FindingDetail? Detail
 )
 {
     /// <summary>In the order in which they were seen.</summary>
@@ -38,7 +40,8 @@ public sealed record JobFinding(
                         entry.Actor,
                         entry.At,
                         null,
-                        null
+                        null,
+                        seen.Detail
                     )
                 );
             if (

@@ -140,25 +140,10 @@ public static class JobRules
             PhotoLineDrawn e => PhotoRules.Check(guard, sheet, e),
             SetupFitted e => guard.Named(nameof(e.Name), e.Name),
             PartUsed e => PartRules.Check(guard, e),
-            FindingNoted e => guard
-                .Named(nameof(e.What), e.What)
-                .OneOf(nameof(e.Grade), e.Grade)
-                .Note(nameof(e.Words), e.Words)
-                .That(
-                    !IsSeen(sheet, e.What),
-                    nameof(e.What),
-                    "stands",
-                    "That is noted as seen already: give it other words if it is another one."
-                ),
-            FindingCured e => guard
-                .That(
-                    IsSeen(sheet, e.What),
-                    nameof(e.What),
-                    "unknown",
-                    "Give something that was seen and still stands."
-                )
-                .Written(nameof(e.How), e.How)
-                .Note(nameof(e.How), e.How),
+            FindingNoted e => FindingRules.Check(guard, before, e),
+            FindingCured e => FindingRules.Check(guard, e, sheet),
+            RestFine e => FindingRules.Check(guard, e),
+            UseEventNoted e => guard.OneOf(nameof(e.Event), e.Event).Note(nameof(e.Words), e.Words),
             PlanMade e => PlanRules.Check(guard, before.Plan, e),
             StepDone e => PlanRules.Check(guard, before.Plan, e),
             StepReopened e => PlanRules.Check(guard, before.Plan, e),
@@ -205,9 +190,6 @@ public static class JobRules
 
     private static bool Stands(JobSheet sheet, string what) =>
         sheet.Provisional.Any(p => p.What == what && p.ClearedAt is null);
-
-    private static bool IsSeen(JobSheet sheet, string what) =>
-        sheet.Findings.Any(f => f.What == what && f.CuredAt is null);
 
     private static Guard Written(this Guard guard, string field, string? text) =>
         guard.That(!string.IsNullOrWhiteSpace(text), field, "missing", "Write something.");

@@ -1,4 +1,5 @@
 using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Records;
 
@@ -113,6 +114,28 @@ public sealed record LoopAtJob(
 /// <param name="Reading">As it stood then.</param>
 public sealed record OutsideAtJob(string LoopKey, OutsideReading Reading);
 
+/// <summary>What was fine at a job, all at once.</summary>
+/// <param name="Entry">Number of the entry that says so: undone by it.</param>
+/// <param name="LoopKey">Of the loop.</param>
+/// <param name="Parts">What “all” was.</param>
+/// <param name="Who">Null where nobody said.</param>
+/// <param name="At">When it was looked at.</param>
+public sealed record RestAtJob(
+    long Entry,
+    string LoopKey,
+    IReadOnlyList<InspectedPart> Parts,
+    string? Who,
+    DateTimeOffset At
+);
+
+/// <summary>Something that happened to the machine, as a job tells it.</summary>
+/// <param name="Entry">Number of the entry that says so: undone by it.</param>
+/// <param name="Event">What.</param>
+/// <param name="Words">More of it; null for nothing.</param>
+/// <param name="Who">Null where nobody said.</param>
+/// <param name="At">When it was said.</param>
+public sealed record UseEventAtJob(long Entry, UseEvent Event, string? Words, string? Who, DateTimeOffset At);
+
 /// <summary>How a job ended.</summary>
 /// <param name="SignedOn">Day of the signature.</param>
 /// <param name="Who">Who signed; null where nobody said.</param>
@@ -147,6 +170,8 @@ public sealed record Signature(
 /// <param name="Deviations">What was done otherwise than it should be.</param>
 /// <param name="Provisional">Cleared ones too.</param>
 /// <param name="Findings">What was seen, in its order; mended ones too.</param>
+/// <param name="Rest">What was said to be fine in one press.</param>
+/// <param name="UseEvents">What happened to the machine that called for a look.</param>
 /// <param name="Photos">In the order in which they came.</param>
 /// <param name="Fitted">Setups that went onto the machine, in their order.</param>
 /// <param name="Parts">That were used, in the order in which it was said.</param>
@@ -176,6 +201,8 @@ public sealed record JobSheet(
     IReadOnlyList<Deviation> Deviations,
     IReadOnlyList<ProvisionalPart> Provisional,
     IReadOnlyList<JobFinding> Findings,
+    IReadOnlyList<RestAtJob> Rest,
+    IReadOnlyList<UseEventAtJob> UseEvents,
     IReadOnlyList<JobPhoto> Photos,
     IReadOnlyList<FittedAtJob> Fitted,
     IReadOnlyList<JobPart> Parts,

@@ -16,4 +16,15 @@ internal readonly struct CsvRow(IReadOnlyDictionary<string, int> columns, string
 
     /// <inheritdoc cref="NumberOrNull"/>
     public int? WholeOrNull(string column) => Text(column).Length == 0 ? null : Whole(column);
+
+    /// <summary>Null where the cell is empty.</summary>
+    public string? TextOrNull(string column) => Text(column) is { Length: > 0 } text ? text : null;
+
+    /// <summary>One word of a list of known ones.</summary>
+    public T Word<T>(string column)
+        where T : struct, Enum => Enum.Parse<T>(Text(column), ignoreCase: true);
+
+    /// <summary>Words with a space between.</summary>
+    public IReadOnlyList<T> Words<T>(string column)
+        where T : struct, Enum => [.. Text(column).Split(' ').Select(w => Enum.Parse<T>(w, ignoreCase: true))];
 }

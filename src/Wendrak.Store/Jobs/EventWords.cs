@@ -31,6 +31,8 @@ internal static class EventWords
             "partUsed" => $"used {Said(document, "count")} × {Said(document, "what")}",
             "findingNoted" => $"saw: {Said(document, "what")}",
             "findingCured" => $"mended what was seen: {Said(document, "what")}",
+            "restFine" => $"looked at all else of {loop}: fine",
+            "useEventNoted" => $"noted what happened: {Said(document, "event")}",
             "planMade" => "planned the work",
             "stepDone" => $"{OutcomeOf(document)}: step {Said(document, "step")}",
             "stepReopened" => $"opened a step again: {Said(document, "step")}",

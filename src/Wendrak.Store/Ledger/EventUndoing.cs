@@ -112,6 +112,8 @@ internal static class EventUndoing
             Deviations = [],
             Provisional = [],
             Findings = [],
+            Rest = [],
+            UseEvents = [],
             Photos = [],
             Parts = [],
             Fitted = [],
@@ -123,6 +125,8 @@ internal static class EventUndoing
             .. sheet.Deviations.Select(EarlierJson.ToJson),
             .. sheet.Provisional.Select(EarlierJson.ToJson),
             .. sheet.Findings.Select(f => EarlierJson.ToJson(f with { Entry = 0 })),
+            .. sheet.Rest.Select(r => EarlierJson.ToJson(r with { Entry = 0 })),
+            .. sheet.UseEvents.Select(u => EarlierJson.ToJson(u with { Entry = 0 })),
             .. sheet.Fitted.Select(f => EarlierJson.ToJson(f with { Entry = 0 })),
             .. sheet.Parts.Select(p => EarlierJson.ToJson(p with { Entry = 0 })),
             .. sheet.Photos.Select(p =>

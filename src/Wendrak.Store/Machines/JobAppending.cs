@@ -57,6 +57,8 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
             await CheckLoopAsync(edit, before.Job.MachineId, shown, path);
         if (next is FindingNoted { LoopKey: string at })
             await CheckLoopAsync(edit, before.Job.MachineId, at, path);
+        if (next is RestFine { LoopKey: string looked })
+            await CheckLoopAsync(edit, before.Job.MachineId, looked, path);
         if (next is SetEvent { LoopKey: string loop })
         {
             SetJob after = before.After(Entry(0)).VisitTo(loop)!;

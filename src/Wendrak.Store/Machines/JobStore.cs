@@ -95,9 +95,9 @@ public sealed class JobStore
             ]
         );
 
-    /// <summary>Visits to the loops of all machines, newest first.</summary>
-    internal async Task<IReadOnlyList<SetJob>> ListAsync(Session session) =>
-        VisitsOf(await ContentsAsync(session, await _jobs.ListAsync(session)));
+    /// <summary>Of all machines, oldest first.</summary>
+    internal async Task<IReadOnlyList<JobContent>> ContentsAsync(Session session) =>
+        await ContentsAsync(session, await _jobs.ListAsync(session));
 
     internal async Task<IReadOnlyList<SetJob>> ListAsync(Session session, long machineId) =>
         VisitsOf(await ContentsAsync(session, machineId));
@@ -112,7 +112,9 @@ public sealed class JobStore
         return [.. jobs.Where(j => known.ContainsKey(j.Id)).Select(j => known[j.Id])];
     }
 
-    private static SetJob[] VisitsOf(IReadOnlyList<JobContent> jobs) => [.. BegunOf(jobs).Select(b => b.Visit)];
+    /// <summary>Newest first.</summary>
+    internal static IReadOnlyList<SetJob> VisitsOf(IReadOnlyList<JobContent> jobs) =>
+        [.. BegunOf(jobs).Select(b => b.Visit)];
 
     /// <summary>Newest first: what was begun last may be of an older job.</summary>
     private static BegunVisit[] BegunOf(IReadOnlyList<JobContent> jobs) =>
@@ -143,6 +145,41 @@ public sealed class JobStore
                 if (JobRules.MachineAfter(machine, opened) is { } moved && moved != machine)
                     await _machines.ChangeAsync(edit, moved, machine);
                 return (await AddAsync(edit, new(0, 0, machineId, on), [new(default, null, opened)], true)).Sheet;
+            },
+            ct
+        );
+
+    /// <summary>Writes down what happened to a machine: at the newest job that goes on, else at one that is opened for it.</summary>
+    /// <param name="odometerKm">As it stands; taken only where a job is opened, null where nobody looked.</param>
+    /// <returns>The job afterwards; null when there is no such machine.</returns>
+    /// <exception cref="InvalidInputException">It can't have been.</exception>
+    public Task<JobSheet?> HappenedAsync(
+        string? who,
+        long machineId,
+        DateOnly on,
+        UseEventNoted happened,
+        double? odometerKm,
+        CancellationToken ct
+    ) =>
+        _log.CommitAsync(
+            who,
+            "noted what happened",
+            async edit =>
+            {
+                if (await _machines.FindAsync(edit.Session, machineId) is not { } machine)
+                    return null;
+                JobRules.CheckNext(JobContent.From(new(0, 0, machineId, on), []), happened, "Happened");
+                edit.MachineId = machineId;
+                JobContent? open = (await ContentsAsync(edit.Session, machineId)).LastOrDefault(j =>
+                    j.Sheet.State == JobState.GoesOn
+                );
+                if (open is not null)
+                    return (await _appending.AddAsync(edit, open, happened)).Sheet;
+                JobOpened opened = new(JobReason.Visit, null, odometerKm, null);
+                JobRules.CheckNext(JobContent.From(new(0, 0, machineId, on), []), opened);
+                if (JobRules.MachineAfter(machine, opened) is { } moved && moved != machine)
+                    await _machines.ChangeAsync(edit, moved, machine);
+                return await OpenWithAsync(edit, machineId, on, opened, happened);
             },
             ct
         );

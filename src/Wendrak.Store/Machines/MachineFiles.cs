@@ -91,7 +91,7 @@ public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs
         // In the order in which they were: a file may name them in any.
         foreach (FiledJob job in (file.Jobs ?? []).OrderBy(j => j.OpenedOn))
             await jobs.AddAsync(edit, machine.Id, Renumbered(job, newIds));
-        return new(machine, fitted!, await jobs.ListAsync(edit.Session, machine.Id));
+        return new(machine, fitted!, await jobs.ContentsAsync(edit.Session, machine.Id));
     }
 
     private static FiledJob Renumbered(FiledJob job, Dictionary<long, long> newIds) =>

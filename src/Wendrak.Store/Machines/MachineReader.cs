@@ -35,15 +35,19 @@ public sealed class MachineReader(Database database, JobStore jobs)
             if (await _machines.FindAsync(session, id) is not { } machine)
                 return null;
             IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(session, id);
+            IReadOnlyList<JobContent> contents = await jobs.ContentsAsync(session, id);
             return new StoredMachine(
                 machine,
                 // Not found where it is damaged: asked for by itself it says so.
                 setups.FirstOrDefault(s => s.Status == SetupStatus.AsFitted) ?? await _setups.FittedAsync(session, id),
                 setups,
                 await _aims.ListOfMachineAsync(session, id),
-                await jobs.ListAsync(session, id),
+                JobStore.VisitsOf(contents),
                 await jobs.PlanAsync(session, id)
-            );
+            )
+            {
+                Jobs = contents,
+            };
         });
         if (read is not null && kept.Machines.Count < MostKept)
             kept.Machines[id] = read;

@@ -7,11 +7,19 @@ using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Machines;
 
-/// <summary>A machine with the setup that is on it, and the visits to its loops.</summary>
-public sealed record FittedMachine(Machine Machine, Setup Fitted, IReadOnlyList<SetJob> Visits)
+/// <summary>A machine with the setup that is on it, and what was done at it.</summary>
+/// <param name="Jobs">Oldest first.</param>
+public sealed record FittedMachine(Machine Machine, Setup Fitted, IReadOnlyList<JobContent> Jobs)
 {
     public FittedMachine(Machine machine, Setup fitted)
         : this(machine, fitted, []) { }
+
+    /// <summary>To its loops, newest first.</summary>
+    public IReadOnlyList<SetJob> Visits => JobStore.VisitsOf(Jobs);
+
+    /// <summary>Seen on it, not mended: it does not go out with these.</summary>
+    public IReadOnlyList<PartSeen> Stops =>
+        [.. PartSeen.Standing(PartSeen.AllOf(Jobs.Select(j => j.Sheet))).Where(s => s.Grade == FindingGrade.Stop)];
 }
 
 /// <summary>Machines with the setups that are on them.</summary>
@@ -25,14 +33,14 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
         database.ReadAsync<IReadOnlyList<FittedMachine>>(async session =>
         {
             Dictionary<long, Setup> fitted = (await _setups.ListFittedAsync(session)).ToDictionary(s => s.MachineId);
-            ILookup<long, SetJob> visits = (await jobs.ListAsync(session)).ToLookup(v => v.MachineId);
+            ILookup<long, JobContent> done = (await jobs.ContentsAsync(session)).ToLookup(j => j.Job.MachineId);
             return
             [
                 .. (await _machines.ListAsync(session))
                     .Where(m => fitted.ContainsKey(m.Id))
                     .OrderBy(m => m.Name, StringComparer.OrdinalIgnoreCase)
                     .ThenBy(m => m.Id)
-                    .Select(m => new FittedMachine(m, fitted[m.Id], [.. visits[m.Id]])),
+                    .Select(m => new FittedMachine(m, fitted[m.Id], [.. done[m.Id]])),
             ];
         });
 
@@ -40,7 +48,11 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
     public Task<FittedMachine?> FindAsync(long id) =>
         database.ReadAsync(async session =>
             await _machines.FindAsync(session, id) is { } machine
-                ? new FittedMachine(machine, await _setups.FittedAsync(session, id), await jobs.ListAsync(session, id))
+                ? new FittedMachine(
+                    machine,
+                    await _setups.FittedAsync(session, id),
+                    await jobs.ContentsAsync(session, id)
+                )
                 : null
         );
 
@@ -93,7 +105,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
                 Machine withSets = await BroughtSets.StoreAsync(edit, draft.Machine, before);
                 Machine machine = await _machines.ChangeAsync(edit, withSets, before);
                 Setup fitted = await ReconcileAsync(edit, before, machine, draft.Fitted, fittedVersion, change);
-                return new FittedMachine(machine, fitted, await jobs.ListAsync(edit.Session, machine.Id));
+                return new FittedMachine(machine, fitted, await jobs.ContentsAsync(edit.Session, machine.Id));
             },
             ct
         );

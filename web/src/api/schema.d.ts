@@ -837,6 +837,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/due": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is due on each machine that is in use, by its name */
+        get: operations["listDue"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/due.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same as a calendar: one event each, under an identity that stays */
+        get: operations["writeDueCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/use-events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Writes down what happened to a machine, at the job that goes on or at one of its own */
+        post: operations["noteUseEvent"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines": {
         parameters: {
             query?: never;
@@ -2679,6 +2730,14 @@ export interface components {
              */
             acaKw: number;
         };
+        /** @description What is due next, at a glance. */
+        CheckHeadline: {
+            state: components["schemas"]["StationState"];
+            without: null | components["schemas"]["NoFigure"];
+            /** @description By what stands on the loop in view. */
+            verdict: components["schemas"]["LookVerdict"];
+            next: null | components["schemas"]["DueItem"];
+        };
         /** @description What would mend one check; empty where nothing that was tried does. */
         CheckMends: {
             kind: components["schemas"]["LoadCheckKind"];
@@ -3185,6 +3244,78 @@ export interface components {
              */
             workings: boolean;
         };
+        /** @description What of a machine is due, and how far it usually goes. */
+        DueAnswer: {
+            /** @description What is due first stands first; what has no day stands last. */
+            items: components["schemas"]["DueItem"][];
+            usual: null | components["schemas"]["UsualDistance"];
+        };
+        /**
+         * @description Who says so.
+         * @enum {unknown}
+         */
+        DueBy: "person" | "practice" | "event" | "change";
+        /** @description How often a look is usual. */
+        DueEvery: {
+            /**
+             * Format: double
+             * @description The shortest that is usual, km; null where no distance is.
+             */
+            kmLow: null | number;
+            /**
+             * Format: double
+             * @description The longest, km; null where no distance is.
+             */
+            kmHigh: null | number;
+            /**
+             * Format: int32
+             * @description At the latest after so many days.
+             */
+            days: number;
+        };
+        /** @description One thing that is due. */
+        DueItem: {
+            /** @description The same for the same thing, whenever it is asked for. */
+            key: string;
+            kind: components["schemas"]["DueKind"];
+            /** @description Key of the loop; null for the whole machine. */
+            loopKey: null | string;
+            /** @description Of a finding, as it was said; null of anything else. */
+            what: null | string;
+            event: null | components["schemas"]["UseEvent"];
+            task: null | components["schemas"]["FollowUpTask"];
+            /** @description What is looked at; empty for the whole loop. */
+            parts: components["schemas"]["InspectedPart"][];
+            /** @description In a sentence. */
+            why: string;
+            /** @description Who says so. */
+            by: components["schemas"]["DueBy"];
+            /**
+             * Format: double
+             * @description What the machine has run then, km; null for no distance.
+             */
+            atKm: null | number;
+            /**
+             * Format: date
+             * @description Day; null for none.
+             */
+            on: null | string;
+            /**
+             * Format: date
+             * @description The earlier of the day and the usual day of the distance; null where neither is known.
+             */
+            expected: null | string;
+            /** @description It waits for nothing: something happened, or the distance is run. */
+            isNow: boolean;
+            every: null | components["schemas"]["DueEvery"];
+        };
+        /**
+         * @description Why something is due.
+         * @enum {unknown}
+         */
+        DueKind: "stop" | "event" | "followUp" | "watch" | "reading" | "interval";
+        /** @description What is due on the machine. */
+        DueQuestion: Record<string, never>;
         /**
          * @description How the loss of a chain or belt is looked at.
          * @enum {unknown}
@@ -3248,6 +3379,8 @@ export interface components {
             shaftHub?: null | components["schemas"]["PartOfShaftHubCapacityResult"];
             startingAlternative?: null | components["schemas"]["PartOfLoopAlternative"];
             build?: null | components["schemas"]["PartOfBuildAnswer"];
+            look?: null | components["schemas"]["PartOfLookAnswer"];
+            due?: null | components["schemas"]["PartOfDueAnswer"];
             set?: null | components["schemas"]["PartOfSetAdvice"];
             closing?: null | components["schemas"]["PartOfClosingAnswer"];
             sideMatch?: null | components["schemas"]["PartOfSideMatchAnswer"];
@@ -3286,6 +3419,8 @@ export interface components {
             shaftHub?: null | components["schemas"]["ShaftHubQuestion"];
             startingAlternative?: null | components["schemas"]["StartingAlternativeQuestion"];
             build?: null | components["schemas"]["BuildQuestion"];
+            look?: null | components["schemas"]["LookQuestion"];
+            due?: null | components["schemas"]["DueQuestion"];
             set?: null | components["schemas"]["SetQuestion"];
             closing?: null | components["schemas"]["ClosingPart"];
             sideMatch?: null | components["schemas"]["SetQuestion"];
@@ -3433,11 +3568,52 @@ export interface components {
             /** @description Whether as much lies at the left end as at the right one, as a rear wheel that must stay in its middle wants it. */
             hasEqualEnds: boolean;
         };
+        /** @description Which thing at which place, and until when it may go on. */
+        FindingDetail: {
+            /** @description What was looked at. */
+            part: components["schemas"]["InspectedPart"];
+            /**
+             * Format: int32
+             * @description First tooth of a wheel, counted from its mark as it runs; null for no place on a wheel.
+             */
+            fromTooth?: null | number;
+            /**
+             * Format: int32
+             * @description Last tooth; null for one tooth.
+             */
+            toTooth?: null | number;
+            run?: null | components["schemas"]["LoopRun"];
+            /**
+             * Format: double
+             * @description Of something watched: what the machine has run when it is looked at again, km; null for no distance.
+             */
+            untilKm?: null | number;
+            /**
+             * Format: date
+             * @description The same as a day; null for none.
+             */
+            untilOn?: null | string;
+            /** @description What it was compared with; null for nothing. */
+            against?: null | string;
+            measure?: null | components["schemas"]["FindingMeasure"];
+        };
         /**
          * @description How bad something is that was seen.
          * @enum {unknown}
          */
         FindingGrade: "fine" | "watch" | "stop";
+        /** @description A number that somebody gave for what was seen. */
+        FindingMeasure: {
+            /**
+             * Format: double
+             * @description As it was read.
+             */
+            value: number;
+            /** @description Of the number, as a person writes it. */
+            unit: string;
+            /** @description What it was read with; null where nobody said, and then it is hearsay. */
+            method?: null | string;
+        };
         /** @description Something about the layout that ought to be looked at. */
         FitFinding: {
             kind: components["schemas"]["FitFindingKind"];
@@ -3962,6 +4138,15 @@ export interface components {
              */
             version: number;
         };
+        /** @description What makes a part fine, watched or a stop. */
+        GradeCriteria: {
+            fine: string;
+            /** @description Null where there is nothing between fine and stop. */
+            watch: null | string;
+            stop: string;
+            source: string;
+            certainty: string;
+        };
         /** @description A groove as it is measured, and the belt meant for it. */
         GrooveInput: {
             /** @description V-belt section of the tables. */
@@ -4194,6 +4379,21 @@ export interface components {
          * @enum {unknown}
          */
         InputKind: "engine" | "motor" | "rider";
+        /**
+         * @description What is looked at on a drive, one thing at a time.
+         * @enum {unknown}
+         */
+        InspectedPart: "guard" | "rust" | "rings" | "stiffLinks" | "plates" | "joint" | "elongation" | "frontTeeth" | "rearTeeth" | "spread" | "spacers" | "blocks" | "teeth" | "back" | "edges" | "gap" | "oil" | "tension" | "height" | "width" | "idle" | "shims" | "fasteners" | "adjuster" | "other";
+        /**
+         * @description Where on a drive something is looked at.
+         * @enum {unknown}
+         */
+        InspectedPlace: "loop" | "joint" | "frontWheel" | "rearWheel" | "wheels" | "guard" | "fasteners" | "adjuster";
+        /**
+         * @description Kinds of loop that are looked at in different ways.
+         * @enum {unknown}
+         */
+        InspectionKind: "chain" | "rail" | "belt" | "vBelt" | "variableBelt";
         /** @description What one instrument told last in a visit, judged in its own scale. */
         InstrumentFinding: {
             method: components["schemas"]["ReadingMethod"];
@@ -4256,7 +4456,7 @@ export interface components {
          * @description Something that happened at a job. It is written down once and never changed; who did it and when is what the job's
          *     record says, not the event.
          */
-        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventPartUsed"] | components["schemas"]["JobEventSetupFitted"] | components["schemas"]["JobEventFindingNoted"] | components["schemas"]["JobEventFindingCured"] | components["schemas"]["JobEventPlanMade"] | components["schemas"]["JobEventStepDone"] | components["schemas"]["JobEventStepReopened"] | components["schemas"]["JobEventStepMoved"] | components["schemas"]["JobEventTrayTicked"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
+        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventPartUsed"] | components["schemas"]["JobEventSetupFitted"] | components["schemas"]["JobEventFindingNoted"] | components["schemas"]["JobEventFindingCured"] | components["schemas"]["JobEventRestFine"] | components["schemas"]["JobEventUseEventNoted"] | components["schemas"]["JobEventPlanMade"] | components["schemas"]["JobEventStepDone"] | components["schemas"]["JobEventStepReopened"] | components["schemas"]["JobEventStepMoved"] | components["schemas"]["JobEventTrayTicked"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
         /** @description What must be so before hands go near was confirmed. */
         JobEventCautionsSeen: {
             /** @enum {string} */
@@ -4293,6 +4493,7 @@ export interface components {
             loopKey: null | string;
             /** @description More of it; null for nothing. */
             words: null | string;
+            detail?: null | components["schemas"]["FindingDetail"];
         };
         /** @description What the rounds are for, said anew. */
         JobEventGoalChosen: {
@@ -4463,6 +4664,15 @@ export interface components {
             /** @description The loop that is set. */
             loopKey: string;
         };
+        /** @description All else was looked at and is fine. */
+        JobEventRestFine: {
+            /** @enum {string} */
+            kind: "restFine";
+            /** @description Of the loop. */
+            loopKey: string;
+            /** @description What “all” was. */
+            parts: components["schemas"]["InspectedPart"][];
+        };
         /** @description The round in hand was given up, to be read anew. */
         JobEventRoundDropped: {
             /** @enum {string} */
@@ -4567,6 +4777,15 @@ export interface components {
             /** @description What stands in for it, in a few words; null for nothing. */
             standIn: null | string;
         };
+        /** @description Something happened to the machine that calls for a look. */
+        JobEventUseEventNoted: {
+            /** @enum {string} */
+            kind: "useEventNoted";
+            /** @description What. */
+            event: components["schemas"]["UseEvent"];
+            /** @description More of it; null for nothing. */
+            words: null | string;
+        };
         /** @description Setting a loop was begun. */
         JobEventVisitBegun: {
             /** @enum {string} */
@@ -4652,6 +4871,7 @@ export interface components {
             curedAt: null | string;
             /** @description What was done about it; null while it stands. */
             how: null | string;
+            detail: null | components["schemas"]["FindingDetail"];
         };
         /** @description Words somebody wrote down. */
         JobNote: {
@@ -4853,6 +5073,10 @@ export interface components {
             provisional: components["schemas"]["ProvisionalPart"][];
             /** @description What was seen, in its order; mended ones too. */
             findings: components["schemas"]["JobFinding"][];
+            /** @description What was said to be fine in one press. */
+            rest: components["schemas"]["RestAtJob"][];
+            /** @description What happened to the machine that called for a look. */
+            useEvents: components["schemas"]["UseEventAtJob"][];
             /** @description In the order in which they came. */
             photos: components["schemas"]["JobPhoto"][];
             /** @description Setups that went onto the machine, in their order. */
@@ -5247,6 +5471,39 @@ export interface components {
          * @enum {unknown}
          */
         LockState: "loose" | "nipped" | "torqued";
+        /** @description What is looked at on a loop, in the order of the hand. */
+        LookAnswer: {
+            /** @description Ways such a loop may be looked at, the usual one first. */
+            kinds: components["schemas"]["InspectionKind"][];
+            /** @description The one that is shown. */
+            kind: components["schemas"]["InspectionKind"];
+            /** @description What comes before all else. */
+            washFirst: string;
+            /** @description What is not looked at with this program. */
+            notHere: string;
+            /** @description Whose work it is where people can be hurt. */
+            defers: string;
+            parts: components["schemas"]["PartToLookAt"][];
+            /** @description What was seen on the loop and is no part of the list, newest first. */
+            others: components["schemas"]["PartSeen"][];
+            /** @description By what stands. */
+            verdict: components["schemas"]["LookVerdict"];
+            /**
+             * Format: double
+             * @description What the machine has run; null where nobody said.
+             */
+            odometerKm: null | number;
+        };
+        /** @description What is to be looked at on the loop in view. */
+        LookQuestion: {
+            /** @description Leave out for how such a loop is usually looked at; else the first of them is taken. */
+            kinds?: null | components["schemas"]["InspectionKind"][];
+        };
+        /**
+         * @description What the loop in view comes to, as it was looked at last.
+         * @enum {unknown}
+         */
+        LookVerdict: "notLooked" | "fine" | "watch" | "stop" | "notJudged";
         /** @description A chain or belt of another kind in the place of a loop, to see what it would do there. */
         LoopAlternative: {
             /** @description What people call it; tells several apart. */
@@ -6131,13 +6388,21 @@ export interface components {
             findings: components["schemas"]["DriveFinding"][];
             workings: components["schemas"]["Working"][];
         };
+        /** @description What is due on one machine. */
+        MachineDue: {
+            /** Format: int64 */
+            machineId: number;
+            /** @description Its name. */
+            machine: string;
+            due: components["schemas"]["DueAnswer"];
+        };
         /** @description A machine with everything that belongs to it, as written to a file. Format: docs/machine-file.md. */
         MachineFile: {
             /** @description Always string MachineFile.FormatName. */
             format: string;
             /**
              * Format: int32
-             * @description 7; a larger number was written by a newer program and is refused.
+             * @description 9; a larger number was written by a newer program and is refused.
              */
             formatVersion: number;
             machine: components["schemas"]["Machine"];
@@ -6194,6 +6459,8 @@ export interface components {
             openReadings: components["schemas"]["OpenReading"][];
             /** @description Whether something was fitted or set since it was typed: before that, changes of it are corrections. */
             hasHistory: boolean;
+            /** @description Seen on it and not mended: it does not go out with these. */
+            stops: components["schemas"]["PartSeen"][];
         };
         /** @description What was planned for a job. */
         MadePlan: {
@@ -6341,6 +6608,21 @@ export interface components {
             /** @description Free words; null for none. */
             note: null | string;
         };
+        /** @description Something that happened to a machine. */
+        NewUseEvent: {
+            /**
+             * Format: date
+             * @description Day on which it is said.
+             */
+            on: string;
+            /** @description What. */
+            happened: components["schemas"]["UseEventNoted"];
+            /**
+             * Format: double
+             * @description As it stands; null where nobody looked.
+             */
+            odometerKm?: null | number;
+        };
         /**
          * @description What is to be done next.
          * @enum {unknown}
@@ -6351,6 +6633,13 @@ export interface components {
          * @enum {unknown}
          */
         NoFigure: "noLoop" | "notLaidOut" | "noPull" | "refused" | null;
+        /** @description What the odometer said on a day. */
+        OdometerEntry: {
+            /** Format: date */
+            on: string;
+            /** Format: double */
+            km: number;
+        };
         /** @description A loop that was left outside its window by one instrument, and not read inside by what counts since. */
         OpenReading: {
             /** @description Key of the loop it is about. */
@@ -6631,6 +6920,15 @@ export interface components {
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
+        PartOfDueAnswer: {
+            answer: null | components["schemas"]["DueAnswer"];
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
         PartOfFixedCentreResult: {
             answer: null | components["schemas"]["FixedCentreResult"];
             /**
@@ -6696,6 +6994,15 @@ export interface components {
         /** @description What was known, or why not: one of both. */
         PartOfLengthForCentreResult: {
             answer: null | components["schemas"]["LengthForCentreResult"];
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfLookAnswer: {
+            answer: null | components["schemas"]["LookAnswer"];
             /**
              * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
              *     it is stored is named where it would stand there.
@@ -6899,6 +7206,69 @@ export interface components {
              *     it is stored is named where it would stand there.
              */
             refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description One part of a loop as it was looked at once. */
+        PartSeen: {
+            /**
+             * Format: int64
+             * @description Of the job it was looked at.
+             */
+            jobId: number;
+            /**
+             * Format: int64
+             * @description Number of the entry that says so.
+             */
+            entry: number;
+            /** @description Key of the loop; null for none. */
+            loopKey: null | string;
+            part: components["schemas"]["InspectedPart"];
+            grade: components["schemas"]["FindingGrade"];
+            /**
+             * Format: double
+             * @description What the machine had run when it came in; null where nobody looked.
+             */
+            odometerKm: null | number;
+            /** @description In a few words; null where it was fine with all else. */
+            what: null | string;
+            /** @description More of it; null for nothing. */
+            words: null | string;
+            /** @description Null where nobody said. */
+            who: null | string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /**
+             * Format: date-time
+             * @description When it was mended; null while it stands, and of what is fine.
+             */
+            curedAt: null | string;
+            detail: null | components["schemas"]["FindingDetail"];
+        };
+        /** @description One thing that is looked at. */
+        PartToLookAt: {
+            part: components["schemas"]["InspectedPart"];
+            place: components["schemas"]["InspectedPlace"];
+            /** @description What it is, in a few words. */
+            what: string;
+            criteria: null | components["schemas"]["GradeCriteria"];
+            /** @description Where the hand goes in; null for nothing to say. */
+            caution: null | string;
+            /**
+             * Format: double
+             * @description How far it usually goes on being watched, km; null where no distance is usual.
+             */
+            watchKm: null | number;
+            /**
+             * Format: int32
+             * @description The same in days.
+             */
+            watchDays: null | number;
+            /** @description An event asks for it. */
+            isAsked: boolean;
+            /** @description How it was before, newest first: at most three times. */
+            seen: components["schemas"]["PartSeen"][];
         };
         /** @description Which way round a part goes on. */
         PartWay: {
@@ -7670,6 +8040,25 @@ export interface components {
          * @enum {unknown}
          */
         ReserveOrigin: "measured" | "eccentric" | "fit";
+        /** @description What was fine at a job, all at once. */
+        RestAtJob: {
+            /**
+             * Format: int64
+             * @description Number of the entry that says so: undone by it.
+             */
+            entry: number;
+            /** @description Of the loop. */
+            loopKey: string;
+            /** @description What “all” was. */
+            parts: components["schemas"]["InspectedPart"][];
+            /** @description Null where nobody said. */
+            who: null | string;
+            /**
+             * Format: date-time
+             * @description When it was looked at.
+             */
+            at: string;
+        };
         /** @description What restoring would do to one kind of record. */
         RestoreDifference: {
             /** @description What people call the kind. */
@@ -9594,6 +9983,7 @@ export interface components {
             loads: components["schemas"]["LoadsHeadline"];
             build: components["schemas"]["BuildHeadline"];
             set: components["schemas"]["SetHeadline"];
+            check: components["schemas"]["CheckHeadline"];
         };
         /**
          * @description How far a station is with what is in view.
@@ -10362,6 +10752,50 @@ export interface components {
          * @enum {unknown}
          */
         Unjudged: "inputMissing" | "tableSilent" | "ruleDoesNotHold" | "notDecidedHere" | null;
+        /**
+         * @description What happened to a machine that calls for a look, whatever the distance.
+         * @enum {unknown}
+         */
+        UseEvent: "setCold" | "knock" | "wheelOut" | "deepWater" | "dust" | "storage" | "newParts" | "firstDistance" | "newTyre" | "overload" | "contest" | null;
+        /** @description Something that happened to the machine, as a job tells it. */
+        UseEventAtJob: {
+            /**
+             * Format: int64
+             * @description Number of the entry that says so: undone by it.
+             */
+            entry: number;
+            /** @description What. */
+            event: components["schemas"]["UseEvent"];
+            /** @description More of it; null for nothing. */
+            words: null | string;
+            /** @description Null where nobody said. */
+            who: null | string;
+            /**
+             * Format: date-time
+             * @description When it was said.
+             */
+            at: string;
+        };
+        /** @description Something happened to the machine that calls for a look. */
+        UseEventNoted: {
+            /** @description What. */
+            event: components["schemas"]["UseEvent"];
+            /** @description More of it; null for nothing. */
+            words: null | string;
+        };
+        /** @description How far a machine usually goes, learned from its odometer. */
+        UsualDistance: {
+            /**
+             * Format: double
+             * @description Over a year, or what is known of it.
+             */
+            kmPerWeek: number;
+            /** @description First entry it is learned from. */
+            from: components["schemas"]["OdometerEntry"];
+            /** @description Last one. */
+            to: components["schemas"]["OdometerEntry"];
+            working: components["schemas"]["Working"];
+        };
         /** @description How many V-belts a power asks for, by what their maker rates one of them at. */
         VBeltRating: {
             /**
@@ -12675,6 +13109,163 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    listDue: {
+        parameters: {
+            query?: {
+                after?: number;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachineDue"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    writeDueCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar; charset=utf-8": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    noteUseEvent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewUseEvent"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
                 };
             };
             /** @description Unprocessable Entity */

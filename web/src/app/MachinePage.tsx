@@ -3,6 +3,7 @@ import type { Aim, MachineCard, Setup } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useAims, useMachine, useSetups } from '../api/queries'
 import { JobLink } from '../job/JobLink'
+import { Stops } from '../loop/Stops'
 import { MachineBar } from '../machine/MachineBar'
 import { useWorkbench } from '../machine/useWorkbench'
 import { EmptyState } from '../shell/EmptyState'
@@ -29,6 +30,7 @@ function OpenMachine({ card, setups, aims }: { card: MachineCard; setups: Setup[
         <JobLink card={card} />
       </MachineBar>
       <StationStrip bench={bench} />
+      <Stops card={card} />
       <Outlet context={bench} />
     </>
   )

@@ -2,6 +2,7 @@ import { Button, Group, SegmentedControl, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { JobSheet } from '../api/client'
 import { issueFor } from '../api/issues'
+import { GRADE_COLOURS, GRADE_MARKS, GRADE_WORDS } from '../loop/findingWords'
 import type { Workbench } from '../machine/useWorkbench'
 import { choicesOf } from '../quantities/choices'
 import { momentText } from '../quantities/days'
@@ -16,14 +17,6 @@ import { atEvent, useJobEvents } from './useJobEvents'
 import { loopName } from './words'
 
 type Finding = JobSheet['findings'][number]
-
-const GRADE_WORDS: Record<Finding['grade'], string> = { fine: 'fine', watch: 'watch', stop: 'stop' }
-const GRADE_MARKS: Record<Finding['grade'], string> = { fine: '●', watch: '▲', stop: '■' }
-const GRADE_COLOURS: Record<Finding['grade'], string> = {
-  fine: 'var(--ok)',
-  watch: 'var(--watch)',
-  stop: 'var(--stop)',
-}
 
 /** What was seen at a job: a stop keeps it from going out until it is mended. */
 export function FindingsPanel({

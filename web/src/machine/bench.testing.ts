@@ -112,6 +112,7 @@ export function cardOf(machine: Partial<Machine> = {}, loops: LoopSummary[] = [l
       findings: [],
       openReadings: [],
       hasHistory: true,
+      stops: [],
     },
   }
 }

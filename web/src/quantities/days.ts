@@ -25,3 +25,9 @@ export const momentText = (moment: string) => new Date(moment).toLocaleString('s
 /** “35 min”, “1 h 20 min”. */
 export const minutesText = (minutes: number) =>
   minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min`
+
+const DAY_MS = 86_400_000
+
+/** So many days after a day, as a day. */
+export const daysFrom = (day: string, days: number) =>
+  new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10)

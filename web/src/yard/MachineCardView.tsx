@@ -2,6 +2,7 @@ import { Link } from 'react-router'
 import type { JobSheet, LoopSummary, MachineCard } from '../api/client'
 import { jobPath, REASON_WORDS } from '../job/words'
 import { METHOD_WORDS, findingText as readingFindingText } from '../loop/readings'
+import { Stops } from '../loop/Stops'
 import { isToothed } from '../machine/driveElements'
 import { findingText } from '../machine/findings'
 import { MachineMenu } from '../machine/MachineMenu'
@@ -61,6 +62,7 @@ export function MachineCardView({ card, jobs }: { card: MachineCard; jobs: JobSh
         </span>
         <b className="num">{figure(summary.tallestOverall)}</b>
       </p>
+      <Stops card={card} />
       {jobs.map((job) => (
         <Link key={job.id} to={jobPath(job)} className={classes.work} data-state={job.state}>
           {job.waitsFor ? `◷ waits for ${job.waitsFor}` : `● in work: ${REASON_WORDS[job.reason]}`}

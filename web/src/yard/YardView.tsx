@@ -14,6 +14,8 @@ import { useMachineFile } from './useMachineFile'
 import classes from './YardView.module.css'
 
 const AddMachineDialog = lazy(() => import('./AddMachineDialog'))
+const DueOfYard = lazy(() => import('./DueOfYard'))
+const HappenedDialog = lazy(() => import('./HappenedDialog'))
 const BackupDialog = lazy(() => import('./BackupDialog'))
 
 /** All machines: what they are, what is fitted. */
@@ -23,6 +25,7 @@ export function YardView() {
   const [isAdding, setAdding] = useState(false)
   const [isHistory, setHistory] = useState(false)
   const [isBackup, setBackup] = useState(false)
+  const [isHappened, setHappened] = useState(false)
   const readFile = useMachineFile()
   useShortcuts({ h: () => setHistory(true) })
   const open = useOpenJobs().data
@@ -32,7 +35,7 @@ export function YardView() {
   const retired = machines.data?.filter((m) => m.machine.retiredOn !== null).length ?? 0
   return (
     <>
-      <PageTitle title="Yard" note="what goes on, and every machine with what is fitted on it">
+      <PageTitle title="Yard" note="what goes on, what is due, what is fitted">
         <Group gap="sm" data-no-print>
           {retired > 0 && (
             <Switch
@@ -57,6 +60,11 @@ export function YardView() {
           <Button variant="default" onClick={() => setAdding(true)}>
             Add a machine
           </Button>
+          {inUse.length > 0 && (
+            <Button variant="default" onClick={() => setHappened(true)}>
+              Something happened …
+            </Button>
+          )}
           {inUse.length > 0 && <BeginJob cards={inUse} />}
         </Group>
       </PageTitle>
@@ -73,6 +81,9 @@ export function YardView() {
         {inUse.length > 0 && (
           <div className={classes.work}>
             <GoesOn cards={machines.data ?? []} />
+            <Suspense>
+              <DueOfYard cards={inUse} />
+            </Suspense>
             <div className={classes.doors}>
               <JobDoors onChoose={setReason} />
             </div>
@@ -96,6 +107,7 @@ export function YardView() {
         onClose={() => setReason(undefined)}
       />
       <Suspense>{isAdding && <AddMachineDialog onClose={() => setAdding(false)} />}</Suspense>
+      <Suspense>{isHappened && <HappenedDialog cards={inUse} onClose={() => setHappened(false)} />}</Suspense>
       <Suspense>{isBackup && <BackupDialog onClose={() => setBackup(false)} />}</Suspense>
       {isHistory && <HistoryDrawer title="History of the workshop" onClose={() => setHistory(false)} />}
     </>

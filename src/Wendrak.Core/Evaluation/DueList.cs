@@ -1,0 +1,194 @@
+using System.Globalization;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Records;
+using Wendrak.Core.Tables;
+using Wendrak.Core.Upkeep;
+using Wendrak.Core.Vocabulary;
+
+namespace Wendrak.Core.Evaluation;
+
+/// <summary>What is due on a machine: by distance, by a day or because something happened, whichever comes first.</summary>
+/// <remarks>Source: intervals and what an event asks for are common practice, in the tables; a maker's instructions win.</remarks>
+public static class DueList
+{
+    // What a plan's step “Say when it is read again” writes down.
+    private const string AgainKm = "again-km";
+
+    /// <param name="jobs">All jobs of the machine, oldest first.</param>
+    public static DueAnswer Of(Machine machine, Setup fitted, IReadOnlyList<JobContent> jobs)
+    {
+        JobSheet[] sheets = [.. jobs.Select(j => j.Sheet)];
+        UsualDistance? usual = UsualDistance.Learn(
+            sheets.Where(s => s.OdometerKm is not null).Select(s => new OdometerEntry(s.OpenedOn, s.OdometerKm!.Value))
+        );
+        IReadOnlyList<PartSeen> seen = PartSeen.AllOf(sheets);
+        Loop[] loops = [.. MachineRules.LoopsOf(machine)];
+        IEnumerable<DueItem> items =
+        [
+            .. PartSeen.Standing(seen).Select(OfFinding),
+            .. sheets.SelectMany(s => s.UseEvents).SelectMany(e => OfEvent(e, machine, loops, seen)),
+            .. (fitted.FollowUps ?? []).Select(OfTask),
+            .. loops.SelectMany(l => OfReading(l, jobs)),
+            .. loops.Select(l => OfInterval(l, machine, seen)),
+        ];
+        return new(
+            [
+                .. items
+                    .Select(i => Expect(i, machine, usual))
+                    .OrderByDescending(i => i.IsNow)
+                    .ThenBy(i => i.Expected ?? DateOnly.MaxValue)
+                    .ThenBy(i => i.Kind)
+                    .ThenBy(i => i.Key, StringComparer.Ordinal),
+            ],
+            usual
+        );
+    }
+
+    /// <summary>How a loop is looked at where nobody chose otherwise.</summary>
+    internal static InspectionKind KindOf(Machine machine, Loop loop) =>
+        InspectionKinds.Suiting(loop.DriveElement, PlanFacts.AdjusterOf(machine, loop))[0];
+
+    private static DueItem Expect(DueItem item, Machine machine, UsualDistance? usual)
+    {
+        DateOnly? run = item.AtKm is double km ? usual?.DayAt(km) : null;
+        DateOnly? expected =
+            item.On is null ? run
+            : run < item.On ? run
+            : item.On;
+        return item with { Expected = expected, IsNow = item.IsNow || item.AtKm <= machine.OdometerKm };
+    }
+
+    private static DueItem OfFinding(PartSeen seen) =>
+        new(
+            Key("finding", seen.Entry),
+            seen.Grade == FindingGrade.Stop ? DueKind.Stop : DueKind.Watch,
+            seen.LoopKey,
+            seen.What,
+            null,
+            null,
+            [seen.Part],
+            seen.Grade == FindingGrade.Stop ? "It does not go out with that."
+                : seen.Detail is null ? "It was seen, and nobody said until when it may go on."
+                : "It was seen and may go on until then, not longer.",
+            DueBy.Person,
+            seen.Detail?.UntilKm,
+            seen.Detail?.UntilOn,
+            null,
+            seen.Grade == FindingGrade.Stop,
+            null
+        );
+
+    /// <summary>What of an event's looks was not done since.</summary>
+    private static IEnumerable<DueItem> OfEvent(
+        UseEventAtJob happened,
+        Machine machine,
+        Loop[] loops,
+        IReadOnlyList<PartSeen> seen
+    )
+    {
+        foreach (Loop loop in loops)
+        {
+            InspectionKind kind = KindOf(machine, loop);
+            if (EventLooks.Find(happened.Event, kind) is not { } look)
+                continue;
+            HashSet<InspectedPart> has = [.. InspectionItems.For(kind).Select(i => i.Part)];
+            InspectedPart[] open =
+            [
+                .. look.Parts.Where(p =>
+                    has.Contains(p) && !seen.Any(s => s.Entry > happened.Entry && (s.LoopKey, s.Part) == (loop.Key, p))
+                ),
+            ];
+            if (open.Length > 0)
+                yield return new(
+                    Key("event", happened.Entry, loop.Key),
+                    DueKind.Event,
+                    loop.Key,
+                    null,
+                    happened.Event,
+                    null,
+                    open,
+                    look.Why,
+                    DueBy.Event,
+                    null,
+                    null,
+                    null,
+                    true,
+                    null
+                );
+        }
+    }
+
+    private static DueItem OfTask(FollowUpTask task) =>
+        new(
+            Key("task", task.Task, task.DriveKey, task.LoopKey),
+            DueKind.FollowUp,
+            task.LoopKey,
+            null,
+            null,
+            task,
+            [],
+            "Other parts are on it.",
+            DueBy.Change,
+            null,
+            null,
+            null,
+            true,
+            null
+        );
+
+    /// <summary>Until it is set once more: a day from its closing list, a distance from the last step of a plan.</summary>
+    private static IEnumerable<DueItem> OfReading(Loop loop, IReadOnlyList<JobContent> jobs)
+    {
+        JobContent? closed = jobs.LastOrDefault(j => j.VisitTo(loop.Key)?.Closing is not null);
+        if (closed is null)
+            yield break;
+        DateOnly? on = closed.VisitTo(loop.Key)!.Closing!.NextCheckOn;
+        double? km =
+            closed.Plan is { } plan && plan.LoopKey == loop.Key
+                ? closed.Sheet.OdometerKm
+                    + plan.Steps.SelectMany(s => s.Values).FirstOrDefault(v => v.Key == AgainKm)?.Value
+                : null;
+        if (on is not null || km is not null)
+            yield return new(
+                Key("reading", loop.Key),
+                DueKind.Reading,
+                loop.Key,
+                null,
+                null,
+                null,
+                [],
+                "Whoever set it last wants it read again then.",
+                DueBy.Person,
+                km,
+                on,
+                null,
+                false,
+                null
+            );
+    }
+
+    private static DueItem OfInterval(Loop loop, Machine machine, IReadOnlyList<PartSeen> seen)
+    {
+        CheckInterval usual = CheckIntervals.Get(machine.Kind, KindOf(machine, loop));
+        PartSeen? last = seen.FirstOrDefault(s => s.LoopKey == loop.Key);
+        return new(
+            Key("interval", loop.Key),
+            DueKind.Interval,
+            loop.Key,
+            null,
+            null,
+            null,
+            [],
+            last is null ? "It was not looked at yet." : "By the usual interval of such a drive.",
+            DueBy.Practice,
+            last?.OdometerKm + usual.KmLow,
+            last is null ? null : DateOnly.FromDateTime(last.At.UtcDateTime).AddDays(usual.Days),
+            null,
+            false,
+            new(usual.KmLow, usual.KmHigh, usual.Days)
+        );
+    }
+
+    private static string Key(params object?[] parts) =>
+        string.Join('/', parts.Select(p => string.Create(CultureInfo.InvariantCulture, $"{p}").ToLowerInvariant()));
+}

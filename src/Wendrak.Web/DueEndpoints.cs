@@ -1,0 +1,62 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Wendrak.Core.Evaluation;
+using Wendrak.Core.Records;
+using Wendrak.Store.Machines;
+
+namespace Wendrak.Web;
+
+/// <summary>What is due on one machine.</summary>
+/// <param name="Machine">Its name.</param>
+public sealed record MachineDue(long MachineId, string Machine, DueAnswer Due);
+
+/// <summary>Something that happened to a machine.</summary>
+/// <param name="On">Day on which it is said.</param>
+/// <param name="Happened">What.</param>
+/// <param name="OdometerKm">As it stands; null where nobody looked.</param>
+public sealed record NewUseEvent(DateOnly On, UseEventNoted Happened, double? OdometerKm = null);
+
+public static class DueEndpoints
+{
+    public static void MapDue(this IEndpointRouteBuilder app)
+    {
+        RouteGroupBuilder due = app.MapStored("/api", "Due");
+        due.MapGet("/due", ListAsync)
+            .WithName("listDue")
+            .WithSummary("What is due on each machine that is in use, by its name");
+        due.MapGet("/due.ics", CalendarAsync)
+            .Produces<string>(contentType: DueCalendar.Type)
+            .WithName("writeDueCalendar")
+            .WithSummary("The same as a calendar: one event each, under an identity that stays");
+        due.MapPost("/machines/{id:long}/use-events", HappenedAsync)
+            .WithName("noteUseEvent")
+            .WithSummary("Writes down what happened to a machine, at the job that goes on or at one of its own");
+    }
+
+    private static async Task<Ok<IReadOnlyList<MachineDue>>> ListAsync(
+        MachineStore store,
+        HttpContext context,
+        long? after = null,
+        int? most = null
+    ) => TypedResults.Ok(ListPart.Take(await AllAsync(store), d => d.MachineId, after, most, context));
+
+    private static async Task<ContentHttpResult> CalendarAsync(MachineStore store) =>
+        TypedResults.Text(DueCalendar.Write(await AllAsync(store)), DueCalendar.Type);
+
+    private static async Task<IReadOnlyList<MachineDue>> AllAsync(MachineStore store) =>
+        [
+            .. (await store.ListAsync())
+                .Where(m => m.Machine.RetiredOn is null)
+                .Select(m => new MachineDue(m.Machine.Id, m.Machine.Name, DueList.Of(m.Machine, m.Fitted, m.Jobs))),
+        ];
+
+    private static async Task<Results<Ok<JobSheet>, NotFound>> HappenedAsync(
+        long id,
+        NewUseEvent sent,
+        JobStore store,
+        HttpContext context,
+        CancellationToken ct
+    ) =>
+        await store.HappenedAsync(context.Who(), id, sent.On, sent.Happened, sent.OdometerKm, ct) is { } job
+            ? TypedResults.Ok(job)
+            : TypedResults.NotFound();
+}

@@ -1,0 +1,32 @@
+namespace Wendrak.Web;
+
+/// <summary>
+/// Gives memory back while nobody asks for anything: the collector by itself looks through old objects only when new ones need
+/// the room, which on a person's own machine is hours later.
+/// </summary>
+public sealed class MemoryKeeper(TimeProvider clock) : BackgroundService
+{
+    private static readonly TimeSpan Pause = TimeSpan.FromSeconds(1);
+
+    /// <summary>Less than one call allocates.</summary>
+    private const long Quiet = 32 * 1024;
+
+    /// <summary>What must have been allocated since, for a look to be worth its 20 ms.</summary>
+    private const long WorthIt = 4 * 1024 * 1024;
+
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        using PeriodicTimer timer = new(Pause, clock);
+        long kept = 0;
+        for (long before = 0; await timer.WaitForNextTickAsync(stoppingToken); )
+        {
+            long now = GC.GetTotalAllocatedBytes();
+            if (now - before < Quiet && now - kept > WorthIt)
+            {
+                GC.Collect(GC.MaxGeneration, GCCollectionMode.Aggressive, blocking: true, compacting: true);
+                kept = GC.GetTotalAllocatedBytes();
+            }
+            before = now;
+        }
+    }
+}

@@ -1,0 +1,98 @@
+import { Button, Switch } from '@mantine/core'
+import { useFocusTrap } from '@mantine/hooks'
+import { useState } from 'react'
+import type { PartToLookAt } from '../api/check'
+import type { JobSheet } from '../api/client'
+import { TakePhotos } from '../job/TakePhotos'
+import { ReasonedButton } from '../shell/ReasonedButton'
+import { Refused } from '../shell/Refused'
+import { useAwake } from '../shell/useAwake'
+import { useSpeech } from '../shell/useSpeech'
+import classes from './BayLook.module.css'
+import { GradeButtons } from './GradeButtons'
+import { useGrade } from './useGrade'
+import { gradeNow, type Look } from './useLook'
+
+/** One part, big, for a thumb; the screen stays awake, and it speaks when wanted. */
+export function BayLook({
+  look,
+  job,
+  at,
+  onLeave,
+}: {
+  look: Look
+  job: JobSheet
+  at: PartToLookAt
+  onLeave: () => void
+}) {
+  const [speaks, setSpeaks] = useState(false)
+  const focused = useFocusTrap()
+  useAwake()
+  useSpeech(speaks, [at.what, at.caution].filter(Boolean).join('. '))
+  const number = look.parts.indexOf(at)
+  const before = look.parts[number - 1]
+  const after = look.parts[number + 1]
+  return (
+    <div
+      className={classes.bay}
+      role="dialog"
+      aria-label="Bay mode"
+      aria-modal="true"
+      ref={focused}
+      onKeyDown={(event) => event.key === 'Escape' && onLeave()}
+    >
+      <header>
+        <Switch
+          size="md"
+          label="speak"
+          checked={speaks}
+          onChange={(event) => setSpeaks(event.currentTarget.checked)}
+        />
+        <Button size="lg" variant="default" onClick={onLeave}>
+          Leave
+        </Button>
+      </header>
+      <p className={classes.count}>
+        {number + 1} of {look.parts.length}
+        {look.left.length === 0 && ' · all of it is graded'}
+      </p>
+      <p className={classes.instruction} aria-live="polite">
+        {at.what}
+      </p>
+      {at.caution && <p className={classes.caution}>▲ {at.caution}</p>}
+      <Grades key={at.part} look={look} job={job} at={at} />
+      <footer>
+        <ReasonedButton
+          size="xl"
+          className={classes.big}
+          variant="default"
+          why={before ? null : 'This is the first one.'}
+          onClick={() => before && look.choose(before.part)}
+        >
+          Back
+        </ReasonedButton>
+        <ReasonedButton
+          size="xl"
+          className={classes.big}
+          variant="default"
+          why={after ? null : 'This is the last one.'}
+          onClick={() => after && look.choose(after.part)}
+        >
+          Next
+        </ReasonedButton>
+      </footer>
+    </div>
+  )
+}
+
+function Grades({ look, job, at }: { look: Look; job: JobSheet; at: PartToLookAt }) {
+  const grading = useGrade(look, job, at)
+  const now = look.isSeen(at) ? gradeNow(at, job) : undefined
+  return (
+    <>
+      <GradeButtons at={at} grading={grading} isBig />
+      <Refused error={grading.record.error} fields={[]} />
+      {now?.what && <TakePhotos jobId={job.id} said={{ shows: 'anything', finding: now.what }} />}
+    </>
+  )
+}

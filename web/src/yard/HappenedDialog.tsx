@@ -1,0 +1,23 @@
+import { Modal, NativeSelect } from '@mantine/core'
+import { useState } from 'react'
+import type { MachineCard } from '../api/client'
+import { HappenedButtons } from '../job/HappenedButtons'
+
+/** What happened, and to which machine: what it asks for is due then. */
+export default function HappenedDialog({ cards, onClose }: { cards: MachineCard[]; onClose: () => void }) {
+  const [id, setId] = useState(cards[0]?.machine.id ?? 0)
+  return (
+    <Modal opened onClose={onClose} title="Something happened" closeButtonProps={{ 'aria-label': 'Close' }}>
+      <NativeSelect
+        size="sm"
+        mb="sm"
+        label="To which machine"
+        value={String(id)}
+        onChange={(event) => setId(Number(event.currentTarget.value))}
+        data={cards.map((c) => ({ value: String(c.machine.id), label: c.machine.name }))}
+        data-autofocus
+      />
+      <HappenedButtons machineId={id} onNoted={onClose} />
+    </Modal>
+  )
+}
