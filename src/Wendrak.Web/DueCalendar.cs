@@ -41,6 +41,7 @@ internal static class DueWords
             DueKind.Stop or DueKind.Watch => $"look again: {item.What}",
             DueKind.Event => "look after what happened",
             DueKind.Reading => $"read {item.LoopKey} again",
+            DueKind.Forecast => $"{item.LoopKey} may be at its limit: have the parts",
             DueKind.Interval => $"look at {item.LoopKey}",
             _ => "look again after the change of parts",
         };

@@ -6,6 +6,7 @@ using Wendrak.Store.Machines;
 namespace Wendrak.Web;
 
 /// <summary>What is due on one machine.</summary>
+/// <param name="MachineId">Of the machine.</param>
 /// <param name="Machine">Its name.</param>
 public sealed record MachineDue(long MachineId, string Machine, DueAnswer Due);
 

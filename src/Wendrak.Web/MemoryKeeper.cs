@@ -16,10 +16,11 @@ public sealed class MemoryKeeper(TimeProvider clock) : BackgroundService
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
-        using PeriodicTimer timer = new(Pause, clock);
         long kept = 0;
-        for (long before = 0; await timer.WaitForNextTickAsync(stoppingToken); )
+        long before = 0;
+        while (!stoppingToken.IsCancellationRequested)
         {
+            await Task.Delay(Pause, clock, stoppingToken).ConfigureAwait(ConfigureAwaitOptions.SuppressThrowing);
             long now = GC.GetTotalAllocatedBytes();
             if (now - before < Quiet && now - kept > WorthIt)
             {

@@ -43,6 +43,7 @@ public static class OpenApiShape
         ["Follow-ups"] = "What is to be done again after a change.",
         ["Machines"] = "Machines that are stored, and their files.",
         ["Setups"] = "What is fitted, was delivered, was tried.",
+        ["Due"] = "What is due on the machines, as a list and as a calendar, and what happened to one.",
         ["Jobs"] = "Visits of a machine, told as what happened.",
         ["Photos"] = "Pictures that go with jobs.",
         ["Aims"] = "Aims that are kept.",

@@ -2,6 +2,7 @@ using Wendrak.Core.Evaluation;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wear;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 
@@ -84,6 +85,25 @@ public sealed class LookTests : IDisposable
         Assert.Empty(await StopsAsync());
         await UndoNewestAsync();
         Assert.Equal(["joint"], await StopsAsync());
+    }
+
+    [Fact]
+    public async Task A_measured_chain_is_told_by_the_machine_stored_and_taken_back()
+    {
+        long machine = await MachineAsync();
+        JobSheet job = (await KnockAsync(machine, 21_500))!;
+        string before = await EveryOrder.EverythingAsync(_store);
+        // Whoever sends another chain: it is the machine’s.
+        ElongationMeasured sent = new("final", 16, MeasuredOver.Pins, [255, 254.8, 255.1], ChainId: "16A");
+        ElongationAtJob measured = Assert.Single((await HappensAsync(job, sent)).Elongations);
+        Assert.Equal(("520", 3), (measured.ChainId, measured.Percent.Count));
+        Assert.Equal(100 * (255.1 / (16 * 15.875) - 1), measured.WorstPercent, 9);
+        await UndoNewestAsync();
+        Assert.Equal(before, await EveryOrder.EverythingAsync(_store));
+        InvalidInputException refused = await Assert.ThrowsAsync<InvalidInputException>(() =>
+            HappensAsync(job, sent with { MeasuredMm = [255, 280] })
+        );
+        Assert.Equal("Events[0].Event.MeasuredMm[1]", refused.Issues[0].Field);
     }
 
     [Fact]

@@ -51,6 +51,25 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
     async (p) => expect(p.getByRole('region', { name: 'Margins' })).toBeVisible(),
   ],
   [
+    'check, a stop and a part in hand',
+    '/machines/6/check?loops=left-belt',
+    async (p) => expect(p.getByRole('region', { name: 'Part in hand' })).toBeVisible(),
+  ],
+  [
+    'check, a chain with its record',
+    '/machines/1/check',
+    async (p) => expect(p.getByRole('region', { name: 'Elongation of the chain' })).toBeVisible(),
+  ],
+  [
+    'check in the bay',
+    '/machines/6/check?loops=left-belt',
+    async (p) => {
+      await p.getByRole('button', { name: 'Bay mode' }).click()
+      await expect(p.getByRole('dialog', { name: 'Bay mode' })).toBeVisible()
+    },
+  ],
+  ['something happened', '/', async (p) => p.getByRole('button', { name: 'Something happened …' }).click()],
+  [
     'build, begun',
     '/machines/1/build',
     async (p) => expect(p.getByRole('region', { name: 'Step in hand' })).toBeVisible(),

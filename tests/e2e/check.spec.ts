@@ -161,3 +161,48 @@ test('a place is pressed on the drawing, and a wheel at its tooth', async ({ pag
   await page.getByText('variable belt', { exact: true }).click()
   await expect(page.getByRole('button', { name: /Free at idle/ }).first()).toBeVisible()
 })
+
+test('a chain is measured at three places, thrice, and its record tells when it is worn', async ({
+  page,
+}) => {
+  const id = await addMachine(page, 'Measured')
+  const wear = panel(page, 'Elongation of the chain')
+  for (const [km, longest] of [
+    ['10000', '264.9'],
+    ['12000', '265.2'],
+    ['14000', '265.45'],
+  ] as const) {
+    await beginLook(page, id, km)
+    for (const [place, mm] of [
+      ['Place 1', '264.8'],
+      ['Place 2', longest],
+      ['Place 3', '264.75'],
+    ] as const)
+      await wear.getByRole('textbox', { name: place }).fill(mm)
+    await wear.getByRole('button', { name: 'Write it down' }).click()
+    await expect(wear.getByRole('textbox', { name: 'Place 1' })).toHaveValue('')
+    await page.getByRole('link', { name: 'to the job' }).click()
+    await page.getByRole('button', { name: 'Sign: it goes out' }).click()
+    await expect(panel(page, 'Signed')).toBeVisible()
+  }
+  await page.goto(`/machines/${id}/check`)
+  await expect(wear.getByRole('row')).toHaveCount(4)
+  await expect(wear).toContainText('at the limit, by the line')
+  await expect(wear).toContainText('one more reading may show it')
+  await expect(panel(page, 'Due')).toContainText('the chain may be at its limit')
+  await wear.getByRole('button', { name: 'working of the newest' }).click()
+  await expect(page.getByRole('dialog')).toContainText('Growth of the chain')
+})
+
+test('a length that no such chain can have is refused at its place', async ({ page }) => {
+  const id = await addMachine(page, 'Miscounted')
+  await beginLook(page, id)
+  const wear = panel(page, 'Elongation of the chain')
+  await expect(wear).toContainText('Not measured yet.')
+  await wear.getByRole('textbox', { name: 'Place 1' }).fill('264.8')
+  await wear.getByRole('textbox', { name: 'Place 3' }).fill('280')
+  await wear.getByRole('button', { name: 'Write it down' }).click()
+  await expect(wear).toContainText('Count them again, and look which chain it is.')
+  await expect(wear.getByRole('textbox', { name: 'Place 3' })).toHaveValue('280')
+  expect((await stored(page, id)).elongations).toEqual([])
+})

@@ -22,6 +22,9 @@ public enum DueKind
     /// <summary>Whoever set it said when it is read again.</summary>
     Reading,
 
+    /// <summary>By the record of its wear, a part will have worn to its limit.</summary>
+    Forecast,
+
     /// <summary>The interval is over.</summary>
     Interval,
 }
@@ -33,6 +36,9 @@ public enum DueBy
     Person,
     Practice,
     Event,
+
+    /// <summary>What was measured.</summary>
+    Forecast,
 
     /// <summary>Geometry of the parts that were changed.</summary>
     Change,

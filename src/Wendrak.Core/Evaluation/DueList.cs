@@ -4,6 +4,7 @@ using Wendrak.Core.Records;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Upkeep;
 using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wear;
 
 namespace Wendrak.Core.Evaluation;
 
@@ -29,6 +30,7 @@ public static class DueList
             .. sheets.SelectMany(s => s.UseEvents).SelectMany(e => OfEvent(e, machine, loops, seen)),
             .. (fitted.FollowUps ?? []).Select(OfTask),
             .. loops.SelectMany(l => OfReading(l, jobs)),
+            .. loops.SelectMany(l => OfForecast(l, machine, fitted, sheets)),
             .. loops.Select(l => OfInterval(l, machine, seen)),
         ];
         return new(
@@ -161,6 +163,32 @@ public static class DueList
                 DueBy.Person,
                 km,
                 on,
+                null,
+                false,
+                null
+            );
+    }
+
+    /// <summary>The earliest at which one more reading may show the limit: parts are to be there by then.</summary>
+    private static IEnumerable<DueItem> OfForecast(Loop loop, Machine machine, Setup fitted, JobSheet[] sheets)
+    {
+        LoopChoice choice = fitted.Loops.First(c => c.LoopKey == loop.Key);
+        if (
+            ChainUse.WearLimitPercent(machine.Kind, loop, choice) is double limit
+            && WearSeries.Of(loop.Key, sheets).Forecast(limit)?.OneReading is { } one
+        )
+            yield return new(
+                Key("forecast", loop.Key),
+                DueKind.Forecast,
+                loop.Key,
+                null,
+                null,
+                null,
+                [InspectedPart.Elongation],
+                "By the record of its elongation one more reading may be at the limit then: have the parts by that day.",
+                DueBy.Forecast,
+                Math.Max(0, one.Low),
+                null,
                 null,
                 false,
                 null

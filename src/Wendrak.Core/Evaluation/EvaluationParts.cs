@@ -49,6 +49,7 @@ public sealed record EvaluationParts
 
     public LookQuestion? Look { get; init; }
     public DueQuestion? Due { get; init; }
+    public WearQuestion? Wear { get; init; }
 
     public SetQuestion? Set { get; init; }
     public ClosingPart? Closing { get; init; }
@@ -167,6 +168,9 @@ public sealed record EvaluationAnswer
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<DueAnswer>? Due { get; init; }
+
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public Part<WearAnswer>? Wear { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<SetAdvice>? Set { get; init; }

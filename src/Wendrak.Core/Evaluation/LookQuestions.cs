@@ -26,7 +26,11 @@ public enum LookVerdict
 }
 
 /// <summary>What makes a part fine, watched or a stop.</summary>
+/// <param name="Fine">What it looks like where it is fine.</param>
 /// <param name="Watch">Null where there is nothing between fine and stop.</param>
+/// <param name="Stop">What it does not go out with.</param>
+/// <param name="Source">Where that comes from.</param>
+/// <param name="Certainty">How sure it is.</param>
 public sealed record GradeCriteria(string Fine, string? Watch, string Stop, string Source, string Certainty);
 
 /// <summary>One thing that is looked at.</summary>

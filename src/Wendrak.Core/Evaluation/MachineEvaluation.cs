@@ -53,6 +53,7 @@ public static class MachineEvaluation
             Build = Tell(parts.Build, BuildAnswers.Build),
             Look = Tell(parts.Look, LookAnswers.Look),
             Due = Tell(parts.Due, (v, _) => v.Due),
+            Wear = Tell(parts.Wear, (v, _) => WearAnswers.Wear(v)),
             Set = Tell(parts.Set, SetAnswers.Set, SetAnswers.InHandPath),
             Closing = Tell(parts.Closing, SetAnswers.Closing),
             SideMatch = Tell(parts.SideMatch, SetAnswers.SideMatch)!,

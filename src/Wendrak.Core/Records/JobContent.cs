@@ -145,6 +145,7 @@ public sealed class JobContent
                         u.Entry.At
                     )),
             ],
+            [.. Of<ElongationMeasured>().Select(m => ElongationAtJob.From(m.Entry, m.Event))],
             JobPhoto.Of(Entries),
             [
                 .. Of<SetupFitted>()

@@ -23,6 +23,7 @@ namespace Wendrak.Core.Records;
 [JsonDerivedType(typeof(FindingCured), "findingCured")]
 [JsonDerivedType(typeof(RestFine), "restFine")]
 [JsonDerivedType(typeof(UseEventNoted), "useEventNoted")]
+[JsonDerivedType(typeof(ElongationMeasured), "elongationMeasured")]
 [JsonDerivedType(typeof(PlanMade), "planMade")]
 [JsonDerivedType(typeof(StepDone), "stepDone")]
 [JsonDerivedType(typeof(StepReopened), "stepReopened")]

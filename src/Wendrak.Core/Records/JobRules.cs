@@ -71,6 +71,8 @@ public static class JobRules
                 "This job waits for nothing."
             )
             .ThrowIfAny();
+        // What is no elongation a chain can have is refused where it is worked out.
+        (next as ElongationMeasured)?.Compute();
         if (next is SetEvent set)
             CheckNext(before, set);
         else

@@ -172,6 +172,7 @@ public sealed record Signature(
 /// <param name="Findings">What was seen, in its order; mended ones too.</param>
 /// <param name="Rest">What was said to be fine in one press.</param>
 /// <param name="UseEvents">What happened to the machine that called for a look.</param>
+/// <param name="Elongations">How long chains had become.</param>
 /// <param name="Photos">In the order in which they came.</param>
 /// <param name="Fitted">Setups that went onto the machine, in their order.</param>
 /// <param name="Parts">That were used, in the order in which it was said.</param>
@@ -203,6 +204,7 @@ public sealed record JobSheet(
     IReadOnlyList<JobFinding> Findings,
     IReadOnlyList<RestAtJob> Rest,
     IReadOnlyList<UseEventAtJob> UseEvents,
+    IReadOnlyList<ElongationAtJob> Elongations,
     IReadOnlyList<JobPhoto> Photos,
     IReadOnlyList<FittedAtJob> Fitted,
     IReadOnlyList<JobPart> Parts,

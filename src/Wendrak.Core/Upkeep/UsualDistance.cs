@@ -3,6 +3,8 @@ using Wendrak.Core.Quantities;
 namespace Wendrak.Core.Upkeep;
 
 /// <summary>What the odometer said on a day.</summary>
+/// <param name="On">Day.</param>
+/// <param name="Km">What it said, km.</param>
 public sealed record OdometerEntry(DateOnly On, double Km);
 
 /// <summary>How far a machine usually goes, learned from its odometer.</summary>

@@ -33,6 +33,7 @@ internal static class EventWords
             "findingCured" => $"mended what was seen: {Said(document, "what")}",
             "restFine" => $"looked at all else of {loop}: fine",
             "useEventNoted" => $"noted what happened: {Said(document, "event")}",
+            "elongationMeasured" => $"measured the chain of {loop}",
             "planMade" => "planned the work",
             "stepDone" => $"{OutcomeOf(document)}: step {Said(document, "step")}",
             "stepReopened" => $"opened a step again: {Said(document, "step")}",

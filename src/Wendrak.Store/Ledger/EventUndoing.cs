@@ -114,6 +114,7 @@ internal static class EventUndoing
             Findings = [],
             Rest = [],
             UseEvents = [],
+            Elongations = [],
             Photos = [],
             Parts = [],
             Fitted = [],
@@ -127,6 +128,7 @@ internal static class EventUndoing
             .. sheet.Findings.Select(f => EarlierJson.ToJson(f with { Entry = 0 })),
             .. sheet.Rest.Select(r => EarlierJson.ToJson(r with { Entry = 0 })),
             .. sheet.UseEvents.Select(u => EarlierJson.ToJson(u with { Entry = 0 })),
+            .. sheet.Elongations.Select(e => EarlierJson.ToJson(e with { Entry = 0 })),
             .. sheet.Fitted.Select(f => EarlierJson.ToJson(f with { Entry = 0 })),
             .. sheet.Parts.Select(p => EarlierJson.ToJson(p with { Entry = 0 })),
             .. sheet.Photos.Select(p =>

@@ -52,6 +52,11 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
         JobEvent next = SetVisit.AsRecorded(sent.Event, edit.Actor, clock.GetUtcNow());
         if (next is PlanMade plan)
             next = await PlannedAsync(edit, before.Job.MachineId, plan, path);
+        if (
+            next is ElongationMeasured measured
+            && await _machines.FindAsync(edit.Session, before.Job.MachineId) is { } of
+        )
+            next = WearAnswers.Fill(measured, of, path);
         JobRules.CheckNext(before, next, path);
         if (next is PhotoTaken { LoopKey: string shown })
             await CheckLoopAsync(edit, before.Job.MachineId, shown, path);

@@ -2,6 +2,7 @@ using Wendrak.Core.Photos;
 using Wendrak.Core.Procedures;
 using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Web.Tests.TwoPages;
 
@@ -31,6 +32,9 @@ public sealed class EventLot(int seed, string loopKey, string photo, long part)
         yield return new PartUsed("", 1, null, new(StockList.Parts, part));
         yield return new FindingNoted("crack", FindingGrade.Stop, loopKey, null);
         yield return new FindingCured("crack", "other belt");
+        yield return Watched("edge");
+        yield return new UseEventNoted(UseEvent.Knock, null);
+        yield return AllFine();
         yield return Planned();
         yield return new StepMoved("again", "hand-turn");
         yield return new TrayTicked("belt", TrayState.There, null);
@@ -60,7 +64,7 @@ public sealed class EventLot(int seed, string loopKey, string photo, long part)
     }
 
     public JobEvent Draw() =>
-        _random.Next(32) switch
+        _random.Next(35) switch
         {
             0 or 1 or 2 => new NoteWritten(Name("note")),
             3 => new WaitBegun(Name("part")),
@@ -84,6 +88,9 @@ public sealed class EventLot(int seed, string loopKey, string photo, long part)
             22 => Closed(),
             23 => Planned(),
             30 => new FindingNoted($"crack {_random.Next(3)}", (FindingGrade)_random.Next(3), null, null),
+            32 => Watched($"edge {_random.Next(3)}"),
+            33 => AllFine(),
+            34 => new UseEventNoted((UseEvent)_random.Next(11), null),
             31 => new FindingCured($"crack {_random.Next(3)}", "other belt"),
             24 or 25 => Did(Step()),
             26 => new StepDone(Step(), StepOutcome.LeftOut, "no time", null, [], null),
@@ -94,6 +101,11 @@ public sealed class EventLot(int seed, string loopKey, string photo, long part)
         };
 
     private string Name(string what) => $"{what} {seed}.{_count++}";
+
+    private FindingNoted Watched(string what) =>
+        new(what, FindingGrade.Watch, loopKey, null, new(InspectedPart.Back, UntilKm: 500 + _random.Next(500)));
+
+    private RestFine AllFine() => new(loopKey, [InspectedPart.Guard, InspectedPart.Adjuster]);
 
     private PhotoTaken Photo() => new(photo, 100, 80, null, PhotoShows.Anything, null, null, null);
 

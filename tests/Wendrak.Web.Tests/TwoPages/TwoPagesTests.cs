@@ -161,6 +161,7 @@ public sealed class TwoPagesTests(ITestOutputHelper output) : IDisposable
             .Assembly.GetTypes()
             .Where(t => t.IsSubclassOf(typeof(JobEvent)) && !t.IsAbstract)
             .Select(t => t.Name)
-            .Except([nameof(JobOpened), nameof(SetupFitted)])
+            // The loop of this machine is a belt: its pitches are not measured.
+            .Except([nameof(JobOpened), nameof(SetupFitted), nameof(ElongationMeasured)])
             .Order();
 }

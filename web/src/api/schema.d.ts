@@ -3254,7 +3254,7 @@ export interface components {
          * @description Who says so.
          * @enum {unknown}
          */
-        DueBy: "person" | "practice" | "event" | "change";
+        DueBy: "person" | "practice" | "event" | "forecast" | "change";
         /** @description How often a look is usual. */
         DueEvery: {
             /**
@@ -3313,7 +3313,7 @@ export interface components {
          * @description Why something is due.
          * @enum {unknown}
          */
-        DueKind: "stop" | "event" | "followUp" | "watch" | "reading" | "interval";
+        DueKind: "stop" | "event" | "followUp" | "watch" | "reading" | "forecast" | "interval";
         /** @description What is due on the machine. */
         DueQuestion: Record<string, never>;
         /**
@@ -3321,6 +3321,53 @@ export interface components {
          * @enum {unknown}
          */
         EfficiencySchool: "testBench" | "everyday";
+        /** @description How long a chain had become, as a job tells it. */
+        ElongationAtJob: {
+            /**
+             * Format: int64
+             * @description Number of the entry that says so: undone by it.
+             */
+            entry: number;
+            /** @description Of the loop. */
+            loopKey: string;
+            /** @description Designation of the chain it was. */
+            chainId: string;
+            /**
+             * Format: int32
+             * @description That were measured at once.
+             */
+            pitches: number;
+            /** @description Between which faces. */
+            over: components["schemas"]["MeasuredOver"];
+            /** @description As read, one for each place, mm. */
+            measuredMm: number[];
+            /**
+             * Format: double
+             * @description Of a roller on its bush, mm; null where nobody felt for it.
+             */
+            rollerPlayMm: null | number;
+            /** @description Longer than new at each place, %. */
+            percent: number[];
+            /**
+             * Format: double
+             * @description The largest of them, %.
+             */
+            worstPercent: number;
+            /**
+             * Format: double
+             * @description Between the largest and the smallest, %.
+             */
+            spreadPercent: number;
+            /** @description The first reading of another chain. */
+            isNewChain: boolean;
+            /** @description Null where nobody said. */
+            who: null | string;
+            /**
+             * Format: date-time
+             * @description When it was measured.
+             */
+            at: string;
+        };
         /** @description How long a chain lasts until it has grown to its limit: a wide range, and honestly so. */
         ElongationLife: {
             /**
@@ -3381,6 +3428,7 @@ export interface components {
             build?: null | components["schemas"]["PartOfBuildAnswer"];
             look?: null | components["schemas"]["PartOfLookAnswer"];
             due?: null | components["schemas"]["PartOfDueAnswer"];
+            wear?: null | components["schemas"]["PartOfWearAnswer"];
             set?: null | components["schemas"]["PartOfSetAdvice"];
             closing?: null | components["schemas"]["PartOfClosingAnswer"];
             sideMatch?: null | components["schemas"]["PartOfSideMatchAnswer"];
@@ -3421,6 +3469,7 @@ export interface components {
             build?: null | components["schemas"]["BuildQuestion"];
             look?: null | components["schemas"]["LookQuestion"];
             due?: null | components["schemas"]["DueQuestion"];
+            wear?: null | components["schemas"]["WearQuestion"];
             set?: null | components["schemas"]["SetQuestion"];
             closing?: null | components["schemas"]["ClosingPart"];
             sideMatch?: null | components["schemas"]["SetQuestion"];
@@ -4140,11 +4189,15 @@ export interface components {
         };
         /** @description What makes a part fine, watched or a stop. */
         GradeCriteria: {
+            /** @description What it looks like where it is fine. */
             fine: string;
             /** @description Null where there is nothing between fine and stop. */
             watch: null | string;
+            /** @description What it does not go out with. */
             stop: string;
+            /** @description Where that comes from. */
             source: string;
+            /** @description How sure it is. */
             certainty: string;
         };
         /** @description A groove as it is measured, and the belt meant for it. */
@@ -4456,7 +4509,7 @@ export interface components {
          * @description Something that happened at a job. It is written down once and never changed; who did it and when is what the job's
          *     record says, not the event.
          */
-        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventPartUsed"] | components["schemas"]["JobEventSetupFitted"] | components["schemas"]["JobEventFindingNoted"] | components["schemas"]["JobEventFindingCured"] | components["schemas"]["JobEventRestFine"] | components["schemas"]["JobEventUseEventNoted"] | components["schemas"]["JobEventPlanMade"] | components["schemas"]["JobEventStepDone"] | components["schemas"]["JobEventStepReopened"] | components["schemas"]["JobEventStepMoved"] | components["schemas"]["JobEventTrayTicked"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
+        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventPartUsed"] | components["schemas"]["JobEventSetupFitted"] | components["schemas"]["JobEventFindingNoted"] | components["schemas"]["JobEventFindingCured"] | components["schemas"]["JobEventRestFine"] | components["schemas"]["JobEventUseEventNoted"] | components["schemas"]["JobEventElongationMeasured"] | components["schemas"]["JobEventPlanMade"] | components["schemas"]["JobEventStepDone"] | components["schemas"]["JobEventStepReopened"] | components["schemas"]["JobEventStepMoved"] | components["schemas"]["JobEventTrayTicked"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
         /** @description What must be so before hands go near was confirmed. */
         JobEventCautionsSeen: {
             /** @enum {string} */
@@ -4472,6 +4525,34 @@ export interface components {
             what: string;
             /** @description The reason. */
             why: string;
+        };
+        /** @description A chain was measured over many pitches, pulled taut, at one to twelve places. */
+        JobEventElongationMeasured: {
+            /** @enum {string} */
+            kind: "elongationMeasured";
+            /** @description Of the loop. */
+            loopKey: string;
+            /**
+             * Format: int32
+             * @description That were measured at once.
+             */
+            pitches: number;
+            /** @description Between which faces. */
+            over: components["schemas"]["MeasuredOver"];
+            /** @description As read, one for each place, mm. */
+            measuredMm: number[];
+            /**
+             * Format: double
+             * @description Of a roller on its bush, mm; null where nobody felt for it.
+             */
+            rollerPlayMm?: null | number;
+            /**
+             * @description The first reading of another chain: its record begins anew.
+             * @default false
+             */
+            isNewChain: boolean;
+            /** @description Designation of the chain. The core says it by the machine, whoever sends what. */
+            chainId?: null | string;
         };
         /** @description What was seen is mended. */
         JobEventFindingCured: {
@@ -5077,6 +5158,8 @@ export interface components {
             rest: components["schemas"]["RestAtJob"][];
             /** @description What happened to the machine that called for a look. */
             useEvents: components["schemas"]["UseEventAtJob"][];
+            /** @description How long chains had become. */
+            elongations: components["schemas"]["ElongationAtJob"][];
             /** @description In the order in which they came. */
             photos: components["schemas"]["JobPhoto"][];
             /** @description Setups that went onto the machine, in their order. */
@@ -6390,7 +6473,10 @@ export interface components {
         };
         /** @description What is due on one machine. */
         MachineDue: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of the machine.
+             */
             machineId: number;
             /** @description Its name. */
             machine: string;
@@ -6476,6 +6562,11 @@ export interface components {
             /** @description In their order. */
             steps: components["schemas"]["PlannedStep"][];
         };
+        /**
+         * @description Between which faces a length of chain was measured.
+         * @enum {unknown}
+         */
+        MeasuredOver: "pins" | "outerRollers" | "innerRollers";
         /** @description What would bring a check inside its limit. */
         Mend: {
             kind: components["schemas"]["MendKind"];
@@ -6635,10 +6726,26 @@ export interface components {
         NoFigure: "noLoop" | "notLaidOut" | "noPull" | "refused" | null;
         /** @description What the odometer said on a day. */
         OdometerEntry: {
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Day.
+             */
             on: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What it said, km.
+             */
             km: number;
+        };
+        /** @description Where something may be, in km or h. */
+        OpenInterval: {
+            /** Format: double */
+            low: number;
+            /**
+             * Format: double
+             * @description Null where the record can’t say how late.
+             */
+            high: null | number;
         };
         /** @description A loop that was left outside its window by one instrument, and not read inside by what counts since. */
         OpenReading: {
@@ -7201,6 +7308,15 @@ export interface components {
         /** @description What was known, or why not: one of both. */
         PartOfThermalTensionResult: {
             answer: null | components["schemas"]["ThermalTensionResult"];
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfWearAnswer: {
+            answer: null | components["schemas"]["WearAnswer"];
             /**
              * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
              *     it is stored is named where it would stand there.
@@ -10882,6 +10998,107 @@ export interface components {
              */
             times: number;
         };
+        /** @description How a chain wears, and when it has worn to its limit. */
+        WearAnswer: {
+            /**
+             * Format: double
+             * @description Elongation at which it is replaced, %; null of a belt.
+             */
+            limitPercent: null | number;
+            /**
+             * Format: double
+             * @description Half of that, from which it is watched.
+             */
+            halfPercent: null | number;
+            /** @description Of the chain that is on, oldest first. */
+            readings: components["schemas"]["WearRecord"][];
+            /**
+             * Format: int32
+             * @description Readings of chains before it.
+             */
+            before: number;
+            forecast: null | components["schemas"]["WearForecast"];
+            usualLife: null | components["schemas"]["ElongationLife"];
+            /**
+             * Format: date
+             * @description Day on which one more reading may show the limit; null where that is not known.
+             */
+            earliest: null | string;
+            /**
+             * Format: date
+             * @description Day on which the line meets it; null where that is not known.
+             */
+            reached: null | string;
+            /**
+             * Format: int32
+             * @description To measure at once.
+             */
+            usualPitches: number;
+            /**
+             * Format: int32
+             * @description To measure at.
+             */
+            usualPlaces: number;
+            /** @description Of the newest reading. */
+            workings: components["schemas"]["Working"][];
+        };
+        /** @description When a part will have worn to its limit. */
+        WearForecast: {
+            trend: components["schemas"]["WearTrend"];
+            /**
+             * Format: double
+             * @description Wear for each thousand km or h, %.
+             */
+            slopePercent: null | number;
+            /**
+             * Format: double
+             * @description Of the line where the part was new, %.
+             */
+            interceptPercent: null | number;
+            /**
+             * Format: double
+             * @description How far readings lie off the line, standard deviation, %; null with fewer than three.
+             */
+            residualPercent: null | number;
+            /**
+             * Format: double
+             * @description Where the line meets the limit.
+             */
+            reached: null | number;
+            meanLine: null | components["schemas"]["OpenInterval"];
+            oneReading: null | components["schemas"]["OpenInterval"];
+            /** @description Places in the list of readings that lie further off than chance has it; shown, never left out. */
+            offLine: number[];
+        };
+        /** @description How the chain in view wears. */
+        WearQuestion: Record<string, never>;
+        /** @description One reading of a chain, where it stands in its record. */
+        WearRecord: {
+            /**
+             * Format: int64
+             * @description Of the job it was measured at.
+             */
+            jobId: number;
+            /**
+             * Format: date
+             * @description Day of that job.
+             */
+            on: string;
+            /**
+             * Format: double
+             * @description What the machine had run; null where nobody looked, and then it is in no forecast.
+             */
+            odometerKm: null | number;
+            /** @description As the job tells it. */
+            measured: components["schemas"]["ElongationAtJob"];
+            /** @description It lies further off the line than chance has it; it counts all the same. */
+            isOffLine: boolean;
+        };
+        /**
+         * @description What a record of wear can say.
+         * @enum {unknown}
+         */
+        WearTrend: "tooFew" | "none" | "rising";
         /** @description What a wheel of a loop is to the geometry, mm. */
         WheelOutline: {
             /**

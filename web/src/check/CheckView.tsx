@@ -19,6 +19,7 @@ import { PartCard } from './PartCard'
 import { RestFine } from './RestFine'
 import { useLook } from './useLook'
 import { VerdictPanel } from './VerdictPanel'
+import { WearPanel } from './WearPanel'
 
 /** Station 7: what it looks like after some distance, and what is due. */
 export default function CheckView() {
@@ -84,6 +85,7 @@ export default function CheckView() {
             <BeginLook machineId={bench.card.machine.id} odometerKm={answer.data.odometerKm} />
           )}
         </div>
+        <WearPanel key={look.loop.loopKey} bench={bench} job={job} />
         <p className="cap">{notHere}</p>
         <p className="cap">{defers}</p>
       </div>

@@ -63,6 +63,7 @@ export const DUE_SHORT: Record<DueItem['kind'], string> = {
   followUp: 'look again ',
   watch: 'look ',
   reading: 'read ',
+  forecast: 'parts ',
   interval: 'look ',
 }
 
@@ -84,6 +85,8 @@ function dueWhat(item: DueItem): string {
       return `look again: ${item.what}`
     case 'event':
       return `after ${item.event ? EVENT_WORDS[item.event] : 'it'}: ${partsText(item.parts)}`
+    case 'forecast':
+      return 'the chain may be at its limit'
     case 'reading':
       return 'read it again'
     default:

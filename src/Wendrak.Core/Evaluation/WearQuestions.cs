@@ -1,0 +1,102 @@
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
+using Wendrak.Core.Upkeep;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wear;
+
+namespace Wendrak.Core.Evaluation;
+
+/// <summary>How the chain in view wears.</summary>
+public sealed record WearQuestion;
+
+/// <summary>One reading of a chain, where it stands in its record.</summary>
+/// <param name="JobId">Of the job it was measured at.</param>
+/// <param name="On">Day of that job.</param>
+/// <param name="OdometerKm">What the machine had run; null where nobody looked, and then it is in no forecast.</param>
+/// <param name="Measured">As the job tells it.</param>
+/// <param name="IsOffLine">It lies further off the line than chance has it; it counts all the same.</param>
+public sealed record WearRecord(long JobId, DateOnly On, double? OdometerKm, ElongationAtJob Measured, bool IsOffLine);
+
+/// <summary>How a chain wears, and when it has worn to its limit.</summary>
+/// <param name="LimitPercent">Elongation at which it is replaced, %; null of a belt.</param>
+/// <param name="HalfPercent">Half of that, from which it is watched.</param>
+/// <param name="Readings">Of the chain that is on, oldest first.</param>
+/// <param name="Before">Readings of chains before it.</param>
+/// <param name="Forecast">Distances are the odometer’s; null without a reading that has one.</param>
+/// <param name="UsualLife">Where the record is too short: what such a chain usually lasts; null where nothing tells how hard it is pulled.</param>
+/// <param name="Earliest">Day on which one more reading may show the limit; null where that is not known.</param>
+/// <param name="Reached">Day on which the line meets it; null where that is not known.</param>
+/// <param name="UsualPitches">To measure at once.</param>
+/// <param name="UsualPlaces">To measure at.</param>
+/// <param name="Workings">Of the newest reading.</param>
+public sealed record WearAnswer(
+    double? LimitPercent,
+    double? HalfPercent,
+    IReadOnlyList<WearRecord> Readings,
+    int Before,
+    WearForecast? Forecast,
+    ElongationLife? UsualLife,
+    DateOnly? Earliest,
+    DateOnly? Reached,
+    int UsualPitches,
+    int UsualPlaces,
+    IReadOnlyList<Working> Workings
+);
+
+/// <summary>What the record of a chain says.</summary>
+public static class WearAnswers
+{
+    // A long stretch makes a reading error small, and three places find the worst. Source: ACA, common practice.
+    private const int Pitches = 16;
+    private const int Places = 3;
+
+    /// <summary>A measured chain as the record takes it: which chain it is, the machine says, whoever sends what.</summary>
+    /// <param name="path">Where the event stands in what was sent; empty for nowhere.</param>
+    /// <exception cref="InvalidInputException">The loop is no chain of the table.</exception>
+    public static ElongationMeasured Fill(ElongationMeasured sent, Machine machine, string path)
+    {
+        Loop? loop = MachineRules.LoopsOf(machine).FirstOrDefault(l => l.Key == sent.LoopKey);
+        if (loop?.DriveElement != DriveElement.Chain)
+            throw new InvalidInputException(
+                path.Length == 0 ? nameof(sent.LoopKey) : $"{path}.{nameof(sent.LoopKey)}",
+                "no_chain",
+                "Name a chain of this machine: its pitches are measured."
+            );
+        return sent with { ChainId = loop.Standard };
+    }
+
+    internal static WearAnswer Wear(MachineInView view)
+    {
+        Loop loop = view.AnyLoop;
+        double? limit = ChainUse.WearLimitPercent(view.Machine.Kind, loop, view.FittedOf(loop));
+        WearSeries series = WearSeries.Of(loop.Key, view.Stored.Jobs.Select(j => j.Sheet));
+        WearForecast? forecast = limit is double l ? series.Forecast(l) : null;
+        UsualDistance? usual = view.Due.Usual;
+        return new(
+            limit,
+            limit / 2,
+            series.WithOff(forecast),
+            series.Before,
+            forecast,
+            forecast?.Trend == WearTrend.Rising ? null : LifeOf(view),
+            forecast?.OneReading is { } one ? usual?.DayAt(one.Low) : null,
+            forecast?.Reached is double reached ? usual?.DayAt(reached) : null,
+            Pitches,
+            Places,
+            series.Workings
+        );
+    }
+
+    private static ElongationLife? LifeOf(MachineInView view)
+    {
+        try
+        {
+            return LoadAnswers.IsPullKnown(view) ? view.Loads.Life : null;
+        }
+        catch (InvalidInputException)
+        {
+            return null; // Loads says itself what is in its way.
+        }
+    }
+}

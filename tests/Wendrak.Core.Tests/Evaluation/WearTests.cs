@@ -1,0 +1,135 @@
+using Wendrak.Core.Evaluation;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wear;
+
+namespace Wendrak.Core.Tests.Evaluation;
+
+/// <summary>A chain is measured at a job, its record tells when it is worn, and a new chain begins anew.</summary>
+public sealed class WearTests
+{
+    private const double PitchMm = 15.875;
+    private static readonly DateOnly Day = new(2026, 1, 1);
+
+    private static ElongationMeasured At(params double[] percent) =>
+        new("final", 16, MeasuredOver.Pins, [.. percent.Select(p => 16 * PitchMm * (1 + p / 100))], ChainId: "520");
+
+    private static JobContent Job(int number, double? km, ElongationMeasured measured)
+    {
+        JobContent job = JobContent.From(new(number, 1, 7, Day.AddDays(70 * number)), []);
+        JobEvent[] events = [new JobOpened(JobReason.Visit, null, km, null), measured];
+        for (int i = 0; i < events.Length; i++)
+        {
+            JobRules.CheckNext(job, events[i]);
+            job = job.After(new(number * 10 + i, DateTimeOffset.UnixEpoch, "Ann", events[i]));
+        }
+        return job;
+    }
+
+    /// <summary>The reference's chain: 0.05, 0.16, 0.25, 0.37, 0.46 % at 0 to 8 000 km.</summary>
+    private static JobContent[] Reference =>
+        [.. new[] { 0.05, 0.16, 0.25, 0.37, 0.46 }.Select((p, i) => Job(i + 1, 2_000 * i, At(p, p - 0.03, p - 0.01)))];
+
+    private static StoredMachine With(params JobContent[] jobs) => Benches.Motorcycle() with { Jobs = jobs };
+
+    private static WearAnswer Wear(StoredMachine stored) => stored.Ask(new() { Wear = new() }).Wear!.Answer!;
+
+    [Fact]
+    public void The_record_of_the_worst_places_tells_when_the_limit_is_reached()
+    {
+        WearAnswer wear = Wear(With(Reference));
+        Assert.Equal((1.0, 0.5), (wear.LimitPercent, wear.HalfPercent));
+        Assert.Equal([0.05, 0.16, 0.25, 0.37, 0.46], wear.Readings.Select(r => Math.Round(r.Measured.WorstPercent, 9)));
+        Assert.Equal(0.03, wear.Readings[0].Measured.SpreadPercent, 9);
+        // The published row k4 of least squares, by the code that the page asks.
+        Published.AgreesWithin(0.1, 0.0515, wear.Forecast!.SlopePercent!.Value, "least squares, row k4");
+        Published.AgreesWithin(0.1, 18_407.8, wear.Forecast.Reached!.Value, "least squares, row k4");
+        Assert.True(wear.Forecast.OneReading!.Low < wear.Forecast.MeanLine!.Low);
+        // 8 000 km in 280 days: 200 km a week; 10 407.8 km from there.
+        Assert.Equal(Day.AddDays(350 + 365), wear.Reached);
+        Assert.True(wear.Earliest < wear.Reached);
+        Assert.Null(wear.UsualLife);
+        Assert.Equal(0.46, wear.Workings[0].Result.Value, 9);
+    }
+
+    [Fact]
+    public void What_may_be_at_the_limit_is_due_at_its_earliest()
+    {
+        StoredMachine stored = With(Reference);
+        DueItem due = stored.Ask(new() { Due = new() }).Due!.Answer!.Items.Single(i => i.Kind == DueKind.Forecast);
+        Assert.Equal(Wear(stored).Forecast!.OneReading!.Low, due.AtKm);
+        Assert.Equal((DueBy.Forecast, Wear(stored).Earliest), (due.By, due.Expected));
+        Assert.DoesNotContain(
+            With(Reference[..2]).Ask(new() { Due = new() }).Due!.Answer!.Items,
+            i => i.Kind == DueKind.Forecast
+        );
+    }
+
+    [Fact]
+    public void Two_readings_tell_no_line_and_what_is_usual_stands_in()
+    {
+        StoredMachine two = With(Reference[..2]);
+        // Where nothing tells how it is used, nothing is made up.
+        Assert.Null(Wear(two).UsualLife);
+        two = two with
+        {
+            Machine = two.Machine with
+            {
+                Loads = new(
+                    [new("drive", PeakTorqueNm: 60, PeakTorqueRpm: 7_000, CruiseKmh: 90, MassKg: 250)],
+                    [new("final", BearingAreaMm2: 50)]
+                ),
+            },
+        };
+        WearAnswer wear = Wear(two);
+        Assert.Equal(WearTrend.TooFew, wear.Forecast!.Trend);
+        Assert.NotNull(wear.UsualLife);
+        Assert.Null(wear.Reached);
+    }
+
+    [Fact]
+    public void A_new_chain_begins_anew_and_says_how_many_were_before()
+    {
+        WearAnswer wear = Wear(With([.. Reference, Job(6, 9_000, At(0.01) with { IsNewChain = true })]));
+        Assert.Equal((1, 5), (wear.Readings.Count, wear.Before));
+        Assert.Equal(WearTrend.TooFew, wear.Forecast!.Trend);
+    }
+
+    [Fact]
+    public void A_reading_without_a_distance_is_shown_and_counts_in_no_line()
+    {
+        WearAnswer wear = Wear(With([.. Reference, Job(6, null, At(0.9))]));
+        Assert.Equal(6, wear.Readings.Count);
+        Published.AgreesWithin(0.1, 0.0515, wear.Forecast!.SlopePercent!.Value, "least squares, row k4");
+        Assert.Null(Wear(With(Job(1, null, At(0.1)))).Forecast);
+        // All at one distance: nothing wore between them.
+        Assert.Null(Wear(With(Job(1, 500, At(0.1)), Job(2, 500, At(0.12)))).Forecast);
+    }
+
+    [Fact]
+    public void A_reading_that_does_not_fit_is_named_and_kept()
+    {
+        double[] steady = [0.05, 0.16, 0.25, 0.37, 0.46, 0.56, 0.67];
+        JobContent[] jobs = [.. steady.Select((p, i) => Job(i + 1, 2_000 * i, At(i == 4 ? 0.8 : p)))];
+        WearAnswer wear = Wear(With(jobs));
+        Assert.Equal([5L], wear.Readings.Where(r => r.IsOffLine).Select(r => r.JobId));
+        Assert.Equal(7, wear.Readings.Count);
+    }
+
+    [Fact]
+    public void The_machine_says_which_chain_it_is_and_a_belt_is_none()
+    {
+        Machine machine = Benches.Motorcycle().Machine;
+        Assert.Equal("520", WearAnswers.Fill(At(0.1) with { ChainId = "428" }, machine, "").ChainId);
+        Refusals.Names("LoopKey", () => WearAnswers.Fill(At(0.1) with { LoopKey = "no such" }, machine, ""));
+        Refusals.Names(
+            "Events[0].Event.LoopKey",
+            () => WearAnswers.Fill(At(0.1) with { LoopKey = "x" }, machine, "Events[0].Event")
+        );
+        Refusals.Names("MeasuredMm[1]", () => Job(1, 0, At(0.1, 7)));
+        Refusals.Names("Pitches", () => Job(1, 0, At(0.1) with { Pitches = 3 }));
+        Refusals.Names("MeasuredMm", () => Job(1, 0, At(0.1) with { MeasuredMm = [] }));
+        Refusals.Names("ChainId", () => Job(1, 0, At(0.1) with { ChainId = null }));
+    }
+}

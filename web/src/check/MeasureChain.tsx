@@ -1,0 +1,104 @@
+import { Button, Checkbox } from '@mantine/core'
+import { useState } from 'react'
+import type { MeasuredOver, WearAnswer } from '../api/check'
+import type { JobSheet } from '../api/client'
+import { issueFor } from '../api/issues'
+import { atEvent, useJobEvents } from '../job/useJobEvents'
+import { ChoiceField } from '../quantities/ChoiceField'
+import { QuantityField } from '../quantities/QuantityField'
+import fieldRows from '../shell/fields.module.css'
+import { Refused } from '../shell/Refused'
+import { OVER_WORDS } from './wearWords'
+
+/** A length of the chain, pulled taut, at a few places of it. */
+export function MeasureChain({ job, loopKey, wear }: { job: JobSheet; loopKey: string; wear: WearAnswer }) {
+  const record = useJobEvents(job.id)
+  const [pitches, setPitches] = useState<number | undefined>(wear.usualPitches)
+  const [over, setOver] = useState<MeasuredOver>('outerRollers')
+  const [places, setPlaces] = useState<(number | undefined)[]>(Array(wear.usualPlaces).fill(undefined))
+  const [play, setPlay] = useState<number>()
+  const [isNewChain, setNewChain] = useState(false)
+  const measured = places.filter((p) => p !== undefined)
+  const errorOf = (field: string) => issueFor(record.error, atEvent(field))
+  return (
+    <form
+      data-no-print
+      onSubmit={(event) => {
+        event.preventDefault()
+        record.happens(
+          {
+            kind: 'elongationMeasured',
+            loopKey,
+            pitches: pitches ?? 0,
+            over,
+            measuredMm: measured,
+            rollerPlayMm: play ?? null,
+            isNewChain,
+            chainId: null,
+          },
+          () => {
+            setPlaces(places.map(() => undefined))
+            setNewChain(false)
+          },
+        )
+      }}
+    >
+      <p className="cap" style={{ marginTop: 8 }}>
+        Clean, the run pulled taut by hand or by a weight of about a hundredth of its breaking load. Measured
+        at as many places as there are fields: it is as worn as its worst one.
+      </p>
+      <div className={fieldRows.fields} style={{ marginTop: 8 }}>
+        <QuantityField
+          size="sm"
+          label="Pitches measured at once"
+          isCount
+          value={pitches}
+          onChange={setPitches}
+          error={errorOf('pitches')}
+        />
+        <ChoiceField size="sm" label="Between" words={OVER_WORDS} value={over} onChange={setOver} />
+      </div>
+      <div className={fieldRows.fields}>
+        {places.map((value, i) => (
+          <QuantityField
+            // biome-ignore lint/suspicious/noArrayIndexKey: places have no other name than their order
+            key={i}
+            size="sm"
+            label={`Place ${i + 1}`}
+            unit="mm"
+            value={value}
+            onChange={(mm) => setPlaces(places.map((p, at) => (at === i ? mm : p)))}
+            error={
+              value === undefined
+                ? undefined
+                : errorOf(`measuredMm[${places.slice(0, i).filter((p) => p !== undefined).length}]`)
+            }
+          />
+        ))}
+        {over !== 'pins' && (
+          <QuantityField
+            size="sm"
+            label="Play of a roller"
+            unit="mm"
+            value={play}
+            onChange={setPlay}
+            error={errorOf('rollerPlayMm')}
+          />
+        )}
+      </div>
+      <Checkbox
+        size="sm"
+        label="It is a new chain: the record begins anew"
+        checked={isNewChain}
+        onChange={(event) => setNewChain(event.currentTarget.checked)}
+      />
+      <Button type="submit" mt="sm" size="sm" variant="default" loading={record.isPending}>
+        Write it down
+      </Button>
+      <Refused
+        error={record.error}
+        fields={['pitches', 'rollerPlayMm', ...measured.map((_, i) => `measuredMm[${i}]`)].map(atEvent)}
+      />
+    </form>
+  )
+}
