@@ -25,7 +25,7 @@ public sealed class DueApiTests(WendrakServer server) : IClassFixture<WendrakSer
     {
         JsonArray due = await DueAsync();
         string[] kinds = [.. due.SelectMany(d => d!["due"]!["items"]!.AsArray()).Select(i => (string)i!["kind"]!)];
-        Assert.Equal(["event", "interval", "reading", "stop", "watch"], kinds.Distinct().Order());
+        Assert.Equal(["event", "forecast", "interval", "reading", "stop", "watch"], kinds.Distinct().Order());
         Assert.All(
             due.SelectMany(d => d!["due"]!["items"]!.AsArray()),
             i => Assert.False(string.IsNullOrWhiteSpace((string)i!["why"]!))

@@ -149,13 +149,17 @@ public sealed class StoredApiTests(WendrakServer server) : IClassFixture<Wendrak
     {
         string text = (await server.Client.GetStringAsync("/api/machines/2/file")).Replace(
             Newest,
-            "\"formatVersion\":9",
+            $"\"formatVersion\":{MachineFile.NewestVersion + 1}",
             StringComparison.Ordinal
         );
         using StringContent content = new(text, Encoding.UTF8, "application/json");
         HttpResponseMessage refused = await server.Client.PostAsync("/api/machines/file", content);
         string result = await refused.Content.ReadAsStringAsync();
-        Assert.Contains($"version 9; this program knows {MachineFile.NewestVersion}", result, StringComparison.Ordinal);
+        Assert.Contains(
+            $"version {MachineFile.NewestVersion + 1}; this program knows {MachineFile.NewestVersion}",
+            result,
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]

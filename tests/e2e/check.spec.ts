@@ -66,7 +66,7 @@ test('what is watched says until when, and stands beside the next look', async (
   await page.getByRole('textbox', { name: 'From tooth, from the mark' }).fill('4')
   await page.getByRole('textbox', { name: 'To tooth' }).fill('7')
   await page.getByRole('textbox', { name: 'In words' }).fill('hooked a little')
-  await page.getByRole('textbox', { name: 'Measured' }).fill('0.4')
+  await page.getByRole('textbox', { name: 'Measured', exact: true }).fill('0.4')
   await page.getByRole('textbox', { name: 'Its unit' }).fill('mm')
   await page.getByRole('textbox', { name: 'Watched until, odometer' }).fill('12900')
   await grade(page, /watch until 12.900.km/).click()

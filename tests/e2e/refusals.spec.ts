@@ -181,6 +181,19 @@ const FORMS: Form[] = [
     open: [press('Add a step after this one')],
     send: press('Add it'),
   },
+  {
+    name: 'a look',
+    path: '/machines/6/check?loops=left-belt',
+    open: [all(press(/^Front pulley/), press('More of it …'))],
+    send: press(/^▲ watch/),
+  },
+  {
+    name: 'a chain is measured',
+    path: '/machines/5/check',
+    open: [all(press('Begin a look'), comes('Pitches measured at once'))],
+    send: press('Write it down'),
+  },
+  { name: 'a look is begun', path: '/machines/3/check', send: press('Begin a look') },
   { name: 'a machine is added', path: '/', open: [all(press('Add a machine'), dialog)], send: press('Add') },
 ]
 
@@ -236,6 +249,7 @@ const NOT_TYPED: Record<string, string[]> = {
     'ThermalTensionInput.beltLengthMm',
     'ThermalTensionInput.cosRun',
     'SetClosing.torqueNm',
+    'NewUseEvent.odometerKm',
   ],
   'chosen or stepped, with the sentence beside it': [
     'LoopSetting.bias',

@@ -22,6 +22,7 @@ public enum WearTrend
 }
 
 /// <summary>Where something may be, in km or h.</summary>
+/// <param name="Low">At the earliest.</param>
 /// <param name="High">Null where the record can’t say how late.</param>
 public sealed record OpenInterval(double Low, double? High);
 

@@ -6739,7 +6739,10 @@ export interface components {
         };
         /** @description Where something may be, in km or h. */
         OpenInterval: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description At the earliest.
+             */
             low: number;
             /**
              * Format: double

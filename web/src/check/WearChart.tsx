@@ -18,7 +18,8 @@ export function WearChart({ wear }: { wear: WearAnswer }) {
     r.odometerKm === null ? [] : [{ km: r.odometerKm, percent: r.measured.worstPercent, isOff: r.isOffLine }],
   )
   const first = told[0]
-  if (limitPercent === null || first === undefined) return null
+  // One reading alone is told by the table.
+  if (limitPercent === null || first === undefined || told.length < 2) return null
   const w = width || 400
   const kms = told.map((p) => p.km)
   const late = forecast?.oneReading?.high ?? forecast?.reached ?? null
