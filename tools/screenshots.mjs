@@ -81,7 +81,7 @@ const SHOTS = [
       await p.getByText('Belt, eccentric', { exact: true }).click()
       await button(p, 'Begin with one as it was found').click()
       await button(p, 'Roll it and read all round').click()
-      await p.getByRole('dialog').getByRole('button', { name: 'Keep as found' }).click()
+      await button(p, 'Keep as found').click()
       await button(p, 'Roll it and read all round').click()
       await p.waitForTimeout(900)
       await p.evaluate(() => scrollTo(0, 0))

@@ -26,10 +26,11 @@ public static class JobRules
                 Station.Loads,
                 Station.Build,
                 Station.Set,
+                Station.Check,
             ],
-            JobReason.PartNotToBeHad => [Station.Loads, Station.Fit, Station.Build, Station.Set],
-            JobReason.SomethingWrong => [Station.Build, Station.Set],
-            _ => [Station.Set],
+            JobReason.PartNotToBeHad => [Station.Loads, Station.Fit, Station.Build, Station.Set, Station.Check],
+            JobReason.SomethingWrong => [Station.Check, Station.Build, Station.Set],
+            _ => [Station.Check, Station.Set],
         };
 
     /// <summary>Refuses an event that can't come next, at the job or at one of its loops.</summary>

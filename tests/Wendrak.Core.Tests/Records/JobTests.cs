@@ -320,10 +320,10 @@ public sealed class JobTests
         Refusals.Names("Events", new FiledJob(new(2026, 11, 29), []).Check);
     }
 
-    /// <summary>Common practice: another gearing goes through all that hangs on the wheels; what is only looked at begins at Set.</summary>
+    /// <summary>Common practice: another gearing goes through all that hangs on the wheels; what comes in is looked at as found.</summary>
     [Theory]
-    [InlineData(JobReason.Visit, Station.Set)]
-    [InlineData(JobReason.SomethingWrong, Station.Build, Station.Set)]
+    [InlineData(JobReason.Visit, Station.Check, Station.Set)]
+    [InlineData(JobReason.SomethingWrong, Station.Check, Station.Build, Station.Set)]
     [InlineData(
         JobReason.AnotherGearing,
         Station.Aim,
@@ -331,9 +331,10 @@ public sealed class JobTests
         Station.Fit,
         Station.Loads,
         Station.Build,
-        Station.Set
+        Station.Set,
+        Station.Check
     )]
-    [InlineData(JobReason.PartNotToBeHad, Station.Loads, Station.Fit, Station.Build, Station.Set)]
+    [InlineData(JobReason.PartNotToBeHad, Station.Loads, Station.Fit, Station.Build, Station.Set, Station.Check)]
     public void Why_it_came_in_says_where_it_is_done(JobReason reason, params Station[] stations) =>
         Assert.Equal(stations, After((null, Opened with { Reason = reason })).Sheet.Stations);
 }

@@ -50,8 +50,7 @@ export function useLook(bench: Workbench) {
 export type Look = ReturnType<typeof useLook>
 
 /** Whether a part was looked at by this job. */
-export const isSeenAt = (part: PartToLookAt, job: JobSheet | undefined) =>
-  part.seen.some((s) => s.jobId === job?.id)
+const isSeenAt = (part: PartToLookAt, job: JobSheet | undefined) => part.seen.some((s) => s.jobId === job?.id)
 
 /** How a part was the last time before this job, and the time before that. */
 export const earlierOf = (part: PartToLookAt, job: JobSheet | undefined) =>
