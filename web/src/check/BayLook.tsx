@@ -4,11 +4,11 @@ import { useState } from 'react'
 import type { PartToLookAt } from '../api/check'
 import type { JobSheet } from '../api/client'
 import { TakePhotos } from '../job/TakePhotos'
+import classes from '../shell/bay.module.css'
 import { ReasonedButton } from '../shell/ReasonedButton'
 import { Refused } from '../shell/Refused'
 import { useAwake } from '../shell/useAwake'
 import { useSpeech } from '../shell/useSpeech'
-import classes from './BayLook.module.css'
 import { GradeButtons } from './GradeButtons'
 import { useGrade } from './useGrade'
 import { gradeNow, type Look } from './useLook'
@@ -59,7 +59,7 @@ export function BayLook({
       <p className={classes.instruction} aria-live="polite">
         {at.what}
       </p>
-      {at.caution && <p className={classes.caution}>▲ {at.caution}</p>}
+      {at.caution && <p className={classes.trap}>▲ {at.caution}</p>}
       <Grades key={at.part} look={look} job={job} at={at} />
       <footer>
         <ReasonedButton

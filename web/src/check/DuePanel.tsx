@@ -1,13 +1,13 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { DUE_CALENDAR, type DueItem } from '../api/check'
+import classes from '../job/due.module.css'
 import { dueText, dueWhen, dueWhy, isOver } from '../job/lookWords'
 import type { Workbench } from '../machine/useWorkbench'
 import { dayText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import { WorkingDialog } from '../shell/WorkingDialog'
-import classes from './DuePanel.module.css'
 import type { Look } from './useLook'
 
 /** What is due on the machine, and why: by distance, by a day, or because something happened. */

@@ -2,10 +2,10 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { DUE_CALENDAR, useDueList } from '../api/check'
 import type { MachineCard } from '../api/client'
+import classes from '../job/due.module.css'
 import { dueText, dueWhen, dueWhy, isOver } from '../job/lookWords'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
-import classes from './DueOfYard.module.css'
 
 const SHOWN = 6
 
