@@ -11,10 +11,9 @@ namespace Wendrak.Web;
 public sealed record MachineDue(long MachineId, string Machine, DueAnswer Due);
 
 /// <summary>Something that happened to a machine.</summary>
-/// <param name="On">Day on which it is said.</param>
+/// <param name="On">Day on which a job is opened for it, where none goes on.</param>
 /// <param name="Happened">What.</param>
-/// <param name="OdometerKm">As it stands; null where nobody looked.</param>
-public sealed record NewUseEvent(DateOnly On, UseEventNoted Happened, double? OdometerKm = null);
+public sealed record NewUseEvent(DateOnly On, UseEventNoted Happened);
 
 public static class DueEndpoints
 {
@@ -57,7 +56,7 @@ public static class DueEndpoints
         HttpContext context,
         CancellationToken ct
     ) =>
-        await store.HappenedAsync(context.Who(), id, sent.On, sent.Happened, sent.OdometerKm, ct) is { } job
+        await store.HappenedAsync(context.Who(), id, sent.On, sent.Happened, ct) is { } job
             ? TypedResults.Ok(job)
             : TypedResults.NotFound();
 }

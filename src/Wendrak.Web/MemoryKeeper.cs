@@ -9,10 +9,10 @@ public sealed class MemoryKeeper(TimeProvider clock) : BackgroundService
     private static readonly TimeSpan Pause = TimeSpan.FromSeconds(1);
 
     /// <summary>Less than one call allocates.</summary>
-    private const long Quiet = 32 * 1024;
+    private const long QuietBytes = 32 * 1024;
 
     /// <summary>What must have been allocated since, for a look to be worth its 20 ms.</summary>
-    private const long WorthIt = 4 * 1024 * 1024;
+    private const long WorthBytes = 4 * 1024 * 1024;
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
@@ -22,7 +22,7 @@ public sealed class MemoryKeeper(TimeProvider clock) : BackgroundService
         {
             await Task.Delay(Pause, clock, stoppingToken).ConfigureAwait(ConfigureAwaitOptions.SuppressThrowing);
             long now = GC.GetTotalAllocatedBytes();
-            if (now - before < Quiet && now - kept > WorthIt)
+            if (now - before < QuietBytes && now - kept > WorthBytes)
             {
                 GC.Collect(GC.MaxGeneration, GCCollectionMode.Aggressive, blocking: true, compacting: true);
                 kept = GC.GetTotalAllocatedBytes();

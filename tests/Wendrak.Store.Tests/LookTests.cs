@@ -20,8 +20,8 @@ public sealed class LookTests : IDisposable
 
     private async Task<long> MachineAsync() => (await _store.AddMachineAsync()).Machine.Id;
 
-    private Task<JobSheet?> KnockAsync(long machine, double? km = null) =>
-        _store.Jobs.HappenedAsync("Ann", machine, Today, Knock, km, default);
+    private Task<JobSheet?> KnockAsync(long machine) =>
+        _store.Jobs.HappenedAsync("Ann", machine, Today, Knock, default);
 
     private async Task<JobSheet> HappensAsync(JobSheet job, JobEvent e) =>
         (await _store.Jobs.AppendAsync("Ann", job.Id, [new($"key {_key++}", e)], default))!.Job;
@@ -39,13 +39,12 @@ public sealed class LookTests : IDisposable
     }
 
     [Fact]
-    public async Task An_event_opens_a_job_with_the_odometer_and_one_undo_takes_all_of_it_back()
+    public async Task An_event_opens_a_job_and_one_undo_takes_all_of_it_back()
     {
         long machine = await MachineAsync();
         string before = await EveryOrder.EverythingAsync(_store);
-        JobSheet job = (await KnockAsync(machine, 21_500))!;
+        JobSheet job = (await KnockAsync(machine))!;
         Assert.Equal((UseEvent.Knock, "kerb"), (job.UseEvents[0].Event, job.UseEvents[0].Words));
-        Assert.Equal(21_500, (await _store.Machines.FindAsync(machine))!.Machine.OdometerKm);
         Assert.Single(await DueAsync(machine, DueKind.Event));
         string after = await EveryOrder.EverythingAsync(_store);
         await UndoNewestAsync();
@@ -65,7 +64,7 @@ public sealed class LookTests : IDisposable
         Assert.Equal(2, (await DueAsync(machine, DueKind.Event)).Length);
         Assert.Null(await KnockAsync(machine + 99));
         InvalidInputException refused = await Assert.ThrowsAsync<InvalidInputException>(() =>
-            _store.Jobs.HappenedAsync("Ann", machine, Today, new((UseEvent)99, null), null, default)
+            _store.Jobs.HappenedAsync("Ann", machine, Today, new((UseEvent)99, null), default)
         );
         Assert.Equal("Happened.Event", refused.Issues[0].Field);
     }
@@ -85,13 +84,21 @@ public sealed class LookTests : IDisposable
         Assert.Empty(await StopsAsync());
         await UndoNewestAsync();
         Assert.Equal(["joint"], await StopsAsync());
+        // With its job it goes, and comes back.
+        JobSheet now = (await _store.Jobs.ListSheetsAsync(machine))[0];
+        await _store.Jobs.RemoveAsync("Ann", now.Id, now.Version, default);
+        Assert.Empty(await StopsAsync());
+        Assert.Empty(await DueAsync(machine, DueKind.Event));
+        await UndoNewestAsync();
+        Assert.Equal(["joint"], await StopsAsync());
+        Assert.Single(await DueAsync(machine, DueKind.Event));
     }
 
     [Fact]
     public async Task A_measured_chain_is_told_by_the_machine_stored_and_taken_back()
     {
         long machine = await MachineAsync();
-        JobSheet job = (await KnockAsync(machine, 21_500))!;
+        JobSheet job = (await KnockAsync(machine))!;
         string before = await EveryOrder.EverythingAsync(_store);
         // Whoever sends another chain: it is the machine’s.
         ElongationMeasured sent = new("final", 16, MeasuredOver.Pins, [255, 254.8, 255.1], ChainId: "16A");
@@ -100,6 +107,11 @@ public sealed class LookTests : IDisposable
         Assert.Equal(100 * (255.1 / (16 * 15.875) - 1), measured.WorstPercent, 9);
         await UndoNewestAsync();
         Assert.Equal(before, await EveryOrder.EverythingAsync(_store));
+        await UndoNewestAsync();
+        Assert.Equal(
+            measured.WorstPercent,
+            (await _store.Jobs.ListSheetsAsync(machine))[0].Elongations.Single().WorstPercent
+        );
         InvalidInputException refused = await Assert.ThrowsAsync<InvalidInputException>(() =>
             HappensAsync(job, sent with { MeasuredMm = [255, 280] })
         );
@@ -117,6 +129,8 @@ public sealed class LookTests : IDisposable
         Assert.Empty(await DueAsync(machine, DueKind.Event));
         await UndoNewestAsync();
         Assert.Equal(asked, (await DueAsync(machine, DueKind.Event))[0].Parts);
+        await UndoNewestAsync();
+        Assert.Empty(await DueAsync(machine, DueKind.Event));
         await Assert.ThrowsAsync<InvalidInputException>(() => HappensAsync(job, new RestFine("no loop", asked)));
     }
 }

@@ -249,7 +249,6 @@ const NOT_TYPED: Record<string, string[]> = {
     'ThermalTensionInput.beltLengthMm',
     'ThermalTensionInput.cosRun',
     'SetClosing.torqueNm',
-    'NewUseEvent.odometerKm',
   ],
   'chosen or stepped, with the sentence beside it': [
     'LoopSetting.bias',

@@ -12,8 +12,9 @@ namespace Wendrak.Core.Evaluation;
 /// <remarks>Source: intervals and what an event asks for are common practice, in the tables; a maker's instructions win.</remarks>
 public static class DueList
 {
-    // What a plan's step “Say when it is read again” writes down.
+    // Fields of a plan's step “Say when it is read again”.
     private const string AgainKm = "again-km";
+    private const string AgainHours = "again-h";
 
     /// <param name="jobs">All jobs of the machine, oldest first.</param>
     public static DueAnswer Of(Machine machine, Setup fitted, IReadOnlyList<JobContent> jobs)
@@ -138,45 +139,55 @@ public static class DueList
             null
         );
 
-    /// <summary>Until it is set once more: a day from its closing list, a distance from the last step of a plan.</summary>
+    /// <summary>Until it is set once more: a day from its closing list, a distance or hours from the last step of a plan.</summary>
     private static IEnumerable<DueItem> OfReading(Loop loop, IReadOnlyList<JobContent> jobs)
     {
-        JobContent? closed = jobs.LastOrDefault(j => j.VisitTo(loop.Key)?.Closing is not null);
-        if (closed is null)
+        JobContent? closed = jobs.Where(j => j.VisitTo(loop.Key)?.Closing is not null).MaxBy(j => j.BegunAt(loop.Key));
+        JobContent? last = jobs.LastOrDefault(j => j == closed || AgainOf(j, loop.Key) is not null);
+        if (last is null || (closed is not null && last.Job.Id < closed.Job.Id))
+            last = closed;
+        StepValue? again = last is null ? null : AgainOf(last, loop.Key);
+        DateOnly? on = last?.VisitTo(loop.Key)?.Closing?.NextCheckOn;
+        if (on is null && again is null)
             yield break;
-        DateOnly? on = closed.VisitTo(loop.Key)!.Closing!.NextCheckOn;
-        double? km =
-            closed.Plan is { } plan && plan.LoopKey == loop.Key
-                ? closed.Sheet.OdometerKm
-                    + plan.Steps.SelectMany(s => s.Values).FirstOrDefault(v => v.Key == AgainKm)?.Value
-                : null;
-        if (on is not null || km is not null)
-            yield return new(
-                Key("reading", loop.Key),
-                DueKind.Reading,
-                loop.Key,
-                null,
-                null,
-                null,
-                [],
-                "Whoever set it last wants it read again then.",
-                DueBy.Person,
-                km,
-                on,
-                null,
-                false,
-                null
-            );
+        double? km = again?.Key == AgainKm ? last!.Sheet.OdometerKm + again.Value : null;
+        yield return new(
+            Key("reading", loop.Key),
+            DueKind.Reading,
+            loop.Key,
+            null,
+            null,
+            null,
+            [],
+            again is null || km is not null ? "Whoever set it last wants it read again then."
+                : again.Key == AgainKm
+                    ? "It is to be read again after a distance, and nobody said what the odometer showed when it came in."
+                : "It is to be read again after some hours of running, which nobody counts here.",
+            DueBy.Person,
+            km,
+            on,
+            null,
+            false,
+            null
+        );
     }
 
-    /// <summary>The earliest at which one more reading may show the limit: parts are to be there by then.</summary>
+    /// <summary>What a plan's step “Say when it is read again” wrote down; null for nothing.</summary>
+    private static StepValue? AgainOf(JobContent job, string loopKey) =>
+        job.Plan is { } plan && plan.LoopKey == loopKey
+            ? plan.Steps.SelectMany(s => s.Values).FirstOrDefault(v => v.Key is AgainKm or AgainHours)
+            : null;
+
+    /// <summary>The earliest at which one more reading may show the limit: parts are to be there by then; or it is there.</summary>
     private static IEnumerable<DueItem> OfForecast(Loop loop, Machine machine, Setup fitted, JobSheet[] sheets)
     {
         LoopChoice choice = fitted.Loops.First(c => c.LoopKey == loop.Key);
-        if (
-            ChainUse.WearLimitPercent(machine.Kind, loop, choice) is double limit
-            && WearSeries.Of(loop.Key, sheets).Forecast(limit)?.OneReading is { } one
-        )
+        if (ChainUse.WearLimitPercent(machine.Kind, loop, choice) is not double limit)
+            yield break;
+        WearSeries series = WearSeries.Of(loop.Key, sheets);
+        bool isAtLimit = series.GradeFor(limit) == FindingGrade.Stop;
+        OpenInterval? one = series.Forecast(limit)?.OneReading;
+        if (isAtLimit || one is not null)
             yield return new(
                 Key("forecast", loop.Key),
                 DueKind.Forecast,
@@ -185,20 +196,30 @@ public static class DueList
                 null,
                 null,
                 [InspectedPart.Elongation],
-                "By the record of its elongation one more reading may be at the limit then: have the parts by that day.",
+                isAtLimit
+                    ? "It was measured at its limit: it is to be replaced."
+                    : "By the record of its elongation one more reading may be at the limit then: have the parts by that day.",
                 DueBy.Forecast,
-                Math.Max(0, one.Low),
+                isAtLimit ? null : Math.Max(0, one!.Low),
                 null,
                 null,
-                false,
+                isAtLimit,
                 null
             );
     }
 
+    /// <summary>Since all of it was looked at: a part that was seen by itself is not the loop.</summary>
     private static DueItem OfInterval(Loop loop, Machine machine, IReadOnlyList<PartSeen> seen)
     {
-        CheckInterval usual = CheckIntervals.Get(machine.Kind, KindOf(machine, loop));
-        PartSeen? last = seen.FirstOrDefault(s => s.LoopKey == loop.Key);
+        InspectionKind kind = KindOf(machine, loop);
+        CheckInterval usual = CheckIntervals.Get(machine.Kind, kind);
+        PartSeen?[] newest =
+        [
+            .. InspectionItems
+                .For(kind)
+                .Select(i => seen.FirstOrDefault(s => (s.LoopKey, s.Part) == (loop.Key, i.Part))),
+        ];
+        PartSeen? last = newest.Contains(null) ? null : newest.MinBy(s => s!.Entry);
         return new(
             Key("interval", loop.Key),
             DueKind.Interval,
@@ -207,7 +228,9 @@ public static class DueList
             null,
             null,
             [],
-            last is null ? "It was not looked at yet." : "By the usual interval of such a drive.",
+            newest.All(s => s is null) ? "It was not looked at yet."
+                : last is null ? "Not all of it was looked at yet."
+                : "By the usual interval of such a drive.",
             DueBy.Practice,
             last?.OdometerKm + usual.KmLow,
             last is null ? null : DateOnly.FromDateTime(last.At.UtcDateTime).AddDays(usual.Days),

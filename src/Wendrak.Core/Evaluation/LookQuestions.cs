@@ -1,5 +1,6 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
@@ -90,7 +91,15 @@ internal static class LookAnswers
             loop.DriveElement,
             PlanFacts.AdjusterOf(view.Machine, loop)
         );
-        InspectionKind kind = question.Kinds is [InspectionKind asked, ..] && kinds.Contains(asked) ? asked : kinds[0];
+        InspectionKind kind = question.Kinds is [InspectionKind asked, ..] ? asked : kinds[0];
+        new Guard()
+            .That(
+                kinds.Contains(kind),
+                $"{nameof(question.Kinds)}[0]",
+                "unsuited",
+                $"Such a loop is looked at as one of: {string.Join(", ", kinds)}."
+            )
+            .ThrowIfAny();
         PartSeen[] seen = [.. view.Seen.Where(s => s.LoopKey == loop.Key)];
         HashSet<InspectedPart> asks =
         [

@@ -20,7 +20,8 @@ public sealed record WearRecord(long JobId, DateOnly On, double? OdometerKm, Elo
 
 /// <summary>How a chain wears, and when it has worn to its limit.</summary>
 /// <param name="LimitPercent">Elongation at which it is replaced, %; null of a belt.</param>
-/// <param name="HalfPercent">Half of that, from which it is watched.</param>
+/// <param name="WatchPercent">From which it is watched, %; null of a belt.</param>
+/// <param name="Grade">By the newest reading; null without one, and of what this program does not judge.</param>
 /// <param name="Readings">Of the chain that is on, oldest first.</param>
 /// <param name="Before">Readings of chains before it.</param>
 /// <param name="Forecast">Distances are the odometer’s; null without a reading that has one.</param>
@@ -32,7 +33,8 @@ public sealed record WearRecord(long JobId, DateOnly On, double? OdometerKm, Elo
 /// <param name="Workings">Of the newest reading.</param>
 public sealed record WearAnswer(
     double? LimitPercent,
-    double? HalfPercent,
+    double? WatchPercent,
+    FindingGrade? Grade,
     IReadOnlyList<WearRecord> Readings,
     int Before,
     WearForecast? Forecast,
@@ -75,7 +77,8 @@ public static class WearAnswers
         UsualDistance? usual = view.Due.Usual;
         return new(
             limit,
-            limit / 2,
+            limit * WearSeries.WatchedFrom,
+            limit is double most && LookAnswers.IsJudged(view) ? series.GradeFor(most) : null,
             series.WithOff(forecast),
             series.Before,
             forecast,

@@ -4,11 +4,14 @@ using Wendrak.Core.Wear;
 
 namespace Wendrak.Core.Evaluation;
 
-/// <summary>Readings of the chain that is on a loop: since the last one that was said to be of a new chain.</summary>
+/// <summary>Readings of the chain that is on a loop: since the last one that was said, or is seen, to be of another chain.</summary>
 /// <param name="Records">Oldest first.</param>
 /// <param name="Before">Readings of chains before it.</param>
 internal sealed record WearSeries(IReadOnlyList<WearRecord> Records, int Before)
 {
+    /// <summary>Part of its limit from which a chain is watched. Source: common practice, from memory (inspection.csv).</summary>
+    public const double WatchedFrom = 0.5;
+
     public static WearSeries Of(string loopKey, IEnumerable<JobSheet> jobs)
     {
         WearRecord[] all =
@@ -19,24 +22,32 @@ internal sealed record WearSeries(IReadOnlyList<WearRecord> Records, int Before)
                 )
                 .OrderBy(r => r.Measured.Entry),
         ];
-        int first = Math.Max(0, Array.FindLastIndex(all, r => r.Measured.IsNewChain));
+        int first = all.Length - 1;
+        while (
+            first > 0
+            && !all[first].Measured.IsNewChain
+            && all[first].Measured.ChainId == all[first - 1].Measured.ChainId
+        )
+            first--;
+        first = Math.Max(0, first);
         return new(all[first..], first);
     }
 
-    /// <summary>By the odometer; null without a reading that has one, and where all are at one distance.</summary>
+    /// <summary>By the newest reading; null without one.</summary>
+    public FindingGrade? GradeFor(double limitPercent) =>
+        Records is not [.., { Measured.WorstPercent: double worst }] ? null
+        : worst >= limitPercent ? FindingGrade.Stop
+        : worst >= limitPercent * WatchedFrom ? FindingGrade.Watch
+        : FindingGrade.Fine;
+
+    /// <summary>By the odometer; null without a reading that has one.</summary>
     public WearForecast? Forecast(double limitPercent)
     {
         WearReading[] readings = [.. Told().Select(r => new WearReading(r.OdometerKm!.Value, r.Measured.WorstPercent))];
-        if (readings.Length == 0)
-            return null;
-        try
-        {
-            return GrowthForecast.From(readings, limitPercent);
-        }
-        catch (InvalidInputException)
-        {
-            return null; // All at one distance: nothing has worn between them.
-        }
+        return readings.Length == 0 ? null
+            : readings.Length > 1 && readings[0].At == readings[^1].At
+                ? new(WearTrend.OneDistance, null, null, null, null, null, null, [])
+            : GrowthForecast.From(readings, limitPercent);
     }
 
     /// <summary>The same records, those named that lie off the line.</summary>

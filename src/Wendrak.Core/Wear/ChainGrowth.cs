@@ -61,6 +61,12 @@ public static class ChainGrowth
             .Between(nameof(input.Pitches), input.Pitches, 6, 200, "")
             .Between(nameof(input.MeasuredMm), input.MeasuredMm.Count, 1, MostPlaces, "places")
             .BetweenIfGiven(nameof(input.RollerPlayMm), input.RollerPlayMm, 0, 1, "mm")
+            .That(
+                input.RollerPlayMm is null || input.Over != MeasuredOver.Pins,
+                nameof(input.RollerPlayMm),
+                "unwanted",
+                "From pin to pin rollers do not matter: leave their play out."
+            )
             .ThrowIfAny();
         Explained[] growths = [.. input.MeasuredMm.Select(m => At(chain!, input, m))];
         Guard guard = new();

@@ -15,6 +15,9 @@ public enum WearTrend
     /// <summary>Fewer than three readings tell no line and how sure it is.</summary>
     TooFew,
 
+    /// <summary>All are at one distance: nothing has worn between them.</summary>
+    OneDistance,
+
     /// <summary>The line does not rise.</summary>
     None,
 
@@ -55,6 +58,9 @@ public static class GrowthForecast
     public const double UsualLevel = 0.9;
     private const int Fewest = 3;
 
+    /// <summary>More than one a day for two hundred years: judgement, to catch a list that is no record.</summary>
+    private const int MostReadings = 100_000;
+
     // Of studentized residuals: one in a hundred lies further off by chance.
     private const double OffLineLevel = 0.99;
 
@@ -88,7 +94,7 @@ public static class GrowthForecast
         Guard guard = new Guard()
             .Between(nameof(limitPercent), limitPercent, 0.05, 50, "%")
             .Between(nameof(level), level, 0.5, 0.99, "")
-            .Between(nameof(readings), readings.Count, 1, 1_000, "");
+            .Between(nameof(readings), readings.Count, 1, MostReadings, "");
         for (int i = 0; i < readings.Count; i++)
         {
             string at = FormattableString.Invariant($"{nameof(readings)}[{i}].");

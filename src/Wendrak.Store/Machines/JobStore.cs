@@ -150,7 +150,6 @@ public sealed class JobStore
         );
 
     /// <summary>Writes down what happened to a machine: at the newest job that goes on, else at one that is opened for it.</summary>
-    /// <param name="odometerKm">As it stands; taken only where a job is opened, null where nobody looked.</param>
     /// <returns>The job afterwards; null when there is no such machine.</returns>
     /// <exception cref="InvalidInputException">It can't have been.</exception>
     public Task<JobSheet?> HappenedAsync(
@@ -158,7 +157,6 @@ public sealed class JobStore
         long machineId,
         DateOnly on,
         UseEventNoted happened,
-        double? odometerKm,
         CancellationToken ct
     ) =>
         _log.CommitAsync(
@@ -166,7 +164,7 @@ public sealed class JobStore
             "noted what happened",
             async edit =>
             {
-                if (await _machines.FindAsync(edit.Session, machineId) is not { } machine)
+                if (await _machines.FindAsync(edit.Session, machineId) is null)
                     return null;
                 JobRules.CheckNext(JobContent.From(new(0, 0, machineId, on), []), happened, "Happened");
                 edit.MachineId = machineId;
@@ -175,10 +173,7 @@ public sealed class JobStore
                 );
                 if (open is not null)
                     return (await _appending.AddAsync(edit, open, happened)).Sheet;
-                JobOpened opened = new(JobReason.Visit, null, odometerKm, null);
-                JobRules.CheckNext(JobContent.From(new(0, 0, machineId, on), []), opened);
-                if (JobRules.MachineAfter(machine, opened) is { } moved && moved != machine)
-                    await _machines.ChangeAsync(edit, moved, machine);
+                JobOpened opened = new(JobReason.Visit, null, null, null);
                 return await OpenWithAsync(edit, machineId, on, opened, happened);
             },
             ct

@@ -1,5 +1,6 @@
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Loops;
+using Wendrak.Core.Procedures;
 using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
@@ -49,8 +50,7 @@ public sealed class LookTests
         Assert.DoesNotContain(look.Parts, p => p.Part == InspectedPart.Blocks);
         LookAnswer rail = Look(With(), InspectionKind.Rail);
         Assert.Contains(rail.Parts, p => p.Part == InspectedPart.Blocks);
-        // What does not suit a chain is passed over.
-        Assert.Equal(InspectionKind.Chain, Look(With(), InspectionKind.Belt).Kind);
+        Assert.Equal("Kinds[0]", With().Ask(new() { Look = new([InspectionKind.Belt]) }).Look!.Refused!.Single().Field);
     }
 
     [Fact]
@@ -178,10 +178,15 @@ public sealed class LookTests
         DueItem never = Assert.Single(Due(With()).Items);
         Assert.Equal((DueKind.Interval, null, null), (never.Kind, never.AtKm, never.On));
         Assert.Contains("not looked at", never.Why, StringComparison.Ordinal);
-        DueItem next = Assert.Single(Due(With(Job(1, 18_000, new RestFine("final", [InspectedPart.Rust])))).Items);
+        RestFine all = new("final", [.. Look(With()).Parts.Select(p => p.Part)]);
+        DueItem next = Assert.Single(Due(With(Job(1, 18_000, all))).Items);
         Assert.Equal((19_000, new DateOnly(2026, 11, 11).AddDays(180)), (next.AtKm, next.On));
         Assert.Equal(new(1_000, 1_000, 180), next.Every);
         Assert.Equal(never.Key, next.Key);
+        // A part that was looked at by itself is not the loop: it counts from when all of it was.
+        RestFine rust = new("final", [InspectedPart.Rust]);
+        Assert.Contains("Not all", Assert.Single(Due(With(Job(1, 18_000, rust))).Items).Why, StringComparison.Ordinal);
+        Assert.Equal(next.On, Assert.Single(Due(With(Job(1, 18_000, all), Job(3, 18_500, rust))).Items).On);
     }
 
     [Fact]
@@ -211,6 +216,32 @@ public sealed class LookTests
         FollowUpTask task = new(FollowUpKind.Alignment, "drive", "final", [ChangedPart.FrontWheel]);
         DueItem again = Due(stored with { Fitted = stored.Fitted with { FollowUps = [task] } }).Items[0];
         Assert.Equal((DueKind.FollowUp, task, true), (again.Kind, again.Task, again.IsNow));
+    }
+
+    [Theory]
+    [InlineData(18_000d, 18_300d, "Whoever set it")]
+    [InlineData(null, null, "nobody said what the odometer showed")]
+    public void A_distance_that_a_plan_asks_for_is_due_or_says_why_not(double? km, double? atKm, string why)
+    {
+        StoredMachine stored = With();
+        PlanMade plan = WorkPlan.Fill(
+            new(ChangeKind.FrontWheel, "final", ProcedureFamily.FinalChain, null),
+            stored.Machine,
+            stored.Fitted,
+            ""
+        );
+        JobContent job = Job(1, km, plan)
+            .After(
+                new(
+                    500,
+                    DateTimeOffset.UnixEpoch,
+                    null,
+                    new StepDone("again", StepOutcome.Done, null, null, [new("again-km", 300)], null)
+                )
+            );
+        DueItem due = Due(With(job)).Items.Single(i => i.Kind == DueKind.Reading);
+        Assert.Equal(atKm, due.AtKm);
+        Assert.Contains(why, due.Why, StringComparison.Ordinal);
     }
 
     [Fact]

@@ -39,7 +39,7 @@ public sealed class WearTests
     public void The_record_of_the_worst_places_tells_when_the_limit_is_reached()
     {
         WearAnswer wear = Wear(With(Reference));
-        Assert.Equal((1.0, 0.5), (wear.LimitPercent, wear.HalfPercent));
+        Assert.Equal((1.0, 0.5), (wear.LimitPercent, wear.WatchPercent));
         Assert.Equal([0.05, 0.16, 0.25, 0.37, 0.46], wear.Readings.Select(r => Math.Round(r.Measured.WorstPercent, 9)));
         Assert.Equal(0.03, wear.Readings[0].Measured.SpreadPercent, 9);
         // The published row k4 of least squares, by the code that the page asks.
@@ -104,7 +104,7 @@ public sealed class WearTests
         Published.AgreesWithin(0.1, 0.0515, wear.Forecast!.SlopePercent!.Value, "least squares, row k4");
         Assert.Null(Wear(With(Job(1, null, At(0.1)))).Forecast);
         // All at one distance: nothing wore between them.
-        Assert.Null(Wear(With(Job(1, 500, At(0.1)), Job(2, 500, At(0.12)))).Forecast);
+        Assert.Equal(WearTrend.OneDistance, Wear(With(Job(1, 500, At(0.1)), Job(2, 500, At(0.12)))).Forecast!.Trend);
     }
 
     [Fact]
@@ -118,6 +118,31 @@ public sealed class WearTests
     }
 
     [Fact]
+    public void One_reading_at_the_limit_says_so_whatever_a_line_would()
+    {
+        DueItem? ForecastOf(double percent) =>
+            With(Job(1, 500, At(percent)))
+                .Ask(new() { Due = new() })
+                .Due!.Answer!.Items.SingleOrDefault(i => i.Kind == DueKind.Forecast);
+        Assert.True(ForecastOf(1.01)!.IsNow);
+        Assert.Null(ForecastOf(0.99));
+        FindingGrade? Grade(double percent) => Wear(With(Job(1, 500, At(percent)))).Grade;
+        Assert.Equal(
+            [FindingGrade.Fine, FindingGrade.Watch, FindingGrade.Watch, FindingGrade.Stop],
+            new[] { 0.49, 0.51, 0.99, 1.01 }.Select(p => Grade(p)!.Value)
+        );
+        Assert.Null(Wear(With()).Grade);
+    }
+
+    [Fact]
+    public void Another_size_of_chain_begins_anew_though_nobody_said_so()
+    {
+        ElongationMeasured other = At(0.1) with { ChainId = "428", MeasuredMm = [16 * 12.7 * 1.001] };
+        WearAnswer wear = Wear(With([.. Reference, Job(6, 9_000, other)]));
+        Assert.Equal((1, 5), (wear.Readings.Count, wear.Before));
+    }
+
+    [Fact]
     public void The_machine_says_which_chain_it_is_and_a_belt_is_none()
     {
         Machine machine = Benches.Motorcycle().Machine;
@@ -128,6 +153,7 @@ public sealed class WearTests
             () => WearAnswers.Fill(At(0.1) with { LoopKey = "x" }, machine, "Events[0].Event")
         );
         Refusals.Names("MeasuredMm[1]", () => Job(1, 0, At(0.1, 7)));
+        Refusals.Names("RollerPlayMm", () => Job(1, 0, At(0.1) with { RollerPlayMm = 0.1 }));
         Refusals.Names("Pitches", () => Job(1, 0, At(0.1) with { Pitches = 3 }));
         Refusals.Names("MeasuredMm", () => Job(1, 0, At(0.1) with { MeasuredMm = [] }));
         Refusals.Names("ChainId", () => Job(1, 0, At(0.1) with { ChainId = null }));

@@ -6703,16 +6703,11 @@ export interface components {
         NewUseEvent: {
             /**
              * Format: date
-             * @description Day on which it is said.
+             * @description Day on which a job is opened for it, where none goes on.
              */
             on: string;
             /** @description What. */
             happened: components["schemas"]["UseEventNoted"];
-            /**
-             * Format: double
-             * @description As it stands; null where nobody looked.
-             */
-            odometerKm?: null | number;
         };
         /**
          * @description What is to be done next.
@@ -11010,9 +11005,10 @@ export interface components {
             limitPercent: null | number;
             /**
              * Format: double
-             * @description Half of that, from which it is watched.
+             * @description From which it is watched, %; null of a belt.
              */
-            halfPercent: null | number;
+            watchPercent: null | number;
+            grade: null | components["schemas"]["FindingGrade"];
             /** @description Of the chain that is on, oldest first. */
             readings: components["schemas"]["WearRecord"][];
             /**
@@ -11101,7 +11097,7 @@ export interface components {
          * @description What a record of wear can say.
          * @enum {unknown}
          */
-        WearTrend: "tooFew" | "none" | "rising";
+        WearTrend: "tooFew" | "oneDistance" | "none" | "rising";
         /** @description What a wheel of a loop is to the geometry, mm. */
         WheelOutline: {
             /**

@@ -1,15 +1,13 @@
-import { Button, Switch } from '@mantine/core'
-import { useFocusTrap } from '@mantine/hooks'
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { JobSheet } from '../api/client'
 import type { PlanStep, PlanToWork } from '../api/plan'
 import { STATE_MARKS } from '../job/planWords'
+import { Bay } from '../shell/Bay'
 import classes from '../shell/bay.module.css'
 import { ReasonedButton } from '../shell/ReasonedButton'
 import { Refused } from '../shell/Refused'
-import { useAwake } from '../shell/useAwake'
-import { useSpeech } from '../shell/useSpeech'
 import { PutOn, type Untold } from './PutOn'
 import { StepActions } from './StepActions'
 import { StepFields, stepFields } from './StepFields'
@@ -32,33 +30,11 @@ export function BayStep({
   onChoose: (key: string | null) => void
   onLeave: () => void
 }) {
-  const [speaks, setSpeaks] = useState(false)
-  const focused = useFocusTrap()
   const navigate = useNavigate()
-  useAwake()
-  useSpeech(speaks, [at.step.do, at.step.trap, at.step.caution].filter(Boolean).join(' '))
   const number = plan.steps.indexOf(at)
   const before = plan.steps[number - 1]
   return (
-    <div
-      className={classes.bay}
-      role="dialog"
-      aria-label="Bay mode"
-      aria-modal="true"
-      ref={focused}
-      onKeyDown={(event) => event.key === 'Escape' && onLeave()}
-    >
-      <header>
-        <Switch
-          size="md"
-          label="speak"
-          checked={speaks}
-          onChange={(event) => setSpeaks(event.currentTarget.checked)}
-        />
-        <Button size="lg" variant="default" onClick={onLeave}>
-          Leave
-        </Button>
-      </header>
+    <Bay speech={[at.step.do, at.step.trap, at.step.caution].filter(Boolean).join(' ')} onLeave={onLeave}>
       <p className={classes.count}>
         Step {number + 1} of {plan.steps.length} · {toolsText(at.step)}
         {at.step.hands > 1 && ' · two pairs of hands'}
@@ -111,7 +87,7 @@ export function BayStep({
           What is next
         </ReasonedButton>
       </footer>
-    </div>
+    </Bay>
   )
 }
 

@@ -1,14 +1,10 @@
-import { Button, Switch } from '@mantine/core'
-import { useFocusTrap } from '@mantine/hooks'
-import { useState } from 'react'
 import type { PartToLookAt } from '../api/check'
 import type { JobSheet } from '../api/client'
 import { TakePhotos } from '../job/TakePhotos'
+import { Bay } from '../shell/Bay'
 import classes from '../shell/bay.module.css'
 import { ReasonedButton } from '../shell/ReasonedButton'
 import { Refused } from '../shell/Refused'
-import { useAwake } from '../shell/useAwake'
-import { useSpeech } from '../shell/useSpeech'
 import { GradeButtons } from './GradeButtons'
 import { useGrade } from './useGrade'
 import { gradeNow, type Look } from './useLook'
@@ -25,33 +21,11 @@ export function BayLook({
   at: PartToLookAt
   onLeave: () => void
 }) {
-  const [speaks, setSpeaks] = useState(false)
-  const focused = useFocusTrap()
-  useAwake()
-  useSpeech(speaks, [at.what, at.caution].filter(Boolean).join('. '))
   const number = look.parts.indexOf(at)
   const before = look.parts[number - 1]
   const after = look.parts[number + 1]
   return (
-    <div
-      className={classes.bay}
-      role="dialog"
-      aria-label="Bay mode"
-      aria-modal="true"
-      ref={focused}
-      onKeyDown={(event) => event.key === 'Escape' && onLeave()}
-    >
-      <header>
-        <Switch
-          size="md"
-          label="speak"
-          checked={speaks}
-          onChange={(event) => setSpeaks(event.currentTarget.checked)}
-        />
-        <Button size="lg" variant="default" onClick={onLeave}>
-          Leave
-        </Button>
-      </header>
+    <Bay speech={[at.what, at.caution].filter(Boolean).join('. ')} onLeave={onLeave}>
       <p className={classes.count}>
         {number + 1} of {look.parts.length}
         {look.left.length === 0 && ' · all of it is graded'}
@@ -81,7 +55,7 @@ export function BayLook({
           Next
         </ReasonedButton>
       </footer>
-    </div>
+    </Bay>
   )
 }
 

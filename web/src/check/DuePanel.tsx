@@ -17,7 +17,7 @@ export function DuePanel({ bench, look }: { bench: Workbench; look: Look }) {
   const { data, isStale } = look.due
   if (!data) return null
   const { items, usual } = data
-  const withoutDay = items.filter((i) => i.expected === null && !i.isNow).length
+  const withoutDay = items.filter((i) => i.expected === null).length
   return (
     <Panel title="Due" isStale={isStale}>
       <ul className={classes.due}>
@@ -49,7 +49,8 @@ export function DuePanel({ bench, look }: { bench: Workbench; look: Look }) {
         <a href={DUE_CALENDAR} download="wendrak-due.ics">
           All machines to the calendar (.ics)
         </a>
-        {withoutDay > 0 && `; ${withoutDay} here without a day ${withoutDay === 1 ? 'is' : 'are'} not in it`}
+        {withoutDay > 0 &&
+          `; ${withoutDay} here, due now or without a day, ${withoutDay === 1 ? 'is' : 'are'} not in it`}
       </p>
       {isWorking && usual && (
         <WorkingDialog

@@ -32,7 +32,7 @@ export function MeasureChain({ job, loopKey, wear }: { job: JobSheet; loopKey: s
             pitches: pitches ?? 0,
             over,
             measuredMm: measured,
-            rollerPlayMm: play ?? null,
+            rollerPlayMm: over === 'pins' ? null : (play ?? null),
             isNewChain,
             chainId: null,
           },

@@ -51,7 +51,11 @@ export function MoreFields({ look, at, grading }: { look: Look; at: PartToLookAt
           label="Measured"
           value={f.measured}
           onChange={f.setMeasured}
-          error={errorOf('detail.measure.value')}
+          error={
+            grading.isNumberMissing
+              ? 'Give the number, or leave out its unit and what it was read with.'
+              : errorOf('detail.measure.value')
+          }
         />
         <TextInput
           size="sm"

@@ -13,7 +13,7 @@ const ROOM = 1.12
 export function WearChart({ wear }: { wear: WearAnswer }) {
   const { ref, width } = useElementSize()
   const units = useUnits()
-  const { limitPercent, halfPercent, forecast } = wear
+  const { limitPercent, watchPercent, forecast } = wear
   const told = wear.readings.flatMap((r) =>
     r.odometerKm === null ? [] : [{ km: r.odometerKm, percent: r.measured.worstPercent, isOff: r.isOffLine }],
   )
@@ -55,8 +55,8 @@ export function WearChart({ wear }: { wear: WearAnswer }) {
           />
         )}
         <path d={`M${PAD.left} ${y(0)}H${w - PAD.right}`} data-part="ground" />
-        {halfPercent !== null && (
-          <path d={`M${PAD.left} ${y(halfPercent)}H${w - PAD.right}`} data-part="half" />
+        {watchPercent !== null && (
+          <path d={`M${PAD.left} ${y(watchPercent)}H${w - PAD.right}`} data-part="half" />
         )}
         <path d={`M${PAD.left} ${y(limitPercent)}H${w - PAD.right}`} data-part="limit" />
         <text x={PAD.left + 4} y={y(limitPercent) - 4} data-part="limit">

@@ -5,6 +5,7 @@ import type { JobSheet } from '../api/client'
 import { useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
 import due from '../job/due.module.css'
+import { GRADE_COLOURS, GRADE_MARKS } from '../loop/findingWords'
 import type { Workbench } from '../machine/useWorkbench'
 import { dayText } from '../quantities/days'
 import { fixed } from '../quantities/format'
@@ -41,6 +42,16 @@ export function WearPanel({ bench, job }: { bench: Workbench; job: JobSheet | un
       }
       isStale={wear.isStale}
     >
+      {data.grade && data.grade !== 'fine' && (
+        <p style={{ color: GRADE_COLOURS[data.grade] }}>
+          <b>
+            {GRADE_MARKS[data.grade]}{' '}
+            {data.grade === 'stop'
+              ? 'At its limit: it is to be replaced.'
+              : 'Past half of its limit: it is watched.'}
+          </b>
+        </p>
+      )}
       <WearChart wear={data} />
       <Says wear={data} />
       <Record wear={data} onWorking={() => setWorking(true)} />
@@ -83,7 +94,9 @@ function Says({ wear }: { wear: WearAnswer }) {
         ? 'Not measured yet.'
         : forecast?.trend === 'none'
           ? 'No wear to be seen in the readings: more of them, further apart.'
-          : 'Three readings with their distance tell a line; these are too few.'}{' '}
+          : forecast?.trend === 'oneDistance'
+            ? 'All readings are at one distance: measure again after it has run.'
+            : 'Three readings with their distance tell a line; these are too few.'}{' '}
       {usualLife?.lowKm != null && usualLife.highKm != null
         ? `So loaded, such a chain lasts ${rangeText({ low: usualLife.lowKm, high: usualLife.highKm }, units)} from new: an estimate, see Loads.`
         : 'Say at Loads how it is used, and what such a chain usually lasts stands here.'}

@@ -3,7 +3,7 @@ import type { FindingGrade, PartToLookAt } from '../api/check'
 import type { JobSheet } from '../api/client'
 import { PART_WORDS, placeText } from '../job/lookWords'
 import { useJobEvents } from '../job/useJobEvents'
-import { daysFrom } from '../quantities/days'
+import { daysFrom, today } from '../quantities/days'
 import type { Look, Spot } from './useLook'
 
 /** A part in hand: what is typed of it, and how a grade is written down. */
@@ -19,9 +19,13 @@ export function useGrade(look: Look, job: JobSheet, at: PartToLookAt) {
   const [untilKm, setUntilKm] = useState<number | undefined>(
     odometerKm !== null && at.watchKm !== null ? odometerKm + at.watchKm : undefined,
   )
-  const [untilOn, setUntilOn] = useState(at.watchDays === null ? '' : daysFrom(job.openedOn, at.watchDays))
+  const [untilOn, setUntilOn] = useState(at.watchDays === null ? '' : daysFrom(today(), at.watchDays))
   const what = nameOf(job, at, look.spot)
-  const write = (grade: FindingGrade) =>
+  const isHalfMeasured = measured === undefined && `${unit}${method}`.trim() !== ''
+  const [isNumberMissing, setNumberMissing] = useState(false)
+  const write = (grade: FindingGrade) => {
+    setNumberMissing(isHalfMeasured)
+    if (isHalfMeasured) return
     record.happens(
       {
         kind: 'findingNoted',
@@ -42,13 +46,17 @@ export function useGrade(look: Look, job: JobSheet, at: PartToLookAt) {
         setWords('')
         setAgainst('')
         setMeasured(undefined)
+        setUnit('')
+        setMethod('')
         // What is fine needs no photo: on to the next one.
         look.choose(grade === 'fine' ? undefined : at.part)
       },
     )
+  }
   return {
     record,
     write,
+    isNumberMissing: isNumberMissing && isHalfMeasured,
     until: { untilKm: untilKm ?? null, untilOn: untilOn || null },
     fields: {
       words,

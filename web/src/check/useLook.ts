@@ -16,7 +16,9 @@ export const NOWHERE: Spot = { fromTooth: null, toTooth: null, run: null }
 /** The look at the loop in view: what is asked, what was seen, which part is in hand, and the job it goes to. */
 export function useLook(bench: Workbench) {
   const loop = bench.loops.at(-1)
-  const [kind, setKind] = useState<InspectionKind>()
+  const [asked, setAsked] = useState<{ loopKey: string | undefined; kind: InspectionKind }>()
+  // What one loop is looked at as is no way for another one.
+  const kind = asked?.loopKey === loop?.loopKey ? asked?.kind : undefined
   const [chosen, setChosen] = useState<InspectedPart>()
   const [spot, setSpot] = useState<Spot>(NOWHERE)
   const answer = useEvaluation(bench.asFitted, 'look', loop && { kinds: kind ? [kind] : null })
@@ -38,7 +40,7 @@ export function useLook(bench: Workbench) {
     spot,
     isSeen,
     left: parts.filter((p) => !isSeen(p)),
-    setKind,
+    setKind: (chosen: InspectionKind) => setAsked({ loopKey: loop?.loopKey, kind: chosen }),
     setSpot,
     choose: (part: InspectedPart | undefined, where: Spot = NOWHERE) => {
       setChosen(part)

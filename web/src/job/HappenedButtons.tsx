@@ -9,7 +9,7 @@ import { EVENT_WORDS } from './lookWords'
 /** What happened to a machine: one press, and what it asks for is due. */
 export function HappenedButtons({ machineId, onNoted }: { machineId: number; onNoted?: () => void }) {
   const note = useChange((event: UseEvent) =>
-    noteUseEvent({ machineId, on: today(), happened: { event, words: null }, odometerKm: null }),
+    noteUseEvent({ machineId, on: today(), happened: { event, words: null } }),
   )
   return (
     <div className={classes.events} data-no-print>

@@ -1,13 +1,10 @@
-import { Button, Switch } from '@mantine/core'
-import { useFocusTrap } from '@mantine/hooks'
-import { useState } from 'react'
+import { Button } from '@mantine/core'
 import type { SetReading } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { readingText } from '../loop/readings'
 import { useUnits } from '../quantities/units'
+import { Bay } from '../shell/Bay'
 import { ReasonedButton } from '../shell/ReasonedButton'
-import { useAwake } from '../shell/useAwake'
-import { useSpeech } from '../shell/useSpeech'
 import classes from './BayMode.module.css'
 import { BayReading } from './BayReading'
 import { BayTurns } from './BayTurns'
@@ -39,7 +36,6 @@ export function BayMode({
   onLeave: () => void
 }) {
   const units = useUnits()
-  const [speaks, setSpeaks] = useState(false)
   const advice = setting.advice.data
   const kept = setting.job?.rounds.at(-1)
   const reading = (round.round ?? kept)?.readings.find((r) => r.position === position)
@@ -52,29 +48,8 @@ export function BayMode({
       ? first
       : [first, nextText(advice), rollText(advice, positions)].filter(Boolean).join(' ')
   const value = reading ? readingText(reading.method, reading.value, units) : null
-  const focused = useFocusTrap()
-  useAwake()
-  useSpeech(speaks, [value, instruction].filter(Boolean).join('. '))
   return (
-    <div
-      className={classes.bay}
-      role="dialog"
-      aria-label="Bay mode"
-      aria-modal="true"
-      ref={focused}
-      onKeyDown={(event) => event.key === 'Escape' && onLeave()}
-    >
-      <header>
-        <Switch
-          size="md"
-          label="speak"
-          checked={speaks}
-          onChange={(event) => setSpeaks(event.currentTarget.checked)}
-        />
-        <Button size="lg" variant="default" onClick={onLeave}>
-          Leave
-        </Button>
-      </header>
+    <Bay speech={[value, instruction].filter(Boolean).join('. ')} className={classes.bay} onLeave={onLeave}>
       <p className={classes.instruction} aria-live="polite">
         {instruction}
       </p>
@@ -118,6 +93,6 @@ export function BayMode({
           {isFirst ? 'Keep as found' : 'Keep'}
         </ReasonedButton>
       </footer>
-    </div>
+    </Bay>
   )
 }
