@@ -5,8 +5,10 @@ using Wendrak.Core.Evaluation;
 using Wendrak.Core.Fit;
 using Wendrak.Core.Frequency;
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Importing;
 using Wendrak.Core.Lengths;
 using Wendrak.Core.Loads;
+using Wendrak.Core.Logbook;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Procedures;
 using Wendrak.Core.Quantities;
@@ -36,6 +38,8 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(EvaluationAnswer))]
 [JsonSerializable(typeof(EvaluationParts))]
 [JsonSerializable(typeof(EvaluationScope))]
+[JsonSerializable(typeof(FairComparison))]
+[JsonSerializable(typeof(FairComparisonQuestion))]
 [JsonSerializable(typeof(FixedCentreInput))]
 [JsonSerializable(typeof(FixedCentreResult))]
 [JsonSerializable(typeof(FollowUpInput))]
@@ -48,6 +52,10 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(ClosingAnswer))]
 [JsonSerializable(typeof(IReadOnlyList<FollowUpTask>))]
 [JsonSerializable(typeof(IReadOnlyList<GearboxSet>))]
+[JsonSerializable(typeof(IReadOnlyList<LogLine>))]
+[JsonSerializable(typeof(LogFileLook))]
+[JsonSerializable(typeof(LogColumns))]
+[JsonSerializable(typeof(LogLot))]
 [JsonSerializable(typeof(IReadOnlyList<LoopSearch>))]
 [JsonSerializable(typeof(IReadOnlyList<PairFit>))]
 [JsonSerializable(typeof(IReadOnlyList<PairForMove>))]

@@ -15,6 +15,9 @@ public static class RequestLimits
     /// <summary>20 MB: the finest a phone takes.</summary>
     public const long MostPhotoBytes = 20_000_000;
 
+    /// <summary>100 MB: half a million lines with words.</summary>
+    public const long MostLogBytes = 100_000_000;
+
     /// <summary>A machine with ten thousand visits.</summary>
     public const long MostFileBytes = 500_000_000;
 

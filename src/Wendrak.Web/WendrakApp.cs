@@ -89,6 +89,7 @@ public static class WendrakApp
         services.AddSingleton<SharedFiles>();
         services.AddSingleton<SetupStore>();
         services.AddSingleton<AimStore>();
+        services.AddSingleton<LogStore>();
         services.AddSingleton<StockStore>();
         services.AddSingleton(p => p.GetRequiredService<StockStore>().Wheels);
         services.AddSingleton(p => p.GetRequiredService<StockStore>().Spacers);
@@ -126,6 +127,7 @@ public static class WendrakApp
         app.MapSet();
         app.MapFollowUps();
         app.MapDue();
+        app.MapLog();
         app.MapMachines();
         app.MapSetups();
         app.MapJobs();

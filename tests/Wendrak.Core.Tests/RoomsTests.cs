@@ -28,6 +28,8 @@ public sealed class RoomsTests
         "Photos",
         "Procedures",
         "Records",
+        "Importing",
+        "Logbook",
         "Sharing",
         "Evaluation",
     ];

@@ -12,6 +12,7 @@ public sealed class RoomsTests
         "Wendrak.Store",
         "Records",
         "Jobs",
+        "Logs",
         "Ledger",
         "Machines",
         "Demo",

@@ -8,6 +8,8 @@ namespace Wendrak.Core.Comparing;
 /// <remarks>Source: n = 2·((z₁₋α/₂ + z_power)·s/D)², one more where that is below 30, for the spread is not known then.</remarks>
 public static class RunsNeeded
 {
+    private const double UsualAlpha = 0.05;
+    private const double UsualPower = 0.8;
     private const int KnownSpreadFrom = 30;
     private const int Most = 1_000_000;
 
@@ -17,7 +19,7 @@ public static class RunsNeeded
     /// <param name="power">How often one that is there is to be told.</param>
     /// <returns>For each of the two.</returns>
     /// <exception cref="InvalidInputException">Nothing that matters, no spread, or shares that are none.</exception>
-    public static int ForEach(double sd, double difference, double alpha = 0.05, double power = 0.8)
+    public static int ForEach(double sd, double difference, double alpha = UsualAlpha, double power = UsualPower)
     {
         double runs = ByNormal(sd, difference, alpha, power);
         double whole = Ceiling(runs) + (runs < KnownSpreadFrom ? 1 : 0);
@@ -33,7 +35,34 @@ public static class RunsNeeded
             .Between(nameof(alpha), alpha, 0.001, 0.5, "")
             .Between(nameof(power), power, 0.5, 0.999, "")
             .ThrowIfAny();
-        double z = Normal.InvCDF(0, 1, 1 - alpha / 2) + Normal.InvCDF(0, 1, power);
-        return 2 * Pow(z * sd / difference, 2);
+        (double z_α, double z_β) = QuantilesOf(alpha, power);
+        return Each.Value(z_α, z_β, sd, difference);
     }
+
+    /// <summary>The same with its working, one in twenty told where there is none, four of five found.</summary>
+    /// <exception cref="InvalidInputException">Nothing that matters, or no spread.</exception>
+    public static Explained Explain(double sd, double difference)
+    {
+        ByNormal(sd, difference, UsualAlpha, UsualPower);
+        (double z_α, double z_β) = QuantilesOf(UsualAlpha, UsualPower);
+        return Each.With(z_α, z_β, sd, difference);
+    }
+
+    private static (double, double) QuantilesOf(double alpha, double power) =>
+        (Normal.InvCDF(0, 1, 1 - alpha / 2), Normal.InvCDF(0, 1, power));
+
+    private static readonly Formula<Func<double, double, double, double, double>> Each = new(
+        "Values needed of each of two",
+        "n",
+        ("of each", ""),
+        (z_α, z_β, s, D) => 2 * Pow((z_α + z_β) * s / D, 2),
+        [
+            ("quantile for a difference told where there is none, one in twenty", ""),
+            ("quantile for one that is there and told, four of five", ""),
+            ("spread of single values", ""),
+            ("difference that matters", ""),
+        ],
+        "textbook, two samples of normal values",
+        "Rounded up; one more below 30, where the spread itself is not well known."
+    );
 }

@@ -66,7 +66,7 @@ public static class Welch
         double degrees = Pow(a + b, 2) / (a * a / (first.Count - 1) + b * b / (second.Count - 1));
         double difference = second.Mean - first.Mean;
         double t = difference / error;
-        double reach = StudentT.InvCDF(0, 1, degrees, (1 + level) / 2) * error;
+        double reach = Reach.Value(QuantileOf(degrees, level), first.Sd, first.Count, second.Sd, second.Count);
         return new(
             first,
             second,
@@ -80,4 +80,32 @@ public static class Welch
             Min(first.Count, second.Count) < FewBelow
         );
     }
+
+    /// <summary>How far the interval of a difference reaches to either side, at the usual level.</summary>
+    public static Explained Explain(Comparison compared) =>
+        Reach.With(
+            QuantileOf(compared.DegreesOfFreedom, UsualLevel),
+            compared.First.Sd,
+            compared.First.Count,
+            compared.Second.Sd,
+            compared.Second.Count
+        );
+
+    private static double QuantileOf(double degrees, double level) => StudentT.InvCDF(0, 1, degrees, (1 + level) / 2);
+
+    private static readonly Formula<Func<double, double, double, double, double, double>> Reach = new(
+        "Reach of the interval of a difference of two means",
+        "Δ",
+        ("to either side of the difference", ""),
+        (t, s_1, n_1, s_2, n_2) => t * Sqrt(s_1 * s_1 / n_1 + s_2 * s_2 / n_2),
+        [
+            ("quantile of Student’s t, degrees of freedom by Satterthwaite", ""),
+            ("spread of the first", ""),
+            ("number of the first", ""),
+            ("spread of the second", ""),
+            ("number of the second", ""),
+        ],
+        "Welch 1947",
+        "Values by themselves and of one kind: what else differed between the two is in the difference, not in its interval."
+    );
 }

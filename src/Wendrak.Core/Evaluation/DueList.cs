@@ -17,11 +17,22 @@ public static class DueList
     private const string AgainHours = "again-h";
 
     /// <param name="jobs">All jobs of the machine, oldest first.</param>
-    public static DueAnswer Of(Machine machine, Setup fitted, IReadOnlyList<JobContent> jobs)
+    /// <param name="odometer">Of its log.</param>
+    public static DueAnswer Of(
+        Machine machine,
+        Setup fitted,
+        IReadOnlyList<JobContent> jobs,
+        IReadOnlyList<OdometerEntry> odometer
+    )
     {
         JobSheet[] sheets = [.. jobs.Select(j => j.Sheet)];
         UsualDistance? usual = UsualDistance.Learn(
-            sheets.Where(s => s.OdometerKm is not null).Select(s => new OdometerEntry(s.OpenedOn, s.OdometerKm!.Value))
+            [
+                .. odometer,
+                .. sheets
+                    .Where(s => s.OdometerKm is not null)
+                    .Select(s => new OdometerEntry(s.OpenedOn, s.OdometerKm!.Value)),
+            ]
         );
         IReadOnlyList<PartSeen> seen = PartSeen.AllOf(sheets);
         Loop[] loops = [.. MachineRules.LoopsOf(machine)];

@@ -1,6 +1,7 @@
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
 using Wendrak.Core.Stock;
+using Wendrak.Core.Upkeep;
 
 namespace Wendrak.Core.Evaluation;
 
@@ -20,6 +21,9 @@ public sealed record StoredMachine(
 {
     /// <summary>Oldest first.</summary>
     public IReadOnlyList<JobContent> Jobs { get; init; } = [];
+
+    /// <summary>Of its log, what the usual distance is learned from.</summary>
+    public IReadOnlyList<OdometerEntry> Odometer { get; init; } = [];
 
     /// <summary>A machine to practise on, as if it were stored.</summary>
     public static StoredMachine From(MachineDraft draft, DateOnly today)

@@ -50,7 +50,7 @@ public enum RatingLine
 /// </remarks>
 public static class ChainRating
 {
-    private const double NewtonPerLbf = 0.45359237 * 9.80665; // pound of 1959 and standard gravity, exact
+    private const double NewtonPerLbf = UnitFactors.KgPerPound * 9.80665; // pound of 1959 and standard gravity, exact
     private static readonly double[] StrandFactors = [1, 1.7, 2.5, 3.3, 3.9, 4.6];
 
     /// <summary>K of the plates. Source: Shigley Eq. 17-32.</summary>

@@ -9,6 +9,9 @@ public static class UnitFactors
     /// <summary>Kilometres in a mile, exact.</summary>
     public const double KmPerMile = 1.609344;
 
+    /// <summary>Kilograms in a pound, exact.</summary>
+    public const double KgPerPound = 0.45359237;
+
     /// <summary>Litres in an imperial gallon, exact (Weights and Measures Act 1985).</summary>
     public const double LitresPerImperialGallon = 4.54609;
 

@@ -4,7 +4,7 @@ using Microsoft.Data.Sqlite;
 namespace Wendrak.Store.Bodies;
 
 /// <summary>A body that is not what was written.</summary>
-/// <param name="Table">record, change_item or job_event.</param>
+/// <param name="Table">record, change_item, job_event or log_line; of that the id is its lot’s and the version its number.</param>
 internal sealed record BadBody(string Table, string Kind, long Id, long Version);
 
 /// <summary>Looks at every body there is: one that is not what was written is found, though the database sees nothing wrong.</summary>
@@ -15,6 +15,7 @@ internal static class BodyScan
         FROM record
         UNION ALL SELECT 'change_item', kind, id, version, schema, coalesce(body, ''), hash FROM change_item
         UNION ALL SELECT 'job_event', kind, id, 1, schema, body, hash FROM job_event
+        UNION ALL SELECT 'log_line', 'log_line', lot_id, number, schema, body, hash FROM log_line
         """;
 
     /// <summary>What is damaged, as it is come upon.</summary>

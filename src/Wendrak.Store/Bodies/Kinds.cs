@@ -65,6 +65,15 @@ internal static class Kinds
             References = j => [new(Hold.BelongsTo, "machine", j.MachineId)],
         };
 
+    public static StoredKind<LogLot> LogLot { get; } =
+        new()
+        {
+            Name = "log_lot",
+            Word = "part of the log",
+            NameOf = l => l.File,
+            References = l => [new(Hold.BelongsTo, "machine", l.MachineId)],
+        };
+
     public static StoredKind<StockItem> StockItem { get; } =
         new()
         {
@@ -101,5 +110,5 @@ internal static class Kinds
         };
 
     public static IReadOnlyList<IStoredKind> All { get; } =
-    [GearboxSet, Machine, Setup, Aim, Job, StockItem, StockSpacer, StockPart, HandTool];
+    [GearboxSet, Machine, Setup, Aim, Job, LogLot, StockItem, StockSpacer, StockPart, HandTool];
 }

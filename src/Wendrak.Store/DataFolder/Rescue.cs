@@ -65,9 +65,12 @@ public static class Rescue
         List<BadBody> bad = [.. BodyScan.Find(to)];
         foreach (BadBody b in bad)
             to.Execute(
-                b.Table == "job_event"
-                    ? "DELETE FROM job_event WHERE id = @Id"
-                    : $"DELETE FROM {b.Table} WHERE kind = @Kind AND id = @Id AND version = @Version",
+                b.Table switch
+                {
+                    "job_event" => "DELETE FROM job_event WHERE id = @Id",
+                    "log_line" => "DELETE FROM log_line WHERE lot_id = @Id AND number = @Version",
+                    _ => $"DELETE FROM {b.Table} WHERE kind = @Kind AND id = @Id AND version = @Version",
+                },
                 b
             );
         return [.. bad.Select(b => $"{b.Table.Replace('_', ' ')}: {b.Kind} {b.Id}")];

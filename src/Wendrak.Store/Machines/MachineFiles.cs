@@ -10,6 +10,7 @@ namespace Wendrak.Store.Machines;
 /// <summary>Machines with everything that belongs to them, to files and from files.</summary>
 public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs)
 {
+    private readonly LogStore _log = new(database, log, jobs);
     private readonly MachineRepository _machines = new();
     private readonly SetupRepository _setups = new();
     private readonly Repository<Aim> _aims = new(Kinds.Aim);
@@ -25,7 +26,8 @@ public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs
                     machine,
                     await _setups.ListOfMachineAsync(session, id),
                     await _aims.ListOfMachineAsync(session, id),
-                    [.. (await jobs.ContentsAsync(session, id)).Select(FiledJob.From)]
+                    [.. (await jobs.ContentsAsync(session, id)).Select(FiledJob.From)],
+                    await _log.FiledAsync(session, id)
                 )
                 : null
         );
@@ -91,8 +93,26 @@ public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs
         // In the order in which they were: a file may name them in any.
         foreach (FiledJob job in (file.Jobs ?? []).OrderBy(j => j.OpenedOn))
             await jobs.AddAsync(edit, machine.Id, Renumbered(job, newIds));
+        foreach (FiledLog lot in file.Log ?? [])
+            await _log.AddAsync(edit, machine.Id, Renumbered(lot, newIds));
         return new(machine, fitted!, await jobs.ContentsAsync(edit.Session, machine.Id));
     }
+
+    private static FiledLog Renumbered(FiledLog lot, Dictionary<long, long> newIds) =>
+        lot with
+        {
+            Lines =
+            [
+                .. lot.Lines.Select(l =>
+                    l.SetupId is long id
+                        ? l with
+                        {
+                            SetupId = newIds.TryGetValue(id, out long now) ? now : null,
+                        }
+                        : l
+                ),
+            ],
+        };
 
     private static FiledJob Renumbered(FiledJob job, Dictionary<long, long> newIds) =>
         job with

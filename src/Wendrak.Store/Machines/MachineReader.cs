@@ -3,6 +3,7 @@ using Wendrak.Core.Evaluation;
 using Wendrak.Core.Records;
 using Wendrak.Core.Stock;
 using Wendrak.Store.Bodies;
+using Wendrak.Store.Logs;
 using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Machines;
@@ -47,6 +48,7 @@ public sealed class MachineReader(Database database, JobStore jobs)
             )
             {
                 Jobs = contents,
+                Odometer = [.. (await LogRows.OdometersAsync(session, id))[id]],
             };
         });
         if (read is not null && kept.Machines.Count < MostKept)

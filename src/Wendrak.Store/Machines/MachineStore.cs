@@ -1,8 +1,10 @@
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
+using Wendrak.Core.Upkeep;
 using Wendrak.Store.Bodies;
 using Wendrak.Store.Ledger;
+using Wendrak.Store.Logs;
 using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Machines;
@@ -11,6 +13,9 @@ namespace Wendrak.Store.Machines;
 /// <param name="Jobs">Oldest first.</param>
 public sealed record FittedMachine(Machine Machine, Setup Fitted, IReadOnlyList<JobContent> Jobs)
 {
+    /// <summary>Of its log, what the usual distance is learned from.</summary>
+    public IReadOnlyList<OdometerEntry> Odometer { get; init; } = [];
+
     public FittedMachine(Machine machine, Setup fitted)
         : this(machine, fitted, []) { }
 
@@ -33,6 +38,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
         database.ReadAsync<IReadOnlyList<FittedMachine>>(async session =>
         {
             Dictionary<long, Setup> fitted = (await _setups.ListFittedAsync(session)).ToDictionary(s => s.MachineId);
+            ILookup<long, OdometerEntry> odometers = await LogRows.OdometersAsync(session, null);
             ILookup<long, JobContent> done = (await jobs.ContentsAsync(session)).ToLookup(j => j.Job.MachineId);
             return
             [
@@ -40,7 +46,10 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
                     .Where(m => fitted.ContainsKey(m.Id))
                     .OrderBy(m => m.Name, StringComparer.OrdinalIgnoreCase)
                     .ThenBy(m => m.Id)
-                    .Select(m => new FittedMachine(m, fitted[m.Id], [.. done[m.Id]])),
+                    .Select(m => new FittedMachine(m, fitted[m.Id], [.. done[m.Id]])
+                    {
+                        Odometer = [.. odometers[m.Id]],
+                    }),
             ];
         });
 
@@ -53,6 +62,9 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
                     await _setups.FittedAsync(session, id),
                     await jobs.ContentsAsync(session, id)
                 )
+                {
+                    Odometer = [.. (await LogRows.OdometersAsync(session, id))[id]],
+                }
                 : null
         );
 

@@ -1,0 +1,162 @@
+using System.Text.RegularExpressions;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
+using Wendrak.Core.Tables;
+
+namespace Wendrak.Core.Importing;
+
+/// <summary>What a file of lines looks like, before anything of it is taken.</summary>
+/// <param name="Form">How it is written.</param>
+/// <param name="Rows">Its first rows, without the head.</param>
+/// <param name="Guess">How it may be read, by the words of its heads and the numbers below; or as the last one with the same head was.</param>
+/// <param name="IsDayOrderSure">Its days can be read in one order only.</param>
+/// <param name="IsRemembered">A file with the same head was read before.</param>
+public sealed partial record LogFileLook(
+    SheetForm Form,
+    IReadOnlyList<IReadOnlyList<string>> Rows,
+    LogColumns Guess,
+    bool IsDayOrderSure,
+    bool IsRemembered
+)
+{
+    private const int RowsShown = 5;
+    private const int RowsLooked = 200;
+    private const int MonthsOfYear = 12;
+
+    /// <param name="stream">Can be read from its beginning.</param>
+    /// <param name="earlier">How files were read before, the newest first.</param>
+    /// <exception cref="InvalidInputException">It is no table.</exception>
+    public static LogFileLook Of(Stream stream, IEnumerable<LogColumns> earlier)
+    {
+        using SheetText sheet = new(stream);
+        List<string[]> rows = [];
+        while (rows.Count <= RowsLooked && sheet.Read() is { } row)
+            rows.Add(row);
+        new Guard()
+            .That(rows.Count > 0, "file", "empty", "There is no row in this file.")
+            .That(
+                rows.Count == 0 || rows[0].Length <= LogColumns.MostColumns,
+                "file",
+                "too_many",
+                $"Give a table of {LogColumns.MostColumns} columns or fewer.",
+                LogColumns.MostColumns
+            )
+            .ThrowIfAny();
+        bool hasHead = !rows[0].Any(IsDayOrNumber);
+        string[] heads = hasHead ? [.. rows[0].Select(h => h.Trim())] : [.. rows[0].Select((_, i) => $"{i + 1}")];
+        string[][] body = [.. rows.Skip(hasHead ? 1 : 0)];
+        LogColumns? known = hasHead ? earlier.FirstOrDefault(c => c.Heads.SequenceEqual(heads)) : null;
+        Guesser guesser = new(heads, body, hasHead);
+        return new(
+            sheet.Form,
+            [.. body.Take(RowsShown)],
+            known ?? guesser.Columns,
+            known is not null || guesser.IsDayOrderSure,
+            known is not null
+        );
+    }
+
+    private static bool IsDayOrNumber(string cell) =>
+        Cell.Number(cell, DecimalMark.Point) is not null
+        || Cell.Number(cell, DecimalMark.Comma) is not null
+        || Cell.Day(cell, DayOrder.DayMonthYear) is not null
+        || Cell.Day(cell, DayOrder.MonthDayYear) is not null;
+
+    private sealed class Guesser
+    {
+        private readonly string[][] _body;
+
+        public Guesser(string[] heads, string[][] body, bool hasHead)
+        {
+            _body = body;
+            (IReadOnlyList<string> Fields, IReadOnlyList<string> Units)[] meant = [.. heads.Select(Meant)];
+            LogFileKind kind = KindOf(heads);
+            List<LogColumn> columns = [];
+            for (int i = 0; i < heads.Length; i++)
+            {
+                LogField? field = meant[i]
+                    .Fields.Select(f => Enum.Parse<LogField>(f, ignoreCase: true))
+                    .Where(f => columns.All(c => c.Field != f) && Suits(kind, f))
+                    .Select(f => (LogField?)f)
+                    .FirstOrDefault();
+                if (field is { } found)
+                    columns.Add(new(i, found, UnitOf(kind, found, meant[i].Units)));
+            }
+            DayOrder days = DaysIn(columns.Find(c => c.Field == LogField.On)?.Index);
+            Columns = new(kind, heads, columns, days, DecimalsIn(columns), false, hasHead);
+        }
+
+        public LogColumns Columns { get; }
+
+        public bool IsDayOrderSure { get; private set; }
+
+        private static (IReadOnlyList<string>, IReadOnlyList<string>) Meant(string head)
+        {
+            string[] words = [.. Words().Matches(head.ToLowerInvariant()).Select(m => m.Value)];
+            return (LogHeads.FieldsIn(words), LogHeads.UnitsIn(words));
+        }
+
+        /// <summary>By the most telling head; what is none of the others is a fill of fuel.</summary>
+        private static LogFileKind KindOf(string[] heads)
+        {
+            HashSet<string> fields = [.. heads.SelectMany(h => Meant(h).Item1)];
+            HashSet<string> units = [.. heads.SelectMany(h => Meant(h).Item2)];
+            return units.Overlaps(["wh", "kWh"]) ? LogFileKind.Charge
+                : fields.Contains("level") ? LogFileKind.Noise
+                : fields.IsSupersetOf(["seconds", "fromSpeed", "toSpeed"]) ? LogFileKind.Runs
+                : fields.Contains("amount") ? LogFileKind.Fuel
+                : fields.Contains("what") ? LogFileKind.Upkeep
+                : fields.Contains("odometer") ? LogFileKind.Odometer
+                : LogFileKind.Fuel;
+        }
+
+        private static bool Suits(LogFileKind kind, LogField field) =>
+            field switch
+            {
+                LogField.Amount or LogField.IsFull or LogField.IsOneMissing => kind
+                    is LogFileKind.Fuel
+                        or LogFileKind.Charge,
+                LogField.Level or LogField.Distance or LogField.Method => kind == LogFileKind.Noise,
+                LogField.Seconds or LogField.FromSpeed or LogField.ToSpeed or LogField.Gear => kind == LogFileKind.Runs,
+                LogField.Minutes or LogField.What => kind == LogFileKind.Upkeep,
+                _ => true,
+            };
+
+        /// <summary>The one its head names; else the usual one, which is shown and may be changed.</summary>
+        private static LogUnit? UnitOf(LogFileKind kind, LogField field, IReadOnlyList<string> named)
+        {
+            IReadOnlyList<LogUnit> may = LogColumns.UnitsOf(kind, field);
+            foreach (string name in named)
+                if (Enum.Parse<LogUnit>(name, ignoreCase: true) is var unit && may.Contains(unit))
+                    return unit;
+            return may.Count == 0 ? null : may[0];
+        }
+
+        private DayOrder DaysIn(int? column)
+        {
+            DayOrder[] able =
+            [
+                .. Enum.GetValues<DayOrder>()
+                    .Where(o => column is not int c || CellsOf(c).All(cell => Cell.Day(cell, o) is not null)),
+            ];
+            bool isYearFirst = column is int at && CellsOf(at).All(cell => cell.Length > 3 && cell[..4].All(char.IsDigit));
+            IsDayOrderSure = isYearFirst || able.Where(o => o != DayOrder.YearMonthDay).Take(2).Count() == 1;
+            return isYearFirst ? DayOrder.YearMonthDay
+                : able.Where(o => o != DayOrder.YearMonthDay).Select(o => (DayOrder?)o).FirstOrDefault()
+                    ?? DayOrder.YearMonthDay;
+        }
+
+        private DecimalMark DecimalsIn(IReadOnlyList<LogColumn> columns)
+        {
+            string[] cells = [.. columns.Where(c => c.Unit is not null).SelectMany(c => CellsOf(c.Index))];
+            int Read(DecimalMark mark) => cells.Count(c => Cell.Number(c, mark) is not null);
+            return Read(DecimalMark.Comma) > Read(DecimalMark.Point) ? DecimalMark.Comma : DecimalMark.Point;
+        }
+
+        private IEnumerable<string> CellsOf(int column) =>
+            _body.Where(r => r.Length > column).Select(r => r[column].Trim()).Where(c => c.Length > 0);
+    }
+
+    [GeneratedRegex(@"km-stand|km/h|[\p{L}]+")]
+    private static partial Regex Words();
+}

@@ -1,0 +1,46 @@
+using Wendrak.Core.Comparing;
+using Wendrak.Core.Records;
+
+namespace Wendrak.Core.Logbook;
+
+/// <summary>What each setup of a machine brought.</summary>
+internal sealed class Outcomes(
+    FairComparisonQuestion question,
+    IReadOnlyList<SetupPeriod> periods,
+    IReadOnlyList<LogEntry> log
+)
+{
+    private readonly LogLine[] _lines = [.. log.Where(e => !e.IsStruck).Select(e => e.Line)];
+
+    public SetupOutcome Of(Setup setup, Observation[] values)
+    {
+        double[] scores = [.. Mine<ScoreGiven>(setup).Select(s => (double)s.Score)];
+        return new(
+            setup.Id,
+            setup.Name,
+            values.Length < 2 ? null : Sample.Of([.. values.Select(v => v.Value)], "Values"),
+            OverallOf(values),
+            values,
+            [.. Mine<MeanTold>(setup).Where(m => MeasureOf(m.Of) == question.Measure).OrderBy(m => m.On)],
+            scores.Length == 0 ? null : scores.Average(),
+            scores.Length,
+            CostOf(setup)
+        );
+    }
+
+    /// <summary>Weighed by distance: a long stretch counts for more of what was paid, and no more for how sure it is.</summary>
+    private static double? OverallOf(Observation[] values) =>
+        values.Length > 0 && values.All(v => v.Km is not null)
+            ? values.Sum(v => v.Value * v.Km!.Value) / values.Sum(v => v.Km!.Value)
+            : null;
+
+    private DistanceCost? CostOf(Setup setup) =>
+        DistanceCost.Of([.. periods.Where(p => p.SetupId == setup.Id)], _lines, question.RatePerHour ?? 0);
+
+    private IEnumerable<T> Mine<T>(Setup setup)
+        where T : LogLine =>
+        _lines.OfType<T>().Where(l => (l.SetupId ?? SetupPeriod.Through(periods, l.On, l.On)) == setup.Id);
+
+    private static ComparedMeasure MeasureOf(ToldMean told) =>
+        told == ToldMean.Fuel ? ComparedMeasure.Fuel : ComparedMeasure.Energy;
+}
