@@ -17,6 +17,7 @@ using Wendrak.Core.Shafts;
 using Wendrak.Core.Sharing;
 using Wendrak.Core.Stock;
 using Wendrak.Core.Tension;
+using Wendrak.Core.Traces;
 using Wendrak.Core.Wheels;
 
 namespace Wendrak.Json;
@@ -62,6 +63,10 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(IReadOnlyList<JobSheet>))]
 [JsonSerializable(typeof(IReadOnlyList<SetJob>))]
 [JsonSerializable(typeof(IReadOnlyList<Setup>))]
+[JsonSerializable(typeof(FilmInput))]
+[JsonSerializable(typeof(FilmTime))]
+[JsonSerializable(typeof(SpeedTrace))]
+[JsonSerializable(typeof(TraceQuestion))]
 [JsonSerializable(typeof(SharedDifferences))]
 [JsonSerializable(typeof(SharedFile))]
 [JsonSerializable(typeof(SharedTake))]

@@ -46,7 +46,11 @@ public static class DueEndpoints
         [
             .. (await store.ListAsync())
                 .Where(m => m.Machine.RetiredOn is null)
-                .Select(m => new MachineDue(m.Machine.Id, m.Machine.Name, DueList.Of(m.Machine, m.Fitted, m.Jobs, m.Odometer))),
+                .Select(m => new MachineDue(
+                    m.Machine.Id,
+                    m.Machine.Name,
+                    DueList.Of(m.Machine, m.Fitted, m.Jobs, m.Odometer)
+                )),
         ];
 
     private static async Task<Results<Ok<JobSheet>, NotFound>> HappenedAsync(

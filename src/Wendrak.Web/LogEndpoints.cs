@@ -2,10 +2,12 @@ using System.Text;
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Net.Http.Headers;
+using Wendrak.Core.Evaluation;
 using Wendrak.Core.Importing;
 using Wendrak.Core.Logbook;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
+using Wendrak.Core.Traces;
 using Wendrak.Store;
 using Wendrak.Store.Logs;
 using Wendrak.Store.Machines;
@@ -50,8 +52,17 @@ public static class LogEndpoints
             .Produces(StatusCodes.Status404NotFound)
             .WithName("writeLog")
             .WithSummary("A machine’s log as a table of text");
+        log.MapPost("/trace", TraceAsync)
+            .Accepts<Stream>(Text, "application/gpx+xml")
+            .WithMetadata(new RequestSizeLimit(RequestLimits.MostTraceBytes))
+            .WithName("readTrace")
+            .WithSummary("Times between two speeds in a trace, GPX or a table of text; nothing of it is stored");
+        app.MapComputing("/api/log", "Log")
+            .MapPost("/film-time", (FilmInput input) => TypedResults.Ok(FilmTime.Of(input)))
+            .WithName("timeFilm")
+            .WithSummary("Time between two frames of a film");
         log.MapPost("/comparison", CompareAsync)
-            .WithName("compareSetups")
+            .WithName("compareByLog")
             .WithSummary("What a change of setup brought, by the log, and how sure that is");
     }
 
@@ -126,7 +137,7 @@ public static class LogEndpoints
         bool onlyTry = false
     )
     {
-        LogColumns form = ReadColumns(columns);
+        LogColumns form = ReadJson<LogColumns>(nameof(columns), columns);
         await using FileStream kept = await KeepAsync(file, database, context, ct);
         LogImport read = LogImport.Read(kept, form, ct);
         return await store.TakeInAsync(context.Who(), id, name, form, read, onlyTry, ct) is { } taken
@@ -159,19 +170,37 @@ public static class LogEndpoints
             ? TypedResults.Ok(comparison)
             : TypedResults.NotFound();
 
-    private static LogColumns ReadColumns(string sent)
+    /// <param name="question">What is asked of it, as JSON of TraceQuestion.</param>
+    private static async Task<Results<Ok<SpeedTrace>, NotFound>> TraceAsync(
+        long id,
+        string question,
+        Stream file,
+        MachineReader machines,
+        Database database,
+        HttpContext context,
+        CancellationToken ct
+    )
+    {
+        if (await machines.FindAsync(id) is not { } stored)
+            return TypedResults.NotFound();
+        TraceQuestion asked = ReadJson<TraceQuestion>(nameof(question), question);
+        await using FileStream kept = await KeepAsync(file, database, context, ct);
+        return TypedResults.Ok(GearsOfTrace.Read(stored, kept, asked, ct));
+    }
+
+    /// <summary>What goes beside a file stands in the address.</summary>
+    /// <exception cref="InvalidInputException">It is none.</exception>
+    private static T ReadJson<T>(string name, string sent)
     {
         try
         {
-            LogColumns? read = JsonSerializer.Deserialize<LogColumns>(sent, Json.Options);
-            if (read is null)
-                throw new JsonException("null");
+            T read = JsonSerializer.Deserialize<T>(sent, Json.Options) ?? throw new JsonException("null");
             InputDoor.Check(read);
             return read;
         }
         catch (JsonException)
         {
-            throw new InvalidInputException("columns", "unreadable", "Give LogColumns as JSON.");
+            throw new InvalidInputException(name, "unreadable", $"Give it as JSON of {typeof(T).Name}.");
         }
     }
 
@@ -185,6 +214,7 @@ public static class LogEndpoints
     {
         FileStream kept = new(PassingFile.Name(database, context, ".table"), FileMode.CreateNew, FileAccess.ReadWrite);
         await file.CopyToAsync(kept, ct);
+        kept.Position = 0;
         return kept;
     }
 }

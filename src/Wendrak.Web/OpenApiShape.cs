@@ -44,7 +44,8 @@ public static class OpenApiShape
         ["Machines"] = "Machines that are stored, and their files.",
         ["Setups"] = "What is fitted, was delivered, was tried.",
         ["Due"] = "What is due on the machines, as a list and as a calendar, and what happened to one.",
-        ["Log"] = "What a machine took, cost, sounded like and did, line by line or from a file, and what a change of setup brought.",
+        ["Log"] =
+            "What a machine took, cost, sounded like and did, line by line or from a file, and what a change of setup brought.",
         ["Jobs"] = "Visits of a machine, told as what happened.",
         ["Photos"] = "Pictures that go with jobs.",
         ["Aims"] = "Aims that are kept.",

@@ -18,6 +18,9 @@ public static class RequestLimits
     /// <summary>100 MB: half a million lines with words.</summary>
     public const long MostLogBytes = 100_000_000;
 
+    /// <summary>300 MB: a million points of GPX with all that a device adds.</summary>
+    public const long MostTraceBytes = 300_000_000;
+
     /// <summary>A machine with ten thousand visits.</summary>
     public const long MostFileBytes = 500_000_000;
 

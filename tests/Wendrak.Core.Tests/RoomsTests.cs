@@ -29,6 +29,7 @@ public sealed class RoomsTests
         "Procedures",
         "Records",
         "Importing",
+        "Traces",
         "Logbook",
         "Sharing",
         "Evaluation",

@@ -60,6 +60,8 @@ public sealed class EveryOrder(TempStore store, int seed)
             ("add aim", AddAimAsync),
             ("change aim", ChangeAimAsync),
             ("remove aim", RemoveAimAsync),
+            ("write log", WriteLogAsync),
+            ("strike log", StrikeLogAsync),
             ("begin visit", BeginVisitAsync),
             ("happen", HappenAsync),
             ("happen", HappenAsync),
@@ -102,6 +104,7 @@ public sealed class EveryOrder(TempStore store, int seed)
             lines.AddRange((await store.Setups.ListAsync(m.Machine.Id)).Select(s => Line(s with { Version = 0 })));
             lines.AddRange((await store.Aims.ListAsync(m.Machine.Id)).Select(a => Line(a with { Version = 0 })));
             lines.AddRange(m.Visits.OrderBy(v => v.Id).Select(v => Line(v with { Version = 0 })));
+            lines.AddRange((await store.Logs.AllAsync(m.Machine.Id))!.Select(Line));
         }
         foreach (FittedMachine m in (await store.Machines.ListAsync()).OrderBy(m => m.Machine.Id))
             lines.AddRange(
@@ -242,6 +245,19 @@ public sealed class EveryOrder(TempStore store, int seed)
             Target = new MatchSetup(m.Fitted.Id, "as fitted", m.Fitted.Loops, [], 2),
         };
         await store.Aims.AddAsync("Ann", aim, default);
+    }
+
+    private async Task WriteLogAsync()
+    {
+        long machine = (await MachineAsync()).Machine.Id;
+        await store.Logs.AddAsync("Ann", machine, [new OdometerRead(new(2026, 3, 1), _random.Next(20_000))], default);
+    }
+
+    private async Task StrikeLogAsync()
+    {
+        long machine = (await MachineAsync()).Machine.Id;
+        LogEntry entry = await OneAsync(store.Logs.AllAsync(machine)!);
+        await store.Logs.StrikeAsync("Ann", machine, entry.LotId, entry.Number, !entry.IsStruck, default);
     }
 
     private async Task<Aim> AimAsync() => await OneAsync(store.Aims.ListAsync((await MachineAsync()).Machine.Id));

@@ -48,6 +48,8 @@ public sealed class StatementsTests : IDisposable
                     () => _store.Stock.Wheels.ListAsync(),
                     () => _store.History.ListAsync(null, null, 50),
                     () => _store.Files.WriteAsync(1),
+                    () => _store.Logs.PageAsync(1, new(), null, 50),
+                    () => _store.Logs.CompareAsync(1, new(Core.Logbook.ComparedMeasure.Fuel)),
                 ]
         )
         {

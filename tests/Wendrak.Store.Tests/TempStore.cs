@@ -24,6 +24,7 @@ public sealed class TempStore : IDisposable
     public History History { get; }
     public Undoing Undoing { get; }
     public StockStore Stock { get; }
+    public LogStore Logs { get; }
 
     public TempStore()
         : this(Directory.CreateTempSubdirectory("wendrak-store-").FullName) { }
@@ -43,6 +44,7 @@ public sealed class TempStore : IDisposable
         Files = new(Database, Log, Jobs);
         Aims = new(Database, Log);
         Stock = new(Database, Log);
+        Logs = new(Database, Log, Jobs);
     }
 
     public void Dispose()

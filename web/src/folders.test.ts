@@ -11,6 +11,7 @@ const ORDER = [
   'sharing',
   'loop',
   'job',
+  'log',
   'aim',
   'fit',
   'ratio',

@@ -26,14 +26,12 @@ public static class DueList
     )
     {
         JobSheet[] sheets = [.. jobs.Select(j => j.Sheet)];
-        UsualDistance? usual = UsualDistance.Learn(
-            [
-                .. odometer,
-                .. sheets
-                    .Where(s => s.OdometerKm is not null)
-                    .Select(s => new OdometerEntry(s.OpenedOn, s.OdometerKm!.Value)),
-            ]
-        );
+        UsualDistance? usual = UsualDistance.Learn([
+            .. odometer,
+            .. sheets
+                .Where(s => s.OdometerKm is not null)
+                .Select(s => new OdometerEntry(s.OpenedOn, s.OdometerKm!.Value)),
+        ]);
         IReadOnlyList<PartSeen> seen = PartSeen.AllOf(sheets);
         Loop[] loops = [.. MachineRules.LoopsOf(machine)];
         IEnumerable<DueItem> items =

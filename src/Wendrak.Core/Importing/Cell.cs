@@ -41,7 +41,10 @@ public static partial class Cell
                 && DateTime.TryParse(cell, CultureInfo.InvariantCulture, DateTimeStyles.None, out DateTime named)
                 ? DateOnly.FromDateTime(named)
                 : null;
-        int[] parts = [.. match.Groups.Values.Skip(1).Take(3).Select(g => int.Parse(g.Value, CultureInfo.InvariantCulture))];
+        int[] parts =
+        [
+            .. match.Groups.Values.Skip(1).Take(3).Select(g => int.Parse(g.Value, CultureInfo.InvariantCulture)),
+        ];
         // A year that is written in full says its order by itself.
         DayOrder real = match.Groups[1].Length == 4 ? DayOrder.YearMonthDay : order;
         (int year, int month, int day) = real switch
@@ -53,10 +56,7 @@ public static partial class Cell
         if (year < 100)
             year += Century;
         return
-            year is >= 1 and <= 9999
-            && month is >= 1 and <= 12
-            && day >= 1
-            && day <= DateTime.DaysInMonth(year, month)
+            year is >= 1 and <= 9999 && month is >= 1 and <= 12 && day >= 1 && day <= DateTime.DaysInMonth(year, month)
             ? new(year, month, day)
             : null;
     }

@@ -11,12 +11,14 @@ namespace Wendrak.Core.Importing;
 /// <param name="Guess">How it may be read, by the words of its heads and the numbers below; or as the last one with the same head was.</param>
 /// <param name="IsDayOrderSure">Its days can be read in one order only.</param>
 /// <param name="IsRemembered">A file with the same head was read before.</param>
+/// <param name="Choices">What the columns of each kind of file may be.</param>
 public sealed partial record LogFileLook(
     SheetForm Form,
     IReadOnlyList<IReadOnlyList<string>> Rows,
     LogColumns Guess,
     bool IsDayOrderSure,
-    bool IsRemembered
+    bool IsRemembered,
+    IReadOnlyList<LogFileChoice> Choices
 )
 {
     private const int RowsShown = 5;
@@ -52,7 +54,8 @@ public sealed partial record LogFileLook(
             [.. body.Take(RowsShown)],
             known ?? guesser.Columns,
             known is not null || guesser.IsDayOrderSure,
-            known is not null
+            known is not null,
+            LogFileChoice.All
         );
     }
 
@@ -76,7 +79,7 @@ public sealed partial record LogFileLook(
             {
                 LogField? field = meant[i]
                     .Fields.Select(f => Enum.Parse<LogField>(f, ignoreCase: true))
-                    .Where(f => columns.All(c => c.Field != f) && Suits(kind, f))
+                    .Where(f => columns.All(c => c.Field != f) && LogFileChoice.Has(kind, f))
                     .Select(f => (LogField?)f)
                     .FirstOrDefault();
                 if (field is { } found)
@@ -110,18 +113,6 @@ public sealed partial record LogFileLook(
                 : LogFileKind.Fuel;
         }
 
-        private static bool Suits(LogFileKind kind, LogField field) =>
-            field switch
-            {
-                LogField.Amount or LogField.IsFull or LogField.IsOneMissing => kind
-                    is LogFileKind.Fuel
-                        or LogFileKind.Charge,
-                LogField.Level or LogField.Distance or LogField.Method => kind == LogFileKind.Noise,
-                LogField.Seconds or LogField.FromSpeed or LogField.ToSpeed or LogField.Gear => kind == LogFileKind.Runs,
-                LogField.Minutes or LogField.What => kind == LogFileKind.Upkeep,
-                _ => true,
-            };
-
         /// <summary>The one its head names; else the usual one, which is shown and may be changed.</summary>
         private static LogUnit? UnitOf(LogFileKind kind, LogField field, IReadOnlyList<string> named)
         {
@@ -139,9 +130,11 @@ public sealed partial record LogFileLook(
                 .. Enum.GetValues<DayOrder>()
                     .Where(o => column is not int c || CellsOf(c).All(cell => Cell.Day(cell, o) is not null)),
             ];
-            bool isYearFirst = column is int at && CellsOf(at).All(cell => cell.Length > 3 && cell[..4].All(char.IsDigit));
+            bool isYearFirst =
+                column is int at && CellsOf(at).All(cell => cell.Length > 3 && cell[..4].All(char.IsDigit));
             IsDayOrderSure = isYearFirst || able.Where(o => o != DayOrder.YearMonthDay).Take(2).Count() == 1;
-            return isYearFirst ? DayOrder.YearMonthDay
+            return isYearFirst
+                ? DayOrder.YearMonthDay
                 : able.Where(o => o != DayOrder.YearMonthDay).Select(o => (DayOrder?)o).FirstOrDefault()
                     ?? DayOrder.YearMonthDay;
         }

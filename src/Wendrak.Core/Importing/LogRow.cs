@@ -136,7 +136,8 @@ internal sealed class LogRow(LogColumns columns, string[] cells)
 
     private bool IsFull => columns.Find(LogField.IsFull) is null ? columns.AreAllFull : YesOrNo(LogField.IsFull);
 
-    private bool? IsMissing => columns.Find(LogField.IsOneMissing) is not null && YesOrNo(LogField.IsOneMissing) ? true : null;
+    private bool? IsMissing =>
+        columns.Find(LogField.IsOneMissing) is not null && YesOrNo(LogField.IsOneMissing) ? true : null;
 
     private bool YesOrNo(LogField field)
     {

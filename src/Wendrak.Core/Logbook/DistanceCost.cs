@@ -1,3 +1,4 @@
+using Wendrak.Core.Comparing;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 
@@ -27,11 +28,7 @@ public sealed record DistanceCost(
     /// <param name="lines">Of the machine’s log.</param>
     /// <param name="ratePerHour">What an hour of work is worth.</param>
     /// <returns>Null where no distance was read.</returns>
-    public static DistanceCost? Of(
-        IReadOnlyList<SetupPeriod> periods,
-        IReadOnlyList<LogLine> lines,
-        double ratePerHour
-    )
+    public static DistanceCost? Of(IReadOnlyList<SetupPeriod> periods, IReadOnlyList<LogLine> lines, double ratePerHour)
     {
         LogLine[] read = [.. lines.Where(l => l.OdometerKm is not null).OrderBy(l => l.OdometerKm)];
         (double From, double To)[] run = [.. periods.Select(p => RunIn(p, read)).Where(r => r.To > r.From)];
@@ -43,18 +40,39 @@ public sealed record DistanceCost(
         double ofParts = parts.Sum(p => p.Cost / p.LastedKm * run.Sum(r => Overlap(r, p)));
         double minutes = mine.OfType<UpkeepDone>().Sum(u => u.Minutes);
         double usedUp = mine.OfType<UpkeepDone>().Sum(u => u.Cost ?? 0);
-        double fuel = mine.OfType<FuelFilled>().Sum(f => f.Cost ?? 0) + mine.OfType<Charged>().Sum(c => c.Cost ?? 0);
-        Explained total = Per1000.With(ofParts, usedUp, minutes / MinutesPerHour, ratePerHour, fuel, km);
+        double fuel =
+            PaidPer1000Km(
+                mine.OfType<FuelFilled>(),
+                f => new(f.OdometerKm, f.Cost ?? 0, f.IsFull, f.IsOneMissing == true)
+            )
+            + PaidPer1000Km(
+                mine.OfType<Charged>(),
+                c => new(c.OdometerKm, c.Cost ?? 0, c.IsFull, c.IsOneMissing == true)
+            );
+        Explained total = Per1000.With(ofParts, usedUp, minutes / MinutesPerHour, ratePerHour, km, fuel);
         double Each(double money) => 1000 * money / km;
         return new(
             km,
             Each(ofParts),
             Each(usedUp + minutes / MinutesPerHour * ratePerHour),
-            Each(fuel),
+            fuel,
             total.Value,
             parts.Any(p => p.IsOn && run.Sum(r => Overlap(r, p)) > 0),
             total.Working
         );
+    }
+
+    /// <summary>From full to full, as far as it was paid for: what the first one cost was run before it.</summary>
+    private static double PaidPer1000Km<T>(IEnumerable<T> fills, Func<T, Fill> paidOf)
+        where T : LogLine
+    {
+        IReadOnlyList<Stretch> paid =
+        [
+            .. FullToFull
+                .Of([.. fills.OrderBy(f => f.On).ThenBy(f => f.OdometerKm ?? double.MaxValue).Select(paidOf)])
+                .Stretches.Where(s => s.Amount > 0),
+        ];
+        return paid.Count == 0 ? 0 : 1000 * paid.Sum(s => s.Amount) / paid.Sum(s => s.Km);
     }
 
     private sealed record Part(double FromKm, double LastedKm, double Cost, bool IsOn);
@@ -99,14 +117,14 @@ public sealed record DistanceCost(
         "Cost of 1 000 km",
         "c",
         ("parts, upkeep and fuel", "/1 000 km"),
-        (P, U, t, r, F, s) => 1000 * (P + U + t * r + F) / s,
+        (P, U, t, r, s, F) => 1000 * (P + U + t * r) / s + F,
         [
             ("parts, as far as they lasted in it", ""),
             ("used up at upkeep", ""),
             ("working time", "h"),
             ("what an hour is worth", "/h"),
-            ("fuel and charge paid for", ""),
             ("run with it", "km"),
+            ("fuel and charge, from full to full", "/1 000 km"),
         ],
         "definition; common practice",
         "What was not written down is not in it: insurance, tyres and time on the road neither, unless somebody wrote them."

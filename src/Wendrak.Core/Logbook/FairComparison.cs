@@ -47,6 +47,7 @@ public enum ComparisonVerdict
 /// <param name="Sample">Mean, spread and number; null with fewer than two values.</param>
 /// <param name="Overall">All that was used over all that was run, in the unit of the measure; null of what has no distance.</param>
 /// <param name="Values">In the order of their days.</param>
+/// <param name="Use">The mean in all the measures of fuel; null of anything else.</param>
 /// <param name="Hearsay">Means that somebody told without their fills: beside, never counted in.</param>
 /// <param name="Score">Mean of what its owner gave, 1 to 5; null for nothing given. Beside, never mixed in.</param>
 /// <param name="Scores">How often a score was given.</param>
@@ -57,11 +58,18 @@ public sealed record SetupOutcome(
     Sample? Sample,
     double? Overall,
     IReadOnlyList<Observation> Values,
-    IReadOnlyList<MeanTold> Hearsay,
+    FuelUse? Use,
+    IReadOnlyList<Hearsay> Hearsay,
     double? Score,
     int Scores,
     DistanceCost? Cost
 );
+
+/// <summary>A mean that somebody told.</summary>
+/// <param name="On">Day.</param>
+/// <param name="Value">In the unit of the measure.</param>
+/// <param name="Whose">Who told it, or where it was read; null where nobody said.</param>
+public sealed record Hearsay(DateOnly On, double Value, string? Whose);
 
 /// <summary>Two setups that differ in one part alone: their comparison is of that part.</summary>
 /// <param name="FirstId">One.</param>
@@ -146,7 +154,8 @@ public sealed record FairComparison(
         Check(question, known);
         Observing observed = new(question.Measure, periods, log);
         IReadOnlyList<ObservedAlike> alike = observed.Alike;
-        ObservedAlike? chosen = alike.FirstOrDefault(a => a.Key == question.Alike) ?? (alike is [{ } most, ..] ? most : null);
+        ObservedAlike? chosen =
+            alike.FirstOrDefault(a => a.Key == question.Alike) ?? (alike is [{ } most, ..] ? most : null);
         ILookup<long, Observation> values = (chosen?.Values ?? []).ToLookup(v => v.SetupId);
         Setup? second =
             known.FirstOrDefault(s => s.Id == question.SecondId) ?? known.FirstOrDefault(s => s.Id == LastOn(periods));
@@ -276,10 +285,7 @@ public sealed record FairComparison(
         [
             .. from i in Enumerable.Range(0, setups.Length)
             from j in Enumerable.Range(i + 1, setups.Length - i - 1)
-            let effects = SetupDifference
-                .Between(setups[i], setups[j])
-                .Where(d => d.Part != SetupPart.Length)
-                .ToArray()
+            let effects = SetupDifference.Between(setups[i], setups[j]).Where(d => d.Part != SetupPart.Length).ToArray()
             where effects.Length == 1
             select new SeparatingPair(setups[i].Id, setups[j].Id, effects[0]),
         ];

@@ -86,7 +86,7 @@ public static class LogTable
         {
             FuelFilled l => ("fuel", l.Litres, "L", null),
             Charged l => ("charge", l.EnergyWh, "Wh", null),
-            MeanTold l => ("told mean", l.Value, l.Of == ToldMean.Fuel ? "L/100 km" : "Wh/km", l.Whose),
+            MeanTold l => ("told mean", l.Value, UnitOf(l.Of), l.Whose),
             RunTimed l => (
                 "timed run",
                 l.Seconds,
@@ -103,6 +103,16 @@ public static class LogTable
             UpkeepDone l => ("upkeep", null, null, l.What),
             ScoreGiven l => ("score", l.Score, "of 5", null),
             _ => ("odometer", null, null, null),
+        };
+
+    private static string UnitOf(ToldMean told) =>
+        told switch
+        {
+            ToldMean.KmPerLitre => "km/L",
+            ToldMean.MilesPerImperialGallon => "mpg imperial",
+            ToldMean.MilesPerUsGallon => "mpg US",
+            ToldMean.WhPerKm => "Wh/km",
+            _ => "L/100 km",
         };
 
     private static string? YesOrNo(bool? said) =>

@@ -137,5 +137,8 @@ internal sealed class Observing
     }
 
     private static string KeyOf(NoiseRead noise) =>
-        string.Create(CultureInfo.InvariantCulture, $"{noise.DistanceM:0.##} m, {noise.Method.Trim().ToLowerInvariant()}");
+        string.Create(
+            CultureInfo.InvariantCulture,
+            $"{noise.DistanceM:0.##} m, {noise.Method.Trim().ToLowerInvariant()}"
+        );
 }

@@ -104,7 +104,9 @@ internal static class OtherDifferences
 
     private static OtherDifference? Order(IReadOnlyList<Observation> first, IReadOnlyList<Observation> second) =>
         // What is of one day may have been in any order.
-        first.Min(o => o.From) == second.Max(o => o.On) && second.Min(o => o.From) == first.Max(o => o.On) ? null
+        first.Min(o => o.From) == second.Max(o => o.On)
+        && second.Min(o => o.From) == first.Max(o => o.On)
+            ? null
         : first.Max(o => o.On) <= second.Min(o => o.From) ? new(OtherCondition.Order, "before", "after")
         : second.Max(o => o.On) <= first.Min(o => o.From) ? new(OtherCondition.Order, "after", "before")
         : null;
@@ -122,9 +124,7 @@ internal static class OtherDifferences
         (Observation Of, string Word)[] b = [.. Said(second)];
         if (a.Length == 0 || b.Length == 0)
             return null;
-        double alike = a.Select(s => s.Word)
-            .Union(b.Select(s => s.Word))
-            .Sum(w => Math.Min(Share(a, w), Share(b, w)));
+        double alike = a.Select(s => s.Word).Union(b.Select(s => s.Word)).Sum(w => Math.Min(Share(a, w), Share(b, w)));
         return alike >= AlikeFrom ? null : new(condition, Told(a), Told(b));
 
         IEnumerable<(Observation, string)> Said(IReadOnlyList<Observation> values) =>

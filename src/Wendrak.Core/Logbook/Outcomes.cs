@@ -21,7 +21,15 @@ internal sealed class Outcomes(
             values.Length < 2 ? null : Sample.Of([.. values.Select(v => v.Value)], "Values"),
             OverallOf(values),
             values,
-            [.. Mine<MeanTold>(setup).Where(m => MeasureOf(m.Of) == question.Measure).OrderBy(m => m.On)],
+            question.Measure == ComparedMeasure.Fuel && values.Length > 0
+                ? FuelUse.From(FuelMeasure.LitresPer100Km, values.Average(v => v.Value))
+                : null,
+            [
+                .. Mine<MeanTold>(setup)
+                    .OrderBy(m => m.On)
+                    .Where(m => MeasureOf(m.Of) == question.Measure)
+                    .Select(m => new Hearsay(m.On, ValueOf(m), m.Whose)),
+            ],
             scores.Length == 0 ? null : scores.Average(),
             scores.Length,
             CostOf(setup)
@@ -42,5 +50,10 @@ internal sealed class Outcomes(
         _lines.OfType<T>().Where(l => (l.SetupId ?? SetupPeriod.Through(periods, l.On, l.On)) == setup.Id);
 
     private static ComparedMeasure MeasureOf(ToldMean told) =>
-        told == ToldMean.Fuel ? ComparedMeasure.Fuel : ComparedMeasure.Energy;
+        told == ToldMean.WhPerKm ? ComparedMeasure.Energy : ComparedMeasure.Fuel;
+
+    private static double ValueOf(MeanTold told) =>
+        told.Of == ToldMean.WhPerKm
+            ? told.Value
+            : FuelUse.From(Enum.Parse<FuelMeasure>(told.Of.ToString()), told.Value).LitresPer100Km;
 }

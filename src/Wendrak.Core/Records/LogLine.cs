@@ -74,19 +74,19 @@ public sealed record Charged(
     string? Words = null
 ) : LogLine(On, OdometerKm, SetupId, Under, Words);
 
-/// <summary>What a told mean is of.</summary>
+/// <summary>In what a mean is told. There are two gallons: which one is always asked.</summary>
 public enum ToldMean
 {
-    /// <summary>L/100 km.</summary>
-    Fuel,
-
-    /// <summary>Wh/km.</summary>
-    Energy,
+    LitresPer100Km,
+    KmPerLitre,
+    MilesPerImperialGallon,
+    MilesPerUsGallon,
+    WhPerKm,
 }
 
 /// <summary>A mean that somebody told without its fills: hearsay, which stands beside and is never counted in.</summary>
-/// <param name="Of">What.</param>
-/// <param name="Value">L/100 km or Wh/km.</param>
+/// <param name="Of">In what.</param>
+/// <param name="Value">As it was told.</param>
 /// <param name="Whose">Who told it, or where it was read; null where nobody said.</param>
 public sealed record MeanTold(
     DateOnly On,

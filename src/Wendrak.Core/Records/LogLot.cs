@@ -48,7 +48,11 @@ public sealed record FiledLog(
         foreach (LogLine[] part in Lines.Chunk(MostLines))
         {
             int[] struck = [.. (Struck ?? []).Where(n => n >= at && n < at + part.Length).Select(n => n - at)];
-            yield return this with { Struck = struck.Length == 0 ? null : struck, Lines = part };
+            yield return this with
+            {
+                Struck = struck.Length == 0 ? null : struck,
+                Lines = part,
+            };
             at += part.Length;
         }
     }

@@ -15,13 +15,19 @@ internal static class BodyScan
         FROM record
         UNION ALL SELECT 'change_item', kind, id, version, schema, coalesce(body, ''), hash FROM change_item
         UNION ALL SELECT 'job_event', kind, id, 1, schema, body, hash FROM job_event
-        UNION ALL SELECT 'log_line', 'log_line', lot_id, number, schema, body, hash FROM log_line
         """;
+
+    private const string Lines =
+        "UNION ALL SELECT 'log_line', 'log_line', lot_id, number, schema, body, hash FROM log_line";
+
+    /// <summary>A file of form 9 or earlier has no log.</summary>
+    private const string HasLog = "SELECT count(*) FROM pragma_table_list WHERE name = 'log_line'";
 
     /// <summary>What is damaged, as it is come upon.</summary>
     public static IEnumerable<BadBody> Find(SqliteConnection connection)
     {
-        foreach (Row row in connection.Query<Row>(Sql, buffered: false))
+        string sql = connection.ExecuteScalar<long>(HasLog) == 0 ? Sql : $"{Sql}\n{Lines}";
+        foreach (Row row in connection.Query<Row>(sql, buffered: false))
             if (!BodyHash.IsOf(row.Hash, row.Kind, row.Id, row.Version, row.Schema, row.Body))
                 yield return new(row.InTable, row.Kind, row.Id, row.Version);
     }

@@ -58,7 +58,7 @@ internal static class LogRows
         ];
     }
 
-    /// <summary>All of a machine of the given kinds, or of one lot, in the order in which they were written.</summary>
+    /// <summary>All of a machine of the given kinds, in the order in which they were written.</summary>
     public static IAsyncEnumerable<LogRow> AllAsync(Session session, long machine, IReadOnlyCollection<string> kinds) =>
         session.Connection.QueryUnbufferedAsync<LogRow>(
             $"{Select} WHERE machine_id = @machine AND kind IN @kinds ORDER BY id",
@@ -66,15 +66,16 @@ internal static class LogRows
             session.Transaction
         );
 
-    /// <summary>Of one lot, in their order.</summary>
-    public static async Task<IReadOnlyList<LogRow>> OfLotAsync(Session session, long lot) =>
-        [
-            .. await session.Connection.QueryAsync<LogRow>(
-                $"{Select} WHERE lot_id = @lot ORDER BY number",
-                new { lot },
-                session.Transaction
-            ),
-        ];
+    /// <summary>All of a machine, by their lots.</summary>
+    public static async Task<ILookup<long, LogRow>> ByLotAsync(Session session, long machine)
+    {
+        IEnumerable<LogRow> rows = await session.Connection.QueryAsync<LogRow>(
+            $"{Select} WHERE machine_id = @machine ORDER BY lot_id, number",
+            new { machine },
+            session.Transaction
+        );
+        return rows.ToLookup(r => r.LotId);
+    }
 
     /// <summary>Bodies of a machine over some days: what is there already is not taken twice.</summary>
     public static async Task<HashSet<string>> BodiesAsync(Session session, long machine, DateOnly from, DateOnly to)

@@ -50,10 +50,7 @@ public sealed class LogStore(Database database, ChangeLog log, JobStore jobs)
                 return null;
             IReadOnlyList<LogRow> rows = await LogRows.PageAsync(session, machineId, filter, after, most + 1);
             bool hasMore = rows.Count > most;
-            return new LogPage(
-                [.. rows.Take(most).Select(r => r.ToEntry())],
-                hasMore ? rows[most - 1].Id : null
-            );
+            return new LogPage([.. rows.Take(most).Select(r => r.ToEntry())], hasMore ? rows[most - 1].Id : null);
         });
 
     /// <summary>Every line that stands or is struck, in the order in which they were written.</summary>
@@ -136,12 +133,7 @@ public sealed class LogStore(Database database, ChangeLog log, JobStore jobs)
                 List<LogLine> fresh = await NewAmongAsync(edit.Session, machineId, read.Lines);
                 if (fresh.Count > 0 && !onlyTry)
                     await AddAsync(edit, machine, fresh, name, columns);
-                return new LogTaken(
-                    fresh.Count,
-                    read.Lines.Count - fresh.Count,
-                    read.Refused,
-                    read.RefusedCount
-                );
+                return new LogTaken(fresh.Count, read.Lines.Count - fresh.Count, read.Refused, read.RefusedCount);
             },
             ct
         );
@@ -177,14 +169,16 @@ public sealed class LogStore(Database database, ChangeLog log, JobStore jobs)
     /// <summary>A log as it goes into a file.</summary>
     internal async Task<IReadOnlyList<FiledLog>?> FiledAsync(Session session, long machineId)
     {
-        List<FiledLog> filed = [];
-        foreach (LogLot lot in await _lots.ListOfMachineAsync(session, machineId))
-        {
-            IReadOnlyList<LogRow> rows = await LogRows.OfLotAsync(session, lot.Id);
-            FiledLog whole = new(lot.File, lot.Columns, lot.Struck, [.. rows.Select(r => r.ToEntry().Line)]);
-            filed.AddRange(whole.InParts());
-        }
-        return filed.Count == 0 ? null : filed;
+        IReadOnlyList<LogLot> lots = await _lots.ListOfMachineAsync(session, machineId);
+        if (lots.Count == 0)
+            return null;
+        ILookup<long, LogRow> rows = await LogRows.ByLotAsync(session, machineId);
+        return
+        [
+            .. lots.SelectMany(l =>
+                new FiledLog(l.File, l.Columns, l.Struck, [.. rows[l.Id].Select(r => r.ToEntry().Line)]).InParts()
+            ),
+        ];
     }
 
     /// <summary>Takes a log in that came with its machine.</summary>
@@ -212,7 +206,11 @@ public sealed class LogStore(Database database, ChangeLog log, JobStore jobs)
         return lot;
     }
 
-    private static async Task<List<LogLine>> NewAmongAsync(Session session, long machineId, IReadOnlyList<LogLine> lines)
+    private static async Task<List<LogLine>> NewAmongAsync(
+        Session session,
+        long machineId,
+        IReadOnlyList<LogLine> lines
+    )
     {
         if (lines.Count == 0)
             return [];

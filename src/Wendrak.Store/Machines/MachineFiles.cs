@@ -104,12 +104,7 @@ public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs
             Lines =
             [
                 .. lot.Lines.Select(l =>
-                    l.SetupId is long id
-                        ? l with
-                        {
-                            SetupId = newIds.TryGetValue(id, out long now) ? now : null,
-                        }
-                        : l
+                    l.SetupId is long id ? l with { SetupId = newIds.TryGetValue(id, out long now) ? now : null } : l
                 ),
             ],
         };

@@ -24,7 +24,10 @@ public sealed class LogFileLookTests
             ],
             look.Guess.Columns
         );
-        Assert.Equal((LogFileKind.Fuel, DayOrder.YearMonthDay, true), (look.Guess.Kind, look.Guess.Days, look.IsDayOrderSure));
+        Assert.Equal(
+            (LogFileKind.Fuel, DayOrder.YearMonthDay, true),
+            (look.Guess.Kind, look.Guess.Days, look.IsDayOrderSure)
+        );
         Assert.Equal(["2025-03-04", "100.5", "4.2", "yes", "8.1"], look.Rows[0]);
         Assert.Equal(("utf-8", ','), (look.Form.Encoding, look.Form.Separator));
     }
@@ -66,9 +69,19 @@ public sealed class LogFileLookTests
 
     [Theory]
     [InlineData("date,kWh,odometer\n2025-01-02,1.5,10\n", LogFileKind.Charge, LogField.Amount, LogUnit.KWh)]
-    [InlineData("date,dB,distance m,method\n2025-01-02,80,1,phone\n", LogFileKind.Noise, LogField.Distance, LogUnit.Metres)]
+    [InlineData(
+        "date,dB,distance m,method\n2025-01-02,80,1,phone\n",
+        LogFileKind.Noise,
+        LogField.Distance,
+        LogUnit.Metres
+    )]
     [InlineData("date,work,hours\n2025-01-02,oil,0.5\n", LogFileKind.Upkeep, LogField.Minutes, LogUnit.Hours)]
-    [InlineData("date,seconds,from mph,to mph\n2025-01-02,4.2,30,60\n", LogFileKind.Runs, LogField.ToSpeed, LogUnit.Mph)]
+    [InlineData(
+        "date,seconds,from mph,to mph\n2025-01-02,4.2,30,60\n",
+        LogFileKind.Runs,
+        LogField.ToSpeed,
+        LogUnit.Mph
+    )]
     [InlineData("date,mileage\n2025-01-02,4200\n", LogFileKind.Odometer, LogField.Odometer, LogUnit.Km)]
     [InlineData("date,imp gal\n2025-01-02,1.2\n", LogFileKind.Fuel, LogField.Amount, LogUnit.ImperialGallons)]
     public void What_the_lines_are_is_told_by_the_heads(string text, LogFileKind kind, LogField field, LogUnit unit)
@@ -119,6 +132,23 @@ public sealed class LogFileLookTests
     }
 
     [Fact]
+    public void Each_kind_of_file_says_what_its_columns_may_be()
+    {
+        IReadOnlyList<LogFileChoice> choices = Sheets.Look(Plain).Choices;
+        Assert.Equal(Enum.GetValues<LogFileKind>(), choices.Select(c => c.Kind));
+        foreach (LogFileChoice choice in choices)
+            Assert.Equal(
+                LogColumns.NeededFor(choice.Kind).Order(),
+                choice.Fields.Where(f => f.IsNeeded).Select(f => f.Field).Order()
+            );
+        LogFieldChoice amount = choices
+            .Single(c => c.Kind == LogFileKind.Charge)
+            .Fields.Single(f => f.Field == LogField.Amount);
+        Assert.Equal([LogUnit.KWh, LogUnit.Wh], amount.Units);
+        Assert.DoesNotContain(choices.Single(c => c.Kind == LogFileKind.Noise).Fields, f => f.Field == LogField.Amount);
+    }
+
+    [Fact]
     public void Every_word_of_the_tables_is_of_a_field_or_unit_there_is()
     {
         string[] words = ["date", "odo", "litres", "full", "missed", "cost", "min", "db", "distance", "method", "sec"];
@@ -126,12 +156,14 @@ public sealed class LogFileLookTests
             Assert.NotEmpty(LogHeads.FieldsIn([word]));
         foreach (LogUnit unit in Enum.GetValues<LogUnit>())
             Assert.Contains(
-                LogHeads.UnitsIn([unit switch
-                {
-                    LogUnit.ImperialGallons => "imperial",
-                    LogUnit.UsGallons => "us",
-                    _ => unit.ToString().ToLowerInvariant(),
-                }]),
+                LogHeads.UnitsIn([
+                    unit switch
+                    {
+                        LogUnit.ImperialGallons => "imperial",
+                        LogUnit.UsGallons => "us",
+                        _ => unit.ToString().ToLowerInvariant(),
+                    },
+                ]),
                 name => Enum.Parse<LogUnit>(name, true) == unit
             );
     }

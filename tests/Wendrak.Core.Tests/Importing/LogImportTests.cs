@@ -18,7 +18,10 @@ public sealed class LogImportTests
         FuelFilled first = Assert.IsType<FuelFilled>(read.Lines[0]);
         Assert.Equal((160.9344, 3.785411784), (first.OdometerKm!.Value, first.Litres));
         Assert.Equal((true, true, 9.5, "first"), (first.IsFull, first.IsOneMissing, first.Cost, first.Words));
-        Assert.Equal(("Ann", 200 * 0.45359237, "town", "dry"), (first.Under!.Who, first.Under.LoadKg, first.Under.Route, first.Under.Weather));
+        Assert.Equal(
+            ("Ann", 200 * 0.45359237, "town", "dry"),
+            (first.Under!.Who, first.Under.LoadKg, first.Under.Route, first.Under.Weather)
+        );
         Assert.Equal(new FuelFilled(new(2025, 3, 11), 321.8688, 7.570823568, false), read.Lines[1]);
     }
 
@@ -87,9 +90,27 @@ public sealed class LogImportTests
             Refusals.Names(field, () => LogImport.Read(Sheets.Of(text), columns));
         Names("Columns", good with { Columns = [.. good.Columns.Take(2)] });
         Names("Columns[3].Field", good with { Columns = [.. good.Columns, good.Columns[0]] });
-        Names("Columns[1].Unit", good with { Columns = [good.Columns[0], good.Columns[1] with { Unit = LogUnit.Wh }, good.Columns[2]] });
-        Names("Columns[0].Unit", good with { Columns = [good.Columns[0] with { Unit = LogUnit.Km }, .. good.Columns.Skip(1)] });
-        Names("Columns[0].Index", good with { Columns = [good.Columns[0] with { Index = 3 }, .. good.Columns.Skip(1)] });
+        Names(
+            "Columns[1].Unit",
+            good with
+            {
+                Columns = [good.Columns[0], good.Columns[1] with { Unit = LogUnit.Wh }, good.Columns[2]],
+            }
+        );
+        Names(
+            "Columns[0].Unit",
+            good with
+            {
+                Columns = [good.Columns[0] with { Unit = LogUnit.Km }, .. good.Columns.Skip(1)],
+            }
+        );
+        Names(
+            "Columns[0].Index",
+            good with
+            {
+                Columns = [good.Columns[0] with { Index = 3 }, .. good.Columns.Skip(1)],
+            }
+        );
         Names("Heads", good with { Heads = ["date", "odometer", "other"] });
         Names("Kind", good with { Kind = (LogFileKind)9 });
         Names("Days", good with { Days = (DayOrder)9 });
@@ -100,7 +121,9 @@ public sealed class LogImportTests
     public void A_hundred_thousand_rows_are_read()
     {
         string rows = string.Concat(
-            Enumerable.Range(0, 100_000).Select(i => string.Create(CultureInfo.InvariantCulture, $"2025-01-02,{i},3.5\n"))
+            Enumerable
+                .Range(0, 100_000)
+                .Select(i => string.Create(CultureInfo.InvariantCulture, $"2025-01-02,{i},3.5\n"))
         );
         LogImport read = Sheets.Read("date,odometer,liters\n" + rows);
         Assert.Equal((100_000, 0), (read.Lines.Count, read.RefusedCount));

@@ -19,7 +19,7 @@ public sealed class DistanceCostTests
         const double life = 22_000;
         DistanceCost cost = CostOf(
             60,
-            new OdometerRead(Start, 0),
+            new FuelFilled(Start, 0, 11, true, Cost: 20),
             new PartPaid(Start, 0, "chain and sprockets", 180),
             new UpkeepDone(Start, 0, "fitting", 90),
             new UpkeepDone(Start.AddDays(1), 1, "oil", 0, 1.2 * life / 800),
@@ -30,11 +30,7 @@ public sealed class DistanceCostTests
         Assert.Equal(90, cost.FuelPer1000Km, 9);
         Assert.Equal(life, cost.Km);
         Assert.Equal(cost.TotalPer1000Km, cost.Working.Result.Value);
-        Assert.Equal(
-            cost.TotalPer1000Km,
-            cost.PartsPer1000Km + cost.UpkeepPer1000Km + cost.FuelPer1000Km,
-            9
-        );
+        Assert.Equal(cost.TotalPer1000Km, cost.PartsPer1000Km + cost.UpkeepPer1000Km + cost.FuelPer1000Km, 9);
     }
 
     [Fact]
@@ -59,11 +55,7 @@ public sealed class DistanceCostTests
     [Fact]
     public void Work_is_worth_what_is_said_and_nothing_where_nobody_said()
     {
-        LogLine[] log =
-        [
-            new UpkeepDone(Start, 0, "set", 30, 4),
-            new OdometerRead(Start.AddDays(1), 500),
-        ];
+        LogLine[] log = [new UpkeepDone(Start, 0, "set", 30, 4), new OdometerRead(Start.AddDays(1), 500)];
         Assert.Equal(8, CostOf(null, log)!.UpkeepPer1000Km, 9);
         Assert.Equal(48, CostOf(40, log)!.UpkeepPer1000Km, 9);
     }

@@ -60,7 +60,10 @@ public sealed class FairComparisonTests
             ComparisonVerdict.NoSpread,
             Compare([Before, After], [.. Fills(0, 0, [4, 4]), .. Fills(60, 1_000, [5, 5])]).Verdict
         );
-        FairComparison wide = Compare([Before, After], [.. Fills(0, 0, [4, 5, 6]), .. Fills(60, 1_000, [4.2, 5.2, 6.1])]);
+        FairComparison wide = Compare(
+            [Before, After],
+            [.. Fills(0, 0, [4, 5, 6]), .. Fills(60, 1_000, [4.2, 5.2, 6.1])]
+        );
         Assert.Equal(ComparisonVerdict.NotShown, wide.Verdict);
         Assert.True(wide.NeededEach > 3);
     }
@@ -102,10 +105,7 @@ public sealed class FairComparisonTests
     [Fact]
     public void With_other_road_wheels_nothing_is_expected()
     {
-        Setup wheels = Setup(2, 15, 46, 59) with
-        {
-            RoadWheels = [new("rear wheel", new(null, 1_950))],
-        };
+        Setup wheels = Setup(2, 15, 46, 59) with { RoadWheels = [new("rear wheel", new(null, 1_950))] };
         FairComparison found = Compare([Before, wheels], Two);
         Assert.False(found.IsUnexpected);
         Assert.Contains(found.Changes, c => c.Part == SetupPart.RoadWheel);
@@ -120,10 +120,7 @@ public sealed class FairComparisonTests
             [.. Two, .. Fills(120, 2_000, B)],
             asked: q => q with { FirstId = 1, SecondId = 3 }
         );
-        Assert.Equal(
-            [SetupPart.Front, SetupPart.Rear, SetupPart.Length],
-            found.Changes.Select(c => c.Part)
-        );
+        Assert.Equal([SetupPart.Front, SetupPart.Rear, SetupPart.Length], found.Changes.Select(c => c.Part));
         Assert.Equal((15d, 16d), (found.Changes[0].First, found.Changes[0].Second));
         Assert.Equal(
             [(1, 2, SetupPart.Rear), (2, 3, SetupPart.Front)],
@@ -155,7 +152,10 @@ public sealed class FairComparisonTests
             ComparedMeasure.Noise,
             q => q with { Alike = "0.5 m, phone, on a stand" }
         );
-        Assert.Equal((ComparisonVerdict.NoValues, 0, 2), (other.Verdict, other.First!.Values.Count, other.Second!.Values.Count));
+        Assert.Equal(
+            (ComparisonVerdict.NoValues, 0, 2),
+            (other.Verdict, other.First!.Values.Count, other.Second!.Values.Count)
+        );
     }
 
     [Fact]
@@ -163,7 +163,9 @@ public sealed class FairComparisonTests
     {
         LogLine[] alternating =
         [
-            .. new[] { 1, 2, 2, 1 }.Select((id, i) => (LogLine)new NoiseRead(Start.AddDays(61), null, 80 + i, 1, "m", id)),
+            .. new[] { 1, 2, 2, 1 }.Select(
+                (id, i) => (LogLine)new NoiseRead(Start.AddDays(61), null, 80 + i, 1, "m", id)
+            ),
         ];
         FairComparison found = Compare([Before, After], alternating, ComparedMeasure.Noise);
         Assert.Equal([80, 83], found.First!.Values.Select(v => v.Value));
@@ -187,14 +189,16 @@ public sealed class FairComparisonTests
             [Before, After],
             [
                 .. Two,
-                new MeanTold(Start.AddDays(10), null, ToldMean.Fuel, 9, "a friend"),
-                new MeanTold(Start.AddDays(10), null, ToldMean.Energy, 30),
+                new MeanTold(Start.AddDays(10), null, ToldMean.MilesPerImperialGallon, 60, "a friend"),
+                new MeanTold(Start.AddDays(10), null, ToldMean.WhPerKm, 30),
                 new ScoreGiven(Start.AddDays(62), null, 4),
                 new ScoreGiven(Start.AddDays(63), null, 5),
             ]
         );
         Assert.Equal(plain.Compared, told.Compared);
-        Assert.Equal(9, Assert.Single(told.First!.Hearsay).Value);
+        // Check l7 of the engineering reference.
+        Assert.Equal(4.70802, Assert.Single(told.First!.Hearsay).Value, 5);
+        Assert.Equal(100 / told.First.Sample!.Mean, told.First.Use!.KmPerLitre, 9);
         Assert.Equal((4.5, 2), (told.Second!.Score, told.Second.Scores));
         Assert.Null(told.First.Score);
     }
@@ -221,14 +225,17 @@ public sealed class FairComparisonTests
         ];
         SetupOutcome found = Compare([Before], charges, ComparedMeasure.Energy).Second!;
         Assert.Equal([40, 20], found.Values.Select(v => v.Value));
-        Assert.Equal((30, 25), (found.Sample!.Mean, found.Overall));
+        Assert.Equal((30, 25, null), (found.Sample!.Mean, found.Overall, found.Use));
     }
 
     [Fact]
     public void A_setup_that_was_not_on_it_and_numbers_that_can_t_be_are_refused_at_their_fields()
     {
         void Names(string field, Func<FairComparisonQuestion, FairComparisonQuestion> asked) =>
-            Refusals.Names(field, () => Compare([Before, After, Setup(9, 15, 45, 0, SetupStatus.Trial)], Two, asked: asked));
+            Refusals.Names(
+                field,
+                () => Compare([Before, After, Setup(9, 15, 45, 0, SetupStatus.Trial)], Two, asked: asked)
+            );
         Names("FirstId", q => q with { FirstId = 9 });
         Names("SecondId", q => q with { SecondId = 9 });
         Names("SecondId", q => q with { FirstId = 1, SecondId = 1 });

@@ -22,7 +22,7 @@ public sealed class LogTableTests
         string text = Written(
             new FuelFilled(Start, 100, 4.5, true, true, 8.25, null, new("Ann", 82.5, "town", "dry"), "a \"b\", c"),
             new Charged(Start, 100, 480, false),
-            new MeanTold(Start, null, ToldMean.Fuel, 4.4, "a friend"),
+            new MeanTold(Start, null, ToldMean.LitresPer100Km, 4.4, "a friend"),
             new RunTimed(Start, null, 4.2, 60, 100, RunStart.Rolling, RunTiming.Watch),
             new NoiseRead(Start, null, 82, 0.5, "phone"),
             new PartPaid(Start, 100, "chain", 95),

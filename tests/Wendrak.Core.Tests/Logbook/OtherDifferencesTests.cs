@@ -53,10 +53,7 @@ public sealed class OtherDifferencesTests
                 .Where(o => o.First is not null && o.Condition is not (OtherCondition.Order or OtherCondition.Season))
                 .Select(o => (o.First!, o.Second!))
         );
-        Assert.DoesNotContain(
-            Found(town, town with { Who = " ANN" }).Others,
-            o => o.Condition == OtherCondition.Rider
-        );
+        Assert.DoesNotContain(Found(town, town with { Who = " ANN" }).Others, o => o.Condition == OtherCondition.Rider);
     }
 
     [Fact]
@@ -113,9 +110,6 @@ public sealed class OtherDifferencesTests
             [OtherCondition.Load, OtherCondition.Route, OtherCondition.Rider, OtherCondition.Weather],
             Found(null, null).Unsaid
         );
-        Assert.Equal(
-            [OtherCondition.Weather],
-            Found(new("Ann", 80, "town"), new("Ann", 80, "town", "dry")).Unsaid
-        );
+        Assert.Equal([OtherCondition.Weather], Found(new("Ann", 80, "town"), new("Ann", 80, "town", "dry")).Unsaid);
     }
 }

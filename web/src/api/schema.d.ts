@@ -888,6 +888,143 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/machines/{id}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A part of a machine’s log, newest day first */
+        get: operations["listLog"];
+        put?: never;
+        /** Writes lines into a machine’s log */
+        post: operations["addToLog"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/log/struck": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Strikes a line of a log out, or lets it stand again */
+        post: operations["strikeLogLine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/log/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a table of text looks like, and how it may be read; nothing of it is stored */
+        post: operations["lookAtLogFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/log/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a table of text into a log, as far as it can be read */
+        post: operations["takeLogFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/log.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A machine’s log as a table of text */
+        get: operations["writeLog"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/trace": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Times between two speeds in a trace, GPX or a table of text; nothing of it is stored */
+        post: operations["readTrace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/comparison": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a change of setup brought, by the log, and how sure that is */
+        post: operations["compareByLog"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/film-time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Time between two frames of a film */
+        post: operations["timeFilm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines": {
         parameters: {
             query?: never;
@@ -2898,12 +3035,62 @@ export interface components {
             lengths: number[];
             layout?: null | components["schemas"]["LoopLayout"];
         };
+        /** @description A setup that can be compared. */
+        ComparableSetup: {
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What people call it. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many values there are of it, by the measure that was asked.
+             */
+            count: number;
+        };
+        /**
+         * @description What two setups are compared by.
+         * @enum {unknown}
+         */
+        ComparedMeasure: "fuel" | "energy" | "time" | "noise";
         /** @description A setup to be compared. */
         ComparedSetup: {
             /** @description What people call it. */
             name: string;
             loops: components["schemas"]["LoopChoice"][];
             roadWheels: components["schemas"]["RoadWheelChoice"][];
+        };
+        /** @description Difference of two setups, with how sure it is. */
+        Comparison: {
+            first: components["schemas"]["Sample"];
+            second: components["schemas"]["Sample"];
+            /**
+             * Format: double
+             * @description Second less first.
+             */
+            difference: number;
+            /** Format: double */
+            t: number;
+            /** Format: double */
+            degreesOfFreedom: number;
+            /**
+             * Format: double
+             * @description How often so large a difference comes of chance alone, both ways.
+             */
+            pValue: number;
+            /**
+             * Format: double
+             * @description Lower end of its interval at the level asked for.
+             */
+            low: number;
+            /** Format: double */
+            high: number;
+            /** @description None of the interval is on the other side of nothing. */
+            isShown: boolean;
+            /** @description Fewer than five of one: said beside the result. */
+            isFew: boolean;
         };
         /** @description What is in view against as fitted. */
         ComparisonQuestion: {
@@ -2913,6 +3100,11 @@ export interface components {
              */
             workings: boolean;
         };
+        /**
+         * @description How far a comparison may be told.
+         * @enum {unknown}
+         */
+        ComparisonVerdict: "noValues" | "tooFew" | "noSpread" | "notShown" | "shown";
         /** @description What a route, a venue or a day was like; free words, compared as whole words when aims are matched. */
         Conditions: {
             /** @description What is driven on. */
@@ -3063,6 +3255,16 @@ export interface components {
             mostUsualPercent: number;
             workings: components["schemas"]["Working"][];
         };
+        /**
+         * @description In which order a day is written.
+         * @enum {unknown}
+         */
+        DayOrder: "yearMonthDay" | "dayMonthYear" | "monthDayYear";
+        /**
+         * @description What stands before the tenths.
+         * @enum {unknown}
+         */
+        DecimalMark: "point" | "comma";
         /** @description Wheels a machine was delivered with. */
         DeliveredWheels: {
             loops: components["schemas"]["LoopChoice"][];
@@ -3103,6 +3305,38 @@ export interface components {
              * @description When it was noted.
              */
             at: string;
+        };
+        /** @description What 1 000 km cost with a setup, in the money the log is written in. */
+        DistanceCost: {
+            /**
+             * Format: double
+             * @description Over which distance that is known, km.
+             */
+            km: number;
+            /**
+             * Format: double
+             * @description Parts, each over the distance it lasted.
+             */
+            partsPer1000Km: number;
+            /**
+             * Format: double
+             * @description Working time at its rate, and what was used up.
+             */
+            upkeepPer1000Km: number;
+            /**
+             * Format: double
+             * @description Fuel and charge that was paid for.
+             */
+            fuelPer1000Km: number;
+            /**
+             * Format: double
+             * @description All of it.
+             */
+            totalPer1000Km: number;
+            /** @description A part is still on: it is counted as if it ended now, so it will cost less. */
+            hasPartsThatLast: boolean;
+            /** @description Of the total. */
+            working: components["schemas"]["Working"];
         };
         /** @description A line drawn on a photo, in pixels of the stored picture from its upper left corner. */
         DrawnLine: {
@@ -3526,6 +3760,78 @@ export interface components {
          * @enum {unknown}
          */
         Fact: "engine" | "motor" | "onWheels" | "speedometer" | "twoAdjusters" | "cams" | "motorMoves" | "fixedCentres" | "frontChanges" | "rearChanges" | "loopChanges" | "wheelOut" | "roadWheelChanges" | "loopComesOff" | "tensionOnly" | "trackingOnly" | "beltToChain" | "chainToBelt";
+        /** @description What a change of setup brought, and how sure it is. */
+        FairComparison: {
+            /** @description That were on the machine, in the order in which they first went on. */
+            setups: components["schemas"]["ComparableSetup"][];
+            /** @description Keys of values that may be compared with each other, those with the most first. */
+            alike: string[];
+            /** @description Of the ones that were compared; null for none. */
+            alikeKey: null | string;
+            first: null | components["schemas"]["SetupOutcome"];
+            second: null | components["schemas"]["SetupOutcome"];
+            compared: null | components["schemas"]["Comparison"];
+            /** @description How far it may be told. */
+            verdict: components["schemas"]["ComparisonVerdict"];
+            /**
+             * Format: double
+             * @description Difference that matters, in the unit of the measure; null without a mean.
+             */
+            matters: null | number;
+            /** @description Nobody said what matters. */
+            isMattersUsual: boolean;
+            /**
+             * Format: int32
+             * @description How many values each needs to tell such a difference; null where no spread is known.
+             */
+            neededEach: null | number;
+            /**
+             * Format: int32
+             * @description How often A B B A is to be run for that many more: then warmth, wind and season cancel.
+             */
+            blocks: null | number;
+            /** @description It is the other way round than the change of gearing has it. */
+            isUnexpected: boolean;
+            /** @description What differs between the two setups. */
+            changes: components["schemas"]["SetupDifference"][];
+            /** @description Pairs of setups with values that differ in one part alone. */
+            separating: components["schemas"]["SeparatingPair"][];
+            /** @description What else differed between the two, and is in their difference. */
+            others: components["schemas"]["OtherDifference"][];
+            /** @description What may have differed unseen, since nobody wrote it down each time. */
+            unsaid: components["schemas"]["OtherCondition"][];
+            /** @description What did not come in. */
+            notCounted: components["schemas"]["NotCounted"];
+            sound: null | components["schemas"]["SoundDifference"];
+            workings: components["schemas"]["Working"][];
+        };
+        /** @description Two setups against each other. */
+        FairComparisonQuestion: {
+            /** @description By what. */
+            measure: components["schemas"]["ComparedMeasure"];
+            /**
+             * Format: int64
+             * @description The one it was before; null for the one that was on before the second.
+             */
+            firstId?: null | number;
+            /**
+             * Format: int64
+             * @description The one it is now; null for what is on.
+             */
+            secondId?: null | number;
+            /** @description Key of the values that are compared; null for those of which there are the most. */
+            alike?: null | string;
+            /**
+             * Format: double
+             * @description A difference that matters, in the unit of the measure; null for the usual one.
+             */
+            matters?: null | number;
+            /**
+             * Format: double
+             * @description What an hour of work is worth, for what a distance costs; null for nothing.
+             */
+            ratePerHour?: null | number;
+        };
         /** @description A family that a loop can be worked on by. */
         FamilyChoice: {
             family: components["schemas"]["ProcedureFamily"];
@@ -3594,6 +3900,16 @@ export interface components {
             /** @description Everything that happened at it, in its order. */
             events: components["schemas"]["FiledEvent"][];
         };
+        /** @description Lines of a log as they stand in a machine file. */
+        FiledLog: {
+            /** @description Name of the file they were read from; null where they were typed. */
+            file: null | string;
+            columns: null | components["schemas"]["LogColumns"];
+            /** @description Numbers of those that were struck out, from 0; null for none. */
+            struck: null | number[];
+            /** @description In their order. */
+            lines: components["schemas"]["LogLine"][];
+        };
         /** @description One way to fill a shaft; SpacerWorkings explains it. */
         FilledShaft: {
             /** @description Left of the first sprocket, between them, right of the last. */
@@ -3616,6 +3932,37 @@ export interface components {
             pieces: number;
             /** @description Whether as much lies at the left end as at the right one, as a rear wheel that must stay in its middle wants it. */
             hasEqualEnds: boolean;
+        };
+        /** @description A time from the frames of a film. */
+        FilmInput: {
+            /**
+             * Format: double
+             * @description Of the film.
+             */
+            framesASecond: number;
+            /**
+             * Format: int32
+             * @description Number of the frame in which the first speed shows.
+             */
+            firstFrame: number;
+            /**
+             * Format: int32
+             * @description Number of the frame in which the second one shows.
+             */
+            lastFrame: number;
+        };
+        FilmTime: {
+            /**
+             * Format: double
+             * @description Between the two frames, s.
+             */
+            seconds: number;
+            /**
+             * Format: double
+             * @description Either end may be a frame off, s.
+             */
+            errorS: number;
+            working: components["schemas"]["Working"];
         };
         /** @description Which thing at which place, and until when it may go on. */
         FindingDetail: {
@@ -3933,6 +4280,36 @@ export interface components {
         };
         /** @description What has to be done again when what is in view goes on. */
         FollowUpsQuestion: Record<string, never>;
+        /** @description A run between two speeds, found in a trace. */
+        FoundRun: {
+            /**
+             * Format: double
+             * @description When the first speed was passed, s since the first point.
+             */
+            fromS: number;
+            /**
+             * Format: double
+             * @description When the second one was.
+             */
+            toS: number;
+            /**
+             * Format: double
+             * @description Between the two, s.
+             */
+            seconds: number;
+            /**
+             * Format: double
+             * @description Standard deviation of that by the noise of the speeds, s; null where that is not known.
+             */
+            errorS: null | number;
+            /**
+             * Format: int32
+             * @description In which it was at both; null where the motor’s speed is not known or it was shifted.
+             */
+            gear: null | number;
+            /** @description In which it may have been at the first speed: there the motor turns neither too slowly nor too fast. */
+            possibleGears: number[];
+        };
         FractionLeft: {
             /**
              * Format: double
@@ -4102,6 +4479,17 @@ export interface components {
              * @description e^(f'·θ) of the wheel that slips first.
              */
             ratioAtSlip: number;
+        };
+        /** @description Fuel use in all its measures. */
+        FuelUse: {
+            /** Format: double */
+            litresPer100Km: number;
+            /** Format: double */
+            kmPerLitre: number;
+            /** Format: double */
+            milesPerImperialGallon: number;
+            /** Format: double */
+            milesPerUsGallon: number;
         };
         /** @description A gear of a set, here and in the file. */
         GearDifference: {
@@ -4307,6 +4695,21 @@ export interface components {
             lastBackup: null | string;
             /** @description What was found damaged since the start. */
             damaged: string[];
+        };
+        /** @description A mean that somebody told. */
+        Hearsay: {
+            /**
+             * Format: date
+             * @description Day.
+             */
+            on: string;
+            /**
+             * Format: double
+             * @description In the unit of the measure.
+             */
+            value: number;
+            /** @description Who told it, or where it was read; null where nobody said. */
+            whose: null | string;
         };
         /** @description A wheel on its hub at the step that puts it on, and what turning it round would do. */
         HubAtStep: {
@@ -5554,6 +5957,468 @@ export interface components {
          * @enum {unknown}
          */
         LockState: "loose" | "nipped" | "torqued";
+        /** @description One column that is taken. */
+        LogColumn: {
+            /**
+             * Format: int32
+             * @description Which, from 0.
+             */
+            index: number;
+            /** @description What it says. */
+            field: components["schemas"]["LogField"];
+            unit?: null | components["schemas"]["LogUnit"];
+        };
+        /** @description How a file of lines is read. It is kept with what was read: the next one with the same head is read so. */
+        LogColumns: {
+            /** @description What its lines are. */
+            kind: components["schemas"]["LogFileKind"];
+            /** @description Heads of all its columns, in their order. */
+            heads: string[];
+            /** @description Those that are taken. */
+            columns: components["schemas"]["LogColumn"][];
+            /** @description In which order a day is written. */
+            days: components["schemas"]["DayOrder"];
+            /** @description What stands before the tenths. */
+            decimals: components["schemas"]["DecimalMark"];
+            /** @description Where no column says it: whether each fill was a full one. */
+            areAllFull: boolean;
+            /** @description Whether the first row says what its columns are. */
+            hasHead: boolean;
+        };
+        /** @description A line where it stands in the log. */
+        LogEntry: {
+            /**
+             * Format: int64
+             * @description Of the lot it came with.
+             */
+            lotId: number;
+            /**
+             * Format: int32
+             * @description Of the line in its lot, from 0.
+             */
+            number: number;
+            /** @description Name of the file it was read from; null where it was typed. */
+            file: null | string;
+            /** @description It was struck out: it stands there and counts no more. */
+            isStruck: boolean;
+            /** @description What it says. */
+            line: components["schemas"]["LogLine"];
+        };
+        /**
+         * @description What a column of a file says.
+         * @enum {unknown}
+         */
+        LogField: "on" | "odometer" | "amount" | "isFull" | "isOneMissing" | "cost" | "minutes" | "level" | "distance" | "method" | "seconds" | "fromSpeed" | "toSpeed" | "gear" | "what" | "who" | "load" | "route" | "weather" | "words";
+        /** @description What a column may be. */
+        LogFieldChoice: {
+            /** @description What it says. */
+            field: components["schemas"]["LogField"];
+            /** @description A line can’t be without it. */
+            isNeeded: boolean;
+            /** @description In which its numbers may be, the usual one first; empty of what has none. */
+            units: components["schemas"]["LogUnit"][];
+        };
+        /** @description What the columns of a file may be. */
+        LogFileChoice: {
+            /** @description What its lines are. */
+            kind: components["schemas"]["LogFileKind"];
+            /** @description In the order in which they are offered. */
+            fields: components["schemas"]["LogFieldChoice"][];
+        };
+        /**
+         * @description What the lines of a file are.
+         * @enum {unknown}
+         */
+        LogFileKind: "fuel" | "charge" | "noise" | "upkeep" | "odometer" | "runs";
+        /** @description What a file of lines looks like, before anything of it is taken. */
+        LogFileLook: {
+            /** @description How it is written. */
+            form: components["schemas"]["SheetForm"];
+            /** @description Its first rows, without the head. */
+            rows: string[][];
+            /** @description How it may be read, by the words of its heads and the numbers below; or as the last one with the same head was. */
+            guess: components["schemas"]["LogColumns"];
+            /** @description Its days can be read in one order only. */
+            isDayOrderSure: boolean;
+            /** @description A file with the same head was read before. */
+            isRemembered: boolean;
+            /** @description What the columns of each kind of file may be. */
+            choices: components["schemas"]["LogFileChoice"][];
+        };
+        /** @description One line of a machine's log: what it took, cost, did or sounded like. It is written once; a wrong one is struck out. */
+        LogLine: components["schemas"]["LogLineFuelFilled"] | components["schemas"]["LogLineCharged"] | components["schemas"]["LogLineMeanTold"] | components["schemas"]["LogLineRunTimed"] | components["schemas"]["LogLineNoiseRead"] | components["schemas"]["LogLinePartPaid"] | components["schemas"]["LogLineUpkeepDone"] | components["schemas"]["LogLineOdometerRead"] | components["schemas"]["LogLineScoreGiven"];
+        /** @description A battery was charged. */
+        LogLineCharged: {
+            /** @enum {string} */
+            kind: "charged";
+            /**
+             * Format: double
+             * @description Out of the plug, Wh: what the charger loses is in it.
+             */
+            energyWh: number;
+            /** @description Until the charger ended by itself. */
+            isFull: boolean;
+            /** @description A charge before it was not written down: no stretch ends here. */
+            isOneMissing?: null | boolean;
+            /**
+             * Format: double
+             * @description Paid for it; null where nobody said.
+             */
+            cost?: null | number;
+            /**
+             * Format: date
+             * @description Day.
+             */
+            on: string;
+            /**
+             * Format: double
+             * @description What the odometer said, km; null where nobody looked.
+             */
+            odometerKm: null | number;
+            /**
+             * Format: int64
+             * @description With which setup, where somebody said so; null for the one that was on by that day.
+             */
+            setupId?: null | number;
+            under?: null | components["schemas"]["RunConditions"];
+            /** @description More of it; null for nothing. */
+            words?: null | string;
+        };
+        /** @description Fuel was filled in. */
+        LogLineFuelFilled: {
+            /** @enum {string} */
+            kind: "fuelFilled";
+            /**
+             * Format: double
+             * @description How much, L.
+             */
+            litres: number;
+            /** @description Up to where it is always filled: only from full to full it is known what was used. */
+            isFull: boolean;
+            /** @description A fill before it was not written down: no stretch ends here. */
+            isOneMissing?: null | boolean;
+            /**
+             * Format: double
+             * @description Paid for it; null where nobody said.
+             */
+            cost?: null | number;
+            /**
+             * Format: date
+             * @description Day.
+             */
+            on: string;
+            /**
+             * Format: double
+             * @description What the odometer said, km; null where nobody looked.
+             */
+            odometerKm: null | number;
+            /**
+             * Format: int64
+             * @description With which setup, where somebody said so; null for the one that was on by that day.
+             */
+            setupId?: null | number;
+            under?: null | components["schemas"]["RunConditions"];
+            /** @description More of it; null for nothing. */
+            words?: null | string;
+        };
+        /** @description A mean that somebody told without its fills: hearsay, which stands beside and is never counted in. */
+        LogLineMeanTold: {
+            /** @enum {string} */
+            kind: "meanTold";
+            /** @description In what. */
+            of: components["schemas"]["ToldMean"];
+            /**
+             * Format: double
+             * @description As it was told.
+             */
+            value: number;
+            /** @description Who told it, or where it was read; null where nobody said. */
+            whose?: null | string;
+            /**
+             * Format: date
+             * @description Day.
+             */
+            on: string;
+            /**
+             * Format: double
+             * @description What the odometer said, km; null where nobody looked.
+             */
+            odometerKm: null | number;
+            /**
+             * Format: int64
+             * @description With which setup, where somebody said so; null for the one that was on by that day.
+             */
+            setupId?: null | number;
+            under?: null | components["schemas"]["RunConditions"];
+            /** @description More of it; null for nothing. */
+            words?: null | string;
+        };
+        /** @description A level of sound was read. */
+        LogLineNoiseRead: {
+            /** @enum {string} */
+            kind: "noiseRead";
+            /**
+             * Format: double
+             * @description dB(A).
+             */
+            db: number;
+            /**
+             * Format: double
+             * @description From the drive, m: two levels are compared only at the same one.
+             */
+            distanceM: number;
+            /** @description How it was read: two levels are compared only where both were read alike. */
+            method: string;
+            /**
+             * Format: date
+             * @description Day.
+             */
+            on: string;
+            /**
+             * Format: double
+             * @description What the odometer said, km; null where nobody looked.
+             */
+            odometerKm: null | number;
+            /**
+             * Format: int64
+             * @description With which setup, where somebody said so; null for the one that was on by that day.
+             */
+            setupId?: null | number;
+            under?: null | components["schemas"]["RunConditions"];
+            /** @description More of it; null for nothing. */
+            words?: null | string;
+        };
+        /** @description Somebody read the odometer. */
+        LogLineOdometerRead: {
+            /** @enum {string} */
+            kind: "odometerRead";
+            /**
+             * Format: date
+             * @description Day.
+             */
+            on: string;
+            /**
+             * Format: double
+             * @description What the odometer said, km; null where nobody looked.
+             */
+            odometerKm: null | number;
+            /**
+             * Format: int64
+             * @description With which setup, where somebody said so; null for the one that was on by that day.
+             */
+            setupId?: null | number;
+            under?: null | components["schemas"]["RunConditions"];
+            /** @description More of it; null for nothing. */
+            words?: null | string;
+        };
+        /** @description A part was paid for that wears. */
+        LogLinePartPaid: {
+            /** @enum {string} */
+            kind: "partPaid";
+            /** @description Under one name each time: it lasts until the next one of that name. */
+            what: string;
+            /**
+             * Format: double
+             * @description Paid for it.
+             */
+            cost: number;
+            /**
+             * Format: double
+             * @description How far it is expected to last, km; null for until the next one.
+             */
+            expectedKm?: null | number;
+            /**
+             * Format: date
+             * @description Day.
+             */
+            on: string;
+            /**
+             * Format: double
+             * @description What the odometer said, km; null where nobody looked.
+             */
+            odometerKm: null | number;
+            /**
+             * Format: int64
+             * @description With which setup, where somebody said so; null for the one that was on by that day.
+             */
+            setupId?: null | number;
+            under?: null | components["schemas"]["RunConditions"];
+            /** @description More of it; null for nothing. */
+            words?: null | string;
+        };
+        /** @description The time between two speeds. */
+        LogLineRunTimed: {
+            /** @enum {string} */
+            kind: "runTimed";
+            /**
+             * Format: double
+             * @description s.
+             */
+            seconds: number;
+            /**
+             * Format: double
+             * @description First speed, km/h; 0 from rest.
+             */
+            fromKmh: number;
+            /**
+             * Format: double
+             * @description Second one, km/h.
+             */
+            toKmh: number;
+            /** @description How it began. */
+            start: components["schemas"]["RunStart"];
+            /** @description How it was timed. */
+            timing: components["schemas"]["RunTiming"];
+            /**
+             * Format: int32
+             * @description In which gear; null for more than one, or where nobody said.
+             */
+            gear?: null | number;
+            /**
+             * Format: date
+             * @description Day.
+             */
+            on: string;
+            /**
+             * Format: double
+             * @description What the odometer said, km; null where nobody looked.
+             */
+            odometerKm: null | number;
+            /**
+             * Format: int64
+             * @description With which setup, where somebody said so; null for the one that was on by that day.
+             */
+            setupId?: null | number;
+            under?: null | components["schemas"]["RunConditions"];
+            /** @description More of it; null for nothing. */
+            words?: null | string;
+        };
+        /** @description How its owner likes it: it stands beside what was measured and is never mixed in. */
+        LogLineScoreGiven: {
+            /** @enum {string} */
+            kind: "scoreGiven";
+            /**
+             * Format: int32
+             * @description 1 to 5, 5 the best.
+             */
+            score: number;
+            /**
+             * Format: date
+             * @description Day.
+             */
+            on: string;
+            /**
+             * Format: double
+             * @description What the odometer said, km; null where nobody looked.
+             */
+            odometerKm: null | number;
+            /**
+             * Format: int64
+             * @description With which setup, where somebody said so; null for the one that was on by that day.
+             */
+            setupId?: null | number;
+            under?: null | components["schemas"]["RunConditions"];
+            /** @description More of it; null for nothing. */
+            words?: null | string;
+        };
+        /** @description It was looked after: oiled, cleaned, set. */
+        LogLineUpkeepDone: {
+            /** @enum {string} */
+            kind: "upkeepDone";
+            /** @description In a few words. */
+            what: string;
+            /**
+             * Format: double
+             * @description Working time, min.
+             */
+            minutes: number;
+            /**
+             * Format: double
+             * @description Of what was used up; null for nothing.
+             */
+            cost?: null | number;
+            /**
+             * Format: date
+             * @description Day.
+             */
+            on: string;
+            /**
+             * Format: double
+             * @description What the odometer said, km; null where nobody looked.
+             */
+            odometerKm: null | number;
+            /**
+             * Format: int64
+             * @description With which setup, where somebody said so; null for the one that was on by that day.
+             */
+            setupId?: null | number;
+            under?: null | components["schemas"]["RunConditions"];
+            /** @description More of it; null for nothing. */
+            words?: null | string;
+        };
+        /** @description Lines of a log that came together: typed at once, or read from one file. They go together, too. */
+        LogLot: {
+            /**
+             * Format: int64
+             * @description Of the machine.
+             */
+            machineId: number;
+            /**
+             * Format: int32
+             * @description How many lines.
+             */
+            count: number;
+            /** @description Name of the file they were read from; null where they were typed. */
+            file?: null | string;
+            columns?: null | components["schemas"]["LogColumns"];
+            /** @description Numbers of the lines that were struck out, from 0; null for none. They stay and count no more. */
+            struck?: null | number[];
+            /**
+             * Format: int64
+             * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
+             */
+            id: number;
+            /**
+             * Format: int32
+             * @description Grows with every change; a change must name the version it was made from.
+             */
+            version: number;
+        };
+        /** @description A part of a log. */
+        LogPage: {
+            /** @description Newest day first. */
+            entries: components["schemas"]["LogEntry"][];
+            /**
+             * Format: int64
+             * @description Give it as `after` for the next part; null at the end.
+             */
+            next: null | number;
+        };
+        /** @description What was taken of a file. */
+        LogTaken: {
+            /**
+             * Format: int32
+             * @description Lines that are in the log now.
+             */
+            added: number;
+            /**
+             * Format: int32
+             * @description Lines that were there already, or stood twice in the file: not taken again.
+             */
+            known: number;
+            /** @description The first of those that can’t be taken. */
+            refused: components["schemas"]["RefusedRow"][];
+            /**
+             * Format: int32
+             * @description How many can’t.
+             */
+            refusedCount: number;
+        };
+        /**
+         * @description Unit of the numbers of a column.
+         * @enum {unknown}
+         */
+        LogUnit: "km" | "miles" | "litres" | "imperialGallons" | "usGallons" | "wh" | "kWh" | "kg" | "pounds" | "kmh" | "mph" | "metres" | "feet" | "minutes" | "hours" | null;
         /** @description What is looked at on a loop, in the order of the hand. */
         LookAnswer: {
             /** @description Ways such a loop may be looked at, the usual one first. */
@@ -6488,13 +7353,14 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description 9; a larger number was written by a newer program and is refused.
+             * @description 10; a larger number was written by a newer program and is refused.
              */
             formatVersion: number;
             machine: components["schemas"]["Machine"];
             setups: components["schemas"]["Setup"][];
             aims: components["schemas"]["Aim"][];
             jobs?: null | components["schemas"]["FiledJob"][];
+            log?: null | components["schemas"]["FiledLog"][];
         };
         /**
          * @description What a machine is; decides what is usual for it, and its cautions.
@@ -6688,6 +7554,11 @@ export interface components {
              */
             hours?: null | number;
         };
+        /** @description Lines to be written into a log. */
+        NewLogLines: {
+            /** @description One at least. */
+            lines: components["schemas"]["LogLine"][];
+        };
         /** @description A trial to be made. */
         NewTrial: {
             /** @description What it shall be called. */
@@ -6719,6 +7590,64 @@ export interface components {
          * @enum {unknown}
          */
         NoFigure: "noLoop" | "notLaidOut" | "noPull" | "refused" | null;
+        /** @description What did not come into a comparison, and why. */
+        NotCounted: {
+            /**
+             * Format: int32
+             * @description Stretches in which a fill was not written down.
+             */
+            missing: number;
+            /**
+             * Format: int32
+             * @description Stretches over which the odometer did not go forward.
+             */
+            backwards: number;
+            /**
+             * Format: int32
+             * @description Values of a time of which no setup is known, or across a change of setup.
+             */
+            ofNoSetup: number;
+            /**
+             * Format: int32
+             * @description Lines that were struck out.
+             */
+            struck: number;
+        };
+        /** @description One value of one setup. */
+        Observation: {
+            /**
+             * Format: int64
+             * @description Whose.
+             */
+            setupId: number;
+            /**
+             * Format: double
+             * @description In the unit of the measure.
+             */
+            value: number;
+            /**
+             * Format: date
+             * @description Day it begins on.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Day it ends on.
+             */
+            on: string;
+            /**
+             * Format: double
+             * @description Over which distance, km; null of what has none.
+             */
+            km: null | number;
+            /**
+             * Format: double
+             * @description What the odometer said at its end, km; null where nobody looked.
+             */
+            atKm: null | number;
+            /** @description Of each line that is in it. */
+            under: components["schemas"]["RunConditions"][];
+        };
         /** @description What the odometer said on a day. */
         OdometerEntry: {
             /**
@@ -6795,6 +7724,30 @@ export interface components {
          * @enum {unknown}
          */
         OperatingPointKind: "hardestPull" | "cruise" | "topSpeed" | "braking";
+        /**
+         * @description What may differ between two setups beside themselves.
+         * @enum {unknown}
+         */
+        OtherCondition: "season" | "load" | "route" | "rider" | "weather" | "wind" | "slope" | "surface" | "partsAge" | "order";
+        /** @description Something that differed between two setups beside themselves, and is in their difference. */
+        OtherDifference: {
+            /** @description What. */
+            condition: components["schemas"]["OtherCondition"];
+            /** @description How it was with the first one; null where it is the number. */
+            first: null | string;
+            /** @description The same of the second one. */
+            second: null | string;
+            /**
+             * Format: double
+             * @description Mean, in kg, km/h, % or km; null where it is words.
+             */
+            firstMean?: null | number;
+            /**
+             * Format: double
+             * @description The same of the second one.
+             */
+            secondMean?: null | number;
+        };
         /** @description An output in one gear. */
         OutputState: {
             /** @description Of the output. */
@@ -8135,6 +9088,20 @@ export interface components {
          * @enum {unknown}
          */
         RearSuspension: "rigid" | "swingArm" | null;
+        /** @description A row of a file that can't be taken. */
+        RefusedRow: {
+            /**
+             * Format: int32
+             * @description Its number in the file, from 1.
+             */
+            row: number;
+            /** @description Head of the column that is wrong; null for the whole row. */
+            head: null | string;
+            /** @description What stands there. */
+            cell: null | string;
+            /** @description In a sentence. */
+            why: string;
+        };
         /** @description An aim that is remembered, with what was tried against it. */
         RememberedAim: {
             /**
@@ -8366,6 +9333,34 @@ export interface components {
              */
             roundMm: number;
         };
+        /** @description Under what it was run: whatever of it differs between two setups is in their difference too. */
+        RunConditions: {
+            /** @description Rode or drove; null where nobody said. */
+            who?: null | string;
+            /**
+             * Format: double
+             * @description Rider and what was carried, kg; null where nobody said.
+             */
+            loadKg?: null | number;
+            /** @description In a few words; null where nobody said. */
+            route?: null | string;
+            /** @description In a few words; null where nobody said. */
+            weather?: null | string;
+            /**
+             * Format: double
+             * @description Against it, km/h, negative from behind; null where nobody said.
+             */
+            windKmh?: null | number;
+            /**
+             * Format: double
+             * @description Of the road, % up; null where nobody said.
+             */
+            slopePercent?: null | number;
+            /** @description In a few words; null where nobody said. */
+            surface?: null | string;
+            /** @description The wheel ran free: nothing of the road is in it. */
+            isOnStand?: null | boolean;
+        };
         /**
          * @description What shows on a run which way round it goes.
          * @enum {unknown}
@@ -8376,6 +9371,16 @@ export interface components {
          * @enum {unknown}
          */
         RunSide: "inside" | "back";
+        /**
+         * @description How a timed run begins.
+         * @enum {unknown}
+         */
+        RunStart: "rolling" | "standing" | "standingFromSignal" | "coastDown";
+        /**
+         * @description How a run was timed.
+         * @enum {unknown}
+         */
+        RunTiming: "watch" | "twoTaps" | "trace" | "film";
         /** @description A belt that was fitted some time ago, and the day it is needed. */
         RunningInInput: {
             cord: components["schemas"]["CordKind"];
@@ -8487,6 +9492,18 @@ export interface components {
             curve: components["schemas"]["FractionLeft"][];
             workings: components["schemas"]["Working"][];
         };
+        /** @description What was found with one setup, in short. */
+        Sample: {
+            /** Format: double */
+            mean: number;
+            /**
+             * Format: double
+             * @description Standard deviation of single runs or fills.
+             */
+            sd: number;
+            /** Format: int32 */
+            count: number;
+        };
         /** @description Pairs that meet an aim, and where they put the axle. */
         SearchAnswer: {
             found: components["schemas"]["RatioSearchResult"];
@@ -8557,6 +9574,21 @@ export interface components {
             /** @description Their own: sent twice with the same key it counts once. */
             key: string;
             event: components["schemas"]["JobEvent"];
+        };
+        /** @description Two setups that differ in one part alone: their comparison is of that part. */
+        SeparatingPair: {
+            /**
+             * Format: int64
+             * @description One.
+             */
+            firstId: number;
+            /**
+             * Format: int64
+             * @description The other.
+             */
+            secondId: number;
+            /** @description The part. */
+            difference: components["schemas"]["SetupDifference"];
         };
         /** @description What to do next, and why. */
         SetAdvice: {
@@ -9016,6 +10048,23 @@ export interface components {
             /** @description Shaft behind the loop being chosen, where that drives nothing; null where it drives something. */
             idleShaft: null | string;
         };
+        /** @description One part that two setups have otherwise. */
+        SetupDifference: {
+            /** @description Of the loop; of a road wheel the name of what it turns. */
+            loopKey: string;
+            /** @description Which. */
+            part: components["schemas"]["SetupPart"];
+            /**
+             * Format: double
+             * @description Teeth, mm or links; null of a road wheel.
+             */
+            first: null | number;
+            /**
+             * Format: double
+             * @description The same of the second one.
+             */
+            second: null | number;
+        };
         /** @description All figures of one setup. */
         SetupFigures: {
             /** @description Of the setup. */
@@ -9058,6 +10107,43 @@ export interface components {
             gears: components["schemas"]["GearFigures"][];
             workings: components["schemas"]["Working"][];
         };
+        /** @description What one setup brought. */
+        SetupOutcome: {
+            /**
+             * Format: int64
+             * @description Which one.
+             */
+            setupId: number;
+            /** @description What people call it. */
+            name: string;
+            sample: null | components["schemas"]["Sample"];
+            /**
+             * Format: double
+             * @description All that was used over all that was run, in the unit of the measure; null of what has no distance.
+             */
+            overall: null | number;
+            /** @description In the order of their days. */
+            values: components["schemas"]["Observation"][];
+            use: null | components["schemas"]["FuelUse"];
+            /** @description Means that somebody told without their fills: beside, never counted in. */
+            hearsay: components["schemas"]["Hearsay"][];
+            /**
+             * Format: double
+             * @description Mean of what its owner gave, 1 to 5; null for nothing given. Beside, never mixed in.
+             */
+            score: null | number;
+            /**
+             * Format: int32
+             * @description How often a score was given.
+             */
+            scores: number;
+            cost: null | components["schemas"]["DistanceCost"];
+        };
+        /**
+         * @description What differs between two setups.
+         * @enum {unknown}
+         */
+        SetupPart: "front" | "rear" | "length" | "roadWheel";
         /**
          * @description What a setup is to its machine.
          * @enum {unknown}
@@ -9401,6 +10487,16 @@ export interface components {
             /** @description For a gearbox set whose name is here already: it is added beside it, by its author and version, and nothing here is changed. */
             isBeside: boolean;
         };
+        /** @description How a table of text is written: its signs, and what stands between its cells. */
+        SheetForm: {
+            /** @description Name of how letters are written. */
+            encoding: string;
+            /**
+             * Format: char
+             * @description Between two cells.
+             */
+            separator: string;
+        };
         /**
          * @description Which way a wheel goes across.
          * @enum {unknown}
@@ -9523,6 +10619,24 @@ export interface components {
          * @enum {unknown}
          */
         SmallWheelAdvice: "fine" | "compromise" | "slowOnly" | "belowAdvised";
+        /** @description How much louder one thing is than another, of two levels read at one distance in one way. */
+        SoundDifference: {
+            /**
+             * Format: double
+             * @description Second less first, dB.
+             */
+            db: number;
+            /**
+             * Format: double
+             * @description Of the sound pressures.
+             */
+            pressureRatio: number;
+            /**
+             * Format: double
+             * @description As it is heard, about.
+             */
+            loudnessRatio: number;
+        };
         /** @description Spacers of one thickness. */
         SpacerCount: {
             /**
@@ -9663,6 +10777,50 @@ export interface components {
          * @enum {unknown}
          */
         SpeedPickup: "none" | "gearboxOutput" | "drivenWheel" | "otherWheel";
+        /** @description What a trace says. */
+        SpeedTrace: {
+            /**
+             * Format: double
+             * @description First speed of the runs, km/h.
+             */
+            fromKmh: number;
+            /**
+             * Format: double
+             * @description Second one.
+             */
+            toKmh: number;
+            /**
+             * Format: int32
+             * @description That were taken.
+             */
+            points: number;
+            /**
+             * Format: double
+             * @description From the first to the last, s.
+             */
+            durationS: number;
+            /** @description Its speeds were worked out from places, a second to either side. */
+            areFromPlaces: boolean;
+            /**
+             * Format: double
+             * @description Standard deviation of one speed, km/h; null with fewer than three points.
+             */
+            noiseKmh: null | number;
+            /** @description To be drawn. */
+            strokes: components["schemas"]["TraceStroke"][];
+            /** @description In the part that counts, in their order. */
+            runs: components["schemas"]["FoundRun"][];
+            /**
+             * Format: double
+             * @description What counted as moving, of a run from rest; null of another.
+             */
+            movesFromKmh: null | number;
+            columns: null | components["schemas"]["TraceColumns"];
+            /** @description What a column of a table may be. */
+            choices: components["schemas"]["TraceFieldChoice"][];
+            /** @description What was not taken. */
+            faults: components["schemas"]["TraceFaults"];
+        };
         /**
          * @description What must be typed before the speedometer's error can be told.
          * @enum {unknown}
@@ -10484,6 +11642,21 @@ export interface components {
              */
             apartMm: number;
         };
+        /** @description A line that is struck out, or stands again. */
+        StruckLine: {
+            /**
+             * Format: int64
+             * @description Of the lot it came with.
+             */
+            lotId: number;
+            /**
+             * Format: int32
+             * @description Of the line in its lot, from 0.
+             */
+            number: number;
+            /** @description False lets it stand again. */
+            isStruck: boolean;
+        };
         /** @description What is known of getting a part. */
         SupplyNote: {
             /** @description Who has it, in free words; null where nobody said. */
@@ -10660,6 +11833,11 @@ export interface components {
          */
         TightnessUnit: "newton" | "hertzSquared" | "loopMm" | "gauge";
         /**
+         * @description In what a mean is told. There are two gallons: which one is always asked.
+         * @enum {unknown}
+         */
+        ToldMean: "litresPer100Km" | "kmPerLitre" | "milesPerImperialGallon" | "milesPerUsGallon" | "whPerKm";
+        /**
          * @description Tools by their kind, as a step asks for them.
          * @enum {unknown}
          */
@@ -10755,6 +11933,92 @@ export interface components {
          * @enum {unknown}
          */
         TorqueThread: "dry" | "wet" | null;
+        /** @description One column that is taken. */
+        TraceColumn: {
+            /**
+             * Format: int32
+             * @description Which, from 0.
+             */
+            index: number;
+            /** @description What it says. */
+            field: components["schemas"]["TraceField"];
+            /** @description Of its numbers. */
+            unit: components["schemas"]["TraceUnit"];
+        };
+        /** @description How a table of a trace is read. */
+        TraceColumns: {
+            /** @description Of all its columns. */
+            heads: string[];
+            /** @description Those that are taken: a time, and speeds or places. */
+            columns: components["schemas"]["TraceColumn"][];
+            /** @description What stands before the tenths. */
+            decimals: components["schemas"]["DecimalMark"];
+        };
+        /** @description What of a trace was not taken. */
+        TraceFaults: {
+            /**
+             * Format: int32
+             * @description Points without a time.
+             */
+            withoutTime: number;
+            /**
+             * Format: int32
+             * @description Points of a moment that was there already.
+             */
+            doubled: number;
+            /**
+             * Format: int32
+             * @description Points that go back in time.
+             */
+            outOfOrder: number;
+            /**
+             * Format: int32
+             * @description Points that can’t be read.
+             */
+            unreadable: number;
+            /** @description It ends in the middle: what stands before is taken. */
+            isCut: boolean;
+        };
+        /**
+         * @description What a column of a trace says.
+         * @enum {unknown}
+         */
+        TraceField: "time" | "speed" | "latitude" | "longitude" | "shaftSpeed";
+        /** @description What a column may be. */
+        TraceFieldChoice: {
+            /** @description What it says. */
+            field: components["schemas"]["TraceField"];
+            /** @description In which its numbers may be, the usual one first. */
+            units: components["schemas"]["TraceUnit"][];
+        };
+        /** @description Some points of a trace as one, to be drawn. */
+        TraceStroke: {
+            /**
+             * Format: double
+             * @description First moment, s.
+             */
+            fromS: number;
+            /**
+             * Format: double
+             * @description Last moment, s.
+             */
+            toS: number;
+            /**
+             * Format: double
+             * @description Lowest speed, km/h.
+             */
+            lowKmh: number;
+            /**
+             * Format: double
+             * @description Highest speed, km/h.
+             */
+            highKmh: number;
+        };
+        /**
+         * @description Unit of a column of a trace.
+         * @enum {unknown}
+         */
+        TraceUnit: "seconds" | "milliseconds" | "moment" | "kmh" | "mph" | "ms" | "degrees" | "rpm";
         /** @description The way along which a wheel's centre can be moved. */
         Track: components["schemas"]["TrackLineTrack"] | components["schemas"]["TrackArcTrack"];
         /** @description A swing about a pivot: an eccentric, a motor on a hinge, an arm of a tensioner. */
@@ -13482,6 +14746,524 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    listLog: {
+        parameters: {
+            query?: {
+                kind?: string;
+                from?: string;
+                to?: string;
+                after?: number;
+                most?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogPage"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    addToLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewLogLines"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogLot"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    strikeLogLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StruckLine"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    lookAtLogFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogFileLook"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    takeLogFile: {
+        parameters: {
+            query: {
+                name: string;
+                columns: string;
+                onlyTry?: boolean;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogTaken"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    writeLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    readTrace: {
+        parameters: {
+            query: {
+                question: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": components["schemas"]["Stream"];
+                "application/gpx+xml": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpeedTrace"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    compareByLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FairComparisonQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FairComparison"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    timeFilm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FilmInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmTime"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
             /** @description Unprocessable Entity */

@@ -1,11 +1,12 @@
 import { SegmentedControl } from '@mantine/core'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
+import { useSearchParams } from 'react-router'
 import type { InspectionKind } from '../api/check'
 import { sentenceOf } from '../api/issues'
 import { HappenedButtons } from '../job/HappenedButtons'
 import { KIND_WORDS } from '../job/lookWords'
 import { LoopChoiceBar } from '../loop/LoopChoiceBar'
-import { useBench } from '../machine/useWorkbench'
+import { useBench, type Workbench } from '../machine/useWorkbench'
 import { EmptyState } from '../shell/EmptyState'
 import { Panel } from '../shell/Panel'
 import { useShortcuts } from '../shell/shortcuts'
@@ -21,9 +22,53 @@ import { useLook } from './useLook'
 import { VerdictPanel } from './VerdictPanel'
 import { WearPanel } from './WearPanel'
 
-/** Station 7: what it looks like after some distance, and what is due. */
+const BroughtView = lazy(() => import('../log/BroughtView'))
+
+type View = 'look' | 'brought'
+
+/** Station 7: what it looks like after some distance, what is due, and what a change brought. */
 export default function CheckView() {
   const bench = useBench()
+  const [address, setAddress] = useSearchParams()
+  // A machine to practise on has no log.
+  const hasLog = bench.card.machine.id !== 0
+  const view: View = hasLog && address.get('view') === 'brought' ? 'brought' : 'look'
+  return (
+    <>
+      {hasLog && (
+        <div className={classes.views} data-no-print>
+          <SegmentedControl
+            aria-label="At this station"
+            value={view}
+            onChange={(next) =>
+              setAddress(
+                (now) => {
+                  if (next === 'look') now.delete('view')
+                  else now.set('view', next)
+                  return now
+                },
+                { replace: true },
+              )
+            }
+            data={[
+              { value: 'look', label: 'Look, wear, due' },
+              { value: 'brought', label: 'What it brought' },
+            ]}
+          />
+        </div>
+      )}
+      {view === 'brought' ? (
+        <Suspense fallback={<EmptyState title="Opening the log …" />}>
+          <BroughtView bench={bench} />
+        </Suspense>
+      ) : (
+        <LookView bench={bench} />
+      )}
+    </>
+  )
+}
+
+function LookView({ bench }: { bench: Workbench }) {
   const look = useLook(bench)
   const [isBay, setBay] = useState(false)
   const { answer, job, at } = look
