@@ -123,20 +123,17 @@ public sealed partial record LogFileLook(
             return may.Count == 0 ? null : may[0];
         }
 
+        /// <summary>The order in which the most can be read: a few may be slips of the hand.</summary>
         private DayOrder DaysIn(int? column)
         {
-            DayOrder[] able =
-            [
-                .. Enum.GetValues<DayOrder>()
-                    .Where(o => column is not int c || CellsOf(c).All(cell => Cell.Day(cell, o) is not null)),
-            ];
-            bool isYearFirst =
-                column is int at && CellsOf(at).All(cell => cell.Length > 3 && cell[..4].All(char.IsDigit));
-            IsDayOrderSure = isYearFirst || able.Where(o => o != DayOrder.YearMonthDay).Take(2).Count() == 1;
-            return isYearFirst
-                ? DayOrder.YearMonthDay
-                : able.Where(o => o != DayOrder.YearMonthDay).Select(o => (DayOrder?)o).FirstOrDefault()
-                    ?? DayOrder.YearMonthDay;
+            string[] cells = column is int c ? [.. CellsOf(c)] : [];
+            int Read(DayOrder order) => cells.Count(cell => Cell.Day(cell, order) is not null);
+            bool isYearFirst = cells.Count(cell => cell.Length > 3 && cell[..4].All(char.IsDigit)) * 2 > cells.Length;
+            (int dayFirst, int monthFirst) = (Read(DayOrder.DayMonthYear), Read(DayOrder.MonthDayYear));
+            IsDayOrderSure = isYearFirst || dayFirst != monthFirst;
+            return isYearFirst || cells.Length == 0 ? DayOrder.YearMonthDay
+                : dayFirst >= monthFirst ? DayOrder.DayMonthYear
+                : DayOrder.MonthDayYear;
         }
 
         private DecimalMark DecimalsIn(IReadOnlyList<LogColumn> columns)

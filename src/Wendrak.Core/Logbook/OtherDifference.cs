@@ -120,26 +120,28 @@ internal static class OtherDifferences
         Func<Observation, string>? shown = null
     )
     {
-        (Observation Of, string Word)[] a = [.. Said(first)];
-        (Observation Of, string Word)[] b = [.. Said(second)];
+        Said[] a = [.. SaidOf(first)];
+        Said[] b = [.. SaidOf(second)];
         if (a.Length == 0 || b.Length == 0)
             return null;
-        double alike = a.Select(s => s.Word).Union(b.Select(s => s.Word)).Sum(w => Math.Min(Share(a, w), Share(b, w)));
+        double alike = a.Select(s => s.Key).Union(b.Select(s => s.Key)).Sum(w => Math.Min(Share(a, w), Share(b, w)));
         return alike >= AlikeFrom ? null : new(condition, Told(a), Told(b));
 
-        IEnumerable<(Observation, string)> Said(IReadOnlyList<Observation> values) =>
+        IEnumerable<Said> SaidOf(IReadOnlyList<Observation> values) =>
             from value in values
             from under in value.Under
             let word = wordOf(value, under)
             where word is not null
-            select (value, word.Trim().ToLowerInvariant());
+            select new Said(word.Trim().ToLowerInvariant(), shown?.Invoke(value) ?? word.Trim());
 
-        static double Share((Observation Of, string Word)[] said, string word) =>
-            (double)said.Count(s => s.Word == word) / said.Length;
+        static double Share(Said[] said, string key) => (double)said.Count(s => s.Key == key) / said.Length;
 
-        string Told((Observation Of, string Word)[] said) =>
-            string.Join(", ", said.Select(s => shown?.Invoke(s.Of) ?? s.Word).Distinct());
+        static string Told(Said[] said) =>
+            string.Join(", ", said.DistinctBy(s => s.Shown.ToLowerInvariant()).Select(s => s.Shown));
     }
+
+    /// <param name="Key">Words that are alike have the same.</param>
+    private sealed record Said(string Key, string Shown);
 
     private static OtherDifference? Means(
         OtherCondition condition,

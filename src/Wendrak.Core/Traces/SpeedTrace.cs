@@ -10,12 +10,14 @@ namespace Wendrak.Core.Traces;
 /// <param name="FirstS">Where the part that counts begins, s; null for the beginning.</param>
 /// <param name="LastS">Where it ends, s; null for the end.</param>
 /// <param name="Columns">How a table is read; null to tell by its heads, and for GPX.</param>
+/// <param name="RoundKmh">To what speeds that nobody said are rounded, km/h; null for 5.</param>
 public sealed record TraceQuestion(
     double? FromKmh = null,
     double? ToKmh = null,
     double? FirstS = null,
     double? LastS = null,
-    TraceColumns? Columns = null
+    TraceColumns? Columns = null,
+    double? RoundKmh = null
 );
 
 /// <summary>What a trace says.</summary>
@@ -56,7 +58,7 @@ public sealed record SpeedTrace(
     // Of the highest speed, where nobody said which. Judgement: both are passed under way, and not at the end of the pull.
     private const double UsualFrom = 0.4;
     private const double UsualTo = 0.8;
-    private const double RoundKmh = 5;
+    private const double UsualRoundKmh = 5;
 
     /// <summary>Reads a trace from its beginning; its length takes no memory.</summary>
     /// <param name="stream">Can be read from its beginning again.</param>
@@ -77,8 +79,9 @@ public sealed record SpeedTrace(
         // Once to know how fast it went, and once more for what that makes usual.
         double high = ReadFor(stream, question, (0, double.MaxValue), [], limits, ct).Strokes.Max(s => s.HighKmh);
         stream.Position = 0;
-        double Usual(double part) => Max(RoundKmh, Round(high * part / RoundKmh) * RoundKmh);
-        double first = question.FromKmh ?? Min(Usual(UsualFrom), Usual(UsualTo) - RoundKmh);
+        double step = question.RoundKmh ?? UsualRoundKmh;
+        double Usual(double part) => Max(step, Round(high * part / step) * step);
+        double first = question.FromKmh ?? Min(Usual(UsualFrom), Usual(UsualTo) - step);
         double second = question.ToKmh ?? Usual(UsualTo);
         return ReadFor(stream, question, (first, second), gears, limits, ct);
     }
@@ -136,6 +139,7 @@ public sealed record SpeedTrace(
                 "same",
                 "Give another speed than the first one, and not 0."
             )
+            .BetweenIfGiven(nameof(question.RoundKmh), question.RoundKmh, 1, FastestKmh, "km/h")
             .BetweenIfGiven(nameof(question.FirstS), question.FirstS, 0, LongestS, "s")
             .BetweenIfGiven(nameof(question.LastS), question.LastS, question.FirstS ?? 0, LongestS, "s")
             .ThrowIfAny();

@@ -65,6 +65,9 @@ public sealed class LogFileLookTests
     {
         Assert.False(Sheets.Look("date,odo\n3/4/2025,10\n5/6/2025,20\n").IsDayOrderSure);
         Assert.True(Sheets.Look("date,odo\n3/4/2025,10\n25/6/2025,20\n").IsDayOrderSure);
+        // One slip of the hand changes nothing.
+        LogFileLook slip = Sheets.Look("date,odo\n3/4/2025,10\n25/6/2025,20\n99/1/2025,30\n");
+        Assert.Equal((DayOrder.DayMonthYear, true), (slip.Guess.Days, slip.IsDayOrderSure));
     }
 
     [Theory]

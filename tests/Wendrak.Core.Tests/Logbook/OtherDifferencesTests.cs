@@ -48,7 +48,7 @@ public sealed class OtherDifferencesTests
         RunConditions dyke = new("Bo", Route: "dyke road", Weather: "rain", Surface: "gravel");
         IReadOnlyList<OtherDifference> others = Found(town, dyke).Others;
         Assert.Equal(
-            [("town", "dyke road"), ("ann", "bo"), ("dry", "rain"), ("tar", "gravel")],
+            [("Town", "dyke road"), ("Ann", "Bo"), ("dry", "rain"), ("tar", "gravel")],
             others
                 .Where(o => o.First is not null && o.Condition is not (OtherCondition.Order or OtherCondition.Season))
                 .Select(o => (o.First!, o.Second!))

@@ -147,6 +147,9 @@ public sealed class SpeedTraceTests
             (95, 90),
             (SpeedTrace.Read(file, new(95, 90), [], (0, 1)) is var t ? (t.FromKmh, t.ToKmh) : default)
         );
+        file.Position = 0;
+        SpeedTrace miles = SpeedTrace.Read(file, new(RoundKmh: 8.04672), [], (0, 1));
+        Assert.Equal((30, 60), (Math.Round(miles.FromKmh / 1.609344, 9), Math.Round(miles.ToKmh / 1.609344, 9)));
         using MemoryStream slow = new("t,speed\n0,1\n1,2\n2,3\n"u8.ToArray());
         SpeedTrace still = SpeedTrace.Read(slow, new(), [], (0, 1));
         Assert.Equal((0, 5), (still.FromKmh, still.ToKmh));
@@ -160,6 +163,7 @@ public sealed class SpeedTraceTests
         Refusals.Names("ToKmh", () => Read(text, 60, 60));
         Refusals.Names("ToKmh", () => Read(text, 60, 0));
         Refusals.Names("ToKmh", () => Read(text, 60, 501));
+        Refusals.Names("RoundKmh", () => Read(text, 60, 80, q => q with { RoundKmh = 0.5 }));
         Refusals.Names("FirstS", () => Read(text, 60, 80, q => q with { FirstS = -1 }));
         Refusals.Names("LastS", () => Read(text, 60, 80, q => q with { FirstS = 5, LastS = 4 }));
         Refusals.Names("file", () => Read("", 60, 80));

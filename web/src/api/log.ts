@@ -35,6 +35,7 @@ export interface TraceQuestion {
   firstS: number | null
   lastS: number | null
   columns: TraceColumns | null
+  roundKmh: number
 }
 export type TraceColumns = NonNullable<Schemas['TraceColumns']>
 export type TraceField = Schemas['TraceField']
@@ -49,6 +50,8 @@ export interface LogFilter {
   to: string
 }
 
+const LINES_AT_ONCE = 20
+
 /** Newest day first, a part at a time. */
 export const useLog = (machineId: number, filter: LogFilter) =>
   useInfiniteQuery({
@@ -59,6 +62,7 @@ export const useLog = (machineId: number, filter: LogFilter) =>
           params: {
             path: { id: machineId },
             query: {
+              most: LINES_AT_ONCE,
               ...(filter.kind && { kind: filter.kind }),
               ...(filter.from && { from: filter.from }),
               ...(filter.to && { to: filter.to }),

@@ -36,7 +36,9 @@ export default function BroughtView({ bench }: { bench: Workbench }) {
     <div className={classes.brought}>
       <div className={classes.column}>
         <LogForm machineId={machine.id} setups={setups} kinds={kinds} />
-        <LogPanel machineId={machine.id} />
+        <div className={classes.lines}>
+          <LogPanel machineId={machine.id} />
+        </div>
       </div>
       <div className={classes.column}>
         <SegmentedControl

@@ -48,7 +48,9 @@ export function RoadTestPanel({ machineId, setups }: { machineId: number; setups
       </p>
       <SegmentedControl
         size="xs"
-        mb="xs"
+        mt="xs"
+        mb="sm"
+        fullWidth
         aria-label="Timed by"
         value={way}
         onChange={(chosen) => {

@@ -13,7 +13,9 @@ import { TraceChart } from './TraceChart'
 import { TraceColumnsFields } from './TraceColumnsFields'
 import type { TimedRun } from './timedRun'
 
-const NOTHING: TraceQuestion = { fromKmh: null, toKmh: null, firstS: null, lastS: null, columns: null }
+const NOTHING = { fromKmh: null, toKmh: null, firstS: null, lastS: null, columns: null }
+/** Speeds that nobody said are rounded to so many of the shown unit. */
+const ROUND = 5
 const FIELDS = ['fromKmh', 'toKmh']
 
 /** Runs between two speeds, found in a trace; the part of it that counts is dragged over. */
@@ -28,7 +30,10 @@ export function TraceTimer({
 }) {
   const units = useUnits()
   const [file, setFile] = useState<File>()
-  const [question, setQuestion] = useState(NOTHING)
+  const [question, setQuestion] = useState<TraceQuestion>({
+    ...NOTHING,
+    roundKmh: units.toStored('speed', ROUND),
+  })
   const [sent, setSent] = useState(0)
   const [last, setLast] = useState<SpeedTrace>()
   const read = useMutation({
@@ -59,7 +64,7 @@ export function TraceTimer({
           if (!f) return
           setFile(f)
           setLast(undefined)
-          ask(NOTHING, f)
+          ask({ ...NOTHING, roundKmh: units.toStored('speed', ROUND) }, f)
         }}
       >
         {(props) => (
