@@ -56,6 +56,26 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
     async (p) => expect(p.getByRole('region', { name: 'Part in hand' })).toBeVisible(),
   ],
   [
+    'what it brought, told',
+    '/machines/1/check?view=brought',
+    async (p) => expect(p.getByRole('region', { name: 'What it costs' })).toBeVisible(),
+  ],
+  [
+    'what it brought, a table being read in',
+    '/machines/2/check?view=brought',
+    async (p) => {
+      await p
+        .locator('input[type=file]')
+        .first()
+        .setInputFiles({
+          name: 'fills.csv',
+          mimeType: 'text/csv',
+          buffer: Buffer.from('Datum;Km-Stand;kWh\n01.02.2026;10,5;1,2\n'),
+        })
+      await p.getByRole('button', { name: 'Try it' }).click()
+    },
+  ],
+  [
     'check, a chain with its record',
     '/machines/1/check',
     async (p) => expect(p.getByRole('region', { name: 'Elongation of the chain' })).toBeVisible(),

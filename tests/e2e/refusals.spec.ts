@@ -71,6 +71,17 @@ const FORMS: Form[] = [
   { name: 'loads of a bicycle', path: '/machines/3/loads' },
   { name: 'loads of a winch', path: '/machines/4/loads' },
   { name: 'loads of a robot', path: '/machines/5/loads' },
+  ...['charge', 'noise', 'upkeep', 'part paid for', 'how it is liked', 'timed run'].map((kind) => ({
+    name: `${kind} in the log`,
+    path: '/machines/2/check?view=brought',
+    open: [all(choose('What', kind), press('Who, load, route, weather …'))],
+    send: press('Write it down'),
+  })),
+  {
+    name: 'a film',
+    path: '/machines/1/check?view=brought',
+    open: [say('a film')],
+  },
   { name: 'fit of a chain', path: '/machines/1/fit', open: [stay, say('sprocket')] },
   {
     name: 'fit of a V-belt',

@@ -136,8 +136,20 @@ internal static class OtherDifferences
 
         static double Share(Said[] said, string key) => (double)said.Count(s => s.Key == key) / said.Length;
 
-        static string Told(Said[] said) =>
-            string.Join(", ", said.DistinctBy(s => s.Shown.ToLowerInvariant()).Select(s => s.Shown));
+        // The same words of both, in other shares, would look alike.
+        string Told(Said[] said) =>
+            string.Join(
+                ", ",
+                said.GroupBy(s => s.Shown, StringComparer.OrdinalIgnoreCase)
+                    .Select(g =>
+                        shown is not null || g.Count() == said.Length
+                            ? g.Key
+                            : string.Create(
+                                CultureInfo.InvariantCulture,
+                                $"{g.Key} {100.0 * g.Count() / said.Length:0} %"
+                            )
+                    )
+            );
     }
 
     /// <param name="Key">Words that are alike have the same.</param>

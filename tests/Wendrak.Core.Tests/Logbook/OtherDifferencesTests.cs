@@ -68,7 +68,8 @@ public sealed class OtherDifferencesTests
             ];
         Setup[] setups = [Setup(1, 15, 45, 0), Setup(2, 15, 43, 59)];
         Assert.DoesNotContain(Compare(setups, Mixed(7)).Others, o => o.Condition == OtherCondition.Route);
-        Assert.Contains(Compare(setups, Mixed(6)).Others, o => o.Condition == OtherCondition.Route);
+        OtherDifference route = Compare(setups, Mixed(6)).Others.Single(o => o.Condition == OtherCondition.Route);
+        Assert.Equal(("town", "town 60 %, hills 40 %"), (route.First, route.Second));
     }
 
     [Fact]
