@@ -21,6 +21,11 @@ if (args is ["wear"])
     WearFigures.Print();
     return;
 }
+if (args is ["log"])
+{
+    await LogFigures.PrintAsync();
+    return;
+}
 if (args is ["fuzz"])
 {
     await FuzzFigures.PrintAsync();

@@ -34,9 +34,9 @@ test('fills are written down, a wrong one is refused at its field and struck out
   await expect(rows(page)).toHaveCount(0)
   await form(page).getByRole('textbox', { name: 'Filled in' }).fill('5,25')
   await form(page).getByRole('button', { name: 'Write it down' }).click()
-  await expect(rows(page)).toHaveText([/2026-11-01.*fuel 5\.25 L, full.*12\s?400 km/])
+  await expect(rows(page)).toHaveText([/2026-11-01.*fuel 5\.25 L, full.*12\s?400\skm/])
   // The odometer of the machine follows.
-  await expect(page.getByText(/motorcycle.*12\s?400 km/)).toBeVisible()
+  await expect(page.getByText(/motorcycle.*12\s?400\skm/)).toBeVisible()
   // The day stays for the next one; words and numbers do not.
   await expect(form(page).getByRole('textbox', { name: 'Filled in' })).toHaveValue('')
   await page.getByRole('button', { name: /^Strike out: 2026-11-01/ }).click()
@@ -99,7 +99,7 @@ test('a comparison that can be told, one that can’t, and what else differed', 
   await told.getByRole('button', { name: 'working' }).click()
   await expect(page.getByRole('dialog')).toContainText('Welch 1947')
   await page.keyboard.press('Escape')
-  await page.getByText('noise', { exact: true }).click()
+  await page.getByRole('radiogroup', { name: 'Compared by' }).getByText('noise').click()
   await expect(told.getByRole('status')).toContainText('As fitted is 1.4 dB quieter than Hill week.')
   await expect(told).toContainText('as pressure, and as it is heard')
   await panel(page, 'What it costs').getByRole('textbox', { name: 'An hour of work is worth' }).fill('30')
@@ -153,9 +153,9 @@ test('a run found in a trace is kept and compared by', async ({ page }) => {
   await road.getByRole('checkbox', { name: /^Keep the run at/ }).check()
   await road.getByRole('button', { name: 'Write this run down' }).click()
   await expect(rows(page).first()).toContainText(
-    /timed run (3\.0|2\.9)\d s, 60\.0 km\/h to 90\.0 km\/h, rolling, by a trace/,
+    /2026-05-02timed run (3\.0|2\.9)\d s, 60\.0\skm\/h to 90\.0\skm\/h, rolling, by a trace/,
   )
-  await page.getByText('time', { exact: true }).click()
+  await page.getByRole('radiogroup', { name: 'Compared by' }).getByText('time').click()
   await expect(panel(page, 'What it brought')).toContainText('60 to 90 km/h, rolling')
 })
 

@@ -12,6 +12,10 @@ public enum FuelMeasure
 }
 
 /// <summary>Fuel use in all its measures.</summary>
+/// <param name="LitresPer100Km">L/100 km.</param>
+/// <param name="KmPerLitre">km/L.</param>
+/// <param name="MilesPerImperialGallon">Miles on a gallon of 4.54609 L.</param>
+/// <param name="MilesPerUsGallon">Miles on a gallon of 3.785411784 L.</param>
 public sealed record FuelUse(
     double LitresPer100Km,
     double KmPerLitre,

@@ -5,7 +5,9 @@ using static System.Math;
 namespace Wendrak.Core.Comparing;
 
 /// <summary>What was found with one setup, in short.</summary>
+/// <param name="Mean">Of all of them.</param>
 /// <param name="Sd">Standard deviation of single runs or fills.</param>
+/// <param name="Count">How many there are.</param>
 public sealed record Sample(double Mean, double Sd, int Count)
 {
     /// <exception cref="InvalidInputException">Fewer than two values tell no spread.</exception>
@@ -21,8 +23,13 @@ public sealed record Sample(double Mean, double Sd, int Count)
 }
 
 /// <summary>Difference of two setups, with how sure it is.</summary>
+/// <param name="First">What was found with the first.</param>
+/// <param name="Second">What was found with the second.</param>
 /// <param name="Difference">Second less first.</param>
+/// <param name="T">The difference by its own standard error.</param>
+/// <param name="DegreesOfFreedom">By Satterthwaite: not whole.</param>
 /// <param name="Low">Lower end of its interval at the level asked for.</param>
+/// <param name="High">Upper end of it.</param>
 /// <param name="PValue">How often so large a difference comes of chance alone, both ways.</param>
 /// <param name="IsShown">None of the interval is on the other side of nothing.</param>
 /// <param name="IsFew">Fewer than five of one: said beside the result.</param>

@@ -132,7 +132,7 @@ public enum RunTiming
 }
 
 /// <summary>The time between two speeds.</summary>
-/// <param name="Seconds">s.</param>
+/// <param name="Seconds">From the first speed to the second, s.</param>
 /// <param name="FromKmh">First speed, km/h; 0 from rest.</param>
 /// <param name="ToKmh">Second one, km/h.</param>
 /// <param name="Start">How it began.</param>

@@ -23,6 +23,7 @@ public sealed record TraceQuestion(
 /// <summary>What a trace says.</summary>
 /// <param name="FromKmh">First speed of the runs, km/h.</param>
 /// <param name="ToKmh">Second one.</param>
+/// <param name="On">Day on which it was made, by universal time; null where it does not say.</param>
 /// <param name="Points">That were taken.</param>
 /// <param name="DurationS">From the first to the last, s.</param>
 /// <param name="AreFromPlaces">Its speeds were worked out from places, a second to either side.</param>
@@ -36,6 +37,7 @@ public sealed record TraceQuestion(
 public sealed record SpeedTrace(
     double FromKmh,
     double ToKmh,
+    DateOnly? On,
     int Points,
     double DurationS,
     bool AreFromPlaces,
@@ -116,6 +118,7 @@ public sealed record SpeedTrace(
         return new(
             speeds.From,
             speeds.To,
+            reader.On,
             points,
             reader.DurationS,
             read.AreFromPlaces,

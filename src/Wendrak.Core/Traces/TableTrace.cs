@@ -32,6 +32,8 @@ internal sealed partial class TableTrace : TraceReader, IDisposable
 
     public TraceColumns Columns { get; }
 
+    protected override bool HasDay => Columns.Find(TraceField.Time)?.Unit == TraceUnit.Moment;
+
     public void Dispose() => _sheet.Dispose();
 
     protected override IEnumerable<TracePoint> Read()

@@ -30,11 +30,20 @@ internal abstract class TraceReader
     private int _doubled;
     private int _outOfOrder;
 
+    /// <summary>Its times are moments, not seconds of its own.</summary>
+    protected virtual bool HasDay => true;
+
     protected int WithoutTime { get; set; }
     protected int Unreadable { get; set; }
     protected bool IsCut { get; set; }
 
     public TraceFaults Faults => new(WithoutTime, _doubled, _outOfOrder, Unreadable, IsCut);
+
+    /// <summary>Day of its first point, by universal time; null where it tells seconds only.</summary>
+    public DateOnly? On =>
+        HasDay && _firstAt is double first
+            ? DateOnly.FromDateTime(new DateTime((long)(first * TimeSpan.TicksPerSecond), DateTimeKind.Utc))
+            : null;
 
     /// <summary>From the first to the last that was read so far, s.</summary>
     public double DurationS => _firstAt is double first ? _lastAt - first : 0;

@@ -22,6 +22,7 @@ public sealed class SpeedTraceTests
         Assert.Equal(!hasSpeed, trace.AreFromPlaces);
         Assert.InRange(trace.NoiseKmh!.Value, 0, 0.1);
         Assert.Equal(12, trace.DurationS, 3);
+        Assert.Equal(new DateOnly(2026, 5, 2), trace.On);
     }
 
     private static IEqualityComparer<(double, double, double)> Within(double near) =>

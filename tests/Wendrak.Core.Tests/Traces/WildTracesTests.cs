@@ -90,6 +90,10 @@ public sealed class WildTracesTests
         SpeedTrace trace = Read(text, 55, 65);
         Assert.Equal(10 / kmhASecond, Assert.Single(trace.Runs).Seconds, 5);
         Assert.NotNull(trace.Columns);
+        Assert.Equal(
+            text.StartsWith("timestamp", StringComparison.Ordinal) ? new DateOnly(2026, 5, 2) : null,
+            trace.On
+        );
     }
 
     [Fact]

@@ -54,6 +54,7 @@ export function TraceTimer({
     fromKmh: trace.fromKmh,
     toKmh: trace.toKmh,
     gear: run.gear,
+    ...(trace.on !== null && { on: trace.on }),
     words: `${file?.name ?? 'trace'}, at ${fixed(run.fromS, 1)} s`,
   })
   return (
