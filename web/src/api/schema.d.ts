@@ -3064,16 +3064,24 @@ export interface components {
         };
         /** @description Difference of two setups, with how sure it is. */
         Comparison: {
+            /** @description What was found with the first. */
             first: components["schemas"]["Sample"];
+            /** @description What was found with the second. */
             second: components["schemas"]["Sample"];
             /**
              * Format: double
              * @description Second less first.
              */
             difference: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The difference by its own standard error.
+             */
             t: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description By Satterthwaite: not whole.
+             */
             degreesOfFreedom: number;
             /**
              * Format: double
@@ -3085,7 +3093,10 @@ export interface components {
              * @description Lower end of its interval at the level asked for.
              */
             low: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Upper end of it.
+             */
             high: number;
             /** @description None of the interval is on the other side of nothing. */
             isShown: boolean;
@@ -4482,13 +4493,25 @@ export interface components {
         };
         /** @description Fuel use in all its measures. */
         FuelUse: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description L/100 km.
+             */
             litresPer100Km: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description km/L.
+             */
             kmPerLitre: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Miles on a gallon of 4.54609 L.
+             */
             milesPerImperialGallon: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Miles on a gallon of 3.785411784 L.
+             */
             milesPerUsGallon: number;
         };
         /** @description A gear of a set, here and in the file. */
@@ -6252,7 +6275,7 @@ export interface components {
             kind: "runTimed";
             /**
              * Format: double
-             * @description s.
+             * @description From the first speed to the second, s.
              */
             seconds: number;
             /**
@@ -9494,14 +9517,20 @@ export interface components {
         };
         /** @description What was found with one setup, in short. */
         Sample: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of all of them.
+             */
             mean: number;
             /**
              * Format: double
              * @description Standard deviation of single runs or fills.
              */
             sd: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many there are.
+             */
             count: number;
         };
         /** @description Pairs that meet an aim, and where they put the axle. */
@@ -10789,6 +10818,11 @@ export interface components {
              * @description Second one.
              */
             toKmh: number;
+            /**
+             * Format: date
+             * @description Day on which it was made, by universal time; null where it does not say.
+             */
+            on: null | string;
             /**
              * Format: int32
              * @description That were taken.
