@@ -11,23 +11,34 @@ internal static class DueCalendar
 {
     public const string Type = "text/calendar; charset=utf-8";
 
-    /// <summary>What has no day, because nobody said how far the machine usually goes, is not in it.</summary>
-    public static string Write(IReadOnlyList<MachineDue> machines)
+    /// <summary>
+    /// What is due now stands on today. What has no day, because nobody said how far the machine usually goes, is not in it.
+    /// </summary>
+    /// <param name="number">Of the newest change: an event that is read again takes the place of one with a lower one.</param>
+    public static string Write(IReadOnlyList<MachineDue> machines, DateOnly today, long number)
     {
         Calendar calendar = new() { ProductId = "-//Wendrak//Due//EN" };
         foreach (MachineDue machine in machines)
         foreach (DueItem item in machine.Due.Items)
-            if (item.Expected is { } day)
+        {
+            if ((item.IsNow ? today : item.Expected) is { } day)
+                Add("", DueWords.Of(item), item.Why, day);
+            if (item.Order?.OrderOn is { } order)
+                Add("-order", $"order parts for {item.LoopKey}", $"Delivery takes {item.Order.DeliveryDays} days.", order);
+
+            void Add(string which, string what, string why, DateOnly on) =>
                 calendar.Events.Add(
                     new CalendarEvent
                     {
-                        Uid = $"{machine.MachineId}-{item.Key.Replace('/', '-')}@wendrak",
-                        Summary = $"{machine.Machine}: {DueWords.Of(item)}",
-                        Description = item.Why,
-                        Start = new CalDateTime(day),
-                        End = new CalDateTime(day.AddDays(1)),
+                        Uid = $"{machine.MachineId}-{item.Key.Replace('/', '-')}{which}@wendrak",
+                        Sequence = (int)(number % int.MaxValue),
+                        Summary = $"{machine.Machine}: {what}",
+                        Description = why,
+                        Start = new CalDateTime(on),
+                        End = new CalDateTime(on.AddDays(1)),
                     }
                 );
+        }
         return new CalendarSerializer().SerializeToString(calendar)!;
     }
 }

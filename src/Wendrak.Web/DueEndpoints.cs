@@ -1,6 +1,8 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
+using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;
@@ -34,24 +36,42 @@ public static class DueEndpoints
 
     private static async Task<Ok<IReadOnlyList<MachineDue>>> ListAsync(
         MachineStore store,
+        MachineReader reader,
         HttpContext context,
         long? after = null,
         int? most = null
-    ) => TypedResults.Ok(ListPart.Take(await AllAsync(store), d => d.MachineId, after, most, context));
+    ) => TypedResults.Ok(ListPart.Take(await AllAsync(store, reader), d => d.MachineId, after, most, context));
 
-    private static async Task<ContentHttpResult> CalendarAsync(MachineStore store) =>
-        TypedResults.Text(DueCalendar.Write(await AllAsync(store)), DueCalendar.Type);
+    private static async Task<ContentHttpResult> CalendarAsync(
+        MachineStore store,
+        MachineReader reader,
+        History history,
+        TimeProvider clock
+    )
+    {
+        DateOnly today = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
+        IReadOnlyList<Change> newest = await history.ListAsync(null, null, 1);
+        long number = newest is [{ } last, ..] ? last.Id : 0;
+        return TypedResults.Text(
+            DueCalendar.Write(await AllAsync(store, reader), today, number),
+            DueCalendar.Type
+        );
+    }
 
-    private static async Task<IReadOnlyList<MachineDue>> AllAsync(MachineStore store) =>
+    private static async Task<IReadOnlyList<MachineDue>> AllAsync(MachineStore store, MachineReader reader)
+    {
+        IReadOnlyList<StockPart> parts = (await reader.WorkshopAsync()).Parts;
+        return
         [
             .. (await store.ListAsync())
                 .Where(m => m.Machine.RetiredOn is null)
                 .Select(m => new MachineDue(
                     m.Machine.Id,
                     m.Machine.Name,
-                    DueList.Of(m.Machine, m.Fitted, m.Jobs, m.Odometer)
+                    DueList.Of(m.Machine, m.Fitted, m.Jobs, m.Odometer, parts)
                 )),
         ];
+    }
 
     private static async Task<Results<Ok<JobSheet>, NotFound>> HappenedAsync(
         long id,

@@ -35,11 +35,13 @@ public sealed class DueApiTests(WendrakServer server) : IClassFixture<WendrakSer
     [Fact]
     public async Task The_calendar_has_each_day_once_under_an_identity_that_stays()
     {
+        string today = DateOnly.FromDateTime(DateTime.Now).ToString("yyyy-MM-dd", null);
+        JsonNode[] items = [.. (await DueAsync()).SelectMany(d => d!["due"]!["items"]!.AsArray()).Select(i => i!)];
         string[] expected =
         [
-            .. (await DueAsync())
-                .SelectMany(d => d!["due"]!["items"]!.AsArray())
-                .Select(i => (string?)i!["expected"])
+            .. items
+                .Select(i => (bool)i["isNow"]! ? today : (string?)i["expected"])
+                .Concat(items.Select(i => (string?)(i["order"] as JsonObject)?["orderOn"]))
                 .OfType<string>()
                 .Order(),
         ];
@@ -50,6 +52,12 @@ public sealed class DueApiTests(WendrakServer server) : IClassFixture<WendrakSer
         string?[] ids = [.. calendar.Events.Select(e => e.Uid)];
         Assert.Equal(ids.Length, ids.Distinct().Count());
         Assert.Equal(ids, Calendar.Load(await CalendarAsync())!.Events.Select(e => e.Uid));
+        int before = calendar.Events[0]!.Sequence;
+        await server.PostAsync(
+            $"/api/machines/{IdOf(await DueAsync(), "Knot")}/log",
+            new NewLogLines([new OdometerRead(new(2026, 11, 30), 12)])
+        );
+        Assert.True(Calendar.Load(await CalendarAsync())!.Events[0]!.Sequence > before);
     }
 
     [Fact]

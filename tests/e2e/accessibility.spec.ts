@@ -55,6 +55,7 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
     '/machines/6/check?loops=left-belt',
     async (p) => expect(p.getByRole('region', { name: 'Part in hand' })).toBeVisible(),
   ],
+  ['the week', '/week', async (p) => expect(p.getByRole('region', { name: 'Now, or over' })).toBeVisible()],
   [
     'what it brought, told',
     '/machines/1/check?view=brought',

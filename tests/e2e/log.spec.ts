@@ -195,9 +195,12 @@ test('the calendar of what is due is read by another program', async ({ page }) 
   const events = calendar.getAllSubcomponents('vevent').map((e) => new ICAL.Event(e))
   const due = (await (await page.request.get('/api/due')).json()) as {
     machine: string
-    due: { items: { expected: string | null }[] }
+    due: { items: { expected: string | null; isNow: boolean; order: { orderOn: string | null } | null }[] }
   }[]
-  const days = due.flatMap((d) => d.due.items.map((i) => i.expected)).filter((d) => d !== null)
+  const today = new Date().toLocaleDateString('sv-SE')
+  const days = due
+    .flatMap((d) => d.due.items.flatMap((i) => [i.isNow ? today : i.expected, i.order?.orderOn]))
+    .filter((d): d is string => typeof d === 'string')
   expect(events.map((e) => e.startDate.toString()).sort()).toEqual(days.sort())
   expect(new Set(events.map((e) => e.uid)).size).toBe(events.length)
   expect(events.every((e) => due.some((d) => e.summary.startsWith(`${d.machine}: `)))).toBe(true)

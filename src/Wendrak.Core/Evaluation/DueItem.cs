@@ -64,6 +64,7 @@ public sealed record DueEvery(double? KmLow, double? KmHigh, int Days);
 /// <param name="Expected">The earlier of the day and the usual day of the distance; null where neither is known.</param>
 /// <param name="IsNow">It waits for nothing: something happened, or the distance is run.</param>
 /// <param name="Every">Of a look by its interval; null of anything else.</param>
+/// <param name="Order">Of parts that are to be there: whether they are, and until when to order them; null where Stock knows none.</param>
 public sealed record DueItem(
     string Key,
     DueKind Kind,
@@ -78,7 +79,8 @@ public sealed record DueItem(
     DateOnly? On,
     DateOnly? Expected,
     bool IsNow,
-    DueEvery? Every
+    DueEvery? Every,
+    OrderInTime? Order = null
 );
 
 /// <summary>What of a machine is due, and how far it usually goes.</summary>

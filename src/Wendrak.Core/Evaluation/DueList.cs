@@ -1,6 +1,7 @@
 using System.Globalization;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Upkeep;
 using Wendrak.Core.Vocabulary;
@@ -18,11 +19,13 @@ public static class DueList
 
     /// <param name="jobs">All jobs of the machine, oldest first.</param>
     /// <param name="odometer">Of its log.</param>
+    /// <param name="parts">Of Stock; empty where nobody asks for what is to be ordered.</param>
     public static DueAnswer Of(
         Machine machine,
         Setup fitted,
         IReadOnlyList<JobContent> jobs,
-        IReadOnlyList<OdometerEntry> odometer
+        IReadOnlyList<OdometerEntry> odometer,
+        IReadOnlyList<StockPart> parts
     )
     {
         JobSheet[] sheets = [.. jobs.Select(j => j.Sheet)];
@@ -47,6 +50,7 @@ public static class DueList
             [
                 .. items
                     .Select(i => Expect(i, machine, usual))
+                    .Select(i => i.Kind == DueKind.Forecast ? Ordered(i, loops, fitted, parts) : i)
                     .OrderByDescending(i => i.IsNow)
                     .ThenBy(i => i.Expected ?? DateOnly.MaxValue)
                     .ThenBy(i => i.Kind)
@@ -68,6 +72,13 @@ public static class DueList
             : run < item.On ? run
             : item.On;
         return item with { Expected = expected, IsNow = item.IsNow || item.AtKm <= machine.OdometerKm };
+    }
+
+    private static DueItem Ordered(DueItem item, Loop[] loops, Setup fitted, IReadOnlyList<StockPart> parts)
+    {
+        Loop loop = loops.First(l => l.Key == item.LoopKey);
+        LoopChoice choice = fitted.Loops.First(c => c.LoopKey == loop.Key);
+        return item with { Order = OrderInTime.Of(parts, loop, choice, item.Expected) };
     }
 
     private static DueItem OfFinding(PartSeen seen) =>

@@ -153,6 +153,12 @@ internal static partial class TrayCounts
     private static bool Suits(StockPart part, Loop loop, LoopChoice wanted) =>
         GoesWith(part, loop) && (part.Kind is not (PartKind.Chain or PartKind.Belt) || SaysLength(part.Name, wanted));
 
+    /// <summary>The chain or belt itself, of the length that is on the loop.</summary>
+    internal static bool IsLoopOf(StockPart part, Loop loop, LoopChoice choice) =>
+        part.Kind == (loop.DriveElement == DriveElement.Chain ? PartKind.Chain : PartKind.Belt)
+        && GoesWith(part, loop)
+        && SaysLength(part.Name, choice);
+
     private static bool GoesWith(StockPart part, Loop loop) =>
         part.GoesWith is null || part.GoesWith.Contains(loop.Standard, StringComparison.OrdinalIgnoreCase);
 

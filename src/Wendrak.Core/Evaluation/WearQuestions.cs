@@ -28,6 +28,9 @@ public sealed record WearRecord(long JobId, DateOnly On, double? OdometerKm, Elo
 /// <param name="UsualLife">Where the record is too short: what such a chain usually lasts; null where nothing tells how hard it is pulled.</param>
 /// <param name="Earliest">Day on which one more reading may show the limit; null where that is not known.</param>
 /// <param name="Reached">Day on which the line meets it; null where that is not known.</param>
+/// <param name="Reserve">What is left of the adjuster at the limit; null where nothing moves, or where things stand is not known.</param>
+/// <param name="WornWheels">Teeth that were found worn and are not mended: a new chain on them does not last.</param>
+/// <param name="SetOrPart">The whole set or the chain alone; null while the chain is fine, and of what this program does not judge.</param>
 /// <param name="UsualPitches">To measure at once.</param>
 /// <param name="UsualPlaces">To measure at.</param>
 /// <param name="Workings">Of the newest reading.</param>
@@ -41,6 +44,9 @@ public sealed record WearAnswer(
     ElongationLife? UsualLife,
     DateOnly? Earliest,
     DateOnly? Reached,
+    ReserveAtLimit? Reserve,
+    IReadOnlyList<PartSeen> WornWheels,
+    SetOrPart? SetOrPart,
     int UsualPitches,
     int UsualPlaces,
     IReadOnlyList<Working> Workings
@@ -75,19 +81,57 @@ public static class WearAnswers
         WearSeries series = WearSeries.Of(loop.Key, view.Stored.Jobs.Select(j => j.Sheet));
         WearForecast? forecast = limit is double l ? series.Forecast(l) : null;
         UsualDistance? usual = view.Due.Usual;
+        FindingGrade? grade = limit is double most && LookAnswers.IsJudged(view) ? series.GradeFor(most) : null;
+        PartSeen[] worn =
+        [
+            .. PartSeen
+                .Standing(view.Seen)
+                .Where(s => s.LoopKey == loop.Key && s.Part is InspectedPart.FrontTeeth or InspectedPart.RearTeeth),
+        ];
         return new(
             limit,
             limit * WearSeries.WatchedFrom,
-            limit is double most && LookAnswers.IsJudged(view) ? series.GradeFor(most) : null,
+            grade,
             series.WithOff(forecast),
             series.Before,
             forecast,
             forecast?.Trend == WearTrend.Rising ? null : LifeOf(view),
             forecast?.OneReading is { } one ? usual?.DayAt(one.Low) : null,
             forecast?.Reached is double reached ? usual?.DayAt(reached) : null,
+            limit is double at ? ReserveOf(view, at) : null,
+            worn,
+            grade is FindingGrade.Watch or FindingGrade.Stop ? SetOrPartOf(view, loop, worn) : null,
             Pitches,
             Places,
             series.Workings
+        );
+    }
+
+    private static ReserveAtLimit? ReserveOf(MachineInView view, double limit)
+    {
+        try
+        {
+            return
+                view.LayoutOf(view.AnyLoop) is not null
+                && view.Fit.Reserve is { ElongationPercent: > 0 } reserve
+                ? ReserveAtLimit.Of(reserve.LeftMm, reserve.ElongationPercent, limit)
+                : null;
+        }
+        catch (InvalidInputException)
+        {
+            return null; // Fit says itself what is in its way.
+        }
+    }
+
+    private static SetOrPart SetOrPartOf(MachineInView view, Loop loop, IReadOnlyList<PartSeen> worn)
+    {
+        WorkCosts work = view.Machine.Work ?? WorkCosts.DefaultFor(loop);
+        bool IsLooked(InspectedPart part) => view.Seen.Any(s => s.LoopKey == loop.Key && s.Part == part);
+        return SetOrPart.Of(
+            IsLooked(InspectedPart.FrontTeeth) && IsLooked(InspectedPart.RearTeeth),
+            worn.Count > 0,
+            work.BothMinutes,
+            work.FrontMinutes + work.RearMinutes
         );
     }
 

@@ -3553,6 +3553,7 @@ export interface components {
             /** @description It waits for nothing: something happened, or the distance is run. */
             isNow: boolean;
             every: null | components["schemas"]["DueEvery"];
+            order?: null | components["schemas"]["OrderInTime"];
         };
         /**
          * @description Why something is due.
@@ -7747,6 +7748,24 @@ export interface components {
          * @enum {unknown}
          */
         OperatingPointKind: "hardestPull" | "cruise" | "topSpeed" | "braking";
+        /** @description Until when a part has to be ordered, to be there on the day. */
+        OrderInTime: {
+            /**
+             * Format: int32
+             * @description How many of it are there.
+             */
+            onShelf: number;
+            /**
+             * Format: int32
+             * @description From ordering to having it, by the quickest supplier; null where nobody said.
+             */
+            deliveryDays: null | number;
+            /**
+             * Format: date
+             * @description Last day to order it; null where one is there, where no delivery is known, and where no day is.
+             */
+            orderOn: null | string;
+        };
         /**
          * @description What may differ between two setups beside themselves.
          * @enum {unknown}
@@ -9140,6 +9159,27 @@ export interface components {
             outcomes: components["schemas"]["AimOutcome"][];
         };
         /**
+         * @description What is replaced when a chain is at its limit.
+         * @enum {unknown}
+         */
+        Replacing: "lookAtTeeth" | "set" | "chainMayDo";
+        /** @description What is left of the adjuster when a chain has worn to its limit. */
+        ReserveAtLimit: {
+            /**
+             * Format: double
+             * @description Elongation of a new chain that the adjuster takes up, %.
+             */
+            takesUpPercent: number;
+            /**
+             * Format: double
+             * @description Way left at the limit, mm; 0 where it is used up before.
+             */
+            leftMm: number;
+            /** @description The adjuster ends before the chain is at its limit: then that is the limit. */
+            isUsedUpFirst: boolean;
+            working: components["schemas"]["Working"];
+        };
+        /**
          * @description How it is known what an adjuster has left.
          * @enum {unknown}
          */
@@ -9906,6 +9946,25 @@ export interface components {
             tools: components["schemas"]["ToolKind"][];
             /** @description Those of them that the workshop does not have; empty where nobody listed its tools. */
             missingTools: components["schemas"]["ToolStandIn"][];
+        };
+        /** @description The whole set, or a single part of it: both schools of the trade. */
+        SetOrPart: {
+            /** @description By the wear of the wheels. */
+            replacing: components["schemas"]["Replacing"];
+            /** @description In a sentence. */
+            why: string;
+            /** @description What is said by those who do it otherwise. */
+            otherSchool: string;
+            /**
+             * Format: double
+             * @description Working time for both wheels in one go with the chain, min.
+             */
+            onceMinutes: number;
+            /**
+             * Format: double
+             * @description The same for one after the other, min.
+             */
+            twiceMinutes: number;
         };
         /** @description What the rounds of a visit tell, and what to do next. */
         SetQuestion: {
@@ -12326,6 +12385,10 @@ export interface components {
              * @description Day on which the line meets it; null where that is not known.
              */
             reached: null | string;
+            reserve: null | components["schemas"]["ReserveAtLimit"];
+            /** @description Teeth that were found worn and are not mended: a new chain on them does not last. */
+            wornWheels: components["schemas"]["PartSeen"][];
+            setOrPart: null | components["schemas"]["SetOrPart"];
             /**
              * Format: int32
              * @description To measure at once.

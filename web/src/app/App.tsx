@@ -41,6 +41,7 @@ const router = createBrowserRouter([
           { index: true, lazy: { Component: async () => (await import('../set/SetView')).default } },
         ],
       },
+      { path: 'week', lazy: { Component: async () => (await import('../yard/WeekPage')).default } },
       { path: 'stock', lazy: { Component: async () => (await import('../stock/StockView')).default } },
       {
         path: 'machines/:machineId',

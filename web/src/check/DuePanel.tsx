@@ -17,7 +17,7 @@ export function DuePanel({ bench, look }: { bench: Workbench; look: Look }) {
   const { data, isStale } = look.due
   if (!data) return null
   const { items, usual } = data
-  const withoutDay = items.filter((i) => i.expected === null).length
+  const withoutDay = items.filter((i) => i.expected === null && !i.isNow).length
   return (
     <Panel title="Due" isStale={isStale}>
       <ul className={classes.due}>

@@ -16,7 +16,7 @@ import table from '../shell/table.module.css'
 import { WorkingDialog } from '../shell/WorkingDialog'
 import { MeasureChain } from './MeasureChain'
 import { WearChart } from './WearChart'
-import { rangeText } from './wearWords'
+import { REPLACING_WORDS, rangeText } from './wearWords'
 
 /** Elongation of the chain: what was measured, where it goes, and when it is at its limit. */
 export function WearPanel({ bench, job }: { bench: Workbench; job: JobSheet | undefined }) {
@@ -53,6 +53,7 @@ export function WearPanel({ bench, job }: { bench: Workbench; job: JobSheet | un
         </p>
       )}
       <WearChart wear={data} />
+      <Beside wear={data} />
       <Says wear={data} />
       <Record wear={data} onWorking={() => setWorking(true)} />
       {job && <MeasureChain job={job} loopKey={loop.loopKey} wear={data} />}
@@ -65,6 +66,47 @@ export function WearPanel({ bench, job }: { bench: Workbench; job: JobSheet | un
         />
       )}
     </Panel>
+  )
+}
+
+/** The adjuster, the wheels, and what is replaced: what goes with a worn chain. */
+function Beside({
+  wear: { reserve, wornWheels, setOrPart, limitPercent, before, readings },
+}: {
+  wear: WearAnswer
+}) {
+  const units = useUnits()
+  const isNew = before > 0 && readings.length === 1
+  return (
+    <>
+      {reserve &&
+        (reserve.isUsedUpFirst ? (
+          <p style={{ color: 'var(--watch)' }}>
+            ▲ The adjuster ends at {fixed(reserve.takesUpPercent, 2)} %, before the limit of{' '}
+            {fixed(limitPercent ?? 0, 2)} %: then that is the limit.
+          </p>
+        ) : (
+          <LabelledValue name="reserve of the adjuster at the limit">
+            {units.show('fine', reserve.leftMm)}
+          </LabelledValue>
+        ))}
+      {isNew && wornWheels.length > 0 && (
+        <p style={{ color: 'var(--watch)' }}>
+          ▲ A new chain on worn teeth: {wornWheels.map((w) => w.what).join(', ')}. It will not last on them.
+        </p>
+      )}
+      {setOrPart && (
+        <>
+          <p>
+            <b>{REPLACING_WORDS[setOrPart.replacing]}</b> {setOrPart.why}
+          </p>
+          <p className="cap">
+            {setOrPart.otherSchool} In one go it takes {fixed(setOrPart.onceMinutes, 0)} min, one after the
+            other {fixed(setOrPart.twiceMinutes, 0)} min.
+          </p>
+        </>
+      )}
+    </>
   )
 }
 

@@ -1,4 +1,4 @@
-import type { MeasuredOver, OpenInterval } from '../api/check'
+import type { MeasuredOver, OpenInterval, Replacing } from '../api/check'
 import type { Units } from '../quantities/units'
 
 export const OVER_WORDS: Record<MeasuredOver, string> = {
@@ -12,3 +12,9 @@ export const rangeText = ({ low, high }: Pick<OpenInterval, 'low' | 'high'>, uni
   high === null
     ? `${units.show('distance', Math.max(0, low))} or later, it can’t say how late`
     : `${units.show('distance', Math.max(0, low))} to ${units.show('distance', high)}`
+
+export const REPLACING_WORDS: Record<Replacing, string> = {
+  lookAtTeeth: 'Set or chain alone?',
+  set: 'Replace the set.',
+  chainMayDo: 'The chain alone may do.',
+}

@@ -100,8 +100,8 @@ export const partsText = (parts: InspectedPart[]) => parts.map((p) => PART_WORDS
 export const isOver = ({ expected }: Pick<DueItem, 'expected'>) => expected !== null && expected < today()
 
 /** Why, with the interval in the units that are shown. */
-export function dueWhy({ why, every }: DueItem, units: Units): string {
-  if (!every) return why
+export function dueWhy({ why, every, order }: DueItem, units: Units): string {
+  if (!every) return [why, order && orderText(order)].filter(Boolean).join(' ')
   const { kmLow, kmHigh, days } = every
   const distance =
     kmLow !== null &&
@@ -110,6 +110,15 @@ export function dueWhy({ why, every }: DueItem, units: Units): string {
       : units.show('distance', kmLow))
   return `${why} Every ${[distance, `${days} days`].filter(Boolean).join(' or ')}.`
 }
+
+const orderText = ({ onShelf, deliveryDays, orderOn }: NonNullable<DueItem['order']>) =>
+  onShelf > 0
+    ? `${onShelf} of them ${onShelf === 1 ? 'is' : 'are'} on the shelf.`
+    : orderOn
+      ? `Order by ${dayText(orderOn)}: delivery takes ${deliveryDays} days.`
+      : deliveryDays === null
+        ? 'None is on the shelf, and Stock knows no delivery.'
+        : `None is on the shelf; delivery takes ${deliveryDays} days.`
 
 /** When: now, or the distance and the day, whichever comes first. */
 export function dueWhen(item: DueItem, units: Units): string {

@@ -29,7 +29,7 @@ export function ConditionFields({
   const set = (change: Partial<RunConditions>) => onChange({ ...under, ...change })
   if (!isOpen)
     return (
-      <p>
+      <p style={{ margin: '10px 0 6px', minHeight: 24 }}>
         <button type="button" className={due.link} onClick={() => setOpen(true)}>
           Who, load, route, weather …
         </button>

@@ -97,7 +97,7 @@ export function CostPanel({
       {both.map(
         (o) =>
           o.cost && (
-            <p key={o.setupId} style={{ margin: '4px 0 0' }} data-no-print>
+            <p key={o.setupId} style={{ margin: '8px 0 0', minHeight: 24 }} data-no-print>
               <button type="button" className={due.link} onClick={() => setShown(o)}>
                 working of {o.name}
               </button>

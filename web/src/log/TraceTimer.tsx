@@ -1,6 +1,7 @@
 import { Button, Checkbox, FileButton, Progress } from '@mantine/core'
+import { useDebouncedValue } from '@mantine/hooks'
 import { useMutation } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { issueFor } from '../api/issues'
 import { type FoundRun, readTrace, type SpeedTrace, type TraceQuestion } from '../api/log'
 import { fixed } from '../quantities/format'
@@ -16,6 +17,7 @@ import type { TimedRun } from './timedRun'
 const NOTHING = { fromKmh: null, toKmh: null, firstS: null, lastS: null, columns: null }
 /** Speeds that nobody said are rounded to so many of the shown unit. */
 const ROUND = 5
+const TYPING_MS = 300
 const FIELDS = ['fromKmh', 'toKmh']
 
 /** Runs between two speeds, found in a trace; the part of it that counts is dragged over. */
@@ -36,19 +38,24 @@ export function TraceTimer({
   })
   const [sent, setSent] = useState(0)
   const [last, setLast] = useState<SpeedTrace>()
-  const read = useMutation({
+  const newest = useRef<TraceQuestion>(undefined)
+  const { mutate, ...read } = useMutation({
     mutationFn: ({ from, asked }: { from: File; asked: TraceQuestion }) =>
       readTrace(machineId, from, asked, setSent),
-    onSuccess: (trace) => {
+    onSuccess: (trace, { asked }) => {
+      // An answer that was overtaken is to another question.
+      if (asked !== newest.current) return
       setLast(trace)
       onChoose([])
     },
   })
-  const ask = (change: Partial<TraceQuestion>, from = file) => {
-    const asked = { ...question, ...change }
-    setQuestion(asked)
-    if (from) read.mutate({ from, asked })
-  }
+  const ask = (change: Partial<TraceQuestion>) => setQuestion({ ...question, ...change })
+  // A long trace is not sent anew at every figure of a number.
+  const [asked] = useDebouncedValue(question, TYPING_MS)
+  useEffect(() => {
+    newest.current = asked
+    if (file) mutate({ from: file, asked })
+  }, [file, asked, mutate])
   const runOf = (run: FoundRun, trace: SpeedTrace): TimedRun => ({
     seconds: run.seconds,
     fromKmh: trace.fromKmh,
@@ -65,7 +72,7 @@ export function TraceTimer({
           if (!f) return
           setFile(f)
           setLast(undefined)
-          ask({ ...NOTHING, roundKmh: units.toStored('speed', ROUND) }, f)
+          ask(NOTHING)
         }}
       >
         {(props) => (

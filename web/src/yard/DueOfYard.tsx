@@ -52,7 +52,8 @@ export default function DueOfYard({ cards }: { cards: MachineCard[] }) {
         )}
         <a href={DUE_CALENDAR} download="wendrak-due.ics">
           to the calendar (.ics)
-        </a>
+        </a>{' '}
+        · <Link to="/week">the week, to print</Link>
       </p>
     </Panel>
   )
