@@ -54,6 +54,7 @@ const SHOTS = [
   { name: 'yard', path: '/' },
   { name: 'stock', path: '/stock' },
   { name: 'check', path: '/machines/6/check?loops=left-belt' },
+  { name: 'brought', path: '/machines/1/check?view=brought' },
   { name: 'aim', path: '/machines/1/aim' },
   { name: 'ratio', path: '/machines/1/ratio' },
   { name: 'ratio-bicycle-dark', path: '/machines/3/ratio', dark: true },
@@ -93,15 +94,6 @@ const SHOTS = [
     act: (p) => p.getByRole('link', { name: 'record' }).click(),
   },
   { name: 'set', path: '/machines/2/set', before: beginVisit },
-  {
-    name: 'follow-ups',
-    path: '/machines/1/fit',
-    before: async () => {
-      const setups = await (await fetch(`${site}/api/machines/1/setups`)).json()
-      const trial = setups.find((s) => s.status === 'trial')
-      await send('POST', `/api/setups/${trial.id}/fit`, { version: trial.version })
-    },
-  },
   {
     name: 'set-bay-phone',
     path: '/machines/1/set',

@@ -24,7 +24,12 @@ internal static class DueCalendar
             if ((item.IsNow ? today : item.Expected) is { } day)
                 Add("", DueWords.Of(item), item.Why, day);
             if (item.Order?.OrderOn is { } order)
-                Add("-order", $"order parts for {item.LoopKey}", $"Delivery takes {item.Order.DeliveryDays} days.", order);
+                Add(
+                    "-order",
+                    $"order parts for {item.LoopKey}",
+                    $"Delivery takes {item.Order.DeliveryDays} days.",
+                    order
+                );
 
             void Add(string which, string what, string why, DateOnly on) =>
                 calendar.Events.Add(

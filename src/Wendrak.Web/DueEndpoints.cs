@@ -52,10 +52,7 @@ public static class DueEndpoints
         DateOnly today = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
         IReadOnlyList<Change> newest = await history.ListAsync(null, null, 1);
         long number = newest is [{ } last, ..] ? last.Id : 0;
-        return TypedResults.Text(
-            DueCalendar.Write(await AllAsync(store, reader), today, number),
-            DueCalendar.Type
-        );
+        return TypedResults.Text(DueCalendar.Write(await AllAsync(store, reader), today, number), DueCalendar.Type);
     }
 
     private static async Task<IReadOnlyList<MachineDue>> AllAsync(MachineStore store, MachineReader reader)

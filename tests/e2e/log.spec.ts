@@ -157,6 +157,7 @@ test('a run found in a trace is kept and compared by', async ({ page }) => {
   )
   await page.getByRole('radiogroup', { name: 'Compared by' }).getByText('time').click()
   await expect(panel(page, 'What it brought')).toContainText('60 to 90 km/h, rolling')
+  await expect(panel(page, 'What it brought').getByRole('status')).toContainText('One setup alone')
 })
 
 test('two taps and two frames of a film are runs, by key as well', async ({ page }) => {

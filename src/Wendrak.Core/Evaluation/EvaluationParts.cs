@@ -62,8 +62,7 @@ public sealed record EvaluationParts
     /// <summary>Whether an answer needs what the workshop has.</summary>
     [JsonIgnore]
     public bool NeedsWorkshop =>
-        (StartingSearch, Search, Combinations, Rail, Build, Set, Due)
-            is not (null, null, null, null, null, null, null);
+        (StartingSearch, Search, Combinations, Rail, Build, Set, Due) is not (null, null, null, null, null, null, null);
 
     /// <summary>Whether it needs what is on the other machines of the yard as well.</summary>
     [JsonIgnore]

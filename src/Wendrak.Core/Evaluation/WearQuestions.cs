@@ -16,7 +16,15 @@ public sealed record WearQuestion;
 /// <param name="OdometerKm">What the machine had run; null where nobody looked, and then it is in no forecast.</param>
 /// <param name="Measured">As the job tells it.</param>
 /// <param name="IsOffLine">It lies further off the line than chance has it; it counts all the same.</param>
-public sealed record WearRecord(long JobId, DateOnly On, double? OdometerKm, ElongationAtJob Measured, bool IsOffLine);
+/// <param name="IsCounted">It is one of those that make the line: with a distance, and since it is used as it is now.</param>
+public sealed record WearRecord(
+    long JobId,
+    DateOnly On,
+    double? OdometerKm,
+    ElongationAtJob Measured,
+    bool IsOffLine,
+    bool IsCounted
+);
 
 /// <summary>How a chain wears, and when it has worn to its limit.</summary>
 /// <param name="LimitPercent">Elongation at which it is replaced, %; null of a belt.</param>
@@ -111,9 +119,7 @@ public static class WearAnswers
     {
         try
         {
-            return
-                view.LayoutOf(view.AnyLoop) is not null
-                && view.Fit.Reserve is { ElongationPercent: > 0 } reserve
+            return view.LayoutOf(view.AnyLoop) is not null && view.Fit.Reserve is { ElongationPercent: > 0 } reserve
                 ? ReserveAtLimit.Of(reserve.LeftMm, reserve.ElongationPercent, limit)
                 : null;
         }

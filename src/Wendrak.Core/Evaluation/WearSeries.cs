@@ -18,7 +18,7 @@ internal sealed record WearSeries(IReadOnlyList<WearRecord> Records, int Before)
         [
             .. jobs.SelectMany(j =>
                     j.Elongations.Where(e => e.LoopKey == loopKey)
-                        .Select(e => new WearRecord(j.Id, j.OpenedOn, j.OdometerKm, e, false))
+                        .Select(e => new WearRecord(j.Id, j.OpenedOn, j.OdometerKm, e, false, false))
                 )
                 .OrderBy(r => r.Measured.Entry),
         ];
@@ -55,7 +55,17 @@ internal sealed record WearSeries(IReadOnlyList<WearRecord> Records, int Before)
     {
         WearRecord[] told = [.. Told()];
         HashSet<long> off = [.. (forecast?.OffLine ?? []).Select(i => told[i].Measured.Entry)];
-        return [.. Records.Select(r => r with { IsOffLine = off.Contains(r.Measured.Entry) })];
+        HashSet<long> counted = [.. told.Select(t => t.Measured.Entry)];
+        return
+        [
+            .. Records.Select(r =>
+                r with
+                {
+                    IsOffLine = off.Contains(r.Measured.Entry),
+                    IsCounted = counted.Contains(r.Measured.Entry),
+                }
+            ),
+        ];
     }
 
     public IReadOnlyList<Working> Workings =>
@@ -63,5 +73,10 @@ internal sealed record WearSeries(IReadOnlyList<WearRecord> Records, int Before)
             ? ChainGrowth.Compute(new(m.ChainId, m.Pitches, m.Over, m.MeasuredMm, m.RollerPlayMm)).Workings
             : [];
 
-    private IEnumerable<WearRecord> Told() => Records.Where(r => r.OdometerKm is not null).OrderBy(r => r.OdometerKm);
+    /// <summary>What makes the line: with a distance, and of one use.</summary>
+    private IEnumerable<WearRecord> Told() =>
+        Records
+            .Skip(Records.Select((r, i) => r.Measured.IsNewUse ? i : 0).DefaultIfEmpty(0).Max())
+            .Where(r => r.OdometerKm is not null)
+            .OrderBy(r => r.OdometerKm);
 }

@@ -9,7 +9,7 @@ namespace Wendrak.Core.Logbook;
 /// <param name="FromKm">What the odometer said then, km; null where nobody looked.</param>
 public sealed record SetupPeriod(long SetupId, DateOnly From, DateOnly? Until, double? FromKm)
 {
-    /// <summary>When which setup was on a machine, as far as that was written down, oldest first.</summary>
+    /// <summary>When which setup was on a machine, as far as that is known, oldest first.</summary>
     /// <param name="setups">Of the machine.</param>
     /// <param name="jobs">Of the machine.</param>
     public static IReadOnlyList<SetupPeriod> AllOf(IEnumerable<Setup> setups, IEnumerable<JobSheet> jobs)
@@ -28,6 +28,12 @@ public sealed record SetupPeriod(long SetupId, DateOnly From, DateOnly? Until, d
                     .Select(f => new SetupPeriod(f.SetupId, DayOf(f.At), null, j.OdometerKm))
             ),
         ];
+        // Nobody said since when: of the only one that ever was on, always; else since it was noted.
+        if (
+            known.FirstOrDefault(s => s is { Status: SetupStatus.AsFitted, FittedOn: null }) is { } fitted
+            && told.All(p => p.SetupId != fitted.Id)
+        )
+            told = told.Append(new(fitted.Id, told.Any() ? fitted.MadeOn : DateOnly.MinValue, null, null));
         List<SetupPeriod> periods = [];
         // Of what was told twice of one day the one with its distance.
         foreach (SetupPeriod next in told.OrderBy(p => p.From).ThenBy(p => p.FromKm is null))

@@ -10,6 +10,7 @@ namespace Wendrak.Core.Records;
 /// <param name="RollerPlayMm">Of a roller on its bush, mm; null where nobody felt for it.</param>
 /// <param name="IsNewChain">The first reading of another chain: its record begins anew.</param>
 /// <param name="ChainId">Designation of the chain. The core says it by the machine, whoever sends what.</param>
+/// <param name="IsNewUse">From here on it is used otherwise, harder or easier: the line of its wear begins here; null for no.</param>
 public sealed record ElongationMeasured(
     string LoopKey,
     int Pitches,
@@ -17,7 +18,8 @@ public sealed record ElongationMeasured(
     IReadOnlyList<double> MeasuredMm,
     double? RollerPlayMm = null,
     bool IsNewChain = false,
-    string? ChainId = null
+    string? ChainId = null,
+    bool? IsNewUse = null
 ) : JobEvent
 {
     /// <exception cref="Quantities.InvalidInputException">No chain of the table, or no elongation a chain can have.</exception>
@@ -37,6 +39,7 @@ public sealed record ElongationMeasured(
 /// <param name="WorstPercent">The largest of them, %.</param>
 /// <param name="SpreadPercent">Between the largest and the smallest, %.</param>
 /// <param name="IsNewChain">The first reading of another chain.</param>
+/// <param name="IsNewUse">The first one since it is used otherwise.</param>
 /// <param name="Who">Null where nobody said.</param>
 /// <param name="At">When it was measured.</param>
 public sealed record ElongationAtJob(
@@ -51,6 +54,7 @@ public sealed record ElongationAtJob(
     double WorstPercent,
     double SpreadPercent,
     bool IsNewChain,
+    bool IsNewUse,
     string? Who,
     DateTimeOffset At
 )
@@ -70,6 +74,7 @@ public sealed record ElongationAtJob(
             growth.WorstPercent,
             growth.SpreadPercent,
             measured.IsNewChain,
+            measured.IsNewUse == true,
             entry.Actor,
             entry.At
         );

@@ -134,6 +134,26 @@ public sealed class WearTests
         Assert.Null(Wear(With()).Grade);
     }
 
+    /// <summary>Twice as fast since 8 000 km: the line of before would say twice as long.</summary>
+    [Fact]
+    public void A_change_of_use_begins_the_line_and_keeps_what_was_before_in_sight()
+    {
+        JobContent[] harder =
+        [
+            .. Reference,
+            Job(6, 8_000, At(0.46) with { IsNewUse = true }),
+            Job(7, 9_000, At(0.56)),
+            Job(8, 10_000, At(0.66)),
+        ];
+        WearAnswer wear = Wear(With(harder));
+        Assert.Equal(0.1, wear.Forecast!.SlopePercent!.Value, 9);
+        Assert.Equal(13_400, wear.Forecast.Reached!.Value, 3);
+        Assert.Equal(8, wear.Readings.Count);
+        Assert.Equal([false, false, false, false, false, true, true, true], wear.Readings.Select(r => r.IsCounted));
+        Assert.Equal(0, wear.Before);
+        Assert.All(Wear(With(Reference)).Readings, r => Assert.True(r.IsCounted));
+    }
+
     [Fact]
     public void Another_size_of_chain_begins_anew_though_nobody_said_so()
     {

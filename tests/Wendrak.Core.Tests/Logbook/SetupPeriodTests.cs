@@ -28,6 +28,20 @@ public sealed class SetupPeriodTests
     }
 
     [Fact]
+    public void Of_what_is_on_since_nobody_knows_when_it_is_taken_that_it_always_was_or_since_it_was_noted()
+    {
+        Setup unsaid = Setup(2, 15, 43, 0, SetupStatus.AsFitted) with { FittedOn = null, MadeOn = Day(40) };
+        Assert.Equal(
+            [new SetupPeriod(2, DateOnly.MinValue, null, null)],
+            SetupPeriod.AllOf([unsaid, Setup(3, 16, 45, 30, SetupStatus.Trial)], [])
+        );
+        Assert.Equal(
+            [new SetupPeriod(1, Day(0), Day(40), null), new SetupPeriod(2, Day(40), null, null)],
+            SetupPeriod.AllOf([unsaid, Setup(1, 15, 45, 0)], [])
+        );
+    }
+
+    [Fact]
     public void One_that_was_on_twice_is_known_by_what_was_kept_of_its_first_time()
     {
         Setup again = Setup(1, 15, 45, 90, SetupStatus.AsFitted) with

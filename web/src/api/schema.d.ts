@@ -3606,6 +3606,8 @@ export interface components {
             spreadPercent: number;
             /** @description The first reading of another chain. */
             isNewChain: boolean;
+            /** @description The first one since it is used otherwise. */
+            isNewUse: boolean;
             /** @description Null where nobody said. */
             who: null | string;
             /**
@@ -4980,6 +4982,8 @@ export interface components {
             isNewChain: boolean;
             /** @description Designation of the chain. The core says it by the machine, whoever sends what. */
             chainId?: null | string;
+            /** @description From here on it is used otherwise, harder or easier: the line of its wear begins here; null for no. */
+            isNewUse?: null | boolean;
         };
         /** @description What was seen is mended. */
         JobEventFindingCured: {
@@ -12453,6 +12457,8 @@ export interface components {
             measured: components["schemas"]["ElongationAtJob"];
             /** @description It lies further off the line than chance has it; it counts all the same. */
             isOffLine: boolean;
+            /** @description It is one of those that make the line: with a distance, and since it is used as it is now. */
+            isCounted: boolean;
         };
         /**
          * @description What a record of wear can say.

@@ -18,6 +18,7 @@ export function MeasureChain({ job, loopKey, wear }: { job: JobSheet; loopKey: s
   const [places, setPlaces] = useState<(number | undefined)[]>(Array(wear.usualPlaces).fill(undefined))
   const [play, setPlay] = useState<number>()
   const [isNewChain, setNewChain] = useState(false)
+  const [isNewUse, setNewUse] = useState(false)
   const measured = places.filter((p) => p !== undefined)
   const errorOf = (field: string) => issueFor(record.error, atEvent(field))
   return (
@@ -34,11 +35,13 @@ export function MeasureChain({ job, loopKey, wear }: { job: JobSheet; loopKey: s
             measuredMm: measured,
             rollerPlayMm: over === 'pins' ? null : (play ?? null),
             isNewChain,
+            isNewUse: isNewUse || null,
             chainId: null,
           },
           () => {
             setPlaces(places.map(() => undefined))
             setNewChain(false)
+            setNewUse(false)
           },
         )
       }}
@@ -91,6 +94,13 @@ export function MeasureChain({ job, loopKey, wear }: { job: JobSheet; loopKey: s
         label="It is a new chain: the record begins anew"
         checked={isNewChain}
         onChange={(event) => setNewChain(event.currentTarget.checked)}
+      />
+      <Checkbox
+        size="sm"
+        mt={4}
+        label="From here on it is used otherwise: the line begins here"
+        checked={isNewUse}
+        onChange={(event) => setNewUse(event.currentTarget.checked)}
       />
       <Button type="submit" mt="sm" size="sm" variant="default" loading={record.isPending}>
         Write it down

@@ -15,7 +15,9 @@ export function WearChart({ wear }: { wear: WearAnswer }) {
   const units = useUnits()
   const { limitPercent, watchPercent, forecast } = wear
   const told = wear.readings.flatMap((r) =>
-    r.odometerKm === null ? [] : [{ km: r.odometerKm, percent: r.measured.worstPercent, isOff: r.isOffLine }],
+    r.odometerKm === null
+      ? []
+      : [{ km: r.odometerKm, percent: r.measured.worstPercent, isOff: r.isOffLine || !r.isCounted }],
   )
   const first = told[0]
   // One reading alone is told by the table.

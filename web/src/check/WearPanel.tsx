@@ -53,8 +53,8 @@ export function WearPanel({ bench, job }: { bench: Workbench; job: JobSheet | un
         </p>
       )}
       <WearChart wear={data} />
-      <Beside wear={data} />
       <Says wear={data} />
+      <Beside wear={data} />
       <Record wear={data} onWorking={() => setWorking(true)} />
       {job && <MeasureChain job={job} loopKey={loop.loopKey} wear={data} />}
       {!job && <p className="cap">Begin a look to measure it.</p>}
@@ -177,6 +177,7 @@ function Record({ wear, onWorking }: { wear: WearAnswer; onWorking: () => void }
               </td>
               <td className="num">
                 {fixed(r.measured.worstPercent, 2)} %{r.isOffLine && ' ▲ off the line'}
+                {!r.isCounted && r.odometerKm !== null && ' before the change of use'}
               </td>
               <td className="num">{fixed(r.measured.spreadPercent, 2)} %</td>
             </tr>

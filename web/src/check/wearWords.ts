@@ -14,7 +14,7 @@ export const rangeText = ({ low, high }: Pick<OpenInterval, 'low' | 'high'>, uni
     : `${units.show('distance', Math.max(0, low))} to ${units.show('distance', high)}`
 
 export const REPLACING_WORDS: Record<Replacing, string> = {
-  lookAtTeeth: 'Set or chain alone?',
-  set: 'Replace the set.',
-  chainMayDo: 'The chain alone may do.',
+  lookAtTeeth: 'When it is due, the set or the chain alone?',
+  set: 'When it is due, the set.',
+  chainMayDo: 'When it is due, the chain alone may do.',
 }

@@ -42,7 +42,13 @@ export function TakeFile({ machineId }: { machineId: number }) {
           </Button>
         )}
       </FileButton>
-      <Modal opened={file !== undefined} onClose={close} size="xl" title={`Read in ${file?.name ?? ''}`}>
+      <Modal
+        opened={file !== undefined}
+        onClose={close}
+        size="xl"
+        title={`Read in ${file?.name ?? ''}`}
+        closeButtonProps={{ 'aria-label': 'Close' }}
+      >
         {look.isPending && <Progress value={sent * 100} aria-label="Looked at" />}
         {look.error && <p role="alert">{sentenceOf(look.error)}</p>}
         {file && look.data && (
