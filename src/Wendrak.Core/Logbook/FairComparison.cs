@@ -46,7 +46,8 @@ public enum ComparisonVerdict
 /// <param name="Name">What people call it.</param>
 /// <param name="Sample">Mean, spread and number; null with fewer than two values.</param>
 /// <param name="Overall">All that was used over all that was run, in the unit of the measure; null of what has no distance.</param>
-/// <param name="Values">In the order of their days.</param>
+/// <param name="Count">How many values there are.</param>
+/// <param name="Values">The newest of them, as many as can be drawn, in the order of their days.</param>
 /// <param name="Use">The mean in all the measures of fuel; null of anything else.</param>
 /// <param name="Hearsay">Means that somebody told without their fills: beside, never counted in.</param>
 /// <param name="Score">Mean of what its owner gave, 1 to 5; null for nothing given. Beside, never mixed in.</param>
@@ -57,6 +58,7 @@ public sealed record SetupOutcome(
     string Name,
     Sample? Sample,
     double? Overall,
+    int Count,
     IReadOnlyList<Observation> Values,
     FuelUse? Use,
     IReadOnlyList<Hearsay> Hearsay,
@@ -163,8 +165,10 @@ public sealed record FairComparison(
             known.FirstOrDefault(s => s.Id == question.FirstId)
             ?? known.FirstOrDefault(s => s.Id == LastOn(periods, second?.Id) && s != second);
         Outcomes outcomes = new(question, periods, log);
-        SetupOutcome? a = first is null ? null : outcomes.Of(first, [.. values[first.Id]]);
-        SetupOutcome? b = second is null ? null : outcomes.Of(second, [.. values[second.Id]]);
+        Observation[] ofFirst = first is null ? [] : [.. values[first.Id]];
+        Observation[] ofSecond = second is null ? [] : [.. values[second.Id]];
+        SetupOutcome? a = first is null ? null : outcomes.Of(first, ofFirst);
+        SetupOutcome? b = second is null ? null : outcomes.Of(second, ofSecond);
         ComparisonVerdict verdict = VerdictOf(a, b);
         Explained[] explained = [];
         Comparison? compared = null;
@@ -191,10 +195,8 @@ public sealed record FairComparison(
             verdict == ComparisonVerdict.Shown && IsAgainst(question.Measure, chosen!, first!, second!, compared!),
             first is null || second is null ? [] : SetupDifference.Between(first, second),
             SeparatingIn([.. known.Where(s => values[s.Id].Any())]),
-            a is { Values.Count: > 0 } && b is { Values.Count: > 0 }
-                ? OtherDifferences.Between(a.Values, b.Values, periods)
-                : [],
-            OtherDifferences.Unsaid([.. a?.Values ?? [], .. b?.Values ?? []]),
+            ofFirst.Length > 0 && ofSecond.Length > 0 ? OtherDifferences.Between(ofFirst, ofSecond, periods) : [],
+            OtherDifferences.Unsaid([.. ofFirst, .. ofSecond]),
             observed.NotCounted,
             compared is not null && question.Measure == ComparedMeasure.Noise
                 ? SoundDifference.Between(compared.First.Mean, compared.Second.Mean)
@@ -239,7 +241,7 @@ public sealed record FairComparison(
         periods.LastOrDefault(p => p.SetupId != but)?.SetupId;
 
     private static ComparisonVerdict VerdictOf(SetupOutcome? a, SetupOutcome? b) =>
-        a is not { Values.Count: > 0 } || b is not { Values.Count: > 0 } ? ComparisonVerdict.NoValues
+        a is not { Count: > 0 } || b is not { Count: > 0 } ? ComparisonVerdict.NoValues
         : a.Sample is null || b.Sample is null ? ComparisonVerdict.TooFew
         : a.Sample.Sd == 0 && b.Sample.Sd == 0 ? ComparisonVerdict.NoSpread
         : ComparisonVerdict.NotShown;

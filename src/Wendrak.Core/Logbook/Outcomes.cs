@@ -10,6 +10,8 @@ internal sealed class Outcomes(
     IReadOnlyList<LogEntry> log
 )
 {
+    /// <summary>More dots would be one blot.</summary>
+    private const int MostShown = 300;
     private readonly LogLine[] _lines = [.. log.Where(e => !e.IsStruck).Select(e => e.Line)];
 
     public SetupOutcome Of(Setup setup, Observation[] values)
@@ -20,7 +22,8 @@ internal sealed class Outcomes(
             setup.Name,
             values.Length < 2 ? null : Sample.Of([.. values.Select(v => v.Value)], "Values"),
             OverallOf(values),
-            values,
+            values.Length,
+            values[Math.Max(0, values.Length - MostShown)..],
             question.Measure == ComparedMeasure.Fuel && values.Length > 0
                 ? FuelUse.From(FuelMeasure.LitresPer100Km, values.Average(v => v.Value))
                 : null,

@@ -229,6 +229,15 @@ public sealed class FairComparisonTests
     }
 
     [Fact]
+    public void Of_very_many_values_all_count_and_the_newest_are_shown()
+    {
+        double[] many = [.. Enumerable.Range(0, 400).Select(i => 4 + i % 5 / 10.0)];
+        SetupOutcome found = Compare([Before], Fills(0, 0, many)).Second!;
+        Assert.Equal((400, 400, 300), (found.Count, found.Sample!.Count, found.Values.Count));
+        Assert.Equal(40_000, found.Values[^1].AtKm);
+    }
+
+    [Fact]
     public void A_setup_that_was_not_on_it_and_numbers_that_can_t_be_are_refused_at_their_fields()
     {
         void Names(string field, Func<FairComparisonQuestion, FairComparisonQuestion> asked) =>

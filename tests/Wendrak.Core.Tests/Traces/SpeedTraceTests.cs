@@ -102,7 +102,8 @@ public sealed class SpeedTraceTests
 
     [Theory]
     [InlineData(60, 3)]
-    [InlineData(63, 3)]
+    [InlineData(63.7, 3)]
+    [InlineData(64, null)]
     [InlineData(80, 2)]
     [InlineData(69, null)]
     public void The_gear_is_known_by_the_speed_of_the_motor(double rpmAtOneKmh, int? gear)

@@ -10214,7 +10214,12 @@ export interface components {
              * @description All that was used over all that was run, in the unit of the measure; null of what has no distance.
              */
             overall: null | number;
-            /** @description In the order of their days. */
+            /**
+             * Format: int32
+             * @description How many values there are.
+             */
+            count: number;
+            /** @description The newest of them, as many as can be drawn, in the order of their days. */
             values: components["schemas"]["Observation"][];
             use: null | components["schemas"]["FuelUse"];
             /** @description Means that somebody told without their fills: beside, never counted in. */

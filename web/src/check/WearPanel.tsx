@@ -23,6 +23,13 @@ export function WearPanel({ bench, job }: { bench: Workbench; job: JobSheet | un
   const [isWorking, setWorking] = useState(false)
   const wear = useEvaluation(bench.asFitted, 'wear', {})
   const loop = bench.loops.at(-1)
+  if (loop?.driveElement === 'toothedBelt')
+    return (
+      <p className="cap">
+        A rubber belt loses tension from the day it is fitted: what is left on the day it is needed, and what
+        to set today, stands at <Link to="../set">Set, “Running in”</Link>.
+      </p>
+    )
   if (loop?.driveElement !== 'chain') return null
   if (wear.error && !wear.data)
     return (

@@ -147,11 +147,11 @@ function Outcome({
   outcome: SetupOutcome
   measure: FairComparisonQuestion['measure']
 }) {
-  const { name, sample, overall, values, use } = outcome
+  const { name, sample, overall, count, values, use } = outcome
   return (
     <>
       <LabelledValue
-        name={`${name}, ${values.length} ${measure === 'time' || measure === 'noise' ? 'times' : 'full to full'}`}
+        name={`${name}, ${count} ${measure === 'time' || measure === 'noise' ? 'times' : 'full to full'}`}
       >
         {sample
           ? `${measured(measure, sample.mean)} ± ${fixed(sample.sd, MEASURE_UNITS[measure][1])}`

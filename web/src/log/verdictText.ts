@@ -11,7 +11,7 @@ export function verdictText(
   if (!first) return 'One setup alone: there is nothing to compare it with yet.'
   switch (verdict) {
     case 'noValues':
-      return `Nothing of ${first.values.length === 0 ? first.name : second.name} was written down.`
+      return `Nothing of ${first.count === 0 ? first.name : second.name} was written down.`
     case 'tooFew':
       return 'Too few to say: each needs two values at least.'
     case 'noSpread':
