@@ -60,8 +60,9 @@ public sealed record DueEvery(double? KmLow, double? KmHigh, int Days);
 /// <param name="Why">In a sentence.</param>
 /// <param name="By">Who says so.</param>
 /// <param name="AtKm">What the machine has run then, km; null for no distance.</param>
+/// <param name="AtHours">What its hour counter says then, h; null for no hours.</param>
 /// <param name="On">Day; null for none.</param>
-/// <param name="Expected">The earlier of the day and the usual day of the distance; null where neither is known.</param>
+/// <param name="Expected">The earliest of the day and the usual days of distance and hours; null where none is known.</param>
 /// <param name="IsNow">It waits for nothing: something happened, or the distance is run.</param>
 /// <param name="Every">Of a look by its interval; null of anything else.</param>
 /// <param name="Order">Of parts that are to be there: whether they are, and until when to order them; null where Stock knows none.</param>
@@ -76,6 +77,7 @@ public sealed record DueItem(
     string Why,
     DueBy By,
     double? AtKm,
+    double? AtHours,
     DateOnly? On,
     DateOnly? Expected,
     bool IsNow,
@@ -86,4 +88,5 @@ public sealed record DueItem(
 /// <summary>What of a machine is due, and how far it usually goes.</summary>
 /// <param name="Items">What is due first stands first; what has no day stands last.</param>
 /// <param name="Usual">Null where the odometer was not said often enough.</param>
-public sealed record DueAnswer(IReadOnlyList<DueItem> Items, UsualDistance? Usual);
+/// <param name="UsualHours">Null where the hour counter was not.</param>
+public sealed record DueAnswer(IReadOnlyList<DueItem> Items, UsualDistance? Usual, UsualHours? UsualHours);

@@ -35,6 +35,11 @@ public static class DueList
                 .Where(s => s.OdometerKm is not null)
                 .Select(s => new OdometerEntry(s.OpenedOn, s.OdometerKm!.Value)),
         ]);
+        HourEntry[] counted =
+        [
+            .. sheets.Where(s => s.Hours is not null).Select(s => new HourEntry(s.OpenedOn, s.Hours!.Value)),
+        ];
+        UsualHours? hours = UsualHours.Learn(counted);
         IReadOnlyList<PartSeen> seen = PartSeen.AllOf(sheets);
         Loop[] loops = [.. MachineRules.LoopsOf(machine)];
         IEnumerable<DueItem> items =
@@ -49,14 +54,15 @@ public static class DueList
         return new(
             [
                 .. items
-                    .Select(i => Expect(i, machine, usual))
+                    .Select(i => Expect(i, machine, usual, hours, counted.Max(h => (double?)h.Hours)))
                     .Select(i => i.Kind == DueKind.Forecast ? Ordered(i, loops, fitted, parts) : i)
                     .OrderByDescending(i => i.IsNow)
                     .ThenBy(i => i.Expected ?? DateOnly.MaxValue)
                     .ThenBy(i => i.Kind)
                     .ThenBy(i => i.Key, StringComparer.Ordinal),
             ],
-            usual
+            usual,
+            hours
         );
     }
 
@@ -64,14 +70,19 @@ public static class DueList
     internal static InspectionKind KindOf(Machine machine, Loop loop) =>
         InspectionKinds.Suiting(loop.DriveElement, PlanFacts.AdjusterOf(machine, loop))[0];
 
-    private static DueItem Expect(DueItem item, Machine machine, UsualDistance? usual)
+    private static DueItem Expect(DueItem item, Machine machine, UsualDistance? usual, UsualHours? hours, double? run)
     {
-        DateOnly? run = item.AtKm is double km ? usual?.DayAt(km) : null;
-        DateOnly? expected =
-            item.On is null ? run
-            : run < item.On ? run
-            : item.On;
-        return item with { Expected = expected, IsNow = item.IsNow || item.AtKm <= machine.OdometerKm };
+        DateOnly?[] days =
+        [
+            item.On,
+            item.AtKm is double km ? usual?.DayAt(km) : null,
+            item.AtHours is double h ? hours?.DayAt(h) : null,
+        ];
+        return item with
+        {
+            Expected = days.Min(),
+            IsNow = item.IsNow || item.AtKm <= machine.OdometerKm || item.AtHours <= run,
+        };
     }
 
     private static DueItem Ordered(DueItem item, Loop[] loops, Setup fitted, IReadOnlyList<StockPart> parts)
@@ -95,6 +106,7 @@ public static class DueList
                 : "It was seen and may go on until then, not longer.",
             DueBy.Person,
             seen.Detail?.UntilKm,
+            null,
             seen.Detail?.UntilOn,
             null,
             seen.Grade == FindingGrade.Stop,
@@ -135,6 +147,7 @@ public static class DueList
                     null,
                     null,
                     null,
+                    null,
                     true,
                     null
                 );
@@ -155,6 +168,7 @@ public static class DueList
             null,
             null,
             null,
+            null,
             true,
             null
         );
@@ -171,6 +185,7 @@ public static class DueList
         if (on is null && again is null)
             yield break;
         double? km = again?.Key == AgainKm ? last!.Sheet.OdometerKm + again.Value : null;
+        double? hours = again?.Key == AgainHours ? last!.Sheet.Hours + again.Value : null;
         yield return new(
             Key("reading", loop.Key),
             DueKind.Reading,
@@ -179,12 +194,13 @@ public static class DueList
             null,
             null,
             [],
-            again is null || km is not null ? "Whoever set it last wants it read again then."
+            again is null || km is not null || hours is not null ? "Whoever set it last wants it read again then."
                 : again.Key == AgainKm
                     ? "It is to be read again after a distance, and nobody said what the odometer showed when it came in."
-                : "It is to be read again after some hours of running, which nobody counts here.",
+                : "It is to be read again after some hours of running, and nobody said what its hour counter showed when it came in.",
             DueBy.Person,
             km,
+            hours,
             on,
             null,
             false,
@@ -223,6 +239,7 @@ public static class DueList
                 isAtLimit ? null : Math.Max(0, one!.Low),
                 null,
                 null,
+                null,
                 isAtLimit,
                 null
             );
@@ -253,6 +270,7 @@ public static class DueList
                 : "By the usual interval of such a drive.",
             DueBy.Practice,
             last?.OdometerKm + usual.KmLow,
+            null,
             last is null ? null : DateOnly.FromDateTime(last.At.UtcDateTime).AddDays(usual.Days),
             null,
             false,

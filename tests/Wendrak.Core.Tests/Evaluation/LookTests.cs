@@ -244,6 +244,36 @@ public sealed class LookTests
         Assert.Contains(why, due.Why, StringComparison.Ordinal);
     }
 
+    /// <summary>Twenty hours a week, from 400 h on; read again after 30.</summary>
+    [Fact]
+    public void Hours_that_a_plan_asks_for_are_due_by_the_hour_counter_or_say_why_not()
+    {
+        StoredMachine stored = With();
+        PlanMade plan = WorkPlan.Fill(
+            new(ChangeKind.FrontWheel, "final", ProcedureFamily.FinalChain, null),
+            stored.Machine,
+            stored.Fitted,
+            ""
+        );
+        JobContent At(int day, double? hours, params JobEvent[] events)
+        {
+            JobContent job = JobContent.From(new(day, 1, 7, Day.AddDays(day)), []);
+            long entry = day * 100;
+            foreach (JobEvent e in events.Prepend(new JobOpened(JobReason.Visit, null, null, hours)))
+                job = job.After(new(++entry, DateTimeOffset.UnixEpoch, "Ann", e));
+            return job;
+        }
+        StepDone again = new("again", StepOutcome.Done, null, null, [new("again-h", 30)], null);
+        DueItem Reading(params JobContent[] jobs) => Due(With(jobs)).Items.Single(i => i.Kind == DueKind.Reading);
+        DueItem due = Reading(At(1, 200), At(71, 400, plan, again));
+        Assert.Equal((430d, Day.AddDays(71 + 11), false), (due.AtHours, due.Expected, due.IsNow));
+        Assert.True(Reading(At(1, 200), At(71, 400, plan, again), At(80, 430)).IsNow);
+        DueItem unsaid = Reading(At(71, null, plan, again));
+        Assert.Null(unsaid.AtHours);
+        Assert.Contains("hour counter", unsaid.Why, StringComparison.Ordinal);
+        Assert.Equal(20, Due(With(At(1, 200), At(71, 400))).UsualHours!.HoursPerWeek, 9);
+    }
+
     [Fact]
     public void What_is_typed_of_a_finding_is_refused_at_its_field()
     {

@@ -5,6 +5,7 @@ import classes from '../job/due.module.css'
 import { dueText, dueWhen, dueWhy, isOver } from '../job/lookWords'
 import type { Workbench } from '../machine/useWorkbench'
 import { dayText } from '../quantities/days'
+import { figure } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import { WorkingDialog } from '../shell/WorkingDialog'
@@ -16,7 +17,7 @@ export function DuePanel({ bench, look }: { bench: Workbench; look: Look }) {
   const units = useUnits()
   const { data, isStale } = look.due
   if (!data) return null
-  const { items, usual } = data
+  const { items, usual, usualHours } = data
   const withoutDay = items.filter((i) => i.expected === null && !i.isNow).length
   return (
     <Panel title="Due" isStale={isStale}>
@@ -44,18 +45,20 @@ export function DuePanel({ bench, look }: { bench: Workbench; look: Look }) {
         ) : (
           'Say what the odometer shows when it comes in, twice, two weeks apart: then a distance has a day.'
         )}
+        {usualHours &&
+          ` It runs ${figure(usualHours.hoursPerWeek, 3)} h a week, by its hour counter from ${dayText(usualHours.from.on)} to ${dayText(usualHours.to.on)}.`}
       </p>
       <p className="cap" data-no-print>
         <a href={DUE_CALENDAR} download="wendrak-due.ics">
           All machines to the calendar (.ics)
         </a>
         {withoutDay > 0 &&
-          `; ${withoutDay} here, due now or without a day, ${withoutDay === 1 ? 'is' : 'are'} not in it`}
+          `; ${withoutDay} here without a day ${withoutDay === 1 ? 'is' : 'are'} not in it`}
       </p>
       {isWorking && usual && (
         <WorkingDialog
           title="Working: usual distance"
-          workings={[usual.working]}
+          workings={usualHours ? [usual.working, usualHours.working] : [usual.working]}
           onClose={() => setWorking(false)}
         />
       )}

@@ -127,6 +127,7 @@ export function dueWhen(item: DueItem, units: Units): string {
   return (
     [
       item.atKm !== null && `at ${units.show('distance', item.atKm)}`,
+      item.atHours !== null && `at ${plain(item.atHours)}\u00a0h`,
       item.on !== null && dayText(item.on),
       item.on === null && item.expected !== null && `about ${dayText(item.expected)}`,
     ]
