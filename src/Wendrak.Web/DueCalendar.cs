@@ -3,6 +3,7 @@ using Ical.Net.CalendarComponents;
 using Ical.Net.DataTypes;
 using Ical.Net.Serialization;
 using Wendrak.Core.Evaluation;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Web;
 
@@ -57,7 +58,9 @@ internal static class DueWords
             DueKind.Stop or DueKind.Watch => $"look again: {item.What}",
             DueKind.Event => "look after what happened",
             DueKind.Reading => $"read {item.LoopKey} again",
-            DueKind.Forecast => $"{item.LoopKey} may be at its limit: have the parts",
+            DueKind.Forecast when item.Parts is [InspectedPart.Elongation] =>
+                $"{item.LoopKey} may be at its limit: have the parts",
+            DueKind.Forecast => $"a part of {item.LoopKey} may be at its limit: have it",
             DueKind.Interval => $"look at {item.LoopKey}",
             _ => "look again after the change of parts",
         };

@@ -49,13 +49,18 @@ public static class DueList
             .. (fitted.FollowUps ?? []).Select(OfTask),
             .. loops.SelectMany(l => OfReading(l, jobs)),
             .. loops.SelectMany(l => OfForecast(l, machine, fitted, sheets)),
+            .. loops.SelectMany(l => PartWear.AllOf(l, seen, usual).SelectMany(w => OfPart(l, w))),
             .. loops.Select(l => OfInterval(l, machine, seen)),
         ];
         return new(
             [
                 .. items
                     .Select(i => Expect(i, machine, usual, hours, counted.Max(h => (double?)h.Hours)))
-                    .Select(i => i.Kind == DueKind.Forecast ? Ordered(i, loops, fitted, parts) : i)
+                    .Select(i =>
+                        i.Kind == DueKind.Forecast && i.Parts is [InspectedPart.Elongation]
+                            ? Ordered(i, loops, fitted, parts)
+                            : i
+                    )
                     .OrderByDescending(i => i.IsNow)
                     .ThenBy(i => i.Expected ?? DateOnly.MaxValue)
                     .ThenBy(i => i.Kind)
@@ -241,6 +246,30 @@ public static class DueList
                 null,
                 null,
                 isAtLimit,
+                null
+            );
+    }
+
+    private static IEnumerable<DueItem> OfPart(Loop loop, PartWear wear)
+    {
+        if (wear.IsAtLimit || wear.Forecast?.OneReading is not null)
+            yield return new(
+                Key("forecast", loop.Key, wear.Part),
+                DueKind.Forecast,
+                loop.Key,
+                null,
+                null,
+                null,
+                [wear.Part],
+                wear.IsAtLimit
+                    ? "It was measured at its limit: it is to be replaced."
+                    : "By the record of its measures one more may be at the limit then: have the parts by that day.",
+                DueBy.Forecast,
+                wear.IsAtLimit ? null : Math.Max(0, wear.Forecast!.OneReading!.Low),
+                null,
+                null,
+                null,
+                wear.IsAtLimit,
                 null
             );
     }

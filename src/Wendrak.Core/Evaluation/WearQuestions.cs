@@ -39,6 +39,7 @@ public sealed record WearRecord(
 /// <param name="Reserve">What is left of the adjuster at the limit; null where nothing moves, or where things stand is not known.</param>
 /// <param name="WornWheels">Teeth that were found worn and are not mended: a new chain on them does not last.</param>
 /// <param name="SetOrPart">The whole set or the chain alone; null while the chain is fine, and of what this program does not judge.</param>
+/// <param name="Parts">What else of this loop is measured at its looks, and how it wears.</param>
 /// <param name="UsualPitches">To measure at once.</param>
 /// <param name="UsualPlaces">To measure at.</param>
 /// <param name="Workings">Of the newest reading.</param>
@@ -55,6 +56,7 @@ public sealed record WearAnswer(
     ReserveAtLimit? Reserve,
     IReadOnlyList<PartSeen> WornWheels,
     SetOrPart? SetOrPart,
+    IReadOnlyList<PartWear> Parts,
     int UsualPitches,
     int UsualPlaces,
     IReadOnlyList<Working> Workings
@@ -109,6 +111,7 @@ public static class WearAnswers
             limit is double at ? ReserveOf(view, at) : null,
             worn,
             grade is FindingGrade.Watch or FindingGrade.Stop ? SetOrPartOf(view, loop, worn) : null,
+            PartWear.AllOf(loop, view.Seen, usual),
             Pitches,
             Places,
             series.Workings

@@ -20,7 +20,8 @@ public enum FindingGrade
 /// <param name="Value">As it was read.</param>
 /// <param name="Unit">Of the number, as a person writes it.</param>
 /// <param name="Method">What it was read with; null where nobody said, and then it is hearsay.</param>
-public sealed record FindingMeasure(double Value, string Unit, string? Method = null)
+/// <param name="Limit">At which the part’s maker has it replaced, in the same unit; null where nobody said.</param>
+public sealed record FindingMeasure(double Value, string Unit, string? Method = null, double? Limit = null)
 {
     /// <summary>Without a method a number is kept, and weighs as what somebody said.</summary>
     [JsonIgnore]

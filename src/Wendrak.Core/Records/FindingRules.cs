@@ -103,6 +103,7 @@ internal static class FindingRules
                         .Between(nameof(measure.Value), measure.Value, -1e6, 1e6, "")
                         .Named(nameof(measure.Unit), measure.Unit)
                         .Note(nameof(measure.Method), measure.Method)
+                        .BetweenIfGiven(nameof(measure.Limit), measure.Limit, -1e6, 1e6, "")
                 )
             );
         return guard;

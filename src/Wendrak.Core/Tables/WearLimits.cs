@@ -37,6 +37,11 @@ public static class WearLimits
     /// <summary>Hollow of a V-pulley's flank under a straight edge at which the pulley is replaced, mm.</summary>
     public static double GrooveHollowMm => All.First(l => l.Item == "groove wear at gauge").Limit!.Value;
 
+    /// <summary>Of a part that is measured by hand, mm: how far the top of a tooth leans, how deep a belt’s teeth are worn, how hollow a V-groove is.</summary>
+    /// <param name="item">An item of the table.</param>
+    /// <returns>Null where the table has none in millimetres.</returns>
+    public static double? MmOf(string item) => All.FirstOrDefault(l => l.Item == item && l.Unit == "mm")?.Limit;
+
     /// <summary>Elongation at which a chain is replaced, percent.</summary>
     /// <param name="use">A use of the table.</param>
     /// <param name="largestTeeth">Teeth of the largest sprocket on it.</param>

@@ -15,6 +15,7 @@ export type LookAnswer = Schemas['LookAnswer']
 export type MeasuredOver = Schemas['MeasuredOver']
 export type OpenInterval = NonNullable<Schemas['OpenInterval']>
 export type WearAnswer = Schemas['WearAnswer']
+export type PartWear = Schemas['PartWear']
 export type Replacing = Schemas['Replacing']
 export type LoopRun = NonNullable<Schemas['LoopRun']>
 export type LookVerdict = Schemas['LookVerdict']

@@ -3494,6 +3494,7 @@ export interface components {
             /** @description What is due first stands first; what has no day stands last. */
             items: components["schemas"]["DueItem"][];
             usual: null | components["schemas"]["UsualDistance"];
+            usualHours: null | components["schemas"]["UsualHours"];
         };
         /**
          * @description Who says so.
@@ -3541,13 +3542,18 @@ export interface components {
              */
             atKm: null | number;
             /**
+             * Format: double
+             * @description What its hour counter says then, h; null for no hours.
+             */
+            atHours: null | number;
+            /**
              * Format: date
              * @description Day; null for none.
              */
             on: null | string;
             /**
              * Format: date
-             * @description The earlier of the day and the usual day of the distance; null where neither is known.
+             * @description The earliest of the day and the usual days of distance and hours; null where none is known.
              */
             expected: null | string;
             /** @description It waits for nothing: something happened, or the distance is run. */
@@ -4023,6 +4029,11 @@ export interface components {
             unit: string;
             /** @description What it was read with; null where nobody said, and then it is hearsay. */
             method?: null | string;
+            /**
+             * Format: double
+             * @description At which the part’s maker has it replaced, in the same unit; null where nobody said.
+             */
+            limit?: null | number;
         };
         /** @description Something about the layout that ought to be looked at. */
         FitFinding: {
@@ -4736,6 +4747,19 @@ export interface components {
             value: number;
             /** @description Who told it, or where it was read; null where nobody said. */
             whose: null | string;
+        };
+        /** @description What the hour counter said on a day. */
+        HourEntry: {
+            /**
+             * Format: date
+             * @description Day.
+             */
+            on: string;
+            /**
+             * Format: double
+             * @description What it said, h.
+             */
+            hours: number;
         };
         /** @description A wheel on its hub at the step that puts it on, and what turning it round would do. */
         HubAtStep: {
@@ -7987,6 +8011,33 @@ export interface components {
          * @enum {unknown}
          */
         PartKind: "chain" | "belt" | "joiningLink" | "pin" | "washer" | "seal" | "plate" | "key" | "lock" | "fastener" | "bearing" | "other";
+        /** @description One measure of a part, where it stands in its record. */
+        PartMeasure: {
+            /**
+             * Format: int64
+             * @description Of the job it was measured at.
+             */
+            jobId: number;
+            /**
+             * Format: date
+             * @description Day.
+             */
+            on: string;
+            /**
+             * Format: double
+             * @description What the machine had run; null where nobody looked.
+             */
+            odometerKm: null | number;
+            /**
+             * Format: double
+             * @description As it was read.
+             */
+            value: number;
+            /** @description What it was read with. */
+            method: string;
+            /** @description It lies further off the line than chance has it; it counts all the same. */
+            isOffLine: boolean;
+        };
         /** @description What was known, or why not: one of both. */
         PartOfAdjusterOnLayout: {
             answer: null | components["schemas"]["AdjusterOnLayout"];
@@ -8392,6 +8443,35 @@ export interface components {
             /** @description The other ways. */
             wrong: components["schemas"]["WrongWay"][];
             measure?: null | components["schemas"]["WayMeasure"];
+        };
+        /** @description How a part wears that is measured by hand at a look: teeth, belt, groove, height, width. */
+        PartWear: {
+            /** @description Which. */
+            part: components["schemas"]["InspectedPart"];
+            /** @description Of its values, as a person writes it. */
+            unit: string;
+            /**
+             * Format: double
+             * @description At which it is replaced; null where neither its maker nor the trade says one in this unit.
+             */
+            limit: null | number;
+            /** @description The limit is its maker’s, as it was typed; else common practice. */
+            isMakers: boolean;
+            /** @description Since it was mended or replaced last, oldest first; numbers without a method are none of them. */
+            measures: components["schemas"]["PartMeasure"][];
+            /** @description By the newest. */
+            isAtLimit: boolean;
+            forecast: null | components["schemas"]["WearForecast"];
+            /**
+             * Format: date
+             * @description Day on which one more measure may be at the limit; null where that is not known.
+             */
+            earliest: null | string;
+            /**
+             * Format: date
+             * @description Day on which the line meets it; null where that is not known.
+             */
+            reached: null | string;
         };
         /** @description What the parts of a job cost together. */
         PartsCost: {
@@ -12276,6 +12356,19 @@ export interface components {
             to: components["schemas"]["OdometerEntry"];
             working: components["schemas"]["Working"];
         };
+        /** @description How long a machine usually runs, learned from its hour counter. */
+        UsualHours: {
+            /**
+             * Format: double
+             * @description Over all that is known.
+             */
+            hoursPerWeek: number;
+            /** @description First entry it is learned from. */
+            from: components["schemas"]["HourEntry"];
+            /** @description Last one. */
+            to: components["schemas"]["HourEntry"];
+            working: components["schemas"]["Working"];
+        };
         /** @description How many V-belts a power asks for, by what their maker rates one of them at. */
         VBeltRating: {
             /**
@@ -12398,6 +12491,8 @@ export interface components {
             /** @description Teeth that were found worn and are not mended: a new chain on them does not last. */
             wornWheels: components["schemas"]["PartSeen"][];
             setOrPart: null | components["schemas"]["SetOrPart"];
+            /** @description What else of this loop is measured at its looks, and how it wears. */
+            parts: components["schemas"]["PartWear"][];
             /**
              * Format: int32
              * @description To measure at once.

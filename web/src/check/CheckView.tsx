@@ -17,6 +17,7 @@ import { DuePanel } from './DuePanel'
 import { LookDrawing } from './LookDrawing'
 import { LookList } from './LookList'
 import { PartCard } from './PartCard'
+import { PartWearPanel } from './PartWearPanel'
 import { RestFine } from './RestFine'
 import { useLook } from './useLook'
 import { VerdictPanel } from './VerdictPanel'
@@ -131,6 +132,7 @@ function LookView({ bench }: { bench: Workbench }) {
           )}
         </div>
         <WearPanel key={look.loop.loopKey} bench={bench} job={job} />
+        <PartWearPanel bench={bench} />
         <p className="cap">{notHere}</p>
         <p className="cap">{defers}</p>
       </div>

@@ -52,8 +52,7 @@ export function DuePanel({ bench, look }: { bench: Workbench; look: Look }) {
         <a href={DUE_CALENDAR} download="wendrak-due.ics">
           All machines to the calendar (.ics)
         </a>
-        {withoutDay > 0 &&
-          `; ${withoutDay} here without a day ${withoutDay === 1 ? 'is' : 'are'} not in it`}
+        {withoutDay > 0 && `; ${withoutDay} here without a day ${withoutDay === 1 ? 'is' : 'are'} not in it`}
       </p>
       {isWorking && usual && (
         <WorkingDialog

@@ -21,6 +21,7 @@ export const MORE_FIELDS = [
   'detail.measure.value',
   'detail.measure.unit',
   'detail.measure.method',
+  'detail.measure.limit',
 ].map(atEvent)
 
 /** Words, what it was compared with, what was measured, and until when it may go on. */
@@ -71,6 +72,13 @@ export function MoreFields({ look, at, grading }: { look: Look; at: PartToLookAt
           value={f.method}
           onChange={(e) => f.setMethod(e.currentTarget.value)}
           error={errorOf('detail.measure.method')}
+        />
+        <QuantityField
+          size="sm"
+          label="Its maker’s limit"
+          value={f.limit}
+          onChange={f.setLimit}
+          error={errorOf('detail.measure.limit')}
         />
       </div>
       <div className={fieldRows.fields}>

@@ -15,13 +15,14 @@ export function useGrade(look: Look, job: JobSheet, at: PartToLookAt) {
   const [measured, setMeasured] = useState<number>()
   const [unit, setUnit] = useState('')
   const [method, setMethod] = useState('')
+  const [limit, setLimit] = useState<number>()
   // What is usual stands there until somebody says otherwise.
   const [untilKm, setUntilKm] = useState<number | undefined>(
     odometerKm !== null && at.watchKm !== null ? odometerKm + at.watchKm : undefined,
   )
   const [untilOn, setUntilOn] = useState(at.watchDays === null ? '' : daysFrom(today(), at.watchDays))
   const what = nameOf(job, at, look.spot)
-  const isHalfMeasured = measured === undefined && `${unit}${method}`.trim() !== ''
+  const isHalfMeasured = measured === undefined && (`${unit}${method}`.trim() !== '' || limit !== undefined)
   const [isNumberMissing, setNumberMissing] = useState(false)
   const write = (grade: FindingGrade) => {
     setNumberMissing(isHalfMeasured)
@@ -39,7 +40,10 @@ export function useGrade(look: Look, job: JobSheet, at: PartToLookAt) {
           untilKm: grade === 'watch' ? (untilKm ?? null) : null,
           untilOn: grade === 'watch' ? untilOn || null : null,
           against: against.trim() || null,
-          measure: measured === undefined ? null : { value: measured, unit, method: method.trim() || null },
+          measure:
+            measured === undefined
+              ? null
+              : { value: measured, unit, method: method.trim() || null, limit: limit ?? null },
         },
       },
       () => {
@@ -48,6 +52,7 @@ export function useGrade(look: Look, job: JobSheet, at: PartToLookAt) {
         setMeasured(undefined)
         setUnit('')
         setMethod('')
+        setLimit(undefined)
         // What is fine needs no photo: on to the next one.
         look.choose(grade === 'fine' ? undefined : at.part)
       },
@@ -69,6 +74,8 @@ export function useGrade(look: Look, job: JobSheet, at: PartToLookAt) {
       setUnit,
       method,
       setMethod,
+      limit,
+      setLimit,
       untilKm,
       setUntilKm,
       untilOn,

@@ -86,7 +86,9 @@ function dueWhat(item: DueItem): string {
     case 'event':
       return `after ${item.event ? EVENT_WORDS[item.event] : 'it'}: ${partsText(item.parts)}`
     case 'forecast':
-      return 'the chain may be at its limit'
+      return item.parts[0] === 'elongation'
+        ? 'the chain may be at its limit'
+        : `at its limit, perhaps: ${partsText(item.parts)}`
     case 'reading':
       return 'read it again'
     default:
