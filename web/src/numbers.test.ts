@@ -13,6 +13,8 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'build/MeasuredWays.tsx', numbers: '150 84 4 6 18 10' },
     { file: 'build/RunWays.tsx', numbers: '150 64 38 3.5 3 1.5 3 3 3' },
     { file: 'check/LookDrawing.tsx', numbers: '270 16 30 480 480 5 0.5 22 0.5 0.5 20 22 22 24 24' },
+    { file: 'check/DuePanel.tsx', numbers: '3' },
+    { file: 'check/PartWearPanel.tsx', numbers: '3 3' },
     { file: 'check/WearChart.tsx', numbers: '180 40 12 20 26 1.12 400' },
     { file: 'fit/RailPicture.tsx', numbers: '26 330 600 4' },
     { file: 'fit/ShaftPicture.tsx', numbers: '150 22 78 9 17 24 50 500 14 3' },

@@ -49,7 +49,7 @@ public static class DueList
             .. (fitted.FollowUps ?? []).Select(OfTask),
             .. loops.SelectMany(l => OfReading(l, jobs)),
             .. loops.SelectMany(l => OfForecast(l, machine, fitted, sheets)),
-            .. loops.SelectMany(l => PartWear.AllOf(l, seen, usual).SelectMany(w => OfPart(l, w))),
+            .. loops.SelectMany(l => PartWear.AllOf(l, seen, sheets, usual).SelectMany(w => OfPart(l, w))),
             .. loops.Select(l => OfInterval(l, machine, seen)),
         ];
         return new(

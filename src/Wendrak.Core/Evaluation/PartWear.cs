@@ -48,15 +48,27 @@ public sealed record PartWear(
     private const string Millimetre = "mm";
 
     /// <param name="seen">Everything that was looked at on the machine, newest first.</param>
-    internal static IReadOnlyList<PartWear> AllOf(Loop loop, IReadOnlyList<PartSeen> seen, UsualDistance? usual) =>
+    /// <param name="jobs">Of the machine: a look counts on the day of its job.</param>
+    internal static IReadOnlyList<PartWear> AllOf(
+        Loop loop,
+        IReadOnlyList<PartSeen> seen,
+        IReadOnlyList<JobSheet> jobs,
+        UsualDistance? usual
+    ) =>
         [
             .. seen.Where(s => s.LoopKey == loop.Key && s.Detail?.Measure is { IsHearsay: false })
                 .GroupBy(s => s.Part)
                 .OrderBy(g => g.Key)
-                .Select(g => Of(loop, g.Key, [.. g.OrderBy(s => s.Entry)], usual)),
+                .Select(g => Of(loop, g.Key, [.. g.OrderBy(s => s.Entry)], jobs, usual)),
         ];
 
-    private static PartWear Of(Loop loop, InspectedPart part, PartSeen[] all, UsualDistance? usual)
+    private static PartWear Of(
+        Loop loop,
+        InspectedPart part,
+        PartSeen[] all,
+        IReadOnlyList<JobSheet> jobs,
+        UsualDistance? usual
+    )
     {
         // What was mended is another part, or the same one made good: what was measured before says nothing of it.
         DateTimeOffset? mended = all.Max(s => s.CuredAt);
@@ -80,7 +92,7 @@ public sealed record PartWear(
             [
                 .. same.Select(s => new PartMeasure(
                     s.JobId,
-                    DateOnly.FromDateTime(s.At.UtcDateTime),
+                    jobs.First(j => j.Id == s.JobId).OpenedOn,
                     s.OdometerKm,
                     ValueOf(s),
                     s.Detail!.Measure!.Method!,

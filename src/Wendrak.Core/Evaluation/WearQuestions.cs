@@ -111,7 +111,7 @@ public static class WearAnswers
             limit is double at ? ReserveOf(view, at) : null,
             worn,
             grade is FindingGrade.Watch or FindingGrade.Stop ? SetOrPartOf(view, loop, worn) : null,
-            PartWear.AllOf(loop, view.Seen, usual),
+            PartWear.AllOf(loop, view.Seen, [.. view.Stored.Jobs.Select(j => j.Sheet)], usual),
             Pitches,
             Places,
             series.Workings

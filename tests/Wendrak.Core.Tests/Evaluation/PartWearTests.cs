@@ -52,6 +52,7 @@ public sealed class PartWearTests
         Assert.True(wear.Forecast.OneReading!.Low < wear.Forecast.MeanLine!.Low);
         Assert.True(wear.Earliest < wear.Reached);
         Assert.Equal([0.1, 0.21, 0.29, 0.4], wear.Measures.Select(m => m.Value));
+        Assert.Equal(4, wear.Measures.DistinctBy(m => m.On).Count());
     }
 
     [Fact]

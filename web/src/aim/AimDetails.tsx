@@ -27,13 +27,14 @@ export function AimDetails({ bench, stored, list }: { bench: Workbench; stored: 
   const bands = useEvaluation(bench.asFitted, 'bands', bench.loops.length === 0 ? undefined : { target })
   const state = error ? 'not stored yet' : isDirty ? 'storing …' : 'stored'
   const onRemove = () =>
-    remove.mutate(undefined, {
-      onSuccess: () => {
+    // Of the promise, not of the call: what shows it is gone by then.
+    remove
+      .mutateAsync(undefined)
+      .then(() => {
         bench.set({ aim: null })
         notifications.show({ message: `${stored.name} is removed; the history can bring it back.` })
-      },
-      onError: (e) => notifications.show({ color: 'red', message: sentenceOf(e) }),
-    })
+      })
+      .catch((e) => notifications.show({ color: 'red', message: sentenceOf(e) }))
   return (
     <div className={work.work}>
       <div className={work.column}>

@@ -36,7 +36,7 @@ export function HeadPanel({ bench, job }: { bench: Workbench; job: JobSheet }) {
       message: (
         <UndoNotice
           text="The job is removed with all that happened at it"
-          onUndo={() => last && undo.mutate(last.id, { onError: failed })}
+          onUndo={() => last && undo.mutateAsync(last.id).catch(failed)}
         />
       ),
     })

@@ -34,10 +34,11 @@ export function MachineMenu({ card }: { card: MachineCard }) {
   )
   const failed = (error: unknown) => notifications.show({ color: 'red', message: sentenceOf(error) })
 
+  // Of the promise, not of the call: the card may be gone by then, and its callbacks with it.
   const done = async (message: string, machineId: number) => {
     const [last] = await listChanges(machineId)
     notifications.show({
-      message: <UndoNotice text={message} onUndo={() => last && undo.mutate(last.id, { onError: failed })} />,
+      message: <UndoNotice text={message} onUndo={() => last && undo.mutateAsync(last.id).catch(failed)} />,
     })
   }
   return (
@@ -52,11 +53,10 @@ export function MachineMenu({ card }: { card: MachineCard }) {
           <Menu.Item onClick={() => setEditing(true)}>Edit machine and drive</Menu.Item>
           <Menu.Item
             onClick={() =>
-              copy.mutate(undefined, {
-                onSuccess: (added) =>
-                  added && done(`${added.machine.name} stands in the yard`, added.machine.id),
-                onError: failed,
-              })
+              copy
+                .mutateAsync(undefined)
+                .then((added) => added && done(`${added.machine.name} stands in the yard`, added.machine.id))
+                .catch(failed)
             }
           >
             Copy
@@ -66,24 +66,25 @@ export function MachineMenu({ card }: { card: MachineCard }) {
           </Menu.Item>
           <Menu.Item
             onClick={() =>
-              retire.mutate(machine.retiredOn === null ? today() : null, {
-                onSuccess: () =>
+              retire
+                .mutateAsync(machine.retiredOn === null ? today() : null)
+                .then(() =>
                   done(
                     `${machine.name} is ${machine.retiredOn === null ? 'retired' : 'back in use'}`,
                     machine.id,
                   ),
-                onError: failed,
-              })
+                )
+                .catch(failed)
             }
           >
             {machine.retiredOn === null ? 'Retire' : 'Take back into use'}
           </Menu.Item>
           <Menu.Item
             onClick={() =>
-              remove.mutate(undefined, {
-                onSuccess: () => done(`${machine.name} is removed with all that belongs to it`, machine.id),
-                onError: failed,
-              })
+              remove
+                .mutateAsync(undefined)
+                .then(() => done(`${machine.name} is removed with all that belongs to it`, machine.id))
+                .catch(failed)
             }
           >
             Remove

@@ -13,11 +13,13 @@ export function TakeOutButton({ name, remove }: { name: string; remove: () => Pr
       data-no-print
       aria-label={`Take ${name} out of the list`}
       onClick={() =>
-        change.mutate(undefined, {
-          onSuccess: () =>
+        // Of the promise, not of the call: its row is gone by then, and the call's words with it.
+        change
+          .mutateAsync(undefined)
+          .then(() =>
             notifications.show({ message: `${name} is out of the list; the history can bring it back.` }),
-          onError: (e) => notifications.show({ color: 'red', message: sentenceOf(e) }),
-        })
+          )
+          .catch((e) => notifications.show({ color: 'red', message: sentenceOf(e) }))
       }
     >
       ×
