@@ -43,7 +43,13 @@ internal static class LogFigures
             await BesideAsync("the machine is opened", few, many, id => OpenAsync(server, id));
             await BesideAsync("a line is written", few, many, id => WriteAsync(server, id));
             await BesideAsync("opened after a line was written", few, many, id => OpenAsync(server, id), server);
-            await BesideAsync("the yard, after a line was written", few, many, _ => GetAsync(server, "/api/due"), server);
+            await BesideAsync(
+                "the yard, after a line was written",
+                few,
+                many,
+                _ => GetAsync(server, "/api/due"),
+                server
+            );
             await BesideAsync("two setups compared", few, many, id => CompareAsync(server, id), times: 5);
         }
         finally
@@ -69,7 +75,9 @@ internal static class LogFigures
         StringBuilder readings = new("date,mileage\n");
         for (int i = 0; i < lines; i++)
         {
-            string day = new DateOnly(2020, 1, 1).AddDays(i * 2_000 / lines).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+            string day = new DateOnly(2020, 1, 1)
+                .AddDays(i * 2_000 / lines)
+                .ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
             (i % 100 == 99 ? readings : fills).Append(
                 CultureInfo.InvariantCulture,
                 $"{day},{i}{(i % 100 == 99 ? "" : $",{4 + i % 7 / 10.0},yes")}\n"
@@ -78,7 +86,11 @@ internal static class LogFigures
         long started = Stopwatch.GetTimestamp();
         foreach (string text in (string[])[fills.ToString(), readings.ToString()])
         {
-            JsonNode look = (await (await server.Client.PostAsync($"/api/machines/{id}/log/look", Table(text))).Content.ReadFromJsonAsync<JsonNode>())!;
+            JsonNode look = (
+                await (
+                    await server.Client.PostAsync($"/api/machines/{id}/log/look", Table(text))
+                ).Content.ReadFromJsonAsync<JsonNode>()
+            )!;
             string columns = Uri.EscapeDataString(look["guess"]!.ToJsonString());
             HttpResponseMessage taken = await server.Client.PostAsync(
                 $"/api/machines/{id}/log/file?name=log.csv&columns={columns}",
@@ -120,7 +132,19 @@ internal static class LogFigures
         (
             await server.Client.PostAsJsonAsync(
                 $"/api/machines/{id}/log",
-                new { lines = (object[])[new { kind = "scoreGiven", on = "2026-01-01", odometerKm = (double?)null, score = 4 }] }
+                new
+                {
+                    lines = (object[])
+                        [
+                            new
+                            {
+                                kind = "scoreGiven",
+                                on = "2026-01-01",
+                                odometerKm = (double?)null,
+                                score = 4,
+                            },
+                        ],
+                }
             )
         ).EnsureSuccessStatusCode();
 
@@ -141,16 +165,20 @@ internal static class LogFigures
     )
     {
         long[] ids = [few, many];
-        List<double>[] taken = [[], []];
+        List<double>[] taken =
+        [
+            [],
+            [],
+        ];
         for (int i = 0; i < times; i++)
-            for (int side = 0; side < 2; side++)
-            {
-                if (changed is not null)
-                    await WriteAsync(changed, ids[side]);
-                long started = Stopwatch.GetTimestamp();
-                await call(ids[side]);
-                taken[side].Add(Stopwatch.GetElapsedTime(started).TotalMilliseconds);
-            }
+        for (int side = 0; side < 2; side++)
+        {
+            if (changed is not null)
+                await WriteAsync(changed, ids[side]);
+            long started = Stopwatch.GetTimestamp();
+            await call(ids[side]);
+            taken[side].Add(Stopwatch.GetElapsedTime(started).TotalMilliseconds);
+        }
         double Median(int side) => taken[side].Order().ElementAt(times / 2);
         Console.WriteLine($"{what, -34}{Median(0), 10:0.0}{Median(1), 10:0.0}{Median(1) / Median(0), 8:0.00}");
     }

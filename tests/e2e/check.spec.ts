@@ -1,4 +1,4 @@
-import { addMachine, panel } from './bench'
+import { addMachine, panel, untilIdle } from './bench'
 import { tabTo } from './keys'
 import { expect, type Page, test } from './server'
 
@@ -119,6 +119,8 @@ test('a look with a photo on a phone, by thumb alone, in bay mode', async ({ pag
   for (const button of await bay.getByRole('button').all())
     expect((await button.boundingBox())?.height).toBeGreaterThanOrEqual(48)
   await bay.getByRole('button', { name: /stop/ }).click()
+  // What was said comes back from the store, and the card is drawn anew by it.
+  await untilIdle(page)
   const [chooser] = await Promise.all([
     page.waitForEvent('filechooser'),
     bay.getByRole('button', { name: 'Take or choose photos' }).click(),
