@@ -81,7 +81,15 @@ public static class LogEndpoints
         int? most = null
     )
     {
-        new Guard().Between(nameof(most), most ?? UsualOfPage, 1, LogStore.MostOfPage, "").ThrowIfAny();
+        new Guard()
+            .Between(nameof(most), most ?? UsualOfPage, 1, LogStore.MostOfPage, "")
+            .That(
+                kind is null || LogRules.Kinds.Contains(kind),
+                nameof(kind),
+                "unknown",
+                $"Give one of: {string.Join(", ", LogRules.Kinds)}."
+            )
+            .ThrowIfAny();
         return await store.PageAsync(id, new(kind, from, to), after, most ?? UsualOfPage) is { } page
             ? TypedResults.Ok(page)
             : TypedResults.NotFound();

@@ -81,6 +81,10 @@ public sealed class LogApiTests(WendrakServer server) : IClassFixture<WendrakSer
             $"/api/machines/{id}/log?kind=odometerRead&most=20&after={part["next"]}"
         );
         Assert.Equal((10, true), (rest["entries"]!.AsArray().Count, rest["next"] is null));
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await server.Client.GetAsync($"/api/machines/{id}/log?kind=fuel")).StatusCode
+        );
         foreach (int most in (int[])[0, 501])
             Assert.Equal(
                 HttpStatusCode.UnprocessableEntity,

@@ -42,14 +42,16 @@ public static class DueList
         UsualHours? hours = UsualHours.Learn(counted);
         IReadOnlyList<PartSeen> seen = PartSeen.AllOf(sheets);
         Loop[] loops = [.. MachineRules.LoopsOf(machine)];
+        // Of what hoists, lifts people or flies what was found is kept, and nothing is said of how long it lasts.
+        Loop[] judged = [.. loops.Where(l => LookAnswers.IsJudged(machine, l))];
         IEnumerable<DueItem> items =
         [
             .. PartSeen.Standing(seen).Select(OfFinding),
             .. sheets.SelectMany(s => s.UseEvents).SelectMany(e => OfEvent(e, machine, loops, seen)),
             .. (fitted.FollowUps ?? []).Select(OfTask),
             .. loops.SelectMany(l => OfReading(l, jobs)),
-            .. loops.SelectMany(l => OfForecast(l, machine, fitted, sheets)),
-            .. loops.SelectMany(l => PartWear.AllOf(l, seen, sheets, usual).SelectMany(w => OfPart(l, w))),
+            .. judged.SelectMany(l => OfForecast(l, machine, fitted, sheets)),
+            .. judged.SelectMany(l => PartWear.AllOf(l, seen, sheets, usual).SelectMany(w => OfPart(l, w))),
             .. loops.Select(l => OfInterval(l, machine, seen)),
         ];
         return new(

@@ -145,8 +145,13 @@ internal static class LookAnswers
             : LookVerdict.Fine;
     }
 
-    internal static bool IsJudged(MachineInView view) =>
-        view.Machine.Loads?.Sources.FirstOrDefault(s => s.DriveKey == view.Drive.Key)?.IsJudged ?? true;
+    internal static bool IsJudged(MachineInView view) => IsJudged(view.Machine, view.Drive);
+
+    internal static bool IsJudged(Machine machine, Loop loop) =>
+        machine.Drives.FirstOrDefault(d => d.Stages.Contains(loop)) is not { } drive || IsJudged(machine, drive);
+
+    private static bool IsJudged(Machine machine, Drive drive) =>
+        machine.Loads?.Sources.FirstOrDefault(s => s.DriveKey == drive.Key)?.IsJudged ?? true;
 
     /// <summary>All of the newest job, and one of each of the two before.</summary>
     private static IReadOnlyList<PartSeen> Times(IEnumerable<PartSeen> seen)

@@ -47,6 +47,9 @@ public sealed record PartWear(
 {
     private const string Millimetre = "mm";
 
+    /// <summary>What was measured, and nothing of what it means.</summary>
+    internal PartWear Unjudged() => this with { IsAtLimit = false, Forecast = null, Earliest = null, Reached = null };
+
     /// <param name="seen">Everything that was looked at on the machine, newest first.</param>
     /// <param name="jobs">Of the machine: a look counts on the day of its job.</param>
     internal static IReadOnlyList<PartWear> AllOf(
@@ -59,19 +62,28 @@ public sealed record PartWear(
             .. seen.Where(s => s.LoopKey == loop.Key && s.Detail?.Measure is { IsHearsay: false })
                 .GroupBy(s => s.Part)
                 .OrderBy(g => g.Key)
-                .Select(g => Of(loop, g.Key, [.. g.OrderBy(s => s.Entry)], jobs, usual)),
+                .Select(g =>
+                    Of(
+                        loop,
+                        g.Key,
+                        [.. g.OrderBy(s => s.Entry)],
+                        seen.Where(s => (s.LoopKey, s.Part) == (loop.Key, g.Key)).Max(s => s.CuredAt),
+                        jobs,
+                        usual
+                    )
+                ),
         ];
 
     private static PartWear Of(
         Loop loop,
         InspectedPart part,
         PartSeen[] all,
+        DateTimeOffset? mended,
         IReadOnlyList<JobSheet> jobs,
         UsualDistance? usual
     )
     {
         // What was mended is another part, or the same one made good: what was measured before says nothing of it.
-        DateTimeOffset? mended = all.Max(s => s.CuredAt);
         PartSeen[] since = [.. all.Where(s => mended is null || s.At > mended)];
         PartSeen[] same = since.Length == 0 ? [] : [.. since.Where(s => UnitOf(s) == UnitOf(since[^1]))];
         string unit = UnitOf(same.Length == 0 ? all[^1] : same[^1]);

@@ -111,7 +111,11 @@ public static class WearAnswers
             limit is double at ? ReserveOf(view, at) : null,
             worn,
             grade is FindingGrade.Watch or FindingGrade.Stop ? SetOrPartOf(view, loop, worn) : null,
-            PartWear.AllOf(loop, view.Seen, [.. view.Stored.Jobs.Select(j => j.Sheet)], usual),
+            [
+                .. PartWear
+                    .AllOf(loop, view.Seen, [.. view.Stored.Jobs.Select(j => j.Sheet)], usual)
+                    .Select(p => LookAnswers.IsJudged(view) ? p : p.Unjudged()),
+            ],
             Pitches,
             Places,
             series.Workings

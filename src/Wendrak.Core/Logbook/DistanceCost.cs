@@ -24,18 +24,25 @@ public sealed record DistanceCost(
 {
     private const double MinutesPerHour = 60;
 
-    /// <param name="periods">Of the setup.</param>
+    /// <param name="setupId">Of the setup.</param>
+    /// <param name="all">When which setup was on the machine.</param>
     /// <param name="lines">Of the machine’s log.</param>
     /// <param name="ratePerHour">What an hour of work is worth.</param>
     /// <returns>Null where no distance was read.</returns>
-    public static DistanceCost? Of(IReadOnlyList<SetupPeriod> periods, IReadOnlyList<LogLine> lines, double ratePerHour)
+    public static DistanceCost? Of(
+        long setupId,
+        IReadOnlyList<SetupPeriod> all,
+        IReadOnlyList<LogLine> lines,
+        double ratePerHour
+    )
     {
+        SetupPeriod[] periods = [.. all.Where(p => p.SetupId == setupId)];
         LogLine[] read = [.. lines.Where(l => l.OdometerKm is not null).OrderBy(l => l.OdometerKm)];
         (double From, double To)[] run = [.. periods.Select(p => RunIn(p, read)).Where(r => r.To > r.From)];
         double km = run.Sum(r => r.To - r.From);
         if (km <= 0)
             return null;
-        LogLine[] mine = [.. lines.Where(l => periods.Any(p => IsIn(p, l.On)))];
+        LogLine[] mine = [.. lines.Where(l => SetupPeriod.Of(l, all) == setupId)];
         Part[] parts = [.. PartsOf(read)];
         double ofParts = parts.Sum(p => p.Cost / p.LastedKm * run.Sum(r => Overlap(r, p)));
         double minutes = mine.OfType<UpkeepDone>().Sum(u => u.Minutes);

@@ -156,6 +156,14 @@ public sealed record FairComparison(
         Check(question, known);
         Observing observed = new(question.Measure, periods, log);
         IReadOnlyList<ObservedAlike> alike = observed.Alike;
+        new Guard()
+            .That(
+                question.Alike is null || alike.Any(a => a.Key == question.Alike),
+                nameof(question.Alike),
+                "unknown",
+                "Give values that were written down of this machine."
+            )
+            .ThrowIfAny();
         ObservedAlike? chosen =
             alike.FirstOrDefault(a => a.Key == question.Alike) ?? (alike is [{ } most, ..] ? most : null);
         ILookup<long, Observation> values = (chosen?.Values ?? []).ToLookup(v => v.SetupId);

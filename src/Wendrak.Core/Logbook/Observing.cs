@@ -113,7 +113,7 @@ internal sealed class Observing
 
     private void Add(string key, LogLine line, double value)
     {
-        if ((line.SetupId ?? SetupPeriod.Through(_periods, line.On, line.On)) is long id)
+        if (SetupPeriod.Of(line, _periods) is long id)
             _found.Add((key, new(id, value, line.On, line.On, null, line.OdometerKm, [line.Under])));
         else
             _ofNoSetup++;

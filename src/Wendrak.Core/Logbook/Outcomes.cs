@@ -45,12 +45,10 @@ internal sealed class Outcomes(
             ? values.Sum(v => v.Value * v.Km!.Value) / values.Sum(v => v.Km!.Value)
             : null;
 
-    private DistanceCost? CostOf(Setup setup) =>
-        DistanceCost.Of([.. periods.Where(p => p.SetupId == setup.Id)], _lines, question.RatePerHour ?? 0);
+    private DistanceCost? CostOf(Setup setup) => DistanceCost.Of(setup.Id, periods, _lines, question.RatePerHour ?? 0);
 
     private IEnumerable<T> Mine<T>(Setup setup)
-        where T : LogLine =>
-        _lines.OfType<T>().Where(l => (l.SetupId ?? SetupPeriod.Through(periods, l.On, l.On)) == setup.Id);
+        where T : LogLine => _lines.OfType<T>().Where(l => SetupPeriod.Of(l, periods) == setup.Id);
 
     private static ComparedMeasure MeasureOf(ToldMean told) =>
         told == ToldMean.WhPerKm ? ComparedMeasure.Energy : ComparedMeasure.Fuel;

@@ -53,5 +53,9 @@ public sealed record SetupPeriod(long SetupId, DateOnly From, DateOnly? Until, d
     public static long? Through(IReadOnlyList<SetupPeriod> periods, DateOnly from, DateOnly to) =>
         periods.LastOrDefault(p => p.From <= from && (p.Until is not { } until || to <= until))?.SetupId;
 
+    /// <summary>The setup that a line is of: the one that somebody named, else the one that was on by its day.</summary>
+    internal static long? Of(LogLine line, IReadOnlyList<SetupPeriod> periods) =>
+        line.SetupId ?? Through(periods, line.On, line.On);
+
     private static DateOnly DayOf(DateTimeOffset at) => DateOnly.FromDateTime(at.UtcDateTime);
 }

@@ -1,3 +1,5 @@
+using System.Reflection;
+using System.Text.Json.Serialization;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
 
@@ -6,6 +8,10 @@ namespace Wendrak.Core.Records;
 /// <summary>What may stand in a log.</summary>
 public static class LogRules
 {
+    /// <summary>Every kind of line, as it stands in one.</summary>
+    public static IReadOnlyList<string> Kinds { get; } =
+    [.. typeof(LogLine).GetCustomAttributes<JsonDerivedTypeAttribute>().Select(a => (string)a.TypeDiscriminator!)];
+
     /// <summary>How many lines may be sent at once by hand; a file may have more.</summary>
     public const int MostAtOnce = 100;
 
@@ -113,6 +119,13 @@ public static class LogRules
                 nameof(run.FromKmh),
                 "not_zero",
                 "From rest the first speed is 0.",
+                0
+            )
+            .That(
+                run.Start != RunStart.Rolling || run.FromKmh > 0,
+                nameof(run.FromKmh),
+                "at_rest",
+                "A rolling run begins above 0: say that it is from rest.",
                 0
             )
             .BetweenIfGiven(nameof(run.Gear), run.Gear, 1, MostGears, "")

@@ -50,7 +50,10 @@ public sealed class LogStore(Database database, ChangeLog log, JobStore jobs)
                 return null;
             IReadOnlyList<LogRow> rows = await LogRows.PageAsync(session, machineId, filter, after, most + 1);
             bool hasMore = rows.Count > most;
-            return new LogPage([.. rows.Take(most).Select(r => r.ToEntry())], hasMore ? rows[most - 1].Id : null);
+            return new LogPage(
+                [.. rows.Take(most).Select(r => EntryOf(session, r)).OfType<LogEntry>()],
+                hasMore ? rows[most - 1].Id : null
+            );
         });
 
     /// <summary>Every line that stands or is struck, in the order in which they were written.</summary>
@@ -59,7 +62,7 @@ public sealed class LogStore(Database database, ChangeLog log, JobStore jobs)
         database.ReadAsync<IReadOnlyList<LogEntry>?>(async session =>
             await _machines.FindAsync(session, machineId) is null
                 ? null
-                : await EntriesAsync(session, machineId, [.. Beside, "runTimed", "noiseRead"])
+                : await EntriesAsync(session, machineId, LogRules.Kinds)
         );
 
     /// <summary>Two setups of a machine against each other.</summary>
@@ -231,19 +234,30 @@ public sealed class LogStore(Database database, ChangeLog log, JobStore jobs)
             _ => Beside,
         };
 
-    /// <summary>One that is damaged is left out and told.</summary>
-    private static async Task<IReadOnlyList<LogEntry>> EntriesAsync(Session session, long machineId, string[] kinds)
+    private static async Task<IReadOnlyList<LogEntry>> EntriesAsync(
+        Session session,
+        long machineId,
+        IReadOnlyCollection<string> kinds
+    )
     {
         List<LogEntry> entries = [];
         await foreach (LogRow row in LogRows.AllAsync(session, machineId, kinds))
-            try
-            {
-                entries.Add(row.ToEntry());
-            }
-            catch (Exception e) when (e is DamagedException or UnreadableBodyException)
-            {
-                session.Damage.Add(LogRow.HashKind, row.LotId);
-            }
+            if (EntryOf(session, row) is { } entry)
+                entries.Add(entry);
         return entries;
+    }
+
+    /// <summary>One that is damaged is left out and told.</summary>
+    private static LogEntry? EntryOf(Session session, LogRow row)
+    {
+        try
+        {
+            return row.ToEntry();
+        }
+        catch (Exception e) when (e is DamagedException or UnreadableBodyException)
+        {
+            session.Damage.Add(LogRow.HashKind, row.LotId);
+            return null;
+        }
     }
 }

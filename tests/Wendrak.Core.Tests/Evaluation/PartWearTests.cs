@@ -125,6 +125,31 @@ public sealed class PartWearTests
     }
 
     [Fact]
+    public void What_was_mended_without_a_number_begins_anew_as_well()
+    {
+        FindingNoted chipped = new("chipped", FindingGrade.Stop, "final", null, new(InspectedPart.FrontTeeth));
+        PartWear fresh = Of(
+            Job(0, Seen(0.9)),
+            Job(100, chipped, new FindingCured("chipped", "new wheel")),
+            Job(500, Seen(0.05))
+        );
+        Assert.Equal(0.05, Assert.Single(fresh.Measures).Value);
+    }
+
+    [Fact]
+    public void Of_what_hoists_or_flies_measures_are_kept_and_nothing_is_said_of_them()
+    {
+        StoredMachine stored = With(Leaning);
+        StoredMachine hoist = stored with
+        {
+            Machine = stored.Machine with { Loads = new([new("drive", LiftsOrFlies: true)], []) },
+        };
+        PartWear wear = hoist.Ask(new() { Wear = new() }).Wear!.Answer!.Parts.Single();
+        Assert.Equal((4, null, false), (wear.Measures.Count, wear.Forecast, wear.IsAtLimit));
+        Assert.DoesNotContain(hoist.Ask(new() { Due = new() }).Due!.Answer!.Items, i => i.Kind == DueKind.Forecast);
+    }
+
+    [Fact]
     public void One_distance_and_a_first_reading_at_the_limit_tell_no_line()
     {
         Assert.Null(MeasuredWear.Forecast([], 1));

@@ -77,6 +77,21 @@ public sealed class DistanceCostTests
     }
 
     [Fact]
+    public void What_somebody_said_to_be_of_another_setup_is_of_that_one()
+    {
+        FairComparison found = Compare(
+            [Setup(1, 15, 45, 0, atKm: 0), Setup(2, 15, 43, 60, SetupStatus.AsFitted, atKm: 1_000)],
+            [
+                new OdometerRead(Start.AddDays(59), 990),
+                new UpkeepDone(Start.AddDays(61), 1_010, "oil", 0, 9, SetupId: 1),
+                new OdometerRead(Start.AddDays(70), 1_500),
+            ]
+        );
+        Assert.True(found.First!.Cost!.UpkeepPer1000Km > 0);
+        Assert.Equal(0, found.Second!.Cost!.UpkeepPer1000Km);
+    }
+
+    [Fact]
     public void Without_a_distance_there_is_none() =>
         Assert.Null(CostOf(10, new UpkeepDone(Start, null, "set", 30), new UpkeepDone(Start, 0, "set", 30)));
 }

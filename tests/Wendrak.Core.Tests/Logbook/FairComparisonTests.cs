@@ -248,6 +248,7 @@ public sealed class FairComparisonTests
         Names("FirstId", q => q with { FirstId = 9 });
         Names("SecondId", q => q with { SecondId = 9 });
         Names("SecondId", q => q with { FirstId = 1, SecondId = 1 });
+        Names("Alike", q => q with { Alike = "1 m, by ear" });
         Names("Matters", q => q with { Matters = 0 });
         Names("RatePerHour", q => q with { RatePerHour = -1 });
         Names("Measure", q => q with { Measure = (ComparedMeasure)9 });

@@ -28,6 +28,7 @@ public sealed class LogRulesTests
             { "Seconds", Run with { Seconds = 0 } },
             { "Seconds", Run with { Seconds = 3_601 } },
             { "FromKmh", Run with { FromKmh = -1 } },
+            { "FromKmh", Run with { FromKmh = 0 } },
             { "FromKmh", Run with { Start = RunStart.Standing } },
             { "FromKmh", Run with { Start = RunStart.StandingFromSignal } },
             { "ToKmh", Run with { ToKmh = 60 } },
@@ -74,6 +75,13 @@ public sealed class LogRulesTests
         LogRules.Check(Run with { FromKmh = 100, ToKmh = 60, Start = RunStart.CoastDown });
         Refusals.Names("Lines", () => LogRules.Check([]));
         Refusals.Names("Lines", () => LogRules.Check([.. Enumerable.Repeat(Run, 101)]));
+    }
+
+    [Fact]
+    public void Every_kind_of_line_is_known_by_its_word()
+    {
+        Assert.Equal(9, LogRules.Kinds.Count);
+        Assert.Contains("fuelFilled", LogRules.Kinds);
     }
 
     [Fact]

@@ -64,7 +64,13 @@ function saysOf({ limit, isMakers, unit, isAtLimit, forecast, earliest, reached 
   const whose = `limit ${figure(limit, 3)} ${unit}, ${isMakers ? 'its maker’s' : 'common practice; a maker’s wins'}`
   if (isAtLimit) return `■ At its limit: it is to be replaced (${whose}).`
   if (forecast?.trend !== 'rising' || !forecast.oneReading || forecast.reached === null)
-    return `${whose}. ${forecast?.trend === 'none' ? 'No wear is to be seen yet.' : 'Three measures with their distance tell a line.'}`
+    return `${whose}. ${
+      forecast === null
+        ? 'No line can be told of these: measure again after it has run, and say what the odometer shows.'
+        : forecast.trend === 'none'
+          ? 'No wear is to be seen yet.'
+          : 'Three measures with their distance tell a line.'
+    }`
   return [
     `${whose}.`,
     `At it by the line at ${units.show('distance', forecast.reached)}${reached === null ? '' : `, about ${dayText(reached)}`};`,

@@ -1,7 +1,9 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
-import { addToLog, type LogLine, type RunTiming } from '../api/log'
+import { issueFor } from '../api/issues'
+import { addToLog, type LogLine, type RunStart, type RunTiming } from '../api/log'
 import { useChange } from '../api/queries'
+import { ChoiceField } from '../quantities/ChoiceField'
 import { today } from '../quantities/days'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
@@ -9,9 +11,13 @@ import { Refused } from '../shell/Refused'
 import { ConditionFields } from './ConditionFields'
 import { FilmTimer } from './FilmTimer'
 import { NO_CONDITIONS } from './logDraft'
+import { START_WORDS } from './logWords'
 import { TapTimer } from './TapTimer'
 import { TraceTimer } from './TraceTimer'
 import type { TimedRun } from './timedRun'
+
+/** Speeds that don’t go with how it begun are refused where that is said. */
+const START_FIELDS = ['start', 'fromKmh', 'toKmh']
 
 const WAYS: Record<Exclude<RunTiming, 'watch'>, string> = {
   trace: 'a trace',
@@ -24,6 +30,7 @@ export function RoadTestPanel({ machineId, setups }: { machineId: number; setups
   const units = useUnits()
   const [way, setWay] = useState<keyof typeof WAYS>('trace')
   const [runs, setRuns] = useState<TimedRun[]>([])
+  const [start, setStart] = useState<RunStart>('rolling')
   const [under, setUnder] = useState(NO_CONDITIONS)
   const [setupId, setSetupId] = useState<number | null>(null)
   const add = useChange(addToLog)
@@ -37,7 +44,7 @@ export function RoadTestPanel({ machineId, setups }: { machineId: number; setups
     seconds: run.seconds,
     fromKmh: run.fromKmh,
     toKmh: run.toKmh,
-    start: run.toKmh < run.fromKmh ? 'coastDown' : run.fromKmh === 0 ? 'standing' : 'rolling',
+    start,
     timing: way,
     gear: run.gear ?? null,
   }))
@@ -82,11 +89,19 @@ export function RoadTestPanel({ machineId, setups }: { machineId: number; setups
       )}
       {runs.length > 0 && (
         <>
+          <ChoiceField
+            size="sm"
+            label="Begun"
+            words={START_WORDS}
+            value={start}
+            onChange={setStart}
+            error={START_FIELDS.map((field) => issueFor(add.error, `lines[0].${field}`)).find(Boolean)}
+          />
           <ConditionFields
             isRun
             under={under}
             onChange={setUnder}
-            errorOf={() => undefined}
+            errorOf={(field) => issueFor(add.error, `lines[0].under.${field}`)}
             setups={setups}
             setupId={setupId}
             onSetup={setSetupId}

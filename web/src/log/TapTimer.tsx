@@ -43,9 +43,7 @@ export function TapTimer({ onTimed }: { onTimed: (run: TimedRun) => void }) {
             ? `It passes ${units.show('speed', to)}: tap`
             : `It passes ${units.show('speed', from)}: tap`}
       </Button>
-      <p className="cap">
-        A hand is two tenths of a second late, at both ends about alike; a passenger taps.
-      </p>
+      <p className="cap">A hand is late, at both ends about alike; a passenger taps.</p>
     </>
   )
 }

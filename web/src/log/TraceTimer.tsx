@@ -82,7 +82,7 @@ export function TraceTimer({
         )}
       </FileButton>
       {read.isPending && <Progress mt="xs" value={sent * 100} aria-label="Trace sent" />}
-      {read.error && !last && question.columns === null && <Refused error={read.error} />}
+      {read.error && !last && <Refused error={read.error} />}
       {last && (
         <>
           <Told trace={last} />
