@@ -16,6 +16,9 @@ public sealed class OpenPage(string name, HttpClient client, long machine, long 
 {
     private static readonly TimeSpan Pause = TimeSpan.FromMilliseconds(50);
     private readonly CancellationTokenSource _closed = new();
+
+    /// <summary>One reading after the other: an answer that comes late must not overwrite a newer one.</summary>
+    private readonly SemaphoreSlim _reading = new(1);
     private Task _follows = Task.CompletedTask;
     private volatile string _shown = "";
 
@@ -81,6 +84,7 @@ public sealed class OpenPage(string name, HttpClient client, long machine, long 
         await _closed.CancelAsync();
         await _follows;
         _closed.Dispose();
+        _reading.Dispose();
     }
 
     /// <summary>Sends it until there is an answer: what got lost on the way is sent again as it was.</summary>
@@ -108,11 +112,16 @@ public sealed class OpenPage(string name, HttpClient client, long machine, long 
 
     private async Task ReadAsync()
     {
+        await _reading.WaitAsync();
         try
         {
             _shown = await StoredAsync();
         }
         catch (HttpRequestException) { }
+        finally
+        {
+            _reading.Release();
+        }
     }
 
     private async Task FollowAsync()
