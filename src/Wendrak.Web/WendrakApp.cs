@@ -164,7 +164,6 @@ public static class Json
     private static readonly IJsonTypeInfoResolver Types = JsonTypeInfoResolver
         .Combine(CoreTypes.Default, new DefaultJsonTypeInfoResolver())
         .WithAddedModifier(SpellFields);
-    private static readonly JsonStringEnumConverter Words = new(JsonNamingPolicy.CamelCase, allowIntegerValues: false);
 
     public static JsonSerializerOptions Options { get; } = Configure(new(JsonSerializerDefaults.Web));
 
@@ -198,7 +197,7 @@ public static class Json
         options.RespectRequiredConstructorParameters = true;
         options.RespectNullableAnnotations = true;
         options.AllowOutOfOrderMetadataProperties = true;
-        options.Converters.Add(Words);
+        options.Converters.Add(new EnumWords());
         options.TypeInfoResolver = Types;
         return options;
     }

@@ -35,7 +35,7 @@ internal static class BodyJson
         };
         foreach (JsonConverter converter in converters)
             options.Converters.Add(converter);
-        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+        options.Converters.Add(new EnumWords());
         return options;
     }
 

@@ -1,5 +1,4 @@
 using System.Text.Json;
-using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using Wendrak.Json;
 
@@ -8,7 +7,6 @@ namespace Wendrak.Store.Bodies;
 /// <summary>JSON as earlier versions wrote it, in files and bodies: what they left out has its default. The demo data is of that form.</summary>
 internal static class EarlierJson
 {
-    private static readonly JsonStringEnumConverter Words = new(JsonNamingPolicy.CamelCase);
     private static readonly IJsonTypeInfoResolver Types = JsonTypeInfoResolver.Combine(
         CoreTypes.Default,
         new DefaultJsonTypeInfoResolver()
@@ -18,7 +16,7 @@ internal static class EarlierJson
     public static JsonSerializerOptions Json =>
         new(JsonSerializerDefaults.Web)
         {
-            Converters = { Words },
+            Converters = { new EnumWords() },
             AllowOutOfOrderMetadataProperties = true,
             TypeInfoResolver = Types,
         };
