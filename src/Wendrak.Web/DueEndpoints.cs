@@ -57,7 +57,8 @@ public static class DueEndpoints
 
     private static async Task<IReadOnlyList<MachineDue>> AllAsync(MachineStore store, MachineReader reader)
     {
-        IReadOnlyList<StockPart> parts = (await reader.WorkshopAsync()).Parts;
+        Workshop workshop = await reader.WorkshopAsync();
+        Shelf shelf = new(workshop.Parts, workshop.Wheels);
         return
         [
             .. (await store.ListAsync())
@@ -65,7 +66,7 @@ public static class DueEndpoints
                 .Select(m => new MachineDue(
                     m.Machine.Id,
                     m.Machine.Name,
-                    DueList.Of(m.Machine, m.Fitted, m.Jobs, m.Odometer, parts)
+                    DueList.Of(m.Machine, m.Fitted, m.Jobs, m.Odometer, shelf)
                 )),
         ];
     }

@@ -35,7 +35,7 @@ public sealed class LookTests : IDisposable
     private async Task<DueItem[]> DueAsync(long machine, DueKind kind)
     {
         FittedMachine m = (await _store.Machines.FindAsync(machine))!;
-        return [.. DueList.Of(m.Machine, m.Fitted, m.Jobs, m.Odometer, []).Items.Where(i => i.Kind == kind)];
+        return [.. DueList.Of(m.Machine, m.Fitted, m.Jobs, m.Odometer, new([], [])).Items.Where(i => i.Kind == kind)];
     }
 
     [Fact]

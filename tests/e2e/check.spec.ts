@@ -208,3 +208,63 @@ test('a length that no such chain can have is refused at its place', async ({ pa
   await expect(wear.getByRole('textbox', { name: 'Place 3' })).toHaveValue('280')
   expect((await stored(page, id)).elongations).toEqual([])
 })
+
+test('what its maker says stands in place of what the trade says, and can be taken back', async ({
+  page,
+}) => {
+  const id = await addMachine(page, 'By its manual')
+  await beginLook(page, id)
+  await expect(card(page)).toContainText('Common practice; a maker’s limit wins.')
+  await card(page).getByRole('button', { name: 'What its maker says …' }).click()
+  const form = card(page).getByRole('form', { name: 'What its maker says' })
+  // Nothing said is said so, and what was typed stays.
+  await form.getByRole('textbox', { name: 'Where it says so' }).fill('manual, page 41')
+  await form.getByRole('button', { name: 'Store' }).click()
+  await expect(form).toContainText('Say at least one of fine, watch and stop')
+  await form.getByRole('textbox', { name: 'Its maker: stop' }).fill('any dent at all')
+  await form.getByRole('button', { name: 'Store' }).click()
+  await expect(grade(page, /stop/)).toContainText('any dent at all')
+  await expect(card(page)).toContainText('By its maker (manual, page 41): stop. Else common practice.')
+  await page.reload()
+  await expect(grade(page, /stop/)).toContainText('any dent at all')
+  await card(page).getByRole('button', { name: 'What its maker says …' }).click()
+  await expect(form.getByRole('textbox', { name: 'Its maker: stop' })).toHaveValue('any dent at all')
+  await form.getByRole('button', { name: 'As the trade says' }).click()
+  await expect(card(page)).toContainText('Common practice; a maker’s limit wins.')
+  await expect(grade(page, /stop/)).not.toContainText('any dent at all')
+})
+
+test('as what a loop is looked at is asked once', async ({ page }) => {
+  const id = await addMachine(page, 'On a rail')
+  await page.goto(`/machines/${id}/check`)
+  await page.getByText('chain on a rail', { exact: true }).click()
+  await expect(page.getByRole('button', { name: /Bearing blocks|blocks/i }).first()).toBeVisible()
+  await expect(async () => {
+    const card = await (await page.request.get(`/api/machines/${id}`)).json()
+    expect(card.machine.inspections).toEqual([{ loopKey: 'final', kind: 'rail', grades: [] }])
+  }).toPass()
+  await page.reload()
+  await expect(page.getByRole('radio', { name: 'chain on a rail' })).toBeChecked()
+})
+
+test('pulled with another load, what that made of it is taken off', async ({ page }) => {
+  const id = await addMachine(page, 'Weighed down')
+  await beginLook(page, id)
+  const wear = panel(page, 'Elongation of the chain')
+  const field = (name: string) => wear.getByRole('textbox', { name, exact: true })
+  await field('Place 1').fill('265')
+  await wear.getByRole('checkbox', { name: 'Pulled with another load than that' }).check()
+  await field('Pulled with').fill('500')
+  await field('Place 1 again, with').fill('900')
+  await field('Read there then').fill('264.9')
+  await wear.getByRole('button', { name: 'Write it down' }).click()
+  await expect(wear).toContainText('Pulled harder it can’t be shorter')
+  await field('Read there then').fill('265.1')
+  await wear.getByRole('button', { name: 'Write it down' }).click()
+  await expect(wear.getByRole('cell', { name: /for the load/ })).toBeVisible()
+  const [measured] = (await stored(page, id)).elongations
+  expect(measured.ofLoadPercent).toBeCloseTo(
+    (100 * (0.1 / 400) * (500 - measured.pull.nominalN)) / (16 * 15.875),
+    9,
+  )
+})

@@ -201,7 +201,13 @@ const FORMS: Form[] = [
   {
     name: 'a chain is measured',
     path: '/machines/5/check',
-    open: [all(press('Begin a look'), comes('Pitches measured at once'))],
+    open: [
+      all(
+        press('Begin a look'),
+        comes('Pitches measured at once'),
+        press('Pulled with another load than that'),
+      ),
+    ],
     send: press('Write it down'),
   },
   { name: 'a look is begun', path: '/machines/3/check', send: press('Begin a look') },

@@ -19,13 +19,13 @@ public static class DueList
 
     /// <param name="jobs">All jobs of the machine, oldest first.</param>
     /// <param name="odometer">Of its log.</param>
-    /// <param name="parts">Of Stock; empty where nobody asks for what is to be ordered.</param>
+    /// <param name="shelf">What Stock has; empty where nobody asks for what is to be ordered.</param>
     public static DueAnswer Of(
         Machine machine,
         Setup fitted,
         IReadOnlyList<JobContent> jobs,
         IReadOnlyList<OdometerEntry> odometer,
-        IReadOnlyList<StockPart> parts
+        Shelf shelf
     )
     {
         JobSheet[] sheets = [.. jobs.Select(j => j.Sheet)];
@@ -59,8 +59,8 @@ public static class DueList
                 .. items
                     .Select(i => Expect(i, machine, usual, hours, counted.Max(h => (double?)h.Hours)))
                     .Select(i =>
-                        i.Kind == DueKind.Forecast && i.Parts is [InspectedPart.Elongation]
-                            ? Ordered(i, loops, fitted, parts)
+                        i.Kind == DueKind.Forecast && i.Parts is [InspectedPart worn]
+                            ? Ordered(i, worn, loops, fitted, shelf)
                             : i
                     )
                     .OrderByDescending(i => i.IsNow)
@@ -73,9 +73,10 @@ public static class DueList
         );
     }
 
-    /// <summary>How a loop is looked at where nobody chose otherwise.</summary>
+    /// <summary>As what a loop is looked at: what somebody said, else the usual of such a loop.</summary>
     internal static InspectionKind KindOf(Machine machine, Loop loop) =>
-        InspectionKinds.Suiting(loop.DriveElement, PlanFacts.AdjusterOf(machine, loop))[0];
+        machine.Inspections?.FirstOrDefault(i => i.LoopKey == loop.Key)?.Kind
+        ?? InspectionKinds.Suiting(loop.DriveElement, PlanFacts.AdjusterOf(machine, loop))[0];
 
     private static DueItem Expect(DueItem item, Machine machine, UsualDistance? usual, UsualHours? hours, double? run)
     {
@@ -92,11 +93,11 @@ public static class DueList
         };
     }
 
-    private static DueItem Ordered(DueItem item, Loop[] loops, Setup fitted, IReadOnlyList<StockPart> parts)
+    private static DueItem Ordered(DueItem item, InspectedPart worn, Loop[] loops, Setup fitted, Shelf shelf)
     {
         Loop loop = loops.First(l => l.Key == item.LoopKey);
         LoopChoice choice = fitted.Loops.First(c => c.LoopKey == loop.Key);
-        return item with { Order = OrderInTime.Of(parts, loop, choice, item.Expected) };
+        return item with { Order = OrderInTime.Of(shelf, loop, choice, worn, item.Expected) };
     }
 
     private static DueItem OfFinding(PartSeen seen) =>
@@ -225,7 +226,7 @@ public static class DueList
     private static IEnumerable<DueItem> OfForecast(Loop loop, Machine machine, Setup fitted, JobSheet[] sheets)
     {
         LoopChoice choice = fitted.Loops.First(c => c.LoopKey == loop.Key);
-        if (ChainUse.WearLimitPercent(machine.Kind, loop, choice) is not double limit)
+        if (ChainOfMachine.LimitOf(machine, loop, choice) is not { Percent: double limit })
             yield break;
         WearSeries series = WearSeries.Of(loop.Key, sheets);
         bool isAtLimit = series.GradeFor(limit) == FindingGrade.Stop;

@@ -126,7 +126,7 @@ internal static class FitAnswers
             LayoutOf(view, draft),
             travelMm,
             halfLinks,
-            Wear.ChainUse.WearLimitPercent(view.Machine.Kind, loop, view.FittedOf(loop)),
+            ChainOfMachine.LimitOf(view.Machine, loop, view.FittedOf(loop))?.Percent,
             view.SettingOf(loop).Adjuster
         );
     }

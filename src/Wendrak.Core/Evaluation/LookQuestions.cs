@@ -30,9 +30,36 @@ public enum LookVerdict
 /// <param name="Fine">What it looks like where it is fine.</param>
 /// <param name="Watch">Null where there is nothing between fine and stop.</param>
 /// <param name="Stop">What it does not go out with.</param>
-/// <param name="Source">Where that comes from.</param>
-/// <param name="Certainty">How sure it is.</param>
-public sealed record GradeCriteria(string Fine, string? Watch, string Stop, string Source, string Certainty);
+/// <param name="Source">Where the trade’s come from.</param>
+/// <param name="Certainty">How sure those are.</param>
+/// <param name="Makers">Those of them that are its maker’s.</param>
+/// <param name="MakersSource">Where its maker says so; null where nobody said.</param>
+public sealed record GradeCriteria(
+    string Fine,
+    string? Watch,
+    string Stop,
+    string Source,
+    string Certainty,
+    IReadOnlyList<FindingGrade> Makers,
+    string? MakersSource
+)
+{
+    /// <param name="makers">What its maker says, word by word in place of the trade’s; null for nothing.</param>
+    internal static GradeCriteria Of(InspectionItem trade, MakerGrades? makers) =>
+        new(
+            makers?.Fine ?? trade.Fine,
+            makers?.Watch ?? trade.Watch,
+            makers?.Stop ?? trade.Stop,
+            trade.Source,
+            trade.Certainty,
+            [
+                .. makers?.Fine is null ? (FindingGrade[])[] : [FindingGrade.Fine],
+                .. makers?.Watch is null ? (FindingGrade[])[] : [FindingGrade.Watch],
+                .. makers?.Stop is null ? (FindingGrade[])[] : [FindingGrade.Stop],
+            ],
+            makers?.Source
+        );
+}
 
 /// <summary>One thing that is looked at.</summary>
 /// <param name="What">What it is, in a few words.</param>
@@ -91,7 +118,7 @@ internal static class LookAnswers
             loop.DriveElement,
             PlanFacts.AdjusterOf(view.Machine, loop)
         );
-        InspectionKind kind = question.Kinds is [InspectionKind asked, ..] ? asked : kinds[0];
+        InspectionKind kind = question.Kinds is [InspectionKind asked, ..] ? asked : DueList.KindOf(view.Machine, loop);
         new Guard()
             .That(
                 kinds.Contains(kind),
@@ -106,6 +133,8 @@ internal static class LookAnswers
             .. view.Due.Items.Where(i => i.Kind == DueKind.Event && i.LoopKey == loop.Key).SelectMany(i => i.Parts),
         ];
         bool isJudged = IsJudged(view);
+        IReadOnlyList<MakerGrades> makers =
+            view.Machine.Inspections?.FirstOrDefault(i => i.LoopKey == loop.Key)?.Grades ?? [];
         PartToLookAt[] parts =
         [
             .. InspectionItems
@@ -114,7 +143,7 @@ internal static class LookAnswers
                     i.Part,
                     i.Place,
                     i.What,
-                    isJudged ? new(i.Fine, i.Watch, i.Stop, i.Source, i.Certainty) : null,
+                    isJudged ? GradeCriteria.Of(i, makers.FirstOrDefault(m => m.Part == i.Part)) : null,
                     i.Caution,
                     i.WatchKm,
                     i.WatchDays,

@@ -38,7 +38,9 @@ internal sealed class MachineInView
         _laid = new(() => LoopFit.Lay(FitAnswers.InputOf(this)));
         _loaded = new(() => LoadAnswers.LoadedOf(this));
         _seen = new(() => PartSeen.AllOf(stored.Jobs.Select(j => j.Sheet)));
-        _due = new(() => DueList.Of(Machine, Fitted, stored.Jobs, stored.Odometer, Workshop.Parts));
+        _due = new(() =>
+            DueList.Of(Machine, Fitted, stored.Jobs, stored.Odometer, new(Workshop.Parts, Workshop.Wheels))
+        );
         _loads = new(() => LoopLoads.Evaluate(Loaded, false));
     }
 

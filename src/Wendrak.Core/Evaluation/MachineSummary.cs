@@ -132,7 +132,7 @@ public sealed record MachineSummary(
                         .Select(l => l.Key),
                 ],
                 SearchAround.Fitted(loop, choice, machine.Work),
-                ChainUse.WearLimitPercent(machine.Kind, loop, choice),
+                ChainOfMachine.LimitOf(machine, loop, choice)?.Percent,
                 LoadSource.TellsPull(
                     machine.Loads?.Sources.FirstOrDefault(s => s.DriveKey == train.Drive.Key),
                     train.Drive

@@ -28,6 +28,7 @@ public sealed record WearRecord(
 
 /// <summary>How a chain wears, and when it has worn to its limit.</summary>
 /// <param name="LimitPercent">Elongation at which it is replaced, %; null of a belt.</param>
+/// <param name="LimitBy">Whose limit it is; null of a belt.</param>
 /// <param name="WatchPercent">From which it is watched, %; null of a belt.</param>
 /// <param name="Grade">By the newest reading; null without one, and of what this program does not judge.</param>
 /// <param name="Readings">Of the chain that is on, oldest first.</param>
@@ -42,9 +43,11 @@ public sealed record WearRecord(
 /// <param name="Parts">What else of this loop is measured at its looks, and how it wears.</param>
 /// <param name="UsualPitches">To measure at once.</param>
 /// <param name="UsualPlaces">To measure at.</param>
+/// <param name="MeasuringLoadN">That the chain is to be pulled with meanwhile, N; null of a belt.</param>
 /// <param name="Workings">Of the newest reading.</param>
 public sealed record WearAnswer(
     double? LimitPercent,
+    ChainLimitBy? LimitBy,
     double? WatchPercent,
     FindingGrade? Grade,
     IReadOnlyList<WearRecord> Readings,
@@ -59,6 +62,7 @@ public sealed record WearAnswer(
     IReadOnlyList<PartWear> Parts,
     int UsualPitches,
     int UsualPlaces,
+    double? MeasuringLoadN,
     IReadOnlyList<Working> Workings
 );
 
@@ -81,13 +85,18 @@ public static class WearAnswers
                 "no_chain",
                 "Name a chain of this machine: its pitches are measured."
             );
-        return sent with { ChainId = loop.Standard };
+        return sent with
+        {
+            ChainId = loop.Standard,
+            Pull = sent.Pull is { } pull ? pull with { NominalN = ChainOfMachine.MeasuringLoadN(machine, loop) } : null,
+        };
     }
 
     internal static WearAnswer Wear(MachineInView view)
     {
         Loop loop = view.AnyLoop;
-        double? limit = ChainUse.WearLimitPercent(view.Machine.Kind, loop, view.FittedOf(loop));
+        ChainLimit? chain = ChainOfMachine.LimitOf(view.Machine, loop, view.FittedOf(loop));
+        double? limit = chain?.Percent;
         WearSeries series = WearSeries.Of(loop.Key, view.Stored.Jobs.Select(j => j.Sheet));
         WearForecast? forecast = limit is double l ? series.Forecast(l) : null;
         UsualDistance? usual = view.Due.Usual;
@@ -100,6 +109,7 @@ public static class WearAnswers
         ];
         return new(
             limit,
+            chain?.By,
             limit * WearSeries.WatchedFrom,
             grade,
             series.WithOff(forecast),
@@ -118,6 +128,7 @@ public static class WearAnswers
             ],
             Pitches,
             Places,
+            chain is null ? null : ChainOfMachine.MeasuringLoadN(view.Machine, loop),
             series.Workings
         );
     }

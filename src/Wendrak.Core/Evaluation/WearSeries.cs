@@ -70,7 +70,9 @@ internal sealed record WearSeries(IReadOnlyList<WearRecord> Records, int Before)
 
     public IReadOnlyList<Working> Workings =>
         Records is [.., { Measured: { } m }]
-            ? ChainGrowth.Compute(new(m.ChainId, m.Pitches, m.Over, m.MeasuredMm, m.RollerPlayMm)).Workings
+            ? ChainGrowth
+                .Compute(new(m.ChainId, m.Pitches, m.Over, m.MeasuredMm, m.RollerPlayMm, m.ReadsShortMm, m.Pull))
+                .Workings
             : [];
 
     /// <summary>What makes the line: with a distance, and of one use.</summary>

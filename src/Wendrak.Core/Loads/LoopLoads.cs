@@ -165,7 +165,8 @@ public static class LoopLoads
     private static ElongationLife? LifeOf(LoadedLoop loop, IEnumerable<LoadCheck> checks) =>
         checks.FirstOrDefault(c => c.Kind == LoadCheckKind.PinPressure)
             is { Value: double pressure, Limit: double allowed } pins
-        && ChainUse.WearLimitPercent(loop.Input.Kind, loop.Loop, loop.Choice) is double limit
+        && ChainUse.WearLimit(loop.Input.Kind, loop.Loop, loop.Choice, loop.Strength.ElongationLimitPercent)
+            is { Percent: double limit }
             ? ElongationLife.Estimate(pressure, allowed, limit, loop.IsVehicle, loop.PointOf(pins.Point)?.RoadSpeedKmh)
             : null;
 

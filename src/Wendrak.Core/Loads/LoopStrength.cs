@@ -2,6 +2,7 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wear;
 
 namespace Wendrak.Core.Loads;
 
@@ -25,6 +26,7 @@ namespace Wendrak.Core.Loads;
 /// <param name="Rope">What a round belt is; null for a cord.</param>
 /// <param name="ExtraHalfTurns">Half turns that a rope is wound round its driving wheel beyond the one of the loop.</param>
 /// <param name="TorqueShare">Part of a forked drive's torque that goes this way; null for all of it, the worst case.</param>
+/// <param name="ElongationLimitPercent">Of a chain: how much longer than new its maker lets it become, %; null for the trade’s.</param>
 /// <param name="LoopKey">Key of the loop it is about.</param>
 public sealed record LoopStrength(
     string LoopKey,
@@ -47,7 +49,8 @@ public sealed record LoopStrength(
     double? ForceAt1PercentN = null,
     RopeKind? Rope = null,
     int ExtraHalfTurns = 0,
-    double? TorqueShare = null
+    double? TorqueShare = null,
+    double? ElongationLimitPercent = null
 )
 {
     private const int MostHalfTurns = 10;
@@ -60,6 +63,7 @@ public sealed record LoopStrength(
             BreakingLoadN = null,
             MassKgPerM = null,
             BearingAreaMm2 = null,
+            ElongationLimitPercent = null,
         };
 
     internal Guard Check(Loop loop)
@@ -82,7 +86,8 @@ public sealed record LoopStrength(
             .BetweenIfGiven(nameof(LengthFactor), LengthFactor, 0.5, 1.5, "")
             .BetweenIfGiven(nameof(ForceAt1PercentN), ForceAt1PercentN, 1, 1e7, "N")
             .Between(nameof(ExtraHalfTurns), ExtraHalfTurns, 0, MostHalfTurns, "half turns")
-            .BetweenIfGiven(nameof(TorqueShare), TorqueShare, 0.05, 1, "");
+            .BetweenIfGiven(nameof(TorqueShare), TorqueShare, 0.05, 1, "")
+            .BetweenIfGiven(nameof(ElongationLimitPercent), ElongationLimitPercent, 0.1, ChainGrowth.MostPercent, "%");
         if (School is LubricationSchool school)
             guard.OneOf(nameof(School), school);
         if (Rope is RopeKind rope)

@@ -36,6 +36,12 @@ internal static class UncountedInputs
             s => s with { BreakingLoadN = null }
         ),
         new(
+            nameof(LoopStrength.ElongationLimitPercent),
+            [DriveElement.Chain],
+            "a belt does not grow by its joints",
+            s => s with { ElongationLimitPercent = null }
+        ),
+        new(
             nameof(LoopStrength.BearingAreaMm2),
             [DriveElement.Chain],
             "only a chain has pins",

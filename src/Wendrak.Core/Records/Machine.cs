@@ -20,6 +20,7 @@ namespace Wendrak.Core.Records;
 /// <param name="Settings">How its loops are set, for those that were asked about.</param>
 /// <param name="Loads">What drives its drives and what its chains and belts can take, as far as somebody said.</param>
 /// <param name="Procedures">What it has of its own beside the procedures it is worked on by; null for nothing.</param>
+/// <param name="Inspections">How its loops are looked at, for those of which somebody said more than the trade does.</param>
 /// <param name="Name">What people call it.</param>
 /// <param name="Note">Free words; null for none.</param>
 public sealed record Machine(
@@ -36,5 +37,6 @@ public sealed record Machine(
     IReadOnlyList<ShaftWidths>? Shafts = null,
     MachineLoads? Loads = null,
     IReadOnlyList<LoopSetting>? Settings = null,
-    IReadOnlyList<OwnProcedure>? Procedures = null
+    IReadOnlyList<OwnProcedure>? Procedures = null,
+    IReadOnlyList<LoopInspection>? Inspections = null
 ) : StoredRecord(Id, Version);

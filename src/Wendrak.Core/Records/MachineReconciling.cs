@@ -41,6 +41,7 @@ public static partial class MachineReconciling
         {
             "Layouts" => sent.Layouts!.Select(l => loops.Contains(l.LoopKey)),
             "Settings" => sent.Settings!.Select(s => loops.Contains(s.LoopKey)),
+            "Inspections" => sent.Inspections!.Select(i => Follow(i, sent) is not null),
             "Shafts" => sent.Shafts!.Select(s => Follow(s, sent.Drives) is not null),
             "Loads.Sources" => sent.Loads!.Sources.Select(s => drives.Contains(s.DriveKey)),
             "Loads.Strengths" => sent.Loads!.Strengths.Select(s => loops.Contains(s.LoopKey)),
@@ -65,7 +66,7 @@ public static partial class MachineReconciling
     private static int Nth(IEnumerable<bool> stays, int n) => stays.Index().Where(s => s.Item).ElementAt(n).Index;
 
     [GeneratedRegex(
-        @"^Machine\.(?<list>Layouts|Settings|Shafts|Loads\.(Sources|Strengths|Alternatives|Joints))\[(?<n>\d+)\](?<rest>.*)$",
+        @"^Machine\.(?<list>Layouts|Settings|Shafts|Inspections|Loads\.(Sources|Strengths|Alternatives|Joints))\[(?<n>\d+)\](?<rest>.*)$",
         RegexOptions.CultureInvariant
     )]
     private static partial Regex InList();
@@ -86,8 +87,14 @@ public static partial class MachineReconciling
             Shafts = Some(machine.Shafts?.Select(s => Follow(s, machine.Drives)).OfType<ShaftWidths>()),
             Loads = MachineLoads.For(machine.Loads, machine.Drives),
             Settings = Some(machine.Settings?.Where(s => loops.Contains(s.LoopKey))),
+            Inspections = Some(machine.Inspections?.Select(i => Follow(i, machine)).OfType<LoopInspection>()),
         };
     }
+
+    private static LoopInspection? Follow(LoopInspection inspection, Machine machine) =>
+        MachineRules.LoopsOf(machine).FirstOrDefault(l => l.Key == inspection.LoopKey) is { } loop
+            ? inspection.For(loop)
+            : null;
 
     /// <summary>The widths under the present name of their shaft; null when no wheel of it is left.</summary>
     private static ShaftWidths? Follow(ShaftWidths widths, IReadOnlyList<Drive> drives)

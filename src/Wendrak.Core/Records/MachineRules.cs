@@ -43,6 +43,7 @@ public static class MachineRules
             guard.Include(new Guard("Loads.").Include(loads.Check(machine.Drives)));
         guard.Include(CheckSettings(machine));
         guard.Include(CheckProcedures(machine));
+        guard.Include(CheckInspections(machine));
         guard.ThrowIfAny();
     }
 
@@ -59,6 +60,27 @@ public static class MachineRules
                     "twice",
                     "Give every procedure once."
                 );
+        return guard;
+    }
+
+    private static Guard CheckInspections(Machine machine)
+    {
+        Guard guard = new();
+        IReadOnlyList<LoopInspection> inspections = machine.Inspections ?? [];
+        HashSet<string> seen = [];
+        for (int i = 0; i < inspections.Count; i++)
+        {
+            string at = FormattableString.Invariant($"{nameof(machine.Inspections)}[{i}].");
+            Loop? loop = LoopsOf(machine).FirstOrDefault(l => l.Key == inspections[i].LoopKey);
+            guard.That(
+                loop is not null && seen.Add(inspections[i].LoopKey),
+                at + nameof(LoopInspection.LoopKey),
+                "unknown",
+                "Give each loop of this machine once."
+            );
+            if (loop is not null)
+                guard.Include(new Guard(at).Include(inspections[i].Check(loop)));
+        }
         return guard;
     }
 

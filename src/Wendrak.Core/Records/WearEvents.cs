@@ -11,6 +11,8 @@ namespace Wendrak.Core.Records;
 /// <param name="IsNewChain">The first reading of another chain: its record begins anew.</param>
 /// <param name="ChainId">Designation of the chain. The core says it by the machine, whoever sends what.</param>
 /// <param name="IsNewUse">From here on it is used otherwise, harder or easier: the line of its wear begins here; null for no.</param>
+/// <param name="ReadsShortMm">What the instrument reads less than a known length, mm; null where nobody compared it.</param>
+/// <param name="Pull">What it was pulled with; null for about a hundredth of its breaking load.</param>
 public sealed record ElongationMeasured(
     string LoopKey,
     int Pitches,
@@ -19,12 +21,14 @@ public sealed record ElongationMeasured(
     double? RollerPlayMm = null,
     bool IsNewChain = false,
     string? ChainId = null,
-    bool? IsNewUse = null
+    bool? IsNewUse = null,
+    double? ReadsShortMm = null,
+    MeasuringPull? Pull = null
 ) : JobEvent
 {
     /// <exception cref="Quantities.InvalidInputException">No chain of the table, or no elongation a chain can have.</exception>
     internal ChainGrowthResult Compute() =>
-        ChainGrowth.Compute(new(ChainId ?? "", Pitches, Over, MeasuredMm, RollerPlayMm));
+        ChainGrowth.Compute(new(ChainId ?? "", Pitches, Over, MeasuredMm, RollerPlayMm, ReadsShortMm, Pull));
 }
 
 /// <summary>How long a chain had become, as a job tells it.</summary>
@@ -35,6 +39,9 @@ public sealed record ElongationMeasured(
 /// <param name="Over">Between which faces.</param>
 /// <param name="MeasuredMm">As read, one for each place, mm.</param>
 /// <param name="RollerPlayMm">Of a roller on its bush, mm; null where nobody felt for it.</param>
+/// <param name="ReadsShortMm">What the instrument reads less than a known length, mm; null where nobody compared it.</param>
+/// <param name="Pull">What it was pulled with; null for about a hundredth of its breaking load.</param>
+/// <param name="OfLoadPercent">What was taken off for another load than that, %; null where how it gives was not measured.</param>
 /// <param name="Percent">Longer than new at each place, %.</param>
 /// <param name="WorstPercent">The largest of them, %.</param>
 /// <param name="SpreadPercent">Between the largest and the smallest, %.</param>
@@ -50,6 +57,9 @@ public sealed record ElongationAtJob(
     MeasuredOver Over,
     IReadOnlyList<double> MeasuredMm,
     double? RollerPlayMm,
+    double? ReadsShortMm,
+    MeasuringPull? Pull,
+    double? OfLoadPercent,
     IReadOnlyList<double> Percent,
     double WorstPercent,
     double SpreadPercent,
@@ -70,6 +80,9 @@ public sealed record ElongationAtJob(
             measured.Over,
             measured.MeasuredMm,
             measured.RollerPlayMm,
+            measured.ReadsShortMm,
+            measured.Pull,
+            growth.OfLoadPercent,
             growth.Percent,
             growth.WorstPercent,
             growth.SpreadPercent,

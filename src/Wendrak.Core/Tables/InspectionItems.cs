@@ -57,6 +57,10 @@ public static class InspectionItems
     public static IEnumerable<InspectionItem> For(InspectionKind kind) =>
         All.Where(i => i.Kinds.Contains(kind)).OrderBy(i => i.Order);
 
+    /// <summary>Whether a part is looked at on any of these kinds.</summary>
+    public static bool IsLookedAt(InspectedPart part, IReadOnlyList<InspectionKind> kinds) =>
+        All.Any(i => i.Part == part && i.Kinds.Any(kinds.Contains));
+
     /// <summary>What comes before all else: dirt hides cracks. Source: common practice.</summary>
     public static string WashFirst(InspectionKind kind) =>
         kind is InspectionKind.Chain or InspectionKind.Rail

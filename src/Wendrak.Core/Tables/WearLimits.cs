@@ -44,11 +44,11 @@ public static class WearLimits
 
     /// <summary>Elongation at which a chain is replaced, percent.</summary>
     /// <param name="use">A use of the table.</param>
-    /// <param name="largestTeeth">Teeth of the largest sprocket on it.</param>
     /// <exception cref="InvalidOperationException">The table has no such use.</exception>
-    public static double ChainElongationPercent(string use, double largestTeeth)
-    {
-        WearLimit limit = All.First(l => l.Use == use && l.Item == Elongation && l.Limit is not null);
-        return Math.Min(limit.Limit!.Value, LargeSprocketPercent / largestTeeth);
-    }
+    public static double ChainElongationPercent(string use) =>
+        All.First(l => l.Use == use && l.Item == Elongation && l.Limit is not null).Limit!.Value;
+
+    /// <summary>Elongation at which a chain rides up its largest sprocket and jumps, percent.</summary>
+    /// <param name="largestTeeth">Teeth of the largest sprocket on it.</param>
+    public static double RidesUpPercent(double largestTeeth) => LargeSprocketPercent / largestTeeth;
 }

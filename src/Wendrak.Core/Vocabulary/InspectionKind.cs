@@ -20,6 +20,10 @@ public enum InspectionKind
 
 public static class InspectionKinds
 {
+    /// <summary>Those that may be it, however it is tensioned.</summary>
+    public static IReadOnlyList<InspectionKind> Suiting(DriveElement element) =>
+        Suiting(element, AdjusterKind.FixedCentres);
+
     /// <summary>Those that may be it, the usual one first.</summary>
     public static IReadOnlyList<InspectionKind> Suiting(DriveElement element, AdjusterKind adjuster) =>
         element switch

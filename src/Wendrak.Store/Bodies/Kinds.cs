@@ -26,8 +26,16 @@ internal static class Kinds
                 m.Drives.SelectMany(d => d.Stages)
                     .OfType<Gearbox>()
                     .Select(g => new Reference(Hold.Needs, "gearbox_set", g.Set.Id)),
-            // Form 5 says what thread a torque is for, and what was measured for the way round of a part.
-            Upcasters = [EarlierBodies.Machine, OneAdjuster.Machine, WordsOfTheField.Machine, EarlierBodies.AsIs],
+            // Form 5 says what thread a torque is for, and what was measured for the way round of a part; form 6 how its loops are
+            // looked at.
+            Upcasters =
+            [
+                EarlierBodies.Machine,
+                OneAdjuster.Machine,
+                WordsOfTheField.Machine,
+                EarlierBodies.AsIs,
+                EarlierBodies.AsIs,
+            ],
             Json = BodyJson.With(isNumbered: false, new GearboxSetNumber()),
         };
 

@@ -1,4 +1,5 @@
 using Wendrak.Core.Evaluation;
+using Wendrak.Core.Gearing;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Procedures;
 using Wendrak.Core.Records;
@@ -51,6 +52,80 @@ public sealed class LookTests
         LookAnswer rail = Look(With(), InspectionKind.Rail);
         Assert.Contains(rail.Parts, p => p.Part == InspectedPart.Blocks);
         Assert.Equal("Kinds[0]", With().Ask(new() { Look = new([InspectionKind.Belt]) }).Look!.Refused!.Single().Field);
+    }
+
+    private static StoredMachine Inspected(params LoopInspection[] inspections) =>
+        With() with
+        {
+            Machine = With().Machine with { Inspections = inspections },
+        };
+
+    [Fact]
+    public void As_what_it_is_looked_at_is_kept()
+    {
+        StoredMachine rail = Inspected(new LoopInspection("final", InspectionKind.Rail, []));
+        Assert.Equal(InspectionKind.Rail, Look(rail).Kind);
+        Assert.Equal(InspectionKind.Chain, Look(rail, InspectionKind.Chain).Kind);
+    }
+
+    /// <summary>Set cold, a V-belt is read again warm; a variable belt has no tension of its own to read.</summary>
+    [Fact]
+    public void What_happened_asks_for_what_such_a_loop_has()
+    {
+        StoredMachine As(InspectionKind kind)
+        {
+            StoredMachine stored = Inspected(new LoopInspection("final", kind, []));
+            Drive drive = stored.Machine.Drives[0];
+            Stage[] belts =
+            [
+                .. drive.Stages.Select(s =>
+                    s is Loop l ? l with { DriveElement = DriveElement.VBelt, Standard = "SPB" } : s
+                ),
+            ];
+            Machine machine = stored.Machine with { Drives = [drive with { Stages = belts }] };
+            return stored with
+            {
+                Machine = machine,
+                Jobs = [Job(1, 17_000, new UseEventNoted(UseEvent.SetCold, null))],
+            };
+        }
+        Assert.Contains(Due(As(InspectionKind.VBelt)).Items, i => i.Kind == DueKind.Event);
+        Assert.DoesNotContain(Due(As(InspectionKind.VariableBelt)).Items, i => i.Kind == DueKind.Event);
+    }
+
+    [Fact]
+    public void What_its_maker_says_stands_in_place_of_what_the_trade_says()
+    {
+        GradeCriteria trade = Look(With()).Parts.Single(p => p.Part == InspectedPart.Joint).Criteria!;
+        Assert.Empty(trade.Makers);
+        MakerGrades makers = new(InspectedPart.Joint, null, "any clip at all", null, "manual, page 41");
+        LookAnswer look = Look(Inspected(new LoopInspection("final", null, [makers])));
+        GradeCriteria joint = look.Parts.Single(p => p.Part == InspectedPart.Joint).Criteria!;
+        Assert.Equal((trade.Fine, "any clip at all", trade.Stop), (joint.Fine, joint.Watch, joint.Stop));
+        Assert.Equal([FindingGrade.Watch], joint.Makers);
+        Assert.Equal("manual, page 41", joint.MakersSource);
+        Assert.Empty(look.Parts.Single(p => p.Part == InspectedPart.Rings).Criteria!.Makers);
+    }
+
+    [Fact]
+    public void What_no_maker_can_say_of_such_a_loop_is_refused_at_its_field()
+    {
+        MakerGrades good = new(InspectedPart.Joint, "closed", null, null, null);
+        void Refuses(string field, params LoopInspection[] inspections) =>
+            Refusals.Names(
+                $"Inspections{field}",
+                () => MachineRules.Check(Inspected(inspections).Machine, Inspected().Fitted.Loops)
+            );
+        Refuses("[0].LoopKey", new LoopInspection("another", null, []));
+        Refuses("[1].LoopKey", new("final", null, []), new("final", null, []));
+        Refuses("[0].Kind", new LoopInspection("final", InspectionKind.Belt, []));
+        Refuses("[0].Grades[1].Part", new LoopInspection("final", null, [good, good]));
+        Refuses("[0].Grades[0].Part", new LoopInspection("final", null, [good with { Part = InspectedPart.Shims }]));
+        Refuses("[0].Grades[0].Part", new LoopInspection("final", null, [good with { Part = InspectedPart.Other }]));
+        Refuses("[0].Grades[0].Fine", new LoopInspection("final", null, [good with { Fine = null }]));
+        Refuses("[0].Grades[0].Stop", new LoopInspection("final", null, [good with { Stop = " " }]));
+        Refuses("[0].Grades[0].Source", new LoopInspection("final", null, [good with { Source = new('x', 301) }]));
+        MachineRules.Check(Inspected(new LoopInspection("final", null, [good])).Machine, Inspected().Fitted.Loops);
     }
 
     [Fact]

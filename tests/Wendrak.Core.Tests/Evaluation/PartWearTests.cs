@@ -1,5 +1,7 @@
 using Wendrak.Core.Evaluation;
+using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Core.Wear;
 
@@ -53,6 +55,30 @@ public sealed class PartWearTests
         Assert.True(wear.Earliest < wear.Reached);
         Assert.Equal([0.1, 0.21, 0.29, 0.4], wear.Measures.Select(m => m.Value));
         Assert.Equal(4, wear.Measures.DistinctBy(m => m.On).Count());
+    }
+
+    private static StockItem Wheel(WheelSide side, double size, int count, int? days) =>
+        new(0, 0, new("520", side, size, null, count, null, true), null, new("Harbour Drives", days, null));
+
+    /// <summary>Front teeth that wear ask for that wheel, what wears on the chain for the chain, and a guard for nothing.</summary>
+    [Fact]
+    public void The_part_that_wears_is_ordered_in_time()
+    {
+        OrderInTime? Order(JobContent[] jobs, params StockItem[] wheels) =>
+            MachineEvaluation
+                .Answer(With(jobs), new(wheels, [], [], []), new(["final"]), new() { Due = new() })
+                .Due!.Answer!.Items.Single(i => i.Kind == DueKind.Forecast)
+                .Order;
+        OrderInTime order = Order(Leaning, Wheel(WheelSide.Front, 15, 0, 9), Wheel(WheelSide.Rear, 15, 4, 2))!;
+        Assert.Equal((0, 9), (order.OnShelf, order.DeliveryDays));
+        Assert.NotNull(order.OrderOn);
+        Assert.Equal(new(3, 9, null), Order(Leaning, Wheel(WheelSide.Front, 15, 3, 9)));
+        Assert.Null(Order(Leaning, Wheel(WheelSide.Front, 16, 3, 9)));
+        JobContent[] Measured(InspectedPart part) =>
+            [.. new[] { 0.1, 0.21, 0.29, 0.4 }.Select((mm, i) => Job(2_000 * i, Seen(mm, part, limit: 1)))];
+        Assert.Equal(4, Order(Measured(InspectedPart.RearTeeth), Wheel(WheelSide.Rear, 45, 4, 2))!.OnShelf);
+        Assert.Null(Order(Measured(InspectedPart.Guard), Wheel(WheelSide.Front, 15, 3, 9)));
+        Assert.Null(Order(Measured(InspectedPart.Plates), Wheel(WheelSide.Front, 15, 3, 9)));
     }
 
     [Fact]

@@ -1,4 +1,5 @@
 using Wendrak.Core.Evaluation;
+using Wendrak.Core.Loads;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Vocabulary;
@@ -51,6 +52,57 @@ public sealed class WearTests
         Assert.True(wear.Earliest < wear.Reached);
         Assert.Null(wear.UsualLife);
         Assert.Equal(0.46, wear.Workings[0].Result.Value, 9);
+    }
+
+    private static StoredMachine WithMaker(double percent, params JobContent[] jobs)
+    {
+        StoredMachine stored = With(jobs);
+        MachineLoads loads = stored.Machine.Loads! with { Strengths = [new("final", ElongationLimitPercent: percent)] };
+        return stored with { Machine = stored.Machine with { Loads = loads } };
+    }
+
+    [Fact]
+    public void A_makers_limit_wins_wherever_the_limit_counts()
+    {
+        StoredMachine stored = WithMaker(0.7, Reference);
+        WearAnswer wear = Wear(stored);
+        Assert.Equal((0.7, ChainLimitBy.Maker), (wear.LimitPercent, wear.LimitBy));
+        Assert.Equal(FindingGrade.Watch, wear.Grade);
+        Assert.True(wear.Forecast!.Reached < Wear(With(Reference)).Forecast!.Reached);
+        Assert.Equal(0.7, MachineSummary.From(stored.Machine, stored.Fitted, []).Loops[0].WearLimitPercent);
+        Assert.Equal(FindingGrade.Stop, Wear(WithMaker(0.4, Reference)).Grade);
+        Assert.Equal(
+            DueKind.Forecast,
+            WithMaker(0.4, Reference)
+                .Ask(new() { Due = new() })
+                .Due!.Answer!.Items.First(i => i.Kind == DueKind.Forecast)
+                .Kind
+        );
+    }
+
+    /// <summary>Machinery's Handbook, ACA: 200/45 % on the largest wheel, whatever its maker lets the chain grow by.</summary>
+    [Fact]
+    public void The_largest_wheel_wins_over_the_maker()
+    {
+        WearAnswer wear = Wear(WithMaker(6, Reference));
+        Assert.Equal((200 / 45.0, ChainLimitBy.LargestWheel), (wear.LimitPercent, wear.LimitBy));
+        Assert.Equal(ChainLimitBy.Trade, Wear(With(Reference)).LimitBy);
+    }
+
+    /// <summary>A hundredth of the breaking load: of the table's chain, or of its maker's, on all strands.</summary>
+    [Fact]
+    public void What_it_is_to_be_pulled_with_is_said_by_the_machine()
+    {
+        Assert.Equal(0.01 * Core.Tables.Chains.Find("520")!.MinTensileN, Wear(With()).MeasuringLoadN!.Value, 9);
+        StoredMachine stored = With();
+        MachineLoads loads = stored.Machine.Loads! with
+        {
+            Strengths = [new("final", BreakingLoadN: 40_000, Strands: 2)],
+        };
+        Machine strong = stored.Machine with { Loads = loads };
+        Assert.Equal(800, Wear(stored with { Machine = strong }).MeasuringLoadN!.Value, 9);
+        ElongationMeasured sent = At(0.2) with { Pull = new(300, 150, 254, NominalN: 1) };
+        Assert.Equal(new(300, 150, 254, 800), WearAnswers.Fill(sent, strong, "").Pull);
     }
 
     [Fact]

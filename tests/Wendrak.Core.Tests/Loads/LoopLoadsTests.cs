@@ -249,6 +249,22 @@ public sealed class LoopLoadsTests
         Assert.Equal(2 * life.HighHours, twice.HighHours, 1e-6);
         Assert.Equal(life.HighHours, at.Workings.Single(w => w.Result.Symbol == "h").Result.Value);
         Assert.Null(LoopLoads.Evaluate(VBelt()).Life);
+        // Its maker lets it grow by half as much: half the life.
+        LoopStrength makers = new("final", BearingAreaMm2: 60, ElongationLimitPercent: 0.5);
+        Assert.Equal(
+            life.HighHours / 2,
+            LoopLoads.Evaluate(Motorcycle() with { Strength = makers }).Life!.HighHours,
+            1e-6
+        );
+        Refusals.Names(
+            "Strength.ElongationLimitPercent",
+            () => LoopLoads.Evaluate(Motorcycle() with { Strength = makers with { ElongationLimitPercent = 6.5 } })
+        );
+        LoopStrength belts = new(VBelt().Strength.LoopKey, ElongationLimitPercent: 1);
+        Assert.Contains(
+            LoopLoads.Evaluate(VBelt() with { Strength = belts }).Uncounted,
+            u => u.Field == "Strength.ElongationLimitPercent"
+        );
     }
 
     [Fact]

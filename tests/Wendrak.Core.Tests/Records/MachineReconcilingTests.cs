@@ -55,6 +55,29 @@ public sealed class MachineReconcilingTests
     }
 
     [Fact]
+    public void Of_another_kind_of_loop_only_what_it_has_is_still_looked_at_as_its_maker_says()
+    {
+        LoopInspection chain = new(
+            "final",
+            InspectionKind.Rail,
+            [new(InspectedPart.Guard, "clear", null, null, null), new(InspectedPart.Rings, "there", null, null, null)]
+        );
+        Machine As(DriveElement element) =>
+            MachineReconciling.ToDrives(
+                WithLoop(l => l with { DriveElement = element }) with
+                {
+                    Inspections = [chain],
+                }
+            );
+        Assert.Same(chain.Grades[1], As(DriveElement.Chain).Inspections![0].Grades[1]);
+        LoopInspection belt = Assert.Single(As(DriveElement.ToothedBelt).Inspections!);
+        Assert.Null(belt.Kind);
+        Assert.Equal([InspectedPart.Guard], belt.Grades.Select(g => g.Part));
+        Machine gone = WithLoop(l => l with { Key = "another" }) with { Inspections = [chain] };
+        Assert.Null(MachineReconciling.ToDrives(gone).Inspections);
+    }
+
+    [Fact]
     public void A_machine_that_is_whole_stays_as_it_is()
     {
         Machine same = MachineReconciling.ToDrives(Measured);

@@ -13,7 +13,7 @@ public sealed class MachineKindTests
     {
         MachineKindRow row = MachineKinds.Get(kind);
         Assert.True(row.VehicleClass is null || VehicleClasses.Find(row.VehicleClass) is not null);
-        Assert.InRange(WearLimits.ChainElongationPercent(row.ChainWear, 20), 0.5, 3);
+        Assert.InRange(WearLimits.ChainElongationPercent(row.ChainWear), 0.5, 3);
         foreach (AlignmentRow limit in new[] { row.ChainAlignment, row.BeltAlignment })
             Assert.NotNull(AlignmentLimits.Get(limit.Use, limit.Drive));
         foreach (string shock in new[] { row.Shock, row.ShockWithRegeneration }.OfType<string>())

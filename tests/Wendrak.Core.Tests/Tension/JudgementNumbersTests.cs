@@ -135,9 +135,8 @@ public sealed class JudgementNumbersTests(ITestOutputHelper output)
     [Fact]
     public void A_large_sprocket_takes_less_elongation()
     {
-        string use = WearLimits.All.First(l => l.Item == "chain elongation" && l.Limit is not null).Use;
-        Assert.Equal(0.5, WearLimits.ChainElongationPercent(use, 400));
-        Assert.Equal(0.25, WearLimits.ChainElongationPercent(use, 800));
+        Assert.Equal(0.5, WearLimits.RidesUpPercent(400));
+        Assert.Equal(0.25, WearLimits.RidesUpPercent(800));
     }
 
     /// <summary>Common practice: a fifth lost in the first hours, about half in a week.</summary>

@@ -11,6 +11,7 @@ using Wendrak.Core.Shafts;
 using Wendrak.Core.Sharing;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
+using Wendrak.Core.Wear;
 using Wendrak.Core.Wheels;
 using static Wendrak.Web.Tests.Reference.Asked;
 
@@ -265,8 +266,37 @@ internal static class InputQuestions
             )
         );
         yield return Of("/api/machines", WithOwnSteps());
+        yield return Of("/api/machines/file", Filed());
         foreach (SharedTake take in Shared())
             yield return Of("/api/shared-files/compare", take);
+    }
+
+    /// <summary>A machine whose chain was measured, with all that such a measure may say.</summary>
+    private static MachineFile Filed()
+    {
+        MachineDraft draft = StartingMachines.For(MachineKind.Motorcycle);
+        JobEvent[] events =
+        [
+            new JobOpened(JobReason.Visit, null, null, null),
+            new ElongationMeasured(
+                draft.Fitted[0].LoopKey,
+                16,
+                MeasuredOver.Pins,
+                [255, 254.8],
+                ChainId: draft.Machine.Drives[0].Stages.OfType<Loop>().First().Standard,
+                ReadsShortMm: 0.1,
+                Pull: new(500, 840, 255.1, 340)
+            ),
+        ];
+        return MachineFile.From(
+            draft.Machine with
+            {
+                Name = "Measured",
+            },
+            [new(1, 1, 0, "As fitted", SetupStatus.AsFitted, draft.Fitted, [], new(2026, 11, 30), null, null, null)],
+            [],
+            [new(new(2026, 11, 30), [.. events.Select(e => new FiledEvent(DateTimeOffset.UnixEpoch, null, e))])]
+        );
     }
 
     private static readonly OwnProcedure Own = new(

@@ -2738,6 +2738,11 @@ export interface components {
             /** @description True where a chain that comes off falls clear. */
             isOpen: boolean;
         };
+        /**
+         * @description Whose limit of elongation it is.
+         * @enum {unknown}
+         */
+        ChainLimitBy: "trade" | "maker" | "largestWheel" | null;
         /** @description How a chain of this speed is oiled, by both practices. */
         ChainOiling: {
             class: components["schemas"]["LubricationClass"];
@@ -3598,6 +3603,17 @@ export interface components {
              * @description Of a roller on its bush, mm; null where nobody felt for it.
              */
             rollerPlayMm: null | number;
+            /**
+             * Format: double
+             * @description What the instrument reads less than a known length, mm; null where nobody compared it.
+             */
+            readsShortMm: null | number;
+            pull: null | components["schemas"]["MeasuringPull"];
+            /**
+             * Format: double
+             * @description What was taken off for another load than that, %; null where how it gives was not measured.
+             */
+            ofLoadPercent: null | number;
             /** @description Longer than new at each place, %. */
             percent: number[];
             /**
@@ -4620,10 +4636,14 @@ export interface components {
             watch: null | string;
             /** @description What it does not go out with. */
             stop: string;
-            /** @description Where that comes from. */
+            /** @description Where the trade’s come from. */
             source: string;
-            /** @description How sure it is. */
+            /** @description How sure those are. */
             certainty: string;
+            /** @description Those of them that are its maker’s. */
+            makers: components["schemas"]["FindingGrade"][];
+            /** @description Where its maker says so; null where nobody said. */
+            makersSource: null | string;
         };
         /** @description A groove as it is measured, and the belt meant for it. */
         GrooveInput: {
@@ -5008,6 +5028,12 @@ export interface components {
             chainId?: null | string;
             /** @description From here on it is used otherwise, harder or easier: the line of its wear begins here; null for no. */
             isNewUse?: null | boolean;
+            /**
+             * Format: double
+             * @description What the instrument reads less than a known length, mm; null where nobody compared it.
+             */
+            readsShortMm?: null | number;
+            pull?: null | components["schemas"]["MeasuringPull"];
         };
         /** @description What was seen is mended. */
         JobEventFindingCured: {
@@ -6829,6 +6855,14 @@ export interface components {
             findings: components["schemas"]["FitFinding"][];
             workings: components["schemas"]["Working"][];
         };
+        /** @description How one loop is looked at on this machine, beside what the trade says. */
+        LoopInspection: {
+            /** @description Key of the loop. */
+            loopKey: string;
+            kind: null | components["schemas"]["InspectionKind"];
+            /** @description Its maker’s, one for each part at most. */
+            grades: components["schemas"]["MakerGrades"][];
+        };
         /** @description What passes the torque on at one wheel of a loop, as it was measured, and what it held in a test. */
         LoopJoint: {
             /** @description Key of the loop it is about. */
@@ -7254,6 +7288,11 @@ export interface components {
              * @description Part of a forked drive's torque that goes this way; null for all of it, the worst case.
              */
             torqueShare?: null | number;
+            /**
+             * Format: double
+             * @description Of a chain: how much longer than new its maker lets it become, %; null for the trade’s.
+             */
+            elongationLimitPercent?: null | number;
         };
         /** @description One loop of a machine at a glance. */
         LoopSummary: {
@@ -7343,6 +7382,8 @@ export interface components {
             settings?: null | components["schemas"]["LoopSetting"][];
             /** @description What it has of its own beside the procedures it is worked on by; null for nothing. */
             procedures?: null | components["schemas"]["OwnProcedure"][];
+            /** @description How its loops are looked at, for those of which somebody said more than the trade does. */
+            inspections?: null | components["schemas"]["LoopInspection"][];
             /**
              * Format: int64
              * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
@@ -7405,7 +7446,7 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description 10; a larger number was written by a newer program and is refused.
+             * @description 11; a larger number was written by a newer program and is refused.
              */
             formatVersion: number;
             machine: components["schemas"]["Machine"];
@@ -7480,11 +7521,47 @@ export interface components {
             /** @description In their order. */
             steps: components["schemas"]["PlannedStep"][];
         };
+        /** @description What a maker says of one part that is looked at: it stands in place of what the trade says. */
+        MakerGrades: {
+            /** @description Which. */
+            part: components["schemas"]["InspectedPart"];
+            /** @description What it looks like where it is fine; null for what the trade says. */
+            fine: null | string;
+            /** @description When it is watched; null for what the trade says. */
+            watch: null | string;
+            /** @description What it does not go out with; null for what the trade says. */
+            stop: null | string;
+            /** @description Where its maker says so: a manual and its page. */
+            source: null | string;
+        };
         /**
          * @description Between which faces a length of chain was measured.
          * @enum {unknown}
          */
         MeasuredOver: "pins" | "outerRollers" | "innerRollers";
+        /** @description What a chain was pulled with while it was measured, and how it gives, if that was looked for. */
+        MeasuringPull: {
+            /**
+             * Format: double
+             * @description On all strands together, N.
+             */
+            loadN: number;
+            /**
+             * Format: double
+             * @description The first place again, under another load, N; null where nobody did.
+             */
+            secondLoadN?: null | number;
+            /**
+             * Format: double
+             * @description What was read there then, mm.
+             */
+            secondMm?: null | number;
+            /**
+             * Format: double
+             * @description That it should have been pulled with, N. The core says it by the machine, whoever sends what.
+             */
+            nominalN?: null | number;
+        };
         /** @description What would bring a check inside its limit. */
         Mend: {
             kind: components["schemas"]["MendKind"];
@@ -12462,6 +12539,7 @@ export interface components {
              * @description Elongation at which it is replaced, %; null of a belt.
              */
             limitPercent: null | number;
+            limitBy: null | components["schemas"]["ChainLimitBy"];
             /**
              * Format: double
              * @description From which it is watched, %; null of a belt.
@@ -12503,6 +12581,11 @@ export interface components {
              * @description To measure at.
              */
             usualPlaces: number;
+            /**
+             * Format: double
+             * @description That the chain is to be pulled with meanwhile, N; null of a belt.
+             */
+            measuringLoadN: null | number;
             /** @description Of the newest reading. */
             workings: components["schemas"]["Working"][];
         };

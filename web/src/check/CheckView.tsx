@@ -19,6 +19,7 @@ import { LookList } from './LookList'
 import { PartCard } from './PartCard'
 import { PartWearPanel } from './PartWearPanel'
 import { RestFine } from './RestFine'
+import { useInspection } from './useInspection'
 import { useLook } from './useLook'
 import { VerdictPanel } from './VerdictPanel'
 import { WearPanel } from './WearPanel'
@@ -27,16 +28,17 @@ const BroughtView = lazy(() => import('../log/BroughtView'))
 
 type View = 'look' | 'brought'
 
+/** A machine to practise on has none. */
+const hasLog = (bench: Workbench) => bench.card.machine.id !== 0
+
 /** Station 7: what it looks like after some distance, what is due, and what a change brought. */
 export default function CheckView() {
   const bench = useBench()
   const [address, setAddress] = useSearchParams()
-  // A machine to practise on has no log.
-  const hasLog = bench.card.machine.id !== 0
-  const view: View = hasLog && address.get('view') === 'brought' ? 'brought' : 'look'
+  const view: View = hasLog(bench) && address.get('view') === 'brought' ? 'brought' : 'look'
   return (
     <>
-      {hasLog && (
+      {hasLog(bench) && (
         <div className={classes.views} data-no-print>
           <SegmentedControl
             aria-label="At this station"
@@ -72,6 +74,7 @@ export default function CheckView() {
 function LookView({ bench }: { bench: Workbench }) {
   const look = useLook(bench)
   const [isBay, setBay] = useState(false)
+  const inspection = useInspection(bench, look.loop, () => undefined)
   const { answer, job, at } = look
   useShortcuts({ b: () => setBay(job !== undefined && at !== undefined) })
   if (!look.loop)
@@ -98,11 +101,15 @@ function LookView({ bench }: { bench: Workbench }) {
               onChange={(value) => {
                 look.setKind(value as InspectionKind)
                 look.choose(undefined)
+                // What is only practised on is not stored.
+                if (hasLog(bench)) inspection.store({ kind: value as InspectionKind })
               }}
               data={kinds.map((k) => ({ value: k, label: KIND_WORDS[k] }))}
               data-no-print
             />
           )}
+          {inspection.error && !inspection.dialog ? <p role="alert">{sentenceOf(inspection.error)}</p> : null}
+          {inspection.dialog}
           <LookDrawing bench={bench} look={look} />
           <p className="cap">{washFirst}</p>
         </Panel>

@@ -1,12 +1,14 @@
 import { Button, Group, Switch } from '@mantine/core'
 import { useState } from 'react'
-import type { PartToLookAt } from '../api/check'
+import type { GradeCriteria, PartToLookAt } from '../api/check'
 import type { JobSheet } from '../api/client'
 import { placeText } from '../job/lookWords'
+import { GRADE_WORDS } from '../loop/findingWords'
 import type { Workbench } from '../machine/useWorkbench'
 import { Refused } from '../shell/Refused'
 import { useSpeech } from '../shell/useSpeech'
 import { GradeButtons } from './GradeButtons'
+import { MakerForm } from './MakerForm'
 import { MORE_FIELDS, MoreFields } from './MoreFields'
 import classes from './PartCard.module.css'
 import { SeenAt } from './SeenAt'
@@ -29,6 +31,7 @@ export function PartCard({
 }) {
   const [speaks, setSpeaks] = useState(false)
   const [isMore, setMore] = useState(false)
+  const [isMaker, setMaker] = useState(false)
   const grading = useGrade(look, job, at)
   useSpeech(speaks, [at.what, at.caution].filter(Boolean).join('. '))
   const place = placeText(look.spot)
@@ -63,7 +66,7 @@ export function PartCard({
       )}
       <div data-no-print>
         <GradeButtons at={at} grading={grading} />
-        {at.criteria && <p className="cap">{capital(at.criteria.certainty)}; a maker’s limit wins.</p>}
+        {at.criteria && <p className="cap">{sourceText(at.criteria)}</p>}
         <Button
           mt="xs"
           size="compact-sm"
@@ -74,7 +77,22 @@ export function PartCard({
         >
           {isMore ? 'Less of it' : 'More of it …'}
         </Button>
+        {at.criteria && bench.card.machine.id !== 0 && (
+          <Button
+            mt="xs"
+            size="compact-sm"
+            variant="subtle"
+            color="gray"
+            aria-expanded={isMaker}
+            onClick={() => setMaker(!isMaker)}
+          >
+            {isMaker ? 'Put it away' : 'What its maker says …'}
+          </Button>
+        )}
         {isMore && <MoreFields look={look} at={at} grading={grading} />}
+        {isMaker && look.loop && (
+          <MakerForm bench={bench} loop={look.loop} at={at} onDone={() => setMaker(false)} />
+        )}
         <Refused error={grading.record.error} fields={isMore ? MORE_FIELDS : []} />
       </div>
       {[...now, ...earlierOf(at, job)].map((seen, i) => (
@@ -89,6 +107,13 @@ export function PartCard({
       ))}
     </section>
   )
+}
+
+/** Whose the three are. */
+function sourceText({ makers, makersSource, certainty }: GradeCriteria): string {
+  if (makers.length === 0) return `${capital(certainty)}; a maker’s limit wins.`
+  const source = makersSource ? ` (${makersSource})` : ''
+  return `By its maker${source}: ${makers.map((g) => GRADE_WORDS[g]).join(', ')}. Else ${certainty}.`
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

@@ -9,14 +9,14 @@ import { GRADE_COLOURS, GRADE_MARKS } from '../loop/findingWords'
 import type { Workbench } from '../machine/useWorkbench'
 import { dayText } from '../quantities/days'
 import { fixed } from '../quantities/format'
-import { useUnits } from '../quantities/units'
+import { type Units, useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import { WorkingDialog } from '../shell/WorkingDialog'
 import { MeasureChain } from './MeasureChain'
 import { WearChart } from './WearChart'
-import { REPLACING_WORDS, rangeText } from './wearWords'
+import { LIMIT_WORDS, REPLACING_WORDS, rangeText } from './wearWords'
 
 /** Elongation of the chain: what was measured, where it goes, and when it is at its limit. */
 export function WearPanel({ bench, job }: { bench: Workbench; job: JobSheet | undefined }) {
@@ -45,7 +45,7 @@ export function WearPanel({ bench, job }: { bench: Workbench; job: JobSheet | un
       note={
         data.limitPercent === null
           ? undefined
-          : `limit ${fixed(data.limitPercent, 2)} %, common practice; a maker’s wins`
+          : `limit ${fixed(data.limitPercent, 2)} %, ${data.limitBy ? LIMIT_WORDS[data.limitBy] : ''}`
       }
       isStale={wear.isStale}
     >
@@ -153,6 +153,14 @@ function Says({ wear }: { wear: WearAnswer }) {
   )
 }
 
+/** What another load than the measuring load made of it, or that nobody can tell. */
+function pullText({ pull, ofLoadPercent }: WearAnswer['readings'][number]['measured'], units: Units) {
+  if (!pull) return ''
+  return ofLoadPercent === null
+    ? ` pulled with ${units.show('force', pull.loadN)}: how it gives was not measured`
+    : ` for the load ${fixed(-ofLoadPercent, 2)} %`
+}
+
 function Record({ wear, onWorking }: { wear: WearAnswer; onWorking: () => void }) {
   const units = useUnits()
   if (wear.readings.length === 0) return null
@@ -184,6 +192,7 @@ function Record({ wear, onWorking }: { wear: WearAnswer; onWorking: () => void }
               </td>
               <td className="num">
                 {fixed(r.measured.worstPercent, 2)} %{r.isOffLine && ' ▲ off the line'}
+                {pullText(r.measured, units)}
                 {!r.isCounted && r.odometerKm !== null && ' before the change of use'}
               </td>
               <td className="num">{fixed(r.measured.spreadPercent, 2)} %</td>

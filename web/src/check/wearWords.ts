@@ -1,4 +1,4 @@
-import type { MeasuredOver, OpenInterval, Replacing } from '../api/check'
+import type { ChainLimitBy, MeasuredOver, OpenInterval, Replacing } from '../api/check'
 import type { Units } from '../quantities/units'
 
 export const OVER_WORDS: Record<MeasuredOver, string> = {
@@ -12,6 +12,13 @@ export const rangeText = ({ low, high }: Pick<OpenInterval, 'low' | 'high'>, uni
   high === null
     ? `${units.show('distance', Math.max(0, low))} or later, it can’t say how late`
     : `${units.show('distance', Math.max(0, low))} to ${units.show('distance', high)}`
+
+/** Whose limit it is. */
+export const LIMIT_WORDS: Record<ChainLimitBy, string> = {
+  trade: 'common practice; a maker’s wins, typed at Loads',
+  maker: 'its maker’s',
+  largestWheel: 'of the largest wheel: a longer pitch jumps on it',
+}
 
 export const REPLACING_WORDS: Record<Replacing, string> = {
   lookAtTeeth: 'When it is due, the set or the chain alone?',

@@ -93,6 +93,7 @@ export function LoadFields({
                 breakingLoadN: null,
                 massKgPerM: null,
                 bearingAreaMm2: null,
+                elongationLimitPercent: null,
                 ratingPerBeltKw: null,
                 lengthFactor: null,
               })

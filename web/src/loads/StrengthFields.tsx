@@ -87,6 +87,8 @@ export function StrengthFields({
         )}
         {counted(driveElement === 'chain' ? 'Strands' : 'Belts side by side', 'strands', 1)}
         {has('breakingLoadN') && part('Breaking load', 'breakingLoadN', 'force')}
+        {has('elongationLimitPercent') &&
+          part('Maker’s limit of elongation', 'elongationLimitPercent', undefined, '%')}
         {has('bearingAreaMm2') && part('Pin times bush', 'bearingAreaMm2', undefined, 'mm²')}
         {has('sagMm') && part('Sag of the slack run', 'sagMm', 'fine')}
         {has('widthMm') && part('Belt width', 'widthMm', 'fine')}

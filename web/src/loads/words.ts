@@ -117,6 +117,7 @@ export const MISSING_WORDS: Record<string, string> = {
 /** What was given and may not count, in the middle of a sentence. */
 const GIVEN_WORDS: Record<string, string> = {
   ...MISSING_WORDS,
+  'Strength.ElongationLimitPercent': 'the maker’s limit of elongation',
   'Strength.SagMm': 'the sag',
   'Strength.School': 'the lubrication practice',
   'Strength.Friction': 'the friction',
