@@ -205,7 +205,7 @@ const FORMS: Form[] = [
       all(
         press('Begin a look'),
         comes('Pitches measured at once'),
-        press('Pulled with another load than that'),
+        say('Pulled with another load than that'),
       ),
     ],
     send: press('Write it down'),

@@ -45,7 +45,8 @@ public sealed class LoadsInputsTests(WendrakServer server) : IClassFixture<Wendr
         LengthFactor: 0.95,
         ForceAt1PercentN: 20_000,
         Rope: RopeKind.FibreRope,
-        ExtraHalfTurns: 1
+        ExtraHalfTurns: 1,
+        ElongationLimitPercent: 0.8
     );
 
     // A measured pull and a pedalling rider put other inputs out of use: they are asked without, as is a torque that slips no tyre.
