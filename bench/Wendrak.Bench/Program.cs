@@ -21,6 +21,11 @@ if (args is ["wear"])
     WearFigures.Print();
     return;
 }
+if (args is ["faults"])
+{
+    FaultFigures.Print();
+    return;
+}
 if (args is ["log"])
 {
     await LogFigures.PrintAsync();

@@ -10,6 +10,7 @@ public sealed class RoomsTests
         "Quantities",
         "Vocabulary",
         "Tables",
+        "Faults",
         "Gearing",
         "Wheels",
         "Lengths",
