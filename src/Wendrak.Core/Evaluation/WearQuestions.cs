@@ -154,8 +154,7 @@ public static class WearAnswers
         return SetOrPart.Of(
             IsLooked(InspectedPart.FrontTeeth) && IsLooked(InspectedPart.RearTeeth),
             worn.Count > 0,
-            work.BothMinutes,
-            work.FrontMinutes + work.RearMinutes
+            work
         );
     }
 

@@ -1,3 +1,5 @@
+using Wendrak.Core.Gearing;
+
 namespace Wendrak.Core.Wear;
 
 /// <summary>What is replaced when a chain is at its limit.</summary>
@@ -19,18 +21,23 @@ public enum Replacing
 /// <param name="OtherSchool">What is said by those who do it otherwise.</param>
 /// <param name="OnceMinutes">Working time for both wheels in one go with the chain, min.</param>
 /// <param name="TwiceMinutes">The same for one after the other, min.</param>
+/// <param name="OnceMoney">Money for it in one go, in the owner’s; 0 where nobody gave any.</param>
+/// <param name="TwiceMoney">The same for one after the other.</param>
 public sealed record SetOrPart(
     Replacing Replacing,
     string Why,
     string OtherSchool,
     double OnceMinutes,
-    double TwiceMinutes
+    double TwiceMinutes,
+    double OnceMoney,
+    double TwiceMoney
 )
 {
     /// <remarks>Source: common practice. Sprockets usually go with the chain on motorcycles, one pair with two belts.</remarks>
     /// <param name="areLooked">Somebody looked at the teeth of both wheels since this chain is on.</param>
     /// <param name="areWorn">One of them is watched or stops.</param>
-    internal static SetOrPart Of(bool areLooked, bool areWorn, double onceMinutes, double twiceMinutes)
+    /// <param name="work">Of changing its wheels on this machine.</param>
+    internal static SetOrPart Of(bool areLooked, bool areWorn, WorkCosts work)
     {
         Replacing replacing =
             areWorn ? Replacing.Set
@@ -48,8 +55,10 @@ public sealed record SetOrPart(
             replacing == Replacing.Set
                 ? "Others put a second chain on the same wheels while no tooth leans, and look more often."
                 : "Others always replace the set: it wore in together, and the work is done once.",
-            onceMinutes,
-            twiceMinutes
+            work.BothMinutes,
+            work.FrontMinutes + work.RearMinutes,
+            work.BothMoney,
+            work.FrontMoney + work.RearMoney
         );
     }
 }

@@ -93,7 +93,16 @@ public sealed class BesideWearTests
         Assert.All(new[] { unseen, even, worn }, s => Assert.True(s.Why.Length > 10 && s.OtherSchool.Length > 10));
         Assert.NotEqual(even.OtherSchool, worn.OtherSchool);
         // What the workshop usually takes: both in one go, and one after the other.
-        Assert.Equal((75, 85), (worn.OnceMinutes, worn.TwiceMinutes));
+        Assert.Equal((75, 85, 0, 0), (worn.OnceMinutes, worn.TwiceMinutes, worn.OnceMoney, worn.TwiceMoney));
+        // Or what the owner typed.
+        StoredMachine stored = Benches.Motorcycle() with
+        {
+            Jobs = [Job(0, Measured(0.6))],
+        };
+        SetOrPart own = (stored with { Machine = stored.Machine with { Work = new(20, 30, 40, 50, 45, 60) } })
+            .Ask(new() { Wear = new() })
+            .Wear!.Answer!.SetOrPart!;
+        Assert.Equal((45, 60, 60, 80), (own.OnceMinutes, own.TwiceMinutes, own.OnceMoney, own.TwiceMoney));
     }
 
     private static StockPart Chain(int count, int? days, string name = "112 links, sealed", bool obtainable = true) =>

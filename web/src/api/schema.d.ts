@@ -10126,6 +10126,16 @@ export interface components {
              * @description The same for one after the other, min.
              */
             twiceMinutes: number;
+            /**
+             * Format: double
+             * @description Money for it in one go, in the owner’s; 0 where nobody gave any.
+             */
+            onceMoney: number;
+            /**
+             * Format: double
+             * @description The same for one after the other.
+             */
+            twiceMoney: number;
         };
         /** @description What the rounds of a visit tell, and what to do next. */
         SetQuestion: {

@@ -8,7 +8,7 @@ import due from '../job/due.module.css'
 import { GRADE_COLOURS, GRADE_MARKS } from '../loop/findingWords'
 import type { Workbench } from '../machine/useWorkbench'
 import { dayText } from '../quantities/days'
-import { fixed } from '../quantities/format'
+import { fixed, money } from '../quantities/format'
 import { type Units, useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
@@ -109,7 +109,10 @@ function Beside({
           </p>
           <p className="cap">
             {setOrPart.otherSchool} In one go it takes {fixed(setOrPart.onceMinutes, 0)} min, one after the
-            other {fixed(setOrPart.twiceMinutes, 0)} min.
+            other {fixed(setOrPart.twiceMinutes, 0)} min
+            {setOrPart.twiceMoney > 0 &&
+              `, and ${money(setOrPart.onceMoney)} against ${money(setOrPart.twiceMoney)} of money`}
+            .
           </p>
         </>
       )}
