@@ -50,8 +50,7 @@ public static class DueList
             .. sheets.SelectMany(s => s.UseEvents).SelectMany(e => OfEvent(e, machine, loops, seen)),
             .. (fitted.FollowUps ?? []).Select(OfTask),
             .. loops.SelectMany(l => OfReading(l, jobs)),
-            .. judged.SelectMany(l => OfForecast(l, machine, fitted, sheets)),
-            .. judged.SelectMany(l => PartWear.AllOf(l, seen, sheets, usual).SelectMany(w => OfPart(l, w))),
+            .. judged.SelectMany(l => OfWear(l, machine, fitted, sheets, seen, usual)),
             .. loops.Select(l => OfInterval(l, machine, seen)),
         ];
         return new(
@@ -222,11 +221,32 @@ public static class DueList
             ? plan.Steps.SelectMany(s => s.Values).FirstOrDefault(v => v.Key is AgainKm or AgainHours)
             : null;
 
-    /// <summary>The earliest at which one more reading may show the limit: parts are to be there by then; or it is there.</summary>
-    private static IEnumerable<DueItem> OfForecast(Loop loop, Machine machine, Setup fitted, JobSheet[] sheets)
+    /// <summary>What wears on a loop; of a chain whose own record tells its end, a look at its elongation says nothing more.</summary>
+    private static IEnumerable<DueItem> OfWear(
+        Loop loop,
+        Machine machine,
+        Setup fitted,
+        JobSheet[] sheets,
+        IReadOnlyList<PartSeen> seen,
+        UsualDistance? usual
+    )
     {
-        LoopChoice choice = fitted.Loops.First(c => c.LoopKey == loop.Key);
-        if (ChainOfMachine.LimitOf(machine, loop, choice) is not { Percent: double limit })
+        ChainLimit? limit = ChainOfMachine.LimitOf(machine, loop, fitted.Loops.First(c => c.LoopKey == loop.Key));
+        DueItem[] chain = [.. OfForecast(loop, limit, sheets)];
+        return
+        [
+            .. chain,
+            .. PartWear
+                .AllOf(loop, seen, sheets, usual, limit)
+                .Where(w => chain.Length == 0 || w.Part != InspectedPart.Elongation)
+                .SelectMany(w => OfPart(loop, w)),
+        ];
+    }
+
+    /// <summary>The earliest at which one more reading may show the limit: parts are to be there by then; or it is there.</summary>
+    private static IEnumerable<DueItem> OfForecast(Loop loop, ChainLimit? chain, JobSheet[] sheets)
+    {
+        if (chain is not { Percent: double limit })
             yield break;
         WearSeries series = WearSeries.Of(loop.Key, sheets);
         bool isAtLimit = series.GradeFor(limit) == FindingGrade.Stop;

@@ -52,11 +52,13 @@ public sealed record PartWear(
 
     /// <param name="seen">Everything that was looked at on the machine, newest first.</param>
     /// <param name="jobs">Of the machine: a look counts on the day of its job.</param>
+    /// <param name="chain">How far its chain may grow; null of a belt.</param>
     internal static IReadOnlyList<PartWear> AllOf(
         Loop loop,
         IReadOnlyList<PartSeen> seen,
         IReadOnlyList<JobSheet> jobs,
-        UsualDistance? usual
+        UsualDistance? usual,
+        ChainLimit? chain
     ) =>
         [
             .. seen.Where(s => s.LoopKey == loop.Key && s.Detail?.Measure is { IsHearsay: false })
@@ -69,7 +71,8 @@ public sealed record PartWear(
                         [.. g.OrderBy(s => s.Entry)],
                         seen.Where(s => (s.LoopKey, s.Part) == (loop.Key, g.Key)).Max(s => s.CuredAt),
                         jobs,
-                        usual
+                        usual,
+                        chain
                     )
                 ),
         ];
@@ -80,7 +83,8 @@ public sealed record PartWear(
         PartSeen[] all,
         DateTimeOffset? mended,
         IReadOnlyList<JobSheet> jobs,
-        UsualDistance? usual
+        UsualDistance? usual,
+        ChainLimit? chain
     )
     {
         // What was mended is another part, or the same one made good: what was measured before says nothing of it.
@@ -90,7 +94,9 @@ public sealed record PartWear(
         double? makers = all.LastOrDefault(s =>
             UnitOf(s) == unit && s.Detail!.Measure!.Limit is not null
         )?.Detail!.Measure!.Limit;
-        double? limit = makers ?? (unit == Millimetre ? UsualLimitOf(loop, part) : null);
+        // How far a chain may grow is said in one place, whichever way it was measured.
+        ChainLimit? grown = makers is null && part == InspectedPart.Elongation && unit == "%" ? chain : null;
+        double? limit = makers ?? grown?.Percent ?? (unit == Millimetre ? UsualLimitOf(loop, part) : null);
         PartSeen[] told = [.. same.Where(s => s.OdometerKm is not null).OrderBy(s => s.OdometerKm)];
         WearForecast? forecast = limit is double most
             ? MeasuredWear.Forecast([.. told.Select(s => (s.OdometerKm!.Value, ValueOf(s)))], most)
@@ -100,7 +106,7 @@ public sealed record PartWear(
             part,
             unit,
             limit,
-            makers is not null,
+            makers is not null || grown?.By == ChainLimitBy.Maker,
             [
                 .. same.Select(s => new PartMeasure(
                     s.JobId,

@@ -123,7 +123,7 @@ public static class WearAnswers
             grade is FindingGrade.Watch or FindingGrade.Stop ? SetOrPartOf(view, loop, worn) : null,
             [
                 .. PartWear
-                    .AllOf(loop, view.Seen, [.. view.Stored.Jobs.Select(j => j.Sheet)], usual)
+                    .AllOf(loop, view.Seen, [.. view.Stored.Jobs.Select(j => j.Sheet)], usual, chain)
                     .Select(p => LookAnswers.IsJudged(view) ? p : p.Unjudged()),
             ],
             Pitches,

@@ -48,6 +48,7 @@ public static class FaultFinder
                 ];
         return new(
             IsStop(question, odds),
+            [.. now.Ways.Tests.Where(t => t.IsStopLook && !IsSeen(t, question)).Select(t => t.Key)],
             isFound && next is null,
             [.. order.Select(i => odds[i])],
             TestGain.Open(now.Probabilities),
@@ -94,6 +95,12 @@ public static class FaultFinder
         return said.Any(t => t.IsStopLook && question.Answers.First(a => a.Test == t.Key).Answer != t.Otherwise)
             || (said.Length > 0 && odds.Where(o => o.IsStop).Sum(o => o.Probability) >= Likely);
     }
+
+    /// <summary>It was answered, or it still can be.</summary>
+    private static bool IsSeen(FaultTest look, FaultQuestion question) =>
+        question.Answers.FirstOrDefault(a => a.Test == look.Key) is { } said
+            ? look.Answers.Contains(said.Answer)
+            : CanBeDone(look, question);
 
     private static bool CanBeDone(FaultTest test, FaultQuestion question) =>
         test.People <= question.People

@@ -82,6 +82,7 @@ public sealed record NextTest(TestLeft Test, IReadOnlyList<FaultOutcome> Outcome
 
 /// <summary>Where a search for a fault stands.</summary>
 /// <param name="IsStop">Do not ride or drive it: a stop look said yes, or what stops it is likelier than not.</param>
+/// <param name="StopUnseen">Keys of looks that would stop it and that nobody could make or tell: nothing here says that it may go out.</param>
 /// <param name="IsFound">One listed way stands far before all others.</param>
 /// <param name="Odds">Most likely first.</param>
 /// <param name="OpenBits">How much is open, bits: 0 where one way is sure.</param>
@@ -92,6 +93,7 @@ public sealed record NextTest(TestLeft Test, IReadOnlyList<FaultOutcome> Outcome
 /// <param name="Workings">Of the most likely way, and of the next test.</param>
 public sealed record FaultResult(
     bool IsStop,
+    IReadOnlyList<string> StopUnseen,
     bool IsFound,
     IReadOnlyList<FaultOdds> Odds,
     double OpenBits,

@@ -50,6 +50,15 @@ public static partial class MachineReconciling
         };
         int at = Nth(stays, int.Parse(place.Groups["n"].Value, CultureInfo.InvariantCulture));
         string rest = place.Groups["rest"].Value;
+        if (list == "Inspections" && OnGrade().Match(rest) is { Success: true } grade)
+        {
+            LoopInspection inspection = sent.Inspections![at];
+            int of = Nth(
+                inspection.Grades.Select(g => Follow(inspection, sent)!.Grades.Contains(g)),
+                int.Parse(grade.Groups["n"].Value, CultureInfo.InvariantCulture)
+            );
+            rest = FormattableString.Invariant($".Grades[{of}]{grade.Groups["rest"].Value}");
+        }
         if (list == "Shafts" && OnShaft().Match(rest) is { Success: true } sprocket)
         {
             ShaftWidths widths = sent.Shafts![at];
@@ -73,6 +82,9 @@ public static partial class MachineReconciling
 
     [GeneratedRegex(@"^\.Sprockets\[(?<n>\d+)\](?<rest>.*)$", RegexOptions.CultureInvariant)]
     private static partial Regex OnShaft();
+
+    [GeneratedRegex(@"^\.Grades\[(?<n>\d+)\](?<rest>.*)$", RegexOptions.CultureInvariant)]
+    private static partial Regex OnGrade();
 
     /// <summary>
     /// Places and widths follow their loops: those of removed loops go with them, and a shaft is where its wheels are,

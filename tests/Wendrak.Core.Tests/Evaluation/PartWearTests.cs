@@ -57,6 +57,25 @@ public sealed class PartWearTests
         Assert.Equal(4, wear.Measures.DistinctBy(m => m.On).Count());
     }
 
+    /// <summary>Said in one place: a chain measured at a look has the limit of its record, and is due once.</summary>
+    [Fact]
+    public void Elongation_seen_at_a_look_has_the_limit_of_the_chain()
+    {
+        JobContent[] looked =
+        [
+            .. new[] { 0.2, 0.42, 0.58, 0.8 }.Select((p, i) => Job(2_000 * i, Seen(p, InspectedPart.Elongation, "%"))),
+        ];
+        PartWear wear = Of(looked);
+        Assert.Equal((1.0, false, false), (wear.Limit, wear.IsMakers, wear.IsAtLimit));
+        PartWear makers = Of(Job(0, Seen(0.2, InspectedPart.Elongation, "%", limit: 2)));
+        Assert.Equal((2.0, true), (makers.Limit, makers.IsMakers));
+        DueItem[] Forecasts(JobContent[] jobs) =>
+            [.. With(jobs).Ask(new() { Due = new() }).Due!.Answer!.Items.Where(i => i.Kind == DueKind.Forecast)];
+        Assert.Single(Forecasts(looked));
+        ElongationMeasured worn = new("final", 16, MeasuredOver.Pins, [16 * 15.875 * 1.011], ChainId: "520");
+        Assert.Single(Forecasts([.. looked, Job(9_000, worn)]));
+    }
+
     private static StockItem Wheel(WheelSide side, double size, int count, int? days) =>
         new(0, 0, new("520", side, size, null, count, null, true), null, new("Harbour Drives", days, null));
 

@@ -133,6 +133,9 @@ public sealed class FaultFinderTests
         FaultResult after = Asked(Knocks with { Answers = [new("lookChain", answer)] });
         Assert.Equal(before.Odds.Select(o => o.Probability), after.Odds.Select(o => o.Probability));
         Assert.DoesNotContain(after.Left, t => t.Key == "lookChain");
+        // What would have stopped it was not seen, and that is said.
+        Assert.Empty(before.StopUnseen);
+        Assert.Equal(["lookChain"], after.StopUnseen);
     }
 
     [Fact]

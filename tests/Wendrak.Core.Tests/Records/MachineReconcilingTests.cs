@@ -78,6 +78,22 @@ public sealed class MachineReconcilingTests
     }
 
     [Fact]
+    public void A_refused_grade_is_named_where_it_was_sent()
+    {
+        LoopInspection sent = new(
+            "final",
+            null,
+            [
+                new(InspectedPart.Shims, "gone with the variable belt", null, null, null),
+                new(InspectedPart.Guard, " ", null, null, null),
+            ]
+        );
+        MachineDraft draft = StartingMachines.For(MachineKind.Motorcycle);
+        draft = draft with { Machine = draft.Machine with { Name = "A", Inspections = [sent] } };
+        Refusals.Names("Machine.Inspections[0].Grades[1].Fine", () => MachineReconciling.Checked(draft));
+    }
+
+    [Fact]
     public void A_machine_that_is_whole_stays_as_it_is()
     {
         Machine same = MachineReconciling.ToDrives(Measured);
