@@ -58,7 +58,6 @@ const SHOTS = [
   { name: 'aim', path: '/machines/1/aim' },
   { name: 'ratio', path: '/machines/1/ratio' },
   { name: 'ratio-bicycle-dark', path: '/machines/3/ratio', dark: true },
-  { name: 'side-by-side', path: '/machines/1/ratio', act: (p) => button(p, 'Side by side').click() },
   { name: 'working', path: '/machines/1/ratio?pick=final~15~43', act: (p) => button(p, 'working').click() },
   { name: 'fit', path: '/machines/1/fit' },
   { name: 'fit-tensioner-dark', path: '/machines/7/fit?loops=final', dark: true },
@@ -110,6 +109,27 @@ const SHOTS = [
     },
   },
   { name: 'job', path: '/machines/6/jobs/21' },
+  {
+    name: 'faults',
+    path: '/faults/7/final',
+    act: async (p) => {
+      for (const name of [
+        'something else …',
+        'knocks once in a while, evenly',
+        'fewer',
+        'came at once',
+        'rain or deep water',
+        'stood for weeks',
+        'Nothing of that',
+        'None moves',
+      ]) {
+        await button(p, name).click()
+        await p.waitForTimeout(700)
+      }
+      await p.mouse.move(0, 700)
+      await p.evaluate(() => scrollTo(0, 0))
+    },
+  },
 ]
 
 const data = mkdtempSync(join(tmpdir(), 'wendrak-shots-'))

@@ -10,6 +10,7 @@ using Wendrak.Core.Lengths;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Logbook;
 using Wendrak.Core.Loops;
+using Wendrak.Core.Markings;
 using Wendrak.Core.Procedures;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
@@ -41,6 +42,7 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(EvaluationScope))]
 [JsonSerializable(typeof(FairComparison))]
 [JsonSerializable(typeof(FairComparisonQuestion))]
+[JsonSerializable(typeof(FaultDesk))]
 [JsonSerializable(typeof(FixedCentreInput))]
 [JsonSerializable(typeof(FixedCentreResult))]
 [JsonSerializable(typeof(FollowUpInput))]
@@ -51,12 +53,15 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(IReadOnlyList<Aim>))]
 [JsonSerializable(typeof(IReadOnlyList<CheckMends>))]
 [JsonSerializable(typeof(ClosingAnswer))]
+[JsonSerializable(typeof(IReadOnlyList<FaultGoingOn>))]
 [JsonSerializable(typeof(IReadOnlyList<FollowUpTask>))]
 [JsonSerializable(typeof(IReadOnlyList<GearboxSet>))]
 [JsonSerializable(typeof(IReadOnlyList<LogLine>))]
 [JsonSerializable(typeof(LogFileLook))]
 [JsonSerializable(typeof(LogColumns))]
 [JsonSerializable(typeof(LogLot))]
+[JsonSerializable(typeof(MarkingFound))]
+[JsonSerializable(typeof(MeasuredMarking))]
 [JsonSerializable(typeof(IReadOnlyList<LoopSearch>))]
 [JsonSerializable(typeof(IReadOnlyList<PairFit>))]
 [JsonSerializable(typeof(IReadOnlyList<PairForMove>))]
@@ -65,6 +70,8 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(IReadOnlyList<Setup>))]
 [JsonSerializable(typeof(FilmInput))]
 [JsonSerializable(typeof(FilmTime))]
+[JsonSerializable(typeof(SheaveShimsInput))]
+[JsonSerializable(typeof(SheaveShimsResult))]
 [JsonSerializable(typeof(SpeedTrace))]
 [JsonSerializable(typeof(TraceQuestion))]
 [JsonSerializable(typeof(SharedDifferences))]

@@ -72,6 +72,9 @@ public static class FitEndpoints
         fit.MapPost("/cut-belt", (CutBeltInput input) => TypedResults.Ok(CutBelt.Compute(input)))
             .WithName("cutBelt")
             .WithSummary("Length to cut a cord, ring or link belt to, for its path");
+        fit.MapPost("/sheave-shims", (SheaveShimsInput input) => TypedResults.Ok(SheaveShims.Find(input)))
+            .WithName("findShims")
+            .WithSummary("How many shims to put in or take out where a variable belt stands too high or too low");
         fit.MapPost("/groove", (GrooveInput input) => TypedResults.Ok(GrooveMatch.Judge(input)))
             .WithName("matchGroove")
             .WithSummary("How a V-belt section sits in a groove");

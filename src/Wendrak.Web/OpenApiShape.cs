@@ -44,11 +44,13 @@ public static class OpenApiShape
         ["Machines"] = "Machines that are stored, and their files.",
         ["Setups"] = "What is fitted, was delivered, was tried.",
         ["Due"] = "What is due on the machines, as a list and as a calendar, and what happened to one.",
+        ["Faults"] = "From what a loop does to its cause, by the test that tells most for its minutes.",
         ["Log"] =
             "What a machine took, cost, sounded like and did, line by line or from a file, and what a change of setup brought.",
         ["Jobs"] = "Visits of a machine, told as what happened.",
         ["Photos"] = "Pictures that go with jobs.",
         ["Aims"] = "Aims that are kept.",
+        ["Markings"] = "What is stamped or moulded on a chain, a belt, a wheel or a tyre, read.",
         ["Stock"] = "Wheels, loops, spacers and sets of gears that can be had.",
         ["Shared files"] = "Procedures, sets of gears and aims of a venue that one workshop hands to another.",
         ["Changes"] = "Every change, and its undoing.",

@@ -127,6 +127,8 @@ public static class WendrakApp
         app.MapSet();
         app.MapFollowUps();
         app.MapDue();
+        app.MapFaults();
+        app.MapMarkings();
         app.MapLog();
         app.MapMachines();
         app.MapSetups();

@@ -14,6 +14,7 @@ public sealed class RoomsTests
         "Gearing",
         "Wheels",
         "Lengths",
+        "Markings",
         "Loops",
         "Fit",
         "Shafts",

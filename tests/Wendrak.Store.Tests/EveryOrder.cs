@@ -65,6 +65,8 @@ public sealed class EveryOrder(TempStore store, int seed)
             ("begin visit", BeginVisitAsync),
             ("happen", HappenAsync),
             ("happen", HappenAsync),
+            ("search", SearchAsync),
+            ("search", SearchAsync),
             ("remove visit", RemoveVisitAsync),
             (
                 "add set",
@@ -114,8 +116,13 @@ public sealed class EveryOrder(TempStore store, int seed)
             );
         foreach (FittedMachine m in (await store.Machines.ListAsync()).OrderBy(m => m.Machine.Id))
         foreach (JobSheet s in await store.Jobs.ListSheetsAsync(m.Machine.Id))
+        {
             if (await store.Jobs.FindPlanAsync(s.Id) is { } plan)
                 lines.Add($"{s.Id}: {Line(plan.Plan)}");
+            // What came back has another number and stands last.
+            lines.AddRange(s.Findings.Select(f => $"{s.Id}: {Line(f with { Entry = 0 })}").Order());
+            lines.AddRange(s.Faults.Select(f => $"{s.Id}: {Line(Unnumbered(f))}"));
+        }
         lines.AddRange((await store.Stock.Parts.ListAsync()).Select(s => Line(s with { Version = 0 })));
         lines.AddRange((await store.Stock.Tools.ListAsync()).Select(s => Line(s with { Version = 0 })));
         lines.AddRange((await store.Stock.Wheels.ListAsync()).Select(s => Line(s with { Version = 0 })));
@@ -124,6 +131,13 @@ public sealed class EveryOrder(TempStore store, int seed)
         return string.Join('\n', lines);
 
         static string Line<T>(T value) => EarlierJson.ToJson(value);
+        static FaultAtJob Unnumbered(FaultAtJob f) =>
+            f with
+            {
+                Entry = 0,
+                Answers = [.. f.Answers.OrderBy(a => a.Test, StringComparer.Ordinal).Select(a => a with { Entry = 0 })],
+                Found = f.Found is { } found ? found with { Entry = 0 } : null,
+            };
         static Drive WithoutSetVersions(Drive d) =>
             d with
             {
@@ -283,6 +297,27 @@ public sealed class EveryOrder(TempStore store, int seed)
     }
 
     private async Task<SetJob> VisitAsync() => await OneAsync(store.Jobs.ListAsync((await MachineAsync()).Machine.Id));
+
+    private async Task SearchAsync()
+    {
+        FittedMachine machine = await OneAsync(store.Machines.ListAsync());
+        JobEvent said = _random.Next(5) switch
+        {
+            0 => new FaultTested("final", "lookChain", _random.Next(2) == 0 ? "clip" : "no"),
+            1 => new FaultTested("final", "bendLinks", "aLink"),
+            2 => new FaultFound("final", ["clipLost"]),
+            3 => new CureJudged("final", true),
+            _ => new FaultDescribed("final", ["knocksOnce"], [], IsNew: _random.Next(4) == 0 ? true : null),
+        };
+        await store.Jobs.SearchAsync(
+            "Ann",
+            machine.Machine.Id,
+            "final",
+            new(2026, 11, 28),
+            new(Name("key"), said),
+            default
+        );
+    }
 
     private async Task HappenAsync()
     {

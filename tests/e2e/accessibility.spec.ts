@@ -55,6 +55,12 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
     '/machines/6/check?loops=left-belt',
     async (p) => expect(p.getByRole('region', { name: 'Part in hand' })).toBeVisible(),
   ],
+  ['faults', '/faults', async (p) => expect(p.getByRole('region', { name: 'Curlew' })).toBeVisible()],
+  [
+    'a search for a fault',
+    '/faults/2/final',
+    async (p) => expect(p.getByRole('region', { name: 'The test in hand' })).toBeVisible(),
+  ],
   ['the week', '/week', async (p) => expect(p.getByRole('region', { name: 'Now, or over' })).toBeVisible()],
   [
     'what it brought, told',

@@ -1,4 +1,5 @@
 import { addMachine, panel } from './bench'
+import { tabTo } from './keys'
 import { expect, type Page, test } from './server'
 
 /** A machine comes in, by each of the four doors, and goes out signed. */
@@ -200,6 +201,14 @@ test('something is wrong: by Find, with keys alone, to the signature', async ({ 
     )
       break
   }
+  await press('Enter')
+  // What it does is said at Faults; the rest stands at its job.
+  await expect(page.getByRole('button', { name: 'something else …' })).toBeVisible()
+  await tabTo(page, 'something else …')
+  await press('Enter')
+  await tabTo(page, 'hums and swells as it turns')
+  await press('Space')
+  await tabTo(page, 'to its job')
   await press('Enter')
   await expect(page.getByRole('region', { name: 'Hums: something is wrong' })).toContainText('hums in fifth')
 

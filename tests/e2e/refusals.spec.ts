@@ -48,6 +48,21 @@ const all =
   async (page) => {
     for (const step of steps) await step(page)
   }
+const fill =
+  (label: string, text: string): Step =>
+  (page) =>
+    page.getByRole('textbox', { name: label }).last().fill(text)
+const shims: Step = all(
+  say('between its halves: one in opens it'),
+  fill('Angle between its faces', '28'),
+  fill('A shim thick', '1'),
+  fill('Belt above the rim', '4'),
+  fill('Shims at each bolt', '3'),
+  fill('Spare for each bolt', '2'),
+  fill('Belt runs at a radius of', '60'),
+  fill('Between the shafts', '270'),
+  fill('Belt long, where it bends', '850'),
+)
 const stay: Step = async () => {}
 const storing = { send: press('Store') }
 const stood = all(press('Where things stand'), dialog)
@@ -86,7 +101,12 @@ const FORMS: Form[] = [
   {
     name: 'fit of a V-belt',
     path: '/machines/4/fit',
-    open: [say('groove'), say('cut to length'), choose('Kind', /link/)],
+    open: [say('groove'), say('cut to length'), choose('Kind', /link/), all(say('shims'), shims)],
+  },
+  {
+    name: 'something without a marking',
+    path: '/stock',
+    open: [all(say('by measure'), fill('Over ten pitches', '127'))],
   },
   { name: 'fit at fixed centres', path: '/machines/5/fit' },
   { name: 'widths', path: '/machines/5/fit', open: [all(press('Widths'), dialog)], ...storing },
@@ -268,6 +288,7 @@ const NOT_TYPED: Record<string, string[]> = {
     'SetClosing.torqueNm',
   ],
   'chosen or stepped, with the sentence beside it': [
+    'JobEventFaultDescribed.people',
     'LoopSetting.bias',
     'LoopChoice.lengthMm',
     'LoopSearch.links',

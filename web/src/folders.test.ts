@@ -19,6 +19,7 @@ const ORDER = [
   'build',
   'set',
   'check',
+  'faults',
   'stock',
   'yard',
   'app',
@@ -46,7 +47,7 @@ describe('the folders of the page', () => {
   })
 
   it('of stations and places share nothing sideways: what two of them need lies below', () => {
-    const beside = ['aim', 'fit', 'ratio', 'loads', 'set', 'check', 'stock', 'yard']
+    const beside = ['aim', 'fit', 'ratio', 'loads', 'set', 'check', 'faults', 'stock', 'yard']
     const sideways = uses.filter(
       ({ from, to }) => from !== to && beside.includes(from) && beside.includes(to),
     )

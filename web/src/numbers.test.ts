@@ -95,6 +95,8 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'shell/BaySteps.tsx', numbers: '0.05 0.5 0.1 10 9' },
   ],
   'how much of a list is shown or asked for at once': [
+    { file: 'faults/OddsPanel.tsx', numbers: '6' },
+    { file: 'faults/TestsLeft.tsx', numbers: '6' },
     { file: 'app/FindBox.tsx', numbers: '12' },
     { file: 'fit/parseCounts.ts', numbers: '500' },
     { file: 'machine/MachineBar.tsx', numbers: '4' },

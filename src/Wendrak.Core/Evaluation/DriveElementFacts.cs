@@ -21,6 +21,9 @@ public enum BenchTool
     /// <summary>Length to cut of a belt that is made up on the spot.</summary>
     CutToLength,
 
+    /// <summary>Shims of a sheave that opens and closes.</summary>
+    Shims,
+
     /// <summary>Diameters that tell a sprocket.</summary>
     Sprocket,
 }
@@ -60,6 +63,7 @@ public sealed record DriveElementFacts(
                 BenchTool.BeltCode,
                 BenchTool.Groove,
                 BenchTool.CutToLength,
+                BenchTool.Shims,
             ],
             _ => [BenchTool.CutToLength],
         };

@@ -2,6 +2,7 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
 using Wendrak.Core.Stock;
 using Wendrak.Core.Upkeep;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Evaluation;
 
@@ -59,12 +60,28 @@ public sealed record Workshop(
 
 /// <summary>A loop as it stands on a machine of the yard.</summary>
 /// <param name="Machine">Name of that machine.</param>
-public sealed record LoopOnMachine(long MachineId, string Machine, Loop Loop, LoopChoice Choice)
+/// <param name="Kind">As what it goes wrong.</param>
+public sealed record LoopOnMachine(long MachineId, string Machine, Loop Loop, LoopChoice Choice, FaultKind Kind)
 {
+    /// <summary>What is written on the machine’s road wheels, as fitted.</summary>
+    public IReadOnlyList<string> RoadWheels { get; init; } = [];
+
     /// <summary>Loops of a machine that are wholly known; a damaged one has none.</summary>
     public static IEnumerable<LoopOnMachine> Of(Machine machine, Setup? fitted) =>
         from loop in MachineRules.LoopsOf(machine)
         let choice = fitted?.Loops.FirstOrDefault(c => c.LoopKey == loop.Key)
         where choice is not null
-        select new LoopOnMachine(machine.Id, machine.Name, loop, choice);
+        select new LoopOnMachine(machine.Id, machine.Name, loop, choice, FaultOfLoop.KindOf(machine, loop))
+        {
+            RoadWheels =
+            [
+                .. machine
+                    .Drives.SelectMany(d => d.Outputs)
+                    .Select(o =>
+                        (fitted!.RoadWheels.FirstOrDefault(w => w.OutputName == o.Name)?.RoadWheel ?? o.RoadWheel)?.Size
+                    )
+                    .OfType<string>()
+                    .Distinct(),
+            ],
+        };
 }

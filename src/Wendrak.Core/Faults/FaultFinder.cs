@@ -12,6 +12,7 @@ public static class FaultFinder
     /// <summary>A test that takes away less tells nothing any more. Judgement.</summary>
     private const double LeastBits = 0.02;
     private const double Likely = 0.5;
+
     private const double Possible = 0.1;
 
     /// <summary>Ways that are at least so likely as this part of the first one are alike where nothing tells them apart.</summary>
@@ -35,6 +36,7 @@ public static class FaultFinder
         // What stops a machine comes before any odds.
         TestGain? next =
             canDo.FirstOrDefault(g => g.Test.IsStopLook)
+            ?? left.FirstOrDefault(g => g.Test.Key == question.Asked)
             ?? (isFound ? null : canDo.Where(g => g.Bits >= LeastBits).MaxBy(g => g.Gain.Value));
         string[] alike =
             next is not null || isFound
@@ -49,7 +51,7 @@ public static class FaultFinder
         return new(
             IsStop(question, odds),
             [.. now.Ways.Tests.Where(t => t.IsStopLook && !IsSeen(t, question)).Select(t => t.Key)],
-            isFound && next is null,
+            isFound && next is not { Test.IsStopLook: true },
             [.. order.Select(i => odds[i])],
             TestGain.Open(now.Probabilities),
             next is null ? null : new(ToLeft(next), [.. next.Test.Answers.Select((a, i) => ToOutcome(a, i, next))]),
@@ -58,6 +60,7 @@ public static class FaultFinder
             alike.Length == 0
                 ? []
                 : [.. left.Where(g => g.Bits >= LeastBits && !CanBeDone(g.Test, question)).Select(ToLeft)],
+            RulingOut.Find(now, order[0], question),
             next is null ? [now.WorkingOf(order[0])] : [now.WorkingOf(order[0]), next.Gain.Working]
         );
 
@@ -81,7 +84,12 @@ public static class FaultFinder
         FaultOutcome ToOutcome(string answer, int at, TestGain gain)
         {
             double[] after = gain.After(at);
-            return new(answer, gain.Of(at), [.. order.Select(i => new OddsThen(odds[i].Key, WordOf(after[i])))]);
+            return new(
+                answer,
+                FaultAnswerWords.Of(gain.Test.Key, answer).What,
+                gain.Of(at),
+                [.. order.Select(i => new OddsThen(odds[i].Key, WordOf(after[i])))]
+            );
         }
     }
 
@@ -108,20 +116,11 @@ public static class FaultFinder
 
     private static FaultOdds ToOdds(Hypothesis way, double probability) =>
         way.Causes.Count == 0
-            ? new(
-                way.Key,
-                [],
-                "Something that is not listed here",
-                probability,
-                WordOf(probability),
-                null,
-                false,
-                false
-            )
+            ? new(way.Key, [], way.What, probability, WordOf(probability), null, false, false)
             : new(
                 way.Key,
                 [.. way.Causes.Select(c => c.Key)],
-                string.Join("; and: ", way.Causes.Select(c => c.What)),
+                way.What,
                 probability,
                 WordOf(probability),
                 string.Join(" ", way.Causes.Select(c => c.Cure)),

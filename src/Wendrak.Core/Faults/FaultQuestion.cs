@@ -29,6 +29,7 @@ public sealed record FaultAnswer(string Test, string Answer)
 /// <param name="Answers">Of tests, in any order.</param>
 /// <param name="Tools">On hand; null for all.</param>
 /// <param name="People">Who can lend a hand, the one who asks among them.</param>
+/// <param name="Asked">Key of a test that somebody wants to do next; null for the one that tells most. What stops a machine comes before either.</param>
 public sealed record FaultQuestion(
     FaultKind Kind,
     IReadOnlyList<FaultSetting> At,
@@ -37,14 +38,17 @@ public sealed record FaultQuestion(
     FaultControl? Control,
     IReadOnlyList<FaultAnswer> Answers,
     IReadOnlyList<string>? Tools,
-    int People = 2
+    int People = 2,
+    string? Asked = null
 )
 {
+    public const int MostPeople = 10;
+
     /// <exception cref="InvalidInputException">Every issue is named.</exception>
     internal void Check()
     {
         Guard guard = new();
-        guard.OneOf(nameof(Kind), Kind).Between(nameof(People), People, 1, 10, "people");
+        guard.OneOf(nameof(Kind), Kind).Between(nameof(People), People, 1, MostPeople, "people");
         for (int i = 0; i < At.Count; i++)
             guard.OneOf(FormattableString.Invariant($"{nameof(At)}[{i}]"), At[i]);
         if (!guard.HasIssues)
@@ -60,6 +64,12 @@ public sealed record FaultQuestion(
                     Hypotheses.Circumstances
                 );
             Dictionary<string, FaultTest> tests = ways.Tests.ToDictionary(t => t.Key);
+            guard.That(
+                Asked is null || (tests.ContainsKey(Asked) && Answers.All(a => a.Test != Asked)),
+                nameof(Asked),
+                "unknown",
+                "Name a test that such a loop has and that is not answered: take its answer back first."
+            );
             Once(guard, nameof(Answers), [.. Answers.Select(a => a.Test)], tests.Keys, $".{nameof(FaultAnswer.Test)}");
             for (int i = 0; i < Answers.Count; i++)
                 guard.That(

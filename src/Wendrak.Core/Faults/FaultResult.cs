@@ -37,9 +37,10 @@ public sealed record OddsThen(string Key, OddsWord Word);
 
 /// <summary>What one answer of a test would make of it.</summary>
 /// <param name="Answer">Of the test.</param>
+/// <param name="What">The same in words.</param>
 /// <param name="Probability">That it comes, 0 to 1.</param>
 /// <param name="Odds">Then, in the order of the odds now.</param>
-public sealed record FaultOutcome(string Answer, double Probability, IReadOnlyList<OddsThen> Odds);
+public sealed record FaultOutcome(string Answer, string What, double Probability, IReadOnlyList<OddsThen> Odds);
 
 /// <summary>How much a test tells for its minutes.</summary>
 public enum TellsMuch
@@ -80,16 +81,24 @@ public sealed record TestLeft(
 /// <param name="Outcomes">One for each of its answers.</param>
 public sealed record NextTest(TestLeft Test, IReadOnlyList<FaultOutcome> Outcomes);
 
+/// <summary>A way that was thinkable by what was said, and what took it out.</summary>
+/// <param name="What">The way, in words.</param>
+/// <param name="Test">Key of the test whose answer speaks most against it beside the first way.</param>
+/// <param name="Ask">What was asked.</param>
+/// <param name="Answer">What came of it, in words.</param>
+public sealed record RuledOut(string What, string Test, string Ask, string Answer);
+
 /// <summary>Where a search for a fault stands.</summary>
 /// <param name="IsStop">Do not ride or drive it: a stop look said yes, or what stops it is likelier than not.</param>
 /// <param name="StopUnseen">Keys of looks that would stop it and that nobody could make or tell: nothing here says that it may go out.</param>
 /// <param name="IsFound">One listed way stands far before all others.</param>
 /// <param name="Odds">Most likely first.</param>
 /// <param name="OpenBits">How much is open, bits: 0 where one way is sure.</param>
-/// <param name="Next">Null where no test that can be done tells any more.</param>
+/// <param name="Next">The test that was asked for, else the one that tells most for its minutes; null where none that can be done tells any more.</param>
 /// <param name="Left">All that are not answered, what tells most for its minutes first.</param>
 /// <param name="Alike">Keys of ways that nothing here tells apart; none while a test is left or one is found.</param>
 /// <param name="WouldTell">What would tell those apart and can’t be done here.</param>
+/// <param name="RuledOut">What lost more than half of its odds by the tests, and by which.</param>
 /// <param name="Workings">Of the most likely way, and of the next test.</param>
 public sealed record FaultResult(
     bool IsStop,
@@ -101,5 +110,6 @@ public sealed record FaultResult(
     IReadOnlyList<TestLeft> Left,
     IReadOnlyList<string> Alike,
     IReadOnlyList<TestLeft> WouldTell,
+    IReadOnlyList<RuledOut> RuledOut,
     IReadOnlyList<Working> Workings
 );

@@ -11,6 +11,10 @@ internal sealed record Hypothesis(IReadOnlyList<FaultCause> Causes, double Weigh
 {
     public const string Unlisted = "notListed";
 
+    /// <summary>In words.</summary>
+    public string What =>
+        Causes.Count == 0 ? "Something that is not listed here" : string.Join("; and: ", Causes.Select(c => c.What));
+
     public string Key => Causes.Count == 0 ? Unlisted : string.Join('+', Causes.Select(c => c.Key));
 }
 

@@ -16,13 +16,7 @@ internal sealed class PosteriorOdds
     {
         Ways = ways;
         string[] signs = [.. question.Signs.Order(StringComparer.Ordinal)];
-        (FaultTest Test, int Answer)[] answers =
-        [
-            .. ways
-                .Tests.Select(t => (t, Said: question.Answers.FirstOrDefault(a => a.Test == t.Key)?.Answer))
-                .Where(t => t.Said is not null && t.t.Answers.Contains(t.Said))
-                .Select(t => (t.t, t.t.Answers.Index().First(a => a.Item == t.Said).Index)),
-        ];
+        (FaultTest Test, int Answer)[] answers = [.. Told(ways, question)];
         _weights =
         [
             .. ways.All.Select(
@@ -38,6 +32,13 @@ internal sealed class PosteriorOdds
         double sum = _weights.Sum(w => w.Value);
         Probabilities = [.. _weights.Select(w => w.Value / sum)];
     }
+
+    /// <summary>Tests that told something, in the order of the file, each with the number of its answer.</summary>
+    public static IEnumerable<(FaultTest Test, int Answer)> Told(Hypotheses ways, FaultQuestion question) =>
+        ways
+            .Tests.Select(t => (Test: t, Said: question.Answers.FirstOrDefault(a => a.Test == t.Key)?.Answer))
+            .Where(t => t.Said is not null && t.Test.Answers.Contains(t.Said))
+            .Select(t => (t.Test, t.Test.Answers.Index().First(a => a.Item == t.Said).Index));
 
     public Hypotheses Ways { get; }
 

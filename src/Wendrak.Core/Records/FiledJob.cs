@@ -25,8 +25,14 @@ public sealed record FiledJob(DateOnly OpenedOn, IReadOnlyList<FiledEvent> Event
             ]
         );
 
-    /// <summary>Stock stays where it is: elsewhere its numbers are of other things.</summary>
-    private static JobEvent Filed(JobEvent e) => e is PartUsed used ? used with { From = null } : e;
+    /// <summary>Stock and other machines stay where they are: elsewhere their numbers are of other things.</summary>
+    private static JobEvent Filed(JobEvent e) =>
+        e switch
+        {
+            PartUsed used => used with { From = null },
+            FaultDescribed { Control: { } control } said => said with { Control = control with { MachineId = null } },
+            _ => e,
+        };
 
     private static bool LiesOnNoPhoto(JobContent job, JobEvent happened) =>
         happened is PhotoLineDrawn line && job.Sheet.Photos.All(p => p.Hash != line.Hash);
@@ -51,6 +57,12 @@ public sealed record FiledJob(DateOnly OpenedOn, IReadOnlyList<FiledEvent> Event
                     $"{nameof(Events)}[{i}].{nameof(FiledEvent.Event)}.From",
                     "unknown",
                     "Leave it out: what is used at a job of a file comes from no Stock here."
+                )
+                .That(
+                    next is not FaultDescribed { Control.MachineId: not null },
+                    $"{nameof(Events)}[{i}].{nameof(FiledEvent.Event)}.{nameof(FaultDescribed.Control)}.{nameof(ControlSaid.MachineId)}",
+                    "unknown",
+                    "Leave it out: the machine beside it stands in another yard."
                 )
                 .ThrowIfAny();
             Refusal.Under($"{nameof(Events)}[{i}].{nameof(FiledEvent.Event)}", () => JobRules.CheckNext(before, next));

@@ -91,6 +91,7 @@ public sealed class JobContent
     {
         JobOpened? opened = Last<JobOpened>()?.Event as JobOpened;
         ProvisionalPart[] provisional = Provisional();
+        IReadOnlyList<JobFinding> findings = JobFinding.Of(Entries);
         JobPart[] parts = [.. Of<PartUsed>().Select(p => JobPart.From(p.Entry, p.Event))];
         Signature? signature = Last<JobSigned>() is { Event: JobSigned s } signed
             ? new(s.SignedOn, signed.Actor, s.Score, s.Word, s.Despite ?? [], s.Reason)
@@ -124,7 +125,7 @@ public sealed class JobContent
                 .. PlanSigning.Deviations(Plan),
             ],
             provisional,
-            JobFinding.Of(Entries),
+            findings,
             [
                 .. Of<RestFine>()
                     .Select(r => new RestAtJob(
@@ -146,6 +147,7 @@ public sealed class JobContent
                     )),
             ],
             [.. Of<ElongationMeasured>().Select(m => ElongationAtJob.From(m.Entry, m.Event))],
+            FaultAtJob.Of(Entries, findings),
             JobPhoto.Of(Entries),
             [
                 .. Of<SetupFitted>()

@@ -29,7 +29,11 @@ public sealed record JobFinding(
         List<JobFinding> findings = [];
         foreach (JobEntry entry in entries)
         {
-            if (entry.Event is FindingNoted seen)
+            // What stands already stands once, however it was seen.
+            if (
+                AsNoted(entry.Event) is { } seen
+                && (entry.Event is FindingNoted || !findings.Any(f => Stands(f, seen.What)))
+            )
                 findings.Add(
                     new(
                         entry.Sequence,
@@ -52,4 +56,16 @@ public sealed record JobFinding(
         }
         return findings;
     }
+
+    /// <summary>The finding that an event makes: seen at a look, by a test that stops the machine, or as the cause of a fault.</summary>
+    private static FindingNoted? AsNoted(JobEvent happened) =>
+        happened switch
+        {
+            FindingNoted seen => seen,
+            FaultTested { Seen: string what } test => new(what, FindingGrade.Stop, test.LoopKey, null),
+            FaultFound found => new(found.What, found.Grade, found.LoopKey, found.Why),
+            _ => null,
+        };
+
+    private static bool Stands(JobFinding finding, string what) => finding.What == what && finding.CuredAt is null;
 }

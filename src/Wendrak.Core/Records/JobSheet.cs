@@ -173,6 +173,7 @@ public sealed record Signature(
 /// <param name="Rest">What was said to be fine in one press.</param>
 /// <param name="UseEvents">What happened to the machine that called for a look.</param>
 /// <param name="Elongations">How long chains had become.</param>
+/// <param name="Faults">Searches for a fault, in the order in which they were begun.</param>
 /// <param name="Photos">In the order in which they came.</param>
 /// <param name="Fitted">Setups that went onto the machine, in their order.</param>
 /// <param name="Parts">That were used, in the order in which it was said.</param>
@@ -205,6 +206,7 @@ public sealed record JobSheet(
     IReadOnlyList<RestAtJob> Rest,
     IReadOnlyList<UseEventAtJob> UseEvents,
     IReadOnlyList<ElongationAtJob> Elongations,
+    IReadOnlyList<FaultAtJob> Faults,
     IReadOnlyList<JobPhoto> Photos,
     IReadOnlyList<FittedAtJob> Fitted,
     IReadOnlyList<JobPart> Parts,

@@ -23,6 +23,9 @@ public enum ToolKind
     Clamp,
     Pliers,
     Vice,
+
+    /// <summary>Reads the speed of a shaft or a motor.</summary>
+    Tachometer,
 }
 
 /// <summary>A tool that the workshop has.</summary>

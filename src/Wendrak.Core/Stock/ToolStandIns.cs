@@ -67,6 +67,11 @@ public static class ToolStandIns
                 "A flat driver at the split pin or clip.",
                 "It slips and flies off: cover your eyes."
             ),
+            ToolKind.Tachometer => new(
+                tool,
+                "A phone that hears the note of the motor.",
+                "It may take half or double of it: compare with a speed that is known."
+            ),
             _ => new(tool, "Held on the bench by a second pair of hands.", "It turns as the force comes on."),
         };
 }

@@ -7,7 +7,13 @@ public sealed record ChainSize
 {
     public required string ChainId { get; init; }
     public required string Family { get; init; }
+
+    /// <summary>Its name in another system; null where it has none.</summary>
+    public required string? AlsoCalled { get; init; }
     public required double PitchMm { get; init; }
+
+    /// <summary>Between its inner plates, mm.</summary>
+    public required double InnerWidthMm { get; init; }
     public required double RollerDiameterMm { get; init; }
 
     /// <summary>Height of the plates, mm; null where the table is silent.</summary>
@@ -33,7 +39,9 @@ public sealed record ChainSize
         {
             ChainId = row.Text("chain_id"),
             Family = row.Text("family"),
+            AlsoCalled = row.TextOrNull("also_called"),
             PitchMm = row.Number("pitch_mm"),
+            InnerWidthMm = row.Number("inner_width_mm"),
             RollerDiameterMm = row.Number("roller_diameter_mm"),
             PlateHeightMm = row.NumberOrNull("plate_height_mm"),
             MinTensileN = row.Number("min_tensile_n"),

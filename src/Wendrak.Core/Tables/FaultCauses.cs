@@ -19,6 +19,12 @@ public sealed record FaultCause
     /// <summary>It is no fault: it is noted as normal.</summary>
     public required bool IsNormal { get; init; }
     public required string Cure { get; init; }
+
+    /// <summary>Station where the cure is done, as it is written in an address; null where none of them is about it.</summary>
+    public required string? CureAt { get; init; }
+
+    /// <summary>What of the loop is changed by it, of a cure at Build; null elsewhere.</summary>
+    public required string? CureChange { get; init; }
     public required string Why { get; init; }
 
     internal static FaultCause Read(CsvRow row) =>
@@ -32,6 +38,8 @@ public sealed record FaultCause
             IsStop = row.TextOrNull("is_stop") is not null,
             IsNormal = row.TextOrNull("is_normal") is not null,
             Cure = row.Text("cure"),
+            CureAt = row.TextOrNull("cure_at"),
+            CureChange = row.TextOrNull("cure_change"),
             Why = row.Text("why"),
         };
 }

@@ -4,6 +4,9 @@ namespace Wendrak.Core.Tables;
 public sealed record SynchronousProfile
 {
     public required string ProfileId { get; init; }
+
+    /// <summary>Form of its teeth, in a few words.</summary>
+    public required string Description { get; init; }
     public required double PitchMm { get; init; }
 
     /// <summary>How far the pitch line lies outside the pulley's rim, mm.</summary>
@@ -45,6 +48,7 @@ public sealed record SynchronousProfile
         new()
         {
             ProfileId = row.Text("profile_id"),
+            Description = row.Text("description"),
             PitchMm = row.Number("pitch_mm"),
             PitchLineDifferentialMm = row.Number("pitch_line_differential_mm"),
             BeltThicknessMm = row.Number("belt_thickness_mm"),

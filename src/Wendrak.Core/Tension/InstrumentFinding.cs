@@ -45,6 +45,19 @@ public sealed record InstrumentFinding(
         ];
     }
 
+    /// <summary>The window as an instrument would read it, also where nobody read it yet: its loose end and its tight one.</summary>
+    /// <returns>Null where no window is known, or nothing tells how it reads.</returns>
+    internal static (double Loose, double Tight)? WindowOf(SetInput input, SpanFacts span, ReadingMethod method)
+    {
+        TightnessScale scale = new(input.Loop.DriveElement == DriveElement.Chain, span, false, input.Gauge);
+        return
+            WindowFinder.Find(input, scale).Window is { } window
+            && scale.ToReading(method, window.Low, null) is double loose
+            && scale.ToReading(method, window.High, null) is double tight
+            ? (loose, tight)
+            : null;
+    }
+
     private static InstrumentFinding? OfMethod(SetInput input, SpanFacts span, ReadingMethod method)
     {
         int index = input.Rounds.Select((r, i) => (r, i)).Last(x => x.r.Readings.Any(v => v.Method == method)).i;

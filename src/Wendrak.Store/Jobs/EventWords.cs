@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Wendrak.Core.Tables;
 
 namespace Wendrak.Store.Jobs;
 
@@ -34,6 +35,12 @@ internal static class EventWords
             "restFine" => $"looked at all else of {loop}: fine",
             "useEventNoted" => $"noted what happened: {Said(document, "event")}",
             "elongationMeasured" => $"measured the chain of {loop}",
+            "faultDescribed" => $"said what {loop} does",
+            "faultTested" => $"tested {loop}: {TestOf(document)}",
+            "faultFound" => $"found at {loop}: {Said(document, "what")}",
+            "cureJudged" => document.RootElement.GetProperty("isGone").GetBoolean()
+                ? $"the fault of {loop} is gone"
+                : $"the fault of {loop} is not gone",
             "planMade" => "planned the work",
             "stepDone" => $"{OutcomeOf(document)}: step {Said(document, "step")}",
             "stepReopened" => $"opened a step again: {Said(document, "step")}",
@@ -62,6 +69,9 @@ internal static class EventWords
             "forNow" => "done for now only",
             _ => "left out",
         };
+
+    private static string TestOf(JsonDocument document) =>
+        FaultTests.All.FirstOrDefault(t => t.Key == Said(document, "test"))?.Ask ?? Said(document, "test");
 
     private static string Said(JsonDocument document, string name) => $"{document.RootElement.GetProperty(name)}";
 }

@@ -29,8 +29,14 @@ internal static class EventUndoing
         if (now.Sheet.Signature is not null && happened is not JobSigned)
             throw new CannotUndoException("This job is signed. Take the signature back first.");
         if (happened is SetEvent set)
-            // Of what stands now: what was taken back since, though it came before, was no going on.
-            CheckLoop(set.LoopKey, now, EventRow.ToContent(job, [.. EventRow.Standing(rows).Where(r => r.Id <= id)]));
+            CheckLoop(
+                set.LoopKey,
+                now,
+                // Of what stands now: what was taken back since, though it came before, was no going on.
+                EventRow.ToContent(job, [.. EventRow.Standing(rows).Where(r => r.Id <= id)]),
+                // As it stood then: what was taken back since and came again stands under other numbers.
+                EventRow.ToContent(job, [.. rows.Where(r => r.Id <= id)])
+            );
         else if (row.Kind == EventRow.Undone)
         {
             CheckAgain(now, happened);
@@ -67,9 +73,9 @@ internal static class EventUndoing
     }
 
     /// <summary>Rounds of a loop hang on each other: only the last thing done there can be taken back.</summary>
-    private static void CheckLoop(string loopKey, JobContent now, JobContent then)
+    private static void CheckLoop(string loopKey, JobContent now, params JobContent[] then)
     {
-        if (State(then.VisitTo(loopKey)) != State(now.VisitTo(loopKey)))
+        if (then.All(t => State(t.VisitTo(loopKey)) != State(now.VisitTo(loopKey))))
             throw new CannotUndoException("This visit was gone on with since. Undo the later change first.");
     }
 
@@ -115,6 +121,7 @@ internal static class EventUndoing
             Rest = [],
             UseEvents = [],
             Elongations = [],
+            Faults = [],
             Photos = [],
             Parts = [],
             Fitted = [],
@@ -129,6 +136,19 @@ internal static class EventUndoing
             .. sheet.Rest.Select(r => EarlierJson.ToJson(r with { Entry = 0 })),
             .. sheet.UseEvents.Select(u => EarlierJson.ToJson(u with { Entry = 0 })),
             .. sheet.Elongations.Select(e => EarlierJson.ToJson(e with { Entry = 0 })),
+            .. sheet.Faults.Select(f =>
+                EarlierJson.ToJson(
+                    f with
+                    {
+                        Entry = 0,
+                        Answers =
+                        [
+                            .. f.Answers.OrderBy(a => a.Test, StringComparer.Ordinal).Select(a => a with { Entry = 0 }),
+                        ],
+                        Found = f.Found is { } found ? found with { Entry = 0 } : null,
+                    }
+                )
+            ),
             .. sheet.Fitted.Select(f => EarlierJson.ToJson(f with { Entry = 0 })),
             .. sheet.Parts.Select(p => EarlierJson.ToJson(p with { Entry = 0 })),
             .. sheet.Photos.Select(p =>

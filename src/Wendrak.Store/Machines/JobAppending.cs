@@ -2,6 +2,7 @@ using System.Globalization;
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
+using Wendrak.Core.Stock;
 using Wendrak.Store.Bodies;
 using Wendrak.Store.Jobs;
 using Wendrak.Store.Ledger;
@@ -15,6 +16,7 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
     private readonly Repository<Job> _jobs = new(Kinds.Job);
     private readonly MachineRepository _machines = new();
     private readonly Repository<Setup> _setups = new(Kinds.Setup);
+    private readonly Repository<HandTool> _tools = new(Kinds.HandTool);
 
     /// <summary>Writes down what was sent, each that is not there yet.</summary>
     /// <param name="path">Where one stands in what was sent, by its number.</param>
@@ -42,8 +44,9 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
     }
 
     /// <summary>Writes down what is done to the machine in the same change.</summary>
-    public Task<JobContent> AddAsync(Edit edit, JobContent job, JobEvent done) =>
-        AppendAsync(edit, job, new($"{Guid.NewGuid()}", done), "");
+    /// <param name="path">Where it stands in what was sent; empty for nowhere.</param>
+    public Task<JobContent> AddAsync(Edit edit, JobContent job, JobEvent done, string path = "") =>
+        AppendAsync(edit, job, new($"{Guid.NewGuid()}", done), path);
 
     /// <summary>Writes one event down, if the job may stand as it would after it.</summary>
     /// <param name="path">Where it stands in what was sent.</param>
@@ -57,6 +60,8 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
             && await _machines.FindAsync(edit.Session, before.Job.MachineId) is { } of
         )
             next = WearAnswers.Fill(measured, of, path);
+        if (FaultSearch.LoopOf(next) is { } searched)
+            next = await SearchedAsync(edit, before, next, searched, path);
         JobRules.CheckNext(before, next, path);
         if (next is PhotoTaken { LoopKey: string shown })
             await CheckLoopAsync(edit, before.Job.MachineId, shown, path);
@@ -105,6 +110,54 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
         await CheckLoopAsync(edit, machineId, sent.LoopKey, path);
         IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(edit.Session, machineId);
         return WorkPlan.Fill(sent, machine, setups.First(s => s.Status == SetupStatus.AsFitted), path);
+    }
+
+    /// <summary>What a search rests on is the core's to say, by all that is stored of the machine and the one beside it.</summary>
+    private async Task<JobEvent> SearchedAsync(Edit edit, JobContent before, JobEvent sent, string loopKey, string path)
+    {
+        if (await StoredAsync(edit, before.Job.MachineId, before) is not { } stored)
+            return sent;
+        await CheckLoopAsync(edit, before.Job.MachineId, loopKey, path);
+        long? beside = sent is FaultDescribed said ? said.Control?.MachineId : FaultSearch.ControlOf(before, loopKey);
+        StoredMachine? control = beside is long id ? await StoredAsync(edit, id, null) : null;
+        if (sent is FaultDescribed && beside is not null && (control is null || beside == before.Job.MachineId))
+            throw new InvalidInputException(
+                $"{path}.{nameof(FaultDescribed.Control)}.{nameof(ControlSaid.MachineId)}",
+                "unknown",
+                "Name another machine of the yard."
+            );
+        DateOnly today = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
+        Workshop workshop = new([], [], await _tools.ListAsync(edit.Session), []);
+        return new FaultSearch(stored, loopKey, control, today, before).Fill(sent, workshop, path);
+    }
+
+    /// <param name="at">A job of it as it stands in this change; null for none.</param>
+    /// <returns>Null where there is no such machine.</returns>
+    private async Task<StoredMachine?> StoredAsync(Edit edit, long id, JobContent? at)
+    {
+        if (await _machines.FindAsync(edit.Session, id) is not { } machine)
+            return null;
+        IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(edit.Session, id);
+        IReadOnlyList<Job> jobs = await _jobs.ListOfMachineAsync(edit.Session, id);
+        IReadOnlyDictionary<long, JobContent> others = await known.OfAsync(
+            edit.Session,
+            database.DataId,
+            [.. jobs.Where(j => j.Id != at?.Job.Id)]
+        );
+        JobContent[] contents =
+        [
+            .. jobs.Select(j => j.Id == at?.Job.Id ? at : others.GetValueOrDefault(j.Id)).OfType<JobContent>(),
+        ];
+        return new(
+            machine,
+            setups.First(s => s.Status == SetupStatus.AsFitted),
+            setups,
+            [],
+            JobStore.VisitsOf(contents)
+        )
+        {
+            Jobs = contents,
+        };
     }
 
     private async Task CheckLoopAsync(Edit edit, long machineId, string loopKey, string path)

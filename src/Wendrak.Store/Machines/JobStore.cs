@@ -95,6 +95,25 @@ public sealed class JobStore
             ]
         );
 
+    /// <summary>How often cures helped, on all machines.</summary>
+    public Task<IReadOnlyList<FaultCount>> CountFaultsAsync() =>
+        _database.ReadAsync(async session =>
+        {
+            HashSet<long> asked =
+            [
+                .. await session.Connection.QueryAsync<long>(
+                    // As its index has it, word by word.
+                    "SELECT DISTINCT job_id FROM job_event WHERE kind = 'cureJudged'",
+                    transaction: session.Transaction
+                ),
+            ];
+            List<Job> jobs = [];
+            foreach (long id in asked)
+                if (await _jobs.FindAsync(session, id) is { } job)
+                    jobs.Add(job);
+            return FaultCount.AllOf((await ContentsAsync(session, jobs)).Select(j => j.Sheet));
+        });
+
     /// <summary>Of all machines, oldest first.</summary>
     internal async Task<IReadOnlyList<JobContent>> ContentsAsync(Session session) =>
         await ContentsAsync(session, await _jobs.ListAsync(session));
@@ -178,6 +197,60 @@ public sealed class JobStore
             },
             ct
         );
+
+    /// <summary>
+    /// Writes down what was said or tried in a search for a fault of a loop: at the job where it goes on, else at the newest one that
+    /// goes on, one about something wrong before others, else at one that is opened for it.
+    /// </summary>
+    /// <returns>The job afterwards; null when there is no such machine.</returns>
+    /// <exception cref="InvalidInputException">It can't have been, or can't come next.</exception>
+    public async Task<JobSheet?> SearchAsync(
+        string? who,
+        long machineId,
+        string loopKey,
+        DateOnly on,
+        SentEvent sent,
+        CancellationToken ct
+    )
+    {
+        CheckKey("Key", sent.Key).ThrowIfAny();
+        long? at = await _database.ReadAsync(async session =>
+            JobForSearch(await ContentsAsync(session, machineId), loopKey)?.Job.Id
+        );
+        if (at is long id)
+        {
+            JobContent? job = await _log.WriteAsync(
+                who,
+                edit => _appending.AppendAsync(edit, id, [sent], _ => "Event"),
+                ct
+            );
+            if (job is not null)
+                _known.Remember(_database.DataId, job);
+            return job?.Sheet;
+        }
+        return await _log.CommitAsync(
+            who,
+            "opened a job",
+            async edit =>
+            {
+                if (await _machines.FindAsync(edit.Session, machineId) is null)
+                    return null;
+                edit.MachineId = machineId;
+                JobOpened opened = new(JobReason.SomethingWrong, null, null, null);
+                JobContent begun = await AddAsync(edit, new(0, 0, machineId, on), [new(default, null, opened)], true);
+                return (await _appending.AddAsync(edit, begun, sent.Event, "Event")).Sheet;
+            },
+            ct
+        );
+    }
+
+    private static JobContent? JobForSearch(IReadOnlyList<JobContent> jobs, string loopKey)
+    {
+        JobContent[] open = [.. jobs.Where(j => j.Sheet.State == JobState.GoesOn)];
+        return FaultSearch.JobOf(jobs, loopKey)
+            ?? open.LastOrDefault(j => j.Sheet.Reason == JobReason.SomethingWrong)
+            ?? open.LastOrDefault();
+    }
 
     /// <summary>Begins to set a loop, at the job that goes on, or takes in a visit that was written down elsewhere.</summary>
     /// <returns>Null when there is no such machine.</returns>

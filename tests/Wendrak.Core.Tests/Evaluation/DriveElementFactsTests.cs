@@ -48,7 +48,8 @@ public sealed class DriveElementFactsTests
         BenchTool.LengthForCentre,
         BenchTool.BeltCode,
         BenchTool.Groove,
-        BenchTool.CutToLength
+        BenchTool.CutToLength,
+        BenchTool.Shims
     )]
     [InlineData(DriveElement.FlatBelt, BenchTool.CutToLength)]
     [InlineData(DriveElement.RoundBelt, BenchTool.CutToLength)]

@@ -182,6 +182,35 @@ public sealed class FaultFinderTests
     }
 
     [Fact]
+    public void A_test_that_somebody_wants_comes_next_but_after_what_stops_it()
+    {
+        FaultQuestion wanting = Knocks with { Asked = "dialRim" };
+        Assert.Equal("lookChain", Asked(wanting).Next!.Test.Key);
+        FaultAnswer[] clear = [new("lookChain", "no"), new("moveWheel", "no")];
+        Assert.Equal("dialRim", Asked(wanting with { Answers = clear }).Next!.Test.Key);
+        Assert.NotEqual("dialRim", Asked(Knocks with { Answers = clear }).Next!.Test.Key);
+        Refusals.Names("Asked", () => Asked(Knocks with { Asked = "aboveRim" }));
+        Refusals.Names("Asked", () => Asked(Knocks with { Asked = "lookChain", Answers = clear }));
+    }
+
+    /// <summary>By hand: of the ways that were worth a word before, each by the answer it gives least beside the one that is left.</summary>
+    [Fact]
+    public void What_took_the_others_out_is_named()
+    {
+        Assert.Empty(Asked(Knocks).RuledOut);
+        FaultResult result = Asked(
+            Knocks with
+            {
+                Answers = [new("lookChain", "no"), new("moveWheel", "no"), new("bendLinks", "aLink")],
+            }
+        );
+        Assert.Equal("stiffLink", result.Odds[0].Key);
+        RuledOut joint = result.RuledOut.Single(r => r.What == "The joining link is too tight or crooked");
+        Assert.Equal(("bendLinks", "A link does"), (joint.Test, joint.Answer));
+        Assert.DoesNotContain(result.RuledOut, r => r.What == result.Odds[0].What);
+    }
+
+    [Fact]
     public void A_hub_that_clicks_in_some_gears_is_normal()
     {
         FaultQuestion clicks = new(FaultKind.Belt, [FaultSetting.Hub], ["clicks"], [], null, [], null);

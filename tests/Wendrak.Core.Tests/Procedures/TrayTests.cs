@@ -6,6 +6,7 @@ using Wendrak.Core.Shafts;
 using Wendrak.Core.Stock;
 using Wendrak.Core.Tests.Evaluation;
 using Wendrak.Core.Tests.Gearing;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tests.Procedures;
 
@@ -86,7 +87,7 @@ public sealed class TrayTests
     {
         Loop loop = (Loop)Drives.Motorcycle().Stages.Single(s => s.Key == "final");
         LoopOnMachine On(long machine, string name, LoopChoice choice, string? standard = null) =>
-            new(machine, name, loop with { Standard = standard ?? loop.Standard }, choice);
+            new(machine, name, loop with { Standard = standard ?? loop.Standard }, choice, FaultKind.Chain);
         LoopChoice wanted = Drives.Pair(16, 45).Single(c => c.LoopKey == "final");
         Workshop workshop = new([], [], [], [])
         {

@@ -1,3 +1,5 @@
+using Wendrak.Core.Procedures;
+using Wendrak.Core.Records;
 using Wendrak.Core.Tables;
 using Wendrak.Core.Tests.Faults;
 using Wendrak.Core.Vocabulary;
@@ -41,6 +43,35 @@ public sealed class FaultTableTests
             FaultTests.OfCauses,
             a => Assert.Contains(a.Answer, FaultTests.All.Single(t => t.Key == a.Test).Answers)
         );
+    }
+
+    [Fact]
+    public void Every_answer_has_a_word_and_what_stops_a_machine_is_called_as_it_is_seen()
+    {
+        foreach (FaultTest test in FaultTests.All)
+        foreach (string answer in test.Answers)
+        {
+            FaultAnswerWord word = FaultAnswerWords.Of(test.Key, answer);
+            Assert.Equal(test.IsStopLook && answer != test.Otherwise, word.Seen is not null);
+        }
+        // None stands idle, and two answers of one test are not called alike.
+        Assert.All(
+            FaultAnswerWords.All,
+            w => Assert.Contains(FaultTests.All, t => (w.Test ?? t.Key) == t.Key && t.Answers.Contains(w.Answer))
+        );
+        Assert.All(FaultTests.All, t => Assert.Distinct(t.Answers.Select(a => FaultAnswerWords.Of(t.Key, a).What)));
+    }
+
+    [Fact]
+    public void Every_cure_is_done_at_a_station_that_stands()
+    {
+        foreach (FaultCause cause in FaultCauses.All)
+        {
+            Station? at = cause.CureAt is { } station ? Enum.Parse<Station>(station, true) : null;
+            Assert.Equal(at == Station.Build, cause.CureChange is not null);
+            if (cause.CureChange is { } change)
+                Assert.True(Enum.TryParse<ChangeKind>(change, true, out _), change);
+        }
     }
 
     [Fact]

@@ -3,8 +3,10 @@ using System.Text.Json.Nodes;
 using Wendrak.Core.Alignment;
 using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Lengths;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Loops;
+using Wendrak.Core.Markings;
 using Wendrak.Core.Procedures;
 using Wendrak.Core.Records;
 using Wendrak.Core.Shafts;
@@ -100,6 +102,10 @@ internal static class InputQuestions
             )
         );
         yield return Of("/api/fit/groove", new GrooveInput("A", 112, 13, 11, 38, 0.3));
+        yield return Of(
+            "/api/fit/sheave-shims",
+            new SheaveShimsInput(28, 1, ShimSense.BetweenHalves, 4, 0, 3, 2, 60, 270, 850)
+        );
         foreach (ShaftHubConnection carrier in Carriers)
             yield return Of("/api/loads/shaft-hub-capacity", new ShaftHubCapacityInput(carrier, 60, 400, 90));
         yield return Of(
@@ -265,6 +271,7 @@ internal static class InputQuestions
                 null
             )
         );
+        yield return Of("/api/markings/measured", new MeasuredMarking(MarkedThing.Chain, 127, 7.8, 8.5));
         yield return Of("/api/machines", WithOwnSteps());
         yield return Of("/api/machines/file", Filed());
         foreach (SharedTake take in Shared())
@@ -287,6 +294,19 @@ internal static class InputQuestions
                 ReadsShortMm: 0.1,
                 Pull: new(500, 840, 255.1, 340)
             ),
+            new FaultDescribed(
+                draft.Fitted[0].LoopKey,
+                ["knocksOnce"],
+                ["rain"],
+                ["dust"],
+                new(null, ["rain"], ["dust"]),
+                1,
+                "uphill"
+            ),
+            new FaultTested(draft.Fitted[0].LoopKey, "playFour", "even", [22, 25, 27, 24], "mm"),
+            new FaultFound(draft.Fitted[0].LoopKey, ["stiffLink"], "it", "why", FindingGrade.Watch, ["playFour"]),
+            new FindingCured("it", "worked free"),
+            new CureJudged(draft.Fitted[0].LoopKey, true),
         ];
         return MachineFile.From(
             draft.Machine with

@@ -35,6 +35,11 @@ public sealed class EventLot(int seed, string loopKey, string photo, long part)
         yield return Watched("edge");
         yield return new UseEventNoted(UseEvent.Knock, null);
         yield return AllFine();
+        yield return Squeals();
+        yield return new FaultTested(loopKey, "clampCheck", "loose");
+        yield return Found("vLoose");
+        yield return new FindingCured("The V-belt is too slack", "tightened");
+        yield return new CureJudged(loopKey, true);
         yield return Planned();
         yield return new StepMoved("again", "hand-turn");
         yield return new TrayTicked("belt", TrayState.There, null);
@@ -64,7 +69,7 @@ public sealed class EventLot(int seed, string loopKey, string photo, long part)
     }
 
     public JobEvent Draw() =>
-        _random.Next(35) switch
+        _random.Next(41) switch
         {
             0 or 1 or 2 => new NoteWritten(Name("note")),
             3 => new WaitBegun(Name("part")),
@@ -92,6 +97,15 @@ public sealed class EventLot(int seed, string loopKey, string photo, long part)
             33 => AllFine(),
             34 => new UseEventNoted((UseEvent)_random.Next(11), null),
             31 => new FindingCured($"crack {_random.Next(3)}", "other belt"),
+            35 => Squeals() with { IsNew = _random.Next(3) == 0 ? true : null },
+            36 => new FaultTested(loopKey, "clampCheck", _random.Next(2) == 0 ? "loose" : "clamped"),
+            37 => new FaultTested(loopKey, "moveWheel", _random.Next(2) == 0 ? "yes" : "no"),
+            38 => Found(_random.Next(2) == 0 ? "vLoose" : "keyLoose"),
+            39 => new FindingCured(
+                _random.Next(2) == 0 ? "The V-belt is too slack" : "Key or wheel moves on its shaft",
+                "done"
+            ),
+            40 => new CureJudged(loopKey, _random.Next(2) == 0),
             24 or 25 => Did(Step()),
             26 => new StepDone(Step(), StepOutcome.LeftOut, "no time", null, [], null),
             27 => new StepReopened(Step()),
@@ -104,6 +118,10 @@ public sealed class EventLot(int seed, string loopKey, string photo, long part)
 
     private FindingNoted Watched(string what) =>
         new(what, FindingGrade.Watch, loopKey, null, new(InspectedPart.Back, UntilKm: 500 + _random.Next(500)));
+
+    private FaultDescribed Squeals() => new(loopKey, ["squeals"], _random.Next(2) == 0 ? ["rain"] : []);
+
+    private FaultFound Found(string cause) => new(loopKey, [cause]);
 
     private RestFine AllFine() => new(loopKey, [InspectedPart.Guard, InspectedPart.Adjuster]);
 

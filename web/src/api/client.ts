@@ -81,6 +81,8 @@ export type RailShaft = Schemas['RailShaft']
 export type BeltCodeReading = Schemas['BeltCodeReading']
 export type CutBeltInput = Schemas['CutBeltInput']
 export type GrooveResult = Schemas['GrooveResult']
+export type SheaveShimsInput = Schemas['SheaveShimsInput']
+export type ShimSense = Schemas['ShimSense']
 export type ShaftHubCapacityInput = Schemas['ShaftHubCapacityInput']
 export type KnownChainInput = Schemas['KnownChainInput']
 export type LoopFigures = Schemas['LoopFigures']
@@ -301,6 +303,8 @@ export const cutBelt = (body: Schemas['CutBeltInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/cut-belt', { body, ...s }))
 export const matchGroove = (body: Schemas['GrooveInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/groove', { body, ...s }))
+export const findShims = (body: SheaveShimsInput, s: Signal = {}) =>
+  answered(client.POST('/api/fit/sheave-shims', { body, ...s }))
 export const measureCoil = (body: Schemas['CoilInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/coil', { body, ...s }))
 export const measureSprocket = (body: Schemas['SprocketInput'], s: Signal = {}) =>

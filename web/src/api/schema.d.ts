@@ -412,6 +412,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fit/sheave-shims": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How many shims to put in or take out where a variable belt stands too high or too low */
+        post: operations["findShims"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fit/groove": {
         parameters: {
             query?: never;
@@ -882,6 +899,75 @@ export interface paths {
         put?: never;
         /** Writes down what happened to a machine, at the job that goes on or at one of its own */
         post: operations["noteUseEvent"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/faults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Searches for a fault that go on, on all machines, the newest first */
+        get: operations["listFaults"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/faults/{loopKey}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where the search for a fault of a loop stands: odds, the next test, what was found */
+        get: operations["findFault"];
+        put?: never;
+        /** Writes down what was said or tried, at the job of the search or at one of its own */
+        post: operations["searchFault"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/markings/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a marking is, what else it could be, and what it goes with in this yard */
+        post: operations["readMarking"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/markings/measured": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What something without a marking can be, by its pitch and its widths */
+        post: operations["findMeasured"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2886,6 +2972,18 @@ export interface components {
             point: components["schemas"]["OperatingPointKind"];
             mends: components["schemas"]["Mend"][];
         };
+        /** @description Something that came before, as it is said and as the record has it. */
+        CircumstanceChoice: {
+            /** @description Of the table. */
+            key: string;
+            /** @description In words. */
+            what: string;
+            /** @description It counts: somebody said so, or the record does and nobody said otherwise. */
+            isSo: boolean;
+            fact: null | components["schemas"]["FaultFact"];
+            /** @description Another machine that is used alike can have met it too. */
+            isShared: boolean;
+        };
         /** @description The part of the loop that comes nearest to a limit. */
         ClearanceFigure: {
             /** @description Of the limit. */
@@ -3179,6 +3277,40 @@ export interface components {
          * @enum {unknown}
          */
         ConstraintBreak: "rearTooLarge" | "frontTooSmall" | "hubPrimaryTooLow" | "loopRatioTooLarge";
+        /** @description The healthy machine beside this one. */
+        ControlBeside: {
+            /**
+             * Format: int64
+             * @description Null for one that is only described.
+             */
+            machineId: null | number;
+            /** @description Its name; null for one that is only described, or is gone. */
+            machine: null | string;
+            /** @description What it can have met as well. */
+            circumstances: components["schemas"]["CircumstanceChoice"][];
+        };
+        /** @description A machine of the yard that has such a loop, too. */
+        ControlChoice: {
+            /**
+             * Format: int64
+             * @description Of the machine.
+             */
+            machineId: number;
+            /** @description Its name. */
+            machine: string;
+        };
+        /** @description Another machine that is used alike and does not have the fault. */
+        ControlSaid: {
+            /**
+             * Format: int64
+             * @description Of the yard; null for one that is only described.
+             */
+            machineId: null | number;
+            /** @description What somebody says it met as well. */
+            circumstances: string[];
+            /** @description What its record says and somebody says is not so. */
+            notSo?: null | string[];
+        };
         CopyName: {
             /** @description Of the copy. */
             name: string;
@@ -3897,6 +4029,338 @@ export interface components {
             by: components["schemas"]["TorqueBy"];
             lock: components["schemas"]["LockCondition"];
         };
+        /** @description What came of a test, as a job tells it. */
+        FaultAnswerAtJob: {
+            /**
+             * Format: int64
+             * @description Number of the entry that says so: taken back by it.
+             */
+            entry: number;
+            /** @description Key of the test. */
+            test: string;
+            /** @description Key of its answer. */
+            answer: string;
+            /** @description What was measured; null where it was looked at. */
+            values: null | number[];
+            /** @description Of the values; null for none. */
+            unit: null | string;
+            /** @description What stops the machine by this answer; null for nothing. */
+            seen: null | string;
+            /** @description Null where nobody said. */
+            who: null | string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+        };
+        /** @description A search for a fault of a loop, as a job tells it. */
+        FaultAtJob: {
+            /**
+             * Format: int64
+             * @description Number of the entry that said last what it does.
+             */
+            entry: number;
+            /** @description Of the loop. */
+            loopKey: string;
+            /** @description What the loop was then. */
+            kind: components["schemas"]["FaultKind"];
+            /** @description What was at it or beside it. */
+            at: components["schemas"]["FaultSetting"][];
+            /** @description What it does. */
+            signs: string[];
+            /** @description What somebody says came before. */
+            circumstances: string[];
+            /** @description What the record says and somebody says is not so. */
+            notSo: string[];
+            control: null | components["schemas"]["ControlSaid"];
+            /**
+             * Format: int32
+             * @description Who can lend a hand.
+             */
+            people: number;
+            /** @description More of it; null for nothing. */
+            words: null | string;
+            /** @description In the order in which they came, one for each test. */
+            answers: components["schemas"]["FaultAnswerAtJob"][];
+            found: null | components["schemas"]["FaultCauseFound"];
+        };
+        /** @description The cause that was found. */
+        FaultCauseFound: {
+            /**
+             * Format: int64
+             * @description Number of the entry that says so.
+             */
+            entry: number;
+            /** @description Keys of one cause or two. */
+            causes: string[];
+            /** @description In words, as its finding says it. */
+            what: string;
+            /** @description What ruled out the others; null for nothing. */
+            why: null | string;
+            /** @description Its finding is mended, or was normal. */
+            isCured: boolean;
+            /** @description What was done about it; null while it stands. */
+            how: null | string;
+            /** @description Asked after the cure; null while nobody said. */
+            isGone: null | boolean;
+            /** @description Null where nobody said. */
+            who: null | string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+        };
+        /** @description Something a loop can do that it should not. */
+        FaultChoice: {
+            /** @description Of the table. */
+            key: string;
+            /** @description In words. */
+            what: string;
+            /** @description Somebody said so. */
+            isSaid: boolean;
+            /** @description One of those that such a loop shows most. */
+            isUsual: boolean;
+        };
+        /** @description How often a cure helped in this yard. */
+        FaultCount: {
+            /** @description Key of the cause. */
+            cause: string;
+            /**
+             * Format: int32
+             * @description So often it was found, cured and asked about.
+             */
+            asked: number;
+            /**
+             * Format: int32
+             * @description So often the fault was gone then.
+             */
+            gone: number;
+        };
+        /** @description Where the cure of a cause is done on a machine. */
+        FaultCure: {
+            /** @description Key of the cause. */
+            cause: string;
+            /** @description What mends it, in words. */
+            cure: string;
+            station: null | components["schemas"]["Station"];
+            family: null | components["schemas"]["ProcedureFamily"];
+            change: null | components["schemas"]["ChangeKind"];
+        };
+        /** @description All that a page shows of a search for a fault of one loop. */
+        FaultDesk: {
+            /** @description Of the loop. */
+            loopKey: string;
+            /** @description What it is. */
+            kind: components["schemas"]["FaultKind"];
+            /**
+             * Format: int64
+             * @description Of the job at which it is written down; null where nothing is yet.
+             */
+            jobId: null | number;
+            /** @description That job has an order of work already. */
+            hasPlan: boolean;
+            /** @description What such a loop can do. */
+            signs: components["schemas"]["FaultChoice"][];
+            /** @description What can have come before. */
+            circumstances: components["schemas"]["CircumstanceChoice"][];
+            /** @description Machines of the yard that can stand beside. */
+            controls: components["schemas"]["ControlChoice"][];
+            control: null | components["schemas"]["ControlBeside"];
+            /**
+             * Format: int32
+             * @description Who can lend a hand.
+             */
+            people: number;
+            /** @description More of it; null for nothing. */
+            words: null | string;
+            /** @description Answers so far, those of the record first. */
+            way: components["schemas"]["WayStep"][];
+            /**
+             * Format: double
+             * @description What was done of it took so long by the table, min.
+             */
+            wayMinutes: number;
+            /** @description Where it stands. */
+            result: components["schemas"]["FaultResult"];
+            measure: null | components["schemas"]["FaultMeasure"];
+            /** @description Of every cause of the odds. */
+            cures: components["schemas"]["FaultCure"][];
+            /** @description How often cures helped in this yard. */
+            counts: components["schemas"]["FaultCount"][];
+            found: null | components["schemas"]["FaultCauseFound"];
+            /** @description What was seen by tests or found here and is not mended, as it is said. */
+            open: string[];
+            /** @description Those of them with which it does not go out. */
+            stops: string[];
+            /** @description What was found of this loop before, newest first. */
+            before: components["schemas"]["FoundBefore"][];
+            /** @description Nobody listed the tools of the workshop: all are taken to be there. */
+            toolsUnlisted: boolean;
+            /** @description Whose work it is where people can be hurt. */
+            defers: string;
+        };
+        /** @description A circumstance that the machine's own record tells. */
+        FaultFact: {
+            /** @description Key of the table. */
+            circumstance: string;
+            /** @description What the record says, in a few words. */
+            why: string;
+            /**
+             * Format: date
+             * @description Day of it.
+             */
+            on: string;
+            measured?: null | components["schemas"]["FaultMeasured"];
+        };
+        /** @description A search for a fault, at whatever machine. */
+        FaultGoingOn: {
+            /**
+             * Format: int64
+             * @description Of the machine.
+             */
+            machineId: number;
+            /**
+             * Format: int64
+             * @description At which it is written down.
+             */
+            jobId: number;
+            /** @description Of the loop. */
+            loopKey: string;
+            /** @description What it does, in words. */
+            signs: string[];
+            /** @description The cause, in words; null while nobody found it. */
+            found: null | string;
+            /** @description It is cured, and nobody said yet whether the fault is gone. */
+            asksIfGone: boolean;
+        };
+        /**
+         * @description Kinds of loop that go wrong in different ways.
+         * @enum {unknown}
+         */
+        FaultKind: "chain" | "rail" | "belt" | "vBelt" | "variableBelt" | "roundBelt";
+        /** @description A test that is answered by what was measured, and where this machine draws its lines. */
+        FaultMeasure: {
+            /** @description Key of the test. */
+            test: string;
+            /** @description What is measured, in a few words. */
+            what: string;
+            /** @description Of the values: “mm”, “Hz”, “N”, “%”. */
+            unit: string;
+            /**
+             * Format: int32
+             * @description How many values it takes.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description Below this a value is out; null for no bound.
+             */
+            low: null | number;
+            /**
+             * Format: double
+             * @description Above this one.
+             */
+            high: null | number;
+            /** @description Where the lines come from. */
+            source: string;
+            /**
+             * @description A lower value is a tighter loop, as of play or of what a push gives; else a higher one.
+             * @default false
+             */
+            tightIsLess: boolean;
+        };
+        /** @description What stands measured in the record. */
+        FaultMeasured: {
+            /** @description As they were read: one, or from loosest to tightest. */
+            values: number[];
+            /** @description Of the values: “mm”, “Hz”, “%”; empty for a scale of its own. */
+            unit: string;
+        };
+        /** @description One way in which it can be, and how likely that is. */
+        FaultOdds: {
+            /** @description Of the cause; of two, both with a plus between; “notListed” for something else. */
+            key: string;
+            /** @description Keys of the causes; none for what is not listed. */
+            causes: string[];
+            /** @description In words. */
+            what: string;
+            /**
+             * Format: double
+             * @description 0 to 1; of all ways together 1.
+             */
+            probability: number;
+            /** @description The same in a word. */
+            word: components["schemas"]["OddsWord"];
+            /** @description What mends it; of two causes both; null for what is not listed. */
+            cure: null | string;
+            /** @description The machine does not go out with it. */
+            isStop: boolean;
+            /** @description It is no fault. */
+            isNormal: boolean;
+        };
+        /** @description What one answer of a test would make of it. */
+        FaultOutcome: {
+            /** @description Of the test. */
+            answer: string;
+            /** @description The same in words. */
+            what: string;
+            /**
+             * Format: double
+             * @description That it comes, 0 to 1.
+             */
+            probability: number;
+            /** @description Then, in the order of the odds now. */
+            odds: components["schemas"]["OddsThen"][];
+        };
+        /** @description A test that the machine's own record answers. */
+        FaultRecordAnswer: {
+            /** @description Key of the test. */
+            test: string;
+            /** @description Key of its answer. */
+            answer: string;
+            /** @description What the record says, in a few words. */
+            why: string;
+            /**
+             * Format: date
+             * @description Day of it.
+             */
+            on: string;
+            measured?: null | components["schemas"]["FaultMeasured"];
+        };
+        /** @description Where a search for a fault stands. */
+        FaultResult: {
+            /** @description Do not ride or drive it: a stop look said yes, or what stops it is likelier than not. */
+            isStop: boolean;
+            /** @description Keys of looks that would stop it and that nobody could make or tell: nothing here says that it may go out. */
+            stopUnseen: string[];
+            /** @description One listed way stands far before all others. */
+            isFound: boolean;
+            /** @description Most likely first. */
+            odds: components["schemas"]["FaultOdds"][];
+            /**
+             * Format: double
+             * @description How much is open, bits: 0 where one way is sure.
+             */
+            openBits: number;
+            next: null | components["schemas"]["NextTest"];
+            /** @description All that are not answered, what tells most for its minutes first. */
+            left: components["schemas"]["TestLeft"][];
+            /** @description Keys of ways that nothing here tells apart; none while a test is left or one is found. */
+            alike: string[];
+            /** @description What would tell those apart and can’t be done here. */
+            wouldTell: components["schemas"]["TestLeft"][];
+            /** @description What lost more than half of its odds by the tests, and by which. */
+            ruledOut: components["schemas"]["RuledOut"][];
+            /** @description Of the most likely way, and of the next test. */
+            workings: components["schemas"]["Working"][];
+        };
+        /**
+         * @description What is at a loop or beside it, as far as a fault can come from there.
+         * @enum {unknown}
+         */
+        FaultSetting: "motor" | "hub" | "primary" | "robot";
         /** @description Where a gear of the new gearing would stand among the old gears. */
         FeelsLikeResult: {
             /**
@@ -4321,6 +4785,23 @@ export interface components {
         };
         /** @description What has to be done again when what is in view goes on. */
         FollowUpsQuestion: Record<string, never>;
+        /** @description What was found of a loop before. */
+        FoundBefore: {
+            /**
+             * Format: int64
+             * @description At which job.
+             */
+            jobId: number;
+            /**
+             * Format: date
+             * @description Day of that job.
+             */
+            on: string;
+            /** @description The cause, in words. */
+            what: string;
+            /** @description Asked after the cure; null where nobody said. */
+            isGone: null | boolean;
+        };
         /** @description A run between two speeds, found in a trace. */
         FoundRun: {
             /**
@@ -4982,13 +5463,22 @@ export interface components {
          * @description Something that happened at a job. It is written down once and never changed; who did it and when is what the job's
          *     record says, not the event.
          */
-        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventPartUsed"] | components["schemas"]["JobEventSetupFitted"] | components["schemas"]["JobEventFindingNoted"] | components["schemas"]["JobEventFindingCured"] | components["schemas"]["JobEventRestFine"] | components["schemas"]["JobEventUseEventNoted"] | components["schemas"]["JobEventElongationMeasured"] | components["schemas"]["JobEventPlanMade"] | components["schemas"]["JobEventStepDone"] | components["schemas"]["JobEventStepReopened"] | components["schemas"]["JobEventStepMoved"] | components["schemas"]["JobEventTrayTicked"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
+        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventPartUsed"] | components["schemas"]["JobEventSetupFitted"] | components["schemas"]["JobEventFindingNoted"] | components["schemas"]["JobEventFindingCured"] | components["schemas"]["JobEventRestFine"] | components["schemas"]["JobEventUseEventNoted"] | components["schemas"]["JobEventElongationMeasured"] | components["schemas"]["JobEventFaultDescribed"] | components["schemas"]["JobEventFaultTested"] | components["schemas"]["JobEventFaultFound"] | components["schemas"]["JobEventCureJudged"] | components["schemas"]["JobEventPlanMade"] | components["schemas"]["JobEventStepDone"] | components["schemas"]["JobEventStepReopened"] | components["schemas"]["JobEventStepMoved"] | components["schemas"]["JobEventTrayTicked"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
         /** @description What must be so before hands go near was confirmed. */
         JobEventCautionsSeen: {
             /** @enum {string} */
             kind: "cautionsSeen";
             /** @description The loop that is set. */
             loopKey: string;
+        };
+        /** @description Whether it is gone, asked after the cure. */
+        JobEventCureJudged: {
+            /** @enum {string} */
+            kind: "cureJudged";
+            /** @description Of the loop. */
+            loopKey: string;
+            /** @description It does it no more. */
+            isGone: boolean;
         };
         /** @description Something was done otherwise than it should be. */
         JobEventDeviationNoted: {
@@ -5034,6 +5524,71 @@ export interface components {
              */
             readsShortMm?: null | number;
             pull?: null | components["schemas"]["MeasuringPull"];
+        };
+        /** @description What a loop does that it should not, and what came before: said anew as a whole each time. */
+        JobEventFaultDescribed: {
+            /** @enum {string} */
+            kind: "faultDescribed";
+            /** @description Of the loop. */
+            loopKey: string;
+            /** @description What it does: keys of the table. */
+            signs: string[];
+            /** @description What somebody says came before. */
+            circumstances: string[];
+            /** @description What the record says came before and somebody says is not so; null for nothing. */
+            notSo?: null | string[];
+            control?: null | components["schemas"]["ControlSaid"];
+            /**
+             * Format: int32
+             * @description Who can lend a hand, the one who searches among them.
+             * @default 1
+             */
+            people: number;
+            /** @description More of it, in free words; null for nothing. */
+            words?: null | string;
+            /** @description Another search begins: what was answered before counts no more; null for no. */
+            isNew?: null | boolean;
+            /** @description What the loop is. The core says it by the machine, whoever sends what. */
+            loopKind?: components["schemas"]["FaultKind"];
+            /** @description What is at it or beside it; said by the core, too. */
+            at?: null | components["schemas"]["FaultSetting"][];
+        };
+        /** @description The cause is found, as far as anybody can tell: a finding stands for it. */
+        JobEventFaultFound: {
+            /** @enum {string} */
+            kind: "faultFound";
+            /** @description Of the loop. */
+            loopKey: string;
+            /** @description Keys of one cause or two. */
+            causes: string[];
+            /**
+             * @description Of the finding; the core says it.
+             * @default
+             */
+            what: string;
+            /** @description What ruled out the others; the core says it. */
+            why?: null | string;
+            /** @description A stop, watched, or fine where it is normal; the core says it. */
+            grade?: components["schemas"]["FindingGrade"];
+            /** @description Keys of the tests whose answers it rests on; the core says it. */
+            tests?: null | string[];
+        };
+        /** @description What came of a test. The last answer of a test counts. */
+        JobEventFaultTested: {
+            /** @enum {string} */
+            kind: "faultTested";
+            /** @description Of the loop. */
+            loopKey: string;
+            /** @description Key of the test. */
+            test: string;
+            /** @description One of its answers, that it can’t be told or can’t be done; of what was measured the core says it. */
+            answer: string;
+            /** @description What was measured; null where it was looked at. */
+            values?: null | number[];
+            /** @description Of the values; the core says it. */
+            unit?: null | string;
+            /** @description What stops the machine by this answer, in words; the core says it. Null for nothing. */
+            seen?: null | string;
         };
         /** @description What was seen is mended. */
         JobEventFindingCured: {
@@ -5641,6 +6196,8 @@ export interface components {
             useEvents: components["schemas"]["UseEventAtJob"][];
             /** @description How long chains had become. */
             elongations: components["schemas"]["ElongationAtJob"][];
+            /** @description Searches for a fault, in the order in which they were begun. */
+            faults: components["schemas"]["FaultAtJob"][];
             /** @description In the order in which they came. */
             photos: components["schemas"]["JobPhoto"][];
             /** @description Setups that went onto the machine, in their order. */
@@ -7446,7 +8003,7 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description 11; a larger number was written by a newer program and is refused.
+             * @description 12; a larger number was written by a newer program and is refused.
              */
             formatVersion: number;
             machine: components["schemas"]["Machine"];
@@ -7533,6 +8090,87 @@ export interface components {
             stop: null | string;
             /** @description Where its maker says so: a manual and its page. */
             source: null | string;
+        };
+        /**
+         * @description On what a marking stands.
+         * @enum {unknown}
+         */
+        MarkedThing: "chain" | "belt" | "wheel" | "tyre";
+        /** @description A figure that a marking tells, or that the table has of what it names. */
+        MarkingFigure: {
+            /** @description In a few words. */
+            what: string;
+            /**
+             * Format: double
+             * @description Of it.
+             */
+            value: number;
+            /** @description “mm”; empty for a count. */
+            unit: string;
+        };
+        /** @description A marking, read in this yard. */
+        MarkingFound: {
+            found: null | components["schemas"]["MarkingInYard"];
+            /** @description What else it could be. */
+            couldBe: components["schemas"]["MarkingInYard"][];
+        };
+        /** @description What a marking is, and what it goes with in this yard. */
+        MarkingInYard: {
+            /** @description What it is. */
+            reading: components["schemas"]["MarkingReading"];
+            /** @description Loops it goes on. */
+            onMachines: components["schemas"]["YardPlace"][];
+            /** @description Wheels and parts in Stock of the same, of which there is one at least. */
+            onShelf: components["schemas"]["YardPlace"][];
+        };
+        /** @description What a marking is. */
+        MarkingReading: {
+            /** @description On what such a marking stands. */
+            thing: components["schemas"]["MarkedThing"];
+            /** @description In words. */
+            what: string;
+            /** @description Designation of the chain, profile or section, as the tables have it; null where it tells none. */
+            standard: null | string;
+            /** @description The same marking as its standard writes it. */
+            written: string;
+            /** @description What it tells, and what the table has of it. */
+            figures: components["schemas"]["MarkingFigure"][];
+            /**
+             * Format: int32
+             * @description Of a wheel; null of anything else.
+             */
+            teeth: null | number;
+            /** @description What is to be minded; null for nothing. */
+            note: null | string;
+            /** @description Of the form. */
+            source: string;
+        };
+        /** @description A marking as it is stamped, moulded or printed. */
+        MarkingText: {
+            /** @description As it stands there. */
+            text: string;
+            on?: null | components["schemas"]["MarkedThing"];
+        };
+        /** @description Something without a marking, measured. */
+        MeasuredMarking: {
+            /** @description A chain or a toothed belt; of a wheel, what runs on it. */
+            on: components["schemas"]["MarkedThing"];
+            /**
+             * Format: double
+             * @description Over ten pitches, from the first to the eleventh in the same place, mm.
+             */
+            overTenMm: number;
+            /**
+             * Format: double
+             * @description Of a chain, between its inner plates, mm; null where nobody measured it.
+             */
+            innerWidthMm?: null | number;
+            /**
+             * Format: double
+             * @description Of a chain, over a roller, mm; null where nobody measured it.
+             */
+            rollerMm?: null | number;
+            form?: null | components["schemas"]["ToothForm"];
         };
         /**
          * @description Between which faces a length of chain was measured.
@@ -7661,6 +8299,18 @@ export interface components {
         NeighboursQuestion: {
             layout?: null | components["schemas"]["LoopLayout"];
         };
+        /** @description Something said or tried in a search for a fault. */
+        NewFaultEvent: {
+            /**
+             * Format: date
+             * @description Day on which a job is opened for it, where none goes on.
+             */
+            on: string;
+            /** @description The sender’s own: sent twice with the same key it counts once. */
+            key: string;
+            /** @description What was said or tried. */
+            event: components["schemas"]["JobEvent"];
+        };
         /** @description A machine that comes in. */
         NewJob: {
             /**
@@ -7714,6 +8364,13 @@ export interface components {
          * @enum {unknown}
          */
         NextStep: "readAsFound" | "giveWindow" | "turn" | "tightenAndRead" | "done" | "spreadTooWide" | "asNearAsAHand" | "looseOrBent" | "tieReading" | "atItsEnd" | "chooseTrackingEnd" | "saySuspension" | "letSpringSet" | "readAgain" | "springIsWrong" | "nothingMoves";
+        /** @description The test to do next. */
+        NextTest: {
+            /** @description Which. */
+            test: components["schemas"]["TestLeft"];
+            /** @description One for each of its answers. */
+            outcomes: components["schemas"]["FaultOutcome"][];
+        };
         /**
          * @description Why a station has no figure.
          * @enum {unknown}
@@ -7777,6 +8434,18 @@ export interface components {
             /** @description Of each line that is in it. */
             under: components["schemas"]["RunConditions"][];
         };
+        /** @description What the odds of one way would be. */
+        OddsThen: {
+            /** @description As in string FaultOdds.Key. */
+            key: string;
+            /** @description In a word. */
+            word: components["schemas"]["OddsWord"];
+        };
+        /**
+         * @description Odds in a word; the number stands in the working.
+         * @enum {unknown}
+         */
+        OddsWord: "likely" | "possible" | "unlikely";
         /** @description What the odometer said on a day. */
         OdometerEntry: {
             /**
@@ -9534,6 +10203,17 @@ export interface components {
             /** @description Each reading of the round in its order; null for one that can't be told. */
             inside: (null | boolean)[];
         };
+        /** @description A way that was thinkable by what was said, and what took it out. */
+        RuledOut: {
+            /** @description The way, in words. */
+            what: string;
+            /** @description Key of the test whose answer speaks most against it beside the first way. */
+            test: string;
+            /** @description What was asked. */
+            ask: string;
+            /** @description What came of it, in words. */
+            answer: string;
+        };
         /** @description A run of chain or belt at the step that lays or closes it, as its standard measures it. */
         RunAtStep: {
             /** @description Key of the step. */
@@ -10751,6 +11431,105 @@ export interface components {
             /** @description For a gearbox set whose name is here already: it is added beside it, by its author and version, and nothing here is changed. */
             isBeside: boolean;
         };
+        /** @description A V-belt that stands too high or too low in a sheave with shims. */
+        SheaveShimsInput: {
+            /**
+             * Format: double
+             * @description Between the faces of the sheave.
+             */
+            sheaveAngleDeg: number;
+            /**
+             * Format: double
+             * @description Thickness of one shim.
+             */
+            shimMm: number;
+            /** @description What they do here. */
+            sense: components["schemas"]["ShimSense"];
+            /**
+             * Format: double
+             * @description Top of the belt above the rim as it is; negative below it.
+             */
+            standsMm: number;
+            /**
+             * Format: double
+             * @description The same as it should be; its maker’s figure, else level or slightly proud.
+             */
+            wantedMm: number;
+            /**
+             * Format: int32
+             * @description That are there now, at each bolt.
+             */
+            shimsIn: number;
+            /**
+             * Format: int32
+             * @description That could be put in at each bolt.
+             */
+            spare: number;
+            /**
+             * Format: double
+             * @description At which the belt runs in this sheave now; null where no ratio is asked for.
+             */
+            radiusMm?: null | number;
+            /**
+             * Format: double
+             * @description Between the shafts; asked for with the radius.
+             */
+            centreMm?: null | number;
+            /**
+             * Format: double
+             * @description Of the belt, where it bends; asked for with the radius.
+             */
+            lengthMm?: null | number;
+            /**
+             * @description This sheave drives; else it is driven.
+             * @default false
+             */
+            isDriver: boolean;
+        };
+        /** @description How many shims to put in or take out, the same at every bolt. */
+        SheaveShimsResult: {
+            /**
+             * Format: double
+             * @description How far one lets the belt sink or rise.
+             */
+            perShimMm: number;
+            /**
+             * Format: int32
+             * @description To be taken out at each bolt.
+             */
+            out: number;
+            /**
+             * Format: int32
+             * @description To be put in at each bolt.
+             */
+            in: number;
+            /**
+             * Format: double
+             * @description Top of the belt above the rim then.
+             */
+            thenMm: number;
+            /**
+             * Format: int32
+             * @description Shims that are there then, at each bolt.
+             */
+            left: number;
+            /**
+             * Format: int32
+             * @description So many more would be wanted at each bolt and are not there; 0 for none.
+             */
+            missing: number;
+            /**
+             * Format: double
+             * @description Driven radius over driving radius as it runs now; null where it is not asked for.
+             */
+            ratioNow: null | number;
+            /**
+             * Format: double
+             * @description The same then.
+             */
+            ratioThen: null | number;
+            workings: components["schemas"]["Working"][];
+        };
         /** @description How a table of text is written: its signs, and what stands between its cells. */
         SheetForm: {
             /** @description Name of how letters are written. */
@@ -10766,6 +11545,11 @@ export interface components {
          * @enum {unknown}
          */
         ShiftTo: "edge" | "offEdge" | "line" | null;
+        /**
+         * @description What shims do at a sheave that opens and closes: asked once of a machine, since both ways are built.
+         * @enum {unknown}
+         */
+        ShimSense: "underOpeningBolts" | "betweenHalves";
         /**
          * @description Of the machine, seen in the direction of travel.
          * @enum {unknown}
@@ -12022,6 +12806,11 @@ export interface components {
              */
             bumpMm: number;
         };
+        /**
+         * @description How much a test tells for its minutes.
+         * @enum {unknown}
+         */
+        TellsMuch: "much" | "some" | "little";
         /** @description The lowest and highest tightness accepted, in the scale of the loop. */
         TensionWindow: {
             /**
@@ -12037,6 +12826,40 @@ export interface components {
             origin: components["schemas"]["WindowOrigin"];
             /** @description Why it lies there, with its source. */
             reason: string;
+        };
+        /** @description A test that is not answered yet. */
+        TestLeft: {
+            /** @description Of the test. */
+            key: string;
+            /** @description What is asked. */
+            ask: string;
+            /** @description How it is done. */
+            how: string;
+            /**
+             * Format: double
+             * @description It takes, min.
+             */
+            minutes: number;
+            /** @description Where a hand can be hurt; null for nothing to say. */
+            caution: null | string;
+            /** @description Needed; null for none. */
+            tool: null | string;
+            /**
+             * Format: int32
+             * @description It takes.
+             */
+            people: number;
+            /** @description With the tools on hand and the people there. */
+            canBeDone: boolean;
+            /** @description With “yes” the machine does not go out. */
+            isStopLook: boolean;
+            /**
+             * Format: double
+             * @description What it takes away of what is open, on average, bits.
+             */
+            gainBits: number;
+            /** @description For its minutes, beside the others. */
+            tells: components["schemas"]["TellsMuch"];
         };
         /** @description A belt on fixed centres that gets warm. */
         ThermalTensionInput: {
@@ -12110,7 +12933,7 @@ export interface components {
          * @description Tools by their kind, as a step asks for them.
          * @enum {unknown}
          */
-        ToolKind: "stand" | "spanner" | "socket" | "hexKey" | "screwdriver" | "torqueWrench" | "tensionGauge" | "straightEdge" | "feelerGauge" | "caliper" | "chainTool" | "puller" | "punch" | "clamp" | "pliers" | "vice";
+        ToolKind: "stand" | "spanner" | "socket" | "hexKey" | "screwdriver" | "torqueWrench" | "tensionGauge" | "straightEdge" | "feelerGauge" | "caliper" | "chainTool" | "puller" | "punch" | "clamp" | "pliers" | "vice" | "tachometer";
         /** @description What does the work of a tool that is not there, and what is risked by it. */
         ToolStandIn: {
             /** @description The one that is not there. */
@@ -12120,6 +12943,11 @@ export interface components {
             /** @description What that risks, as a sentence. */
             risk: string;
         };
+        /**
+         * @description How the teeth of a belt or of its pulley are formed.
+         * @enum {unknown}
+         */
+        ToothForm: "trapezoid" | "round" | null;
         /** @description How a pull is shared among the teeth a chain lies on. */
         ToothLoadsResult: {
             /**
@@ -12542,6 +13370,29 @@ export interface components {
              */
             times: number;
         };
+        /** @description An answer on the way so far. */
+        WayStep: {
+            /** @description Key of the test. */
+            test: string;
+            /** @description What was asked. */
+            ask: string;
+            /** @description What came of it, in words. */
+            answer: string;
+            /**
+             * Format: double
+             * @description Such a test takes, min.
+             */
+            minutes: number;
+            /**
+             * Format: int64
+             * @description Number of the entry that says so: taken back by it; null where the record answers it.
+             */
+            entry: null | number;
+            record: null | components["schemas"]["FaultRecordAnswer"];
+            measured: null | components["schemas"]["FaultMeasured"];
+            /** @description The machine does not go out with it. */
+            isStop: boolean;
+        };
         /** @description How a chain wears, and when it has worn to its limit. */
         WearAnswer: {
             /**
@@ -12879,6 +13730,21 @@ export interface components {
             way: string;
             /** @description What it would do, as a sentence. */
             does: string;
+        };
+        /** @description Where something like it is, or goes. */
+        YardPlace: {
+            /** @description “final drive of Curlew”, or what lies on the shelf. */
+            what: string;
+            /**
+             * Format: int64
+             * @description Null for the shelf.
+             */
+            machineId: null | number;
+            /**
+             * Format: int32
+             * @description Of the shelf; null for a machine.
+             */
+            count: null | number;
         };
     };
     responses: never;
@@ -13838,6 +14704,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CutBeltResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    findShims: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheaveShimsInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheaveShimsResult"];
                 };
             };
             /** @description Bad Request */
@@ -15034,6 +15942,278 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    listFaults: {
+        parameters: {
+            query?: {
+                after?: number;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FaultGoingOn"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    findFault: {
+        parameters: {
+            query?: {
+                test?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+                loopKey: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FaultDesk"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    searchFault: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                loopKey: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewFaultEvent"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FaultDesk"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    readMarking: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkingText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarkingFound"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    findMeasured: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasuredMarking"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarkingFound"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
             };
             /** @description Conflict */
             409: {

@@ -42,6 +42,11 @@ const router = createBrowserRouter([
         ],
       },
       { path: 'week', lazy: { Component: async () => (await import('../yard/WeekPage')).default } },
+      { path: 'faults', lazy: { Component: async () => (await import('../faults/FaultsView')).default } },
+      {
+        path: 'faults/:machineId/:loopKey',
+        lazy: { Component: async () => (await import('../faults/FaultPage')).default },
+      },
       { path: 'stock', lazy: { Component: async () => (await import('../stock/StockView')).default } },
       {
         path: 'machines/:machineId',

@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react'
-import { PracticeIcon, StockIcon, YardIcon } from '../shell/icons'
+import { FaultsIcon, PracticeIcon, StockIcon, YardIcon } from '../shell/icons'
 
 export interface Place {
   name: string
@@ -17,6 +17,12 @@ export const PLACES: Place[] = [
     hint: 'wheels, chains and other parts on the shelf, tools',
     path: '/stock',
     icon: StockIcon,
+  },
+  {
+    name: 'Faults',
+    hint: 'from what it does to its cause, by the next best test',
+    path: '/faults',
+    icon: FaultsIcon,
   },
   { name: 'Practice', hint: 'setting a simulated drive, no vehicle', path: '/practice', icon: PracticeIcon },
 ]

@@ -8,6 +8,7 @@ import { BeltCodeTool } from './BeltCodeTool'
 import { CutBeltTool } from './CutBeltTool'
 import { GrooveTool } from './GrooveTool'
 import { LengthForCentreTool } from './LengthForCentreTool'
+import { ShimsTool } from './ShimsTool'
 import { SprocketTool } from './SprocketTool'
 
 /** By what the core calls them. */
@@ -16,6 +17,7 @@ const TOOLS: Record<string, { label: string; Tool: ComponentType<{ bench: Workbe
   beltCode: { label: 'code on a belt', Tool: BeltCodeTool },
   groove: { label: 'groove', Tool: GrooveTool },
   cutToLength: { label: 'cut to length', Tool: CutBeltTool },
+  shims: { label: 'shims', Tool: ShimsTool },
   sprocket: { label: 'sprocket', Tool: SprocketTool },
 }
 

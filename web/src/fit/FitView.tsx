@@ -28,6 +28,9 @@ import { SideView, wheelSizeText } from './SideView'
 import { SuspensionPanel } from './SuspensionPanel'
 
 const BenchTools = lazy(() => import('./BenchTools'))
+const MarkingPanel = lazy(async () => ({
+  default: (await import('../loop/MarkingPanel')).MarkingPanel,
+}))
 const CombinationsPanel = lazy(() => import('./CombinationsPanel'))
 const NeighboursPanel = lazy(() => import('./NeighboursPanel'))
 const RailPanel = lazy(() => import('./RailPanel'))
@@ -53,6 +56,7 @@ export default function FitView() {
   const tools = (
     <Suspense>
       <BenchTools key={fit.loop.loopKey} bench={bench} fit={fit} />
+      <MarkingPanel />
     </Suspense>
   )
   const followUps = (

@@ -13,7 +13,7 @@ import fields from '../shell/fields.module.css'
 import { ReasonedButton } from '../shell/ReasonedButton'
 import { Refused } from '../shell/Refused'
 import classes from './BeginJobDialog.module.css'
-import { ABOUT_LABELS, jobPath, REASON_HINTS, REASON_WORDS } from './words'
+import { ABOUT_LABELS, faultPath, jobPath, REASON_HINTS, REASON_WORDS } from './words'
 
 /** A machine comes in: why, and once what its odometer says. Nothing but the machine is needed. */
 export default function BeginJobDialog({
@@ -35,7 +35,8 @@ export default function BeginJobDialog({
   const [openedOn, setOpenedOn] = useState(today())
   const [km, setKm] = useState<number | null>()
   const [hours, setHours] = useState<number | null>()
-  const machine = cards.find((c) => c.machine.id === id)?.machine
+  const card = cards.find((c) => c.machine.id === id)
+  const machine = card?.machine
   const lastHours = useJobs(id).data?.find((j) => j.hours !== null)?.hours ?? undefined
   const navigate = useNavigate()
   const units = useUnits()
@@ -56,7 +57,9 @@ export default function BeginJobDialog({
       .catch(() => undefined) // it stands in the dialog
     if (!job) return
     onClose()
-    navigate(jobPath(job))
+    // Something is wrong: its cause is searched at the loop, the last of several.
+    const loop = card?.summary.loops.at(-1)
+    navigate(reason === 'somethingWrong' && loop ? faultPath(machine.id, loop.loopKey) : jobPath(job))
   }
   return (
     <Modal

@@ -5,6 +5,7 @@ import { useJobs } from '../api/queries'
 import { useBench, type Workbench } from '../machine/useWorkbench'
 import { EmptyState } from '../shell/EmptyState'
 import { ClosingList } from './ClosingList'
+import { FaultsPanel } from './FaultsPanel'
 import { FindingsPanel } from './FindingsPanel'
 import { FittedPanel } from './FittedPanel'
 import { HeadPanel } from './HeadPanel'
@@ -41,6 +42,7 @@ function OpenJob({ bench, job, jobs }: { bench: Workbench; job: JobSheet; jobs: 
     <div className={classes.job}>
       <div className={classes.column}>
         <HeadPanel bench={bench} job={job} />
+        <FaultsPanel bench={bench} job={job} isOpen={isOpen} />
         <PlanPanel job={job} />
         {(isOpen || job.findings.length > 0) && (
           <FindingsPanel bench={bench} job={job} jobs={jobs} isOpen={isOpen} />

@@ -12,7 +12,7 @@ export const REASON_WORDS: Record<JobReason, string> = {
 export const REASON_HINTS: Record<JobReason, string> = {
   visit: 'read and look as found, set, close',
   anotherGearing: 'aim, ratio, fit, loads, build, set',
-  somethingWrong: 'note what it does, then look at Set or Build',
+  somethingWrong: 'from what it does to its cause, by the next best test',
   partNotToBeHad: 'what is in stock, and other kinds side by side',
 }
 
@@ -61,6 +61,14 @@ export const DESPITE_WORDS: Record<JobSheet['despite'][number], string> = {
 /** The name of a loop; its key where it is gone since. */
 export const loopName = (loops: LoopSummary[], key: string) =>
   loops.find((l) => l.loopKey === key)?.name ?? key
+
+/** The same with its key beside it, where another one is called so too. */
+export const loopLabel = (loops: LoopSummary[], { loopKey, name }: LoopSummary) =>
+  loops.some((l) => l.name === name && l.loopKey !== loopKey) ? `${name} (${loopKey})` : name
+
+/** Where a fault of a loop is searched. */
+export const faultPath = (machineId: number, loopKey: string) =>
+  `/faults/${machineId}/${encodeURIComponent(loopKey)}`
 
 export const jobPath = ({ machineId, id }: JobSheet) => `/machines/${machineId}/jobs/${id}`
 

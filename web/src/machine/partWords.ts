@@ -32,4 +32,5 @@ export const TOOL_WORDS: Record<ToolKind, string> = {
   clamp: 'clamp',
   pliers: 'pliers',
   vice: 'vice',
+  tachometer: 'tachometer',
 }

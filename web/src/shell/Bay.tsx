@@ -1,5 +1,5 @@
 import { Button, Switch } from '@mantine/core'
-import { useFocusTrap } from '@mantine/hooks'
+import { useFocusTrap, useWindowEvent } from '@mantine/hooks'
 import { type ReactNode, useState } from 'react'
 import classes from './bay.module.css'
 import { useAwake } from './useAwake'
@@ -21,16 +21,11 @@ export function Bay({
   const [speaks, setSpeaks] = useState(false)
   const focused = useFocusTrap()
   useAwake()
+  // The button that was pressed may be gone with its question, and no key comes from inside then.
+  useWindowEvent('keydown', (event) => event.key === 'Escape' && onLeave())
   useSpeech(speaks, speech)
   return (
-    <div
-      className={className}
-      role="dialog"
-      aria-label="Bay mode"
-      aria-modal="true"
-      ref={focused}
-      onKeyDown={(event) => event.key === 'Escape' && onLeave()}
-    >
+    <div className={className} role="dialog" aria-label="Bay mode" aria-modal="true" ref={focused}>
       <header>
         <Switch
           size="md"

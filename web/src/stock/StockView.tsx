@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { sentenceOf } from '../api/issues'
 import { useStock } from '../api/queries'
+import { MarkingPanel } from '../loop/MarkingPanel'
 import { EmptyState } from '../shell/EmptyState'
 import { HistoryDrawer } from '../shell/HistoryDrawer'
 import { PageTitle } from '../shell/PageTitle'
@@ -130,6 +131,7 @@ export default function StockView() {
           <SpacersPanel />
           <ToolsPanel />
           <GearboxSets />
+          <MarkingPanel />
           <CoilPanel />
         </div>
       </div>
