@@ -33,6 +33,7 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(Aim))]
 [JsonSerializable(typeof(AimTarget))]
 [JsonSerializable(typeof(BeltCodeAnswer))]
+[JsonSerializable(typeof(ChoiceDesk))]
 [JsonSerializable(typeof(ClosingQuestion))]
 [JsonSerializable(typeof(CoilLengthResult))]
 [JsonSerializable(typeof(CutBeltInput))]

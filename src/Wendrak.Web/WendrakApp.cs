@@ -127,6 +127,7 @@ public static class WendrakApp
         app.MapSet();
         app.MapFollowUps();
         app.MapDue();
+        app.MapChoice();
         app.MapFaults();
         app.MapMarkings();
         app.MapLog();

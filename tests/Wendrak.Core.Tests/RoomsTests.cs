@@ -29,6 +29,7 @@ public sealed class RoomsTests
         "Alignment",
         "Photos",
         "Procedures",
+        "Choices",
         "Records",
         "Importing",
         "Traces",

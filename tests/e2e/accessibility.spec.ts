@@ -55,6 +55,11 @@ const VIEWS: [string, string, (page: Page) => Promise<void>][] = [
     '/machines/6/check?loops=left-belt',
     async (p) => expect(p.getByRole('region', { name: 'Part in hand' })).toBeVisible(),
   ],
+  [
+    'a choice of kinds',
+    '/machines/1/choice',
+    async (p) => expect(p.getByRole('region', { name: 'Outcome' })).toBeVisible(),
+  ],
   ['faults', '/faults', async (p) => expect(p.getByRole('region', { name: 'Curlew' })).toBeVisible()],
   [
     'a search for a fault',

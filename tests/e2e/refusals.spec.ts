@@ -85,7 +85,8 @@ const FORMS: Form[] = [
   { name: 'loads of a moped', path: '/machines/2/loads' },
   { name: 'loads of a bicycle', path: '/machines/3/loads' },
   { name: 'loads of a winch', path: '/machines/4/loads' },
-  { name: 'loads of a robot', path: '/machines/5/loads' },
+  // Its share of the torque is asked for once an answer says that the drive forks.
+  { name: 'loads of a robot', path: '/machines/5/loads', open: [comes('Share of the torque')] },
   ...['charge', 'noise', 'upkeep', 'part paid for', 'how it is liked', 'timed run'].map((kind) => ({
     name: `${kind} in the log`,
     path: '/machines/2/check?view=brought',

@@ -19,6 +19,7 @@ const ORDER = [
   'build',
   'set',
   'check',
+  'choice',
   'faults',
   'stock',
   'yard',

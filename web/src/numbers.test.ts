@@ -129,6 +129,13 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'build/OwnStep.tsx', numbers: '8' },
     { file: 'machine/SetupActions.tsx', numbers: '26 65' },
   ],
+  'what a cost is told for, how many turns are shown at first, and less than half a millimetre is none': [
+    { file: 'choice/BesidePanel.tsx', numbers: '0.5 1000' },
+    { file: 'choice/CostBar.tsx', numbers: '1000' },
+    { file: 'choice/OutcomeCard.tsx', numbers: '3' },
+    { file: 'choice/OwnReasonsPanel.tsx', numbers: '300 80' },
+    { file: 'choice/words.ts', numbers: '10_000' },
+  ],
   'a share in percent': [{ file: 'job/useSendPhotos.ts', numbers: '100' }],
   'places round the wheel, and parts of a turn as they are written': [
     { file: 'set/RecordPage.tsx', numbers: '4 4' },

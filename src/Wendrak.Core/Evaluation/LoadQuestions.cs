@@ -142,6 +142,10 @@ internal static class LoadAnswers
             view.LayoutOf(view.AnyLoop) is null ? null : view.Laid.Path
         );
 
+    /// <summary>What is fitted, as its loads are stored.</summary>
+    public static LoadsInput AsFitted(MachineInView view) =>
+        InputOf(view, view.Fitted.Loops, view.Fitted.RoadWheels, null, null);
+
     private static LoadsInput InputOf(
         MachineInView view,
         IReadOnlyList<LoopChoice> loops,

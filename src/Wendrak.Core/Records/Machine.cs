@@ -1,3 +1,4 @@
+using Wendrak.Core.Choices;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Loops;
@@ -21,6 +22,7 @@ namespace Wendrak.Core.Records;
 /// <param name="Loads">What drives its drives and what its chains and belts can take, as far as somebody said.</param>
 /// <param name="Procedures">What it has of its own beside the procedures it is worked on by; null for nothing.</param>
 /// <param name="Inspections">How its loops are looked at, for those of which somebody said more than the trade does.</param>
+/// <param name="Weighings">What was weighed in the place of its loops; null for nothing.</param>
 /// <param name="Name">What people call it.</param>
 /// <param name="Note">Free words; null for none.</param>
 public sealed record Machine(
@@ -38,5 +40,6 @@ public sealed record Machine(
     MachineLoads? Loads = null,
     IReadOnlyList<LoopSetting>? Settings = null,
     IReadOnlyList<OwnProcedure>? Procedures = null,
-    IReadOnlyList<LoopInspection>? Inspections = null
+    IReadOnlyList<LoopInspection>? Inspections = null,
+    IReadOnlyList<LoopWeighing>? Weighings = null
 ) : StoredRecord(Id, Version);

@@ -41,6 +41,7 @@ public static partial class MachineReconciling
         {
             "Layouts" => sent.Layouts!.Select(l => loops.Contains(l.LoopKey)),
             "Settings" => sent.Settings!.Select(s => loops.Contains(s.LoopKey)),
+            "Weighings" => sent.Weighings!.Select(w => loops.Contains(w.LoopKey)),
             "Inspections" => sent.Inspections!.Select(i => Follow(i, sent) is not null),
             "Shafts" => sent.Shafts!.Select(s => Follow(s, sent.Drives) is not null),
             "Loads.Sources" => sent.Loads!.Sources.Select(s => drives.Contains(s.DriveKey)),
@@ -75,7 +76,7 @@ public static partial class MachineReconciling
     private static int Nth(IEnumerable<bool> stays, int n) => stays.Index().Where(s => s.Item).ElementAt(n).Index;
 
     [GeneratedRegex(
-        @"^Machine\.(?<list>Layouts|Settings|Shafts|Inspections|Loads\.(Sources|Strengths|Alternatives|Joints))\[(?<n>\d+)\](?<rest>.*)$",
+        @"^Machine\.(?<list>Layouts|Settings|Shafts|Inspections|Weighings|Loads\.(Sources|Strengths|Alternatives|Joints))\[(?<n>\d+)\](?<rest>.*)$",
         RegexOptions.CultureInvariant
     )]
     private static partial Regex InList();
@@ -99,6 +100,7 @@ public static partial class MachineReconciling
             Shafts = Some(machine.Shafts?.Select(s => Follow(s, machine.Drives)).OfType<ShaftWidths>()),
             Loads = MachineLoads.For(machine.Loads, machine.Drives),
             Settings = Some(machine.Settings?.Where(s => loops.Contains(s.LoopKey))),
+            Weighings = Some(machine.Weighings?.Where(w => loops.Contains(w.LoopKey))),
             Inspections = Some(machine.Inspections?.Select(i => Follow(i, machine)).OfType<LoopInspection>()),
         };
     }

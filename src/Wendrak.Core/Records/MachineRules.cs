@@ -1,8 +1,10 @@
+using Wendrak.Core.Choices;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Procedures;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Shafts;
+using Wendrak.Core.Tables;
 using Wendrak.Core.Tension;
 
 namespace Wendrak.Core.Records;
@@ -44,6 +46,7 @@ public static class MachineRules
         guard.Include(CheckSettings(machine));
         guard.Include(CheckProcedures(machine));
         guard.Include(CheckInspections(machine));
+        guard.Include(CheckWeighings(machine));
         guard.ThrowIfAny();
     }
 
@@ -80,6 +83,41 @@ public static class MachineRules
             );
             if (loop is not null)
                 guard.Include(new Guard(at).Include(inspections[i].Check(loop)));
+        }
+        return guard;
+    }
+
+    private static Guard CheckWeighings(Machine machine)
+    {
+        Guard guard = new();
+        IReadOnlyList<LoopWeighing> weighings = machine.Weighings ?? [];
+        for (int i = 0; i < weighings.Count; i++)
+        {
+            string at = FormattableString.Invariant($"{nameof(machine.Weighings)}[{i}].");
+            LoopWeighing weighing = weighings[i];
+            guard
+                .That(
+                    LoopsOf(machine).Any(l => l.Key == weighing.LoopKey)
+                        && weighings.Take(i).All(w => (w.LoopKey, w.Matter) != (weighing.LoopKey, weighing.Matter)),
+                    at + nameof(weighing.LoopKey),
+                    "unknown",
+                    "Give each matter of each loop of this machine once."
+                )
+                .That(
+                    weighing.Matter is null || ChoiceParts.All.Any(p => p.Matter == weighing.Matter),
+                    at + nameof(weighing.Matter),
+                    "unknown",
+                    "Give one of the choices between parts, or none for the kind of drive."
+                )
+                .Include(
+                    new Guard(at).Include(
+                        weighing.Check(
+                            weighing.Matter is null
+                                ? [.. ChoiceKinds.All.Select(k => k.Key)]
+                                : [.. ChoiceParts.All.Where(p => p.Matter == weighing.Matter).Select(p => p.Key)]
+                        )
+                    )
+                );
         }
         return guard;
     }

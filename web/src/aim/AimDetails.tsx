@@ -1,10 +1,12 @@
 import { Autocomplete, Button, Group, TextInput } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import type { ReactNode } from 'react'
+import { Link } from 'react-router'
 import { type Aim, changeAim, removeAim } from '../api/client'
 import { useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
+import { choicePath } from '../machine/choicePath'
 import type { Workbench } from '../machine/useWorkbench'
 import work from '../machine/work.module.css'
 import { ConflictDialog } from '../shell/ConflictDialog'
@@ -93,6 +95,13 @@ export function AimDetails({ bench, stored, list }: { bench: Workbench; stored: 
         <NearestAims bench={bench} aim={draft} />
         <Panel title="What it is worth to the owner" note="0 does not matter, 3 matters most">
           <WishFields wishes={draft.wishes} onChange={(wishes) => setDraft({ ...draft, wishes })} />
+          {bench.loops.length > 0 && (
+            <p data-no-print>
+              <Link to={choicePath(bench.card.machine.id, bench.loops.at(-1)?.loopKey)}>
+                Weigh other kinds of drive by them
+              </Link>
+            </p>
+          )}
         </Panel>
       </div>
       {conflict && (

@@ -905,6 +905,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/machines/{id}/choice/{loopKey}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Kinds of drive or parts side by side in the place of a loop, what they come to, and what would turn it */
+        post: operations["weighChoice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/faults": {
         parameters: {
             query?: never;
@@ -2972,6 +2989,127 @@ export interface components {
             point: components["schemas"]["OperatingPointKind"];
             mends: components["schemas"]["Mend"][];
         };
+        /** @description What is weighed at a loop. */
+        ChoiceAsked: {
+            /** @description What is chosen: a key of the choices between parts; null for the kind of drive. */
+            matter?: null | string;
+            weighing?: null | components["schemas"]["LoopWeighing"];
+        };
+        /** @description One of the things that are weighed, in full. */
+        ChoiceColumn: {
+            /** @description Its key. */
+            key: string;
+            /** @description What people call it. */
+            name: string;
+            /** @description It is what is on. */
+            isFitted: boolean;
+            place: null | components["schemas"]["KindAtPlace"];
+            /** @description What keeps it from coming first; empty for nothing. */
+            out: components["schemas"]["OutTold"][];
+            /** @description What the answers say is to be watched. */
+            watched: string[];
+            /** @description Keys of the questions it hangs on that nobody answered. */
+            open: string[];
+            /** @description Reasons for it, the surest first. */
+            for: components["schemas"]["ReasonTold"][];
+            /** @description Reasons against it; none is hidden. */
+            against: components["schemas"]["ReasonTold"][];
+            cost: null | components["schemas"]["RunningCost"];
+            /**
+             * Format: double
+             * @description Distance or hours after which its conversion is paid back; null where it is not cheaper to run, or nothing was typed.
+             */
+            paidBackAfter: null | number;
+            /** @description What it does for each wish, in figures. */
+            facts: components["schemas"]["WishFact"][];
+            /** @description What was typed of it. */
+            figures: components["schemas"]["OptionFigures"];
+            /** @description Whether it can be had was asked more than a season ago. */
+            isAskedLongAgo: boolean;
+            /** @description It can be kept as a trial. */
+            canBeTried: boolean;
+            /**
+             * Format: int64
+             * @description Number of the trial it is kept as; null for none.
+             */
+            trialId: null | number;
+        };
+        /** @description What can be weighed in the place of a loop, and what it comes to. */
+        ChoiceDesk: {
+            /** @description What people call the loop. */
+            loopName: string;
+            /** @description As it is: typed, stored, or what one begins with. */
+            weighing: components["schemas"]["LoopWeighing"];
+            /** @description Aim that the wishes begin with; null where somebody said them, and where no aim does. */
+            wishesFrom: null | string;
+            /** @description Something else went on since they were asked. */
+            askWishesAgain: boolean;
+            /** @description What the machine counts in. */
+            unit: components["schemas"]["RunUnit"];
+            columns: components["schemas"]["ChoiceColumn"][];
+            /** @description All that can stand in a column. */
+            offered: components["schemas"]["OptionOffered"][];
+            /** @description What can be weighed at this loop. */
+            matters: components["schemas"]["MatterOffered"][];
+            /** @description That the columns bring up. */
+            questions: components["schemas"]["QuestionAsked"][];
+            /** @description What it comes to. */
+            outcome: components["schemas"]["Decision"];
+            /** @description What would put something else first. */
+            turns: components["schemas"]["TurnOver"][];
+            /**
+             * Format: int32
+             * @description That can stand side by side.
+             */
+            mostColumns: number;
+            /**
+             * Format: double
+             * @description Nearer than this they are equal.
+             */
+            nearEqual: number;
+            /** @description Of the outcome. */
+            workings: components["schemas"]["Working"][];
+        };
+        /** @description A kind of drive that can stand in the place of a loop. Source: table `choice_kinds.csv`. */
+        ChoiceKind: {
+            /** @description Its key. */
+            key: string;
+            /** @description What people call it. */
+            name: string;
+            element: null | components["schemas"]["DriveElement"];
+            /** @description Machines it is made for; empty for all. */
+            machines: components["schemas"]["MachineKind"][];
+            /** @description What it is, in a few words. */
+            what: string;
+            /** @description Whether it can be fitted without another frame or case, so that a trial of it can be kept. */
+            canBeTried: boolean;
+            /** @description It runs on oil. */
+            isOiled: boolean;
+            /** @description It has no joint: it is put on from the side. */
+            isEndless: boolean;
+            /** @description It drives by friction: its ratio is not exact. */
+            slips: boolean;
+            /** @description What is driven turns the other way than the shaft that drives. */
+            turnsRound: boolean;
+            /**
+             * Format: double
+             * @description Least ratio of one stage of it; null for none.
+             */
+            leastRatio: null | number;
+            /**
+             * Format: double
+             * @description Largest ratio that one stage of it is used for.
+             */
+            mostRatio: number;
+            /** @description Who says so. */
+            mostRatioSource: string;
+            /** @description Standard or practice that its row is from. */
+            source: string;
+            /** @description How sure that is. */
+            certainty: string;
+            /** @description What else is to be known of it. */
+            note: string;
+        };
         /** @description Something that came before, as it is said and as the record has it. */
         CircumstanceChoice: {
             /** @description Of the table. */
@@ -3413,6 +3551,21 @@ export interface components {
          * @enum {unknown}
          */
         DecimalMark: "point" | "comma";
+        /** @description What a weighing comes to. */
+        Decision: {
+            kind: components["schemas"]["OutcomeKind"];
+            /** @description What comes first; null where none does. */
+            first: null | string;
+            /** @description What comes next by the same rule; null for none. */
+            second: null | string;
+            scores: components["schemas"]["OptionScore"][];
+            /** @description Wishes that put it first, the one that does most first. */
+            by: components["schemas"]["DriveWish"][];
+            /** @description Wishes that were weighed: figures of every one that is left. */
+            weighed: components["schemas"]["DriveWish"][];
+            /** @description Wishes that matter and were not weighed, since one of them has no firm figure. */
+            notWeighed: components["schemas"]["DriveWish"][];
+        };
         /** @description Wheels a machine was delivered with. */
         DeliveredWheels: {
             loops: components["schemas"]["LoopChoice"][];
@@ -3576,6 +3729,11 @@ export interface components {
              */
             crankLengthMm: null | number;
         };
+        /**
+         * @description Something that must be so: what does not meet it is out, whatever else speaks for it.
+         * @enum {unknown}
+         */
+        DriveMust: "frameStaysClosed" | "runsDry" | "neverSlips" | "slipsFirst" | "sameSense" | "toBeHad";
         /** @description Where power leaves a drive. */
         DriveOutput: {
             /** @description E.g. “rear wheel”; unique in the machine. */
@@ -3606,6 +3764,11 @@ export interface components {
              */
             matchTolerancePercent: number;
         };
+        /**
+         * @description What a drive can be worth to its owner.
+         * @enum {unknown}
+         */
+        DriveWish: "littleUpkeep" | "quiet" | "lowCost" | "takesDirt" | "ratioChanges" | "littleLoss" | "lowMass" | "longLife";
         /** @description A machine's drives with everything on them. */
         DrivesAsBuilt: {
             drives: components["schemas"]["Drive"][];
@@ -5262,6 +5425,11 @@ export interface components {
              */
             hours: number;
         };
+        /**
+         * @description How something can be had.
+         * @enum {unknown}
+         */
+        HowToBeHad: "anyShop" | "toOrder" | "hardToFind" | "notToBeHad" | null;
         /** @description A wheel on its hub at the step that puts it on, and what turning it round would do. */
         HubAtStep: {
             /** @description Key of the step. */
@@ -6226,6 +6394,95 @@ export interface components {
          * @enum {unknown}
          */
         JobState: "goesOn" | "waits" | "ended";
+        /** @description A kind of drive in the place of a loop: the smallest of it that holds, else the one that comes nearest. */
+        KindAtPlace: {
+            kind: components["schemas"]["ChoiceKind"];
+            /** @description It is what is on. */
+            isFitted: boolean;
+            holds: components["schemas"]["KindHolds"];
+            setup: null | components["schemas"]["LoopAlternative"];
+            /** @description It was typed for this machine, by its maker’s figures. */
+            isOwn: boolean;
+            /**
+             * Format: double
+             * @description How far its ratio is off the one that is fitted.
+             */
+            ratioPercent: number;
+            fit: null | components["schemas"]["KindFit"];
+            /** @description Why it can’t be laid; null where it can, or nobody said where things stand. */
+            fitProblem: null | string;
+            figures: null | components["schemas"]["LoopFigures"];
+            /** @description Field of the loads that would tell whether it holds; null where it is told. */
+            missing: null | string;
+            /**
+             * Format: double
+             * @description Pull with shock that its maker must allow, N; null where that is not the question.
+             */
+            needsPullN: null | number;
+            worst: null | components["schemas"]["LoadCheck"];
+            /**
+             * Format: double
+             * @description Of what runs round, without its wheels; null where neither tables nor person tell.
+             */
+            massKg: null | number;
+            /** @description One line on a kind that is no loop: what it would be between these shafts. */
+            figure: null | string;
+            /** @description Of that line. */
+            workings: components["schemas"]["Working"][];
+        };
+        /** @description How a kind fits between the shafts that are there. */
+        KindFit: {
+            /**
+             * Format: double
+             * @description To order: links, belt teeth or mm; null where none reaches.
+             */
+            length: null | number;
+            /**
+             * Format: double
+             * @description Of shafts that stay where they are: how much of that length is over, mm; null where something is moved.
+             */
+            overMm: null | number;
+            /**
+             * Format: double
+             * @description Length of its way where the shafts stand, in the same unit.
+             */
+            exactLength: number;
+            unit: components["schemas"]["LengthUnit"];
+            /**
+             * Format: double
+             * @description How far what is moved goes from where it stands with what is fitted; null where that is not known, or nothing moves.
+             */
+            movedMm: null | number;
+            /** @description What is moved; null where nothing is. */
+            mover: null | string;
+            /**
+             * Format: double
+             * @description Of the adjustment that is left then; null where nothing is moved, or none reaches.
+             */
+            leftPercent: null | number;
+            /**
+             * Format: double
+             * @description Over the teeth or rim of the driving wheel, mm.
+             */
+            frontOutsideMm: number;
+            /**
+             * Format: double
+             * @description Of the driven one.
+             */
+            rearOutsideMm: number;
+            /**
+             * Format: double
+             * @description How much larger than the one that is on, mm.
+             */
+            rearMoreMm: number;
+            /** @description What is fitted runs over an idler or tensioner: it was left out. */
+            withoutIdlers: boolean;
+        };
+        /**
+         * @description Whether a kind of drive holds in the place of a loop.
+         * @enum {unknown}
+         */
+        KindHolds: "holds" | "watch" | "notTold" | "doesNotHold" | "nothingNear" | "notThisRatio" | "notJudgedHere" | "figuresOnly";
         /** @description A chain drive that is known to last, by the figures people remember of it. */
         KnownChainInput: {
             /** @description Chain of the tables. */
@@ -7901,6 +8158,42 @@ export interface components {
             /** @description How it is set: as it was asked, else by what moves it. */
             setting: components["schemas"]["LoopSetting"];
         };
+        /** @description What is weighed in the place of a loop, and what it is worth to the owner. */
+        LoopWeighing: {
+            /** @description Key of the loop. */
+            loopKey: string;
+            /** @description What is chosen: a key of the choices between parts; null for the kind of drive. */
+            matter: null | string;
+            /** @description One of each at most; what is not named does not matter. */
+            wishes: components["schemas"]["WishWeight"][];
+            /**
+             * Format: date
+             * @description Day on which they were asked; null where nobody was.
+             */
+            wishesOn: null | string;
+            /** @description What must be so. */
+            musts: components["schemas"]["DriveMust"][];
+            /** @description To the questions that a change hangs on. */
+            answers: components["schemas"]["QuestionAnswered"][];
+            /** @description One for each option at most. */
+            figures: components["schemas"]["OptionFigures"][];
+            /** @description Brought up here, beside those of the trade. */
+            reasons: components["schemas"]["OwnReason"][];
+            /** @description Keys of the options side by side; null for the usual ones. */
+            shown?: null | string[];
+            /**
+             * Format: double
+             * @description What an hour of work is worth.
+             */
+            ratePerHour?: null | number;
+            /**
+             * Format: double
+             * @description Of a litre or a kWh.
+             */
+            fuelPrice?: null | number;
+            /** @description At which distance and how the levels were read: only alike ones are compared. */
+            levelHow?: null | string;
+        };
         /**
          * @description How the industrial tables want a chain of this speed oiled.
          * @enum {unknown}
@@ -7941,6 +8234,8 @@ export interface components {
             procedures?: null | components["schemas"]["OwnProcedure"][];
             /** @description How its loops are looked at, for those of which somebody said more than the trade does. */
             inspections?: null | components["schemas"]["LoopInspection"][];
+            /** @description What was weighed in the place of its loops; null for nothing. */
+            weighings?: null | components["schemas"]["LoopWeighing"][];
             /**
              * Format: int64
              * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
@@ -8150,6 +8445,13 @@ export interface components {
             /** @description As it stands there. */
             text: string;
             on?: null | components["schemas"]["MarkedThing"];
+        };
+        /** @description Something that can be weighed at a loop. */
+        MatterOffered: {
+            /** @description Null for the kind of drive. */
+            key: null | string;
+            /** @description What it is. */
+            name: string;
         };
         /** @description Something without a marking, measured. */
         MeasuredMarking: {
@@ -8522,6 +8824,113 @@ export interface components {
          * @enum {unknown}
          */
         OperatingPointKind: "hardestPull" | "cruise" | "topSpeed" | "braking";
+        /** @description What somebody typed of one of the things that are weighed; null for what nobody knows yet. */
+        OptionFigures: {
+            /** @description Key of the kind of drive, or of the part. */
+            option: string;
+            /**
+             * Format: double
+             * @description Of its parts, with the wheels that are changed with it.
+             */
+            price?: null | number;
+            /**
+             * Format: double
+             * @description Work each time they are changed.
+             */
+            fitMinutes?: null | number;
+            /**
+             * Format: double
+             * @description How long they last at least.
+             */
+            lifeLow?: null | number;
+            /**
+             * Format: double
+             * @description How long they last at most; null for the same.
+             */
+            lifeHigh?: null | number;
+            lifeBy?: null | components["schemas"]["SaidBy"];
+            /**
+             * Format: double
+             * @description What is used up each time it is oiled.
+             */
+            oilCost?: null | number;
+            /**
+             * Format: double
+             * @description How often it is oiled.
+             */
+            oilEvery?: null | number;
+            /**
+             * Format: double
+             * @description Work each time it is looked after.
+             */
+            upkeepMinutes?: null | number;
+            /**
+             * Format: double
+             * @description How often it is looked after.
+             */
+            upkeepEvery?: null | number;
+            upkeepBy?: null | components["schemas"]["SaidBy"];
+            /**
+             * Format: double
+             * @description Litres or kWh for 100.
+             */
+            fuelPer100?: null | number;
+            /**
+             * Format: double
+             * @description Failures expected in 10 000.
+             */
+            failures?: null | number;
+            /**
+             * Format: double
+             * @description What one of them costs.
+             */
+            failureCost?: null | number;
+            /**
+             * Format: double
+             * @description What has to be spent once to have it.
+             */
+            conversion?: null | number;
+            /**
+             * Format: double
+             * @description How loud it is, by the method that is named with the weighing.
+             */
+            levelDb?: null | number;
+            /**
+             * Format: double
+             * @description Weighed, with its wheels.
+             */
+            massKg?: null | number;
+            toBeHad?: null | components["schemas"]["HowToBeHad"];
+            /**
+             * Format: date
+             * @description Day on which that was asked.
+             */
+            askedOn?: null | string;
+        };
+        /** @description Something that can stand in a column. */
+        OptionOffered: {
+            /** @description Its key. */
+            key: string;
+            /** @description What people call it. */
+            name: string;
+            /** @description What it is, in a few words; null for a part. */
+            what: null | string;
+        };
+        /** @description What one of them came to. */
+        OptionScore: {
+            /** @description Its key. */
+            key: string;
+            /**
+             * Format: double
+             * @description Part of the best of each wish, weighed, 0 to 1; null where nothing could be weighed, and of what is out.
+             */
+            score: null | number;
+            /**
+             * Format: double
+             * @description What common practice says, weighed; told beside, never mixed in.
+             */
+            practice: number;
+        };
         /** @description Until when a part has to be ordered, to be there on the day. */
         OrderInTime: {
             /**
@@ -8564,6 +8973,24 @@ export interface components {
              */
             secondMean?: null | number;
         };
+        /**
+         * @description Why something can’t come first.
+         * @enum {unknown}
+         */
+        OutBecause: "doesNotHold" | "nothingNear" | "notThisRatio" | "must" | "answer";
+        /** @description One thing that keeps it out, or that is to be watched. */
+        OutTold: {
+            /** @description Why. */
+            because: components["schemas"]["OutBecause"];
+            must: null | components["schemas"]["DriveMust"];
+            /** @description What an answer means; null where none is the matter. */
+            text: null | string;
+        };
+        /**
+         * @description How far an outcome can be told.
+         * @enum {unknown}
+         */
+        OutcomeKind: "figuresOnly" | "nothingLeft" | "oneLeft" | "ahead" | "practiceOnly" | "equal" | "nothingAsked";
         /** @description An output in one gear. */
         OutputState: {
             /** @description Of the output. */
@@ -8656,6 +9083,20 @@ export interface components {
              * @description Second reading.
              */
             second: number;
+        };
+        /** @description A reason that somebody brought up. */
+        OwnReason: {
+            /** @description What it is about. */
+            option: string;
+            /** @description For it or against it. */
+            side: components["schemas"]["ReasonSide"];
+            /** @description In a few words. */
+            text: string;
+            /** @description Who says so; one person’s word never turns the outcome. */
+            saidBy: components["schemas"]["SaidBy"];
+            /** @description His name, or the book; null where nobody said. */
+            who?: null | string;
+            wish?: null | components["schemas"]["DriveWish"];
         };
         /** @description What a pair does to the place of the mover. */
         PairFit: {
@@ -9587,6 +10028,30 @@ export interface components {
          * @enum {unknown}
          */
         PullTold: "scale" | "hand";
+        /** @description What was answered to a question that a change hangs on. */
+        QuestionAnswered: {
+            /** @description Its key. */
+            question: string;
+            /** @description Yes, or no. */
+            isYes: boolean;
+        };
+        /** @description A question that a change hangs on. */
+        QuestionAsked: {
+            /** @description Its key. */
+            key: string;
+            /** @description As it is asked. */
+            text: string;
+            /** @description What must be so, in words that follow “if”. */
+            ifFine: string;
+            /** @description Keys of the columns that bring it up. */
+            of: string[];
+            /** @description What was answered; null where nobody did. */
+            isYes: null | boolean;
+            /** @description Whether the harmful answer ends it, else it is watched. */
+            isStop: boolean;
+            /** @description What the harmful answer means. */
+            because: string;
+        };
         /** @description A drive with all its loops in their places, and what is known of its shafts. */
         RailInput: {
             drive: components["schemas"]["Drive"];
@@ -9960,6 +10425,23 @@ export interface components {
          * @enum {unknown}
          */
         RearSuspension: "rigid" | "swingArm" | null;
+        /**
+         * @description Whether a reason speaks for something or against it.
+         * @enum {unknown}
+         */
+        ReasonSide: "for" | "against";
+        /** @description A reason for something or against it. */
+        ReasonTold: {
+            /** @description In a few words. */
+            text: string;
+            /** @description Who says so. */
+            saidBy: components["schemas"]["SaidBy"];
+            /** @description A name, or the book; null where nobody in particular does. */
+            who: null | string;
+            /** @description Whose view it is where the trade disagrees; null where it does not. */
+            school: null | string;
+            wish: null | components["schemas"]["DriveWish"];
+        };
         /** @description A row of a file that can't be taken. */
         RefusedRow: {
             /**
@@ -10285,6 +10767,51 @@ export interface components {
          * @enum {unknown}
          */
         RunTiming: "watch" | "twoTaps" | "trace" | "film";
+        /**
+         * @description What a machine counts how long it runs in.
+         * @enum {unknown}
+         */
+        RunUnit: "km" | "hours";
+        /** @description What 1 000 km, or 1 000 hours, cost with one of the things that are weighed: a range, in the money that was typed. */
+        RunningCost: {
+            /**
+             * Format: double
+             * @description Where it lasts as long as it may.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Where it lasts only as long as it does at least.
+             */
+            high: number;
+            /**
+             * Format: double
+             * @description Parts and their fitting, in the middle between both.
+             */
+            parts: number;
+            /**
+             * Format: double
+             * @description Work of upkeep, and oil.
+             */
+            upkeep: number;
+            /**
+             * Format: double
+             * @description Fuel or charge.
+             */
+            fuel: number;
+            /**
+             * Format: double
+             * @description Failures that are expected.
+             */
+            failure: number;
+            /** @description Of the least sure of its figures. */
+            saidBy: components["schemas"]["SaidBy"];
+            /**
+             * Format: double
+             * @description Half way between both ends.
+             */
+            middle: number;
+        };
         /** @description A belt that was fitted some time ago, and the day it is needed. */
         RunningInInput: {
             cord: components["schemas"]["CordKind"];
@@ -10396,6 +10923,11 @@ export interface components {
             curve: components["schemas"]["FractionLeft"][];
             workings: components["schemas"]["Working"][];
         };
+        /**
+         * @description Who says so, the surest first.
+         * @enum {unknown}
+         */
+        SaidBy: "measuredHere" | "makerOrStandard" | "commonPractice" | "onePersonsWord" | null;
         /** @description What was found with one setup, in short. */
         Sample: {
             /**
@@ -13210,6 +13742,34 @@ export interface components {
          * @enum {unknown}
          */
         TrayState: "notLooked" | "there" | "standIn" | "missing";
+        /** @description A change that puts something else first. */
+        TurnOver: {
+            /** @description What changes. */
+            by: components["schemas"]["TurnedBy"];
+            /** @description Whose price or life it is; null where it is nobody’s. */
+            option: null | string;
+            wish: null | components["schemas"]["DriveWish"];
+            must: null | components["schemas"]["DriveMust"];
+            /** @description Key of the question that is answered otherwise; null where it is none. */
+            question: null | string;
+            /**
+             * Format: double
+             * @description What it is now: a weight, a price, a life; 1 for yes or wanted, 0 for no.
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description From where on another one comes first.
+             */
+            to: number;
+            /** @description What comes first then. */
+            first: string;
+        };
+        /**
+         * @description What can turn an outcome.
+         * @enum {unknown}
+         */
+        TurnedBy: "wish" | "price" | "life" | "failures" | "must" | "answer";
         /**
          * @description Which way the loop runs in the side view when the machine goes forward.
          * @enum {unknown}
@@ -13559,6 +14119,40 @@ export interface components {
          * @enum {unknown}
          */
         WindowOrigin: "maker" | "practice" | "load";
+        /** @description What one of the things that are weighed does for a wish, in figures. */
+        WishFact: {
+            /** @description The wish it bears on. */
+            wish: components["schemas"]["DriveWish"];
+            /**
+             * Format: double
+             * @description Least, in the unit of the wish.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Most; the same where it is one figure.
+             */
+            high: number;
+            /** @description Who says so. */
+            saidBy: components["schemas"]["SaidBy"];
+            /**
+             * Format: double
+             * @description Half way between both.
+             */
+            middle: number;
+            /** @description Whether it is sure enough to be weighed: measured, or by a maker or standard. */
+            isFirm: boolean;
+        };
+        /** @description How much a wish matters: 0 does not, 3 matters most. */
+        WishWeight: {
+            /** @description Which. */
+            wish: components["schemas"]["DriveWish"];
+            /**
+             * Format: int32
+             * @description 0 to 3.
+             */
+            weight: number;
+        };
         /** @description What the owner values, each 0 (does not matter) to 3 (matters most). */
         Wishes: {
             /**
@@ -15925,6 +16519,67 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    weighChoice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                loopKey: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChoiceAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoiceDesk"];
                 };
             };
             /** @description Bad Request */

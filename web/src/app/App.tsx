@@ -59,6 +59,7 @@ const router = createBrowserRouter([
             path: s.path,
             lazy: async () => ({ Component: (await s.load()).default }),
           })),
+          { path: 'choice', lazy: { Component: async () => (await import('../choice/ChoiceView')).default } },
           { path: 'jobs', lazy: { Component: async () => (await import('../job/JobsPage')).default } },
           { path: 'jobs/:jobId', lazy: { Component: async () => (await import('../job/JobPage')).default } },
           {

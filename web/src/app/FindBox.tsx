@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router'
 import { listAims, listSetups } from '../api/client'
 import { useMachines, useOpenJobs } from '../api/queries'
 import { jobPath, REASON_WORDS } from '../job/words'
+import { choicePath } from '../machine/choicePath'
 import { choicesOf } from '../quantities/choices'
 import classes from './FindBox.module.css'
 import { PLACES } from './places'
@@ -96,9 +97,15 @@ function usePlaces(): Found[] {
     })),
   })
   const places: Found[] = PLACES.map((p) => ({ label: p.name, hint: p.hint, to: p.path }))
-  machines.forEach(({ machine }, i) => {
+  machines.forEach(({ machine, summary }, i) => {
     const base = `/machines/${machine.id}`
     for (const s of STATIONS) places.push({ label: machine.name, hint: s.name, to: `${base}/${s.path}` })
+    for (const loop of summary.loops)
+      places.push({
+        label: machine.name,
+        hint: summary.loops.length > 1 ? `Choice: kinds of drive, ${loop.name}` : 'Choice: kinds of drive',
+        to: choicePath(machine.id, loop.loopKey),
+      })
     for (const setup of setups[i]?.data ?? [])
       if (setup.status === 'trial')
         places.push({

@@ -4,6 +4,7 @@ import { Link, useNavigate } from 'react-router'
 import { type JobSheet, listChanges, removeJob, undoChange } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
+import { choicePath } from '../machine/choicePath'
 import { STATION_WORDS } from '../machine/followUpWords'
 import type { Workbench } from '../machine/useWorkbench'
 import { dayText, minutesText } from '../quantities/days'
@@ -104,9 +105,19 @@ function Work({ bench, job }: { bench: Workbench; job: JobSheet }) {
             </Button>
           ))}
           {job.reason === 'partNotToBeHad' && (
-            <Button size="compact-sm" variant="default" component={Link} to="/stock">
-              Stock
-            </Button>
+            <>
+              <Button size="compact-sm" variant="default" component={Link} to="/stock">
+                Stock
+              </Button>
+              <Button
+                size="compact-sm"
+                variant="default"
+                component={Link}
+                to={choicePath(job.machineId, bench.card.summary.loops.at(-1)?.loopKey)}
+              >
+                Choice: another kind
+              </Button>
+            </>
           )}
         </Group>
       )}

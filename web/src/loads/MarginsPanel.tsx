@@ -1,11 +1,11 @@
 import type { CheckMends, LoadCheck, LoopLoadsResult } from '../api/client'
+import { CHECK_WORDS } from '../loop/checkWords'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
 import classes from './MarginsPanel.module.css'
 import {
-  CHECK_WORDS,
   checkText,
   MISSING_WORDS,
   mendText,

@@ -1,10 +1,12 @@
 import { notifications } from '@mantine/notifications'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import type { LoadsColumn, LoopAlternative, LoopSummary } from '../api/client'
 import { askFor, useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
 import { useDesignations } from '../api/queries'
+import { choicePath } from '../machine/choicePath'
 import type { Workbench } from '../machine/useWorkbench'
 import { DRIVE_ELEMENT_WORDS } from '../machine/words'
 import { ChoiceField } from '../quantities/ChoiceField'
@@ -56,7 +58,15 @@ export function TrialsPanel({ bench, loads }: { bench: Workbench; loads: Loads }
     name || DRIVE_ELEMENT_WORDS[beside[alternative ?? 0]?.driveElement ?? 'chain']
   const begin = (driveElement: LoopSummary['driveElement']) => start.mutate(driveElement)
   return (
-    <Panel title="Side by side" isStale={isBeside && answer.isStale}>
+    <Panel
+      title="Side by side"
+      isStale={isBeside && answer.isStale}
+      aside={
+        <Link to={choicePath(card.machine.id, loads.loop.loopKey)} data-no-print>
+          weigh the kinds
+        </Link>
+      }
+    >
       {answer.error ? (
         <p role="alert" style={{ color: 'var(--stop)' }}>
           {sentenceOf(answer.error)}

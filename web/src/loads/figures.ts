@@ -1,7 +1,8 @@
 import type { LoopFigures } from '../api/client'
+import { CHECK_WORDS } from '../loop/checkWords'
 import { plain } from '../quantities/format'
 import type { Units } from '../quantities/units'
-import { CHECK_WORDS, smallestMargin } from './words'
+import { smallestMargin } from './words'
 
 type Tell = (figures: LoopFigures, units: Units) => string
 

@@ -8,6 +8,7 @@ import type {
   OperatingPoint,
   UncountedInput,
 } from '../api/client'
+import { CHECK_WORDS } from '../loop/checkWords'
 import { figure, fixed, plain } from '../quantities/format'
 import type { Units } from '../quantities/units'
 
@@ -26,30 +27,6 @@ export const ORIGIN_WORDS: Record<OperatingPoint['origin'], string> = {
   frontLifts: 'the front wheel lifts before the input gives all',
   resistance: 'what rolling and air ask for',
   measured: 'as measured',
-}
-
-export const CHECK_WORDS: Record<LoadCheck['kind'], string> = {
-  breakingLoad: 'Breaking load over pull',
-  breakingLoadWithShock: 'Breaking load, with shock, speed and sag',
-  pinPressure: 'Pressure in the pins',
-  toothJumping: 'Pull left after the last tooth',
-  chainSpeed: 'Chain speed',
-  ripple: 'Speed ripple',
-  oddTeeth: 'Turns until a gap is used again',
-  wrap: 'Wrap, the smaller',
-  rating: 'Power against the industrial rating',
-  galling: 'Small sprocket against galling',
-  slip: 'Slip margin',
-  beltCount: 'Belts side by side',
-  beltSpeed: 'Belt speed',
-  lowBeltSpeed: 'Belt speed, not too slow',
-  longDistance: 'From shaft to shaft',
-  shortDistance: 'From shaft to shaft, not too near',
-  smallestFront: 'Front wheel against this machine’s smallest',
-  smallPulley: 'Smaller pulley',
-  beltPull: 'Pull of the belt, with shock',
-  teethInMesh: 'Teeth in mesh',
-  toothJump: 'Tooth jump margin',
 }
 
 export const ROPE_WORDS: Record<NonNullable<LoopStrength['rope']>, string> = {

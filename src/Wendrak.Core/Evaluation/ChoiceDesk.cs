@@ -1,0 +1,128 @@
+using Wendrak.Core.Choices;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Loads;
+using Wendrak.Core.Quantities;
+using Wendrak.Core.Records;
+using Wendrak.Core.Tables;
+using Wendrak.Core.Vocabulary;
+
+namespace Wendrak.Core.Evaluation;
+
+/// <summary>Something that can be weighed at a loop.</summary>
+/// <param name="Key">Null for the kind of drive.</param>
+/// <param name="Name">What it is.</param>
+public sealed record MatterOffered(string? Key, string Name);
+
+/// <summary>Something that can stand in a column.</summary>
+/// <param name="Key">Its key.</param>
+/// <param name="Name">What people call it.</param>
+/// <param name="What">What it is, in a few words; null for a part.</param>
+public sealed record OptionOffered(string Key, string Name, string? What);
+
+/// <summary>A question that a change hangs on.</summary>
+/// <param name="Key">Its key.</param>
+/// <param name="Text">As it is asked.</param>
+/// <param name="IfFine">What must be so, in words that follow “if”.</param>
+/// <param name="Of">Keys of the columns that bring it up.</param>
+/// <param name="IsYes">What was answered; null where nobody did.</param>
+/// <param name="IsStop">Whether the harmful answer ends it, else it is watched.</param>
+/// <param name="Because">What the harmful answer means.</param>
+public sealed record QuestionAsked(
+    string Key,
+    string Text,
+    string IfFine,
+    IReadOnlyList<string> Of,
+    bool? IsYes,
+    bool IsStop,
+    string Because
+);
+
+/// <summary>What can be weighed in the place of a loop, and what it comes to.</summary>
+/// <param name="LoopName">What people call the loop.</param>
+/// <param name="Weighing">As it is: typed, stored, or what one begins with.</param>
+/// <param name="WishesFrom">Aim that the wishes begin with; null where somebody said them, and where no aim does.</param>
+/// <param name="AskWishesAgain">Something else went on since they were asked.</param>
+/// <param name="Unit">What the machine counts in.</param>
+/// <param name="Offered">All that can stand in a column.</param>
+/// <param name="Matters">What can be weighed at this loop.</param>
+/// <param name="Questions">That the columns bring up.</param>
+/// <param name="Outcome">What it comes to.</param>
+/// <param name="Turns">What would put something else first.</param>
+/// <param name="MostColumns">That can stand side by side.</param>
+/// <param name="NearEqual">Nearer than this they are equal.</param>
+/// <param name="Workings">Of the outcome.</param>
+public sealed record ChoiceDesk(
+    string LoopName,
+    LoopWeighing Weighing,
+    string? WishesFrom,
+    bool AskWishesAgain,
+    RunUnit Unit,
+    IReadOnlyList<ChoiceColumn> Columns,
+    IReadOnlyList<OptionOffered> Offered,
+    IReadOnlyList<MatterOffered> Matters,
+    IReadOnlyList<QuestionAsked> Questions,
+    Decision Outcome,
+    IReadOnlyList<TurnOver> Turns,
+    int MostColumns,
+    double NearEqual,
+    IReadOnlyList<Working> Workings
+)
+{
+    /// <summary>How old an answer about what can be had may be: what is sold changes with the season. Judgement.</summary>
+    private const int DaysOfSeason = 92;
+
+    /// <param name="stored">The machine.</param>
+    /// <param name="workshop">What is on the shelf.</param>
+    /// <param name="loopKey">Key of the loop.</param>
+    /// <param name="matter">What is weighed; null for the kind of drive.</param>
+    /// <param name="typed">As it is being typed; null for what is stored.</param>
+    /// <param name="today">Day on which it is asked.</param>
+    /// <exception cref="InvalidInputException">No such loop, no such matter, or something typed is refused.</exception>
+    public static ChoiceDesk Of(
+        StoredMachine stored,
+        Workshop? workshop,
+        string loopKey,
+        string? matter,
+        LoopWeighing? typed,
+        DateOnly today
+    )
+    {
+        MachineInView view = new(stored, new([loopKey]), workshop);
+        ChoiceTable table = new(view, matter);
+        LoopWeighing? kept =
+            typed ?? stored.Machine.Weighings?.FirstOrDefault(w => w.LoopKey == loopKey && w.Matter == matter);
+        (LoopWeighing weighing, string? from) = kept is null ? table.Begin() : (kept, null);
+        new Guard("Weighing.")
+            .Include(weighing.Check([.. table.Options.Select(o => o.Key)]))
+            .That(
+                weighing.LoopKey == loopKey,
+                nameof(weighing.LoopKey),
+                "unknown",
+                "Weigh the loop that is asked about."
+            )
+            .That(weighing.Matter == matter, nameof(weighing.Matter), "unknown", "Weigh what is asked about.")
+            .ThrowIfAny();
+        string[] shown = table.Shown(weighing);
+        QuestionAsked[] questions = [.. table.Questions(shown, weighing)];
+        Decision outcome = table.Decide(weighing, shown);
+        IReadOnlyList<TurnOver> turns = table.IsJudged
+            ? TurnOver.Find(weighing, w => table.Decide(w, shown), shown, [.. questions.Select(q => q.Key)])
+            : [];
+        return new(
+            view.AnyLoop.Name,
+            weighing,
+            from,
+            weighing.WishesOn is DateOnly asked && stored.Fitted.FittedOn > asked,
+            table.Unit,
+            [.. shown.Select(key => table.Column(key, weighing, shown, today.AddDays(-DaysOfSeason)))],
+            [.. table.Options.Select(o => new OptionOffered(o.Key, o.Name, o.Kind?.What))],
+            table.Matters,
+            questions,
+            outcome,
+            turns,
+            LoopWeighing.MostShown,
+            Decision.NearEqual,
+            [.. table.Workings(weighing, shown, outcome)]
+        );
+    }
+}

@@ -1,0 +1,25 @@
+import type { LoadCheck } from '../api/client'
+
+export const CHECK_WORDS: Record<LoadCheck['kind'], string> = {
+  breakingLoad: 'Breaking load over pull',
+  breakingLoadWithShock: 'Breaking load, with shock, speed and sag',
+  pinPressure: 'Pressure in the pins',
+  toothJumping: 'Pull left after the last tooth',
+  chainSpeed: 'Chain speed',
+  ripple: 'Speed ripple',
+  oddTeeth: 'Turns until a gap is used again',
+  wrap: 'Wrap, the smaller',
+  rating: 'Power against the industrial rating',
+  galling: 'Small sprocket against galling',
+  slip: 'Slip margin',
+  beltCount: 'Belts side by side',
+  beltSpeed: 'Belt speed',
+  lowBeltSpeed: 'Belt speed, not too slow',
+  longDistance: 'From shaft to shaft',
+  shortDistance: 'From shaft to shaft, not too near',
+  smallestFront: 'Front wheel against this machine’s smallest',
+  smallPulley: 'Smaller pulley',
+  beltPull: 'Pull of the belt, with shock',
+  teethInMesh: 'Teeth in mesh',
+  toothJump: 'Tooth jump margin',
+}
