@@ -58,7 +58,34 @@ const SHOTS = [
   { name: 'aim', path: '/machines/1/aim' },
   { name: 'ratio', path: '/machines/1/ratio' },
   { name: 'ratio-bicycle-dark', path: '/machines/3/ratio', dark: true },
-  { name: 'working', path: '/machines/1/ratio?pick=final~15~43', act: (p) => button(p, 'working').click() },
+  {
+    name: 'choice',
+    path: '/machines/1/choice',
+    act: async (p) => {
+      const known = p.getByRole('region', { name: 'What is known of each' })
+      for (const [kind, price, least, most, minutes, every] of [
+        ['chain, sealed rings', '180', '15000', '24000', '12', '700'],
+        ['toothed belt', '520', '60000', '90000', '8', '4000'],
+        ['chain, plain', '70', '8000', '11000', '15', '400'],
+      ]) {
+        await known.getByText(kind, { exact: true }).click()
+        for (const [label, value] of [
+          ['Parts cost', price],
+          ['They last at least', least],
+          ['At most', most],
+          ['Upkeep each time', minutes],
+          ['Looked after every', every],
+        ])
+          await known.getByLabel(label, { exact: true }).fill(value)
+        await known.getByRole('combobox', { name: 'Who says how long' }).click()
+        await p.getByRole('option', { name: 'maker or standard' }).click()
+      }
+      await known.getByLabel('An hour of work is worth').fill('22')
+      await p.getByRole('radiogroup', { name: /^cheap to run/ }).getByText('2', { exact: true }).click()
+      await p.getByRole('region', { name: 'Outcome' }).scrollIntoViewIfNeeded()
+      await p.evaluate(() => scrollTo(0, 0))
+    },
+  },
   { name: 'fit', path: '/machines/1/fit' },
   { name: 'fit-tensioner-dark', path: '/machines/7/fit?loops=final', dark: true },
   {

@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Wendrak.Core.Choices;
 using Wendrak.Core.Evaluation;
+using Wendrak.Core.Records;
 using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;
@@ -9,6 +10,10 @@ namespace Wendrak.Web;
 /// <param name="Matter">What is chosen: a key of the choices between parts; null for the kind of drive.</param>
 /// <param name="Weighing">As it is being typed; null for what is stored, or for what one begins with.</param>
 public sealed record ChoiceAsked(string? Matter = null, LoopWeighing? Weighing = null);
+
+/// <summary>A kind of drive to be kept as a trial.</summary>
+/// <param name="Kind">Key of the kind.</param>
+public sealed record KindToTry(string Kind);
 
 public static class ChoiceEndpoints
 {
@@ -21,6 +26,31 @@ public static class ChoiceEndpoints
             .WithSummary(
                 "Kinds of drive or parts side by side in the place of a loop, what they come to, and what would turn it"
             );
+        choice
+            .MapPost("/machines/{id:long}/choice/{loopKey}/trial", TryAsync)
+            .WithName("tryKind")
+            .WithSummary("Keeps a kind of drive as a trial, with its wheels, length, layout and loads begun");
+    }
+
+    private static async Task<Results<Created<Setup>, NotFound>> TryAsync(
+        long id,
+        string loopKey,
+        KindToTry wanted,
+        MachineReader machines,
+        SetupStore setups,
+        HttpContext context,
+        CancellationToken ct
+    )
+    {
+        if (await machines.FindAsync(id) is not { } stored)
+            return TypedResults.NotFound();
+        KindTrial trial = KindTrial.Of(stored, loopKey, wanted.Kind);
+        string name = MachineRules.FreeName(trial.Name, stored.Setups);
+        return
+            await setups.AddTrialAsync(context.Who(), id, new(name, trial.Loops, null, null, null, trial.Kinds), ct)
+                is { } setup
+            ? TypedResults.Created($"/api/setups/{setup.Id}", setup)
+            : TypedResults.NotFound();
     }
 
     private static async Task<Results<Ok<ChoiceDesk>, NotFound>> WeighAsync(

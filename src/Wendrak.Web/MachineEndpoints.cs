@@ -8,16 +8,19 @@ using Wendrak.Store.Machines;
 namespace Wendrak.Web;
 
 /// <summary>A machine as a card in the yard shows it.</summary>
-public sealed record MachineCard(Machine Machine, Setup Fitted, MachineSummary Summary);
+/// <param name="KindsOf">Number of the setup whose kinds of loops stand on it here; null where it is as it is.</param>
+public sealed record MachineCard(Machine Machine, Setup Fitted, MachineSummary Summary, long? KindsOf = null);
 
 /// <summary>A machine to be stored, with the wheels on it.</summary>
 /// <param name="FittedVersion">Version of the setup as fitted that the wheels were read from; 0 for a new machine.</param>
 /// <param name="Change">Why it differs from what is stored.</param>
+/// <param name="KindsOf">Number of the setup whose kinds of loops stood on it as it was read: what hangs on these is stored with the setup.</param>
 public sealed record MachineSave(
     Machine Machine,
     IReadOnlyList<LoopChoice> Fitted,
     int FittedVersion,
-    MachineChange Change = MachineChange.OtherParts
+    MachineChange Change = MachineChange.OtherParts,
+    long? KindsOf = null
 );
 
 /// <param name="Name">Of the copy.</param>
@@ -71,8 +74,40 @@ public static class MachineEndpoints
     private static async Task<Results<Ok<MachineCard>, NotFound>> FindAsync(
         long id,
         MachineStore store,
-        MachineCards cards
-    ) => await store.FindAsync(id) is { } machine ? TypedResults.Ok(cards.Make(machine)) : TypedResults.NotFound();
+        SetupStore setups,
+        MachineCards cards,
+        long? kindsOf = null
+    )
+    {
+        if (await store.FindAsync(id) is not { } machine)
+            return TypedResults.NotFound();
+        return
+            kindsOf is long of
+            && (await setups.ListAsync(id)).FirstOrDefault(s => s.Id == of) is { Kinds: { Count: > 0 } } setup
+            ? TypedResults.Ok(WithKindsOf(setup, machine))
+            : TypedResults.Ok(cards.Make(machine));
+    }
+
+    /// <summary>The machine as it is with the kinds of a setup on it.</summary>
+    private static MachineCard WithKindsOf(Setup setup, FittedMachine m)
+    {
+        Machine with = SetupKinds.On(m.Machine, setup.Kinds);
+        return new(
+            with,
+            m.Fitted,
+            MachineSummary.From(
+                with,
+                m.Fitted with
+                {
+                    Loops = setup.Loops,
+                    RoadWheels = setup.RoadWheels,
+                },
+                m.Visits,
+                m.Stops
+            ),
+            setup.Id
+        );
+    }
 
     private static async Task<Created<MachineCard>> AddAsync(
         MachineSave save,
@@ -95,7 +130,7 @@ public static class MachineEndpoints
     {
         MachineDraft draft = new(save.Machine with { Id = id }, save.Fitted);
         return TypedResults.Ok(
-            CardOf(await store.ChangeAsync(context.Who(), draft, save.FittedVersion, ct, save.Change))
+            CardOf(await store.ChangeAsync(context.Who(), draft, save.FittedVersion, ct, save.Change, save.KindsOf))
         );
     }
 
@@ -112,9 +147,13 @@ public static class MachineEndpoints
         MachineSave save,
         MachineStore store
     ) =>
-        await store.FollowUpsAfterAsync(new(save.Machine with { Id = id }, save.Fitted)) is { } items
+        // What hangs on a kind that is not on the machine asks for nothing there.
+        save.KindsOf
+            is not null
+            ? TypedResults.Ok<IReadOnlyList<FollowUpTask>>([])
+        : await store.FollowUpsAfterAsync(new(save.Machine with { Id = id }, save.Fitted)) is { } items
             ? TypedResults.Ok(items)
-            : TypedResults.NotFound();
+        : TypedResults.NotFound();
 
     private static async Task<Results<Created<MachineCard>, NotFound>> CopyAsync(
         long id,

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { addMachine, panel } from './bench'
+import { addMachine, panel, readMachine, readSetups } from './bench'
 import { choose, reach } from './keys'
 import { expect, type Page, test } from './server'
 
@@ -79,6 +79,41 @@ test('from an aim’s wishes to an outcome, what would turn it, and back from th
   await page.getByRole('button', { name: /^Undo changed Weighed/ }).click()
   await page.keyboard.press('Escape')
   await expect(outcome(page)).toContainText('Nothing was said to matter')
+})
+
+test('a kind becomes a trial, is looked at, fitted, and the old one comes back', async ({ page }) => {
+  const id = await addMachine(page, 'Tried')
+  await page.goto(`/machines/${id}/fit`)
+  await page.getByRole('button', { name: 'Lay it out' }).click()
+  await expect(panel(page, 'Chain lengths that reach')).toBeVisible()
+  await page.goto(`/machines/${id}/choice`)
+  await panel(page, 'Side by side').getByRole('button', { name: 'Make it a trial' }).first().click()
+  // Its length, layout and loads are begun, and what is on stays.
+  await expect(page).toHaveURL(/fit\?loops=final&setup=\d+/)
+  await expect(page.getByText(/teeth/).first()).toBeVisible()
+  const { machine } = await readMachine(page, id)
+  expect(machine.drives[0].stages.find((s: { key: string }) => s.key === 'final').driveElement).toBe('chain')
+  await page.goto(page.url().replace('/fit?', '/ratio?'))
+  await page
+    .getByRole('button', { name: /^(Fit|Put) / })
+    .first()
+    .click()
+  await expect
+    .poll(async () => {
+      const { machine: now } = await readMachine(page, id)
+      return now.drives[0].stages.find((s: { key: string }) => s.key === 'final').driveElement
+    })
+    .toBe('toothedBelt')
+  const setups = await readSetups(page, id)
+  const former = setups.find((s: { status: string }) => s.status === 'former')
+  await page.goto(`/machines/${id}/ratio?setup=${former.id}`)
+  await page.getByRole('button', { name: / again$/ }).click()
+  await expect
+    .poll(async () => {
+      const { machine: now } = await readMachine(page, id)
+      return now.drives[0].stages.find((s: { key: string }) => s.key === 'final').driveElement
+    })
+    .toBe('chain')
 })
 
 test('a must, a column, a reason of one’s own, and a wrong figure', async ({ page }) => {

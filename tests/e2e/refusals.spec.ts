@@ -232,6 +232,7 @@ const FORMS: Form[] = [
     send: press('Write it down'),
   },
   { name: 'a look is begun', path: '/machines/3/check', send: press('Begin a look') },
+  { name: 'a choice of kinds', path: '/machines/1/choice' },
   { name: 'a machine is added', path: '/', open: [all(press('Add a machine'), dialog)], send: press('Add') },
 ]
 
@@ -298,6 +299,7 @@ const NOT_TYPED: Record<string, string[]> = {
     'JobEventJobSigned.score',
     'AimOutcome.score',
     'Wishes.carryingLoads',
+    'WishWeight.weight',
     'Wishes.littleUpkeep',
     'Wishes.lowCost',
     'Wishes.quiet',

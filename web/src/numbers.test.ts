@@ -130,7 +130,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'machine/SetupActions.tsx', numbers: '26 65' },
   ],
   'what a cost is told for, how many turns are shown at first, and less than half a millimetre is none': [
-    { file: 'choice/BesidePanel.tsx', numbers: '0.5 1000' },
+    { file: 'choice/BesidePanel.tsx', numbers: '0.05 0.5 1000' },
     { file: 'choice/CostBar.tsx', numbers: '1000' },
     { file: 'choice/OutcomeCard.tsx', numbers: '3' },
     { file: 'choice/OwnReasonsPanel.tsx', numbers: '300 80' },

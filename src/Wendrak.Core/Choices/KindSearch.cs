@@ -206,12 +206,16 @@ public sealed class KindSearch
         );
     }
 
-    private bool IsOfThePitch(LoopAlternative setup) =>
-        setup.DriveElement == _loop.DriveElement
+    private bool IsOfThePitch(LoopAlternative setup) => IsOfThePitch(_loop, setup);
+
+    /// <summary>Whether the wheels and idlers of a loop go with it.</summary>
+    internal static bool IsOfThePitch(Loop loop, LoopAlternative setup) =>
+        setup.DriveElement == loop.DriveElement
         && (
-            _loop.IsToothed
-                ? Abs(WheelOutline.PitchMm(LoopOf(setup)) - WheelOutline.PitchMm(_loop)) < SamePitchMm
-                : setup.Standard == _loop.Standard
+            loop.IsToothed
+                ? Abs(WheelOutline.PitchMm(loop with { Standard = setup.Standard }) - WheelOutline.PitchMm(loop))
+                    < SamePitchMm
+                : setup.Standard == loop.Standard
         );
 
     private Loop LoopOf(LoopAlternative setup) =>

@@ -52,21 +52,23 @@ internal static class BuildAnswers
 {
     public static BuildAnswer Build(MachineInView view, BuildQuestion question)
     {
-        Loop loop = view.AnyLoop;
-        IReadOnlyList<FamilyChoice> families = WorkPlan.FamiliesFor(view.Machine, loop);
+        // What is on is taken apart, whatever kind is to come.
+        Loop loop = view.LoopAsFitted(view.AnyLoop);
+        Machine machine = view.Stored.Machine;
+        IReadOnlyList<FamilyChoice> families = WorkPlan.FamiliesFor(machine, loop);
         ProcedureFamily family = question.Families is [ProcedureFamily chosen, ..] ? chosen : families[0].Family;
-        LoopChoice was = view.FittedOf(loop);
+        LoopChoice was = view.Fitted.Loops.First(c => c.LoopKey == loop.Key);
         LoopChoice wanted = view.ChoiceOf(loop);
         ChangeKind change = question.Changes is [ChangeKind named, ..]
             ? named
-            : WorkPlan.ChangeFor(ProcedureLibrary.Get(family), was, wanted);
-        Procedure procedure = WorkPlan.Find(view.Machine, loop, family, change);
+            : WorkPlan.ChangeFor(ProcedureLibrary.Get(family), (loop, was), (view.AnyLoop, wanted));
+        Procedure procedure = WorkPlan.Find(machine, loop, family, change);
         IReadOnlyList<PlannedStep> steps = StepPlanner.Compose(
             procedure,
-            PlanFacts.Of(view.Machine, view.Drive, loop, change)
+            PlanFacts.Of(machine, view.FittedDrive, loop, change)
         );
         ProcedureStep[] asked = [.. steps.Select(s => s.Step)];
-        IReadOnlyList<HubAtStep> hubs = HubWays.At(asked, view.Machine, view.Drive, loop);
+        IReadOnlyList<HubAtStep> hubs = HubWays.At(asked, machine, view.FittedDrive, loop);
         return new(
             families,
             family,
@@ -80,11 +82,11 @@ internal static class BuildAnswers
             [
                 .. asked
                     .SelectMany(s => s.Parts)
-                    .Select(p => TrayCounts.Count(p, loop, wanted, view.Machine, view.Workshop)),
+                    .Select(p => TrayCounts.Count(p, view.AnyLoop, wanted, view.Machine, view.Workshop)),
             ],
             ToolStandIns.Missing(asked.SelectMany(s => s.Tools).Select(t => t.Kind), view.Workshop.Tools),
             hubs,
-            MeasuredWays.At(asked, view.Machine, family, hubs),
+            MeasuredWays.At(asked, machine, family, hubs),
             RunWays.At(asked, loop),
             Tables.MachineKinds.Get(view.Machine.Kind).Defers
         );

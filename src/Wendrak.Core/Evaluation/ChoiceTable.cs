@@ -174,9 +174,23 @@ internal sealed class ChoiceTable
             figures,
             figures.AskedOn < longAgo,
             option.Kind?.CanBeTried == true && key != Fitted && place?.Setup is not null,
-            null
+            TrialOf(place)
         );
     }
+
+    /// <summary>A trial of just what stands in the column.</summary>
+    private long? TrialOf(KindAtPlace? place) =>
+        _view
+            .Stored.Setups.FirstOrDefault(s =>
+                s.Status == SetupStatus.Trial
+                && s.Kinds?.Any(k =>
+                    k.LoopKey == _view.AnyLoop.Key
+                    && place?.Setup is { } setup
+                    && (k.DriveElement, k.Standard) == (setup.DriveElement, setup.Standard)
+                    && KindOfLoop.Of(k.On(_view.AnyLoop), k.Strength, _view.Machine.Kind) == place.Kind.Key
+                ) == true
+            )
+            ?.Id;
 
     public IEnumerable<Working> Workings(LoopWeighing weighing, string[] shown, Decision outcome)
     {
@@ -227,6 +241,10 @@ internal sealed class ChoiceTable
         Facts(key, weighing, shown).First(f => f.Wish == wish).Middle;
 
     private ChoiceOption OptionOf(string key) => Options.First(o => o.Key == key);
+
+    /// <summary>What a kind is here; null for one that is not offered.</summary>
+    public KindAtPlace? PlaceOf(string key) =>
+        Options.FirstOrDefault(o => o.Key == key) is { Kind: not null } option ? PlaceOf(option) : null;
 
     private KindAtPlace PlaceOf(ChoiceOption option) =>
         _places.TryGetValue(option.Key, out KindAtPlace? place)

@@ -219,7 +219,10 @@ internal static class Headlines
     {
         if (view.Loop is null)
             return new(StationState.Open, NoFigure.NoLoop);
-        SetJob? newest = view.Stored.Visits.FirstOrDefault(v => v.LoopKey == view.Loop.Key);
+        // What was read of the chain that is on says nothing of the belt that is tried.
+        SetJob? newest = view.IsOtherKind(view.Loop)
+            ? null
+            : view.Stored.Visits.FirstOrDefault(v => v.LoopKey == view.Loop.Key);
         SetRound? read = newest?.Rounds.LastOrDefault(r => r.Readings.Count > 0);
         ReadingMethod? method = read?.Readings[0].Method;
         double[] values = [.. (read?.Readings ?? []).Where(r => r.Method == method).Select(r => r.Value)];

@@ -73,12 +73,16 @@ internal static class LoadAnswers
 
     public static IReadOnlyList<LoadsColumn> Beside(MachineInView view, LoadsBesideQuestion question)
     {
+        // As fitted is what is on, whatever kind is in view.
+        MachineInView asFitted = view.Other is null
+            ? view
+            : new(view.Stored, view.Scope with { SetupId = null, Picks = null }, view.Workshop);
         LoadsInput fitted = InputOf(
-            view,
+            asFitted,
             view.Fitted.Loops,
             view.Fitted.RoadWheels,
             question.Source,
-            question.Strength
+            view.Other is null ? question.Strength : null
         );
         LoopAlternative[] others =
         [
@@ -92,15 +96,18 @@ internal static class LoadAnswers
         [
             LoadsColumn.From("as fitted", null, null, LoopLoads.Evaluate(fitted, false)),
             .. trials.Select(s =>
-                LoadsColumn.From(
-                    s.Name,
-                    s.Id,
-                    null,
-                    LoopLoads.Evaluate(InputOf(view, s.Loops, s.RoadWheels, question.Source, question.Strength), false)
-                )
+                LoadsColumn.From(s.Name, s.Id, null, LoopLoads.Evaluate(OfTrial(view, s, question), false))
             ),
             .. others.Select((a, i) => LoadsColumn.From(a.Name, null, i, InPlace(fitted with { Alternative = a }, i))),
         ];
+    }
+
+    private static LoadsInput OfTrial(MachineInView view, Setup trial, LoadsBesideQuestion question)
+    {
+        MachineInView of = new(view.Stored, view.Scope with { SetupId = trial.Id, Picks = null }, view.Workshop);
+        // What is being typed is of the kind that is in view.
+        bool isTyped = of.Other?.Id == view.Other?.Id;
+        return InputOf(of, trial.Loops, trial.RoadWheels, question.Source, isTyped ? question.Strength : null);
     }
 
     /// <summary>Which of them is wrong is known here only.</summary>

@@ -23,13 +23,15 @@ internal sealed class MachineInView
     public MachineInView(StoredMachine stored, EvaluationScope scope, Workshop? workshop)
     {
         (Stored, Scope, Workshop) = (stored, scope, workshop ?? new([], [], [], []));
+        Other = stored.Setups.FirstOrDefault(t => t.Id == scope.SetupId && t.Kinds is { Count: > 0 });
+        Machine = SetupKinds.On(stored.Machine, Other?.Kinds);
         Check();
         Drive =
             Machine.Drives.FirstOrDefault(d => scope.LoopKeys.Count > 0 && LoopOf(d, scope.LoopKeys[0]) is not null)
             ?? Machine.Drives[0];
         Loop = scope.LoopKeys is [.., { } last] ? LoopOf(Drive, last) : null;
         (Name, Loops, RoadWheels) = Shown();
-        IsFitted = Loops.SequenceEqual(Fitted.Loops) && RoadWheels == Fitted.RoadWheels;
+        IsFitted = Other is null && Loops.SequenceEqual(Fitted.Loops) && RoadWheels == Fitted.RoadWheels;
         Aim? aim = stored.Aims.FirstOrDefault(a => a.Id == scope.AimId);
         Aim = aim?.DriveKey == Drive.Key ? aim : null;
         Target = scope.Band?.AsAim() ?? Aim?.Target;
@@ -39,7 +41,7 @@ internal sealed class MachineInView
         _loaded = new(() => LoadAnswers.LoadedOf(this));
         _seen = new(() => PartSeen.AllOf(stored.Jobs.Select(j => j.Sheet)));
         _due = new(() =>
-            DueList.Of(Machine, Fitted, stored.Jobs, stored.Odometer, new(Workshop.Parts, Workshop.Wheels))
+            DueList.Of(stored.Machine, Fitted, stored.Jobs, stored.Odometer, new(Workshop.Parts, Workshop.Wheels))
         );
         _loads = new(() => LoopLoads.Evaluate(Loaded, false));
     }
@@ -73,9 +75,20 @@ internal sealed class MachineInView
     public StoredMachine Stored { get; }
     public EvaluationScope Scope { get; }
     public Workshop Workshop { get; }
-    public Machine Machine => Stored.Machine;
+
+    /// <summary>As it is with what is in view on it: a belt in the place of its chain, where that is looked at.</summary>
+    public Machine Machine { get; }
     public Setup Fitted => Stored.Fitted;
+
+    /// <summary>The setup in view, where loops of it are another kind than those that are on; null else.</summary>
+    public Setup? Other { get; }
+
+    /// <summary>What searches go round and others are laid beside: as fitted, and of another kind the setup in view itself.</summary>
+    public Setup Base => Other ?? Fitted;
     public Drive Drive { get; }
+
+    /// <summary>The drive as it is on the machine now.</summary>
+    public Drive FittedDrive => Stored.Machine.Drives.First(d => d.Key == Drive.Key);
 
     /// <summary>The loop being chosen, the last where two are; null of a direct drive.</summary>
     public Loop? Loop { get; }
@@ -105,7 +118,15 @@ internal sealed class MachineInView
 
     public LoopChoice ChoiceOf(Loop loop) => Loops.First(c => c.LoopKey == loop.Key);
 
-    public LoopChoice FittedOf(Loop loop) => Fitted.Loops.First(c => c.LoopKey == loop.Key);
+    /// <summary>What is on in the place of a loop; of another kind it is no measure, and the setup in view stands for it.</summary>
+    public LoopChoice FittedOf(Loop loop) =>
+        (IsOtherKind(loop) ? Base : Fitted).Loops.First(c => c.LoopKey == loop.Key);
+
+    /// <summary>The loop as it is on the machine now.</summary>
+    public Loop LoopAsFitted(Loop loop) => LoopOf(FittedDrive, loop.Key)!;
+
+    /// <summary>Whether it is another kind in view than the one that is on.</summary>
+    public bool IsOtherKind(Loop loop) => Other?.Kinds?.Any(k => k.LoopKey == loop.Key) == true;
 
     public LoopLayout? LayoutOf(Loop loop) => Machine.Layouts?.FirstOrDefault(l => l.LoopKey == loop.Key);
 
@@ -132,13 +153,13 @@ internal sealed class MachineInView
             return (
                 "picked",
                 [
-                    .. Fitted.Loops.Select(c =>
+                    .. Base.Loops.Select(c =>
                         picks.FirstOrDefault(p => p.LoopKey == c.LoopKey) is { } pick
                             ? pick.On(MachineRules.LoopsOf(Machine).First(l => l.Key == c.LoopKey), c)
                             : c
                     ),
                 ],
-                Fitted.RoadWheels
+                Base.RoadWheels
             );
         Setup? setup = Stored.Setups.FirstOrDefault(s => s.Id == Scope.SetupId && s.Id != Fitted.Id);
         return setup is null

@@ -101,7 +101,7 @@ internal static class RatioAnswers
     /// <summary>What is in view against as fitted.</summary>
     public static SetupComparisonResult Compare(MachineInView view, bool explains = false) =>
         SetupComparison.Compare(
-            InputOf(view, view.IsFitted ? [] : [new(view.Name, view.Loops, view.RoadWheels)]),
+            InputOf(view, view.IsFitted ? [] : [new(view.Name, view.Loops, view.RoadWheels) { Drive = view.Drive }]),
             explains
         );
 
@@ -112,7 +112,12 @@ internal static class RatioAnswers
                 [
                     .. view
                         .Stored.Setups.Where(s => question.SetupIds.Contains(s.Id))
-                        .Select(s => new ComparedSetup(s.Name, s.Loops, s.RoadWheels)),
+                        .Select(s => new ComparedSetup(s.Name, s.Loops, s.RoadWheels)
+                        {
+                            Drive = SetupKinds
+                                .On(view.Stored.Machine, s.Kinds)
+                                .Drives.First(d => d.Key == view.Drive.Key),
+                        }),
                 ]
             ),
             false
@@ -137,7 +142,7 @@ internal static class RatioAnswers
                     .Distinct()
                     .Where(key => MachineInView.LoopOf(view.Drive, key) is not null),
             ],
-            new("as fitted", view.Fitted.Loops, view.Fitted.RoadWheels),
+            new("as fitted", view.Fitted.Loops, view.Fitted.RoadWheels) { Drive = view.FittedDrive },
             others,
             view.Target,
             [],
@@ -157,9 +162,9 @@ internal static class RatioAnswers
     {
         _ = view.AnyLoop;
         return RatioBands.Find(
-            new DriveTrain(view.Drive, view.Fitted.Loops),
+            new DriveTrain(view.Drive, view.Base.Loops),
             view.Scope.LoopKeys,
-            view.Fitted.RoadWheels,
+            view.Base.RoadWheels,
             question.Target,
             [],
             question.Workings
@@ -170,8 +175,8 @@ internal static class RatioAnswers
         NearestAim.Find(
             new(
                 view.Drive,
-                view.Fitted.Loops,
-                view.Fitted.RoadWheels,
+                view.Base.Loops,
+                view.Base.RoadWheels,
                 view.AnyLoop.Key,
                 question.Target,
                 question.Conditions,
@@ -185,14 +190,14 @@ internal static class RatioAnswers
         );
 
     public static AimTarget Starting(MachineInView view, StartingAimQuestion question) =>
-        StartingAim.For(new(view.Drive, view.Fitted.Loops, view.Fitted.RoadWheels, view.Scope.LoopKeys, question.Kind));
+        StartingAim.For(new(view.Drive, view.Base.Loops, view.Base.RoadWheels, view.Scope.LoopKeys, question.Kind));
 
     public static IReadOnlyList<LoopSearch> StartingSearches(MachineInView view, StartingSearchQuestion question) =>
         StartingSearch.For(
             new(
                 view.Drive,
-                view.Fitted.Loops,
-                view.Fitted.RoadWheels,
+                view.Base.Loops,
+                view.Base.RoadWheels,
                 view.Scope.LoopKeys,
                 view.Target,
                 question.Gears,
@@ -207,8 +212,8 @@ internal static class RatioAnswers
         RatioSearchResult result = RatioSearch.Run(
             new(
                 view.Drive,
-                view.Fitted.Loops,
-                view.Fitted.RoadWheels,
+                view.Base.Loops,
+                view.Base.RoadWheels,
                 [.. Begun(view, question).Select(s => WithTrials(view, Changed(s, question.Changes)))],
                 question.Drag?.AsAim() ?? view.Target,
                 question.Gears,
@@ -263,6 +268,10 @@ internal static class RatioAnswers
     {
         IEnumerable<WheelPair> beyond = view
             .Stored.Setups.Where(s => s.Status == SetupStatus.Trial)
+            // Wheels of another kind of chain or belt do not stand on its scale.
+            .Where(s =>
+                s.Id == view.Other?.Id || (view.Other is null && s.Kinds?.Any(k => k.LoopKey == search.LoopKey) != true)
+            )
             .SelectMany(s => s.Loops)
             .Where(c => c.LoopKey == search.LoopKey)
             .Select(c => new WheelPair(c.FrontSize, c.RearSize))
@@ -280,7 +289,7 @@ internal static class RatioAnswers
             ? []
             : FollowUps.After(
                 new(
-                    DrivesAsBuilt.From(view.Machine, view.Fitted),
+                    DrivesAsBuilt.From(view.Stored.Machine, view.Fitted),
                     new(view.Machine.Drives, view.Loops, view.RoadWheels, view.Machine.Layouts)
                 )
             );

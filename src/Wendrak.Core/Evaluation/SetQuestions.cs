@@ -202,11 +202,13 @@ internal static class SetAnswers
             : question.Practised is { } p ? Between(view) with { Goal = p.Goal, Rounds = p.Rounds, Gauge = p.Gauge }
             : Between(view);
         SetRound? inHand = question.IsKeptOnly ? null : question.Round ?? visit.InHand?.Round;
+        // A visit is to what is on the machine, whatever is in view beside it.
+        bool isStored = visit.Id != 0;
         SetInput input =
             SetInputs.For(
-                view.Machine,
-                view.Fitted.Loops,
-                view.Fitted.RoadWheels,
+                isStored ? view.Stored.Machine : view.Machine,
+                isStored ? view.Fitted.Loops : view.Base.Loops,
+                isStored ? view.Fitted.RoadWheels : view.Base.RoadWheels,
                 inHand is null ? visit : visit with { Rounds = [.. visit.Rounds, inHand] }
             ) ?? throw new InvalidInputException("Visit", "unknown", "The loop of this visit is not there any more.");
         return question.Setting is null ? input : input with { Setting = question.Setting };

@@ -29,8 +29,25 @@ public static class WorkPlan
     }
 
     /// <summary>What is to be done where nobody said: what differs between what is on and what is wanted.</summary>
-    internal static ChangeKind ChangeFor(Procedure procedure, LoopChoice was, LoopChoice wanted)
+    /// <param name="now">The loop as it is on, and its wheels.</param>
+    /// <param name="then">The same as it shall be: another kind of it is all new.</param>
+    internal static ChangeKind ChangeFor(
+        Procedure procedure,
+        (Loop Loop, LoopChoice Choice) now,
+        (Loop Loop, LoopChoice Choice) then
+    )
     {
+        (LoopChoice was, LoopChoice wanted) = (now.Choice, then.Choice);
+        if (now.Loop.DriveElement != then.Loop.DriveElement || now.Loop.Standard != then.Loop.Standard)
+        {
+            ChangeKind other =
+                then.Loop.DriveElement == DriveElement.Chain ? ChangeKind.BeltToChain : ChangeKind.ChainToBelt;
+            bool isOther =
+                (now.Loop.DriveElement == DriveElement.Chain) != (then.Loop.DriveElement == DriveElement.Chain);
+            return isOther && procedure.Changes.Contains(other) ? other
+                : procedure.Changes.Contains(ChangeKind.WholeSet) ? ChangeKind.WholeSet
+                : procedure.Changes[0];
+        }
         bool front = was.FrontSize != wanted.FrontSize;
         bool rear = was.RearSize != wanted.RearSize;
         bool loop = (was.Links, was.LengthMm) != (wanted.Links, wanted.LengthMm);

@@ -9,7 +9,11 @@ public sealed record ComparedSetup(
     string Name,
     IReadOnlyList<LoopChoice> Loops,
     IReadOnlyList<RoadWheelChoice> RoadWheels
-);
+)
+{
+    /// <summary>Its own drive, where a loop of it is another kind; null for the one that is asked about.</summary>
+    public Drive? Drive { get; init; }
+}
 
 /// <summary>Setups of one drive beside what is fitted.</summary>
 /// <param name="LoopKeys">
@@ -98,7 +102,7 @@ public static class SetupComparison
     /// <param name="explains">Whether the workings are told, too.</param>
     public static SetupComparisonResult Compare(SetupComparisonInput input, bool explains = true)
     {
-        DriveTrain fitted = new(input.Drive, input.Fitted.Loops, "Fitted.Loops");
+        DriveTrain fitted = new(input.Fitted.Drive ?? input.Drive, input.Fitted.Loops, "Fitted.Loops");
         Check(input, fitted);
         string? chosen = input.LoopKeys is [string first, ..] ? first : null;
         DriveOutput output = fitted.ReferenceOutput(chosen);
@@ -128,7 +132,12 @@ public static class SetupComparison
         Loop[] loops = [.. fitted.Drive.Stages.OfType<Loop>()];
         for (int i = 0; i < input.Others.Count; i++)
             guard.Include(
-                DriveRules.CheckChoices(loops, input.Others[i].Loops, $"{nameof(input.Others)}[{i}].Loops", true)
+                DriveRules.CheckChoices(
+                    input.Others[i].Drive is { } own ? [.. own.Stages.OfType<Loop>()] : loops,
+                    input.Others[i].Loops,
+                    $"{nameof(input.Others)}[{i}].Loops",
+                    true
+                )
             );
         if (input.Delivered is { } delivered)
             guard.Include(DriveRules.CheckChoices(loops, delivered.Loops, $"{nameof(input.Delivered)}.Loops", true));
@@ -158,7 +167,7 @@ public static class SetupComparison
 
         public SetupFigures FiguresOf(ComparedSetup setup)
         {
-            DriveTrain train = new(input.Drive, setup.Loops);
+            DriveTrain train = new(setup.Drive ?? input.Drive, setup.Loops);
             RollingResult? rolling = RollingOf(output, setup.RoadWheels);
             double? u = rolling?.CircumferenceMm;
             double final = train.FinalRatio(input.LoopKeys);
@@ -238,8 +247,12 @@ public static class SetupComparison
                 return null;
             LoopChoice before = fitted.ChoiceOf(input.LoopKeys[0]);
             LoopChoice after = train.ChoiceOf(input.LoopKeys[0]);
-            bool toothed = train.Drive.Stages.OfType<Loop>().First(l => l.Key == input.LoopKeys[0]).IsToothed;
-            if (!toothed || before.FrontSize == after.FrontSize)
+            Loop loop = train.Drive.Stages.OfType<Loop>().First(l => l.Key == input.LoopKeys[0]);
+            // Teeth of another kind are no measure.
+            bool isAlike = fitted
+                .Drive.Stages.OfType<Loop>()
+                .Any(l => l.Key == loop.Key && l.Standard == loop.Standard);
+            if (!loop.IsToothed || !isAlike || before.FrontSize == after.FrontSize)
                 return null;
             int front = (int)before.FrontSize;
             return RatioChange.RearTeethLike(front, (int)before.RearSize, (int)after.FrontSize - front);

@@ -79,7 +79,7 @@ public sealed record LoopAlternative(
         };
     }
 
-    private static LoopLayout WithoutIdlers(LoopLayout layout) =>
+    internal static LoopLayout WithoutIdlers(LoopLayout layout) =>
         layout with
         {
             Idlers = [],

@@ -10,6 +10,7 @@ public static class FittingAgain
     /// <exception cref="InvalidInputException">What it is now takes it no more.</exception>
     public static Machine MachineWith(Machine now, Setup former)
     {
+        now = SetupKinds.On(now, former.Kinds);
         if (former.AsLeft is not { } then)
             return now;
         HashSet<string> loops = [.. MachineRules.LoopsOf(now).Select(l => l.Key)];

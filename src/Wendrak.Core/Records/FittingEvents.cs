@@ -41,10 +41,13 @@ public sealed record SetupFitted(
     /// <summary>Of two setups of one machine.</summary>
     public static IReadOnlyList<string>? FindChanged(Setup before, Setup after)
     {
+        HashSet<string> kinds = [.. (after.Kinds ?? []).Select(k => k.LoopKey)];
         string[] changed =
         [
             .. after
-                .Loops.Where(l => before.Loops.FirstOrDefault(b => b.LoopKey == l.LoopKey) != l)
+                .Loops.Where(l =>
+                    kinds.Contains(l.LoopKey) || before.Loops.FirstOrDefault(b => b.LoopKey == l.LoopKey) != l
+                )
                 .Select(l => l.LoopKey),
         ];
         return changed.Length == 0 ? null : changed;

@@ -193,8 +193,11 @@ public static class MachineRules
     public static void CheckTrial(IReadOnlyList<LoopChoice> loops, Machine machine) =>
         DriveRules.CheckChoices(LoopsOf(machine), loops, mayBeLeftOut: true).ThrowIfAny();
 
+    /// <exception cref="InvalidInputException">Every issue is named.</exception>
     public static void Check(Setup setup, Machine machine)
     {
+        SetupKinds.Check(machine, setup).ThrowIfAny();
+        machine = SetupKinds.On(machine, setup.Kinds);
         Guard guard = new();
         guard
             .Named(nameof(setup.Name), setup.Name)
@@ -205,6 +208,15 @@ public static class MachineRules
             .Include(RoadWheels.Check(setup.RoadWheels, machine.Drives))
             .Include(CheckFollowUps(setup.FollowUps ?? []));
         guard.ThrowIfAny();
+        if (setup.Kinds is { Count: > 0 })
+            Refusal.Under(
+                nameof(setup.Kinds),
+                () =>
+                {
+                    Check(machine, setup.Loops);
+                    return true;
+                }
+            );
     }
 
     /// <summary>Name of a setup that is taken off: its wheels and the day, unless somebody gave it a name of its own.</summary>
@@ -224,9 +236,12 @@ public static class MachineRules
     }
 
     /// <summary>What a trial is called that nobody named: its wheels, and a number where another has that name.</summary>
-    public static string TrialName(LoopChoice wheels, IReadOnlyList<Setup> others)
+    public static string TrialName(LoopChoice wheels, IReadOnlyList<Setup> others) =>
+        FreeName(FormattableString.Invariant($"{wheels.FrontSize:0.##}/{wheels.RearSize:0.##}"), others);
+
+    /// <summary>A name that no other setup has: with a number where one has it.</summary>
+    public static string FreeName(string name, IReadOnlyList<Setup> others)
     {
-        string name = FormattableString.Invariant($"{wheels.FrontSize:0.##}/{wheels.RearSize:0.##}");
         IEnumerable<string> numbered = Enumerable
             .Range(2, others.Count + 1)
             .Select(n => FormattableString.Invariant($"{name} ({n})"));

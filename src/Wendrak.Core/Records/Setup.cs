@@ -25,6 +25,7 @@ public enum SetupStatus
 /// <param name="FittedAtKm">Odometer when it went on, km.</param>
 /// <param name="FollowUps">What must still be done again since it went on or was changed; only as fitted has any.</param>
 /// <param name="AsLeft">How the machine stood when it came off last; null where it never did, and where nobody kept it.</param>
+/// <param name="Kinds">Loops that are another kind in it than on the machine; null where all are as they are there.</param>
 /// <param name="MachineId">Of the machine it belongs to.</param>
 /// <param name="Name">What people call it.</param>
 /// <param name="MadeOn">Day it was noted.</param>
@@ -43,7 +44,8 @@ public sealed record Setup(
     double? FittedAtKm,
     string? Note,
     IReadOnlyList<FollowUpTask>? FollowUps = null,
-    FittedState? AsLeft = null
+    FittedState? AsLeft = null,
+    IReadOnlyList<LoopKind>? Kinds = null
 ) : StoredRecord(Id, Version)
 {
     /// <summary>Name of a setup that went onto the machine with it.</summary>

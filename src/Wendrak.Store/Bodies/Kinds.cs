@@ -47,7 +47,8 @@ internal static class Kinds
             Word = "setup",
             NameOf = s => s.Name,
             References = s => [new(Hold.BelongsTo, "machine", s.MachineId)],
-            Upcasters = [EarlierBodies.Setup, WordsOfTheField.Setup, EarlierBodies.AsIs],
+            // Form 5 says which loops are another kind in it.
+            Upcasters = [EarlierBodies.Setup, WordsOfTheField.Setup, EarlierBodies.AsIs, EarlierBodies.AsIs],
         };
 
     public static StoredKind<Aim> Aim { get; } =

@@ -95,16 +95,20 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
 
     /// <summary>Changes a machine and, where loops came or went, the wheels of all its setups.</summary>
     /// <param name="fittedVersion">Version of the setup as fitted that the wheels were read from.</param>
+    /// <param name="kindsOf">Setup whose kinds of loops were on it as it was changed: what hangs on these goes to the setup.</param>
     /// <exception cref="ChangedMeanwhileException">Somebody else changed the machine or its wheels.</exception>
     public Task<FittedMachine> ChangeAsync(
         string? who,
         MachineDraft draft,
         int fittedVersion,
         CancellationToken ct,
-        MachineChange change = MachineChange.OtherParts
+        MachineChange change = MachineChange.OtherParts,
+        long? kindsOf = null
     )
     {
-        draft = MachineReconciling.Checked(draft);
+        // With the kinds of a setup in view it is checked once these are put where they belong.
+        if (kindsOf is null)
+            draft = MachineReconciling.Checked(draft);
         return log.CommitAsync(
             who,
             $"changed {draft.Machine.Name}",
@@ -114,9 +118,16 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
                 Machine before =
                     await _machines.FindAsync(edit.Session, draft.Machine.Id)
                     ?? throw new ChangedMeanwhileException(Kinds.Machine.Name, null);
+                Setup? inView = kindsOf is long key ? await _setups.FindAsync(edit.Session, key) : null;
+                if (inView is not null)
+                {
+                    (Machine split, inView) = SetupKinds.Split(draft.Machine, before, inView);
+                    draft = MachineReconciling.Checked(draft with { Machine = split });
+                    MachineRules.Check(inView, draft.Machine);
+                }
                 Machine withSets = await BroughtSets.StoreAsync(edit, draft.Machine, before);
                 Machine machine = await _machines.ChangeAsync(edit, withSets, before);
-                Setup fitted = await ReconcileAsync(edit, before, machine, draft.Fitted, fittedVersion, change);
+                Setup fitted = await ReconcileAsync(edit, before, machine, draft.Fitted, fittedVersion, change, inView);
                 return new FittedMachine(machine, fitted, await jobs.ContentsAsync(edit.Session, machine.Id));
             },
             ct
@@ -202,16 +213,20 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
         Machine machine,
         IReadOnlyList<LoopChoice> fittedLoops,
         int fittedVersion,
-        MachineChange change
+        MachineChange change,
+        Setup? inView
     )
     {
-        Loop[] loops = [.. MachineRules.LoopsOf(machine)];
         Setup? fitted = null;
         foreach (Setup setup in await _setups.ListOfMachineAsync(edit.Session, machine.Id))
         {
             bool isFitted = setup.Status == SetupStatus.AsFitted;
+            IReadOnlyList<LoopKind>? kinds = setup.Id == inView?.Id ? inView.Kinds : setup.Kinds;
+            kinds = SetupKinds.For(machine, kinds);
+            Loop[] loops = [.. MachineRules.LoopsOf(SetupKinds.On(machine, kinds))];
             Setup next = setup with
             {
+                Kinds = kinds,
                 Version = isFitted ? fittedVersion : setup.Version,
                 Loops = isFitted ? fittedLoops : SetupReconciling.ToLoops(loops, setup.Loops, fittedLoops),
                 RoadWheels = SetupReconciling.ToOutputs(machine, setup.RoadWheels),

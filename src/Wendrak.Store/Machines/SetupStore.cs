@@ -30,7 +30,10 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
                 if (machine is null)
                     return null;
                 edit.MachineId = machineId;
-                MachineRules.CheckTrial(trial.Loops, machine);
+                IReadOnlyList<LoopKind>? kinds = trial.Kinds;
+                if (trial.KindsOf is long like)
+                    kinds = (await _setups.FindAsync(edit.Session, like))?.Kinds;
+                MachineRules.CheckTrial(trial.Loops, SetupKinds.On(machine, kinds));
                 Setup fitted = await _setups.FittedAsync(edit.Session, machineId);
                 return await AddAsync(
                     edit,
@@ -38,7 +41,8 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
                     trial.Name,
                     MirroredSetups.Complete(machine.Drives, fitted.Loops, trial.Loops),
                     trial.RoadWheels ?? fitted.RoadWheels,
-                    trial.Note
+                    trial.Note,
+                    kinds
                 );
             },
             ct
@@ -73,7 +77,13 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
                         null,
                         null
                     );
-                next = next with { Loops = wheels.Loops, RoadWheels = wheels.RoadWheels };
+                // They are typed for what is on the machine now.
+                next = next with
+                {
+                    Loops = wheels.Loops,
+                    RoadWheels = wheels.RoadWheels,
+                    Kinds = null,
+                };
                 MachineRules.Check(next, machine);
                 return stored is null ? await _setups.AddAsync(edit, next) : await _setups.ChangeAsync(edit, next);
             },
@@ -251,7 +261,8 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
         string name,
         IReadOnlyList<LoopChoice> loops,
         IReadOnlyList<RoadWheelChoice> roadWheels,
-        string? note = null
+        string? note = null,
+        IReadOnlyList<LoopKind>? kinds = null
     )
     {
         Setup trial = new(
@@ -265,7 +276,8 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
             clock.Today(),
             null,
             null,
-            note
+            note,
+            Kinds: kinds
         );
         MachineRules.Check(trial, machine);
         return _setups.AddAsync(edit, trial);
@@ -290,19 +302,29 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
     /// <summary>What is on comes off and keeps how the machine stood with it; what is next goes on.</summary>
     private async Task PutOnAsync(Edit edit, (Setup Setup, Machine Machine) old, (Setup Setup, Machine Machine) next)
     {
+        IReadOnlyList<Setup> all = await _setups.ListOfMachineAsync(edit.Session, old.Machine.Id);
+        // Another kind of chain or belt goes onto the machine with it; the one that comes off stays with those that need it.
+        KindsSwapped swapped = SetupKinds.Swap(old.Machine, next.Setup, all.Where(s => s.Id != next.Setup.Id));
+        if (next.Setup.Kinds is { Count: > 0 })
+        {
+            Machine now = next.Machine == old.Machine ? swapped.Machine : next.Machine;
+            if (now != old.Machine && next.Machine == old.Machine)
+                now = await _machines.ChangeAsync(edit, MachineReconciling.ToDrives(now), old.Machine);
+            next = (next.Setup with { Kinds = null }, now);
+            foreach (Setup other in swapped.Others.Where(o => o.Id != old.Setup.Id))
+                await _setups.ChangeAsync(edit, other);
+        }
+        IReadOnlyList<LoopKind>? off = swapped.Others.FirstOrDefault(o => o.Id == old.Setup.Id)?.Kinds;
         // First off, then on: the file itself allows only one as fitted.
         await _setups.ChangeAsync(
             edit,
             old.Setup with
             {
+                Kinds = off,
                 Name = MachineRules.FormerName(old.Setup, clock.Today()),
                 Status = SetupStatus.Former,
                 FollowUps = null,
-                AsLeft = FittingAgain.StateOf(
-                    old.Machine,
-                    await _setups.ListOfMachineAsync(edit.Session, old.Machine.Id),
-                    clock.GetUtcNow()
-                ),
+                AsLeft = FittingAgain.StateOf(old.Machine, all, clock.GetUtcNow()),
             }
         );
         await _setups.ChangeAsync(
@@ -327,9 +349,13 @@ public sealed record DeliveredWheels(IReadOnlyList<LoopChoice> Loops, IReadOnlyL
 /// <param name="RoadWheels">Null keeps those of as fitted.</param>
 /// <param name="Name">What it shall be called.</param>
 /// <param name="Note">Free words; null for none.</param>
+/// <param name="KindsOf">Number of a setup whose kinds of loops it has, too; null where they are as on the machine.</param>
+/// <param name="Kinds">Loops that are another kind in it; null for none.</param>
 public sealed record NewTrial(
     string Name,
     IReadOnlyList<LoopChoice> Loops,
     IReadOnlyList<RoadWheelChoice>? RoadWheels,
-    string? Note
+    string? Note,
+    long? KindsOf = null,
+    IReadOnlyList<LoopKind>? Kinds = null
 );

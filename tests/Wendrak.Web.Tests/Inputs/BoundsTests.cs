@@ -132,7 +132,7 @@ public sealed class BoundsTests(WendrakServer server) : IClassFixture<WendrakSer
             "application/json"
         );
         HttpResponseMessage response = await server.Client.PostAsync(
-            path.Replace("{id}", "1", StringComparison.Ordinal),
+            path.Replace("{id}", "1", StringComparison.Ordinal).Replace("{loopKey}", "final", StringComparison.Ordinal),
             content
         );
         if (response.StatusCode != HttpStatusCode.UnprocessableEntity)

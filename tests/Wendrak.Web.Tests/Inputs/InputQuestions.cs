@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Wendrak.Core.Alignment;
+using Wendrak.Core.Choices;
 using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Lengths;
@@ -271,12 +272,45 @@ internal static class InputQuestions
                 null
             )
         );
+        yield return Of("/api/machines/{id}/choice/{loopKey}", new ChoiceAsked(null, Weighed()));
         yield return Of("/api/markings/measured", new MeasuredMarking(MarkedThing.Chain, 127, 7.8, 8.5));
         yield return Of("/api/machines", WithOwnSteps());
         yield return Of("/api/machines/file", Filed());
         foreach (SharedTake take in Shared())
             yield return Of("/api/shared-files/compare", take);
     }
+
+    /// <summary>A weighing of which everything is known.</summary>
+    private static LoopWeighing Weighed() =>
+        LoopWeighing.Empty("final", null) with
+        {
+            Wishes = [new(DriveWish.Quiet, 3)],
+            RatePerHour = 30,
+            FuelPrice = 2,
+            LevelHow = "at 1 m",
+            Figures =
+            [
+                new(
+                    "plainChain",
+                    60,
+                    45,
+                    8_000,
+                    12_000,
+                    SaidBy.MeasuredHere,
+                    1,
+                    500,
+                    10,
+                    1_000,
+                    SaidBy.MeasuredHere,
+                    5,
+                    0.2,
+                    300,
+                    50,
+                    80,
+                    3
+                ),
+            ],
+        };
 
     /// <summary>A machine whose chain was measured, with all that such a measure may say.</summary>
     private static MachineFile Filed()

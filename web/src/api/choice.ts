@@ -34,5 +34,14 @@ const weigh = ({ machineId, loopKey, matter, weighing }: Weighed, s: { signal: A
     }),
   )
 
+/** Keeps a kind of drive as a trial. */
+export const tryKind = ({ machineId, loopKey, kind }: { machineId: number; loopKey: string; kind: string }) =>
+  answered(
+    client.POST('/api/machines/{id}/choice/{loopKey}/trial', {
+      params: { path: { id: machineId, loopKey } },
+      body: { kind },
+    }),
+  )
+
 /** Kinds or parts side by side, what they come to, and what would turn it. */
 export const useChoice = (weighed: Weighed | undefined) => useComputed('choice', weighed, weigh)

@@ -311,8 +311,9 @@ export const measureSprocket = (body: Schemas['SprocketInput'], s: Signal = {}) 
   answered(client.POST('/api/fit/sprocket', { body, ...s }))
 
 export const listMachines = () => answered(client.GET('/api/machines'))
-export const findMachine = (id: number) =>
-  answered(client.GET('/api/machines/{id}', { params: { path: { id } } }))
+/** `kindsOf` a setup: with its kinds of chain or belt on the machine. */
+export const findMachine = (id: number, kindsOf?: number) =>
+  answered(client.GET('/api/machines/{id}', { params: { path: { id }, query: kindsOf ? { kindsOf } : {} } }))
 export const addMachine = (body: MachineSave) => answered(client.POST('/api/machines', { body }))
 export const changeMachine = (body: MachineSave) =>
   answered(client.PUT('/api/machines/{id}', { params: { path: { id: body.machine.id } }, body }))

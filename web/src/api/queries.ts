@@ -17,6 +17,13 @@ export const retryLost = (count: number, error: unknown) => error instanceof Typ
 
 export const useMachines = () =>
   useQuery({ queryKey: ['machines'], queryFn: api.listMachines, retry: retryLost })
+/** A machine as it is with the kinds of a setup on it, where such a one is in view. */
+export const useMachineWith = (id: number, kindsOf: number | undefined) =>
+  useQuery({
+    queryKey: ['machine', id, kindsOf],
+    queryFn: kindsOf === undefined ? skipToken : () => api.findMachine(id, kindsOf),
+    retry: retryLost,
+  })
 export const useMachine = (id: number) =>
   useQuery({ queryKey: ['machine', id], queryFn: () => api.findMachine(id), retry: retryLost })
 export const useSetups = (id: number) =>

@@ -922,6 +922,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/machines/{id}/choice/{loopKey}/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a kind of drive as a trial, with its wheels, length, layout and loads begun */
+        post: operations["tryKind"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/faults": {
         parameters: {
             query?: never;
@@ -3302,6 +3319,7 @@ export interface components {
             name: string;
             loops: components["schemas"]["LoopChoice"][];
             roadWheels: components["schemas"]["RoadWheelChoice"][];
+            drive?: null | components["schemas"]["Drive"];
         };
         /** @description Difference of two setups, with how sure it is. */
         Comparison: {
@@ -6483,6 +6501,11 @@ export interface components {
          * @enum {unknown}
          */
         KindHolds: "holds" | "watch" | "notTold" | "doesNotHold" | "nothingNear" | "notThisRatio" | "notJudgedHere" | "figuresOnly";
+        /** @description A kind of drive to be kept as a trial. */
+        KindToTry: {
+            /** @description Key of the kind. */
+            kind: string;
+        };
         /** @description A chain drive that is known to last, by the figures people remember of it. */
         KnownChainInput: {
             /** @description Chain of the tables. */
@@ -7695,6 +7718,40 @@ export interface components {
              */
             proofTorqueNm?: null | number;
         };
+        /** @description A loop as another kind than the one that is on, with all that hangs on its kind. */
+        LoopKind: {
+            /** @description Key of the loop whose place it takes. */
+            loopKey: string;
+            driveElement: components["schemas"]["DriveElement"];
+            /** @description Chain size, belt profile or section. */
+            standard: string;
+            arrangement: components["schemas"]["BeltArrangement"];
+            /**
+             * Format: double
+             * @description Speed lost to slip and creep, 0 to below 0.1.
+             */
+            slipFraction: number;
+            /** @description How a driving wheel of it sits on its shaft; null when not noted. */
+            frontMounting: null | string;
+            /** @description How a driven wheel sits; null when not noted. */
+            rearMounting: null | string;
+            /**
+             * Format: double
+             * @description Largest driven wheel that clears its surroundings; null if not known.
+             */
+            largestRear: null | number;
+            /**
+             * Format: double
+             * @description Smallest driving wheel the owner accepts; null for the table's.
+             */
+            smallestFront: null | number;
+            /** @description The driven wheel is in two halves. */
+            rearIsSplit: boolean;
+            strength?: null | components["schemas"]["LoopStrength"];
+            layout?: null | components["schemas"]["LoopLayout"];
+            setting?: null | components["schemas"]["LoopSetting"];
+            inspection?: null | components["schemas"]["LoopInspection"];
+        };
         /** @description Where the wheels of one loop stand, in a side view of the machine's own choice. */
         LoopLayout: {
             /** @description Key of the loop it is about. */
@@ -8252,6 +8309,11 @@ export interface components {
             machine: components["schemas"]["Machine"];
             fitted: components["schemas"]["Setup"];
             summary: components["schemas"]["MachineSummary"];
+            /**
+             * Format: int64
+             * @description Number of the setup whose kinds of loops stand on it here; null where it is as it is.
+             */
+            kindsOf?: null | number;
         };
         /**
          * @description Why a machine is stored as another one.
@@ -8298,7 +8360,7 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description 12; a larger number was written by a newer program and is refused.
+             * @description 13; a larger number was written by a newer program and is refused.
              */
             formatVersion: number;
             machine: components["schemas"]["Machine"];
@@ -8334,6 +8396,11 @@ export interface components {
             fittedVersion: number;
             /** @description Why it differs from what is stored. */
             change?: components["schemas"]["MachineChange"];
+            /**
+             * Format: int64
+             * @description Number of the setup whose kinds of loops stood on it as it was read: what hangs on these is stored with the setup.
+             */
+            kindsOf?: null | number;
         };
         /** @description A machine's drives at a glance. */
         MachineSummary: {
@@ -8650,6 +8717,13 @@ export interface components {
             roadWheels: null | components["schemas"]["RoadWheelChoice"][];
             /** @description Free words; null for none. */
             note: null | string;
+            /**
+             * Format: int64
+             * @description Number of a setup whose kinds of loops it has, too; null where they are as on the machine.
+             */
+            kindsOf?: null | number;
+            /** @description Loops that are another kind in it; null for none. */
+            kinds?: null | components["schemas"]["LoopKind"][];
         };
         /** @description Something that happened to a machine. */
         NewUseEvent: {
@@ -11479,6 +11553,8 @@ export interface components {
             /** @description What must still be done again since it went on or was changed; only as fitted has any. */
             followUps?: null | components["schemas"]["FollowUpTask"][];
             asLeft?: null | components["schemas"]["FittedState"];
+            /** @description Loops that are another kind in it than on the machine; null where all are as they are there. */
+            kinds?: null | components["schemas"]["LoopKind"][];
             /**
              * Format: int64
              * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
@@ -16618,6 +16694,67 @@ export interface operations {
             };
         };
     };
+    tryKind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                loopKey: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KindToTry"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Setup"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
     listFaults: {
         parameters: {
             query?: {
@@ -17511,7 +17648,9 @@ export interface operations {
     };
     findMachine: {
         parameters: {
-            query?: never;
+            query?: {
+                kindsOf?: number;
+            };
             header?: never;
             path: {
                 id: number;

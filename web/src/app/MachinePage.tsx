@@ -1,7 +1,7 @@
-import { Outlet, useParams } from 'react-router'
+import { Outlet, useLocation, useParams, useSearchParams } from 'react-router'
 import type { Aim, MachineCard, Setup } from '../api/client'
 import { sentenceOf } from '../api/issues'
-import { useAims, useMachine, useSetups } from '../api/queries'
+import { useAims, useMachine, useMachineWith, useSetups } from '../api/queries'
 import { JobLink } from '../job/JobLink'
 import { Stops } from '../loop/Stops'
 import { MachineBar } from '../machine/MachineBar'
@@ -22,12 +22,45 @@ export default function MachinePage() {
   return <OpenMachine key={id} card={machine.data} setups={setups.data} aims={aims.data} />
 }
 
-function OpenMachine({ card, setups, aims }: { card: MachineCard; setups: Setup[]; aims: Aim[] }) {
+/** Where hands are at work: what is on the machine is set and looked at, whatever is in view beside it. */
+const WORK = /\/(set|check|jobs)(\/|$)/
+
+/** Of another kind of chain or belt the machine is shown with that on it. */
+function OpenMachine({ card: asFitted, setups, aims }: { card: MachineCard; setups: Setup[]; aims: Aim[] }) {
+  const [params] = useSearchParams()
+  const { pathname } = useLocation()
+  const other = WORK.test(pathname)
+    ? undefined
+    : setups.find((s) => String(s.id) === params.get('setup') && (s.kinds?.length ?? 0) > 0)
+  const withKinds = useMachineWith(asFitted.machine.id, other?.id)
+  if (other && !withKinds.data)
+    return withKinds.error ? (
+      <EmptyState title="This setup can't be opened.">{sentenceOf(withKinds.error)}</EmptyState>
+    ) : (
+      <EmptyState title="Opening the setup …" />
+    )
+  return (
+    <Shown card={(other && withKinds.data) || asFitted} asFitted={asFitted} setups={setups} aims={aims} />
+  )
+}
+
+function Shown({
+  card,
+  asFitted,
+  setups,
+  aims,
+}: {
+  card: MachineCard
+  asFitted: MachineCard
+  setups: Setup[]
+  aims: Aim[]
+}) {
   const bench = useWorkbench(card, setups, aims)
   return (
     <>
-      <MachineBar bench={bench}>
-        <JobLink card={card} />
+      {/* What is edited here is the machine itself, whatever kind of it is in view. */}
+      <MachineBar bench={{ ...bench, card: asFitted }}>
+        <JobLink card={asFitted} />
       </MachineBar>
       <StationStrip bench={bench} />
       <Stops card={card} />

@@ -12,6 +12,7 @@ import table from '../shell/table.module.css'
 import classes from './Choice.module.css'
 import { CostBar } from './CostBar'
 import { SaidBySign } from './SaidBySign'
+import { TryButton } from './TryButton'
 import type { Weighing } from './useWeighing'
 import { HAD_WORDS, HOLDS_WORDS, outText, rangeText, runText } from './words'
 
@@ -21,11 +22,13 @@ export function BesidePanel({
   desk,
   now,
   isStale,
+  machineId,
 }: {
   weighing: Weighing
   desk: ChoiceDesk
   now: LoopWeighing
   isStale: boolean
+  machineId: number
 }) {
   const units = useUnits()
   const shown = desk.columns.map((c) => c.key)
@@ -66,6 +69,18 @@ export function BesidePanel({
             ))}
             <Reasons name="for it" desk={desk} of={(c) => c.for} />
             <Reasons name="against it" desk={desk} of={(c) => c.against} />
+            {isKind && (
+              <tr data-no-print>
+                <th scope="row">
+                  <span className="visually-hidden">trial</span>
+                </th>
+                {desk.columns.map((c) => (
+                  <td key={c.key}>
+                    <TryButton column={c} desk={desk} machineId={machineId} />
+                  </td>
+                ))}
+              </tr>
+            )}
           </tbody>
         </table>
       </section>
@@ -79,9 +94,9 @@ export function BesidePanel({
               checked={shown.includes(o.key)}
               disabled={shown.includes(o.key) ? shown.length === 1 : shown.length >= desk.mostColumns}
               onChange={(isShown) =>
-                weighing.change({
+                weighing.change(() => ({
                   shown: isShown ? [...shown, o.key] : shown.filter((key) => key !== o.key),
-                })
+                }))
               }
             >
               {o.name}
@@ -92,6 +107,9 @@ export function BesidePanel({
     </Panel>
   )
 }
+
+/** Less over is none. */
+const OVER_MM = 0.05
 
 type Tell = (column: ChoiceColumn, desk: ChoiceDesk, units: Units) => ReactNode
 
@@ -129,7 +147,7 @@ const PLACE_ROWS: [string, Tell][] = [
       if (fit.length === null) return fit.mover ? 'no length reaches' : lengthText(fit.exactLength, fit.unit)
       return [
         lengthText(fit.length, fit.unit),
-        fit.overMm !== null && fit.overMm > 0 ? `${units.show('fine', fit.overMm)} over` : null,
+        fit.overMm !== null && fit.overMm > OVER_MM ? `${units.show('fine', fit.overMm)} over` : null,
         fit.leftPercent !== null ? `${fixed(fit.leftPercent, 0)} % of the adjustment left` : null,
         isFitted ? null : fit.withoutIdlers ? 'without the idler' : null,
       ]

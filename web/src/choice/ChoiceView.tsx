@@ -80,7 +80,13 @@ function Weighed({ bench, loopKey }: { bench: Workbench; loopKey: string }) {
             tried, not stored
           </DraftBar>
         )}
-        <BesidePanel weighing={weighing} desk={desk} now={now} isStale={answer.isStale} />
+        <BesidePanel
+          weighing={weighing}
+          desk={desk}
+          now={now}
+          isStale={answer.isStale}
+          machineId={bench.card.machine.id}
+        />
         <FiguresPanel weighing={weighing} desk={desk} now={now} />
         <OwnReasonsPanel weighing={weighing} desk={desk} now={now} />
         <p className="cap">

@@ -58,14 +58,14 @@ export function FiguresPanel({
           label="An hour of work is worth"
           unit="/h"
           value={now.ratePerHour ?? undefined}
-          onChange={(value) => weighing.change({ ratePerHour: value ?? null })}
+          onChange={(value) => weighing.change(() => ({ ratePerHour: value ?? null }))}
           error={issueFor(error, 'weighing.ratePerHour')}
         />
         <QuantityField
           size="xs"
           label="A litre or kWh costs"
           value={now.fuelPrice ?? undefined}
-          onChange={(value) => weighing.change({ fuelPrice: value ?? null })}
+          onChange={(value) => weighing.change(() => ({ fuelPrice: value ?? null }))}
           error={issueFor(error, 'weighing.fuelPrice')}
         />
         <TextInput
@@ -73,7 +73,10 @@ export function FiguresPanel({
           label="Noise was read"
           placeholder="at 1 m, 40 km/h"
           value={now.levelHow ?? ''}
-          onChange={(event) => weighing.change({ levelHow: event.currentTarget.value || null })}
+          onChange={(event) => {
+            const levelHow = event.currentTarget.value || null
+            weighing.change(() => ({ levelHow }))
+          }}
           error={
             issueFor(error, 'weighing.levelHow') ??
             (now.levelHow === null && now.figures.some((f) => f.levelDb != null)

@@ -28,13 +28,12 @@ export function MustPanel({
               size="xs"
               label={label}
               checked={now.musts.includes(must)}
-              onChange={(event) =>
-                weighing.change({
-                  musts: event.currentTarget.checked
-                    ? [...now.musts, must]
-                    : now.musts.filter((m) => m !== must),
-                })
-              }
+              onChange={(event) => {
+                const isSet = event.currentTarget.checked
+                weighing.change(({ musts }) => ({
+                  musts: isSet ? [...musts, must] : musts.filter((m) => m !== must),
+                }))
+              }}
             />
           ))}
       </div>

@@ -40,7 +40,9 @@ export function OwnReasonsPanel({
                 size="compact-xs"
                 variant="default"
                 aria-label={`Take away: ${r.text}`}
-                onClick={() => weighing.change({ reasons: now.reasons.filter((_, at) => at !== i) })}
+                onClick={() =>
+                  weighing.change(({ reasons }) => ({ reasons: reasons.filter((_, at) => at !== i) }))
+                }
                 data-no-print
               >
                 Take away
@@ -54,7 +56,7 @@ export function OwnReasonsPanel({
         onSubmit={(event) => {
           event.preventDefault()
           if (!text) return
-          weighing.change({ reasons: [...now.reasons, { ...draft, option, text }] })
+          weighing.change(({ reasons }) => ({ reasons: [...reasons, { ...draft, option, text }] }))
           setDraft(blank(option))
         }}
       >

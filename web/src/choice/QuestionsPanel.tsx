@@ -34,12 +34,12 @@ export function QuestionsPanel({
               aria-labelledby={`ask-${q.key}`}
               value={answer === undefined ? 'open' : answer ? 'yes' : 'no'}
               onChange={(said) =>
-                weighing.change({
+                weighing.change(({ answers }) => ({
                   answers: [
-                    ...now.answers.filter((a) => a.question !== q.key),
+                    ...answers.filter((a) => a.question !== q.key),
                     ...(said === 'open' ? [] : [{ question: q.key, isYes: said === 'yes' }]),
                   ],
-                })
+                }))
               }
               data={[
                 { value: 'yes', label: 'yes' },

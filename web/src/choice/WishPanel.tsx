@@ -37,10 +37,10 @@ export function WishPanel({
             aria-labelledby={`choice-${wish}`}
             value={String(weightOf(wish))}
             onChange={(weight) =>
-              weighing.change({
-                wishes: [...now.wishes.filter((w) => w.wish !== wish), { wish, weight: Number(weight) }],
+              weighing.change(({ wishes }) => ({
+                wishes: [...wishes.filter((w) => w.wish !== wish), { wish, weight: Number(weight) }],
                 wishesOn: today(),
-              })
+              }))
             }
             data={['0', '1', '2', '3']}
           />

@@ -9,7 +9,7 @@ export function useWeighing(bench: Workbench, loopKey: string) {
   const [params, set] = useAddress()
   const matter = params.get('matter')
   const [draft, setDraft] = useState<LoopWeighing | null>(null)
-  const isHere = draft?.loopKey === loopKey && draft.matter === matter
+  const isHere = draft?.loopKey === loopKey && (draft.matter ?? null) === matter
   const typed = isHere ? draft : null
   const weighing = useDebouncedDraft(typed)
   const { machine } = bench.card
@@ -22,7 +22,12 @@ export function useWeighing(bench: Workbench, loopKey: string) {
   })
   const desk = answer.data
   const now = typed ?? desk?.weighing
-  const change = (part: Partial<LoopWeighing>) => now && setDraft({ ...now, ...part })
+  /** Quick changes follow each other before anything is drawn: each is made on what the one before left. */
+  const change = (edit: (weighing: LoopWeighing) => Partial<LoopWeighing>) =>
+    setDraft((last) => {
+      const from = last?.loopKey === loopKey && (last.matter ?? null) === matter ? last : desk?.weighing
+      return from ? { ...from, ...edit(from) } : last
+    })
   return {
     desk,
     answer,
@@ -32,13 +37,12 @@ export function useWeighing(bench: Workbench, loopKey: string) {
     change,
     /** What is known of one option, with some of it changed. */
     changeFigures: (option: string, part: Partial<OptionFigures>) =>
-      now &&
-      change({
+      change(({ figures }) => ({
         figures: [
-          ...now.figures.filter((f) => f.option !== option),
-          { ...(now.figures.find((f) => f.option === option) ?? { option }), ...part } as OptionFigures,
+          ...figures.filter((f) => f.option !== option),
+          { ...(figures.find((f) => f.option === option) ?? { option }), ...part } as OptionFigures,
         ],
-      }),
+      })),
     putBack: () => setDraft(null),
     weigh: (other: string | null) => set({ matter: other }),
     /** The machine with the weighing stored. */

@@ -21,6 +21,7 @@ export function NoLayout({ bench, fit }: { bench: Workbench; fit: Fit }) {
       },
       fitted: fitted.loops,
       fittedVersion: fitted.version,
+      kindsOf: bench.card.kindsOf ?? null,
     })
   })
   return (

@@ -19,6 +19,7 @@ export function SetupActions({ bench, onSideBySide }: { bench: Workbench; onSide
       }),
       roadWheels: null,
       note: null,
+      kindsOf: shown.kindsOf ?? null,
     }),
   )
   const fit = useChange(fitSetup.bind(null, shown.setup?.id ?? 0))

@@ -20,6 +20,7 @@ export function TrialMenu({ bench, setup }: { bench: Workbench; setup: Setup }) 
       loops: setup.loops,
       roadWheels: setup.roadWheels,
       note: setup.note,
+      kindsOf: setup.kinds ? setup.id : null,
     }),
   )
   const { fitAgain } = useFitAgain()

@@ -32,7 +32,9 @@ export function useMachineSave(card: MachineCard, onDone: () => void) {
     mutationFn: followUpsAfterChange,
     retry: retryLost,
   })
-  const store = (body: Whole) => {
+  const store = (sent: Whole) => {
+    // What was read with the kinds of a setup on it goes back with them.
+    const body = { ...sent, kindsOf: card.kindsOf ?? null }
     save.reset()
     if (!card.summary.hasHistory) return storeAs(body, 'correction')
     preview.mutate(body, {

@@ -23,6 +23,8 @@ export interface Shown {
   roadWheels: RoadWheelChoice[]
   /** The stored setup in view; undefined for a pair that was only picked. */
   setup: Setup | undefined
+  /** Number of the setup whose kinds of chain or belt are in view; undefined where they are as fitted. */
+  kindsOf?: number | undefined
   isFitted: boolean
 }
 
@@ -47,7 +49,7 @@ export interface Workbench {
   shown: Shown
   /** What is asked about: this machine, with what is in view. */
   subject: Subject
-  /** The same with what is fitted, whatever is in view. */
+  /** The same with what is fitted, whatever is in view; of another kind with the setup that brings it. */
   asFitted: Subject
   /** One line of every station. */
   headlines: Computed<StationHeadlines>
@@ -79,7 +81,7 @@ export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): W
       : { machineId: card.machine.id, practiceMachine: null }),
     scope: {
       loopKeys: loops.map((l) => l.loopKey),
-      setupId: shown.isFitted ? null : (shown.setup?.id ?? null),
+      setupId: shown.isFitted ? null : (shown.setup?.id ?? shown.kindsOf ?? null),
       picks: shown.isFitted || shown.setup ? null : picksOf(card, params.get('pick')),
       aimId: aim?.id ?? null,
       band: band ?? null,
@@ -98,7 +100,7 @@ export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): W
     isDragged: band !== undefined,
     shown,
     subject,
-    asFitted: { ...subject, scope: { ...subject.scope, setupId: null, picks: null } },
+    asFitted: { ...subject, scope: { ...subject.scope, setupId: shown.kindsOf ?? null, picks: null } },
     headlines: useEvaluation(subject, 'headlines', {}),
     set,
     pick: (choices) =>
@@ -108,7 +110,8 @@ export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): W
             [c.loopKey, c.frontSize, c.rearSize, ...(c.length === undefined ? [] : [c.length])].join('~'),
           )
           .join('!'),
-        setup: null,
+        // Wheels of another kind are picked on that kind.
+        setup: shown.kindsOf === undefined ? null : String(shown.kindsOf),
       }),
   }
 }
@@ -136,7 +139,9 @@ function shownOf(
   setupParam: string | null,
   pickParam: string | null,
 ): Shown {
-  const { fitted } = card
+  const other = setups.find((s) => s.id === card.kindsOf && String(s.id) === setupParam)
+  const kindsOf = other?.id
+  const fitted = other ?? card.fitted
   const picks = picksOf(card, pickParam)
   if (picks.length > 0) {
     const loops = fitted.loops.map((loop) => {
@@ -147,16 +152,31 @@ function shownOf(
       fitted.loops.some((f) => f.loopKey === l.loopKey && isSameChoice(f, l)),
     )
     if (!isFitted)
-      return { name: 'picked', loops, roadWheels: fitted.roadWheels, setup: undefined, isFitted: false }
+      return {
+        name: 'picked',
+        loops,
+        roadWheels: fitted.roadWheels,
+        setup: undefined,
+        kindsOf,
+        isFitted: false,
+      }
   }
   const setup = setups.find((s) => String(s.id) === setupParam)
   if (setup && setup.status !== 'asFitted')
-    return { name: setup.name, loops: setup.loops, roadWheels: setup.roadWheels, setup, isFitted: false }
+    return {
+      name: setup.name,
+      loops: setup.loops,
+      roadWheels: setup.roadWheels,
+      setup,
+      kindsOf,
+      isFitted: false,
+    }
   return {
     name: 'as fitted',
     loops: fitted.loops,
     roadWheels: fitted.roadWheels,
     setup: fitted,
+    kindsOf: undefined,
     isFitted: true,
   }
 }

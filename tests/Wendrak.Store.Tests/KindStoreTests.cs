@@ -1,0 +1,126 @@
+using Wendrak.Core.Choices;
+using Wendrak.Core.Evaluation;
+using Wendrak.Core.Gearing;
+using Wendrak.Core.Records;
+using Wendrak.Core.Vocabulary;
+using Wendrak.Store.Ledger;
+using Wendrak.Store.Machines;
+
+namespace Wendrak.Store.Tests;
+
+/// <summary>Another kind of chain or belt is fitted, gone back from, undone, and changed while it is only tried.</summary>
+public sealed class KindStoreTests : IDisposable
+{
+    private readonly TempStore _store = new();
+
+    public void Dispose() => _store.Dispose();
+
+    private async Task<(FittedMachine Machine, Setup Trial)> TriedAsync()
+    {
+        FittedMachine machine = await _store.AddMachineAsync();
+        long id = machine.Machine.Id;
+        KindTrial trial = KindTrial.Of(
+            new(machine.Machine, machine.Fitted, [machine.Fitted], [], []),
+            "final",
+            "toothedBelt"
+        );
+        NewTrial made = new(trial.Name, trial.Loops, null, null, null, trial.Kinds);
+        return (machine, (await _store.Setups.AddTrialAsync("Ann", id, made, default))!);
+    }
+
+    private async Task<DriveElement> OnAsync(long id) =>
+        MachineRules.LoopsOf((await _store.Machines.FindAsync(id))!.Machine).Single(l => l.Key == "final").DriveElement;
+
+    [Fact]
+    public async Task A_belt_goes_on_the_chain_is_kept_and_comes_back_as_it_was()
+    {
+        (FittedMachine before, Setup trial) = await TriedAsync();
+        long id = before.Machine.Id;
+        Assert.Equal(DriveElement.Chain, await OnAsync(id));
+
+        IReadOnlyList<Setup> setups = (await _store.Setups.FitAsync("Ann", trial.Id, trial.Version, default))!;
+        Assert.Equal(DriveElement.ToothedBelt, await OnAsync(id));
+        Setup on = setups.Single(s => s.Status == SetupStatus.AsFitted);
+        Assert.Equal((trial.Id, null), (on.Id, on.Kinds));
+        Assert.NotEmpty(on.FollowUps!);
+        Setup chain = setups.Single(s => s.Status == SetupStatus.Former);
+        Assert.Equal(DriveElement.Chain, Assert.Single(chain.Kinds!).DriveElement);
+
+        Assert.NotNull(await _store.Setups.FitAgainAsync("Ann", chain.Id, chain.Version, default));
+        FittedMachine after = (await _store.Machines.FindAsync(id))!;
+        Assert.Equivalent(before.Machine with { Version = 0 }, after.Machine with { Version = 0 }, strict: true);
+        Assert.Equal((chain.Id, null), (after.Fitted.Id, after.Fitted.Kinds));
+        Setup belt = (await _store.Setups.ListAsync(id)).Single(s => s.Id == trial.Id);
+        Assert.Equal(DriveElement.ToothedBelt, Assert.Single(belt.Kinds!).DriveElement);
+    }
+
+    [Fact]
+    public async Task Undoing_a_fitting_puts_machine_and_setups_back()
+    {
+        (FittedMachine machine, Setup trial) = await TriedAsync();
+        string before = await EveryOrder.EverythingAsync(_store);
+        await _store.Setups.FitAsync("Ann", trial.Id, trial.Version, default);
+        Assert.NotEqual(before, await EveryOrder.EverythingAsync(_store));
+        await _store.UndoLastAsync();
+        Assert.Equal(before, await EveryOrder.EverythingAsync(_store));
+        Assert.Equal(DriveElement.Chain, await OnAsync(machine.Machine.Id));
+    }
+
+    [Fact]
+    public async Task What_is_changed_while_it_is_tried_is_stored_with_the_trial()
+    {
+        (FittedMachine machine, Setup trial) = await TriedAsync();
+        Machine seen = SetupKinds.On(machine.Machine, trial.Kinds);
+        Machine changed = seen with
+        {
+            Note = "noisy",
+            Loads = new(
+                seen.Loads?.Sources ?? [],
+                [.. (seen.Loads?.Strengths ?? []).Select(s => s.LoopKey == "final" ? s with { WidthMm = 33 } : s)]
+            ),
+        };
+        FittedMachine stored = await _store.Machines.ChangeAsync(
+            "Ann",
+            new(changed, machine.Fitted.Loops),
+            machine.Fitted.Version,
+            default,
+            MachineChange.Correction,
+            trial.Id
+        );
+        Assert.Equal("noisy", stored.Machine.Note);
+        Assert.Equal(DriveElement.Chain, await OnAsync(stored.Machine.Id));
+        Assert.DoesNotContain(stored.Machine.Loads?.Strengths ?? [], s => s.WidthMm == 33);
+        Setup tried = (await _store.Setups.ListAsync(stored.Machine.Id)).Single(s => s.Id == trial.Id);
+        Assert.Equal(33, tried.Kinds![0].Strength!.WidthMm);
+    }
+
+    [Fact]
+    public async Task A_trial_beside_it_has_the_same_kinds_and_both_go_into_the_file_and_a_copy()
+    {
+        (FittedMachine machine, Setup trial) = await TriedAsync();
+        long id = machine.Machine.Id;
+        LoopChoice wheels = trial.Loops.Single(l => l.LoopKey == "final");
+        NewTrial more = new("D", [wheels with { FrontSize = wheels.FrontSize + 1 }], null, null, trial.Id);
+        Setup beside = (await _store.Setups.AddTrialAsync("Ann", id, more, default))!;
+        Assert.Equivalent(trial.Kinds, beside.Kinds, strict: true);
+        FittedMachine copy = (await _store.Machines.CopyAsync("Ann", id, "Copy", default))!;
+        Assert.Equal(2, (await _store.Setups.ListAsync(copy.Machine.Id)).Count(s => s.Kinds is { Count: 1 }));
+    }
+
+    [Fact]
+    public async Task A_weighing_is_stored_with_the_machine_and_undone()
+    {
+        FittedMachine machine = await _store.AddMachineAsync();
+        string before = await EveryOrder.EverythingAsync(_store);
+        LoopWeighing weighing = LoopWeighing.Empty("final", null) with { Wishes = [new(DriveWish.Quiet, 3)] };
+        await _store.Machines.ChangeAsync(
+            "Ann",
+            new(machine.Machine with { Weighings = [weighing] }, machine.Fitted.Loops),
+            machine.Fitted.Version,
+            default
+        );
+        Assert.Equal(3, (await _store.Machines.FindAsync(machine.Machine.Id))!.Machine.Weighings![0].Wishes[0].Weight);
+        await _store.UndoLastAsync();
+        Assert.Equal(before, await EveryOrder.EverythingAsync(_store));
+    }
+}
