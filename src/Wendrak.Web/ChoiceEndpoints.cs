@@ -42,12 +42,12 @@ public static class ChoiceEndpoints
         CancellationToken ct
     )
     {
-        if (await machines.FindAsync(id) is not { } stored)
+        if (await FindAsync(id, loopKey, machines) is not { } stored)
             return TypedResults.NotFound();
         KindTrial trial = KindTrial.Of(stored, loopKey, wanted.Kind);
         string name = MachineRules.FreeName(trial.Name, stored.Setups);
         return
-            await setups.AddTrialAsync(context.Who(), id, new(name, trial.Loops, null, null, null, trial.Kinds), ct)
+            await setups.AddTrialAsync(context.Who(), id, new(name, trial.Loops, null, null), ct, trial.Kinds)
                 is { } setup
             ? TypedResults.Created($"/api/setups/{setup.Id}", setup)
             : TypedResults.NotFound();
@@ -60,7 +60,7 @@ public static class ChoiceEndpoints
         MachineReader machines,
         TimeProvider clock
     ) =>
-        await machines.FindAsync(id) is { } stored
+        await FindAsync(id, loopKey, machines) is { } stored
             ? TypedResults.Ok(
                 ChoiceDesk.Of(
                     stored,
@@ -72,4 +72,10 @@ public static class ChoiceEndpoints
                 )
             )
             : TypedResults.NotFound();
+
+    /// <summary>The machine, where it has such a loop: both stand in the address.</summary>
+    private static async Task<StoredMachine?> FindAsync(long id, string loopKey, MachineReader machines) =>
+        await machines.FindAsync(id) is { } stored && MachineRules.LoopsOf(stored.Machine).Any(l => l.Key == loopKey)
+            ? stored
+            : null;
 }

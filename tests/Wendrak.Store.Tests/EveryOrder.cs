@@ -1,3 +1,4 @@
+using Wendrak.Core.Evaluation;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Procedures;
 using Wendrak.Core.Quantities;
@@ -56,9 +57,12 @@ public sealed class EveryOrder(TempStore store, int seed)
             ("add trial", AddTrialAsync),
             ("change setup", ChangeSetupAsync),
             ("fit", FitAsync),
+            ("try kind", TryKindAsync),
             ("deliver", DeliverAsync),
             ("add aim", AddAimAsync),
+            ("add aim", AddAimAsync),
             ("change aim", ChangeAimAsync),
+            ("remove aim", RemoveAimAsync),
             ("remove aim", RemoveAimAsync),
             ("write log", WriteLogAsync),
             ("strike log", StrikeLogAsync),
@@ -235,6 +239,20 @@ public sealed class EveryOrder(TempStore store, int seed)
     {
         Setup setup = await SetupAsync();
         await store.Setups.ChangeAsync("Ann", setup with { Note = Name("note") }, default);
+    }
+
+    /// <summary>A belt in the place of a chain, and back: fitted later, or not.</summary>
+    private async Task TryKindAsync()
+    {
+        FittedMachine m = await MachineAsync();
+        LoopChoice loop = await OneAsync(Task.FromResult(m.Fitted.Loops));
+        KindTrial kind = KindTrial.Of(
+            new(m.Machine, m.Fitted, [m.Fitted], [], []),
+            loop.LoopKey,
+            _random.Next(2) == 0 ? "toothedBelt" : "plainChain"
+        );
+        NewTrial trial = new(Name("kind"), kind.Loops, null, null);
+        await store.Setups.AddTrialAsync("Ann", m.Machine.Id, trial, default, kind.Kinds);
     }
 
     private async Task FitAsync()

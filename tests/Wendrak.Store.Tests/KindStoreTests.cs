@@ -24,8 +24,8 @@ public sealed class KindStoreTests : IDisposable
             "final",
             "toothedBelt"
         );
-        NewTrial made = new(trial.Name, trial.Loops, null, null, null, trial.Kinds);
-        return (machine, (await _store.Setups.AddTrialAsync("Ann", id, made, default))!);
+        NewTrial made = new(trial.Name, trial.Loops, null, null);
+        return (machine, (await _store.Setups.AddTrialAsync("Ann", id, made, default, trial.Kinds))!);
     }
 
     private async Task<DriveElement> OnAsync(long id) =>

@@ -84,9 +84,6 @@ public sealed class ChoiceApiTests(WendrakServer server) : IClassFixture<Wendrak
     public async Task A_loop_or_a_machine_that_is_not_there_is_said()
     {
         Assert.Equal(HttpStatusCode.NotFound, (await SendAsync("/api/machines/999/choice/final", new())).StatusCode);
-        Assert.Equal(
-            HttpStatusCode.UnprocessableEntity,
-            (await SendAsync("/api/machines/1/choice/gone", new())).StatusCode
-        );
+        Assert.Equal(HttpStatusCode.NotFound, (await SendAsync("/api/machines/1/choice/gone", new())).StatusCode);
     }
 }

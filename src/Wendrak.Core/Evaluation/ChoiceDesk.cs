@@ -87,7 +87,7 @@ public sealed record ChoiceDesk(
         DateOnly today
     )
     {
-        MachineInView view = new(stored, new([loopKey]), workshop);
+        MachineInView view = ChoiceTable.View(stored, workshop, loopKey);
         ChoiceTable table = new(view, matter);
         LoopWeighing? kept =
             typed ?? stored.Machine.Weighings?.FirstOrDefault(w => w.LoopKey == loopKey && w.Matter == matter);

@@ -25,6 +25,21 @@ internal sealed class ChoiceTable
     private readonly KindSearch? _search;
     private readonly Dictionary<string, KindAtPlace> _places = [];
 
+    /// <summary>What is on the machine, with the loop that is asked about in view.</summary>
+    /// <exception cref="InvalidInputException">No such loop.</exception>
+    public static MachineInView View(StoredMachine stored, Workshop? workshop, string loopKey)
+    {
+        new Guard()
+            .That(
+                MachineRules.LoopsOf(stored.Machine).Any(l => l.Key == loopKey),
+                "LoopKey",
+                "unknown",
+                "Name a loop of this machine."
+            )
+            .ThrowIfAny();
+        return new(stored, new([loopKey]), workshop);
+    }
+
     /// <exception cref="InvalidInputException">No such matter at that loop.</exception>
     public ChoiceTable(MachineInView view, string? matter)
     {

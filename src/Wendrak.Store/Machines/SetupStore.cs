@@ -20,7 +20,14 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
 
     /// <summary>Keeps a trial; loops it does not name stay as fitted, mirrored loops follow.</summary>
     /// <returns>Null when there is no such machine.</returns>
-    public Task<Setup?> AddTrialAsync(string? who, long machineId, NewTrial trial, CancellationToken ct) =>
+    /// <param name="kinds">Loops that are another kind in it; null for none, and for those of <see cref="NewTrial.KindsOf"/>.</param>
+    public Task<Setup?> AddTrialAsync(
+        string? who,
+        long machineId,
+        NewTrial trial,
+        CancellationToken ct,
+        IReadOnlyList<LoopKind>? kinds = null
+    ) =>
         log.CommitAsync(
             who,
             $"made trial {trial.Name}",
@@ -30,9 +37,9 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
                 if (machine is null)
                     return null;
                 edit.MachineId = machineId;
-                IReadOnlyList<LoopKind>? kinds = trial.Kinds;
-                if (trial.KindsOf is long like)
-                    kinds = (await _setups.FindAsync(edit.Session, like))?.Kinds;
+                // Those of another machine's setup are none of this one's.
+                if (trial.KindsOf is long like && await _setups.FindAsync(edit.Session, like) is { } of)
+                    kinds = of.MachineId == machineId ? of.Kinds : null;
                 MachineRules.CheckTrial(trial.Loops, SetupKinds.On(machine, kinds));
                 Setup fitted = await _setups.FittedAsync(edit.Session, machineId);
                 return await AddAsync(
@@ -350,12 +357,10 @@ public sealed record DeliveredWheels(IReadOnlyList<LoopChoice> Loops, IReadOnlyL
 /// <param name="Name">What it shall be called.</param>
 /// <param name="Note">Free words; null for none.</param>
 /// <param name="KindsOf">Number of a setup whose kinds of loops it has, too; null where they are as on the machine.</param>
-/// <param name="Kinds">Loops that are another kind in it; null for none.</param>
 public sealed record NewTrial(
     string Name,
     IReadOnlyList<LoopChoice> Loops,
     IReadOnlyList<RoadWheelChoice>? RoadWheels,
     string? Note,
-    long? KindsOf = null,
-    IReadOnlyList<LoopKind>? Kinds = null
+    long? KindsOf = null
 );

@@ -83,7 +83,7 @@ public sealed class TurnOverTests
     {
         Random random = new(11);
         Dictionary<TurnedBy, int> told = [];
-        for (int i = 0; i < 300; i++)
+        for (int i = 0; i < 150; i++)
         {
             (LoopWeighing weighing, Dictionary<string, double> mass) = Draw(random);
             Decision now = Decide(weighing, mass);

@@ -8722,8 +8722,6 @@ export interface components {
              * @description Number of a setup whose kinds of loops it has, too; null where they are as on the machine.
              */
             kindsOf?: null | number;
-            /** @description Loops that are another kind in it; null for none. */
-            kinds?: null | components["schemas"]["LoopKind"][];
         };
         /** @description Something that happened to a machine. */
         NewUseEvent: {

@@ -34,7 +34,7 @@ export function useMachineSave(card: MachineCard, onDone: () => void) {
   })
   const store = (sent: Whole) => {
     // What was read with the kinds of a setup on it goes back with them.
-    const body = { ...sent, kindsOf: card.kindsOf ?? null }
+    const body = card.kindsOf == null ? sent : { ...sent, kindsOf: card.kindsOf }
     save.reset()
     if (!card.summary.hasHistory) return storeAs(body, 'correction')
     preview.mutate(body, {
