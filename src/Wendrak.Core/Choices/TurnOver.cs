@@ -35,8 +35,8 @@ public sealed record TurnOver(
 {
     /// <summary>A price or life is followed so far up and down.</summary>
     private const double Farthest = 20;
-    private const int Steps = 48;
-    private const int Halvings = 40;
+    private const int Steps = 24;
+    private const int Halvings = 24;
 
     /// <summary>The weighing as it is with the change.</summary>
     public LoopWeighing On(LoopWeighing weighing) => At(weighing, To);

@@ -24,6 +24,8 @@ internal sealed class ChoiceTable
     private readonly string? _matter;
     private readonly KindSearch? _search;
     private readonly Dictionary<string, KindAtPlace> _places = [];
+    private readonly Dictionary<(string, string), bool> _brings = [];
+    private readonly Dictionary<string, (IReadOnlyList<OwnReason> Of, Dictionary<DriveWish, int> Says)> _practice = [];
 
     /// <summary>What is on the machine, with the loop that is asked about in view.</summary>
     /// <exception cref="InvalidInputException">No such loop.</exception>
@@ -156,7 +158,7 @@ internal sealed class ChoiceTable
                         key,
                         Out(key, weighing).Any(),
                         [.. Facts(key, weighing, shown)],
-                        ChoiceSayings.PracticeOf(key, _view.Machine.Kind, weighing)
+                        PracticeOf(key, weighing)
                     )),
                 ],
                 weighing.Wishes
@@ -266,7 +268,13 @@ internal sealed class ChoiceTable
             ? place
             : _places[option.Key] = _search!.At(option.Kind!);
 
+    /// <summary>Asked thousands of times while it is sought what would turn the outcome; it hangs on nothing that is typed.</summary>
     private bool Brings(string key, ChoiceQuestion question) =>
+        _brings.TryGetValue((key, question.Key), out bool known)
+            ? known
+            : _brings[(key, question.Key)] = BringsUp(key, question);
+
+    private bool BringsUp(string key, ChoiceQuestion question) =>
         OptionOf(key).Kind is { } to
         && MustRules.IsAsked(
             question.AskedWhen,
@@ -307,6 +315,16 @@ internal sealed class ChoiceTable
                 yield return new(OutBecause.Must, must, null);
         foreach (ChoiceQuestion question in Harm(key, weighing).Where(q => q.IsStop))
             yield return new(OutBecause.Answer, null, question.Because);
+    }
+
+    private Dictionary<DriveWish, int> PracticeOf(string key, LoopWeighing weighing)
+    {
+        if (
+            !_practice.TryGetValue(key, out (IReadOnlyList<OwnReason> Of, Dictionary<DriveWish, int> Says) known)
+            || !ReferenceEquals(known.Of, weighing.Reasons)
+        )
+            _practice[key] = known = (weighing.Reasons, ChoiceSayings.PracticeOf(key, _view.Machine.Kind, weighing));
+        return known.Says;
     }
 
     private static RunningCost? CostOf(string key, LoopWeighing weighing) =>
