@@ -8,19 +8,19 @@ using Wendrak.Store.Machines;
 namespace Wendrak.Web;
 
 /// <summary>A machine as a card in the yard shows it.</summary>
-/// <param name="KindsOf">Number of the setup whose kinds of loops stand on it here; null where it is as it is.</param>
-public sealed record MachineCard(Machine Machine, Setup Fitted, MachineSummary Summary, long? KindsOf = null);
+/// <param name="KindsOf">The setup whose kinds of loops stand on it here; null where it is as it is.</param>
+public sealed record MachineCard(Machine Machine, Setup Fitted, MachineSummary Summary, KindsInView? KindsOf = null);
 
 /// <summary>A machine to be stored, with the wheels on it.</summary>
 /// <param name="FittedVersion">Version of the setup as fitted that the wheels were read from; 0 for a new machine.</param>
 /// <param name="Change">Why it differs from what is stored.</param>
-/// <param name="KindsOf">Number of the setup whose kinds of loops stood on it as it was read: what hangs on these is stored with the setup.</param>
+/// <param name="KindsOf">The setup whose kinds of loops stood on it as it was read: what hangs on these is stored with the setup.</param>
 public sealed record MachineSave(
     Machine Machine,
     IReadOnlyList<LoopChoice> Fitted,
     int FittedVersion,
     MachineChange Change = MachineChange.OtherParts,
-    long? KindsOf = null
+    KindsInView? KindsOf = null
 );
 
 /// <param name="Name">Of the copy.</param>
@@ -105,7 +105,7 @@ public static class MachineEndpoints
                 m.Visits,
                 m.Stops
             ),
-            setup.Id
+            new(setup.Id, setup.Version)
         );
     }
 
@@ -147,13 +147,9 @@ public static class MachineEndpoints
         MachineSave save,
         MachineStore store
     ) =>
-        // What hangs on a kind that is not on the machine asks for nothing there.
-        save.KindsOf
-            is not null
-            ? TypedResults.Ok<IReadOnlyList<FollowUpTask>>([])
-        : await store.FollowUpsAfterAsync(new(save.Machine with { Id = id }, save.Fitted)) is { } items
+        await store.FollowUpsAfterAsync(new(save.Machine with { Id = id }, save.Fitted), save.KindsOf) is { } items
             ? TypedResults.Ok(items)
-        : TypedResults.NotFound();
+            : TypedResults.NotFound();
 
     private static async Task<Results<Created<MachineCard>, NotFound>> CopyAsync(
         long id,

@@ -5,6 +5,7 @@ using Wendrak.Core.Records;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
+using Wendrak.Store.Records;
 
 namespace Wendrak.Store.Tests;
 
@@ -85,13 +86,38 @@ public sealed class KindStoreTests : IDisposable
             machine.Fitted.Version,
             default,
             MachineChange.Correction,
-            trial.Id
+            new(trial.Id, trial.Version)
         );
         Assert.Equal("noisy", stored.Machine.Note);
         Assert.Equal(DriveElement.Chain, await OnAsync(stored.Machine.Id));
         Assert.DoesNotContain(stored.Machine.Loads?.Strengths ?? [], s => s.WidthMm == 33);
         Setup tried = (await _store.Setups.ListAsync(stored.Machine.Id)).Single(s => s.Id == trial.Id);
         Assert.Equal(33, tried.Kinds![0].Strength!.WidthMm);
+    }
+
+    [Fact]
+    public async Task What_is_sent_of_a_trial_that_changed_or_is_on_meanwhile_is_never_stored_as_what_is_on()
+    {
+        (FittedMachine machine, Setup trial) = await TriedAsync();
+        Machine seen = SetupKinds.On(machine.Machine, trial.Kinds);
+        Task<FittedMachine> SendAsync(long setup, int version) =>
+            _store.Machines.ChangeAsync(
+                "Ann",
+                new(seen with { Note = "belt" }, machine.Fitted.Loops),
+                machine.Fitted.Version,
+                default,
+                MachineChange.Correction,
+                new(setup, version)
+            );
+        string before = await EveryOrder.EverythingAsync(_store);
+        await Assert.ThrowsAsync<ChangedMeanwhileException>(() => SendAsync(999, 1));
+        await Assert.ThrowsAsync<ChangedMeanwhileException>(() => SendAsync(machine.Fitted.Id, 1));
+        await Assert.ThrowsAsync<ChangedMeanwhileException>(() => SendAsync(trial.Id, trial.Version + 1));
+        (FittedMachine _, Setup elsewhere) = await TriedAsync();
+        await Assert.ThrowsAsync<ChangedMeanwhileException>(() => SendAsync(elsewhere.Id, elsewhere.Version));
+        await _store.Machines.RemoveAsync("Ann", elsewhere.MachineId, 1, default);
+        Assert.Equal(before, await EveryOrder.EverythingAsync(_store));
+        Assert.Equal(DriveElement.Chain, await OnAsync(machine.Machine.Id));
     }
 
     [Fact]
@@ -105,6 +131,10 @@ public sealed class KindStoreTests : IDisposable
         Assert.Equivalent(trial.Kinds, beside.Kinds, strict: true);
         FittedMachine copy = (await _store.Machines.CopyAsync("Ann", id, "Copy", default))!;
         Assert.Equal(2, (await _store.Setups.ListAsync(copy.Machine.Id)).Count(s => s.Kinds is { Count: 1 }));
+        FittedMachine read = await _store.Files.ReadAsync("Ann", (await _store.Files.WriteAsync(id))!, default);
+        IEnumerable<Setup> kinds = (await _store.Setups.ListAsync(read.Machine.Id)).Where(s => s.Kinds is not null);
+        Assert.Equal(2, kinds.Count());
+        Assert.All(kinds, s => Assert.Equivalent(trial.Kinds, s.Kinds, strict: true));
     }
 
     [Fact]

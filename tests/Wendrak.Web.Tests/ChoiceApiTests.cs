@@ -58,7 +58,10 @@ public sealed class ChoiceApiTests(WendrakServer server) : IClassFixture<Wendrak
                     Shown = [(string)option!["key"]!],
                 };
                 JsonNode place = (await DeskAsync(path, weighing))["columns"]![0]!["place"]!;
-                Assert.NotNull(place["setup"] ?? place["figure"] ?? (JsonNode?)place["holds"]);
+                string holds = (string)place["holds"]!;
+                bool isLoop = (string?)place["kind"]!["element"] is not null;
+                Assert.Equal(isLoop && holds != "nothingNear", place["setup"] is not null);
+                Assert.Equal(!isLoop, place["figure"] is not null);
             }
         }
     }

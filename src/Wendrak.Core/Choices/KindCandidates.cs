@@ -19,26 +19,26 @@ internal sealed class KindCandidates(
 )
 {
     /// <summary>A belt that by its table is weaker than this part of the pull needs no second look.</summary>
-    private const double FarTooWeak = 0.7;
+    private const double FarTooWeakShare = 0.7;
 
     // A pitch from 0.6 of what is there to 1.6: beyond it nothing around would suit. Judgement.
-    private const double LeastPitch = 0.6;
-    private const double MostPitch = 1.6;
+    private const double LeastPitchShare = 0.6;
+    private const double MostPitchShare = 1.6;
     private const double UsualPitchMm = 12.7;
 
     /// <summary>Smaller ones are not made with rings: common practice.</summary>
     private const double LeastSealedMm = 12.7;
 
     /// <summary>How far the ratio may be off, as a part of it.</summary>
-    private const double RatioOff = 0.02;
+    private const double RatioOffShare = 0.02;
 
     /// <summary>How much larger the driven wheel may be than the one that is on: judgement; the room is checked at Fit.</summary>
-    private const double MostLarger = 1.15;
+    private const double MostLargerShare = 1.15;
     private const int FrontsTried = 16;
     private const int Kept = 3;
     private const int MostBelts = 4;
 
-    private readonly double _ratio = choice.RearSize / choice.FrontSize;
+    private readonly double _ratio = Math.Abs(StageRatio.Compute(loop, choice));
     private readonly double _frontMm = DiameterMm(loop, choice.FrontSize);
     private readonly double _rearMm = DiameterMm(loop, choice.RearSize);
 
@@ -107,8 +107,8 @@ internal sealed class KindCandidates(
             || profile is not { BaseWidthMm: double baseWidth, AllowedTensionAtBaseWidthN: double tension }
         )
             return false;
-        double pull = 2000 * torque / (front * profile.PitchMm / Math.PI);
-        return SynchronousLoads.WidthShare.Value(widthMm, baseWidth) * tension < FarTooWeak * pull;
+        double pull = ChainPull.OfTorque.Value(torque, front * profile.PitchMm / Math.PI);
+        return SynchronousLoads.WidthShare.Value(widthMm, baseWidth) * tension < FarTooWeakShare * pull;
     }
 
     private IEnumerable<LoopAlternative> OfV() =>
@@ -131,7 +131,7 @@ internal sealed class KindCandidates(
     private bool IsNear(double pitchMm)
     {
         double own = loop.IsToothed ? WheelOutline.PitchMm(loop) / WheelSize.GapsPerLink(loop) : UsualPitchMm;
-        return pitchMm >= LeastPitch * own && pitchMm <= MostPitch * own;
+        return pitchMm >= LeastPitchShare * own && pitchMm <= MostPitchShare * own;
     }
 
     /// <summary>Profiles that such machines are driven by: common practice.</summary>
@@ -144,7 +144,7 @@ internal sealed class KindCandidates(
                     or "14M"
                     or "MOTO11"
                     or "MOTO14",
-            _ => profile.PitchMm <= MostPitch * UsualPitchMm
+            _ => profile.PitchMm <= MostPitchShare * UsualPitchMm
                 && !profile.ProfileId.StartsWith("MOTO", StringComparison.Ordinal)
                 && !profile.ProfileId.StartsWith("BIKE", StringComparison.Ordinal),
         };
@@ -182,6 +182,8 @@ internal sealed class KindCandidates(
         if (element == loop.DriveElement && IsOfThePitch(other))
             return [(choice.FrontSize, choice.RearSize)];
         bool isToothed = other.IsToothed;
+        // Driven over driving wheel: what slips is made so much shorter that the speed is the same.
+        double ratio = _ratio * (1 - other.SlipFraction);
         double least = Math.Max(
             FewestAtSpeed(other)
                 ?? SmallWheel.AdvisedMinimum(other)
@@ -189,7 +191,7 @@ internal sealed class KindCandidates(
             isToothed ? 0 : WheelSize.SmallestDatumMm
         );
         // The smaller of both wheels has the least; where it is driven, the driving one is larger by the ratio.
-        least = Math.Ceiling(least * Math.Max(1, 1 / _ratio));
+        least = Math.Ceiling(least * Math.Max(1, 1 / ratio));
         double unitMm = isToothed ? DiameterMm(other, least) / least : 1;
         double about = Math.Max(least, Math.Floor(_frontMm / unitMm));
         double step = isToothed ? WheelSize.GapsPerLink(other) : 1;
@@ -197,11 +199,11 @@ internal sealed class KindCandidates(
         return Enumerable
             .Range(0, FrontsTried)
             .Select(n => Math.Max(smallest, about - step) + n * step)
-            .Select(front => (Front: front, Rear: Math.Round(front * _ratio / step) * step))
+            .Select(front => (Front: front, Rear: Math.Round(front * ratio / step) * step))
             .Where(w =>
-                w.Rear >= least / Math.Max(1, 1 / _ratio)
-                && Math.Abs(w.Rear / w.Front / _ratio - 1) <= RatioOff
-                && w.Rear * unitMm <= MostLarger * Math.Max(_rearMm, least * _ratio * unitMm)
+                w.Rear >= least / Math.Max(1, 1 / ratio)
+                && Math.Abs(w.Rear / w.Front / ratio - 1) <= RatioOffShare
+                && w.Rear * unitMm <= MostLargerShare * Math.Max(_rearMm, least * ratio * unitMm)
             )
             .OrderBy(w => w.Front)
             .Take(Kept);

@@ -27,6 +27,9 @@ public sealed class KindSearch
     /// <summary>A margin that is better by less is no reason to take a heavier one, or other wheels: judgement.</summary>
     private const double Nearer = 0.05;
 
+    /// <summary>Rounding must not ask for a link more.</summary>
+    private const double WholeTolerance = 1e-6;
+
     private readonly LoadsInput _input;
     private readonly Loop _loop;
     private readonly LoopChoice _choice;
@@ -150,7 +153,11 @@ public sealed class KindSearch
                 _isJudged ? holds : KindHolds.FiguresOnly,
                 setup,
                 isOwn,
-                (setup.RearSize / setup.FrontSize / (_choice.RearSize / _choice.FrontSize) - 1) * 100,
+                (
+                    Abs(StageRatio.Compute(DriveLoops.Find(input.Drive, _loop.Key, "Strength.LoopKey"), choice))
+                        / _ratio
+                    - 1
+                ) * 100,
                 fit,
                 problem,
                 null,
@@ -175,9 +182,10 @@ public sealed class KindSearch
                 loads = LoopLoads.Evaluate(input with { Strength = tight }, false);
             }
         }
-        catch (InvalidInputException) when (!isFitted)
+        catch (InvalidInputException e)
         {
-            return null;
+            // What is on stays in its column, with the field that Loads refuses.
+            return isFitted ? Is(KindHolds.NotTold, 0, p => p with { Missing = e.Issues[0].Field }) : null;
         }
         LoadCheck? untold = loads.Checks.FirstOrDefault(c => c.Missing is not null && OfStrength.Contains(c.Kind));
         LoadCheck[] poor = [.. loads.Checks.Where(c => c is { Margin: < 1, IsAdvisory: false })];
@@ -280,7 +288,7 @@ public sealed class KindSearch
     private static double? NextWhole(Loop loop, double exact) =>
         LoopLengths
             .Around(loop, exact, exact, halfLinks: false)
-            .Where(l => l >= exact - 1e-6)
+            .Where(l => l >= exact - WholeTolerance)
             .Select(l => (double?)l)
             .FirstOrDefault();
 

@@ -22,6 +22,10 @@ public static class MustRules
             _ => !isFitted && kind.TurnsRound,
         };
 
+    /// <summary>Whether the frame must open for it: it has no joint, and what is on has one.</summary>
+    public static bool OpensFrame(ChoiceKind? from, ChoiceKind to) =>
+        from?.Key != to.Key && to.IsEndless && from?.IsEndless != true;
+
     /// <summary>Whether a change to a kind brings a question up.</summary>
     /// <param name="from">What is on; null for a kind that is not weighed, of which nothing is known.</param>
     /// <param name="to">What would be on.</param>
@@ -34,7 +38,7 @@ public static class MustRules
             KindOccasion.GoesDry => from?.IsOiled == true && !to.IsOiled,
             KindOccasion.GoesWet => from?.IsOiled == false && to.IsOiled,
             KindOccasion.BeltInCase => isInCase && to.Element is not null and not DriveElement.Chain,
-            KindOccasion.Endless => to.IsEndless && from?.IsEndless != true,
+            KindOccasion.Endless => OpensFrame(from, to),
             KindOccasion.CatchesStones => isOnRoad
                 && !isInCase
                 && to.Element is (DriveElement.ToothedBelt or DriveElement.VBelt),

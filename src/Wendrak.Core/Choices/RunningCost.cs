@@ -156,6 +156,17 @@ public sealed record RunningCost(
         "What was not typed counts nothing. Once-only cost of a change is not in it. Sprockets usually go with the chain, pulleys with every second belt: common practice, to be put into the price."
     );
 
+    /// <summary>Minutes in 1 000 km or hours.</summary>
+    public static readonly Formula<Func<double, double, double>> UpkeepTime = new(
+        "Upkeep in 1 000",
+        "t",
+        ("working time", "min/1 000"),
+        (u, s_u) => 1000 * u / s_u,
+        [("upkeep each time", "min"), ("how often it is looked after", "")],
+        "definition",
+        "Km or hours, as the machine counts."
+    );
+
     private static readonly Formula<Func<double, double, double, double>> Payback = new(
         "Paid back after",
         "s",

@@ -53,7 +53,8 @@ public sealed record TurnOver(
         IReadOnlyList<string> questions
     )
     {
-        string? now = decide(weighing).First;
+        Decision outcome = decide(weighing);
+        string? now = outcome.First;
         string? Turned(LoopWeighing other) => decide(other).First is { } first && first != now ? first : null;
         List<TurnOver> all = [];
         foreach (DriveWish wish in Enum.GetValues<DriveWish>())
@@ -68,7 +69,8 @@ public sealed record TurnOver(
         }
         foreach (string option in options)
         foreach (TurnedBy by in (ReadOnlySpan<TurnedBy>)[TurnedBy.Price, TurnedBy.Life, TurnedBy.Failures])
-            all.AddRange(OfFigure(weighing, by, option, Turned));
+            if (Counts(by, outcome))
+                all.AddRange(OfFigure(weighing, by, option, Turned));
         foreach (DriveMust must in Enum.GetValues<DriveMust>())
         {
             bool isSet = weighing.Musts.Contains(must);
@@ -128,6 +130,11 @@ public sealed record TurnOver(
             }
         }
     }
+
+    /// <summary>A price counts where cost is weighed, a life there and where it is wished for; else no trial of it could turn anything.</summary>
+    private static bool Counts(TurnedBy by, Decision outcome) =>
+        outcome.Weighed.Contains(DriveWish.LowCost)
+        || (by == TurnedBy.Life && outcome.Weighed.Contains(DriveWish.LongLife));
 
     private static double? Now(OptionFigures figures, TurnedBy by) =>
         by switch

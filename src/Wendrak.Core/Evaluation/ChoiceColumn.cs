@@ -37,6 +37,7 @@ public record ReasonTold(string Text, SaidBy SaidBy, string? Who, string? School
 /// <param name="Open">Keys of the questions it hangs on that nobody answered.</param>
 /// <param name="For">Reasons for it, the surest first.</param>
 /// <param name="Against">Reasons against it; none is hidden.</param>
+/// <param name="FrameMustOpen">It has no joint, and what is on has one.</param>
 /// <param name="Cost">Null where its price or how long it lasts was not typed.</param>
 /// <param name="PaidBackAfter">Distance or hours after which its conversion is paid back; null where it is not cheaper to run, or nothing was typed.</param>
 /// <param name="Facts">What it does for each wish, in figures.</param>
@@ -54,6 +55,7 @@ public sealed record ChoiceColumn(
     IReadOnlyList<string> Open,
     IReadOnlyList<ReasonTold> For,
     IReadOnlyList<ReasonTold> Against,
+    bool FrameMustOpen,
     RunningCost? Cost,
     double? PaidBackAfter,
     IReadOnlyList<WishFact> Facts,

@@ -45,6 +45,7 @@ public sealed record QuestionAsked(
 /// <param name="Unit">What the machine counts in.</param>
 /// <param name="Offered">All that can stand in a column.</param>
 /// <param name="Matters">What can be weighed at this loop.</param>
+/// <param name="Musts">What can be asked to be so.</param>
 /// <param name="Questions">That the columns bring up.</param>
 /// <param name="Outcome">What it comes to.</param>
 /// <param name="Turns">What would put something else first.</param>
@@ -60,6 +61,7 @@ public sealed record ChoiceDesk(
     IReadOnlyList<ChoiceColumn> Columns,
     IReadOnlyList<OptionOffered> Offered,
     IReadOnlyList<MatterOffered> Matters,
+    IReadOnlyList<DriveMust> Musts,
     IReadOnlyList<QuestionAsked> Questions,
     Decision Outcome,
     IReadOnlyList<TurnOver> Turns,
@@ -117,6 +119,7 @@ public sealed record ChoiceDesk(
             [.. shown.Select(key => table.Column(key, weighing, shown, today.AddDays(-DaysOfSeason)))],
             [.. table.Options.Select(o => new OptionOffered(o.Key, o.Name, o.Kind?.What))],
             table.Matters,
+            table.Musts,
             questions,
             outcome,
             turns,

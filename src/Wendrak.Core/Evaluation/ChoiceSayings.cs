@@ -70,6 +70,14 @@ internal static class ChoiceSayings
                 FormattableString.Invariant($"its least margin is ×{margin:0.00}"),
                 by
             );
+        if (place.Worst is { Margin: double poor })
+            yield return new(
+                ReasonSide.Against,
+                FormattableString.Invariant(
+                    $"{(place.Holds == KindHolds.DoesNotHold ? "a check stops it" : "a check is to be watched")}: ×{poor:0.00}, named where it holds"
+                ),
+                by
+            );
         if (Math.Abs(place.RatioPercent) > SamePercent)
             yield return new(
                 ReasonSide.Against,

@@ -70,7 +70,10 @@ internal sealed class ChoiceTable
         }
         _search = new(
             input,
-            [.. (view.Machine.Loads?.Alternatives ?? []).Where(a => a.Strength.LoopKey == loop.Key)],
+            [
+                .. TrialsOf(view, loop),
+                .. (view.Machine.Loads?.Alternatives ?? []).Where(a => a.Strength.LoopKey == loop.Key),
+            ],
             IsJudged
         );
         // What is on stands there, made for such machines or not.
@@ -85,6 +88,9 @@ internal sealed class ChoiceTable
     public IReadOnlyList<MatterOffered> Matters { get; }
     public IReadOnlyList<ChoiceOption> Options { get; }
     public bool IsJudged { get; }
+
+    /// <summary>What can be asked to be so: of parts only whether they can be had.</summary>
+    public IReadOnlyList<DriveMust> Musts => _matter is null ? Enum.GetValues<DriveMust>() : [DriveMust.ToBeHad];
 
     public RunUnit Unit =>
         _view.Machine.OdometerKm is not null || MachineKinds.Get(_view.Machine.Kind).HasRoadBrake
@@ -183,6 +189,7 @@ internal sealed class ChoiceTable
             [.. ChoiceQuestions.All.Where(q => Brings(key, q) && weighing.AnswerTo(q.Key) is null).Select(q => q.Key)],
             [.. reasons.Where(r => r.Side == ReasonSide.For).OrderBy(r => r.SaidBy)],
             [.. reasons.Where(r => r.Side == ReasonSide.Against).OrderBy(r => r.SaidBy)],
+            option.Kind is { } of && MustRules.OpensFrame(Fitted is null ? null : ChoiceKinds.Find(Fitted), of),
             cost,
             now is not null && cost is not null && figures.Conversion is double once
                 ? RunningCost.PaidBack(now.Middle, cost.Middle, once)?.Value
@@ -194,6 +201,22 @@ internal sealed class ChoiceTable
             TrialOf(place)
         );
     }
+
+    /// <summary>What is tried of other kinds, with what was typed of it since.</summary>
+    private static IEnumerable<LoopAlternative> TrialsOf(MachineInView view, Loop loop) =>
+        from setup in view.Stored.Setups
+        where setup.Status == SetupStatus.Trial
+        from kind in setup.Kinds ?? []
+        where kind.LoopKey == loop.Key
+        let choice = setup.Loops.First(c => c.LoopKey == loop.Key)
+        select new LoopAlternative(
+            setup.Name.Length <= LoopAlternative.LongestName ? setup.Name : "",
+            kind.DriveElement,
+            kind.Standard,
+            choice.FrontSize,
+            choice.RearSize,
+            kind.Strength ?? new(loop.Key)
+        );
 
     /// <summary>A trial of just what stands in the column.</summary>
     private long? TrialOf(KindAtPlace? place) =>
@@ -224,6 +247,11 @@ internal sealed class ChoiceTable
                 yield return working with
                 {
                     Title = $"{working.Title}: {OptionOf(key).Name}",
+                };
+            if (weighing.FiguresOf(key) is { UpkeepMinutes: double minutes, UpkeepEvery: double every })
+                yield return RunningCost.UpkeepTime.With(minutes, every).Working with
+                {
+                    Title = $"{RunningCost.UpkeepTime.Title}: {OptionOf(key).Name}",
                 };
             foreach (Working working in _places.GetValueOrDefault(key)?.Workings ?? [])
                 yield return working with
@@ -344,7 +372,11 @@ internal sealed class ChoiceTable
     {
         OptionFigures figures = weighing.FiguresOf(key);
         if (figures is { UpkeepMinutes: double minutes, UpkeepEvery: double every })
-            yield return One(DriveWish.LittleUpkeep, 1000 * minutes / every, figures.UpkeepBy ?? SaidBy.MeasuredHere);
+            yield return One(
+                DriveWish.LittleUpkeep,
+                RunningCost.UpkeepTime.Value(minutes, every),
+                figures.UpkeepBy ?? SaidBy.MeasuredHere
+            );
         if (figures.LevelDb is double level && weighing.LevelHow is not null)
             yield return One(DriveWish.Quiet, level, SaidBy.MeasuredHere);
         if (CostOf(key, weighing) is { } cost)

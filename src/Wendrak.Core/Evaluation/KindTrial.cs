@@ -65,7 +65,6 @@ public sealed record KindTrial(string Name, IReadOnlyList<LoopChoice> Loops, IRe
             setup.Strength with
             {
                 LoopKey = loop.Key,
-                Standard = null,
             },
             layout is null || isAlike ? layout : LoopAlternative.WithoutIdlers(layout)
         );

@@ -146,7 +146,14 @@ internal static class RatioAnswers
             others,
             view.Target,
             [],
-            delivered is null ? null : new(delivered.Name, delivered.Loops, delivered.RoadWheels)
+            delivered is null
+                ? null
+                : new(delivered.Name, delivered.Loops, delivered.RoadWheels)
+                {
+                    Drive = SetupKinds
+                        .On(view.Stored.Machine, delivered.Kinds)
+                        .Drives.First(d => d.Key == view.Drive.Key),
+                }
         );
     }
 

@@ -140,7 +140,14 @@ public static class SetupComparison
                 )
             );
         if (input.Delivered is { } delivered)
-            guard.Include(DriveRules.CheckChoices(loops, delivered.Loops, $"{nameof(input.Delivered)}.Loops", true));
+            guard.Include(
+                DriveRules.CheckChoices(
+                    delivered.Drive is { } then ? [.. then.Stages.OfType<Loop>()] : loops,
+                    delivered.Loops,
+                    $"{nameof(input.Delivered)}.Loops",
+                    true
+                )
+            );
         guard.ThrowIfAny();
     }
 

@@ -124,7 +124,8 @@ public static class Speedometer
         double? then = SetupComparison.RollingOf(output, delivered.RoadWheels)?.CircumferenceMm;
         if (circumferenceMm / then is not double wheelChange)
             return (null, SpeedometerNeed.RoadWheelSize);
-        double change = BehindPickup(train, output) / BehindPickup(new(drive, delivered.Loops), output);
+        double change =
+            BehindPickup(train, output) / BehindPickup(new(delivered.Drive ?? drive, delivered.Loops), output);
         return (After(drive.SpeedPickup, drive.SpeedometerErrorPercent, change, wheelChange), null);
     }
 

@@ -26,6 +26,7 @@ public sealed record LoopAlternative(
 )
 {
     public const int MostOfALoop = 3;
+    internal const int LongestName = 60;
 
     /// <summary>Wheels and usual size of another kind, near the ratio of what is there.</summary>
     /// <exception cref="InvalidInputException">No such loop.</exception>
@@ -115,7 +116,7 @@ public sealed record LoopAlternative(
         };
         guard.That(isKnown, nameof(Standard), "unknown", "Give a chain, profile or section of the tables.");
         return guard
-            .Count(nameof(Name), Name.Length, 0, 60, "characters")
+            .Count(nameof(Name), Name.Length, 0, LongestName, "characters")
             .CheckWheel(nameof(FrontSize), FrontSize, other)
             .CheckWheel(nameof(RearSize), RearSize, other)
             .Include(new Guard($"{nameof(Strength)}.").Include(Strength.Check(other)));

@@ -130,6 +130,12 @@ public static class SetupKinds
     {
         Guard guard = new();
         IReadOnlyList<LoopKind> kinds = setup.Kinds ?? [];
+        guard.That(
+            kinds.Count == 0 || setup.Status != SetupStatus.AsFitted,
+            nameof(setup.Kinds),
+            "fitted",
+            "What is on the machine has the machine's own kinds: leave them out."
+        );
         for (int i = 0; i < kinds.Count; i++)
         {
             string at = FormattableString.Invariant($"{nameof(setup.Kinds)}[{i}].");

@@ -78,11 +78,23 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
     /// <summary>What would have to be done again if a change meant other parts; nothing is stored.</summary>
     /// <returns>Null when there is no such machine.</returns>
     /// <exception cref="Core.Quantities.InvalidInputException">The store would refuse it.</exception>
-    public async Task<IReadOnlyList<FollowUpTask>?> FollowUpsAfterAsync(MachineDraft draft)
+    /// <param name="kindsOf">Setup whose kinds of loops stand on the machine as it is sent; what hangs on these asks for nothing.</param>
+    public async Task<IReadOnlyList<FollowUpTask>?> FollowUpsAfterAsync(MachineDraft draft, KindsInView? kindsOf = null)
     {
-        draft = MachineReconciling.Checked(draft);
+        if (kindsOf is null)
+            draft = MachineReconciling.Checked(draft);
         if (await FindAsync(draft.Machine.Id) is not { } now)
             return null;
+        if (kindsOf is not null)
+        {
+            Setup seen = await database.ReadAsync(s => KindsInViewAsync(s, now.Machine.Id, kindsOf));
+            draft = MachineReconciling.Checked(
+                draft with
+                {
+                    Machine = SetupKinds.Split(draft.Machine, now.Machine, seen).Machine,
+                }
+            );
+        }
         Setup next = now.Fitted with
         {
             Loops = draft.Fitted,
@@ -103,7 +115,7 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
         int fittedVersion,
         CancellationToken ct,
         MachineChange change = MachineChange.OtherParts,
-        long? kindsOf = null
+        KindsInView? kindsOf = null
     )
     {
         // With the kinds of a setup in view it is checked once these are put where they belong.
@@ -118,10 +130,12 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
                 Machine before =
                     await _machines.FindAsync(edit.Session, draft.Machine.Id)
                     ?? throw new ChangedMeanwhileException(Kinds.Machine.Name, null);
-                Setup? inView = kindsOf is long key ? await _setups.FindAsync(edit.Session, key) : null;
-                if (inView is not null)
+                Setup? inView = null;
+                if (kindsOf is not null)
                 {
-                    (Machine split, inView) = SetupKinds.Split(draft.Machine, before, inView);
+                    // Without it a belt that is only tried would pass for what is on.
+                    Setup seen = await KindsInViewAsync(edit.Session, draft.Machine.Id, kindsOf);
+                    (Machine split, inView) = SetupKinds.Split(draft.Machine, before, seen);
                     draft = MachineReconciling.Checked(draft with { Machine = split });
                     MachineRules.Check(inView, draft.Machine);
                 }
@@ -133,6 +147,15 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
             ct
         );
     }
+
+    /// <exception cref="ChangedMeanwhileException">The setup is gone, or has no kinds of its own any more.</exception>
+    private async Task<Setup> KindsInViewAsync(Session session, long machineId, KindsInView kindsOf) =>
+        await _setups.FindAsync(session, kindsOf.SetupId) is { Kinds.Count: > 0 } setup && setup.MachineId == machineId
+            ? setup with
+            {
+                Version = kindsOf.Version,
+            }
+            : throw new ChangedMeanwhileException(Kinds.Setup.Name, null);
 
     /// <summary>Adds a copy with its trials and what was delivered, but none of the aims' memories.</summary>
     /// <returns>Null when there is no such machine.</returns>
@@ -227,7 +250,10 @@ public sealed class MachineStore(Database database, ChangeLog log, JobStore jobs
             Setup next = setup with
             {
                 Kinds = kinds,
-                Version = isFitted ? fittedVersion : setup.Version,
+                Version =
+                    isFitted ? fittedVersion
+                    : setup.Id == inView?.Id ? inView.Version
+                    : setup.Version,
                 Loops = isFitted ? fittedLoops : SetupReconciling.ToLoops(loops, setup.Loops, fittedLoops),
                 RoadWheels = SetupReconciling.ToOutputs(machine, setup.RoadWheels),
             };

@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Procedures;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Store.Bodies;
@@ -207,8 +208,13 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
                 IReadOnlyList<LoopChoice> wheels = MirroredSetups.Complete(machine.Drives, old.Loops, [wanted]);
                 IReadOnlyList<Setup> all = await _setups.ListOfMachineAsync(edit.Session, machine.Id);
                 Setup next =
-                    all.FirstOrDefault(s => s.Status == SetupStatus.Trial && s.HasSameWheels(wheels, old.RoadWheels))
-                    ?? await AddAsync(edit, machine, MachineRules.TrialName(wanted, all), wheels, old.RoadWheels);
+                    all.FirstOrDefault(s =>
+                        s.Status == SetupStatus.Trial
+                        && s.HasSameWheels(wheels, old.RoadWheels)
+                        // Another kind is meant where the plan changes a chain to a belt, or back; and only there.
+                        && (s.Kinds is { Count: > 0 })
+                            == (plan.Change is ChangeKind.ChainToBelt or ChangeKind.BeltToChain)
+                    ) ?? await AddAsync(edit, machine, MachineRules.TrialName(wanted, all), wheels, old.RoadWheels);
                 edit.What = $"fitted {next.Name}, as planned";
                 await PutOnAsync(edit, (old, machine), (next, machine));
                 SetupFitted fitted = new(next.Id, next.Name, null, SetupFitted.FindChanged(old, next));
@@ -346,21 +352,3 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
         );
     }
 }
-
-/// <summary>Wheels a machine was delivered with.</summary>
-/// <param name="RoadWheels">Other road wheels than the machine's own; empty when they stay.</param>
-public sealed record DeliveredWheels(IReadOnlyList<LoopChoice> Loops, IReadOnlyList<RoadWheelChoice> RoadWheels);
-
-/// <summary>A trial to be made.</summary>
-/// <param name="Loops">Loops that differ from as fitted.</param>
-/// <param name="RoadWheels">Null keeps those of as fitted.</param>
-/// <param name="Name">What it shall be called.</param>
-/// <param name="Note">Free words; null for none.</param>
-/// <param name="KindsOf">Number of a setup whose kinds of loops it has, too; null where they are as on the machine.</param>
-public sealed record NewTrial(
-    string Name,
-    IReadOnlyList<LoopChoice> Loops,
-    IReadOnlyList<RoadWheelChoice>? RoadWheels,
-    string? Note,
-    long? KindsOf = null
-);

@@ -120,7 +120,9 @@ public sealed class KindSearchTests
             if (At(kind.Key, Motorcycle()) is { Setup: { } setup } at)
             {
                 Assert.InRange(at.RatioPercent, -2, 2);
-                Assert.Equal((setup.RearSize / setup.FrontSize / 3 - 1) * 100, at.RatioPercent, 9);
+                // A V-belt or cord slips by 2 %: its wheels are so much nearer to each other. Common practice.
+                double slip = setup.DriveElement is DriveElement.VBelt or DriveElement.RoundBelt ? 0.02 : 0;
+                Assert.Equal((setup.RearSize / setup.FrontSize / (1 - slip) / 3 - 1) * 100, at.RatioPercent, 6);
             }
     }
 
@@ -154,7 +156,7 @@ public sealed class KindSearchTests
     {
         KindAtPlace at = At("toothedBelt", Motorcycle());
         Assert.Equal((KindHolds.NotTold, "Strength.AllowedPullN"), (at.Holds, at.Missing));
-        // By hand: torque on the driving wheel 28·2.8·0.98… is the loads’ business; pull times shock is what is asked of the maker.
+        // What is asked of the maker is the pull of Loads times its shock.
         LoopLoadsResult loads = LoopLoads.Evaluate(Motorcycle() with { Alternative = at.Setup });
         Assert.Equal(loads.Figures.HardestPullN!.Value * loads.ShockFactor, at.NeedsPullN!.Value, 6);
     }

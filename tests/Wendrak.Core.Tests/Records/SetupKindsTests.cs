@@ -121,7 +121,7 @@ public sealed class SetupKindsTests
         // Both that are of the chain keep it, with its breaking load, its window and its maker’s grades.
         Assert.Equal([1L, 3L], on.Others.Select(s => s.Id));
         Assert.All(on.Others, s => Assert.Equal(34_000, s.Kinds![0].Strength!.BreakingLoadN));
-        Assert.All(on.Others, s => MachineRules.Check(s, on.Machine));
+        Assert.All(on.Others, s => MachineRules.Check(s with { Status = SetupStatus.Former }, on.Machine));
 
         Setup off = trial with { Kinds = null };
         KindsSwapped back = SetupKinds.Swap(on.Machine, on.Others[0], [off, on.Others[1]]);
@@ -202,5 +202,66 @@ public sealed class SetupKindsTests
         LoopKind kind = Trial(stored).Kinds![0];
         Assert.Null(SetupKinds.For(stored.Machine, [kind with { LoopKey = "gone" }]));
         Assert.Equal([kind], SetupKinds.For(stored.Machine, [kind, kind with { LoopKey = "gone" }]));
+    }
+
+    public static TheoryData<MachineKind> EveryKind => [.. Enum.GetValues<MachineKind>()];
+
+    [Theory, MemberData(nameof(EveryKind))]
+    public void A_machine_just_added_is_weighed_tried_fitted_and_brought_back(MachineKind kind)
+    {
+        MachineDraft draft = StartingMachines.For(kind);
+        draft = draft with { Machine = draft.Machine with { Name = "New" } };
+        StoredMachine stored = StoredMachine.From(draft, new(2026, 12, 1));
+        int tried = 0;
+        foreach (Loop loop in MachineRules.LoopsOf(stored.Machine))
+        {
+            ChoiceDesk desk = ChoiceDesk.Of(stored, null, loop.Key, null, null, new(2026, 12, 1));
+            foreach (MatterOffered matter in desk.Matters)
+                ChoiceDesk.Of(stored, null, loop.Key, matter.Key, null, new(2026, 12, 1));
+            foreach (ChoiceColumn column in desk.Columns.Where(c => c.CanBeTried))
+            {
+                KindTrial begun = KindTrial.Of(stored, loop.Key, column.Key);
+                Setup trial = new(
+                    2,
+                    1,
+                    0,
+                    begun.Name,
+                    SetupStatus.Trial,
+                    begun.Loops,
+                    [],
+                    new(2026, 12, 1),
+                    null,
+                    null,
+                    null,
+                    Kinds: begun.Kinds
+                );
+                MachineRules.Check(trial, stored.Machine);
+                StoredMachine with = stored with { Setups = [stored.Fitted, trial] };
+                EvaluationAnswer answer = with.Ask(
+                    new()
+                    {
+                        Headlines = new(),
+                        Comparison = new(),
+                        Drives = new(1_000),
+                        StartingLayout = new(),
+                        FollowUps = new(),
+                        Build = new(),
+                        Set = new(),
+                    },
+                    new([loop.Key], trial.Id)
+                );
+                Assert.Null(answer.Headlines!.Refused);
+                Assert.Null(answer.Comparison!.Refused);
+                Assert.Null(answer.Build!.Refused);
+                Assert.Null(answer.FollowUps!.Refused);
+                Assert.Null(answer.StartingLayout!.Refused);
+                KindsSwapped on = SetupKinds.Swap(stored.Machine, trial, [stored.Fitted]);
+                MachineRules.Check(on.Machine, trial.Loops);
+                KindsSwapped back = SetupKinds.Swap(on.Machine, on.Others[0], [trial with { Kinds = null }]);
+                Assert.Equivalent(stored.Machine, back.Machine, strict: true);
+                tried++;
+            }
+        }
+        Assert.True(tried > 0, $"{kind}");
     }
 }

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import type { ChoiceColumn, ChoiceDesk, LoopWeighing } from '../api/choice'
 import { CHECK_WORDS } from '../loop/checkWords'
 import { lengthText } from '../loop/fitWords'
+import { isToothed } from '../machine/driveElements'
 import { pairText } from '../machine/words'
 import { fixed, signed } from '../quantities/format'
 import { type Units, useUnits } from '../quantities/units'
@@ -125,7 +126,7 @@ const PLACE_ROWS: [string, Tell][] = [
             pairText(
               place.setup.frontSize,
               place.setup.rearSize,
-              ['chain', 'toothedBelt'].includes(place.setup.driveElement),
+              isToothed(place.setup.driveElement),
             ),
           ]
             .filter(Boolean)
@@ -178,6 +179,10 @@ const PLACE_ROWS: [string, Tell][] = [
           </Link>
         ) : place.needsPullN !== null && place.missing?.includes('llowedPull') ? (
           `its maker must allow ${units.show('force', place.needsPullN)}`
+        ) : place.missing && isFitted ? (
+          <Link to={`../loads?loops=${desk.weighing.loopKey}`} relative="path">
+            can’t be told: see Loads
+          </Link>
         ) : (
           'nobody said what it can take'
         )
@@ -224,7 +229,7 @@ const PLACE_ROWS: [string, Tell][] = [
   ],
   [
     'frame must open',
-    ({ place, isFitted }) => (place ? (place.kind.isEndless && !isFitted ? 'yes' : 'no') : null),
+    ({ place, frameMustOpen }) => (place ? (frameMustOpen ? 'yes' : 'no') : null),
   ],
   ['oil', ({ place }) => (place ? (place.kind.isOiled ? 'oiled' : 'dry') : null)],
 ]

@@ -64,7 +64,7 @@ function Weighed({ bench, loopKey }: { bench: Workbench; loopKey: string }) {
           </div>
         </Panel>
         <WishPanel weighing={weighing} desk={desk} now={now} />
-        <MustPanel weighing={weighing} now={now} isKind={matter === null} />
+        <MustPanel weighing={weighing} desk={desk} now={now} />
         <QuestionsPanel weighing={weighing} desk={desk} now={now} />
         <SaidByPanel desk={desk} />
       </div>

@@ -1,6 +1,5 @@
 import { Checkbox } from '@mantine/core'
-import type { LoopWeighing } from '../api/choice'
-import { choicesOf } from '../quantities/choices'
+import type { ChoiceDesk, LoopWeighing } from '../api/choice'
 import { Panel } from '../shell/Panel'
 import classes from './Choice.module.css'
 import type { Weighing } from './useWeighing'
@@ -9,24 +8,21 @@ import { MUST_WORDS } from './words'
 /** What must be so: what does not meet it is out, whatever else speaks for it. */
 export function MustPanel({
   weighing,
+  desk,
   now,
-  isKind,
 }: {
   weighing: Weighing
+  desk: ChoiceDesk
   now: LoopWeighing
-  /** Of parts only what can be had is asked. */
-  isKind: boolean
 }) {
   return (
     <Panel title="Must be so">
       <div className={classes.musts}>
-        {choicesOf(MUST_WORDS)
-          .filter(({ value }) => isKind || value === 'toBeHad')
-          .map(({ value: must, label }) => (
+        {desk.musts.map((must) => (
             <Checkbox
               key={must}
               size="xs"
-              label={label}
+              label={MUST_WORDS[must]}
               checked={now.musts.includes(must)}
               onChange={(event) => {
                 const isSet = event.currentTarget.checked

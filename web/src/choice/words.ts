@@ -105,7 +105,11 @@ export function outcomeText(desk: ChoiceDesk): string {
     ...open,
     ...(column?.place?.holds === 'notTold' || column?.place?.holds === 'notJudgedHere' ? ['it holds'] : []),
   ]
-  const conditions = ifs.length > 0 ? `, if ${listed(ifs)}` : ''
+  const watched = [
+    ...(column?.place?.holds === 'watch' ? ['what is marked where it holds'] : []),
+    ...(column?.watched ?? []),
+  ]
+  const conditions = `${ifs.length > 0 ? `, if ${listed(ifs)}` : ''}${watched.length > 0 ? `; watch: ${listed(watched)}` : ''}`
   switch (outcome.kind) {
     case 'figuresOnly':
       return 'It hoists, carries persons or flies: figures only, no word on which is better.'

@@ -45,6 +45,7 @@ export function useMachineSave(card: MachineCard, onDone: () => void) {
   const body = save.variables
   const conflict = error instanceof ConflictError && body ? error : null
   const isMachine = conflict?.thing === 'machine'
+  const isKinds = (conflict?.current as { id?: number } | null)?.id === body?.kindsOf?.setupId
   const dialog = conflict && body && (
     <ConflictDialog
       conflict={conflict}
@@ -54,7 +55,9 @@ export function useMachineSave(card: MachineCard, onDone: () => void) {
         mutate(
           isMachine
             ? { ...body, machine: { ...body.machine, version } }
-            : { ...body, fittedVersion: version },
+            : isKinds && body.kindsOf
+              ? { ...body, kindsOf: { ...body.kindsOf, version } }
+              : { ...body, fittedVersion: version },
         )
       }}
       onTakeTheirs={onDone}

@@ -139,7 +139,7 @@ function shownOf(
   setupParam: string | null,
   pickParam: string | null,
 ): Shown {
-  const other = setups.find((s) => s.id === card.kindsOf && String(s.id) === setupParam)
+  const other = setups.find((s) => s.id === card.kindsOf?.setupId && String(s.id) === setupParam)
   const kindsOf = other?.id
   const fitted = other ?? card.fitted
   const picks = picksOf(card, pickParam)
