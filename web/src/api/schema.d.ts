@@ -3031,6 +3031,8 @@ export interface components {
             for: components["schemas"]["ReasonTold"][];
             /** @description Reasons against it; none is hidden. */
             against: components["schemas"]["ReasonTold"][];
+            /** @description It has no joint, and what is on has one. */
+            frameMustOpen: boolean;
             cost: null | components["schemas"]["RunningCost"];
             /**
              * Format: double
@@ -3068,6 +3070,8 @@ export interface components {
             offered: components["schemas"]["OptionOffered"][];
             /** @description What can be weighed at this loop. */
             matters: components["schemas"]["MatterOffered"][];
+            /** @description What can be asked to be so. */
+            musts: components["schemas"]["DriveMust"][];
             /** @description That the columns bring up. */
             questions: components["schemas"]["QuestionAsked"][];
             /** @description What it comes to. */
@@ -6506,6 +6510,19 @@ export interface components {
             /** @description Key of the kind. */
             kind: string;
         };
+        /** @description A setup whose kinds of loops stood on a machine as it was read. */
+        KindsInView: {
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            setupId: number;
+            /**
+             * Format: int32
+             * @description That was read: another one is refused.
+             */
+            version: number;
+        };
         /** @description A chain drive that is known to last, by the figures people remember of it. */
         KnownChainInput: {
             /** @description Chain of the tables. */
@@ -8309,11 +8326,7 @@ export interface components {
             machine: components["schemas"]["Machine"];
             fitted: components["schemas"]["Setup"];
             summary: components["schemas"]["MachineSummary"];
-            /**
-             * Format: int64
-             * @description Number of the setup whose kinds of loops stand on it here; null where it is as it is.
-             */
-            kindsOf?: null | number;
+            kindsOf?: null | components["schemas"]["KindsInView"];
         };
         /**
          * @description Why a machine is stored as another one.
@@ -8396,11 +8409,7 @@ export interface components {
             fittedVersion: number;
             /** @description Why it differs from what is stored. */
             change?: components["schemas"]["MachineChange"];
-            /**
-             * Format: int64
-             * @description Number of the setup whose kinds of loops stood on it as it was read: what hangs on these is stored with the setup.
-             */
-            kindsOf?: null | number;
+            kindsOf?: null | components["schemas"]["KindsInView"];
         };
         /** @description A machine's drives at a glance. */
         MachineSummary: {

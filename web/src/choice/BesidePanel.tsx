@@ -123,11 +123,7 @@ const PLACE_ROWS: [string, Tell][] = [
             place.setup.strength.standard ?? place.setup.standard,
             place.setup.strength.widthMm ? `${units.show('fine', place.setup.strength.widthMm)} wide` : null,
             place.setup.strength.strands > 1 ? `${place.setup.strength.strands} side by side` : null,
-            pairText(
-              place.setup.frontSize,
-              place.setup.rearSize,
-              isToothed(place.setup.driveElement),
-            ),
+            pairText(place.setup.frontSize, place.setup.rearSize, isToothed(place.setup.driveElement)),
           ]
             .filter(Boolean)
             .join(', ')
@@ -227,10 +223,7 @@ const PLACE_ROWS: [string, Tell][] = [
           }`
         : null,
   ],
-  [
-    'frame must open',
-    ({ place, frameMustOpen }) => (place ? (frameMustOpen ? 'yes' : 'no') : null),
-  ],
+  ['frame must open', ({ place, frameMustOpen }) => (place ? (frameMustOpen ? 'yes' : 'no') : null)],
   ['oil', ({ place }) => (place ? (place.kind.isOiled ? 'oiled' : 'dry') : null)],
 ]
 

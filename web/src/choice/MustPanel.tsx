@@ -19,19 +19,19 @@ export function MustPanel({
     <Panel title="Must be so">
       <div className={classes.musts}>
         {desk.musts.map((must) => (
-            <Checkbox
-              key={must}
-              size="xs"
-              label={MUST_WORDS[must]}
-              checked={now.musts.includes(must)}
-              onChange={(event) => {
-                const isSet = event.currentTarget.checked
-                weighing.change(({ musts }) => ({
-                  musts: isSet ? [...musts, must] : musts.filter((m) => m !== must),
-                }))
-              }}
-            />
-          ))}
+          <Checkbox
+            key={must}
+            size="xs"
+            label={MUST_WORDS[must]}
+            checked={now.musts.includes(must)}
+            onChange={(event) => {
+              const isSet = event.currentTarget.checked
+              weighing.change(({ musts }) => ({
+                musts: isSet ? [...musts, must] : musts.filter((m) => m !== must),
+              }))
+            }}
+          />
+        ))}
       </div>
     </Panel>
   )
