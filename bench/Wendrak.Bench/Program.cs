@@ -21,6 +21,11 @@ if (args is ["wear"])
     WearFigures.Print();
     return;
 }
+if (args is ["choice"])
+{
+    ChoiceFigures.Print();
+    return;
+}
 if (args is ["faults"])
 {
     FaultFigures.Print();

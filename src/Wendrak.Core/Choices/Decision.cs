@@ -76,30 +76,42 @@ public sealed record Decision(
     {
         WeighedOption[] left = [.. options.Where(o => !o.IsOut)];
         WishWeight[] asked = [.. wishes.Where(w => w.Weight > 0)];
-        DriveWish[] weighed =
-        [
-            .. asked.Select(w => w.Wish).Where(w => left.Length > 0 && left.All(o => FirmOf(o, w) is not null)),
-        ];
+        List<DriveWish> weighed = [];
+        Dictionary<string, Dictionary<DriveWish, double>> parts = left.ToDictionary(
+            o => o.Key,
+            _ => new Dictionary<DriveWish, double>()
+        );
+        foreach (WishWeight wish in asked)
+        {
+            WishFact?[] facts = [.. left.Select(o => FirmOf(o, wish.Wish))];
+            if (left.Length == 0 || facts.Contains(null))
+                continue;
+            weighed.Add(wish.Wish);
+            double most = WishMeasure.BestOf(wish.Wish, facts.Select(f => f!.Middle));
+            for (int i = 0; i < left.Length; i++)
+                parts[left[i].Key][wish.Wish] = WishMeasure.PartOf(most, wish.Wish, facts[i]!.Middle);
+        }
         DriveWish[] not = [.. asked.Select(w => w.Wish).Except(weighed)];
         double total = asked.Where(w => weighed.Contains(w.Wish)).Sum(w => w.Weight);
-        double Part(WeighedOption option, WishWeight wish) =>
-            WishMeasure.PartOfBest(
-                wish.Wish,
-                FirmOf(option, wish.Wish)!.Middle,
-                left.Select(o => FirmOf(o, wish.Wish)!.Middle)
-            );
-        double? Score(WeighedOption option) =>
-            total == 0 || option.IsOut
-                ? null
-                : asked.Where(w => weighed.Contains(w.Wish)).Sum(w => w.Weight * Part(option, w)) / total;
+        double Part(WeighedOption option, WishWeight wish) => parts[option.Key][wish.Wish];
+        double? ScoreOf(WeighedOption option)
+        {
+            if (total == 0 || option.IsOut)
+                return null;
+            double sum = 0;
+            foreach (WishWeight wish in asked)
+                sum += wish.Weight * parts[option.Key].GetValueOrDefault(wish.Wish);
+            return sum / total;
+        }
         OptionScore[] scores =
         [
             .. options.Select(o => new OptionScore(
                 o.Key,
-                Score(o),
+                ScoreOf(o),
                 asked.Sum(w => w.Weight * o.Practice.GetValueOrDefault(w.Wish))
             )),
         ];
+        double Score(WeighedOption option) => scores.First(s => s.Key == option.Key).Score!.Value;
         Decision Says(OutcomeKind kind, string? first, string? second, IEnumerable<DriveWish>? by = null) =>
             new(kind, first, second, scores, [.. by ?? []], weighed, not);
         if (left.Length == 0)
@@ -152,6 +164,11 @@ public sealed record Decision(
     private static double PracticeOf(OptionScore[] scores, WeighedOption option) =>
         scores.First(s => s.Key == option.Key).Practice;
 
-    private static WishFact? FirmOf(WeighedOption option, DriveWish wish) =>
-        option.Facts.FirstOrDefault(f => f.Wish == wish && f.IsFirm);
+    private static WishFact? FirmOf(WeighedOption option, DriveWish wish)
+    {
+        foreach (WishFact fact in option.Facts)
+            if (fact.Wish == wish && fact.IsFirm)
+                return fact;
+        return null;
+    }
 }

@@ -84,7 +84,7 @@ public sealed class KindSearch
         if (kind.Element is null)
             return NoLoopKinds.Of(kind, _ratio, CentreMm);
         if (kind.Key == FittedKind)
-            return Judge(kind, _candidates.AsItIs, isFitted: true, isOwn: false)!.Place;
+            return Laid(Judge(kind, _candidates.AsItIs, isFitted: true, isOwn: false)!);
         LoopAlternative[] typed = [.. _own.Where(a => KindOfLoop.Of(LoopOf(a), a.Strength, _input.Kind) == kind.Key)];
         IEnumerable<LoopAlternative> tried = typed.Length > 0 ? typed : _candidates.Of(kind);
         Judged? best = null;
@@ -98,8 +98,8 @@ public sealed class KindSearch
             if (at.Grade == KindHolds.Holds || (at.Grade == KindHolds.NotTold && !kind.Element.Value.IsToothed()))
                 break;
         }
-        return best?.Place
-            ?? new(
+        return best is null
+            ? new(
                 kind,
                 false,
                 KindHolds.NothingNear,
@@ -115,7 +115,15 @@ public sealed class KindSearch
                 null,
                 null,
                 []
-            );
+            )
+            : Laid(best);
+    }
+
+    /// <summary>With how it lies between the shafts: of the one that is shown alone, for it turns no choice.</summary>
+    private KindAtPlace Laid(Judged at)
+    {
+        (KindFit? fit, string? problem) = FitOf(at.Input, at.Choice, at.Place.IsFitted);
+        return at.Place with { Fit = fit, FitProblem = problem };
     }
 
     /// <summary>The first that is as good stays: they come the lightest first. Where none holds, the one that is nearest to it.</summary>
@@ -125,7 +133,13 @@ public sealed class KindSearch
             : at.Grade == KindHolds.DoesNotHold && at.LeastMargin > best.LeastMargin + Nearer;
 
     /// <param name="Grade">By its figures alone, told or not.</param>
-    private sealed record Judged(KindAtPlace Place, KindHolds Grade, double LeastMargin);
+    private sealed record Judged(
+        KindAtPlace Place,
+        LoadsInput Input,
+        LoopChoice Choice,
+        KindHolds Grade,
+        double LeastMargin
+    );
 
     /// <returns>Null where it can’t be there at all.</returns>
     private Judged? Judge(ChoiceKind kind, LoopAlternative setup, bool isFitted, bool isOwn)
@@ -143,9 +157,8 @@ public sealed class KindSearch
             return null;
         }
         LoopChoice choice = input.Loops.First(c => c.LoopKey == _loop.Key);
-        (KindFit? fit, string? problem) = FitOf(input, choice, isFitted);
         Judged Is(KindHolds holds, double margin, Func<KindAtPlace, KindAtPlace> with) =>
-            new(with(Place(holds)), holds, margin);
+            new(with(Place(holds)), input, choice, holds, margin);
         KindAtPlace Place(KindHolds holds) =>
             new(
                 kind,
@@ -158,8 +171,8 @@ public sealed class KindSearch
                         / _ratio
                     - 1
                 ) * 100,
-                fit,
-                problem,
+                null,
+                null,
                 null,
                 null,
                 null,

@@ -35,8 +35,12 @@ public sealed record TurnOver(
 {
     /// <summary>A price or life is followed so far up and down.</summary>
     private const double Farthest = 20;
-    private const int Steps = 24;
-    private const int Halvings = 24;
+
+    /// <summary>So fine that a lead is not won and lost again within one: the lead of an option falls or rises all the way with a figure.</summary>
+    private const int Steps = 8;
+
+    /// <summary>To less than a millionth.</summary>
+    private const int Halvings = 22;
 
     /// <summary>The weighing as it is with the change.</summary>
     public LoopWeighing On(LoopWeighing weighing) => At(weighing, To);

@@ -25,12 +25,17 @@ internal static class WishMeasure
 
     /// <summary>Part of the best of them that one comes to, 0 to 1: half as long, twice as dear or twice as loud is one half.</summary>
     /// <param name="middles">Of all that are compared.</param>
-    public static double PartOfBest(DriveWish wish, double middle, IEnumerable<double> middles)
-    {
-        IEnumerable<double> all = middles.Select(m => Sensed(wish, m));
-        double own = Sensed(wish, middle);
-        return IsMoreBetter(wish) ? own / all.Max() : all.Min() / own;
-    }
+    public static double PartOfBest(DriveWish wish, double middle, IEnumerable<double> middles) =>
+        PartOf(BestOf(wish, middles), wish, middle);
+
+    /// <summary>The best of all that are compared, as it is sensed.</summary>
+    public static double BestOf(DriveWish wish, IEnumerable<double> middles) =>
+        IsMoreBetter(wish) ? middles.Max(m => Sensed(wish, m)) : middles.Min(m => Sensed(wish, m));
+
+    /// <inheritdoc cref="PartOfBest"/>
+    /// <param name="best">Of all that are compared, as it is sensed.</param>
+    public static double PartOf(double best, DriveWish wish, double middle) =>
+        IsMoreBetter(wish) ? Sensed(wish, middle) / best : best / Sensed(wish, middle);
 
     /// <summary>Levels are compared as they are heard; what is nothing at all counts as the least that matters.</summary>
     private static double Sensed(DriveWish wish, double value) =>

@@ -26,6 +26,20 @@ internal sealed class ChoiceTable
     private readonly Dictionary<string, KindAtPlace> _places = [];
     private readonly Dictionary<(string, string), bool> _brings = [];
     private readonly Dictionary<string, (IReadOnlyList<OwnReason> Of, Dictionary<DriveWish, int> Says)> _practice = [];
+    private readonly Dictionary<string, (Basis By, WeighedOption Option)> _weighed = [];
+    private readonly Dictionary<string, int?> _wheels = [];
+
+    /// <summary>All of a weighing that one of its options hangs on, but for how much each wish matters.</summary>
+    private sealed record Basis(
+        OptionFigures Figures,
+        double? RatePerHour,
+        double? FuelPrice,
+        string? LevelHow,
+        IReadOnlyList<DriveMust> Musts,
+        IReadOnlyList<QuestionAnswered> Answers,
+        IReadOnlyList<OwnReason> Reasons,
+        bool AllWeighed
+    );
 
     /// <summary>What is on the machine, with the loop that is asked about in view.</summary>
     /// <exception cref="InvalidInputException">No such loop.</exception>
@@ -158,18 +172,33 @@ internal sealed class ChoiceTable
 
     public Decision Decide(LoopWeighing weighing, string[] shown) =>
         IsJudged
-            ? Decision.Of(
-                [
-                    .. shown.Select(key => new WeighedOption(
-                        key,
-                        Out(key, weighing).Any(),
-                        [.. Facts(key, weighing, shown)],
-                        PracticeOf(key, weighing)
-                    )),
-                ],
-                weighing.Wishes
-            )
+            ? Decision.Of([.. shown.Select(key => Weighed(key, weighing, shown))], weighing.Wishes)
             : Decision.None;
+
+    /// <summary>While it is sought what would turn the outcome, all but one option mostly stay as they were.</summary>
+    private WeighedOption Weighed(string key, LoopWeighing weighing, string[] shown)
+    {
+        Basis basis = new(
+            weighing.FiguresOf(key),
+            weighing.RatePerHour,
+            weighing.FuelPrice,
+            weighing.LevelHow,
+            weighing.Musts,
+            weighing.Answers,
+            weighing.Reasons,
+            AllWeighed(weighing, shown)
+        );
+        if (_weighed.TryGetValue(key, out (Basis By, WeighedOption Option) known) && known.By == basis)
+            return known.Option;
+        WeighedOption option = new(
+            key,
+            Out(key, weighing).Any(),
+            [.. Facts(key, weighing, shown)],
+            PracticeOf(key, weighing)
+        );
+        _weighed[key] = (basis, option);
+        return option;
+    }
 
     public ChoiceColumn Column(string key, LoopWeighing weighing, string[] shown, DateOnly longAgo)
     {
@@ -359,7 +388,10 @@ internal sealed class ChoiceTable
         RunningCost.Of(weighing.FiguresOf(key), weighing.RatePerHour, weighing.FuelPrice);
 
     /// <summary>Wheels on the shelf that go on such a chain or belt; null where there is no shelf, and for a part.</summary>
-    private int? WheelsOf(string key)
+    private int? WheelsOf(string key) =>
+        _wheels.TryGetValue(key, out int? known) ? known : _wheels[key] = CountWheels(key);
+
+    private int? CountWheels(string key)
     {
         if (OptionOf(key).Kind is not { } kind || _view.Workshop.Wheels.Count == 0)
             return null;
@@ -398,11 +430,13 @@ internal sealed class ChoiceTable
 
     /// <summary>All weighed with their wheels, or all without by the tables: one with and one without is no comparison.</summary>
     private (double, SaidBy)? MassOf(string key, LoopWeighing weighing, string[] shown) =>
-        shown.All(k => weighing.FiguresOf(k).MassKg is not null)
-            ? (weighing.FiguresOf(key).MassKg!.Value, SaidBy.MeasuredHere)
+        AllWeighed(weighing, shown) ? (weighing.FiguresOf(key).MassKg!.Value, SaidBy.MeasuredHere)
         : OptionOf(key).Kind is not null && PlaceOf(OptionOf(key)).MassKg is double mass
             ? (mass, SaidBy.MakerOrStandard)
         : null;
+
+    private static bool AllWeighed(LoopWeighing weighing, string[] shown) =>
+        shown.All(k => weighing.FiguresOf(k).MassKg is not null);
 
     private static WishFact One(DriveWish wish, double value, SaidBy by) => new(wish, value, value, by);
 }
