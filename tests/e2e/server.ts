@@ -84,7 +84,7 @@ const VIEWPORT = { width: 1280, height: 800 }
 const HEARD = ['request', 'response', 'requestfinished', 'requestfailed', 'console', 'pageerror'] as const
 
 /** What a test did to its page, its colours, its size and what it keeps, is not there for the next one. */
-async function clear(page: Page) {
+async function clear(page: Page, url: string) {
   for (const event of HEARD) page.removeAllListeners(event)
   await page.unrouteAll({ behavior: 'ignoreErrors' })
   const forget = () => {
@@ -92,7 +92,10 @@ async function clear(page: Page) {
     sessionStorage.clear()
   }
   await page.evaluate(forget).catch(() => {}) // a page that shows nothing keeps nothing
-  await page.goto('about:blank')
+  // To a plain text of the same server: from there the next page opens in half the time it takes from a blank one, for
+  // which the browser ends the process that holds what it read.
+  await page.goto(`${url}/health/live`).catch(() => page.goto('about:blank'))
+  await page.evaluate(forget).catch(() => {})
   await page.setViewportSize(VIEWPORT)
   await page.emulateMedia({ media: null, colorScheme: 'light' })
 }
@@ -127,7 +130,7 @@ export const test = base.extend<{ server: Server }, { ofWorker: OfWorker }>({
     await use(ofWorker.context)
     const [first, ...others] = ofWorker.context.pages()
     for (const other of others) await other.close()
-    if (first) await clear(first)
+    if (first) await clear(first, ofWorker.server.url)
   },
   page: async ({ context }, use) => {
     await use(context.pages()[0] ?? (await context.newPage()))

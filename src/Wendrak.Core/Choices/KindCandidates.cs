@@ -33,7 +33,7 @@ internal sealed class KindCandidates(
     private const double RatioOffShare = 0.02;
 
     /// <summary>How much larger the driven wheel may be than the one that is on: judgement; the room is checked at Fit.</summary>
-    private const double MostLargerShare = 1.15;
+    public const double MostLargerShare = 1.15;
     private const int FrontsTried = 16;
     private const int Kept = 3;
     private const int MostBelts = 4;

@@ -49,6 +49,7 @@ public sealed record QuestionAsked(
 /// <param name="Questions">That the columns bring up.</param>
 /// <param name="Outcome">What it comes to.</param>
 /// <param name="Turns">What would put something else first.</param>
+/// <param name="Split">Where one loop of it is asked too much: shared between stages; null where one can do it, and for parts.</param>
 /// <param name="MostColumns">That can stand side by side.</param>
 /// <param name="NearEqual">Nearer than this they are equal.</param>
 /// <param name="Workings">Of the outcome.</param>
@@ -65,6 +66,7 @@ public sealed record ChoiceDesk(
     IReadOnlyList<QuestionAsked> Questions,
     Decision Outcome,
     IReadOnlyList<TurnOver> Turns,
+    StageSplit? Split,
     int MostColumns,
     double NearEqual,
     IReadOnlyList<Working> Workings
@@ -123,6 +125,7 @@ public sealed record ChoiceDesk(
             questions,
             outcome,
             turns,
+            table.Split,
             LoopWeighing.MostShown,
             Decision.NearEqual,
             [.. table.Workings(weighing, shown, outcome)]

@@ -111,6 +111,24 @@ internal sealed class ChoiceTable
             ? RunUnit.Km
             : RunUnit.Hours;
 
+    /// <summary>The ratio that is on, where it is too much for one loop.</summary>
+    public StageSplit? Split
+    {
+        get
+        {
+            if (_matter is not null)
+                return null;
+            LoopChoice fitted = _view.FittedOf(_view.AnyLoop);
+            return StageSplit.Of(
+                _view.AnyLoop,
+                _view.Machine.Kind,
+                fitted,
+                StageRatio.Compute(_view.AnyLoop, fitted),
+                KindCandidates.MostLargerShare
+            );
+        }
+    }
+
     private string? Fitted => _search?.FittedKind;
 
     /// <summary>What one begins with where nothing was said: the wishes of the first aim that has any.</summary>

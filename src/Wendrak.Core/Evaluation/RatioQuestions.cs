@@ -87,7 +87,8 @@ public sealed record SearchQuestion(
 /// Where the axle goes with the first pairs of the list and the chain or belt that is on it; empty where that is not known, or
 /// two loops are chosen together.
 /// </param>
-public sealed record SearchAnswer(RatioSearchResult Found, IReadOnlyList<PairFit> Fits);
+/// <param name="Split">Where one loop is asked too much: shared between stages; null where one can do it, and for two loops.</param>
+public sealed record SearchAnswer(RatioSearchResult Found, IReadOnlyList<PairFit> Fits, StageSplit? Split);
 
 /// <summary>What has to be done again when what is in view goes on.</summary>
 public sealed record FollowUpsQuestion;
@@ -228,7 +229,31 @@ internal static class RatioAnswers
                 view.Wheels
             )
         );
-        return new(question.Workings ? result : result with { Workings = [] }, FitsOf(view, result, question.Rows));
+        return new(
+            question.Workings ? result : result with { Workings = [] },
+            FitsOf(view, result, question.Rows),
+            SplitOf(view, result)
+        );
+    }
+
+    /// <summary>By the middle of the band of the gear that is aimed at; where pairs with enough teeth meet it, one stage can do it.</summary>
+    private static StageSplit? SplitOf(MachineInView view, RatioSearchResult found)
+    {
+        if (view.Scope.LoopKeys.Count != 1 || found.Bands.Count == 0)
+            return null;
+        RatioBand band = found.Bands.FirstOrDefault(b => b.GearLabel == found.AimGearLabel) ?? found.Bands[^1];
+        StageSplit? split = StageSplit.Of(
+            view.AnyLoop,
+            view.Machine.Kind,
+            view.FittedOf(view.AnyLoop),
+            band.FinalGeometricMiddle,
+            StartingSearch.Widest
+        );
+        return
+            split is { Because: SplitBecause.TooFewTeeth }
+            && found.Hits.Any(h => h.Loops.All(l => Math.Min(l.FrontSize, l.RearSize) >= split.FewestSize))
+            ? null
+            : split;
     }
 
     private static IReadOnlyList<PairFit> FitsOf(MachineInView view, RatioSearchResult found, int rows) =>

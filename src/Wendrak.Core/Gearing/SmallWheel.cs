@@ -35,6 +35,10 @@ public sealed class SmallWheel
             _ => null,
         };
 
+    /// <summary>Smallest wheel that is more than a makeshift: 13 teeth of a chain, common practice; of belts as advised; null where the tables are silent.</summary>
+    public static double? Fewest(Loop loop) =>
+        loop.DriveElement == DriveElement.Chain ? UsualTeeth * WheelSize.GapsPerLink(loop) : AdvisedMinimum(loop);
+
     public SmallWheelAdvice Judge(double size)
     {
         if (_element != DriveElement.Chain)

@@ -21,8 +21,8 @@ public sealed record StartingSearchInput(
 /// <summary>A search around what is fitted that holds what the shelf offers and what the aim can reach.</summary>
 public static class StartingSearch
 {
-    // A wheel twice or half as large is another drive: judgement.
-    private const double Widest = 2;
+    /// <summary>A wheel twice or half as large is another drive: judgement.</summary>
+    public const double Widest = 2;
     private const int MostSteps = 200;
 
     /// <returns>A search per loop, in the order of the keys.</returns>

@@ -24,6 +24,7 @@ public sealed record AlignmentRow(string Use, string Drive);
 /// <param name="MostTeethMoreInFront">Teeth that may find room in front, and millimetres of a pulley.</param>
 /// <param name="Held">How it stands before hands go near.</param>
 /// <param name="Defers">Whose work it is where people can be hurt.</param>
+/// <param name="MostLoopRatio">Of one loop, where that is less than the tables say of its kind; null for theirs.</param>
 /// <param name="HasRoadBrake">Whether the driven wheel brakes on the road, so that the brake is tried before it goes out.</param>
 public sealed record MachineKindRow(
     string? VehicleClass,
@@ -41,7 +42,8 @@ public sealed record MachineKindRow(
     int MostTeethMoreInFront,
     string Held,
     string Defers,
-    bool HasRoadBrake
+    bool HasRoadBrake,
+    double? MostLoopRatio = null
 );
 
 /// <summary>One row per kind of machine; nothing else in the program decides by the kind.</summary>
@@ -118,7 +120,8 @@ public static class MachineKinds
         MostTeethMoreInFront: InTheOpen,
         Held: "Wheels clear of the ground and the robot held fast",
         Defers: StartsByItself,
-        HasRoadBrake: false
+        HasRoadBrake: false,
+        MostLoopRatio: 3 // 2 to 3 on small robots: common practice
     );
 
     private static readonly MachineKindRow Other = new(

@@ -1,6 +1,7 @@
 import { Select } from '@mantine/core'
 import { Link } from 'react-router'
 import { sentenceOf } from '../api/issues'
+import { StageSplitNote } from '../loop/StageSplitNote'
 import { DraftBar } from '../machine/DraftBar'
 import { useBench, type Workbench } from '../machine/useWorkbench'
 import { EmptyState } from '../shell/EmptyState'
@@ -70,6 +71,7 @@ function Weighed({ bench, loopKey }: { bench: Workbench; loopKey: string }) {
       </div>
       <div className={classes.column}>
         <OutcomeCard desk={desk} isStale={answer.isStale} />
+        {desk.split && <StageSplitNote split={desk.split} />}
         {weighing.isDraft && (
           <DraftBar
             card={bench.card}

@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core'
 import type { PairFit, RatioCandidate } from '../api/client'
 import { moveText } from '../loop/fitWords'
+import { StageSplitNote } from '../loop/StageSplitNote'
 import { layoutOf } from '../loop/useFit'
 import type { Workbench } from '../machine/useWorkbench'
 import { pairKey } from '../machine/words'
@@ -43,6 +44,7 @@ export function WaysTable({
   if (isOverall) columns.add('overall')
   return (
     <>
+      {search.split && <StageSplitNote split={search.split} />}
       {answer.hits.length === 0 && (
         <EmptyState title="No pair in the range meets the aim.">
           {rows.length > 0 ? 'The nearest outside it are below. ' : ''}

@@ -7,6 +7,7 @@ import type {
   RatioCandidate,
   RatioRanking,
   RatioSearchResult,
+  StageSplit,
 } from '../api/client'
 import { type Question, useEvaluation } from '../api/evaluation'
 import type { Computed } from '../api/queries'
@@ -38,6 +39,8 @@ export interface SearchState {
   answer: Computed<RatioSearchResult>
   /** Where the axle goes with the pairs of the list; empty until that is known. */
   fits: Map<string, PairFit>
+  /** Where one loop is asked too much. */
+  split: StageSplit | null
   /** Hits and others together. */
   all: RatioCandidate[]
   /** Whether the list shows all of them. */
@@ -102,6 +105,7 @@ export function useRatioSearch(bench: Workbench): SearchState {
     question,
     answer: { ...answer, data: answer.data?.found },
     fits: new Map((answer.data?.fits ?? []).map((f) => [pairKey(f), f])),
+    split: answer.data?.split ?? null,
     all: answer.data ? [...answer.data.found.hits, ...answer.data.found.others] : [],
     isAll,
     setAll,
