@@ -137,6 +137,7 @@ public static class WorkPlan
         (machine.Kind, loop.DriveElement, PlanFacts.AdjusterOf(machine, loop)) switch
         {
             (_, DriveElement.RoundBelt, _) => ProcedureFamily.WeldedBelt,
+            (_, _, AdjusterKind.SheaveShims) => ProcedureFamily.VariableBelt,
             (_, _, AdjusterKind.SpringSlide or AdjusterKind.SprungArm) => ProcedureFamily.SprungSlide,
             (_, DriveElement.VBelt or DriveElement.FlatBelt, _) => ProcedureFamily.VBeltPlate,
             (MachineKind.Robot, DriveElement.Chain, _) => ProcedureFamily.RobotRail,

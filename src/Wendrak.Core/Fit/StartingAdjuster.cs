@@ -44,7 +44,10 @@ public static class StartingAdjuster
     private static MovingWheel? MovingBy(Adjuster adjuster, StartingAdjusterInput input)
     {
         (Drive drive, LoopChoice choice, LoopLayout layout, _, _, _) = input;
-        if ((adjuster.IsFixed ? null : input.Wheel ?? adjuster.UsualWheel(layout)) is not string wheel)
+        if (
+            (adjuster.IsFixed || adjuster.IsOfSheave ? null : input.Wheel ?? adjuster.UsualWheel(layout))
+            is not string wheel
+        )
             return null;
         if (layout.Moving is { } now && now.Wheel == wheel && now.Track is ArcTrack == adjuster.IsEccentric)
             return now;

@@ -65,7 +65,8 @@ public sealed record SheaveShimsResult(
 /// <summary>Shims of a variable belt. Source: geometry of the wedge (engineering n); the same count at every bolt is common practice.</summary>
 public static class SheaveShims
 {
-    private const int MostShims = 30;
+    internal const int MostShims = 30;
+    internal const double MostAboveMm = 30;
     private const double Accuracy = 1e-9;
     private const double LeastRadiusMm = 2.5;
     private const double Apart = 0.01;
@@ -77,7 +78,7 @@ public static class SheaveShims
         Explained per = Sinking.With(input.ShimMm, input.SheaveAngleDeg);
         // Positive: it is to sink.
         int wanted = (int)Math.Round((input.StandsMm - input.WantedMm) / per.Value, MidpointRounding.AwayFromZero);
-        bool takesOut = wanted > 0 == (input.Sense == ShimSense.UnderOpeningBolts);
+        bool takesOut = !PutsIn(input.Sense, raises: wanted <= 0);
         int asked = Math.Abs(wanted);
         int done = Math.Min(asked, takesOut ? input.ShimsIn : input.Spare);
         double sinks = Math.Sign(wanted) * done * per.Value;
@@ -96,6 +97,10 @@ public static class SheaveShims
         );
     }
 
+    /// <summary>Whether shims are put in for it, else taken out.</summary>
+    /// <param name="raises">The belt is to stand higher, else lower.</param>
+    internal static bool PutsIn(ShimSense sense, bool raises) => raises == (sense == ShimSense.UnderOpeningBolts);
+
     /// <summary>By the length of the belt, which stays: the other sheave gives way until it fits.</summary>
     private static double Ratio(SheaveShimsInput input, double radiusMm)
     {
@@ -113,15 +118,21 @@ public static class SheaveShims
         return input.IsDriver ? root / radiusMm : radiusMm / root;
     }
 
+    internal static Guard CheckSheaveAngle(this Guard guard, string field, double? angleDeg) =>
+        guard.BetweenIfGiven(field, angleDeg, 15, 60, "°");
+
+    internal static Guard CheckShim(this Guard guard, string field, double? mm) =>
+        guard.BetweenIfGiven(field, mm, 0.05, 10, "mm");
+
     private static void Check(SheaveShimsInput input)
     {
         bool asksRatio = input.RadiusMm is not null || input.CentreMm is not null || input.LengthMm is not null;
         Guard guard = new Guard()
-            .Between(nameof(input.SheaveAngleDeg), input.SheaveAngleDeg, 15, 60, "°")
-            .Between(nameof(input.ShimMm), input.ShimMm, 0.05, 10, "mm")
+            .CheckSheaveAngle(nameof(input.SheaveAngleDeg), input.SheaveAngleDeg)
+            .CheckShim(nameof(input.ShimMm), input.ShimMm)
             .OneOf(nameof(input.Sense), input.Sense)
-            .Between(nameof(input.StandsMm), input.StandsMm, -30, 30, "mm")
-            .Between(nameof(input.WantedMm), input.WantedMm, -30, 30, "mm")
+            .Between(nameof(input.StandsMm), input.StandsMm, -MostAboveMm, MostAboveMm, "mm")
+            .Between(nameof(input.WantedMm), input.WantedMm, -MostAboveMm, MostAboveMm, "mm")
             .Between(nameof(input.ShimsIn), input.ShimsIn, 0, MostShims, "")
             .Between(nameof(input.Spare), input.Spare, 0, MostShims, "")
             .BetweenIfGiven(nameof(input.RadiusMm), input.RadiusMm, 10, 500, "mm")
@@ -144,7 +155,8 @@ public static class SheaveShims
         guard.ThrowIfAny();
     }
 
-    private static readonly Formula<Func<double, double, double>> Sinking = new(
+    /// <summary>How far one shim lets the belt sink or rise, mm.</summary>
+    internal static readonly Formula<Func<double, double, double>> Sinking = new(
         "How far one shim lets the belt sink or rise",
         "d",
         ("by one shim at every bolt", "mm"),

@@ -35,6 +35,7 @@ public sealed record Adjuster(
     private const double LeastStep = 1 / 64.0; // turn
     private const double UsualStep = 1 / 16.0; // turn
     private const double MostTurnAtOnce = 0.5;
+    private const double MostSheaveShimsAtOnce = 6; // the wedge tells exactly what each does; judgement
 
     /// <summary>Travel for one turn, click or shim, mm; as usual where nobody said.</summary>
     public double TravelMm => MmPerUnit ?? UsualMmPerUnit;
@@ -53,6 +54,7 @@ public sealed record Adjuster(
         IsFixed ? 0
         : IsEccentric ? MostEccentricAtOnce
         : Turns ? MostTurnAtOnce
+        : IsOfSheave ? MostSheaveShimsAtOnce
         : Math.Max(1, Step);
 
     /// <summary>From the middle of an eccentric to the axle, mm: as given, or the usual.</summary>
@@ -63,7 +65,14 @@ public sealed record Adjuster(
 
     /// <summary>Whether it is turned; a click or shim is counted.</summary>
     public bool Turns =>
-        Kind is not (AdjusterKind.Cam or AdjusterKind.Shims or AdjusterKind.SpringSlide or AdjusterKind.FixedCentres);
+        Kind
+            is not (
+                AdjusterKind.Cam
+                or AdjusterKind.Shims
+                or AdjusterKind.SheaveShims
+                or AdjusterKind.SpringSlide
+                or AdjusterKind.FixedCentres
+            );
 
     /// <summary>Whether a spring finds the tension by itself: then nothing is counted, it is let go and nipped.</summary>
     public bool SetsItself => Kind == AdjusterKind.SpringSlide;
@@ -79,8 +88,11 @@ public sealed record Adjuster(
     /// <summary>Whether nothing can be set.</summary>
     public bool IsFixed => Kind == AdjusterKind.FixedCentres;
 
+    /// <summary>Whether it lets the belt rise and sink in a sheave; no wheel is moved.</summary>
+    public bool IsOfSheave => Kind == AdjusterKind.SheaveShims;
+
     /// <summary>Whether it moves its wheel by as much with every turn, click or shim, so that they can be counted out.</summary>
-    public bool IsCounted => !IsFixed && !IsEccentric && !SetsItself && Kind != AdjusterKind.SprungArm;
+    public bool IsCounted => !IsFixed && !IsEccentric && !SetsItself && !IsOfSheave && Kind != AdjusterKind.SprungArm;
 
     /// <summary>What is counted out of its way; null where nobody said how far one goes, or nothing is counted.</summary>
     [JsonIgnore]
@@ -90,7 +102,7 @@ public sealed record Adjuster(
         kind switch
         {
             AdjusterKind.Cam => AdjusterStepKind.Click,
-            AdjusterKind.Shims => AdjusterStepKind.Shim,
+            AdjusterKind.Shims or AdjusterKind.SheaveShims => AdjusterStepKind.Shim,
             _ => AdjusterStepKind.Turn,
         };
 
@@ -101,7 +113,8 @@ public sealed record Adjuster(
             : this with
             {
                 Kind = kind,
-                MmPerUnit = UnitOf(kind) == UnitOf(Kind) ? MmPerUnit : null,
+                MmPerUnit =
+                    UnitOf(kind) == UnitOf(Kind) && kind != AdjusterKind.SheaveShims && !IsOfSheave ? MmPerUnit : null,
                 SmallestStep = null,
                 EccentricMm = null,
                 EccentricDeg = null,
@@ -112,7 +125,7 @@ public sealed record Adjuster(
     internal string? UsualWheel(LoopLayout layout) =>
         Kind switch
         {
-            AdjusterKind.FixedCentres => null,
+            AdjusterKind.FixedCentres or AdjusterKind.SheaveShims => null,
             AdjusterKind.SlidingMotor or AdjusterKind.SpringSlide => LoopLayout.FrontName,
             AdjusterKind.SprungArm => layout.Idlers is [var first, ..]
                 ? first.Name
@@ -145,7 +158,13 @@ public sealed record Adjuster(
                 Turns ? "turn" : ""
             )
             .BetweenIfGiven(nameof(EccentricMm), EccentricMm, 0.5, 200, "mm")
-            .BetweenIfGiven(nameof(EccentricDeg), EccentricDeg, 0, 180, "°");
+            .BetweenIfGiven(nameof(EccentricDeg), EccentricDeg, 0, 180, "°")
+            .That(
+                MmPerUnit is null || !IsOfSheave,
+                nameof(MmPerUnit),
+                "told",
+                "Leave it out: the thickness of a shim and the angle of the sheave tell it."
+            );
         if (SeenFrom is WrenchView view)
             guard.OneOf(nameof(SeenFrom), view);
         return layout is null ? guard : guard.Include(CheckOn(layout));
@@ -156,7 +175,7 @@ public sealed record Adjuster(
         MovingWheel? moving = layout.Moving;
         return new Guard()
             .That(
-                IsFixed == (moving is null),
+                (IsFixed || IsOfSheave) == (moving is null),
                 nameof(Kind),
                 "other_wheel",
                 moving is null

@@ -35,6 +35,9 @@ public enum ProcedureFamily
 
     /// <summary>Pair of gears and a hub on its shaft.</summary>
     GearHub,
+
+    /// <summary>V-belt between sheaves that open and close, set by shims.</summary>
+    VariableBelt,
 }
 
 /// <summary>How a drive of one family is worked on.</summary>

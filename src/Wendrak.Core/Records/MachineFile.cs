@@ -4,7 +4,7 @@ namespace Wendrak.Core.Records;
 
 /// <summary>A machine with everything that belongs to it, as written to a file. Format: docs/machine-file.md.</summary>
 /// <param name="Format">Always <see cref="FormatName"/>.</param>
-/// <param name="FormatVersion">13; a larger number was written by a newer program and is refused.</param>
+/// <param name="FormatVersion">14; a larger number was written by a newer program and is refused.</param>
 public sealed record MachineFile(
     string Format,
     int FormatVersion,
@@ -16,7 +16,7 @@ public sealed record MachineFile(
 )
 {
     public const string FormatName = "wendrak-machine";
-    public const int NewestVersion = 13;
+    public const int NewestVersion = 14;
     public const int MostSetups = 5_000;
     public const int MostAims = 5_000;
     public const int MostJobs = 10_000;

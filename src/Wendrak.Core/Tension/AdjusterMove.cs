@@ -1,3 +1,4 @@
+using Wendrak.Core.Lengths;
 using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
@@ -10,6 +11,7 @@ namespace Wendrak.Core.Tension;
 /// <param name="Flats">Of a hexagon; null where no nut or screw is turned.</param>
 /// <param name="ClockHours">As the hand of a clock goes; null where no nut or screw is turned.</param>
 /// <param name="Degrees">Of an eccentric; null for anything else.</param>
+/// <param name="PutsIn">Of shims at a sheave: true where they are put in, false where taken out; null elsewhere.</param>
 /// <param name="Tightens">True where it makes the loop tighter.</param>
 public sealed record AdjusterMove(
     Side? Side,
@@ -19,7 +21,8 @@ public sealed record AdjusterMove(
     double Mm,
     double? Flats,
     double? ClockHours,
-    double? Degrees
+    double? Degrees,
+    bool? PutsIn = null
 )
 {
     private const double Flat = 6; // of a hexagon, in a turn
@@ -44,7 +47,10 @@ public sealed record AdjusterMove(
             mm,
             setting.Adjuster.Turns && !isEccentric ? amount * Flat : null,
             setting.Adjuster.Turns && !isEccentric ? amount * Hours : null,
-            isEccentric ? amount * DegreesInATurn : null
+            isEccentric ? amount * DegreesInATurn : null,
+            setting is { Adjuster.IsOfSheave: true, Shims.Sense: ShimSense sense }
+                ? SheaveShims.PutsIn(sense, raises: units > 0)
+                : null
         );
     }
 }

@@ -11,6 +11,9 @@ public enum AnswerFaultKind
 
     /// <summary>The gap went the other way than the axle was turned.</summary>
     GapWrongWay,
+
+    /// <summary>A wedge tells exactly how far a belt goes with a shim, and it went less than half as far, or half as far again.</summary>
+    NotAsTheWedge,
 }
 
 /// <summary>An answer that no sound drive gives. A larger one than supposed, the way it was turned, is only stiffness.</summary>
@@ -24,9 +27,11 @@ internal sealed record AnswerFault(AnswerFaultKind Kind)
 
     private const double Sure = 4; // standard deviations of reading it twice
     private const double TellableShare = 0.25; // of the window: less is no matter. Judgement.
+    private const double WedgeShare = 0.5; // of what the wedge tells. Judgement.
     private const double TellableGapMm = 1; // what the eye sees wander: common practice
 
     /// <param name="meanMm">Way of the axle's middle.</param>
+    /// <param name="isWedge">A millimetre of <paramref name="meanMm"/> is one of tightness, by geometry alone.</param>
     /// <param name="tightened">1 where the nut was torqued since, −1 where it was slackened: that moves what it holds.</param>
     public static AnswerFault? Find(
         double meanMm,
@@ -36,7 +41,8 @@ internal sealed record AnswerFault(AnswerFaultKind Kind)
         double? gapChangeMm,
         LearnedResponse tension,
         LearnedResponse gap,
-        TensionWindow? window
+        TensionWindow? window,
+        bool isWedge
     )
     {
         if (change is { } answer)
@@ -49,6 +55,12 @@ internal sealed record AnswerFault(AnswerFaultKind Kind)
                 return new(AnswerFaultKind.ChangedByItself);
             if (isSeen && meanMm != 0 && answer.Value * meanMm < 0)
                 return new(AnswerFaultKind.WrongWay);
+            if (
+                isWedge
+                && meanMm != 0
+                && Math.Abs(answer.Value - meanMm) > Math.Max(sure, WedgeShare * Math.Abs(meanMm))
+            )
+                return new(AnswerFaultKind.NotAsTheWedge);
         }
         if (gapChangeMm is double moved && Math.Abs(moved) > TellableGapMm)
         {

@@ -6,7 +6,7 @@ public enum ClosedDespite
     /// <summary>An instrument read outside its window, and nothing that counts has read it inside since.</summary>
     OutsideWindow,
 
-    /// <summary>The advisor said stop: loose or bent, spread too wide, at its end, or its spring is wrong.</summary>
+    /// <summary>The advisor said stop: loose or bent, spread too wide, at its end, its spring is wrong, or not free at idle.</summary>
     AdvisorStopped,
 
     /// <summary>Nobody said that the cautions were so.</summary>
@@ -79,6 +79,7 @@ public static class ClosingReasons
                 or NextStep.AtItsEnd
                 or NextStep.SpringIsWrong
                 or NextStep.ReadAgain
+                or NextStep.NotFreeAtIdle
         )
             despite.Add(ClosedDespite.AdvisorStopped);
         if (!question.CautionsConfirmed)

@@ -17,6 +17,7 @@ internal static class ExpectedAnswer
     private const double UsualAxialStiffnessN = 60_000; // order of magnitude, from memory; the first round corrects it
     private const double StiffnessShare = 0.6;
     private const double ChainShare = 0.15;
+    private const double WedgeShare = 0.05; // thickness by calliper, angle to a degree; judgement
     private const double SpringShare = 0.3; // an arm and spring measured by hand; judgement
 
     // Nothing known: a turn of a sixteenth is taken to change it by a tenth.
@@ -31,6 +32,8 @@ internal static class ExpectedAnswer
     )
     {
         SpanFacts span = scale.Span;
+        if (scale.Unit == TightnessUnit.AboveRimMm)
+            return (1, WedgeShare, true); // a shim is counted by how far it lets the belt rise
         if (setting.Adjuster.Kind == AdjusterKind.SprungArm)
             return setting.Arm is { RateNPerMm: double rate } arm && scale.Unit == TightnessUnit.Newton
                 ? (rate * SprungArm.PerSpringN(arm), SpringShare, true)

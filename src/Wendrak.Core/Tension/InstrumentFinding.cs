@@ -1,5 +1,3 @@
-using Wendrak.Core.Vocabulary;
-
 namespace Wendrak.Core.Tension;
 
 /// <summary>What one instrument told last in a visit, judged in its own scale.</summary>
@@ -49,7 +47,7 @@ public sealed record InstrumentFinding(
     /// <returns>Null where no window is known, or nothing tells how it reads.</returns>
     internal static (double Loose, double Tight)? WindowOf(SetInput input, SpanFacts span, ReadingMethod method)
     {
-        TightnessScale scale = new(input.Loop.DriveElement == DriveElement.Chain, span, false, input.Gauge);
+        TightnessScale scale = TightnessScale.For(input, span, usesGauge: false);
         return
             WindowFinder.Find(input, scale).Window is { } window
             && scale.ToReading(method, window.Low, null) is double loose
@@ -63,12 +61,7 @@ public sealed record InstrumentFinding(
         int index = input.Rounds.Select((r, i) => (r, i)).Last(x => x.r.Readings.Any(v => v.Method == method)).i;
         SetRound round = input.Rounds[index];
         SetRound alone = round with { Readings = [.. round.Readings.Where(r => r.Method == method)] };
-        TightnessScale scale = new(
-            input.Loop.DriveElement == DriveElement.Chain,
-            span,
-            method == ReadingMethod.Gauge,
-            input.Gauge
-        );
+        TightnessScale scale = TightnessScale.For(input, span, method == ReadingMethod.Gauge);
         TensionWindow? window = WindowFinder.Find(input, scale).Window;
         RoundResult result = RoundResult.From(index, alone, scale, window, 0);
         if (result is not { LoosestReading: double loosest, TightestReading: double tightest })

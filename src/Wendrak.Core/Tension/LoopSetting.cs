@@ -1,4 +1,5 @@
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Lengths;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Vocabulary;
@@ -30,6 +31,7 @@ public enum RearSuspension
 /// <param name="Arm">A sprung arm as it was measured; null for any other adjuster.</param>
 /// <param name="Suspension">How the driven axle is carried; null where nobody said. An arm that was laid out says it.</param>
 /// <param name="TrackingEnd">End that the people of this machine turn for tracking; null where nobody said.</param>
+/// <param name="Shims">Of a sheave that is set by them, as they were asked for once; null for any other adjuster.</param>
 /// <param name="LoopKey">Key of the loop it is about.</param>
 /// <param name="GapHighMm">Largest gap that is fine.</param>
 /// <param name="MakerLow">Loose end of the maker’s window, in that method’s unit.</param>
@@ -52,7 +54,8 @@ public sealed record LoopSetting(
     Side? BeltSide = null,
     SprungArmInput? Arm = null,
     RearSuspension? Suspension = null,
-    Side? TrackingEnd = null
+    Side? TrackingEnd = null,
+    ShimPack? Shims = null
 )
 {
     private const double UsualGapLowMm = 0.5; // the belt stays off the flange: common practice
@@ -64,6 +67,22 @@ public sealed record LoopSetting(
     /// <summary>Largest gap, mm: as given, or the usual.</summary>
     public double GapHigh => GapHighMm ?? Math.Max(UsualGapHighMm, GapLow);
 
+    private double LeastOfMaker => MakerMethod == ReadingMethod.BeltHeight ? -SheaveShims.MostAboveMm : 0.01;
+    private double MostOfMaker => MakerMethod == ReadingMethod.BeltHeight ? SheaveShims.MostAboveMm : 1e6;
+
+    /// <summary>The same with what layout and shims say of its adjuster.</summary>
+    internal LoopSetting On(LoopLayout? layout) =>
+        this with
+        {
+            Adjuster =
+                Adjuster.IsOfSheave && Shims?.RisesMm is double rises
+                    ? Adjuster with
+                    {
+                        MmPerUnit = rises,
+                    }
+                    : Adjuster.On(layout),
+        };
+
     /// <param name="layout">Of the loop; null where it was not laid out.</param>
     internal Guard Check(Loop loop, LoopLayout? layout)
     {
@@ -72,8 +91,8 @@ public sealed record LoopSetting(
             .Include(new Guard("Adjuster.").Include(Adjuster.Check(layout)))
             .BetweenIfGiven(nameof(GapLowMm), GapLowMm, 0, 50, "mm")
             .BetweenIfGiven(nameof(GapHighMm), GapHighMm, GapLow, 50, "mm")
-            .BetweenIfGiven(nameof(MakerLow), MakerLow, 0.01, 1e6, "")
-            .BetweenIfGiven(nameof(MakerHigh), MakerHigh, MakerLow ?? 0.01, 1e6, "")
+            .BetweenIfGiven(nameof(MakerLow), MakerLow, LeastOfMaker, MostOfMaker, "")
+            .BetweenIfGiven(nameof(MakerHigh), MakerHigh, MakerLow ?? LeastOfMaker, MostOfMaker, "")
             .BetweenIfGiven(nameof(MakerForceN), MakerForceN, 0.5, 1_000, "N")
             .BetweenIfGiven(nameof(MostShaftLoadN), MostShaftLoadN, 1, 1e6, "N")
             .Between(nameof(Bias), Bias, 0, 1, "")
@@ -84,6 +103,21 @@ public sealed record LoopSetting(
             guard.OneOf(nameof(Suspension), suspension);
         if (TrackingEnd is Side end)
             guard.OneOf(nameof(TrackingEnd), end);
+        if (Shims is not null)
+            guard
+                .Include(new Guard($"{nameof(Shims)}.").Include(Shims.Check()))
+                .That(
+                    Adjuster.IsOfSheave,
+                    nameof(Shims),
+                    "unsuited",
+                    "Say that it is set by shims at a sheave, or leave them out."
+                );
+        guard.That(
+            !Adjuster.IsOfSheave || loop.DriveElement == DriveElement.VBelt,
+            "Adjuster.Kind",
+            "other_kind",
+            "Only a V-belt stands higher or lower in its sheave: choose another adjuster here."
+        );
         if (Arm is not null)
             guard.Include(new Guard("Arm.").Include(Arm.Check()));
         bool isChain = loop.DriveElement == DriveElement.Chain;
@@ -97,11 +131,12 @@ public sealed record LoopSetting(
             guard
                 .OneOf(nameof(MakerMethod), method)
                 .That(
-                    method != ReadingMethod.Feel && ReadingMethods.For(loop.DriveElement).Contains(method),
+                    method != ReadingMethod.Feel
+                        && ReadingMethods.For(loop.DriveElement, Adjuster.Kind).Contains(method),
                     nameof(MakerMethod),
                     "other_kind",
-                    isChain
-                        ? "A chain is given by its free play or by a gauge."
+                    Adjuster.IsOfSheave ? "It is given by how high the belt stands above the rim."
+                        : isChain ? "A chain is given by its free play or by a gauge."
                         : "A belt is given in Hz, by a push or by a gauge."
                 );
         return guard;

@@ -10,7 +10,8 @@ internal sealed class MoveFinder(
     TensionWindow? window,
     SetGoal goal,
     LearnedResponse tension,
-    LearnedResponse gap
+    LearnedResponse gap,
+    IReadOnlyList<SetRound> rounds
 )
 {
     // Standard deviations of what is not known yet that a move must leave below the window's end: before and after the first answer.
@@ -56,7 +57,11 @@ internal sealed class MoveFinder(
         for (int r = -most; r <= most; r++)
         {
             (double left, double right) = (l * setting.Adjuster.Step, r * setting.Adjuster.Step);
-            if (!IsAllowed(l, r, last, tightensForTrack) || !_travel.IsWithin(_standing + left))
+            if (
+                !IsAllowed(l, r, last, tightensForTrack)
+                || !_travel.IsWithin(_standing + left)
+                || ShimsLeft.Of(setting, rounds, left) is { IsPossible: false }
+            )
                 continue;
             double cost = Cost(last, left, right, tightening);
             if (cost < bestCost - 1e-9)

@@ -51,7 +51,7 @@ internal sealed class NextStepFinder
         Tension = new(_expectedSlope, share * Math.Abs(_expectedSlope), nut);
         (double gapSlope, double gapShare) = ExpectedAnswer.OfGap(setting);
         Gap = new(gapSlope, gapShare * Math.Abs(gapSlope), ExpectedAnswer.NutGapMm);
-        _moves = new(setting, scale, window, goal, Tension, Gap);
+        _moves = new(setting, scale, window, goal, Tension, Gap, rounds);
         WayLeftMm = rounds is [{ WayLeftMm: double left }, ..] ? left : null;
         for (int i = 1; i < rounds.Count; i++)
             LearnFrom(rounds[i - 1], rounds[i]);
@@ -81,7 +81,17 @@ internal sealed class NextStepFinder
         int tightened = Torqued(after) - Torqued(before);
         Tightness? change = Change(before, after);
         double? gapChange = after.GapMm - before.GapMm;
-        _fault = AnswerFault.Find(mean, skew, tightened, change, gapChange, Tension, Gap, _window);
+        _fault = AnswerFault.Find(
+            mean,
+            skew,
+            tightened,
+            change,
+            gapChange,
+            Tension,
+            Gap,
+            _window,
+            _setting.Adjuster.IsOfSheave
+        );
         if (change is { } answer)
             Tension.Learn(mean, tightened, answer.Value, answer.Sigma);
         if (gapChange is double gap)
@@ -114,10 +124,14 @@ internal sealed class NextStepFinder
         if (_fault is not null || IsWithoutAnswer())
             return (NextStep.LooseOrBent, 0, 0);
         bool isTorqued = _rounds[^1].Lock == LockState.Torqued;
+        if (IsTight(last, isTorqued) && IsTracked(last, isTorqued) && _rounds[^1].FreeAtIdle == false)
+            return (NextStep.NotFreeAtIdle, 0, 0);
         if (IsTight(last, isTorqued) && IsTracked(last, isTorqued))
             return (isTorqued ? NextStep.Done : NextStep.TightenAndRead, 0, 0);
         if (_setting.Adjuster.IsFixed)
             return (NextStep.NothingMoves, 0, 0);
+        if (_setting is { Adjuster.IsOfSheave: true, Shims: null or { IsTold: false } })
+            return (NextStep.SayShims, 0, 0);
         if (_setting.Adjuster.SetsItself)
             return (_rounds.Count > 1 ? NextStep.SpringIsWrong : NextStep.LetSpringSet, 0, 0);
         if (_moves.WantsTension && last.SureSpread is double spread && _window?.IsTooNarrowFor(_scale, spread) == true)
@@ -146,9 +160,11 @@ internal sealed class NextStepFinder
         if (_goal == SetGoal.TrackingOnly && wantsTrack && !_moves.KnowsEnd(last))
             return (NextStep.ChooseTrackingEnd, 0, 0);
         (double left, double right) = _moves.Best(last, isTorqued ? 0 : 1);
+        if (left == 0 && IsHalfAShimOff(last) && !HasShimFor(wayOfTension))
+            return (NextStep.NoShimLeft, 0, 0);
         (double mean, double skew) = _moves.Moved(left, right);
         // Where nothing is known yet the smallest step is allowed once: then it learns.
-        if (wayOfTension != 0 && Tension.Rounds == 0 && mean * wayOfTension <= 0)
+        if (wayOfTension != 0 && !_setting.Adjuster.IsOfSheave && Tension.Rounds == 0 && mean * wayOfTension <= 0)
             return (
                 NextStep.Turn,
                 wayOfTension * _setting.Adjuster.Step,
@@ -158,6 +174,16 @@ internal sealed class NextStepFinder
             (left, right) = _moves.TrialOfGap(last);
         return left == 0 && right == 0 ? (NextStep.AsNearAsAHand, 0, 0) : (NextStep.Turn, left, right);
     }
+
+    /// <summary>Whether a shim, were it there, would bring it nearer.</summary>
+    private bool IsHalfAShimOff(RoundResult last) =>
+        _window is not null
+        && last is { Loosest: double low, Tightest: double high }
+        && Math.Abs(_window.AimOfLoosest(_scale, high - low, _setting.Bias).Value - low)
+            > _setting.Adjuster.TravelMm / 2;
+
+    /// <summary>False where the next shim that way is not there; true of any other adjuster.</summary>
+    private bool HasShimFor(int way) => ShimsLeft.Of(_setting, _rounds, way) is not { IsPossible: false };
 
     /// <summary>A hand tells loose, right or tight: one smallest step that way, and none back again.</summary>
     private (NextStep, double, double) ByFeel(RoundResult last, int way)

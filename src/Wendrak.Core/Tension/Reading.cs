@@ -19,6 +19,9 @@ public enum ReadingMethod
 
     /// <summary>By hand: 1 loose, 2 about right, 3 tight.</summary>
     Feel,
+
+    /// <summary>Top of a belt above the rim of its sheave, mm; negative below it.</summary>
+    BeltHeight,
 }
 
 /// <summary>What was fast when a reading was taken.</summary>

@@ -33,8 +33,8 @@ public sealed record ReadingDoubt(
                 null,
                 scale.Span.SpanMm * SpanDeflection.MostShareOfSpan
             );
-        // Free play is measured from nothing: a long slack chain is no mistake.
-        if (window is null || scale.Unit == TightnessUnit.LoopMm)
+        // Free play and the height above a rim are measured from nothing: a long slack chain is no mistake.
+        if (window is null || scale.Unit is TightnessUnit.LoopMm or TightnessUnit.AboveRimMm)
             yield break;
         foreach (Reading reading in round.Readings)
             if (scale.Read(reading) is { } tightness && !Within(tightness.Value, window, FarBelow, FarAbove))

@@ -21,7 +21,11 @@ internal static class ReadingMethods
         ReadingMethod.Feel,
     ];
 
+    private static readonly ReadingMethod[] OfSheave = [ReadingMethod.BeltHeight];
+
     /// <summary>What serves for it, the usual one first. Source: common practice.</summary>
-    internal static IReadOnlyList<ReadingMethod> For(DriveElement element) =>
-        element == DriveElement.Chain ? OfChain : OfBelt;
+    internal static IReadOnlyList<ReadingMethod> For(DriveElement element, AdjusterKind adjuster) =>
+        adjuster == AdjusterKind.SheaveShims ? OfSheave
+        : element == DriveElement.Chain ? OfChain
+        : OfBelt;
 }

@@ -55,6 +55,15 @@ public enum NextStep
 
     /// <summary>Nothing moves here: only another length or other wheels bring it nearer.</summary>
     NothingMoves,
+
+    /// <summary>How thick its shims are, the angle of the sheave and what a shim does there must be said first.</summary>
+    SayShims,
+
+    /// <summary>None is left to take out, or none there to put in: another thickness, or a wish to have some.</summary>
+    NoShimLeft,
+
+    /// <summary>The belt stands where it should, and the driving sheave does not turn free at idle: stop and look.</summary>
+    NotFreeAtIdle,
 }
 
 /// <summary>What a round is for.</summary>
@@ -81,6 +90,7 @@ public enum SetGoal
 /// <param name="TurnsToRoll">Of the wheel before the next reading.</param>
 /// <param name="ExpectedLoosestReading">After the move, in the method of the last round.</param>
 /// <param name="Reserve">What the adjuster has left, now and after the move; null where nothing tells it.</param>
+/// <param name="Shims">Of a sheave that is set by them: what is there now and after the move; null elsewhere, and where nobody said what they do.</param>
 /// <param name="IsOffStand">True when the last round was read on the wheels, while the window is for the stand.</param>
 /// <param name="LoosenFirst">True when something is to be turned and the nut was tight at the last reading.</param>
 /// <param name="IsTensionInside">True when the last round was read for tension and is inside: only then it may be called tight enough.</param>
@@ -126,6 +136,7 @@ public sealed record SetAdvice(
     double? ExpectedTightestReading,
     double? ExpectedGapMm,
     SetReserve? Reserve,
+    ShimsLeft? Shims,
     bool IsOffStand,
     bool LoosenFirst,
     bool IsTensionInside,

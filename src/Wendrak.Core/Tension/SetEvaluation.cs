@@ -22,7 +22,7 @@ public static class SetEvaluation
         SpanFacts span = SpanFinder.Find(input);
         CheckAgainst(input, span);
         bool usesGauge = input.Rounds.SelectMany(r => r.Readings).LastOrDefault()?.Method == ReadingMethod.Gauge;
-        TightnessScale scale = new(input.Loop.DriveElement == DriveElement.Chain, span, usesGauge, input.Gauge);
+        TightnessScale scale = TightnessScale.For(input, span, usesGauge);
         (TensionWindow? window, bool needsSuspension) = WindowFinder.Find(input, scale);
         NextStepFinder advisor = new(input.Setting, scale, window, input.Goal, input.Rounds);
         // A spring gives way to a wheel that runs out: what goes round then tells nothing of how far.
@@ -35,7 +35,7 @@ public static class SetEvaluation
         if (next == NextStep.GiveWindow && IsBeyondSpan(input, scale))
             next = NextStep.ReadAgain;
         double? force = input.Rounds is [.., { Readings: [.., { } reading] }] ? reading.ForceN : null;
-        ReadingMethod natural = ReadingMethods.For(input.Loop.DriveElement)[0];
+        ReadingMethod natural = ReadingMethods.For(input.Loop.DriveElement, input.Setting.Adjuster.Kind)[0];
         ReadingMethod method = last?.Method ?? natural;
         TightnessScale shownIn = input.Rounds is [.., { } shown] ? scale.In(shown) : scale;
         double? Shown(double? tightness) => tightness is double t ? shownIn.ToReading(method, t, force) : null;
@@ -47,6 +47,7 @@ public static class SetEvaluation
         double? aim = window?.AimOfLoosest(scale, last?.Spread ?? 0, input.Setting.Bias).Value;
         Explained? exact = ExactMove.Compute(input, aim, last, advisor.Tension);
         SetReserve? reserve = SetReserve.Compute(input, advisor, (last?.Loosest + last?.Tightest) / 2, mean);
+        ShimsLeft? shims = ShimsLeft.Of(input.Setting, input.Rounds, left);
         double change = advisor.Tension.Predict(mean, 0);
         FrictionRuns? runs = RunsAt(input, scale, last?.Loosest);
         double perStep =
@@ -72,6 +73,7 @@ public static class SetEvaluation
             Shown(last?.Tightest + change),
             last?.GapMm is double gap ? Math.Max(0, gap + advisor.Gap.Predict(skew, 0)) : null,
             reserve,
+            shims,
             input is { Layout.SwingArm: not null, Rounds: [.., { OnStand: false }] }
                 && input.Loop.DriveElement == DriveElement.Chain,
             next == NextStep.Turn && input.Rounds is [.., { Lock: LockState.Torqued }],
@@ -96,13 +98,14 @@ public static class SetEvaluation
             advisor.Tension.SlopeSigma,
             [.. Suspects(next, last, input)],
             input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Find(newest, scale.In(newest), window)] : [],
-            input.Rounds is [.., { Readings.Count: > 0 and < FewestPlaces }],
+            scale.Unit != TightnessUnit.AboveRimMm && input.Rounds is [.., { Readings.Count: > 0 and < FewestPlaces }],
             [.. RoundConditions.Find(input.Rounds, TurnsToRoll)],
             explains
                 ?
                 [
                     .. SetWorkings.Explain(input, scale, window, advisor, last, reserve, exact),
                     .. runs?.Explain() is { } ratio ? new[] { ratio } : [],
+                    .. shims?.Rises is { } rises ? new[] { rises.Working } : [],
                 ]
                 : []
         );
@@ -212,6 +215,14 @@ public static class SetEvaluation
     {
         bool isChain = input.Loop.DriveElement == DriveElement.Chain;
         bool hasAxle = input.Setting.Adjuster.HasTwoEnds;
+        if (next == NextStep.LooseOrBent && input.Setting.Adjuster.IsOfSheave)
+        {
+            yield return "it was not turned until the belt had climbed";
+            yield return "another count of shims at one bolt: a half stands askew";
+            yield return "the moving half sticks on its hub, or its spring";
+            yield return "the shims work the other way here: say at how it is set what one of them does";
+            yield break;
+        }
         if (next == NextStep.LooseOrBent)
         {
             yield return hasAxle
@@ -219,6 +230,12 @@ public static class SetEvaluation
                 : "the adjuster or its clamp slips, or what it moves was not free";
             yield return hasAxle ? "axle, arm or bracket bent or loose" : "shaft or bracket bent or loose";
             yield return "the wheel was not rolled before the reading";
+        }
+        if (next == NextStep.NotFreeAtIdle)
+        {
+            yield return "the belt is not the one for this machine: number, width, angle";
+            yield return "idle speed too high";
+            yield return "the clutch or the sheave sticks: clean, look at its rollers or springs";
         }
         if (next == NextStep.SpringIsWrong)
         {

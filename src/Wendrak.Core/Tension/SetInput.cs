@@ -28,7 +28,7 @@ public sealed record SetInput(
     internal Loop Loop => DriveLoops.Find(Drive, Setting.LoopKey, "Setting.LoopKey");
 
     /// <summary>The same with what the layout says of the adjuster.</summary>
-    internal SetInput OnLayout() => this with { Setting = Setting with { Adjuster = Setting.Adjuster.On(Layout) } };
+    internal SetInput OnLayout() => this with { Setting = Setting.On(Layout) };
 
     internal LoopStrength StrengthOrNothing => Strength ?? new(Setting.LoopKey);
 }

@@ -74,7 +74,7 @@ public sealed record SetManual(
             [
                 $"{machine.Held}, {Still(input)}.",
                 $"Turn it by hand only. A moving {loop} takes fingers.",
-                .. adjuster == AdjusterKind.FixedCentres
+                .. adjuster is AdjusterKind.FixedCentres or AdjusterKind.SheaveShims
                     ? Array.Empty<string>()
                     :
                     [
@@ -102,7 +102,7 @@ public sealed record SetManual(
                     []
                 ),
             ],
-            ReadingMethods.For(element),
+            ReadingMethods.For(element, adjuster),
             ReadingMethods.Pairs,
             // Only an axle with two ends has both its arms measured.
             Adjuster.IsOfTwoEnds(adjuster)
@@ -212,6 +212,24 @@ public sealed record SetManual(
                 "Read.",
             ],
             ToolKind.HexKey
+        ),
+        [AdjusterKind.SheaveShims] = new(
+            "bolts of the sheave",
+            true,
+            "shims",
+            "Take the bolts of the sheave out crosswise, its halves marked against each other",
+            "The same count of shims at every bolt, none pinched",
+            "Caps and screws in",
+            "Right belt first: number, width and angle against the list of its maker. Engine cold: sheave and belt burn.",
+            [
+                "Look whether it is the right belt: number, width, angle.",
+                "Bolts out crosswise, halves marked; the sheave opens and closes by hand.",
+                "Shims in or out, the same count at every bolt.",
+                "Bolts in crosswise, each a little at a time, to their torque.",
+                "Turn it by hand ten turns so that the belt finds its height.",
+                "Read the belt above the rim; at idle, look whether the driving sheave turns free.",
+            ],
+            ToolKind.Socket
         ),
         [AdjusterKind.FixedCentres] = new(
             "bolts of both shafts",

@@ -1,3 +1,4 @@
+using Wendrak.Core.Lengths;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
 
@@ -27,6 +28,8 @@ public enum AssumedPart
 /// <param name="RightUnits">The same on the right, where there are two.</param>
 /// <param name="Who">Whose hand it was; null where nobody said.</param>
 /// <param name="TemperatureC">Of the belt or chain; null where nobody noted it.</param>
+/// <param name="ShimsIn">At each bolt of a sheave, counted at these readings; null where nobody counted.</param>
+/// <param name="FreeAtIdle">Whether the driving sheave turned free of the belt at idle; null where nobody looked.</param>
 /// <param name="Note">Free words; null for none.</param>
 public sealed record SetRound(
     double LeftUnits,
@@ -44,7 +47,9 @@ public sealed record SetRound(
     double? LoadKg = null,
     double? WayLeftMm = null,
     IReadOnlyList<AssumedPart>? Assumed = null,
-    bool LearnAnew = false
+    bool LearnAnew = false,
+    int? ShimsIn = null,
+    bool? FreeAtIdle = null
 )
 {
     public const int MostReadings = 36;
@@ -83,6 +88,7 @@ public sealed record SetRound(
             .BetweenIfGiven(nameof(TurnsRolled), TurnsRolled, 0, 100, "turns")
             .BetweenIfGiven(nameof(LoadKg), LoadKg, 0, 5_000, "kg")
             .BetweenIfGiven(nameof(WayLeftMm), WayLeftMm, 0, 500, "mm")
+            .BetweenIfGiven(nameof(ShimsIn), ShimsIn, 0, SheaveShims.MostShims, "shims")
             .Note(nameof(Note), Note);
         if (Run is LoopRun run)
             guard.OneOf(nameof(Run), run);
@@ -123,6 +129,7 @@ public sealed record SetRound(
             ReadingMethod.Pluck => (SpanVibration.LeastHz, SpanVibration.MostHz, "Hz"),
             ReadingMethod.Push => (0.1, 200, "mm"),
             ReadingMethod.FreePlay => (0, 200, "mm"),
+            ReadingMethod.BeltHeight => (-SheaveShims.MostAboveMm, SheaveShims.MostAboveMm, "mm"),
             ReadingMethod.Feel => (1, 3, "(loose, about right, tight)"),
             _ => (0, 1e6, ""),
         };

@@ -74,7 +74,7 @@ internal static class SetWorkings
         Adjuster adjuster = setting.Adjuster;
         WorkingValue way = adjuster.IsEccentric
             ? new("e", "offset of the eccentric", adjuster.EccentricOffset, "mm", adjuster.EccentricMm is null)
-            : new("P", "way of a turn or click", adjuster.TravelMm, "mm");
+            : new("P", adjuster.IsOfSheave ? "rise by one shim" : "way of a turn or click", adjuster.TravelMm, "mm");
         return working with { Beside = [.. working.Beside, way] };
     }
 
@@ -84,6 +84,7 @@ internal static class SetWorkings
             TightnessUnit.Newton => "N",
             TightnessUnit.HertzSquared => "Hz²",
             TightnessUnit.LoopMm => "mm of loop",
+            TightnessUnit.AboveRimMm => "mm above the rim",
             _ => "of the gauge",
         };
 }

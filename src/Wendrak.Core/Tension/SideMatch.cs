@@ -109,7 +109,7 @@ public static class SideMatch
         unit switch
         {
             TightnessUnit.Newton => "N",
-            TightnessUnit.LoopMm => "mm",
+            TightnessUnit.LoopMm or TightnessUnit.AboveRimMm => "mm",
             TightnessUnit.HertzSquared => "Hz²",
             _ => "",
         };

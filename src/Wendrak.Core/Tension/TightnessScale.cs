@@ -1,5 +1,6 @@
 using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
+using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tension;
 
@@ -17,6 +18,9 @@ public enum TightnessUnit
 
     /// <summary>A gauge's own scale.</summary>
     Gauge,
+
+    /// <summary>Top of a belt above the rim of its sheave, mm: the higher, the tighter.</summary>
+    AboveRimMm,
 }
 
 /// <summary>What is known of the span that is read.</summary>
@@ -51,13 +55,17 @@ public sealed record SpanFacts(
 public sealed record Tightness(double Value, double Sigma);
 
 /// <summary>Turns readings of any method into one scale and back.</summary>
-/// <remarks>Uncertainties of one reading by hand: 1 % of a frequency, 1 mm of a deflection, 1.5 mm of a play; common practice.</remarks>
+/// <remarks>
+/// Uncertainties of one reading by hand: 1 % of a frequency, 1 mm of a deflection, 1.5 mm of a play, 0.3 mm of a height above the
+/// rim; common practice.
+/// </remarks>
 public sealed class TightnessScale
 {
     private const double PluckShare = 0.01;
     private const double PushMm = 1;
     private const double PlayMm = 1.5;
     private const double GaugeShare = 0.03;
+    private const double AboveRimMm = 0.3; // by rule or calliper; common practice
 
     // A hand tells loose from right from tight: a step of it is some 40 %, and one is known to a third. Judgement, from memory.
     private const double FeelStep = 1.4;
@@ -73,12 +81,14 @@ public sealed class TightnessScale
 
     /// <param name="isChain">A chain is counted by its play.</param>
     /// <param name="usesGauge">A gauge whose scale nobody can turn into newtons is the scale itself.</param>
+    /// <param name="isOfSheave">It is counted by how high the belt stands in its sheave, whatever else was read.</param>
     /// <param name="pairs">Two turn a gauge into the loop's scale, one the feel of a person; without them they say nothing in it.</param>
     public TightnessScale(
         bool isChain,
         SpanFacts span,
         bool usesGauge = false,
-        IReadOnlyList<CalibrationPair>? pairs = null
+        IReadOnlyList<CalibrationPair>? pairs = null,
+        bool isOfSheave = false
     )
     {
         Span = span;
@@ -86,12 +96,23 @@ public sealed class TightnessScale
         _usual = this;
         _pairs = pairs ?? [];
         Unit =
-            usesGauge && _pairs.Count(p => p.Own == ReadingMethod.Gauge) < ReadingMethods.Pairs.Gauge
+            isOfSheave ? TightnessUnit.AboveRimMm
+            : usesGauge && _pairs.Count(p => p.Own == ReadingMethod.Gauge) < ReadingMethods.Pairs.Gauge
                 ? TightnessUnit.Gauge
             : isChain ? TightnessUnit.LoopMm
             : span is { SpanMm: not null, MassKgPerM: not null } ? TightnessUnit.Newton
             : TightnessUnit.HertzSquared;
     }
+
+    /// <summary>Of a loop that is being set.</summary>
+    internal static TightnessScale For(SetInput input, SpanFacts span, bool usesGauge) =>
+        new(
+            input.Loop.DriveElement == DriveElement.Chain,
+            span,
+            usesGauge,
+            input.Gauge,
+            input.Setting.Adjuster.IsOfSheave
+        );
 
     private TightnessScale(TightnessScale like, SpanFacts span, IReadOnlyList<CalibrationPair> pairs) =>
         (Span, Unit, IsChain, _pairs, _usual) = (span, like.Unit, like.IsChain, pairs, like._usual);
@@ -129,6 +150,7 @@ public sealed class TightnessScale
             ReadingMethod.FreePlay => OfPlay(reading.Value),
             ReadingMethod.Gauge => OfGauge(reading.Value),
             ReadingMethod.Feel => OfFeel(reading.Value),
+            ReadingMethod.BeltHeight when Unit == TightnessUnit.AboveRimMm => new(reading.Value, AboveRimMm),
             _ => null,
         };
 
@@ -150,7 +172,8 @@ public sealed class TightnessScale
                 is (double stiffness, double over)
                 ? SpanDeflection.DeflectionMm(Span.SpanMm!.Value, force, tightness, stiffness, over)
                 : SpanDeflection.DeflectionMm(Span.SpanMm!.Value, force, tightness),
-            (ReadingMethod.Gauge, TightnessUnit.Gauge) => tightness,
+            (ReadingMethod.Gauge, TightnessUnit.Gauge) or (ReadingMethod.BeltHeight, TightnessUnit.AboveRimMm) =>
+                tightness,
             _ => null,
         };
 

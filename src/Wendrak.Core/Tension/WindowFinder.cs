@@ -24,6 +24,10 @@ internal static class WindowFinder
     private const double SmallChainPitchMm = 13; // 12.7 mm and below: small motorcycles
     private const double SteepDeg = 60;
 
+    // A new belt stands level with the rim of its sheave or slightly proud: common practice, from memory.
+    private const double LevelMm = 0;
+    private const double ProudMm = 1.5;
+
     // Red and advised margin against tooth jump; slip margin from and to: common practice.
     private static readonly (double Low, double High) JumpMargins = (1.2, 1.5);
 
@@ -108,6 +112,13 @@ internal static class WindowFinder
 
     private static TensionWindow? OfPractice(SetInput input, TightnessScale scale)
     {
+        if (scale.Unit == TightnessUnit.AboveRimMm)
+            return new(
+                LevelMm,
+                ProudMm,
+                WindowOrigin.Practice,
+                "level with the rim or slightly proud of it: common practice, from memory; the maker's figure wins"
+            );
         if (input.Loop.DriveElement == DriveElement.Chain)
             return OfPlay(input, scale);
         if (scale.Unit != TightnessUnit.Newton || MachineKinds.Get(input.Kind).BeltTension is not string use)

@@ -29,4 +29,7 @@ public enum AdjusterKind
 
     /// <summary>Nothing: both shafts stand where they are.</summary>
     FixedCentres,
+
+    /// <summary>Shims at a sheave that opens and closes: its belt stands higher or lower by them, no wheel moves.</summary>
+    SheaveShims,
 }

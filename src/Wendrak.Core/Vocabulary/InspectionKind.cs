@@ -31,6 +31,11 @@ public static class InspectionKinds
             DriveElement.Chain when adjuster == AdjusterKind.Cam => [InspectionKind.Rail, InspectionKind.Chain],
             DriveElement.Chain => [InspectionKind.Chain, InspectionKind.Rail],
             DriveElement.ToothedBelt => [InspectionKind.Belt],
+            DriveElement.VBelt when adjuster == AdjusterKind.SheaveShims =>
+            [
+                InspectionKind.VariableBelt,
+                InspectionKind.VBelt,
+            ],
             DriveElement.VBelt => [InspectionKind.VBelt, InspectionKind.VariableBelt],
             _ => [InspectionKind.VBelt],
         };

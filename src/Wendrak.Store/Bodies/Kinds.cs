@@ -27,12 +27,13 @@ internal static class Kinds
                     .OfType<Gearbox>()
                     .Select(g => new Reference(Hold.Needs, "gearbox_set", g.Set.Id)),
             // Form 5 says what thread a torque is for, and what was measured for the way round of a part; form 6 how its loops are
-            // looked at; form 7 what was weighed in their place.
+            // looked at; form 7 what was weighed in their place; form 8 the shims of a sheave.
             Upcasters =
             [
                 EarlierBodies.Machine,
                 OneAdjuster.Machine,
                 WordsOfTheField.Machine,
+                EarlierBodies.AsIs,
                 EarlierBodies.AsIs,
                 EarlierBodies.AsIs,
                 EarlierBodies.AsIs,
@@ -47,8 +48,15 @@ internal static class Kinds
             Word = "setup",
             NameOf = s => s.Name,
             References = s => [new(Hold.BelongsTo, "machine", s.MachineId)],
-            // Form 5 says which loops are another kind in it.
-            Upcasters = [EarlierBodies.Setup, WordsOfTheField.Setup, EarlierBodies.AsIs, EarlierBodies.AsIs],
+            // Form 5 says which loops are another kind in it; form 6 the shims of one.
+            Upcasters =
+            [
+                EarlierBodies.Setup,
+                WordsOfTheField.Setup,
+                EarlierBodies.AsIs,
+                EarlierBodies.AsIs,
+                EarlierBodies.AsIs,
+            ],
         };
 
     public static StoredKind<Aim> Aim { get; } =

@@ -51,6 +51,7 @@ internal static class Works
             ProcedureFamily.SprungSlide => On(MachineKind.KickBoard, adjuster: AdjusterKind.SpringSlide),
             ProcedureFamily.RobotRail => On(MachineKind.Robot),
             ProcedureFamily.VBeltPlate => On(MachineKind.Winch),
+            ProcedureFamily.VariableBelt => On(MachineKind.Moped, DriveElement.VBelt, AdjusterKind.SheaveShims),
             ProcedureFamily.ArmSwap => On(MachineKind.Moped),
             ProcedureFamily.PrimaryBelt => On(MachineKind.Motorcycle, DriveElement.ToothedBelt),
             ProcedureFamily.WeldedBelt => On(MachineKind.Other, DriveElement.RoundBelt),

@@ -41,6 +41,8 @@ public sealed class EveryInputCountsTests(WendrakServer server) : IClassFixture<
         ["Adjuster.isCounted"] = "worked out",
         ["Adjuster.isEccentric"] = "worked out",
         ["Adjuster.isFixed"] = "worked out",
+        ["Adjuster.isOfSheave"] = "worked out",
+        ["ShimPack.raisesByPuttingIn"] = "worked out",
         ["Adjuster.travelMm"] = "worked out",
     };
 

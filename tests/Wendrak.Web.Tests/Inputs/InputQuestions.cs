@@ -118,8 +118,9 @@ internal static class InputQuestions
             "/api/set/straightness",
             new StraightnessInput(MachineKind.Winch, DriveElement.ToothedBelt, 640, 180, null, LineOffsetMm: 2)
         );
-        yield return Of("/api/set/advice", Visit);
-        yield return Of("/api/set/advice", ChainOnItsWheels);
+        yield return Of("/api/set/advice", SetSamples.Visit);
+        yield return Of("/api/set/advice", SetSamples.ChainOnItsWheels);
+        yield return Of("/api/set/advice", SetSamples.InSheave);
     }
 
     private static readonly StockWheel[] Shelf =
@@ -145,7 +146,7 @@ internal static class InputQuestions
 
     private static RatioBandsInput Bands(AimTarget aim) => new(Geared, Wheels(15, 45), [], ["final"], aim, []);
 
-    private static Loop VBelt => LoopOf(DriveElement.VBelt, "A");
+    internal static Loop VBelt => LoopOf(DriveElement.VBelt, "A");
 
     private static RatioSearchInput Search(Drive drive, Loop loop, double front, double rear)
     {
@@ -196,60 +197,6 @@ internal static class InputQuestions
         new BoltCircle(6, 110, 8),
         new SolidShaft(20, 5),
     ];
-
-    /// <summary>A belt pushed and plucked on a machine that stands on its wheels.</summary>
-    private static SetInput Visit
-    {
-        get
-        {
-            SetRound Pushed(double left, double mm, double c, double kg) =>
-                new(left, left, LockState.Loose, [new(ReadingMethod.Push, mm, 0, 20)])
-                {
-                    TemperatureC = c,
-                    TurnsRolled = left == 0 ? null : 4,
-                    LoadKg = kg,
-                };
-            return new(
-                DriveOf(1_950, LoopOf(DriveElement.ToothedBelt, "8M")),
-                MachineKind.Motorcycle,
-                Wheels(28, 70),
-                [],
-                Slot(420, 430) with
-                {
-                    Idlers = [new("idler", new(-150, -72), 40, false, RunSide.Back, LoopRun.Slack)],
-                },
-                new("drive", 60),
-                new("final", WidthMm: 30, ForceAt1PercentN: 20_000),
-                new("final", new(AdjusterKind.TwoEnds))
-                {
-                    MassKgPerM = 0.2,
-                    MakerMethod = ReadingMethod.Push,
-                    MakerLow = 8,
-                    MakerHigh = 10,
-                    MakerForceN = 20,
-                },
-                [Pushed(0, 14, 20, 0), Pushed(0.5, 12, 22, 0)],
-                SetGoal.Both,
-                []
-            );
-        }
-    }
-
-    private static SetInput ChainOnItsWheels =>
-        new(
-            DriveOf(1_950, Chain("520")),
-            MachineKind.Motorcycle,
-            Wheels(15, 45, 112),
-            [],
-            Slot(630, 670) with
-            {
-                SwingArm = new(new(-60, 10), 80, 120),
-            },
-            null,
-            null,
-            new("final", new(AdjusterKind.TwoEnds)),
-            [new(0, 0, LockState.Torqued, [new(ReadingMethod.FreePlay, 40)], OnStand: false)]
-        );
 
     private static (string, JsonNode) Of<T>(string path, T body) =>
         (path, JsonSerializer.SerializeToNode(body, Json.Options)!);

@@ -2103,6 +2103,8 @@ export interface components {
             isEccentric: boolean;
             /** @description Whether nothing can be set. */
             isFixed: boolean;
+            /** @description Whether it lets the belt rise and sink in a sheave; no wheel is moved. */
+            isOfSheave: boolean;
             /** @description Whether it moves its wheel by as much with every turn, click or shim, so that they can be counted out. */
             isCounted: boolean;
         };
@@ -2110,7 +2112,7 @@ export interface components {
          * @description What a loop is tensioned by.
          * @enum {unknown}
          */
-        AdjusterKind: "twoEnds" | "oneScrew" | "slidingMotor" | "eccentric" | "cam" | "shims" | "sprungArm" | "springSlide" | "fixedCentres";
+        AdjusterKind: "twoEnds" | "oneScrew" | "slidingMotor" | "eccentric" | "cam" | "shims" | "sprungArm" | "springSlide" | "fixedCentres" | "sheaveShims";
         /** @description What to do at one adjuster. */
         AdjusterMove: {
             side: null | components["schemas"]["Side"];
@@ -2143,6 +2145,8 @@ export interface components {
              * @description Of an eccentric; null for anything else.
              */
             degrees: null | number;
+            /** @description Of shims at a sheave: true where they are put in, false where taken out; null elsewhere. */
+            putsIn?: null | boolean;
         };
         /** @description An adjuster with the wheel it moves. */
         AdjusterOnLayout: {
@@ -3078,6 +3082,7 @@ export interface components {
             outcome: components["schemas"]["Decision"];
             /** @description What would put something else first. */
             turns: components["schemas"]["TurnOver"][];
+            split: null | components["schemas"]["StageSplit"];
             /**
              * Format: int32
              * @description That can stand side by side.
@@ -8055,6 +8060,7 @@ export interface components {
             arm?: null | components["schemas"]["SprungArmInput"];
             suspension?: null | components["schemas"]["RearSuspension"];
             trackingEnd?: null | components["schemas"]["Side"];
+            shims?: null | components["schemas"]["ShimPack"];
             /**
              * Format: double
              * @description Least gap between belt and flange, mm: as given, or the usual.
@@ -8373,7 +8379,7 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description 13; a larger number was written by a newer program and is refused.
+             * @description 14; a larger number was written by a newer program and is refused.
              */
             formatVersion: number;
             machine: components["schemas"]["Machine"];
@@ -8746,7 +8752,7 @@ export interface components {
          * @description What is to be done next.
          * @enum {unknown}
          */
-        NextStep: "readAsFound" | "giveWindow" | "turn" | "tightenAndRead" | "done" | "spreadTooWide" | "asNearAsAHand" | "looseOrBent" | "tieReading" | "atItsEnd" | "chooseTrackingEnd" | "saySuspension" | "letSpringSet" | "readAgain" | "springIsWrong" | "nothingMoves";
+        NextStep: "readAsFound" | "giveWindow" | "turn" | "tightenAndRead" | "done" | "spreadTooWide" | "asNearAsAHand" | "looseOrBent" | "tieReading" | "atItsEnd" | "chooseTrackingEnd" | "saySuspension" | "letSpringSet" | "readAgain" | "springIsWrong" | "nothingMoves" | "sayShims" | "noShimLeft" | "notFreeAtIdle";
         /** @description The test to do next. */
         NextTest: {
             /** @description Which. */
@@ -10028,7 +10034,7 @@ export interface components {
          * @description Drives whose work has an order of its own.
          * @enum {unknown}
          */
-        ProcedureFamily: "finalBelt" | "finalChain" | "bicycleBelt" | "motorSlide" | "sprungSlide" | "robotRail" | "vBeltPlate" | "armSwap" | "primaryBelt" | "weldedBelt" | "gearHub";
+        ProcedureFamily: "finalBelt" | "finalChain" | "bicycleBelt" | "motorSlide" | "sprungSlide" | "robotRail" | "vBeltPlate" | "armSwap" | "primaryBelt" | "weldedBelt" | "gearHub" | "variableBelt";
         /** @description One step of a procedure, as its file tells it. */
         ProcedureStep: {
             /** @description Short name, one of its procedure. */
@@ -10469,7 +10475,7 @@ export interface components {
          * @description How tightness is read.
          * @enum {unknown}
          */
-        ReadingMethod: "pluck" | "push" | "gauge" | "freePlay" | "feel" | null;
+        ReadingMethod: "pluck" | "push" | "gauge" | "freePlay" | "feel" | "beltHeight" | null;
         /** @description How a loop was left while a setup was on the machine: what is to be reached when it is fitted again. */
         ReadingToReach: {
             /** @description Of the loop. */
@@ -11035,6 +11041,7 @@ export interface components {
              *     two loops are chosen together.
              */
             fits: components["schemas"]["PairFit"][];
+            split: null | components["schemas"]["StageSplit"];
         };
         /** @description Pairs that meet the aim. */
         SearchQuestion: {
@@ -11177,6 +11184,7 @@ export interface components {
              */
             expectedGapMm: null | number;
             reserve: null | components["schemas"]["SetReserve"];
+            shims: null | components["schemas"]["ShimsLeft"];
             /** @description True when the last round was read on the wheels, while the window is for the stand. */
             isOffStand: boolean;
             /** @description True when something is to be turned and the nut was tight at the last reading. */
@@ -11526,6 +11534,13 @@ export interface components {
              * @default false
              */
             learnAnew: boolean;
+            /**
+             * Format: int32
+             * @description At each bolt of a sheave, counted at these readings; null where nobody counted.
+             */
+            shimsIn?: null | number;
+            /** @description Whether the driving sheave turned free of the belt at idle; null where nobody looked. */
+            freeAtIdle?: null | boolean;
         };
         /** @description One complete choice of parts for a machine's drives. */
         Setup: {
@@ -12160,11 +12175,65 @@ export interface components {
          * @enum {unknown}
          */
         ShiftTo: "edge" | "offEdge" | "line" | null;
+        /** @description Shims of a sheave that opens and closes, asked once of a machine. Nothing is moved before all of it is told. */
+        ShimPack: {
+            /**
+             * Format: double
+             * @description Thickness of one.
+             */
+            shimMm?: null | number;
+            /**
+             * Format: double
+             * @description Between the faces of the sheave.
+             */
+            sheaveAngleDeg?: null | number;
+            sense?: null | components["schemas"]["ShimSense"];
+            /**
+             * Format: int32
+             * @description So many more could go in at each bolt; null where nobody counted.
+             */
+            spare?: null | number;
+            /**
+             * Format: int32
+             * @description That have shims, the same count at each; null where nobody said.
+             */
+            bolts?: null | number;
+            /** @description Whether one that is put in lets the belt rise; null where nobody said what they do. */
+            raisesByPuttingIn: null | boolean;
+        };
         /**
          * @description What shims do at a sheave that opens and closes: asked once of a machine, since both ways are built.
          * @enum {unknown}
          */
-        ShimSense: "underOpeningBolts" | "betweenHalves";
+        ShimSense: "underOpeningBolts" | "betweenHalves" | null;
+        /** @description Shims at each bolt of a sheave: what is there, and what there would be after the move. */
+        ShimsLeft: {
+            /**
+             * Format: int32
+             * @description There now; null where nobody counted.
+             */
+            in: null | number;
+            /**
+             * Format: int32
+             * @description That could still be put in now; null where nobody counted.
+             */
+            spare: null | number;
+            /**
+             * Format: int32
+             * @description There after the move.
+             */
+            inAfter: null | number;
+            /**
+             * Format: int32
+             * @description That could still be put in then.
+             */
+            spareAfter: null | number;
+            /**
+             * Format: int32
+             * @description Shims of the move, all bolts together; null where nobody said how many bolts there are.
+             */
+            movedInAll: null | number;
+        };
         /**
          * @description Of the machine, seen in the direction of travel.
          * @enum {unknown}
@@ -12520,6 +12589,11 @@ export interface components {
             circumferenceChange: number;
         };
         /**
+         * @description Why one loop is asked too much.
+         * @enum {unknown}
+         */
+        SplitBecause: "ratioTooLarge" | "tooFewTeeth";
+        /**
          * @description What goes round with a spread.
          * @enum {unknown}
          */
@@ -12790,6 +12864,52 @@ export interface components {
             drivingShaft: string;
             /** @description Name of the shaft power leaves on; every shaft is driven by one stage only. */
             drivenShaft: string;
+        };
+        /** @description A ratio that is too much for one loop, shared between as few stages as it takes. */
+        StageSplit: {
+            because: components["schemas"]["SplitBecause"];
+            /**
+             * Format: double
+             * @description That is asked for, above 1; of a loop that speeds up, its reciprocal.
+             */
+            ratio: number;
+            /**
+             * Format: double
+             * @description Of one stage.
+             */
+            mostRatio: number;
+            /** @description Who says so. */
+            mostRatioSource: string;
+            /**
+             * Format: double
+             * @description That the small wheel should have: teeth, or datum diameter in mm; null where nobody says.
+             */
+            fewestSize: null | number;
+            /** @description Of the wheels: teeth or mm. */
+            sizeUnit: string;
+            /**
+             * Format: int32
+             * @description How many it takes.
+             */
+            stages: number;
+            /**
+             * Format: double
+             * @description Ratio of each, where all have the same.
+             */
+            each: number;
+            /** @description Wheels of each stage, from the driving end. */
+            pairs: components["schemas"]["WheelPair"][];
+            /**
+             * Format: double
+             * @description What they come to together.
+             */
+            gives: number;
+            /**
+             * Format: double
+             * @description How far that is off, signed.
+             */
+            offPercent: number;
+            workings: components["schemas"]["Working"][];
         };
         /** @description A loop that is laid out, and the kind of adjuster it is to have. */
         StartingAdjusterInput: {
@@ -13538,7 +13658,7 @@ export interface components {
          * @description What tightness is counted in: each goes straight with the place of the axle, and more is tighter.
          * @enum {unknown}
          */
-        TightnessUnit: "newton" | "hertzSquared" | "loopMm" | "gauge";
+        TightnessUnit: "newton" | "hertzSquared" | "loopMm" | "gauge" | "aboveRimMm";
         /**
          * @description In what a mean is told. There are two gallons: which one is always asked.
          * @enum {unknown}

@@ -2,6 +2,8 @@ import { SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { findShims, type SheaveShimsInput, type ShimSense } from '../api/client'
 import { useComputed } from '../api/queries'
+import type { Fit } from '../loop/useFit'
+import type { Workbench } from '../machine/useWorkbench'
 import { figure, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
@@ -22,10 +24,17 @@ const FIELDS: ToolField<keyof Measured>[] = [
 ]
 
 /** Shims of a sheave that opens and closes, where its belt creeps at idle or bogs. */
-export function ShimsTool() {
+export function ShimsTool({ bench, fit }: { bench: Workbench; fit: Fit }) {
   const units = useUnits()
-  const [values, setValues] = useState<Measured>({ wantedMm: 0 })
-  const [sense, setSense] = useState<ShimSense | 'unknown'>('unknown')
+  // What was said once of this machine is not asked again.
+  const said = bench.card.machine.settings?.find((s) => s.loopKey === fit.loop.loopKey)?.shims
+  const [values, setValues] = useState<Measured>(() => ({
+    wantedMm: 0,
+    ...(said?.sheaveAngleDeg != null && { sheaveAngleDeg: said.sheaveAngleDeg }),
+    ...(said?.shimMm != null && { shimMm: said.shimMm }),
+    ...(said?.spare != null && { spare: said.spare }),
+  }))
+  const [sense, setSense] = useState<NonNullable<ShimSense> | 'unknown'>(said?.sense ?? 'unknown')
   const [isDriver, setDriver] = useState(false)
   const { sheaveAngleDeg, shimMm, standsMm, wantedMm, shimsIn, spare } = values
   const answer = useComputed(

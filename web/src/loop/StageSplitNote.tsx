@@ -5,7 +5,6 @@ import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
 import classes from './StageSplitNote.module.css'
 
-
 /** A loop that is asked too much says so, and how the ratio is best shared. */
 export function StageSplitNote({ split }: { split: StageSplit }) {
   const [isWorking, setWorking] = useState(false)
@@ -23,7 +22,7 @@ export function StageSplitNote({ split }: { split: StageSplit }) {
         {`, ${fixed(split.each, 2)} to 1 in each: `}
         {pairs.map((p) => `${plain(p.frontSize)} / ${plain(p.rearSize)}`).join(', then ')}
         {`, together ${fixed(split.gives, 2)} to 1, `}
-        {Math.abs(split.offPercent) < 0.05 ? 'as asked' : `${signed(split.offPercent, 1)} %`}.{' '}
+        {`${signed(split.offPercent, 1)} % off. `}
         <WhyButton onClick={() => setWorking(true)}>working</WhyButton>
       </p>
       {isWorking && (

@@ -17,11 +17,12 @@ export function readingNumber(method: ReadingMethod | null, value: number, units
   if (method === 'pluck') return fixed(value, 1)
   if (method === 'feel') return ['loose', 'about right', 'tight'][Math.round(value) - 1] ?? figure(value, 2)
   if (isLength(method))
-    return fixed(units.toShown('fine', value), units.system === 'inch' ? 2 : value < 10 ? 1 : 0)
+    return fixed(units.toShown('fine', value), units.system === 'inch' ? 2 : Math.abs(value) < 10 ? 1 : 0)
   return figure(value, 3)
 }
 
-const isLength = (method: ReadingMethod | null) => method === 'push' || method === 'freePlay'
+const isLength = (method: ReadingMethod | null) =>
+  method === 'push' || method === 'freePlay' || method === 'beltHeight'
 
 /** “58.0 to 66.0 Hz”: lowest and highest of the last round that was read. */
 export function readingEnds(job: Pick<SetJob, 'rounds'>, units: Units): string {
@@ -43,6 +44,7 @@ export const METHOD_WORDS: Record<ReadingMethod, string> = {
   gauge: 'gauge',
   freePlay: 'free play',
   feel: 'by feel',
+  beltHeight: 'above the rim',
 }
 
 /** “51.0 to 53.0 Hz, window 64.0 to 74.0 Hz”. */

@@ -12,4 +12,5 @@ export const ADJUSTER_WORDS: Record<Adjuster['kind'], string> = {
   sprungArm: 'a sprung arm',
   springSlide: 'a motor on a sprung slide',
   fixedCentres: 'nothing: fixed centres',
+  sheaveShims: 'shims at a sheave',
 }

@@ -22,6 +22,7 @@ const WORDS: Record<BayInstrument, string> = {
   gauge: 'gauge',
   freePlay: 'free play',
   feel: 'feel',
+  beltHeight: 'height in the sheave',
   gap: 'gap',
 }
 
@@ -106,6 +107,16 @@ export function BayReading({
             0
           }
           onStep={(value) => put('freePlay', value)}
+        />
+      )}
+      {instrument === 'beltHeight' && (
+        <BaySteps
+          of="above the rim"
+          quantity="fine"
+          isFine
+          isSigned
+          from={last('beltHeight')?.value ?? advice?.windowLooseReading ?? 0}
+          onStep={(value) => put('beltHeight', value)}
         />
       )}
       {instrument === 'gauge' && (

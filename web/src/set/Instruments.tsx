@@ -10,7 +10,15 @@ import { TypedReading } from './TypedReading'
 import type { Setting } from './useSetting'
 import { positionWord } from './words'
 
-export type Instrument = 'microphone' | 'file' | 'gauge' | 'push' | 'freePlay' | 'feel' | 'practice'
+export type Instrument =
+  | 'microphone'
+  | 'file'
+  | 'gauge'
+  | 'push'
+  | 'freePlay'
+  | 'feel'
+  | 'beltHeight'
+  | 'practice'
 
 const WORDS: Record<Instrument, string> = {
   microphone: 'microphone',
@@ -19,6 +27,7 @@ const WORDS: Record<Instrument, string> = {
   push: 'push & rule',
   freePlay: 'free play',
   feel: 'feel',
+  beltHeight: 'height in the sheave',
   practice: 'practice',
 }
 
@@ -51,7 +60,7 @@ export function Instruments({
   const instrument = chosen && kinds.includes(chosen) ? chosen : kinds[0]
   if (!manual || !instrument) return null
   return (
-    <Panel title="Reading" note={`at ${positionWord(position, positions)}`}>
+    <Panel title="Reading" note={positions > 1 ? `at ${positionWord(position, positions)}` : undefined}>
       {kinds.length > 1 && (
         <SegmentedControl
           size="xs"

@@ -100,7 +100,7 @@ export function NextCard({
         </LabelledValue>
       )}
       {turns && text(advice.expectedLoosestReading) && (
-        <LabelledValue name="expect at the loosest position">
+        <LabelledValue name={positions > 1 ? 'expect at the loosest position' : 'expect'}>
           {text(last?.loosestReading)} → {text(advice.expectedLoosestReading)}
         </LabelledValue>
       )}
@@ -109,13 +109,23 @@ export function NextCard({
           {units.show('fine', last.gapMm)} → {units.show('fine', advice.expectedGapMm)}
         </LabelledValue>
       )}
-      {turns && setAt != null && (
+      {turns && setAt != null && positions > 1 && (
         <LabelledValue name="the place that counts">{positionWord(setAt, positions)}</LabelledValue>
       )}
       {turns && advice.reserve && (
         <LabelledValue name={reserveName ?? ''}>
           {advice.reserve.isNearlyUsedUp && '▲ nearly used up: '}
           {reserve}
+        </LabelledValue>
+      )}
+      {advice.shims && advice.shims.inAfter !== null && (
+        <LabelledValue name={turns ? 'shims in at each bolt then' : 'shims in at each bolt'}>
+          {advice.shims.inAfter}
+        </LabelledValue>
+      )}
+      {advice.shims && advice.shims.spareAfter !== null && (
+        <LabelledValue name={turns ? 'could still go in then' : 'could still go in'}>
+          {advice.shims.spareAfter}
         </LabelledValue>
       )}
       {advice.learnedRounds > 0 && advice.perStepReading !== null && method && (

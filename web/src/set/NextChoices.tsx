@@ -46,11 +46,12 @@ export function NextChoices({
       choice('The right one', () => say({ trackingEnd: 'right' })),
     ],
     looseOrBent: [choice('Looked at and mended: learn anew', onMended)],
+    notFreeAtIdle: [choice('Looked at and mended: read it again', onMended)],
     springIsWrong: [choice('Looked at and mended: let it go again', onMended)],
   }[advice.next as string]
   return (
     <>
-      {advice.next === 'letSpringSet' && (
+      {(advice.next === 'letSpringSet' || (advice.next === 'turn' && advice.shims)) && (
         <ol>
           {advice.manual.procedure.map((step) => (
             <li key={step}>{step}</li>

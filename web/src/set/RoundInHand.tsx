@@ -41,7 +41,9 @@ export function RoundInHand({
       title={isFirst ? 'As found' : `Round ${setting.job?.rounds.length}`}
       note={inHand ? (now.learnAnew ? 'being read · learns anew' : 'being read') : 'not read yet'}
     >
-      {!isFirst && <TurnedFields how={how.adjuster} round={round} refusal={refusal} at={at} />}
+      {!isFirst && (
+        <TurnedFields how={how.adjuster} shims={how.shims ?? null} round={round} refusal={refusal} at={at} />
+      )}
       <Group gap="xs" mt={8} data-no-print>
         <span className="cap">
           {capital(lock)} {now.assumed?.includes('lock') ? '(assumed)' : ''}
@@ -87,14 +89,34 @@ export function RoundInHand({
           onChange={(value) => round.change({ turnsRolled: value ?? null })}
           error={issueFor(refusal, `${at}.turnsRolled`)}
         />
-        <ChoiceField
-          size="xs"
-          label="Run that is read"
-          words={RUN_WORDS}
-          none={asUsual}
-          value={now.run}
-          onChange={(run) => round.change({ run })}
-        />
+        {how.adjuster.isOfSheave ? (
+          <>
+            <QuantityField
+              size="xs"
+              label="Shims in at each bolt"
+              value={now.shimsIn ?? undefined}
+              onChange={(value) => round.change({ shimsIn: value ?? null })}
+              error={issueFor(refusal, `${at}.shimsIn`)}
+            />
+            <ChoiceField
+              size="xs"
+              label="At idle the driving sheave"
+              words={{ yes: 'turns free', no: 'takes the belt along' }}
+              none="not looked"
+              value={now.freeAtIdle == null ? null : now.freeAtIdle ? 'yes' : 'no'}
+              onChange={(free) => round.change({ freeAtIdle: free === null ? null : free === 'yes' })}
+            />
+          </>
+        ) : (
+          <ChoiceField
+            size="xs"
+            label="Run that is read"
+            words={RUN_WORDS}
+            none={asUsual}
+            value={now.run}
+            onChange={(run) => round.change({ run })}
+          />
+        )}
         <QuantityField
           size="xs"
           label="Load on it"
@@ -103,7 +125,7 @@ export function RoundInHand({
           onChange={(value) => round.change({ loadKg: value ?? null })}
           error={issueFor(refusal, `${at}.loadKg`)}
         />
-        {!how.adjuster.isFixed && (
+        {!how.adjuster.isFixed && !how.adjuster.isOfSheave && (
           <QuantityField
             size="xs"
             label="Left on adjuster"

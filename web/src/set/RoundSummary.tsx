@@ -34,9 +34,13 @@ export function RoundSummary({
     <>
       {last?.method && (
         <>
-          <LabelledValue name={`loosest · tightest, ${METHOD_WORDS[method]}`}>
-            {text(last.loosestReading)} · {text(last.tightestReading)}
-          </LabelledValue>
+          {positions > 1 ? (
+            <LabelledValue name={`loosest · tightest, ${METHOD_WORDS[method]}`}>
+              {text(last.loosestReading)} · {text(last.tightestReading)}
+            </LabelledValue>
+          ) : (
+            <LabelledValue name={METHOD_WORDS[method]}>{text(last.tightestReading)}</LabelledValue>
+          )}
           {answer.unit === 'newton' && last.loosest !== null && (
             <LabelledValue name="tension at the loosest">
               {units.show('force', last.loosest)}
@@ -60,7 +64,7 @@ export function RoundSummary({
               {last.spreadPercent !== null && ` · ${figure(last.spreadPercent, 2)} % of tension`}
             </LabelledValue>
           )}
-          {last.tightestAt !== null && (
+          {last.tightestAt !== null && positions > 1 && (
             <LabelledValue name="tight place">{positionWord(last.tightestAt, positions)}</LabelledValue>
           )}
           {last.runOutMm !== null && (

@@ -25,7 +25,7 @@ export function RoundsPanel({
   if (rounds.length === 0) return null
   const hasGap = rounds.some((r) => r.gapMm != null)
   return (
-    <Panel title="Rounds" note="+ tightens">
+    <Panel title="Rounds" note={kind === 'sheaveShims' ? '+ raises the belt' : '+ tightens'}>
       <div className={table.scroll}>
         <table className={table.table}>
           <thead>

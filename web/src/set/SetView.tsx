@@ -81,8 +81,8 @@ function Visit({
   onDraft: (draft: LoopSetting | null) => void
 }) {
   const [isBay, setBay] = useState(false)
-  const [position, setPosition] = usePlace(round.round, isBay)
-  const [positions, setPositions] = useState<number>(FEWEST_PLACES)
+  const [place, setPosition] = usePlace(round.round, isBay)
+  const [chosenPlaces, setPositions] = useState<number>(FEWEST_PLACES)
   const [nextCheckOn, setNextCheckOn] = useState('')
   const [isWorking, setWorking] = useState(false)
   useShortcuts({ b: () => setBay((was) => !was) })
@@ -91,6 +91,10 @@ function Visit({
   const { job, advice } = setting
   const answer = advice.data
   const isChain = setting.loop.driveElement === 'chain'
+  // A belt stands as high in its sheave all the way round: one place tells it.
+  const isOfSheave = (answer?.setting ?? setting.loop.setting).adjuster.isOfSheave
+  const positions = isOfSheave ? 1 : chosenPlaces
+  const position = isOfSheave ? 0 : place
   const isPracticeOnly = bench.card.machine.id === 0
   const confirm = setting.confirm
   const inHand = round.round
@@ -120,12 +124,14 @@ function Visit({
     <div className={classes.set}>
       <div className={classes.column}>
         <Panel
-          title="Round the wheel"
+          title={isOfSheave ? 'In the sheave' : 'Round the wheel'}
           note={
             job
-              ? isChain
-                ? 'free play at mid-run, round the wheel'
-                : 'mid-span, round the wheel'
+              ? isOfSheave
+                ? 'belt above the rim of its sheave'
+                : isChain
+                  ? 'free play at mid-run, round the wheel'
+                  : 'mid-span, round the wheel'
               : undefined
           }
           isStale={advice.isStale}
@@ -140,7 +146,7 @@ function Visit({
             last={result}
             onChoose={setPosition}
           />
-          {job && !setting.isPractice && (
+          {job && !setting.isPractice && !isOfSheave && (
             <SegmentedControl
               size="xs"
               aria-label="Positions of the wheel"

@@ -14,7 +14,7 @@ import { QuantityField } from '../quantities/QuantityField'
 import { type Quantity, useUnits } from '../quantities/units'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
-import { capital, DEGREES_IN_A_TURN, SEEN_WORDS, SUSPENSION_WORDS } from './words'
+import { capital, DEGREES_IN_A_TURN, SEEN_WORDS, SHIM_SENSE_WORDS, SUSPENSION_WORDS } from './words'
 
 type Numbers<T> = { [K in keyof T]-?: T[K] extends number | null | undefined ? K : never }[keyof T]
 
@@ -56,7 +56,15 @@ export function SettingFields({
   const change = useMutation({
     mutationFn: (kind: Adjuster['kind']) =>
       askFor(bench.subject, 'startingAdjuster', { kind, now: adjuster, layout: null, wheel: null }),
-    onSuccess: (other) => set({ adjuster: other.adjuster }),
+    // What belongs to the one alone goes with it: shims to a sheave, a window to what reads it.
+    onSuccess: ({ adjuster: other }) =>
+      set({
+        adjuster: other,
+        shims: other.isOfSheave ? setting.shims : null,
+        ...(other.isOfSheave === adjuster.isOfSheave
+          ? {}
+          : { makerMethod: null, makerLow: null, makerHigh: null, makerForceN: null, gapSide: null }),
+      }),
   })
   const number = (
     label: string,
@@ -120,7 +128,21 @@ export function SettingFields({
       onChange={(value) => setAdjuster({ [key]: value === 'yes' })}
     />
   )
-  const methods: ReadingMethod[] = isChain ? ['freePlay', 'gauge'] : ['pluck', 'push', 'gauge']
+  const { isOfSheave } = adjuster
+  const { shims } = setting
+  const setShims = (part: Partial<NonNullable<LoopSetting['shims']>>) =>
+    set({ shims: { ...shims, ...part } as LoopSetting['shims'] })
+  const ofShims = (
+    label: string,
+    key: 'shimMm' | 'sheaveAngleDeg' | 'spare' | 'bolts',
+    quantity?: Quantity,
+    unit?: string,
+  ) => number(label, `shims.${key}`, shims?.[key], (value) => setShims({ [key]: value }), quantity, unit)
+  const methods: ReadingMethod[] = isOfSheave
+    ? ['beltHeight']
+    : isChain
+      ? ['freePlay', 'gauge']
+      : ['pluck', 'push', 'gauge']
   return (
     <Panel title="How it is set" note="asked once; grey: as usual">
       <div className={fields.fields}>
@@ -140,6 +162,23 @@ export function SettingFields({
             undefined,
             counted.adjuster.travelMm,
           )}
+        {isOfSheave && (
+          <>
+            {ofShims('Thickness of a shim', 'shimMm', 'fine')}
+            {ofShims('Angle of the sheave', 'sheaveAngleDeg', undefined, '°')}
+            <ChoiceField
+              size="xs"
+              label="Shims lie"
+              style={{ gridColumn: '1 / -1' }}
+              words={SHIM_SENSE_WORDS}
+              none="not said"
+              value={shims?.sense}
+              onChange={(sense) => setShims({ sense })}
+            />
+            {ofShims('Bolts with shims', 'bolts')}
+            {ofShims('Could still go in at each', 'spare')}
+          </>
+        )}
         {isEccentric &&
           eccentricByFitMm === null &&
           ofAdjuster(
@@ -247,9 +286,11 @@ export function SettingFields({
         {setting.makerMethod &&
           field('to', 'makerHigh', isLength(setting) ? 'fine' : undefined, unitOf(setting))}
         {setting.makerMethod === 'push' && field('pushed with', 'makerForceN', 'force')}
-        {field('Free span', 'spanMm', 'fine', undefined, span?.spanMm ?? undefined)}
-        {!isChain && field('Mass of a metre', 'massKgPerM', undefined, 'kg/m', span?.massKgPerM ?? undefined)}
-        {!isChain && field('Shaft may carry', 'mostShaftLoadN', 'force')}
+        {!isOfSheave && field('Free span', 'spanMm', 'fine', undefined, span?.spanMm ?? undefined)}
+        {!isChain &&
+          !isOfSheave &&
+          field('Mass of a metre', 'massKgPerM', undefined, 'kg/m', span?.massKgPerM ?? undefined)}
+        {!isChain && !isOfSheave && field('Shaft may carry', 'mostShaftLoadN', 'force')}
         {field(`${capital(lock)}, torque`, 'finalTorqueNm', 'torque')}
       </div>
       {turns && (
@@ -295,5 +336,6 @@ export function SettingFields({
   )
 }
 
-const isLength = ({ makerMethod }: LoopSetting) => makerMethod === 'freePlay' || makerMethod === 'push'
+const isLength = ({ makerMethod }: LoopSetting) =>
+  makerMethod === 'freePlay' || makerMethod === 'push' || makerMethod === 'beltHeight'
 const unitOf = ({ makerMethod }: LoopSetting) => (makerMethod === 'pluck' ? 'Hz' : '')

@@ -39,6 +39,8 @@ export function SideColumn({
   const { job, advice } = setting
   const answer = advice.data
   const isChain = setting.loop.driveElement === 'chain'
+  // A height in a sheave relaxes by no curve and moves by no warmth that is counted here.
+  const hasTension = !isChain && answer?.unit !== 'aboveRimMm'
   return (
     <div className={classes.column}>
       {answer?.setting.adjuster.hasTwoEnds && (
@@ -75,7 +77,7 @@ export function SideColumn({
         refusal={advice.error}
         onDraft={onDraft}
       />
-      {!isChain && answer && (
+      {hasTension && answer && (
         <RunningInPanel
           bench={bench}
           question={setting.question}
@@ -83,7 +85,7 @@ export function SideColumn({
           onLookAgain={job && !setting.isPractice ? onLookAgain : undefined}
         />
       )}
-      {!isChain && answer && fit?.layout && (
+      {hasTension && answer && fit?.layout && (
         <WarmPanel bench={bench} question={setting.question} advice={answer} />
       )}
       {answer?.isByIdler && <SprungArmPanel setting={draft ?? answer.setting} onSetting={onDraft} />}

@@ -1,5 +1,5 @@
 import { Button, Group } from '@mantine/core'
-import type { Adjuster } from '../api/client'
+import type { Adjuster, LoopSetting } from '../api/client'
 import { issueFor } from '../api/issues'
 import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
@@ -8,16 +8,24 @@ import { TurnDial } from './TurnDial'
 import type { RoundDraft } from './useRound'
 import { DEGREES_IN_A_TURN, turnedText } from './words'
 
-const UNITS: Partial<Record<Adjuster['kind'], string>> = { cam: 'clicks', shims: 'shims', eccentric: '°' }
+const UNITS: Partial<Record<Adjuster['kind'], string>> = {
+  cam: 'clicks',
+  shims: 'shims',
+  sheaveShims: 'shims',
+  eccentric: '°',
+}
 
 /** What was really turned before the reading: as it was told until somebody says so, or says otherwise. */
 export function TurnedFields({
   how,
+  shims,
   round,
   refusal,
   at,
 }: {
   how: Adjuster
+  /** Of a sheave; null elsewhere. */
+  shims: LoopSetting['shims']
   round: RoundDraft
   refusal: unknown
   /** Where the round stands in what is asked. */
@@ -26,13 +34,21 @@ export function TurnedFields({
   if (how.setsItself || how.isFixed) return null
   const { now } = round
   const isAssumed = now.assumed?.includes('turned')
-  const factor = how.isEccentric ? DEGREES_IN_A_TURN : 1
+  // Shims are counted as they are put in; whether that lets the belt rise is the core's to say.
+  const factor = how.isEccentric ? DEGREES_IN_A_TURN : shims?.raisesByPuttingIn === false ? -1 : 1
   const sides = how.hasTwoEnds
     ? ([
         ['leftUnits', 'left', 'Left, turned', how.leftClockwiseTightens],
         ['rightUnits', 'right', 'Right, turned', how.rightClockwiseTightens],
       ] as const)
-    : ([['leftUnits', 'adjuster', 'Turned', how.leftClockwiseTightens]] as const)
+    : ([
+        [
+          'leftUnits',
+          'adjuster',
+          how.isOfSheave ? 'Put in at each bolt, − out' : 'Turned',
+          how.leftClockwiseTightens,
+        ],
+      ] as const)
   return (
     <>
       {how.turns && (

@@ -36,6 +36,7 @@ export function TypedReading({
     gauge: 'Gauge',
     freePlay: 'Free play in all',
     feel: '',
+    beltHeight: 'Above the rim, − below it',
   }[method]
   const isReady = value !== undefined && (method !== 'push' || forceN !== undefined)
   const put = () => {

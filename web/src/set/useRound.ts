@@ -46,7 +46,11 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
     leftUnits: isFirst ? 0 : advised(advice, 'left'),
     rightUnits: isFirst ? 0 : advised(advice, 'right'),
     // A drive is found as it runs: tight. After that it is nipped between rounds, until it is where it should be.
-    lock: isFirst || advice?.next === 'tightenAndRead' ? 'torqued' : 'nipped',
+    // The bolts of a sheave go in before the belt can climb.
+    lock:
+      isFirst || advice?.next === 'tightenAndRead' || advice?.setting.adjuster.isOfSheave
+        ? 'torqued'
+        : 'nipped',
     readings: [],
     gapMm: null,
     at: null,
@@ -57,6 +61,8 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
     onStand: null,
     note: null,
     run: job?.rounds.at(-1)?.run ?? null,
+    shimsIn: null,
+    freeAtIdle: null,
     loadKg: null,
     wayLeftMm: null,
     assumed: !isFirst && (advice?.moves.length ?? 0) > 0 ? ['turned', 'lock'] : ['lock'],

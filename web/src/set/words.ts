@@ -38,6 +38,7 @@ export const MOVED_WORDS: Record<Adjuster['kind'], string> = {
   sprungArm: 'spring',
   springSlide: 'motor',
   fixedCentres: 'shaft',
+  sheaveShims: 'belt height',
 }
 
 /** Why the last round is hard to compare with the one before it. */
@@ -67,6 +68,12 @@ export const SEEN_WORDS: Record<NonNullable<Adjuster['seenFrom']>, string> = {
   behind: 'from behind',
   ahead: 'from ahead',
   outside: 'from its own side',
+}
+
+/** Where shims lie at a sheave that opens and closes, and what one does there. */
+export const SHIM_SENSE_WORDS: Record<NonNullable<NonNullable<LoopSetting['shims']>['sense']>, string> = {
+  underOpeningBolts: 'under bolts that push it open: one out, the belt sinks',
+  betweenHalves: 'between its halves: one in, the belt sinks',
 }
 
 export const RUN_WORDS: Record<NonNullable<SetRound['run']>, string> = {
@@ -99,7 +106,7 @@ export const unitWord = (kind: Adjuster['kind'], amount: number): string =>
     ? amount === 1
       ? 'click'
       : 'clicks'
-    : kind === 'shims'
+    : kind === 'shims' || kind === 'sheaveShims'
       ? amount === 1
         ? 'shim'
         : 'shims'
@@ -154,6 +161,8 @@ export function turnedText(units: number, kind: Adjuster['kind']): string {
  * @param sole What a single adjuster is called here.
  */
 export function moveText(move: AdjusterMove, kind: Adjuster['kind'], sole: string): string {
+  if (move.putsIn != null)
+    return `${move.putsIn ? 'Put' : 'Take'} ${unitsText(kind, move.units)} ${move.putsIn ? 'in' : 'out'} at each bolt`
   const who = move.side === null ? capital(sole) : move.side === 'left' ? 'Left adjuster' : 'Right adjuster'
   const way =
     move.clockwise === null
@@ -186,9 +195,11 @@ export function nextText(advice: SetAdvice): string {
       const sides = advice.moves.map((m) => moveText(m, setting.adjuster.kind, manual.handles))
       const left = advice.moves.some((m) => m.side === 'left')
       const right = advice.moves.some((m) => m.side === 'right')
+      const all =
+        advice.shims?.movedInAll == null ? '' : `, ${advice.shims.movedInAll} in all, the same count at each`
       const rest =
         setting.adjuster.hasTwoEnds && left !== right ? `, ${left ? 'right' : 'left'} untouched` : ''
-      return `${sides.join(', ').replace(/, R/, ', r')}${rest}.`
+      return `${sides.join(', ').replace(/, R/, ', r')}${rest}${all}.`
     }
     case 'letSpringSet':
       return 'The spring finds the place: let it, then read.'
@@ -212,6 +223,12 @@ export function nextText(advice: SetAdvice): string {
       return 'This reading is not tied to this loop yet. Tie it below by a pair, or read another way; as found and trend are kept.'
     case 'nothingMoves':
       return 'Not inside, and nothing moves here: only another length or other wheels bring it nearer, see Fit.'
+    case 'sayShims':
+      return 'What do the shims do here? Say at “How it is set” how thick one is, the angle of the sheave, and where they lie: both ways are built.'
+    case 'noShimLeft':
+      return 'A shim more that way would bring it nearer, and none is there. Get some, or thinner ones; a belt that is worn narrow sinks, look at its width first.'
+    case 'notFreeAtIdle':
+      return 'The belt stands where it should, and the driving sheave does not turn free at idle. Stop and look: no shim mends that.'
     case 'atItsEnd':
       return 'The adjuster has less travel left than this takes. Shorten the loop or replace it before going on.'
   }
@@ -263,6 +280,7 @@ export function firstText(advice: SetAdvice, round: SetRound | null, positions: 
 /** What follows a move, before the next reading, and where the wheel is set at. */
 export function rollText(advice: SetAdvice, positions = 4): string | null {
   if (advice.next !== 'turn' && advice.next !== 'tightenAndRead') return null
+  if (advice.unit === 'aboveRimMm') return 'Turn it by hand until the belt has climbed, then read.'
   const turns = ['no', 'one', 'two', 'three', 'four'][advice.turnsToRoll] ?? advice.turnsToRoll
   const at = advice.rounds.at(-1)?.setAt
   const first = at == null || advice.isPartial ? '' : `, at ${positionWord(at, positions)} first`

@@ -19,6 +19,7 @@ export function BaySteps({
   quantity,
   isFine = false,
   isFew = false,
+  isSigned = false,
   from,
   onStep,
 }: {
@@ -28,6 +29,8 @@ export function BaySteps({
   isFine?: boolean
   /** There are so few that tens make no sense. */
   isFew?: boolean
+  /** It can be below nothing. */
+  isSigned?: boolean
   /** What is stepped from, stored. */
   from: number
   onStep: (stored: number) => void
@@ -36,7 +39,12 @@ export function BaySteps({
   const shown = ((quantity && STEP[units.system]?.[quantity]) ?? 1) * (isFine ? FINER : 1)
   const step = quantity ? units.toStored(quantity, shown) : shown
   const by = (steps: number) =>
-    onStep(Math.max(0, Number((Math.round(from / step + steps) * step).toPrecision(FIGURES))))
+    onStep(
+      Math.max(
+        isSigned ? Number.NEGATIVE_INFINITY : 0,
+        Number((Math.round(from / step + steps) * step).toPrecision(FIGURES)),
+      ),
+    )
   const button = (steps: number, name: string) => (
     <Button size="xl" className={classes.step} variant="default" onClick={() => by(steps)} aria-label={name}>
       {steps < 0 ? '−' : '+'}
