@@ -146,7 +146,7 @@ internal static class InputQuestions
 
     private static RatioBandsInput Bands(AimTarget aim) => new(Geared, Wheels(15, 45), [], ["final"], aim, []);
 
-    internal static Loop VBelt => LoopOf(DriveElement.VBelt, "A");
+    private static Loop VBelt => LoopOf(DriveElement.VBelt, "A");
 
     private static RatioSearchInput Search(Drive drive, Loop loop, double front, double rear)
     {

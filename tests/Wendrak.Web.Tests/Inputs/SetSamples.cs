@@ -4,7 +4,7 @@ using Wendrak.Core.Loads;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
-using static Wendrak.Web.Tests.Inputs.InputQuestions;
+using static Wendrak.Web.Tests.Reference.Asked;
 
 namespace Wendrak.Web.Tests.Inputs;
 
@@ -68,7 +68,7 @@ internal static class SetSamples
     /// <summary>A belt that stands high in a sheave with shims.</summary>
     public static SetInput InSheave =>
         new(
-            DriveOf(1_950, VBelt),
+            DriveOf(1_950, LoopOf(DriveElement.VBelt, "A")),
             MachineKind.Moped,
             Wheels(100, 120),
             [],
@@ -83,7 +83,7 @@ internal static class SetSamples
             },
             [
                 new(0, 0, LockState.Torqued, [new(ReadingMethod.BeltHeight, 4)], ShimsIn: 6, FreeAtIdle: false),
-                new(-1, 0, LockState.Torqued, [new(ReadingMethod.BeltHeight, 3)], FreeAtIdle: false),
+                new(-3, 0, LockState.Torqued, [new(ReadingMethod.BeltHeight, 1)], FreeAtIdle: false),
             ]
         );
 }
