@@ -20,7 +20,9 @@ public static class FaultEndpoints
         faults
             .MapGet("/faults", ListAsync)
             .WithName("listFaults")
-            .WithSummary("Searches for a fault that go on, on all machines, the newest first");
+            .WithSummary(
+                "Searches for a fault that go on, and mended ones that nobody tried since, on all machines, the newest first"
+            );
         faults
             .MapGet("/machines/{id:long}/faults/{loopKey}", FindAsync)
             .WithName("findFault")
@@ -38,7 +40,7 @@ public static class FaultEndpoints
         int? most = null
     )
     {
-        FaultGoingOn[] open = [.. (await jobs.ListOpenAsync()).SelectMany(FaultGoingOn.Of)];
+        FaultGoingOn[] open = [.. (await jobs.ListSearchedAsync()).SelectMany(FaultGoingOn.Of)];
         return TypedResults.Ok(ListPart.Take(open, f => f.JobId, after, most, context));
     }
 

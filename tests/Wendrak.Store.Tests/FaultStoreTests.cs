@@ -115,6 +115,28 @@ public sealed class FaultStoreTests : IDisposable
     }
 
     [Fact]
+    public async Task Whether_it_is_gone_is_asked_until_it_is_said_and_counts_also_after_the_signature()
+    {
+        long machine = await MachineAsync();
+        await SaidAsync(machine, Knocks);
+        await SaidAsync(machine, Clip);
+        JobSheet job = await SaidAsync(machine, new FaultFound("final", ["clipLost"]));
+        FindingCured mended = new("The clip of the joint is gone or bent", "a new one");
+        JobSigned signed = new(new(2026, 12, 1), null, null, null, null);
+        job = (await _store.Jobs.AppendAsync("Ann", job.Id, [new("cure", mended), new("sign", signed)], default))!.Job;
+        Assert.Equal(JobState.Ended, job.State);
+        Assert.True(FaultGoingOn.Of(Assert.Single(await _store.Jobs.ListSearchedAsync())).Single().AsksIfGone);
+        CureJudged gone = new("final", true);
+        await _store.Jobs.AppendAsync("Ann", job.Id, [new("gone", gone)], default);
+        Assert.Equal([new FaultCount("clipLost", 1, 1)], await _store.Jobs.CountFaultsAsync());
+        Assert.Empty((await _store.Jobs.ListSearchedAsync()).SelectMany(FaultGoingOn.Of));
+        Change newest = (await _store.History.ListAsync(machine, null, 1))[0];
+        await UndoAsync(newest.Id);
+        Assert.Empty(await _store.Jobs.CountFaultsAsync());
+        Assert.Equal(JobState.Ended, (await _store.Jobs.ListSheetsAsync(machine))[0].State);
+    }
+
+    [Fact]
     public async Task A_search_goes_with_the_machine_in_its_file_but_for_the_machine_beside_it()
     {
         long machine = await MachineAsync();

@@ -2,6 +2,7 @@ using Wendrak.Core.Lengths;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Tension;
 
 namespace Wendrak.Core.Choices;
 
@@ -55,6 +56,13 @@ public sealed record KindFit(
     bool WithoutIdlers
 );
 
+/// <summary>What a kind would be set to, as its usual instrument reads it.</summary>
+/// <param name="Method">Of that instrument.</param>
+/// <param name="Loose">The loose end of the window.</param>
+/// <param name="Tight">The tight end.</param>
+/// <param name="Reason">Why it lies there, with its source.</param>
+public sealed record KindWindow(ReadingMethod Method, double Loose, double Tight, string Reason);
+
 /// <summary>A kind of drive in the place of a loop: the smallest of it that holds, else the one that comes nearest.</summary>
 /// <param name="IsFitted">It is what is on.</param>
 /// <param name="Setup">What it would be; null for kinds that are no loop, and where nothing comes near.</param>
@@ -62,6 +70,7 @@ public sealed record KindFit(
 /// <param name="RatioPercent">How far its ratio is off the one that is fitted.</param>
 /// <param name="Fit">Null where nobody said where things stand, and where it can’t be laid.</param>
 /// <param name="FitProblem">Why it can’t be laid; null where it can, or nobody said where things stand.</param>
+/// <param name="Window">What it would be set to; null where nothing tells it, or it must be said first how the axle is carried.</param>
 /// <param name="Figures">Of its loads; null where they can’t be told.</param>
 /// <param name="Missing">Field of the loads that would tell whether it holds; null where it is told.</param>
 /// <param name="NeedsPullN">Pull with shock that its maker must allow, N; null where that is not the question.</param>
@@ -78,6 +87,7 @@ public sealed record KindAtPlace(
     double RatioPercent,
     KindFit? Fit,
     string? FitProblem,
+    KindWindow? Window,
     LoopFigures? Figures,
     string? Missing,
     double? NeedsPullN,

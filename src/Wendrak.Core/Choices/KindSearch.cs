@@ -5,6 +5,7 @@ using Wendrak.Core.Loads;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Tension;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Core.Wheels;
 using static System.Math;
@@ -31,6 +32,7 @@ public sealed class KindSearch
     private const double WholeTolerance = 1e-6;
 
     private readonly LoadsInput _input;
+    private readonly LoopSetting _setting;
     private readonly Loop _loop;
     private readonly LoopChoice _choice;
     private readonly bool _isPullKnown;
@@ -42,11 +44,12 @@ public sealed class KindSearch
     private readonly Lazy<double> _rearOutsideMm;
 
     /// <param name="input">The loop as fitted; its strength names it.</param>
+    /// <param name="setting">How it is set as fitted.</param>
     /// <param name="own">Chains and belts of other kinds that were typed for this loop.</param>
     /// <param name="isJudged">False for what hoists, carries persons or flies.</param>
-    public KindSearch(LoadsInput input, IReadOnlyList<LoopAlternative> own, bool isJudged)
+    public KindSearch(LoadsInput input, LoopSetting setting, IReadOnlyList<LoopAlternative> own, bool isJudged)
     {
-        (_input, _own, _isJudged) = (input, own, isJudged);
+        (_input, _setting, _own, _isJudged) = (input, setting, own, isJudged);
         _loop = DriveLoops.Find(input.Drive, input.Strength.LoopKey, "Strength.LoopKey");
         _choice = input.Loops.First(c => c.LoopKey == _loop.Key);
         _isPullKnown = LoadSource.TellsPull(input.Source, input.Drive);
@@ -114,6 +117,7 @@ public sealed class KindSearch
                 null,
                 null,
                 null,
+                null,
                 []
             )
             : Laid(best);
@@ -123,7 +127,28 @@ public sealed class KindSearch
     private KindAtPlace Laid(Judged at)
     {
         (KindFit? fit, string? problem) = FitOf(at.Input, at.Choice, at.Place.IsFitted);
-        return at.Place with { Fit = fit, FitProblem = problem };
+        return at.Place with { Fit = fit, FitProblem = problem, Window = WindowOf(at) };
+    }
+
+    /// <summary>Of what is on as it is set here; of another kind as such a one is set to begin with.</summary>
+    private KindWindow? WindowOf(Judged at)
+    {
+        LoadsInput of = at.Input;
+        LoopSetting setting = at.Place.IsFitted ? _setting : StartingSetting.For(_loop.Key, of.Layout, of.Kind);
+        try
+        {
+            SetAdvice advice = SetEvaluation.Advise(
+                new(of.Drive, of.Kind, of.Loops, of.RoadWheels, of.Layout, of.Source, of.Strength, setting, []),
+                explains: false
+            );
+            return advice is { Window: { } window, WindowLooseReading: double loose, WindowTightReading: double tight }
+                ? new(advice.WindowMethod, loose, tight, window.Reason)
+                : null;
+        }
+        catch (InvalidInputException)
+        {
+            return null; // What Set would refuse has no window yet.
+        }
     }
 
     /// <summary>The first that is as good stays: they come the lightest first. Where none holds, the one that is nearest to it.</summary>
@@ -171,6 +196,7 @@ public sealed class KindSearch
                         / _ratio
                     - 1
                 ) * 100,
+                null,
                 null,
                 null,
                 null,

@@ -18,7 +18,7 @@ internal static class NoLoopKinds
             step <= kind.MostRatio * (1 + NearOne)
             && (kind.LeastRatio is not double least || step >= least * (1 - NearOne));
         KindAtPlace Is(KindHolds holds, string figure, params Working[] workings) =>
-            new(kind, false, holds, null, false, 0, null, null, null, null, null, null, null, figure, workings);
+            new(kind, false, holds, null, false, 0, null, null, null, null, null, null, null, null, figure, workings);
         if (!isRatio)
             return Is(
                 KindHolds.NotThisRatio,

@@ -84,6 +84,7 @@ internal sealed class ChoiceTable
         }
         _search = new(
             input,
+            view.SettingOf(loop),
             [
                 .. TrialsOf(view, loop),
                 .. (view.Machine.Loads?.Alternatives ?? []).Where(a => a.Strength.LoopKey == loop.Key),

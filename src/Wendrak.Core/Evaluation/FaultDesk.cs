@@ -57,7 +57,8 @@ public sealed record WayStep(
 /// <param name="On">Day of that job.</param>
 /// <param name="What">The cause, in words.</param>
 /// <param name="IsGone">Asked after the cure; null where nobody said.</param>
-public sealed record FoundBefore(long JobId, DateOnly On, string What, bool? IsGone);
+/// <param name="AsksIfGone">It was mended, nobody said yet whether it is gone, and that can still be said at its job.</param>
+public sealed record FoundBefore(long JobId, DateOnly On, string What, bool? IsGone, bool AsksIfGone);
 
 /// <summary>All that a page shows of a search for a fault of one loop.</summary>
 /// <param name="LoopKey">Of the loop.</param>

@@ -19,12 +19,16 @@ public sealed record FaultGoingOn(
     bool AsksIfGone
 )
 {
-    /// <summary>Those of a job that are not done with.</summary>
+    /// <summary>Those of a job that are not done with; of one that has ended those that were mended and nobody tried since.</summary>
     public static IEnumerable<FaultGoingOn> Of(JobSheet job) =>
         job
             .Faults.GroupBy(f => f.LoopKey)
             .Select(f => f.Last())
-            .Where(f => f.Found is not { IsGone: not null })
+            .Where(f =>
+                job.State == JobState.Ended
+                    ? f.Found is { How: not null, IsGone: null }
+                    : f.Found is not { IsGone: not null }
+            )
             .Select(f => new FaultGoingOn(
                 job.MachineId,
                 job.Id,

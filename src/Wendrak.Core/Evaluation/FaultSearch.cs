@@ -124,7 +124,9 @@ public sealed class FaultSearch
                     f.Job.Job.Id,
                     f.Job.Job.OpenedOn,
                     f.Fault.Found!.What,
-                    f.Fault.Found.IsGone
+                    f.Fault.Found.IsGone,
+                    f.Fault.Found is { How: not null, IsGone: null }
+                        && f.Job.Sheet.Faults.Last(l => l.LoopKey == f.Fault.LoopKey) == f.Fault
                 ))
                 .Reverse(),
         ];

@@ -64,19 +64,29 @@ public static class WorkPlan
     }
 
     /// <summary>The plan as the record takes it: its steps are told by the machine, whoever sends what.</summary>
+    /// <param name="tried">Other kinds of the machine’s loops, as they stand in its trials.</param>
     /// <param name="path">Where the event stands in what was sent; empty for nowhere.</param>
     /// <exception cref="InvalidInputException">The family does not suit the loop, or the change not the family.</exception>
-    public static PlanMade Fill(PlanMade sent, Machine machine, Setup fitted, string path) =>
-        Refusal.Under(path, () => Fill(sent, machine, fitted));
+    public static PlanMade Fill(
+        PlanMade sent,
+        Machine machine,
+        Setup fitted,
+        string path,
+        IReadOnlyList<LoopKind>? tried = null
+    ) => Refusal.Under(path, () => Fill(sent, machine, fitted, tried ?? []));
 
-    private static PlanMade Fill(PlanMade sent, Machine machine, Setup fitted)
+    private static PlanMade Fill(PlanMade sent, Machine machine, Setup fitted, IReadOnlyList<LoopKind> tried)
     {
         Drive drive = machine.Drives.First(d => MachineInView.LoopOf(d, sent.LoopKey) is not null);
         Loop loop = MachineInView.LoopOf(drive, sent.LoopKey)!;
         LoopChoice was = fitted.Loops.First(c => c.LoopKey == loop.Key);
         Procedure procedure = Find(machine, loop, sent.Family, sent.Change);
         Guard guard = new Guard();
-        if (sent.Wanted is { } wanted)
+        // What a trial of another kind wants are wheels of that kind.
+        if (
+            sent.Wanted is { } wanted
+            && !tried.Any(k => k.LoopKey == loop.Key && !new Guard().CheckChoice("", wanted, k.On(loop)).HasIssues)
+        )
             guard.CheckChoice($"{nameof(sent.Wanted)}.", wanted, loop);
         guard
             .That(

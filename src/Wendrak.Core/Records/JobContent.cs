@@ -40,7 +40,8 @@ public sealed class JobContent
     /// <summary>The order of the work at it; null where none was made.</summary>
     public JobPlan? Plan => _plan.Value;
 
-    public bool IsSigned => Entries is [.., { Event: JobSigned }];
+    /// <summary>Whether a fault is gone is known only on the road: it may be said after the signature, and is no part of what was signed.</summary>
+    public bool IsSigned => Entries.LastOrDefault(e => e.Event is not CureJudged)?.Event is JobSigned;
 
     /// <param name="entries">Those that stand, in their order.</param>
     /// <param name="version">Number of the newest entry, also of one that was taken back since; null for the last of these.</param>

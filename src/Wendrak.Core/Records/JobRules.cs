@@ -59,7 +59,7 @@ public static class JobRules
     {
         new Guard()
             .That(
-                !before.IsSigned,
+                !before.IsSigned || next is CureJudged,
                 "kind",
                 "closed",
                 "This job is signed: take the signature back, or begin another one."

@@ -26,7 +26,7 @@ internal static class EventUndoing
         EventRow original = row.Kind == EventRow.Undone ? rows.Single(r => r.Id == row.Undoes) : row;
         JobEvent happened = original.ToEntry().Event;
         JobContent now = EventRow.ToContent(job, rows);
-        if (now.Sheet.Signature is not null && happened is not JobSigned)
+        if (now.Sheet.Signature is not null && happened is not (JobSigned or CureJudged))
             throw new CannotUndoException("This job is signed. Take the signature back first.");
         if (happened is SetEvent set)
             CheckLoop(

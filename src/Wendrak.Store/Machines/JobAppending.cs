@@ -109,7 +109,13 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
             return sent;
         await CheckLoopAsync(edit, machineId, sent.LoopKey, path);
         IReadOnlyList<Setup> setups = await _setups.ListOfMachineAsync(edit.Session, machineId);
-        return WorkPlan.Fill(sent, machine, setups.First(s => s.Status == SetupStatus.AsFitted), path);
+        return WorkPlan.Fill(
+            sent,
+            machine,
+            setups.First(s => s.Status == SetupStatus.AsFitted),
+            path,
+            [.. setups.Where(s => s.Status == SetupStatus.Trial).SelectMany(s => s.Kinds ?? [])]
+        );
     }
 
     /// <summary>What a search rests on is the core's to say, by all that is stored of the machine and the one beside it.</summary>

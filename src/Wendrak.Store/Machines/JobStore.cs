@@ -85,13 +85,18 @@ public sealed class JobStore
         );
 
     /// <summary>What goes on or waits, on all machines, newest first.</summary>
-    public Task<IReadOnlyList<JobSheet>> ListOpenAsync() =>
+    public Task<IReadOnlyList<JobSheet>> ListOpenAsync() => ListAsync(s => s.State != JobState.Ended);
+
+    /// <summary>Those at which a fault was searched, on all machines, newest first.</summary>
+    public Task<IReadOnlyList<JobSheet>> ListSearchedAsync() => ListAsync(s => s.Faults.Count > 0);
+
+    private Task<IReadOnlyList<JobSheet>> ListAsync(Func<JobSheet, bool> which) =>
         _database.ReadAsync<IReadOnlyList<JobSheet>>(async session =>
             [
                 .. (await ContentsAsync(session, await _jobs.ListAsync(session)))
                     .Reverse()
                     .Select(j => j.Sheet)
-                    .Where(s => s.State != JobState.Ended),
+                    .Where(which),
             ]
         );
 

@@ -4,6 +4,7 @@ using Wendrak.Core.Gearing;
 using Wendrak.Core.Loads;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Tables;
+using Wendrak.Core.Tension;
 using Wendrak.Core.Tests.Fit;
 using Wendrak.Core.Tests.Gearing;
 using Wendrak.Core.Vocabulary;
@@ -25,7 +26,30 @@ public sealed class KindSearchTests
         );
 
     private static KindAtPlace At(string kind, LoadsInput input, bool isJudged = true, params LoopAlternative[] own) =>
-        new KindSearch(input, own, isJudged).At(ChoiceKinds.Find(kind)!);
+        new KindSearch(input, new("final", new(AdjusterKind.TwoEnds)), own, isJudged).At(ChoiceKinds.Find(kind)!);
+
+    /// <summary>The window a visit at Set would begin with, of what is on and of what would be.</summary>
+    [Fact]
+    public void Each_says_what_it_would_be_set_to()
+    {
+        LoadsInput input = Motorcycle();
+        KindWindow belt = At("toothedBelt", input).Window!;
+        Assert.Equal(ReadingMethod.Pluck, belt.Method);
+        Assert.True(belt.Loose < belt.Tight);
+        Assert.Contains("keep this drive's hardest pull from tooth jump", belt.Reason, StringComparison.Ordinal);
+        // How the axle is carried decides it of a chain, and nobody said.
+        Assert.Null(At("plainChain", input).Window);
+        LoopSetting own = new("final", new(AdjusterKind.TwoEnds), MakerMethod: ReadingMethod.FreePlay)
+        {
+            MakerLow = 25,
+            MakerHigh = 35,
+        };
+        KindSearch search = new(input, own, [], true);
+        KindWindow fitted = search.At(ChoiceKinds.Find(search.FittedKind!)!).Window!;
+        Assert.Equal((ReadingMethod.FreePlay, "the maker's figure, as typed"), (fitted.Method, fitted.Reason));
+        Assert.Equal((35, 25), (Math.Round(fitted.Loose, 6), Math.Round(fitted.Tight, 6)));
+        Assert.Null(At("gearPair", input).Window);
+    }
 
     [Theory]
     [InlineData("plainChain", LubricationSchool.Industrial, 1, null)]

@@ -147,6 +147,32 @@ public sealed class BuildAnswerTests
         Assert.Null(ToFit(Works.WorkedUpTo(Works.Begun(ProcedureFamily.FinalChain, ChangeKind.FrontWheel), null), was));
     }
 
+    /// <summary>A pulley of 212.5 mm is no sprocket: it is planned only where a trial is of that kind.</summary>
+    [Fact]
+    public void What_a_trial_of_another_kind_wants_are_wheels_of_that_kind()
+    {
+        (Machine machine, Setup fitted, Loop loop) = Works.On(Vocabulary.MachineKind.Motorcycle);
+        LoopKind belt = new(
+            loop.Key,
+            Vocabulary.DriveElement.VBelt,
+            "A",
+            Vocabulary.BeltArrangement.Open,
+            0.015,
+            null,
+            null,
+            null,
+            null,
+            false
+        );
+        PlanMade plan = new(ChangeKind.WholeSet, loop.Key, ProcedureFamily.FinalChain, new(loop.Key, 100, 212.5, null));
+        Assert.Equal(212.5, WorkPlan.Fill(plan, machine, fitted, "", [belt]).Wanted!.RearSize);
+        Refusals.Names("Wanted.RearSize", () => WorkPlan.Fill(plan, machine, fitted, ""));
+        Refusals.Names(
+            "Wanted.RearSize",
+            () => WorkPlan.Fill(plan, machine, fitted, "", [belt with { LoopKey = "other" }])
+        );
+    }
+
     [Fact]
     public void A_rear_wheel_in_halves_leaves_the_road_wheel_in()
     {

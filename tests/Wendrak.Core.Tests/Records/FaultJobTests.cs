@@ -1,3 +1,4 @@
+using Wendrak.Core.Evaluation;
 using Wendrak.Core.Faults;
 using Wendrak.Core.Records;
 using Wendrak.Core.Vocabulary;
@@ -16,6 +17,7 @@ public sealed class FaultJobTests
         FindingGrade.Watch,
         ["bendLinks"]
     );
+    private static readonly JobSigned Signed = new(new(2026, 12, 1), null, null, null, null);
     private static readonly FaultTested Bent = new("final", "bendLinks", "aLink");
 
     private static JobContent Job(params JobEvent[] events)
@@ -27,6 +29,31 @@ public sealed class FaultJobTests
             job = job.After(new(job.Entries.Count + 1, DateTimeOffset.UnixEpoch, "Ann", e));
         }
         return job;
+    }
+
+    /// <summary>What is known only on the road is said after the signature; all else is not.</summary>
+    [Fact]
+    public void Whether_it_is_gone_may_be_said_once_the_job_is_signed()
+    {
+        JobContent signed = Job(Knocks, Bent, Stiff, new FindingCured(Stiff.What, "freed"), Signed);
+        Assert.Equal(JobState.Ended, signed.Sheet.State);
+        JobContent judged = Judged(signed, false);
+        Assert.Equal((true, JobState.Ended), (judged.IsSigned, judged.Sheet.State));
+        Assert.False(judged.Sheet.Faults[0].Found!.IsGone);
+        Assert.True(Judged(judged, true).Sheet.Faults[0].Found!.IsGone);
+        Refusals.Names("kind", () => JobRules.CheckNext(judged, Bent));
+        FaultGoingOn asks = Assert.Single(FaultGoingOn.Of(signed.Sheet));
+        Assert.Equal((true, Stiff.What), (asks.AsksIfGone, asks.Found));
+        Assert.Empty(FaultGoingOn.Of(judged.Sheet));
+        // A search that was left open with its job asks nothing any more.
+        Assert.Empty(FaultGoingOn.Of(Job(Knocks, Bent, Signed).Sheet));
+    }
+
+    private static JobContent Judged(JobContent job, bool isGone)
+    {
+        CureJudged said = new("final", isGone);
+        JobRules.CheckNext(job, said);
+        return job.After(new(job.Entries.Count + 1, DateTimeOffset.UnixEpoch, "Ann", said));
     }
 
     private static void Refuses(string field, JobEvent next, params JobEvent[] before) =>

@@ -6438,6 +6438,7 @@ export interface components {
             fit: null | components["schemas"]["KindFit"];
             /** @description Why it can’t be laid; null where it can, or nobody said where things stand. */
             fitProblem: null | string;
+            window: null | components["schemas"]["KindWindow"];
             figures: null | components["schemas"]["LoopFigures"];
             /** @description Field of the loads that would tell whether it holds; null where it is told. */
             missing: null | string;
@@ -6514,6 +6515,23 @@ export interface components {
         KindToTry: {
             /** @description Key of the kind. */
             kind: string;
+        };
+        /** @description What a kind would be set to, as its usual instrument reads it. */
+        KindWindow: {
+            /** @description Of that instrument. */
+            method: components["schemas"]["ReadingMethod"];
+            /**
+             * Format: double
+             * @description The loose end of the window.
+             */
+            loose: number;
+            /**
+             * Format: double
+             * @description The tight end.
+             */
+            tight: number;
+            /** @description Why it lies there, with its source. */
+            reason: string;
         };
         /** @description A setup whose kinds of loops stood on a machine as it was read. */
         KindsInView: {

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import type { ChoiceColumn, ChoiceDesk, LoopWeighing } from '../api/choice'
 import { CHECK_WORDS } from '../loop/checkWords'
 import { lengthText } from '../loop/fitWords'
+import { endsText, METHOD_WORDS } from '../loop/readings'
 import { isToothed } from '../machine/driveElements'
 import { pairText } from '../machine/words'
 import { fixed, signed } from '../quantities/format'
@@ -222,6 +223,15 @@ const PLACE_ROWS: [string, Tell][] = [
               : `, rear ${signed(units.toShown('fine', place.fit.rearMoreMm), 1)}`
           }`
         : null,
+  ],
+  [
+    'set to',
+    ({ place }, _, units) =>
+      place?.window
+        ? `${endsText(place.window.method, Math.min(place.window.loose, place.window.tight), Math.max(place.window.loose, place.window.tight), units)}, ${METHOD_WORDS[place.window.method ?? 'pluck']}`
+        : place?.setup
+          ? 'nothing tells it yet: Set asks'
+          : null,
   ],
   ['frame must open', ({ place, frameMustOpen }) => (place ? (frameMustOpen ? 'yes' : 'no') : null)],
   ['oil', ({ place }) => (place ? (place.kind.isOiled ? 'oiled' : 'dry') : null)],
