@@ -83,6 +83,49 @@ test('the door “something is wrong” to a cured job', async ({ page }) => {
   await expect(panel(page, 'Seen')).toContainText('mended: worked free with oil')
 })
 
+test('what was mended and signed is asked about until somebody tried it', async ({ page }) => {
+  const id = await addMachine(page, 'Signed before the ride')
+  const say = async (event: object) => {
+    const said = await page.request.post(`/api/machines/${id}/faults/final`, {
+      data: { on: '2026-11-30', key: crypto.randomUUID(), event: { loopKey: 'final', ...event } },
+    })
+    expect(said.ok()).toBe(true)
+    return said.json()
+  }
+  await say({ kind: 'faultDescribed', signs: ['knocksOnce'], circumstances: [], notSo: [] })
+  const { jobId, found } = await say({ kind: 'faultFound', causes: ['stiffLink'] })
+  const signed = await page.request.post(`/api/jobs/${jobId}/events`, {
+    data: {
+      events: [
+        { key: 'cure', event: { kind: 'findingCured', what: found.what, how: 'freed' } },
+        {
+          key: 'sign',
+          event: {
+            kind: 'jobSigned',
+            signedOn: '2026-11-30',
+            score: null,
+            word: null,
+            despite: null,
+            reason: null,
+          },
+        },
+      ],
+    },
+  })
+  expect(signed.ok()).toBe(true)
+  await page.goto('/faults')
+  await panel(page, 'Signed before the ride')
+    .getByRole('link', { name: /Is it gone\?/ })
+    .click()
+  const before = panel(page, 'Found before on this loop')
+  await expect(before).toContainText('mended: is it gone?')
+  await before.getByRole('button', { name: 'It still did it' }).click()
+  await expect(before).toContainText('not gone')
+  await expect(before.getByRole('button')).toHaveCount(0)
+  await page.goto('/faults')
+  await expect(panel(page, 'Signed before the ride')).toContainText('What does it do?')
+})
+
 test('a look that stops it: do not ride it, on the yard too, and gone with its answer', async ({ page }) => {
   const id = await addMachine(page, 'Clipped')
   await knocks(page, id)

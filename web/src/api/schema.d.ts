@@ -946,7 +946,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Searches for a fault that go on, on all machines, the newest first */
+        /** Searches for a fault that go on, and mended ones that nobody tried since, on all machines, the newest first */
         get: operations["listFaults"];
         put?: never;
         post?: never;
@@ -4991,6 +4991,8 @@ export interface components {
             what: string;
             /** @description Asked after the cure; null where nobody said. */
             isGone: null | boolean;
+            /** @description It was mended, nobody said yet whether it is gone, and that can still be said at its job. */
+            asksIfGone: boolean;
         };
         /** @description A run between two speeds, found in a trace. */
         FoundRun: {
