@@ -63,6 +63,21 @@ const shims: Step = all(
   fill('Between the shafts', '270'),
   fill('Belt long, where it bends', '850'),
 )
+/** A belt between sheaves that open and close: no machine of the yard has one. */
+const variable: Step = async (page) => {
+  const { machine, fitted } = await (await page.request.get('/api/machines/starting/winch')).json()
+  const sheave = { loopKey: fitted[0].loopKey, adjuster: { kind: 'sheaveShims' }, shims: {} }
+  const added = await page.request.post('/api/machines', {
+    data: {
+      machine: { ...machine, name: 'Sheaves', kind: 'moped', layouts: null, settings: [sheave] },
+      fitted,
+      fittedVersion: 0,
+    },
+  })
+  await page.goto(`/machines/${(await added.json()).machine.id}/set`)
+  await begun(page)
+  await comes('Shims in at each bolt')(page)
+}
 const stay: Step = async () => {}
 const storing = { send: press('Store') }
 const stood = all(press('Where things stand'), dialog)
@@ -137,6 +152,7 @@ const FORMS: Form[] = [
       all(say('straight-edge'), say('Two readings of this belt make the curve its own')),
     ],
   },
+  { name: 'a sheave is set by its shims', path: '/machines/4/set', open: [variable] },
   {
     name: 'a sprung arm is set',
     path: '/machines/7/set',
