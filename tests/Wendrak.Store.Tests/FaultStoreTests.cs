@@ -115,6 +115,18 @@ public sealed class FaultStoreTests : IDisposable
     }
 
     [Fact]
+    public async Task A_machine_that_stood_beside_it_may_leave_the_yard()
+    {
+        long machine = await MachineAsync();
+        Machine other = (await _store.AddMachineAsync()).Machine;
+        FaultDescribed beside = Knocks with { Control = new(other.Id, ["dust"]) };
+        await SaidAsync(machine, beside);
+        await _store.Machines.RemoveAsync("Ann", other.Id, other.Version, default);
+        JobSheet job = await SaidAsync(machine, beside with { Words = "worse uphill" });
+        Assert.Equal("worse uphill", job.Faults[0].Words);
+    }
+
+    [Fact]
     public async Task Whether_it_is_gone_is_asked_until_it_is_said_and_counts_also_after_the_signature()
     {
         long machine = await MachineAsync();

@@ -39,6 +39,12 @@ public static class PracticeDrive
     public static PracticeReading Read(PracticeInput input)
     {
         SetInput loop = input.Loop;
+        if (loop.Setting.Adjuster.IsOfSheave)
+            throw new InvalidInputException(
+                "Loop.Setting.Adjuster.Kind",
+                "unsuited",
+                "Shims of a sheave have no simulated drive: practise on another loop."
+            );
         (SpanFacts span, TightnessScale scale) = Refusal.Under(
             nameof(input.Loop),
             () =>

@@ -44,12 +44,13 @@ public sealed record ShimPack(
 }
 
 /// <summary>Shims at each bolt of a sheave: what is there, and what there would be after the move.</summary>
+/// <param name="RisesMm">How far one at every bolt lets the belt rise or sink.</param>
 /// <param name="In">There now; null where nobody counted.</param>
 /// <param name="Spare">That could still be put in now; null where nobody counted.</param>
 /// <param name="InAfter">There after the move.</param>
 /// <param name="SpareAfter">That could still be put in then.</param>
 /// <param name="MovedInAll">Shims of the move, all bolts together; null where nobody said how many bolts there are.</param>
-public sealed record ShimsLeft(int? In, int? Spare, int? InAfter, int? SpareAfter, int? MovedInAll)
+public sealed record ShimsLeft(double RisesMm, int? In, int? Spare, int? InAfter, int? SpareAfter, int? MovedInAll)
 {
     /// <summary>What one shim at every bolt does, for where it is told.</summary>
     internal Explained? Rises { get; private init; }
@@ -71,9 +72,10 @@ public sealed record ShimsLeft(int? In, int? Spare, int? InAfter, int? SpareAfte
             spare -= put;
         }
         int next = PutIn(units);
-        return new(count, spare, count + next, spare - next, Math.Abs(next) * stack.Bolts)
+        Explained rises = SheaveShims.Sinking.With(stack.ShimMm!.Value, stack.SheaveAngleDeg!.Value);
+        return new(rises.Value, count, spare, count + next, spare - next, Math.Abs(next) * stack.Bolts)
         {
-            Rises = SheaveShims.Sinking.With(stack.ShimMm!.Value, stack.SheaveAngleDeg!.Value),
+            Rises = rises,
         };
     }
 

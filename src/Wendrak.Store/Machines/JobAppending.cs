@@ -124,9 +124,16 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
         if (await StoredAsync(edit, before.Job.MachineId, before) is not { } stored)
             return sent;
         await CheckLoopAsync(edit, before.Job.MachineId, loopKey, path);
-        long? beside = sent is FaultDescribed said ? said.Control?.MachineId : FaultSearch.ControlOf(before, loopKey);
+        long? stands = FaultSearch.ControlOf(before, loopKey);
+        long? beside = sent is FaultDescribed said ? said.Control?.MachineId : stands;
         StoredMachine? control = beside is long id ? await StoredAsync(edit, id, null) : null;
-        if (sent is FaultDescribed && beside is not null && (control is null || beside == before.Job.MachineId))
+        // One that stood beside it and left the yard since stays as it was described.
+        if (
+            sent is FaultDescribed
+            && beside is not null
+            && beside != stands
+            && (control is null || beside == before.Job.MachineId)
+        )
             throw new InvalidInputException(
                 $"{path}.{nameof(FaultDescribed.Control)}.{nameof(ControlSaid.MachineId)}",
                 "unknown",

@@ -75,7 +75,7 @@ public sealed class SheaveShimsAtSetTests
         Assert.Equal(stands + (stands < 0 ? 3 : -3) * rises, advice.ExpectedLoosestReading!.Value, 9);
         Assert.Equal(1.0027, rises, 4);
         ShimsLeft left = advice.Shims!;
-        Assert.Equal((5, 5, 9), (left.In, left.Spare, left.MovedInAll));
+        Assert.Equal((rises, 5, 5, 9), (left.RisesMm, left.In, left.Spare, left.MovedInAll));
         Assert.Equal(putsIn ? (8, 2) : (2, 8), (left.InAfter, left.SpareAfter));
         Assert.Contains(advice.Workings, w => Math.Abs(w.Result.Value - rises) < 1e-12);
     }
@@ -171,6 +171,13 @@ public sealed class SheaveShimsAtSetTests
             () => SetEvaluation.Advise(SetCases.Belt() with { Setting = setting with { Shims = null } })
         );
     }
+
+    [Fact]
+    public void It_has_no_simulated_drive() =>
+        Refusals.Names(
+            "Loop.Setting.Adjuster.Kind",
+            () => PracticeDrive.Read(new(1, Input(Told, Stands(1)), LockState.Torqued))
+        );
 
     [Fact]
     public void It_moves_no_wheel_and_another_adjuster_forgets_how_far_one_goes()

@@ -24,9 +24,11 @@ export function BeforeVisit({ setting, isPracticeOnly }: { setting: Setting; isP
         <Button size="sm" onClick={setting.begin} loading={setting.isPending}>
           Begin as found
         </Button>
-        <Button size="sm" variant="default" onClick={setting.practise}>
-          Practise on a simulated drive
-        </Button>
+        {!setting.loop.setting.adjuster.isOfSheave && (
+          <Button size="sm" variant="default" onClick={setting.practise}>
+            Practise on a simulated drive
+          </Button>
+        )}
       </Group>
     </Panel>
   )

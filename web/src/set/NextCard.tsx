@@ -118,6 +118,11 @@ export function NextCard({
           {reserve}
         </LabelledValue>
       )}
+      {advice.shims && (
+        <LabelledValue name="a shim at every bolt moves it by">
+          {units.show('fine', advice.shims.risesMm)}
+        </LabelledValue>
+      )}
       {advice.shims && advice.shims.inAfter !== null && (
         <LabelledValue name={turns ? 'shims in at each bolt then' : 'shims in at each bolt'}>
           {advice.shims.inAfter}
