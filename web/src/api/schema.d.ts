@@ -12229,6 +12229,11 @@ export interface components {
         /** @description Shims at each bolt of a sheave: what is there, and what there would be after the move. */
         ShimsLeft: {
             /**
+             * Format: double
+             * @description How far one at every bolt lets the belt rise or sink.
+             */
+            risesMm: number;
+            /**
              * Format: int32
              * @description There now; null where nobody counted.
              */
