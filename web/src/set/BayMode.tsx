@@ -62,7 +62,7 @@ export function BayMode({
       {!isFirst && <BayTurns setting={setting} round={round} />}
       <p className={classes.reading}>
         {value ?? '–'}
-        <small>{positionWord(position, positions)}</small>
+        {positions > 1 && <small>{positionWord(position, positions)}</small>}
       </p>
       {!isToKeep && (
         <BayReading setting={setting} round={round} position={position} reading={reading} onRead={onRead} />
@@ -73,9 +73,11 @@ export function BayMode({
             Read it anew
           </Button>
         ) : (
-          <Button size="xl" className={classes.big} variant="default" onClick={onNext}>
-            Next place
-          </Button>
+          positions > 1 && (
+            <Button size="xl" className={classes.big} variant="default" onClick={onNext}>
+              Next place
+            </Button>
+          )
         )}
         <ReasonedButton
           size="xl"

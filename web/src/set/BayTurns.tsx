@@ -3,25 +3,31 @@ import classes from './BayMode.module.css'
 import { TurnDial } from './TurnDial'
 import type { RoundDraft } from './useRound'
 import type { Setting } from './useSetting'
-import { turnedText } from './words'
+import { shimsText, turnedText } from './words'
 
 /** What was turned before this reading, by steps of a hand on a clock's face. */
 export function BayTurns({ setting, round }: { setting: Setting; round: RoundDraft }) {
-  const how = setting.advice.data?.setting.adjuster
+  const set = setting.advice.data?.setting
+  const how = set?.adjuster
   if (!how) return null
+  // Shims are counted as they are put in; whether that lets the belt rise is the core's to say.
+  const putsIn = set.shims?.raisesByPuttingIn === false ? -1 : 1
   const sides = how.hasTwoEnds
     ? ([
         ['left', 'leftUnits', how.leftClockwiseTightens],
         ['right', 'rightUnits', how.rightClockwiseTightens],
       ] as const)
-    : ([['turned', 'leftUnits', how.leftClockwiseTightens]] as const)
+    : ([[how.isOfSheave ? 'shims' : 'turned', 'leftUnits', how.leftClockwiseTightens]] as const)
   return (
     <div className={classes.pair}>
       {sides.map(([name, key, clockwiseTightens]) => {
         const units = round.now[key]
-        const text = turnedText(units, how.kind)
+        const text = how.isOfSheave ? shimsText(units * putsIn) : turnedText(units, how.kind)
+        const [less, more] = how.isOfSheave ? ['one out', 'one in'] : ['looser', 'tighter']
         const step = (way: number) =>
-          round.say('turned', { [key]: Math.round(units / how.step + way) * how.step })
+          round.say('turned', {
+            [key]: Math.round(units / how.step + way * (how.isOfSheave ? putsIn : 1)) * how.step,
+          })
         return (
           // biome-ignore lint/a11y/useSemanticElements: a fieldset can't be laid out as a row
           <div key={name} className={classes.turned} role="group" aria-label={`Turned, ${name}`}>
@@ -29,7 +35,7 @@ export function BayTurns({ setting, round }: { setting: Setting; round: RoundDra
               variant="default"
               className={classes.step}
               onClick={() => step(-1)}
-              aria-label={`${name}: looser`}
+              aria-label={`${name}: ${less}`}
             >
               −
             </Button>
@@ -51,7 +57,7 @@ export function BayTurns({ setting, round }: { setting: Setting; round: RoundDra
               variant="default"
               className={classes.step}
               onClick={() => step(1)}
-              aria-label={`${name}: tighter`}
+              aria-label={`${name}: ${more}`}
             >
               +
             </Button>

@@ -8,6 +8,7 @@ import {
   positionWord,
   readOnText,
   rollText,
+  shimsText,
   stepText,
   turnedText,
   turnText,
@@ -52,6 +53,13 @@ describe('turns', () => {
 })
 
 describe('what comes next', () => {
+  it('counts shims as they are put in or taken out', () => {
+    expect([3, -2, 0].map(shimsText)).toEqual(['3 in', '2 out', 'none moved'])
+    expect(
+      moveText(move({ side: null, units: 2, clockwise: null, putsIn: false }), 'sheaveShims', 'shims'),
+    ).toBe('Take 2 shims out at each bolt')
+  })
+
   it('names the adjuster, the part of a turn and the sense, and leaves the other alone', () => {
     expect(nextText(advice({}))).toBe('Right adjuster 1/16 turn clockwise, left untouched.')
     expect(rollText(advice({}))).toBe('Roll the wheel four turns by hand, then read.')

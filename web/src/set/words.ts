@@ -156,6 +156,10 @@ export function turnedText(units: number, kind: Adjuster['kind']): string {
   return `${units > 0 ? '+' : '−'}${text}`
 }
 
+/** “3 out”, “1 in”: shims at each bolt before a round. */
+export const shimsText = (putIn: number): string =>
+  putIn === 0 ? 'none moved' : `${figure(Math.abs(putIn), 2)} ${putIn > 0 ? 'in' : 'out'}`
+
 /**
  * “Right adjuster 1/16 turn clockwise”.
  * @param sole What a single adjuster is called here.
