@@ -9,7 +9,7 @@ import type {
 } from '../api/client'
 import { METHOD_WORDS, readingText } from '../loop/readings'
 import { choicesOf } from '../quantities/choices'
-import { figure } from '../quantities/format'
+import { figure, plain } from '../quantities/format'
 import type { Units } from '../quantities/units'
 
 /** What the core's answers about setting are called on the page. */
@@ -158,7 +158,7 @@ export function turnedText(units: number, kind: Adjuster['kind']): string {
 
 /** “3 out”, “1 in”: shims at each bolt before a round. */
 export const shimsText = (putIn: number): string =>
-  putIn === 0 ? 'none moved' : `${figure(Math.abs(putIn), 2)} ${putIn > 0 ? 'in' : 'out'}`
+  putIn === 0 ? 'none moved' : `${plain(Math.abs(putIn))} ${putIn > 0 ? 'in' : 'out'}`
 
 /**
  * “Right adjuster 1/16 turn clockwise”.
