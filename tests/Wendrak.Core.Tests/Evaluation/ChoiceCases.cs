@@ -1,11 +1,5 @@
-using System.Text.Json;
 using Wendrak.Core.Choices;
 using Wendrak.Core.Evaluation;
-using Wendrak.Core.Gearing;
-using Wendrak.Core.Loads;
-using Wendrak.Core.Records;
-using Wendrak.Core.Stock;
-using Wendrak.Core.Tables;
 using Wendrak.Core.Vocabulary;
 
 namespace Wendrak.Core.Tests.Evaluation;
