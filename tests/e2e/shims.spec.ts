@@ -45,7 +45,7 @@ test('shims are asked for once, taken out by the wedge, counted, and the visit e
   await expect(next(page)).toContainText('What do the shims do here?')
   await choose(page, 'Shims lie', /^under bolts/)
   await setting(page).getByLabel('Bolts with shims').fill('3')
-  await setting(page).getByLabel('Could still go in at each').fill('2')
+  await setting(page).getByLabel('Shims there are for each').fill('7')
   await setting(page).getByRole('button', { name: 'Store' }).click()
   await expect(next(page)).toContainText('Take 3 shims out at each bolt, 9 in all')
   // 3.7 mm − 3 · 0.5 mm / (2 · tan 14°)
@@ -65,7 +65,7 @@ test('shims are asked for once, taken out by the wedge, counted, and the visit e
   await expect(next(page)).toContainText('does not turn free at idle')
   await expect(next(page)).toContainText('the belt is not the one')
   const { machine } = await readMachine(page, id)
-  expect(machine.settings[0].shims).toMatchObject({ shimMm: 0.5, sheaveAngleDeg: 28, bolts: 3, spare: 2 })
+  expect(machine.settings[0].shims).toMatchObject({ shimMm: 0.5, sheaveAngleDeg: 28, bolts: 3, owned: 7 })
   // Bench and workshop know it, too.
   await page.goto(`/machines/${id}/build`)
   await expect(page.getByRole('combobox', { name: 'Done by the procedure' })).toHaveValue(

@@ -7,13 +7,13 @@ namespace Wendrak.Core.Tension;
 /// <param name="ShimMm">Thickness of one.</param>
 /// <param name="SheaveAngleDeg">Between the faces of the sheave.</param>
 /// <param name="Sense">What they do here: both ways are built.</param>
-/// <param name="Spare">So many more could go in at each bolt; null where nobody counted.</param>
+/// <param name="Owned">That there are for each bolt, in it or beside it; null where nobody counted.</param>
 /// <param name="Bolts">That have shims, the same count at each; null where nobody said.</param>
 public sealed record ShimPack(
     double? ShimMm = null,
     double? SheaveAngleDeg = null,
     ShimSense? Sense = null,
-    int? Spare = null,
+    int? Owned = null,
     int? Bolts = null
 )
 {
@@ -35,7 +35,7 @@ public sealed record ShimPack(
         Guard guard = new Guard()
             .CheckShim(nameof(ShimMm), ShimMm)
             .CheckSheaveAngle(nameof(SheaveAngleDeg), SheaveAngleDeg)
-            .BetweenIfGiven(nameof(Spare), Spare, 0, SheaveShims.MostShims, "shims")
+            .BetweenIfGiven(nameof(Owned), Owned, 0, SheaveShims.MostShims, "shims")
             .BetweenIfGiven(nameof(Bolts), Bolts, FewestBolts, MostBolts, "bolts");
         if (Sense is ShimSense sense)
             guard.OneOf(nameof(Sense), sense);
@@ -60,20 +60,22 @@ public sealed record ShimsLeft(double RisesMm, int? In, int? Spare, int? InAfter
     /// <returns>Null where no sheave is set by shims, or nobody said what they do.</returns>
     internal static ShimsLeft? Of(LoopSetting setting, IReadOnlyList<SetRound> rounds, double units)
     {
-        if (setting is not { Adjuster.IsOfSheave: true, Shims: { IsTold: true, Sense: ShimSense sense } stack })
+        if (setting is not { Adjuster.IsOfSheave: true, Shims: { IsTold: true, Sense: ShimSense sense } told })
             return null;
         int PutIn(double raised) => (int)Math.Round(SheaveShims.PutsIn(sense, raises: true) ? raised : -raised);
         int? count = null;
-        int? spare = stack.Spare;
         foreach (SetRound round in rounds)
-        {
-            int put = PutIn(round.LeftUnits);
-            count = round.ShimsIn ?? count + put;
-            spare -= put;
-        }
+            count = round.ShimsIn ?? count + PutIn(round.LeftUnits);
         int next = PutIn(units);
-        Explained rises = SheaveShims.Sinking.With(stack.ShimMm!.Value, stack.SheaveAngleDeg!.Value);
-        return new(rises.Value, count, spare, count + next, spare - next, Math.Abs(next) * stack.Bolts)
+        Explained rises = SheaveShims.Sinking.With(told.ShimMm!.Value, told.SheaveAngleDeg!.Value);
+        return new(
+            rises.Value,
+            count,
+            told.Owned - count,
+            count + next,
+            told.Owned - count - next,
+            Math.Abs(next) * told.Bolts
+        )
         {
             Rises = rises,
         };

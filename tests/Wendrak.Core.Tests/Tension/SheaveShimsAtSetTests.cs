@@ -15,7 +15,7 @@ namespace Wendrak.Core.Tests.Tension;
 /// </summary>
 public sealed class SheaveShimsAtSetTests
 {
-    private static readonly ShimPack Told = new(0.5, 28, ShimSense.UnderOpeningBolts, Spare: 2, Bolts: 3);
+    private static readonly ShimPack Told = new(0.5, 28, ShimSense.UnderOpeningBolts, Owned: 6, Bolts: 3);
 
     private static SetInput Input(ShimPack? shims, params SetRound[] rounds)
     {
@@ -66,7 +66,7 @@ public sealed class SheaveShimsAtSetTests
         bool putsIn
     )
     {
-        SetAdvice advice = Advise(Told with { Sense = sense, Spare = 5 }, Stands(stands, shims: 5));
+        SetAdvice advice = Advise(Told with { Sense = sense, Owned = 10 }, Stands(stands, shims: 5));
         Assert.Equal(NextStep.Turn, advice.Next);
         AdjusterMove move = advice.Moves.Single();
         Assert.Equal((3, putsIn, stands < 0), (move.Units, move.PutsIn!.Value, move.Tightens));
@@ -88,7 +88,7 @@ public sealed class SheaveShimsAtSetTests
         Assert.Equal((1, 5), (advice.Shims!.In, advice.Shims.Spare));
         advice = Advise(Told, Stands(3.7, shims: 4), Stands(0.7, raised: -3, shims: 2));
         Assert.Equal(2, advice.Shims!.In);
-        Assert.Null(Advise(Told with { Spare = null }, Stands(3.7)).Shims!.In);
+        Assert.Null(Advise(Told with { Owned = null }, Stands(3.7, shims: 4)).Shims!.Spare);
     }
 
     [Fact]
@@ -97,7 +97,7 @@ public sealed class SheaveShimsAtSetTests
         SetAdvice two = Advise(Told, Stands(4, shims: 2));
         Assert.Equal((NextStep.Turn, 2, 0), (two.Next, two.Moves.Single().Units, two.Shims!.InAfter));
         Assert.Equal(NextStep.NoShimLeft, Advise(Told, Stands(4, shims: 0)).Next);
-        Assert.Equal(NextStep.NoShimLeft, Advise(Told with { Spare = 0 }, Stands(-2, shims: 3)).Next);
+        Assert.Equal(NextStep.NoShimLeft, Advise(Told with { Owned = 3 }, Stands(-2, shims: 3)).Next);
         // A shim would bring it no nearer: it is no matter that none is there.
         Assert.Equal(NextStep.AsNearAsAHand, Advise(Told with { ShimMm = 2 }, Stands(1.6, shims: 0)).Next);
     }
@@ -159,7 +159,7 @@ public sealed class SheaveShimsAtSetTests
         LoopSetting setting = Input(Told).Setting;
         Refuses("Setting.Shims.ShimMm", setting with { Shims = Told with { ShimMm = 0.04 } });
         Refuses("Setting.Shims.SheaveAngleDeg", setting with { Shims = Told with { SheaveAngleDeg = 61 } });
-        Refuses("Setting.Shims.Spare", setting with { Shims = Told with { Spare = 31 } });
+        Refuses("Setting.Shims.Owned", setting with { Shims = Told with { Owned = 31 } });
         Refuses("Setting.Shims.Bolts", setting with { Shims = Told with { Bolts = 1 } });
         Refuses("Setting.Shims", setting with { Adjuster = new(AdjusterKind.OneScrew) });
         Refuses("Setting.Adjuster.MmPerUnit", setting with { Adjuster = new(AdjusterKind.SheaveShims, 2) });

@@ -75,7 +75,7 @@ internal static class SetSamples
             null,
             null,
             null,
-            new("final", new(AdjusterKind.SheaveShims), Shims: new(0.5, 28, ShimSense.UnderOpeningBolts, 4, 3))
+            new("final", new(AdjusterKind.SheaveShims), Shims: new(0.5, 28, ShimSense.UnderOpeningBolts, 9, 3))
             {
                 MakerMethod = ReadingMethod.BeltHeight,
                 MakerLow = -0.5,

@@ -12210,9 +12210,9 @@ export interface components {
             sense?: null | components["schemas"]["ShimSense"];
             /**
              * Format: int32
-             * @description So many more could go in at each bolt; null where nobody counted.
+             * @description That there are for each bolt, in it or beside it; null where nobody counted.
              */
-            spare?: null | number;
+            owned?: null | number;
             /**
              * Format: int32
              * @description That have shims, the same count at each; null where nobody said.

@@ -32,7 +32,6 @@ export function ShimsTool({ bench, fit }: { bench: Workbench; fit: Fit }) {
     wantedMm: 0,
     ...(said?.sheaveAngleDeg != null && { sheaveAngleDeg: said.sheaveAngleDeg }),
     ...(said?.shimMm != null && { shimMm: said.shimMm }),
-    ...(said?.spare != null && { spare: said.spare }),
   }))
   const [sense, setSense] = useState<NonNullable<ShimSense> | 'unknown'>(said?.sense ?? 'unknown')
   const [isDriver, setDriver] = useState(false)

@@ -134,7 +134,7 @@ export function SettingFields({
     set({ shims: { ...shims, ...part } as LoopSetting['shims'] })
   const ofShims = (
     label: string,
-    key: 'shimMm' | 'sheaveAngleDeg' | 'spare' | 'bolts',
+    key: 'shimMm' | 'sheaveAngleDeg' | 'owned' | 'bolts',
     quantity?: Quantity,
     unit?: string,
   ) => number(label, `shims.${key}`, shims?.[key], (value) => setShims({ [key]: value }), quantity, unit)
@@ -176,7 +176,7 @@ export function SettingFields({
               onChange={(sense) => setShims({ sense })}
             />
             {ofShims('Bolts with shims', 'bolts')}
-            {ofShims('Could still go in at each', 'spare')}
+            {ofShims('Shims there are for each', 'owned')}
           </>
         )}
         {isEccentric &&
