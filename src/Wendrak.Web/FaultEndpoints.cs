@@ -40,7 +40,7 @@ public static class FaultEndpoints
         int? most = null
     )
     {
-        FaultGoingOn[] open = [.. (await jobs.ListSearchedAsync()).SelectMany(FaultGoingOn.Of)];
+        FaultGoingOn[] open = [.. FaultGoingOn.AllOf(await jobs.ListSearchedAsync())];
         return TypedResults.Ok(ListPart.Take(open, f => f.JobId, after, most, context));
     }
 

@@ -145,6 +145,9 @@ public sealed class FaultStoreTests : IDisposable
         Change newest = (await _store.History.ListAsync(machine, null, 1))[0];
         await UndoAsync(newest.Id);
         Assert.Empty(await _store.Jobs.CountFaultsAsync());
+        // And again.
+        await UndoAsync((await _store.History.ListAsync(machine, null, 1))[0].Id);
+        Assert.Equal([new FaultCount("clipLost", 1, 1)], await _store.Jobs.CountFaultsAsync());
         Assert.Equal(JobState.Ended, (await _store.Jobs.ListSheetsAsync(machine))[0].State);
     }
 

@@ -1,6 +1,8 @@
 using Wendrak.Core.Choices;
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Procedures;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Vocabulary;
 using Wendrak.Store.Ledger;
@@ -65,6 +67,42 @@ public sealed class KindStoreTests : IDisposable
         await _store.UndoLastAsync();
         Assert.Equal(before, await EveryOrder.EverythingAsync(_store));
         Assert.Equal(DriveElement.Chain, await OnAsync(machine.Machine.Id));
+    }
+
+    /// <summary>Pulleys of a broken diameter go on no chain: the trial of a V-belt is what was planned.</summary>
+    [Fact]
+    public async Task A_plan_for_a_kind_that_is_tried_fits_that_kind()
+    {
+        long id = (await _store.AddMachineAsync()).Machine.Id;
+        LoopKind belt = new(
+            "final",
+            DriveElement.VBelt,
+            "A",
+            BeltArrangement.Open,
+            0.015,
+            null,
+            null,
+            null,
+            null,
+            false
+        );
+        LoopChoice wanted = new("final", 100, 212.5, null);
+        JobSheet job = (
+            await _store.Jobs.OpenAsync("Ann", id, new(2026, 12, 1), new(JobReason.Visit, null, null, null), default)
+        )!;
+        PlanMade plan = new(ChangeKind.WholeSet, "final", ProcedureFamily.FinalChain, wanted);
+        await Assert.ThrowsAsync<InvalidInputException>(() =>
+            _store.Jobs.AppendAsync("Ann", job.Id, [new("early", plan)], default)
+        );
+        Setup trial = (
+            await _store.Setups.AddTrialAsync("Ann", id, new("V-belt", [wanted], null, null), default, [belt])
+        )!;
+        await _store.Jobs.AppendAsync("Ann", job.Id, [new("plan", plan)], default);
+        int key = 0;
+        await PlannedWork.WorkAsync(_store, job, () => $"step {key++}");
+        IReadOnlyList<Setup> setups = (await _store.Setups.PutPlanOnAsync("Ann", job.Id, default))!;
+        Assert.Equal(trial.Id, setups.Single(s => s.Status == SetupStatus.AsFitted).Id);
+        Assert.Equal(DriveElement.VBelt, await OnAsync(id));
     }
 
     [Fact]

@@ -23,6 +23,13 @@ internal static class PlannedWork
     public static async Task<LoopChoice> PutPartsOnAsync(TempStore store, JobSheet job, Func<string> key)
     {
         LoopChoice wanted = await PlanAsync(store, job, key);
+        await WorkAsync(store, job, key);
+        return wanted;
+    }
+
+    /// <summary>Every step until its parts are on.</summary>
+    public static async Task WorkAsync(TempStore store, JobSheet job, Func<string> key)
+    {
         IEnumerable<ProcedureStep> steps = (await store.Jobs.FindPlanAsync(job.Id))!.Plan.Steps.Select(s => s.Step);
         await store.Jobs.AppendAsync(
             "Ann",
@@ -30,7 +37,6 @@ internal static class PlannedWork
             [.. steps.TakeWhile(s => s.Phase <= StepPhase.On).Select(s => new SentEvent(key(), Done(s)))],
             default
         );
-        return wanted;
     }
 
     private static StepDone Done(ProcedureStep step) =>

@@ -19,6 +19,20 @@ public sealed record FaultGoingOn(
     bool AsksIfGone
 )
 {
+    /// <summary>Of each loop what its newest search left open: what was found since tells of an older one, too.</summary>
+    /// <param name="jobs">At which a fault was searched, newest first.</param>
+    public static IEnumerable<FaultGoingOn> AllOf(IEnumerable<JobSheet> jobs)
+    {
+        HashSet<(long, string)> seen = [];
+        foreach (JobSheet job in jobs)
+        {
+            FaultGoingOn[] open = [.. Of(job)];
+            foreach (string loopKey in job.Faults.Select(f => f.LoopKey).Distinct())
+                if (seen.Add((job.MachineId, loopKey)) && open.FirstOrDefault(f => f.LoopKey == loopKey) is { } fault)
+                    yield return fault;
+        }
+    }
+
     /// <summary>Those of a job that are not done with; of one that has ended those that were mended and nobody tried since.</summary>
     public static IEnumerable<FaultGoingOn> Of(JobSheet job) =>
         job

@@ -207,13 +207,16 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
                     );
                 IReadOnlyList<LoopChoice> wheels = MirroredSetups.Complete(machine.Drives, old.Loops, [wanted]);
                 IReadOnlyList<Setup> all = await _setups.ListOfMachineAsync(edit.Session, machine.Id);
+                Loop on = MachineRules.LoopsOf(machine).First(l => l.Key == plan.LoopKey);
+                bool isOtherKind =
+                    plan.Change is ChangeKind.ChainToBelt or ChangeKind.BeltToChain
+                    || new Guard().CheckChoice("", wanted, on).HasIssues;
                 Setup next =
                     all.FirstOrDefault(s =>
                         s.Status == SetupStatus.Trial
                         && s.HasSameWheels(wheels, old.RoadWheels)
-                        // Another kind is meant where the plan changes a chain to a belt, or back; and only there.
-                        && (s.Kinds is { Count: > 0 })
-                            == (plan.Change is ChangeKind.ChainToBelt or ChangeKind.BeltToChain)
+                        // Another kind is meant where the plan changes a chain to a belt, or back, or its wheels don’t go on what is on.
+                        && (s.Kinds is { Count: > 0 }) == isOtherKind
                     ) ?? await AddAsync(edit, machine, MachineRules.TrialName(wanted, all), wheels, old.RoadWheels);
                 edit.What = $"fitted {next.Name}, as planned";
                 await PutOnAsync(edit, (old, machine), (next, machine));

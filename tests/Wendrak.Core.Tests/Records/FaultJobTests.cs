@@ -45,6 +45,12 @@ public sealed class FaultJobTests
         FaultGoingOn asks = Assert.Single(FaultGoingOn.Of(signed.Sheet));
         Assert.Equal((true, Stiff.What), (asks.AsksIfGone, asks.Found));
         Assert.Empty(FaultGoingOn.Of(judged.Sheet));
+        // A newer search of the loop tells of this one, too; one of another loop does not.
+        JobSheet newer = Judged(signed, true).Sheet;
+        Assert.Empty(FaultGoingOn.AllOf([newer, signed.Sheet]));
+        Assert.Equal(Stiff.What, Assert.Single(FaultGoingOn.AllOf([signed.Sheet, newer])).Found);
+        JobSheet other = Job(Knocks with { LoopKey = "other" }).Sheet;
+        Assert.Equal(["other", "final"], FaultGoingOn.AllOf([other, signed.Sheet]).Select(f => f.LoopKey));
         // A search that was left open with its job asks nothing any more.
         Assert.Empty(FaultGoingOn.Of(Job(Knocks, Bent, Signed).Sheet));
     }
