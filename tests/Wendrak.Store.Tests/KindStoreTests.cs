@@ -69,9 +69,14 @@ public sealed class KindStoreTests : IDisposable
         Assert.Equal(DriveElement.Chain, await OnAsync(machine.Machine.Id));
     }
 
-    /// <summary>Pulleys of a broken diameter go on no chain: the trial of a V-belt is what was planned.</summary>
-    [Fact]
-    public async Task A_plan_for_a_kind_that_is_tried_fits_that_kind()
+    /// <summary>
+    /// Pulleys of a broken diameter go on no chain; wheels that go on what is on as well, or are the very ones, do not say which
+    /// kind was planned: its trial does.
+    /// </summary>
+    [Theory]
+    [InlineData(100, 212.5)]
+    [InlineData(14, 42)]
+    public async Task A_plan_for_a_kind_that_is_tried_fits_that_kind(double front, double rear)
     {
         long id = (await _store.AddMachineAsync()).Machine.Id;
         LoopKind belt = new(
@@ -86,23 +91,56 @@ public sealed class KindStoreTests : IDisposable
             null,
             false
         );
-        LoopChoice wanted = new("final", 100, 212.5, null);
+        LoopChoice wanted = new("final", front, rear, null);
         JobSheet job = (
             await _store.Jobs.OpenAsync("Ann", id, new(2026, 12, 1), new(JobReason.Visit, null, null, null), default)
         )!;
-        PlanMade plan = new(ChangeKind.WholeSet, "final", ProcedureFamily.FinalChain, wanted);
-        await Assert.ThrowsAsync<InvalidInputException>(() =>
-            _store.Jobs.AppendAsync("Ann", job.Id, [new("early", plan)], default)
-        );
         Setup trial = (
             await _store.Setups.AddTrialAsync("Ann", id, new("V-belt", [wanted], null, null), default, [belt])
         )!;
+        // Another trial has the same wheels, of the kind that is on.
+        if (front < 20)
+            await _store.Setups.AddTrialAsync("Ann", id, new("Chain", [wanted], null, null), default);
+        PlanMade plan = new(ChangeKind.WholeSet, "final", ProcedureFamily.FinalChain, null, TrialId: trial.Id);
+        await Assert.ThrowsAsync<InvalidInputException>(() =>
+            _store.Jobs.AppendAsync("Ann", job.Id, [new("early", plan with { TrialId = 999 })], default)
+        );
         await _store.Jobs.AppendAsync("Ann", job.Id, [new("plan", plan)], default);
         int key = 0;
         await PlannedWork.WorkAsync(_store, job, () => $"step {key++}");
         IReadOnlyList<Setup> setups = (await _store.Setups.PutPlanOnAsync("Ann", job.Id, default))!;
         Assert.Equal(trial.Id, setups.Single(s => s.Status == SetupStatus.AsFitted).Id);
         Assert.Equal(DriveElement.VBelt, await OnAsync(id));
+    }
+
+    [Fact]
+    public async Task A_plan_of_a_trial_goes_with_it_into_a_copy_and_fits_nothing_else_once_it_is_given_up()
+    {
+        (FittedMachine machine, Setup trial) = await TriedAsync();
+        JobOpened opened = new(JobReason.Visit, null, null, null);
+        JobSheet job = (await _store.Jobs.OpenAsync("Ann", machine.Machine.Id, new(2026, 12, 1), opened, default))!;
+        PlanMade plan = new(ChangeKind.WholeSet, "final", ProcedureFamily.FinalChain, null, TrialId: trial.Id);
+        await _store.Jobs.AppendAsync("Ann", job.Id, [new("plan", plan)], default);
+        int key = 0;
+        await PlannedWork.WorkAsync(_store, job, () => $"step {key++}");
+
+        MachineFile file = (await _store.Files.WriteAsync(machine.Machine.Id))!;
+        long copy = (await _store.Files.ReadAsync("Ann", file, default)).Machine.Id;
+        JobSheet copied = (await _store.Jobs.ListSheetsAsync(copy)).Single();
+        long itsTrial = (await _store.Setups.ListAsync(copy)).Single(s => s.Status == SetupStatus.Trial).Id;
+        Assert.NotEqual(trial.Id, itsTrial);
+        Assert.Equal(itsTrial, (await _store.Jobs.FindPlanAsync(copied.Id))!.Plan.TrialId);
+
+        await _store.Setups.ChangeAsync("Ann", trial with { Status = SetupStatus.Discarded }, default);
+        InvalidInputException gone = await Assert.ThrowsAsync<InvalidInputException>(() =>
+            _store.Setups.PutPlanOnAsync("Ann", job.Id, default)
+        );
+        Assert.Equal("trial_gone", gone.Issues[0].Code);
+        await _store.UndoLastAsync();
+        await _store.Setups.PutPlanOnAsync("Ann", job.Id, default);
+        Assert.Equal(DriveElement.ToothedBelt, await OnAsync(machine.Machine.Id));
+        await _store.Setups.PutPlanOnAsync("Ann", copied.Id, default);
+        Assert.Equal(DriveElement.ToothedBelt, await OnAsync(copy));
     }
 
     [Fact]

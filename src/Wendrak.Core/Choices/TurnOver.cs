@@ -39,8 +39,8 @@ public sealed record TurnOver(
     /// <summary>So fine that a lead is not won and lost again within one: the lead of an option falls or rises all the way with a figure.</summary>
     private const int Steps = 8;
 
-    /// <summary>To less than a millionth.</summary>
-    private const int Halvings = 22;
+    /// <summary>To a ten-thousandth: prices and lives are told to three digits.</summary>
+    private const int Halvings = 12;
 
     /// <summary>The weighing as it is with the change.</summary>
     public LoopWeighing On(LoopWeighing weighing) => At(weighing, To);

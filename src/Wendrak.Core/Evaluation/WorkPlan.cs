@@ -64,30 +64,38 @@ public static class WorkPlan
     }
 
     /// <summary>The plan as the record takes it: its steps are told by the machine, whoever sends what.</summary>
-    /// <param name="tried">Other kinds of the machine’s loops, as they stand in its trials.</param>
     /// <param name="path">Where the event stands in what was sent; empty for nowhere.</param>
-    /// <exception cref="InvalidInputException">The family does not suit the loop, or the change not the family.</exception>
-    public static PlanMade Fill(
-        PlanMade sent,
-        Machine machine,
-        Setup fitted,
-        string path,
-        IReadOnlyList<LoopKind>? tried = null
-    ) => Refusal.Under(path, () => Fill(sent, machine, fitted, tried ?? []));
+    /// <param name="trial">That it names; null where it names none, or none that is still tried on this machine.</param>
+    /// <exception cref="InvalidInputException">
+    /// The family does not suit the loop, the change not the family, or the trial is none or has other wheels.
+    /// </exception>
+    public static PlanMade Fill(PlanMade sent, Machine machine, Setup fitted, string path, Setup? trial = null) =>
+        Refusal.Under(path, () => Fill(sent, machine, fitted, trial));
 
-    private static PlanMade Fill(PlanMade sent, Machine machine, Setup fitted, IReadOnlyList<LoopKind> tried)
+    private static PlanMade Fill(PlanMade sent, Machine machine, Setup fitted, Setup? trial)
     {
         Drive drive = machine.Drives.First(d => MachineInView.LoopOf(d, sent.LoopKey) is not null);
         Loop loop = MachineInView.LoopOf(drive, sent.LoopKey)!;
         LoopChoice was = fitted.Loops.First(c => c.LoopKey == loop.Key);
         Procedure procedure = Find(machine, loop, sent.Family, sent.Change);
-        Guard guard = new Guard();
-        // What a trial of another kind wants are wheels of that kind.
-        if (
-            sent.Wanted is { } wanted
-            && !tried.Any(k => k.LoopKey == loop.Key && !new Guard().CheckChoice("", wanted, k.On(loop)).HasIssues)
-        )
-            guard.CheckChoice($"{nameof(sent.Wanted)}.", wanted, loop);
+        Guard guard = new Guard().That(
+            sent.TrialId is null || trial is { Status: SetupStatus.Trial },
+            nameof(sent.TrialId),
+            "unknown",
+            "Name a trial of this machine, or none."
+        );
+        LoopChoice? tried = trial?.Loops.First(c => c.LoopKey == loop.Key);
+        guard.That(
+            tried is null || sent.Wanted is null || sent.Wanted == tried,
+            nameof(sent.Wanted),
+            "not_of_trial",
+            "Leave the wheels to the trial, or give the ones it has."
+        );
+        LoopChoice? wanted = sent.Wanted ?? tried;
+        // Wheels of a trial are of the kind that is tried in it.
+        LoopKind? kind = trial?.Kinds?.FirstOrDefault(k => k.LoopKey == loop.Key);
+        if (wanted is not null)
+            guard.CheckChoice($"{nameof(sent.Wanted)}.", wanted, kind?.On(loop) ?? loop);
         guard
             .That(
                 sent.Wanted is null || sent.Wanted.LoopKey == sent.LoopKey,
@@ -98,7 +106,8 @@ public static class WorkPlan
             .ThrowIfAny();
         return sent with
         {
-            Wanted = sent.Wanted == was ? null : sent.Wanted,
+            Wanted = wanted == was && kind is null ? null : wanted,
+            TrialId = wanted == was && kind is null ? null : sent.TrialId,
             Made = new(
                 procedure.Title,
                 procedure.Version,

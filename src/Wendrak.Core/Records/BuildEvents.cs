@@ -58,12 +58,14 @@ public sealed record MadePlan(string Title, int ProcedureVersion, LoopChoice Was
 /// <param name="Family">Of the procedure.</param>
 /// <param name="Wanted">Wheels and length that are to go on; null for those that are on.</param>
 /// <param name="Made">The core says it, whoever sends what.</param>
+/// <param name="TrialId">The trial it puts on, with the kind of loop that is tried in it; 0 where that is gone, null for none.</param>
 public sealed record PlanMade(
     ChangeKind Change,
     string LoopKey,
     ProcedureFamily Family,
     LoopChoice? Wanted,
-    MadePlan? Made = null
+    MadePlan? Made = null,
+    long? TrialId = null
 ) : JobEvent;
 
 /// <summary>A value that a step asked for.</summary>

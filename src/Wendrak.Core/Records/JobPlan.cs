@@ -57,6 +57,7 @@ public sealed record TrayLine(TrayPart Part, string Step, TrayState State, strin
 /// <param name="Done">Steps that are not open.</param>
 /// <param name="MinutesDone">Usual time of those, min.</param>
 /// <param name="MinutesLeft">Usual time of the others, min.</param>
+/// <param name="TrialId">The trial that is to go on; 0 where it is gone, null where the plan is of no trial.</param>
 public sealed record JobPlan(
     ChangeKind Change,
     string LoopKey,
@@ -70,7 +71,8 @@ public sealed record JobPlan(
     string? Next,
     int Done,
     double MinutesDone,
-    double MinutesLeft
+    double MinutesLeft,
+    long? TrialId
 )
 {
     private const string DryTorqueOnWet =
@@ -87,14 +89,18 @@ public sealed record JobPlan(
     /// <summary>What went on and the machine does not say yet; null until its parts are on, and where nothing else goes on.</summary>
     /// <param name="fitted">What the machine says.</param>
     public LoopChoice? ToFit(Setup fitted) =>
-        Wanted is { } wanted && IsOn && fitted.Loops.FirstOrDefault(l => l.LoopKey == LoopKey) is { } on && on != wanted
+        Wanted is { } wanted
+        && IsOn
+        && fitted.Loops.FirstOrDefault(l => l.LoopKey == LoopKey) is { } on
+        // A trial of another kind may have the very numbers of what is on.
+        && (TrialId is long trial ? fitted.Id != trial : on != wanted)
             ? wanted
             : null;
 
     /// <summary>Other wheels went on by this plan, and nobody has said at the job that the machine has others since.</summary>
     internal bool IsUntold(IEnumerable<JobEntry> entries) =>
         Wanted is { } wanted
-        && wanted != Was
+        && (TrialId is not null || wanted != Was)
         && IsOn
         && !entries
             .SkipWhile(e => e.Event is not PlanMade)
@@ -157,7 +163,8 @@ public sealed record JobPlan(
             steps.FirstOrDefault(s => s.State == StepState.Open)?.Step.Key,
             steps.Count(s => s.State != StepState.Open),
             steps.Where(s => s.State != StepState.Open).Sum(s => s.Step.Minutes),
-            steps.Where(s => s.State == StepState.Open).Sum(s => s.Step.Minutes)
+            steps.Where(s => s.State == StepState.Open).Sum(s => s.Step.Minutes),
+            plan.TrialId
         );
     }
 

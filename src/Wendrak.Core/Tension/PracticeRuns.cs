@@ -65,9 +65,8 @@ public static class PracticeRuns
                     rounds.Sum(r => Math.Abs(r.LeftUnits) + Math.Abs(r.RightUnits)),
                     over
                 );
-            LockState locked = advice.Next == NextStep.TightenAndRead ? LockState.Torqued : LockState.Nipped;
             turned += advice.Next == NextStep.Turn ? 1 : 0;
-            rounds.Add(bench.Read(rounds, move.left, move.right, locked));
+            rounds.Add(bench.Read(rounds, move.left, move.right, advice.UsualLock));
             double past = bench.OverByUnits(rounds);
             wasOver &= past > 0;
             // What was found too tight is no overshoot until it was inside once.

@@ -28,4 +28,13 @@ internal static class ReadingMethods
         adjuster == AdjusterKind.SheaveShims ? OfSheave
         : element == DriveElement.Chain ? OfChain
         : OfBelt;
+
+    /// <summary>What a maker's window can be told in: any of them but a hand, which has no figures.</summary>
+    internal static IReadOnlyList<ReadingMethod> OfWindow(DriveElement element, AdjusterKind adjuster) =>
+        [.. For(element, adjuster).Where(m => m != ReadingMethod.Feel)];
+
+    /// <summary>Places all round that find the tight one, the fewest first; a belt stands as high in its sheave at every place.</summary>
+    /// <remarks>Source: common practice.</remarks>
+    internal static IReadOnlyList<int> PlacesFor(AdjusterKind adjuster) =>
+        adjuster == AdjusterKind.SheaveShims ? [1] : [4, 6, 8];
 }

@@ -91,6 +91,7 @@ public enum SetGoal
 /// <param name="ExpectedLoosestReading">After the move, in the method of the last round.</param>
 /// <param name="Reserve">What the adjuster has left, now and after the move; null where nothing tells it.</param>
 /// <param name="Shims">Of a sheave that is set by them: what is there now and after the move; null elsewhere, and where nobody said what they do.</param>
+/// <param name="UsualLock">What is fast when the next round is read, where nobody says otherwise.</param>
 /// <param name="IsOffStand">True when the last round was read on the wheels, while the window is for the stand.</param>
 /// <param name="LoosenFirst">True when something is to be turned and the nut was tight at the last reading.</param>
 /// <param name="IsTensionInside">True when the last round was read for tension and is inside: only then it may be called tight enough.</param>
@@ -137,6 +138,7 @@ public sealed record SetAdvice(
     double? ExpectedGapMm,
     SetReserve? Reserve,
     ShimsLeft? Shims,
+    LockState UsualLock,
     bool IsOffStand,
     bool LoosenFirst,
     bool IsTensionInside,

@@ -9,8 +9,16 @@ namespace Wendrak.Core.Tension;
 public static class SetEvaluation
 {
     private const int TurnsToRoll = 4; // a belt finds its place in a few turns of the wheel: common practice
-    private const int FewestPlaces = 4; // of the wheel, to find its tight one: common practice
     private const double WornSpreadMm = 8; // of play round the wheel: common practice, 8 to 10 mm
+
+    /// <summary>
+    /// A drive is found as it runs: tight. After that it is nipped between rounds, until it is where it should be; the bolts of a
+    /// sheave go in before its belt can climb. Source: common practice.
+    /// </summary>
+    private static LockState UsualLock(SetInput input, NextStep next) =>
+        input.Rounds.Count == 0 || next == NextStep.TightenAndRead || input.Setting.Adjuster.IsOfSheave
+            ? LockState.Torqued
+            : LockState.Nipped;
 
     /// <exception cref="InvalidInputException">A part of the question is refused.</exception>
     /// <param name="explains">Whether the workings are told, too.</param>
@@ -74,6 +82,7 @@ public static class SetEvaluation
             last?.GapMm is double gap ? Math.Max(0, gap + advisor.Gap.Predict(skew, 0)) : null,
             reserve,
             shims,
+            UsualLock(input, next),
             input is { Layout.SwingArm: not null, Rounds: [.., { OnStand: false }] }
                 && input.Loop.DriveElement == DriveElement.Chain,
             next == NextStep.Turn && input.Rounds is [.., { Lock: LockState.Torqued }],
@@ -98,7 +107,8 @@ public static class SetEvaluation
             advisor.Tension.SlopeSigma,
             [.. Suspects(next, last, input)],
             input.Rounds is [.., { } newest] ? [.. ReadingDoubt.Find(newest, scale.In(newest), window)] : [],
-            scale.Unit != TightnessUnit.AboveRimMm && input.Rounds is [.., { Readings.Count: > 0 and < FewestPlaces }],
+            input.Rounds is [.., { Readings.Count: > 0 and int read }]
+                && read < ReadingMethods.PlacesFor(input.Setting.Adjuster.Kind)[0],
             [.. RoundConditions.Find(input.Rounds, TurnsToRoll)],
             explains
                 ?

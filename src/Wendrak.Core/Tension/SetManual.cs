@@ -23,6 +23,8 @@ public sealed record ClosingLine(ClosingStep Step, string Sentence, IReadOnlyLis
 /// <param name="ByHand">How it is told by hand alone; empty where it is not.</param>
 /// <param name="Closing">In the order of the hands.</param>
 /// <param name="ReadBy">What its tightness can be read by, the usual one first.</param>
+/// <param name="WindowBy">What its maker’s window can be told in.</param>
+/// <param name="Places">At how many places of the wheel it can be read all round, the fewest first.</param>
 /// <param name="PairsNeeded">How many pairs tie a gauge, or a hand, to readings that know more.</param>
 /// <param name="StraightBy">Ways to tell how straight it runs; the first one is nearest at hand.</param>
 /// <param name="Tools">What a visit asks for, in the order in which it is taken up.</param>
@@ -39,6 +41,8 @@ public sealed record SetManual(
     IReadOnlyList<SlipTestWay> ByHand,
     IReadOnlyList<ClosingLine> Closing,
     IReadOnlyList<ReadingMethod> ReadBy,
+    IReadOnlyList<ReadingMethod> WindowBy,
+    IReadOnlyList<int> Places,
     PairsNeeded PairsNeeded,
     IReadOnlyList<StraightnessMethod> StraightBy,
     IReadOnlyList<ToolKind> Tools,
@@ -103,6 +107,8 @@ public sealed record SetManual(
                 ),
             ],
             ReadingMethods.For(element, adjuster),
+            ReadingMethods.OfWindow(element, adjuster),
+            ReadingMethods.PlacesFor(adjuster),
             ReadingMethods.Pairs,
             // Only an axle with two ends has both its arms measured.
             Adjuster.IsOfTwoEnds(adjuster)

@@ -114,7 +114,7 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
             machine,
             setups.First(s => s.Status == SetupStatus.AsFitted),
             path,
-            [.. setups.Where(s => s.Status == SetupStatus.Trial).SelectMany(s => s.Kinds ?? [])]
+            setups.FirstOrDefault(s => s.Id == sent.TrialId)
         );
     }
 

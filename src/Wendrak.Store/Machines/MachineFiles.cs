@@ -115,12 +115,15 @@ public sealed class MachineFiles(Database database, ChangeLog log, JobStore jobs
             Events =
             [
                 .. job.Events.Select(e =>
-                    e.Event is SetupFitted f
-                        ? e with
+                    e with
+                    {
+                        Event = e.Event switch
                         {
-                            Event = f with { SetupId = newIds.GetValueOrDefault(f.SetupId) },
-                        }
-                        : e
+                            SetupFitted f => f with { SetupId = newIds.GetValueOrDefault(f.SetupId) },
+                            PlanMade { TrialId: long trial } p => p with { TrialId = newIds.GetValueOrDefault(trial) },
+                            JobEvent other => other,
+                        },
+                    }
                 ),
             ],
         };

@@ -205,19 +205,9 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
                         "nothing_to_fit",
                         "Tell the steps that put its parts on first; or the machine says already what is on."
                     );
-                IReadOnlyList<LoopChoice> wheels = MirroredSetups.Complete(machine.Drives, old.Loops, [wanted]);
-                IReadOnlyList<Setup> all = await _setups.ListOfMachineAsync(edit.Session, machine.Id);
-                Loop on = MachineRules.LoopsOf(machine).First(l => l.Key == plan.LoopKey);
-                bool isOtherKind =
-                    plan.Change is ChangeKind.ChainToBelt or ChangeKind.BeltToChain
-                    || new Guard().CheckChoice("", wanted, on).HasIssues;
-                Setup next =
-                    all.FirstOrDefault(s =>
-                        s.Status == SetupStatus.Trial
-                        && s.HasSameWheels(wheels, old.RoadWheels)
-                        // Another kind is meant where the plan changes a chain to a belt, or back, or its wheels don’t go on what is on.
-                        && (s.Kinds is { Count: > 0 }) == isOtherKind
-                    ) ?? await AddAsync(edit, machine, MachineRules.TrialName(wanted, all), wheels, old.RoadWheels);
+                Setup next = plan.TrialId is long trial
+                    ? await TrialOfPlanAsync(edit, trial)
+                    : await WithWheelsAsync(edit, machine, old, wanted);
                 edit.What = $"fitted {next.Name}, as planned";
                 await PutOnAsync(edit, (old, machine), (next, machine));
                 SetupFitted fitted = new(next.Id, next.Name, null, SetupFitted.FindChanged(old, next));
@@ -270,6 +260,28 @@ public sealed class SetupStore(Database database, ChangeLog log, JobStore jobs, 
             },
             ct
         );
+
+    /// <exception cref="InvalidInputException">It is given up or removed since: other wheels, or another kind, would go on unsaid.</exception>
+    private async Task<Setup> TrialOfPlanAsync(Edit edit, long id) =>
+        await _setups.FindAsync(edit.Session, id) is { Status: SetupStatus.Trial } trial
+            ? trial
+            : throw new InvalidInputException(
+                "Id",
+                "trial_gone",
+                "The trial of this plan is given up or removed: undo that, or fit what is on by hand."
+            );
+
+    /// <summary>The trial of the kind that is on with these wheels, or a new one.</summary>
+    private async Task<Setup> WithWheelsAsync(Edit edit, Machine machine, Setup old, LoopChoice wanted)
+    {
+        IReadOnlyList<LoopChoice> wheels = MirroredSetups.Complete(machine.Drives, old.Loops, [wanted]);
+        IReadOnlyList<Setup> all = await _setups.ListOfMachineAsync(edit.Session, machine.Id);
+        return all.FirstOrDefault(s =>
+                s.Status == SetupStatus.Trial
+                && s.Kinds is not { Count: > 0 }
+                && s.HasSameWheels(wheels, old.RoadWheels)
+            ) ?? await AddAsync(edit, machine, MachineRules.TrialName(wanted, all), wheels, old.RoadWheels);
+    }
 
     private Task<Setup> AddAsync(
         Edit edit,

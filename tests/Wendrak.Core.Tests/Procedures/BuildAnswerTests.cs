@@ -165,11 +165,22 @@ public sealed class BuildAnswerTests
             false
         );
         PlanMade plan = new(ChangeKind.WholeSet, loop.Key, ProcedureFamily.FinalChain, new(loop.Key, 100, 212.5, null));
-        Assert.Equal(212.5, WorkPlan.Fill(plan, machine, fitted, "", [belt]).Wanted!.RearSize);
+        Setup trial = fitted with { Id = 7, Status = SetupStatus.Trial, Loops = [plan.Wanted!], Kinds = [belt] };
+        PlanMade ofTrial = plan with { TrialId = 7, Wanted = null };
+        Assert.Equal(plan.Wanted, WorkPlan.Fill(ofTrial, machine, fitted, "", trial).Wanted);
         Refusals.Names("Wanted.RearSize", () => WorkPlan.Fill(plan, machine, fitted, ""));
         Refusals.Names(
             "Wanted.RearSize",
-            () => WorkPlan.Fill(plan, machine, fitted, "", [belt with { LoopKey = "other" }])
+            () => WorkPlan.Fill(ofTrial, machine, fitted, "", trial with { Kinds = null })
+        );
+        Refusals.Names(
+            "Wanted",
+            () => WorkPlan.Fill(ofTrial with { Wanted = new(loop.Key, 100, 200, null) }, machine, fitted, "", trial)
+        );
+        Refusals.Names("TrialId", () => WorkPlan.Fill(ofTrial, machine, fitted, ""));
+        Refusals.Names(
+            "TrialId",
+            () => WorkPlan.Fill(ofTrial, machine, fitted, "", trial with { Status = SetupStatus.Discarded })
         );
     }
 

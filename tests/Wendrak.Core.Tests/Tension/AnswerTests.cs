@@ -110,6 +110,17 @@ public sealed class AnswerTests
         Assert.False(SetEvaluation.Advise(Belt(right)).LoosenFirst);
     }
 
+    /// <summary>Common practice: found tight as it runs, nipped from then on, tight again for the last reading.</summary>
+    [Fact]
+    public void What_is_fast_at_the_next_reading_follows_from_what_is_next()
+    {
+        SetRound found = Plucked(0, 0, 1.2, AsFound);
+        SetRound right = Plucked(0, 0, 1.2, 66, 68, 70, 68);
+        Assert.Equal(LockState.Torqued, SetEvaluation.Advise(Belt()).UsualLock);
+        Assert.Equal(LockState.Nipped, SetEvaluation.Advise(Belt(found)).UsualLock);
+        Assert.Equal(LockState.Torqued, SetEvaluation.Advise(Belt(right)).UsualLock);
+    }
+
     /// <summary>A slip test has no other instrument beside it, and advises step by step.</summary>
     [Theory]
     [InlineData(1, NextStep.Turn, true)]

@@ -119,6 +119,13 @@ public sealed class SetManualTests
                 )
         );
         Assert.Equal(new PairsNeeded(2, 1), Of(DriveElement.Chain).PairsNeeded);
+        // A hand has no figures that a maker's window could be told in.
+        Assert.Equal([ReadingMethod.FreePlay, ReadingMethod.Gauge], Of(DriveElement.Chain).WindowBy);
+        Assert.Equal([4, 6, 8], Of(DriveElement.Chain).Places);
+        Assert.Equal(
+            [1],
+            SetManual.For(MachineKind.Motorcycle, InputKind.Engine, DriveElement.VBelt, AdjusterKind.SheaveShims).Places
+        );
     }
 
     [Fact]

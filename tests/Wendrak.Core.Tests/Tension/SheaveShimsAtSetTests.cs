@@ -97,6 +97,8 @@ public sealed class SheaveShimsAtSetTests
         SetAdvice two = Advise(Told, Stands(4, shims: 2));
         Assert.Equal((NextStep.Turn, 2, 0), (two.Next, two.Moves.Single().Units, two.Shims!.InAfter));
         Assert.Equal(NextStep.NoShimLeft, Advise(Told, Stands(4, shims: 0)).Next);
+        // Its bolts are at their torque whenever it is read: a loose sheave lets no belt climb.
+        Assert.Equal(LockState.Torqued, two.UsualLock);
         Assert.Equal(NextStep.NoShimLeft, Advise(Told with { Owned = 3 }, Stands(-2, shims: 3)).Next);
         // A shim would bring it no nearer: it is no matter that none is there.
         Assert.Equal(NextStep.AsNearAsAHand, Advise(Told with { ShimMm = 2 }, Stands(1.6, shims: 0)).Next);

@@ -5947,6 +5947,11 @@ export interface components {
             family: components["schemas"]["ProcedureFamily"];
             wanted: null | components["schemas"]["LoopChoice"];
             made?: null | components["schemas"]["MadePlan"];
+            /**
+             * Format: int64
+             * @description The trial it puts on, with the kind of loop that is tried in it; 0 where that is gone, null for none.
+             */
+            trialId?: null | number;
         };
         /** @description Something provisional was replaced by what belongs there. */
         JobEventProvisionalCleared: {
@@ -6327,6 +6332,11 @@ export interface components {
              * @description Usual time of the others, min.
              */
             minutesLeft: number;
+            /**
+             * Format: int64
+             * @description The trial that is to go on; 0 where it is gone, null where the plan is of no trial.
+             */
+            trialId: null | number;
         };
         /**
          * @description Why a machine came in.
@@ -11205,6 +11215,8 @@ export interface components {
             expectedGapMm: null | number;
             reserve: null | components["schemas"]["SetReserve"];
             shims: null | components["schemas"]["ShimsLeft"];
+            /** @description What is fast when the next round is read, where nobody says otherwise. */
+            usualLock: components["schemas"]["LockState"];
             /** @description True when the last round was read on the wheels, while the window is for the stand. */
             isOffStand: boolean;
             /** @description True when something is to be turned and the nut was tight at the last reading. */
@@ -11420,6 +11432,10 @@ export interface components {
             closing: components["schemas"]["ClosingLine"][];
             /** @description What its tightness can be read by, the usual one first. */
             readBy: components["schemas"]["ReadingMethod"][];
+            /** @description What its maker’s window can be told in. */
+            windowBy: components["schemas"]["ReadingMethod"][];
+            /** @description At how many places of the wheel it can be read all round, the fewest first. */
+            places: number[];
             /** @description How many pairs tie a gauge, or a hand, to readings that know more. */
             pairsNeeded: components["schemas"]["PairsNeeded"];
             /** @description Ways to tell how straight it runs; the first one is nearest at hand. */

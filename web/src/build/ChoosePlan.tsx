@@ -56,6 +56,7 @@ export function ChoosePlan({ bench, jobs }: { bench: Workbench; jobs: JobSheet[]
             family: data.family,
             wanted: bench.shown.isFitted ? null : data.wanted,
             made: null,
+            trialId: bench.shown.setup?.status === 'trial' ? bench.shown.setup.id : null,
           },
         },
       ],
@@ -64,6 +65,8 @@ export function ChoosePlan({ bench, jobs }: { bench: Workbench; jobs: JobSheet[]
   }, AGAIN_WHEN_BACK)
   const known = data?.families.find((f) => f.family === data.family)
   const step = data?.steps.find((s) => s.step.key === seen)?.step ?? data?.steps[0]?.step
+  // A kind goes on with the trial that carries it: wheels that are only picked on it have none.
+  const isUnkept = bench.shown.kindsOf !== undefined && !bench.shown.setup
   return (
     <div className={classes.build}>
       <div className={classes.column}>
@@ -116,11 +119,18 @@ export function ChoosePlan({ bench, jobs }: { bench: Workbench; jobs: JobSheet[]
                 fullWidth
                 mt="sm"
                 loading={begin.isPending}
+                disabled={isUnkept}
                 onClick={() => begin.mutate(undefined)}
                 data-no-print
               >
                 {job ? `Begin it, at the job of ${dayText(job.openedOn)}` : 'Begin it, with a new job'}
               </Button>
+              {isUnkept && (
+                <p data-no-print>
+                  These wheels are for another kind of loop and are not kept yet: keep them as a trial, then
+                  the plan puts that trial on.
+                </p>
+              )}
               {begin.error && <p role="alert">{sentenceOf(begin.error)}</p>}
               {!job && (
                 <p className="cap" data-no-print>

@@ -79,7 +79,15 @@ function Cure({ fault, desk, found }: { fault: Fault; desk: FaultDesk; found: Fo
   const plan = useChange(async (cure: FaultCure) => {
     if (!cure.family || !cure.change) return
     const { family, change } = cure
-    const event = { kind: 'planMade' as const, change, loopKey, family, wanted: null, made: null }
+    const event = {
+      kind: 'planMade' as const,
+      change,
+      loopKey,
+      family,
+      wanted: null,
+      made: null,
+      trialId: null,
+    }
     await addJobEvents({ id: jobId, events: [{ key: `cure-${found.entry}`, event }] })
     navigate(stationPath('build'))
   }, AGAIN_WHEN_BACK)

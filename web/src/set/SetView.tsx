@@ -31,13 +31,14 @@ import { SideColumn } from './SideColumn'
 import { SideMatchFigure } from './SideMatchFigure'
 import { ToReach } from './ToReach'
 import { TrendPanel } from './TrendPanel'
-import { FEWEST_PLACES, usePlace } from './usePlace'
+import { usePlace } from './usePlace'
 import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
 import { useVisit } from './useVisit'
 import { isToKeep, readOnText } from './words'
 
-const POSITIONS = [FEWEST_PLACES, 6, 8] as const
+/** While nothing can be counted. */
+const NO_ANSWER_PLACES = [4]
 
 /** Station 6: measure, turn, measure again until tight enough and straight. */
 export default function SetView() {
@@ -81,8 +82,9 @@ function Visit({
   onDraft: (draft: LoopSetting | null) => void
 }) {
   const [isBay, setBay] = useState(false)
-  const [place, setPosition] = usePlace(round.round, isBay)
-  const [chosenPlaces, setPositions] = useState<number>(FEWEST_PLACES)
+  const places = setting.advice.data?.manual.places ?? NO_ANSWER_PLACES
+  const [place, setPosition] = usePlace(round.round, isBay, places[0] ?? 1)
+  const [chosenPlaces, setPositions] = useState<number>()
   const [nextCheckOn, setNextCheckOn] = useState('')
   const [isWorking, setWorking] = useState(false)
   useShortcuts({ b: () => setBay((was) => !was) })
@@ -91,10 +93,9 @@ function Visit({
   const { job, advice } = setting
   const answer = advice.data
   const isChain = setting.loop.driveElement === 'chain'
-  // A belt stands as high in its sheave all the way round: one place tells it.
   const isOfSheave = (answer?.setting ?? setting.loop.setting).adjuster.isOfSheave
-  const positions = isOfSheave ? 1 : chosenPlaces
-  const position = isOfSheave ? 0 : place
+  const positions = places.find((n) => n === chosenPlaces) ?? places[0] ?? 1
+  const position = places.length > 1 ? place : 0
   const isPracticeOnly = bench.card.machine.id === 0
   const confirm = setting.confirm
   const inHand = round.round
@@ -146,7 +147,7 @@ function Visit({
             last={result}
             onChoose={setPosition}
           />
-          {job && !setting.isPractice && !isOfSheave && (
+          {job && !setting.isPractice && places.length > 1 && (
             <SegmentedControl
               size="xs"
               aria-label="Positions of the wheel"
@@ -155,7 +156,7 @@ function Visit({
                 setPositions(Number(value))
                 setPosition(0)
               }}
-              data={POSITIONS.map((n) => ({ value: String(n), label: `${n} places` }))}
+              data={places.map((n) => ({ value: String(n), label: `${n} places` }))}
               data-no-print
             />
           )}

@@ -26,6 +26,7 @@ export function SettingFields({
   eccentricByFitMm,
   lock,
   hasSuspension,
+  windowBy,
   isChain,
   draft,
   refusal,
@@ -41,6 +42,8 @@ export function SettingFields({
   lock: string
   /** Whether it matters here how the driven axle is carried. */
   hasSuspension: boolean
+  /** What its maker’s window can be told in. */
+  windowBy: readonly ReadingMethod[]
   isChain: boolean
   draft: LoopSetting | null
   refusal: unknown
@@ -138,11 +141,6 @@ export function SettingFields({
     quantity?: Quantity,
     unit?: string,
   ) => number(label, `shims.${key}`, shims?.[key], (value) => setShims({ [key]: value }), quantity, unit)
-  const methods: ReadingMethod[] = isOfSheave
-    ? ['beltHeight']
-    : isChain
-      ? ['freePlay', 'gauge']
-      : ['pluck', 'push', 'gauge']
   return (
     <Panel title="How it is set" note="asked once; grey: as usual">
       <div className={fields.fields}>
@@ -268,7 +266,7 @@ export function SettingFields({
           label="Maker’s window"
           data={[
             { value: '', label: 'none known' },
-            ...methods.map((value) => ({ value, label: METHOD_WORDS[value] })),
+            ...windowBy.map((value) => ({ value, label: METHOD_WORDS[value] })),
           ]}
           allowDeselect={false}
           value={setting.makerMethod ?? ''}

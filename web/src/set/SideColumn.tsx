@@ -72,6 +72,7 @@ export function SideColumn({
         eccentricByFitMm={answer?.eccentricByFitMm ?? null}
         lock={answer?.manual.lock ?? 'nut or clamp'}
         hasSuspension={answer?.manual.hasSuspension ?? false}
+        windowBy={(answer?.manual.windowBy ?? []).filter((m) => m !== null)}
         isChain={isChain}
         draft={draft}
         refusal={advice.error}

@@ -45,12 +45,8 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
   const fresh = (): SetRound => ({
     leftUnits: isFirst ? 0 : advised(advice, 'left'),
     rightUnits: isFirst ? 0 : advised(advice, 'right'),
-    // A drive is found as it runs: tight. After that it is nipped between rounds, until it is where it should be.
-    // The bolts of a sheave go in before the belt can climb.
-    lock:
-      isFirst || advice?.next === 'tightenAndRead' || advice?.setting.adjuster.isOfSheave
-        ? 'torqued'
-        : 'nipped',
+    // Nipped ends no visit: what is not known is not taken for tight.
+    lock: advice?.usualLock ?? 'nipped',
     readings: [],
     gapMm: null,
     at: null,
