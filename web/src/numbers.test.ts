@@ -139,8 +139,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
   'a share in percent': [{ file: 'job/useSendPhotos.ts', numbers: '100' }],
   'places round the wheel, and parts of a turn as they are written': [
     { file: 'set/RecordPage.tsx', numbers: '4 4' },
-    { file: 'set/SetView.tsx', numbers: '6 8' },
-    { file: 'set/usePlace.ts', numbers: '4' },
+    { file: 'set/SetView.tsx', numbers: '4' },
     { file: 'set/StraightPanel.tsx', numbers: '3 4 3 3 4' },
     { file: 'set/words.ts', numbers: '360 4 4 16 16 1e-6 16 16 4 8 16 16 16 16 4' },
   ],
