@@ -34,6 +34,7 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(AimTarget))]
 [JsonSerializable(typeof(BeltCodeAnswer))]
 [JsonSerializable(typeof(ChoiceDesk))]
+[JsonSerializable(typeof(RecordedFigures))]
 [JsonSerializable(typeof(ClosingQuestion))]
 [JsonSerializable(typeof(CoilLengthResult))]
 [JsonSerializable(typeof(CutBeltInput))]

@@ -27,10 +27,24 @@ public static class ChoiceEndpoints
                 "Kinds of drive or parts side by side in the place of a loop, what they come to, and what would turn it"
             );
         choice
+            .MapGet("/machines/{id:long}/choice/{loopKey}/record", RecordAsync)
+            .WithName("recordedFigures")
+            .WithSummary("What the record says of what is on: how long it lasts, its upkeep, what it uses, its score");
+        choice
             .MapPost("/machines/{id:long}/choice/{loopKey}/trial", TryAsync)
             .WithName("tryKind")
             .WithSummary("Keeps a kind of drive as a trial, with its wheels, length, layout and loads begun");
     }
+
+    private static async Task<Results<Ok<RecordedFigures>, NotFound>> RecordAsync(
+        long id,
+        string loopKey,
+        MachineReader machines,
+        LogStore log
+    ) =>
+        await FindAsync(id, loopKey, machines) is { } stored
+            ? TypedResults.Ok(RecordedFigures.Of(stored, loopKey, await log.ListAsync(id, RecordedFigures.LogKinds)))
+            : TypedResults.NotFound();
 
     private static async Task<Results<Created<Setup>, NotFound>> TryAsync(
         long id,

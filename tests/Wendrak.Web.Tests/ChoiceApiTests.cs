@@ -83,9 +83,26 @@ public sealed class ChoiceApiTests(WendrakServer server) : IClassFixture<Wendrak
         );
     }
 
+    /// <summary>Curlew’s two years of growth, oilings, fills and scores.</summary>
+    [Fact]
+    public async Task The_record_of_what_is_on_is_told_beside()
+    {
+        JsonNode? told = await server.Client.GetFromJsonAsync<JsonNode>("/api/machines/1/choice/final/record");
+        Assert.Equal("sealedChain", (string)told!["option"]!);
+        Assert.True((double)told["life"]!["low"]! < (double)told["life"]!["high"]!);
+        Assert.True((double)told["upkeep"]!["everyKm"]! > 0);
+        Assert.InRange((double)told["use"]!["per100"]!, 3, 6);
+        Assert.InRange((double)told["score"]!["mean"]!, 1, 5);
+        Assert.Equal(3, told["workings"]!.AsArray().Count);
+    }
+
     [Fact]
     public async Task A_loop_or_a_machine_that_is_not_there_is_said()
     {
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await server.Client.GetAsync("/api/machines/1/choice/gone/record")).StatusCode
+        );
         Assert.Equal(HttpStatusCode.NotFound, (await SendAsync("/api/machines/999/choice/final", new())).StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await SendAsync("/api/machines/1/choice/gone", new())).StatusCode);
     }

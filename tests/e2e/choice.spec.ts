@@ -203,3 +203,17 @@ test('on a phone nothing sticks out, and it prints without its controls', async 
   await expect(page.getByRole('button', { name: 'Add the reason' })).toBeHidden()
   await expect(outcome(page)).toBeVisible()
 })
+
+test('what the record says of what is on goes in at a press', async ({ page }) => {
+  await page.goto('/machines/1/choice')
+  const record = panel(page, 'What this machine’s record says')
+  await expect(record).toContainText(/lasts .* to .*, by \d+ readings of how it grows/)
+  await expect(record).toContainText(/of 5, \d+ times/)
+  await record.getByRole('button', { name: /^Put it in: looked after every/ }).click()
+  await known(page).getByText('chain, sealed rings', { exact: true }).click()
+  await expect(known(page).getByRole('combobox', { name: 'Who says how often' })).toHaveValue(
+    /measured here/i,
+  )
+  await record.getByRole('button', { name: 'working' }).click()
+  await expect(page.getByRole('dialog')).toContainText('Looked after every')
+})

@@ -134,6 +134,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'choice/CostBar.tsx', numbers: '1000' },
     { file: 'choice/OutcomeCard.tsx', numbers: '3' },
     { file: 'choice/OwnReasonsPanel.tsx', numbers: '300 80' },
+    { file: 'choice/RecordPanel.tsx', numbers: '100' },
     { file: 'choice/words.ts', numbers: '10_000' },
   ],
   'a share in percent': [{ file: 'job/useSendPhotos.ts', numbers: '100' }],

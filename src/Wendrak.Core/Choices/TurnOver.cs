@@ -40,7 +40,7 @@ public sealed record TurnOver(
     private const int Steps = 8;
 
     /// <summary>To a ten-thousandth: prices and lives are told to three digits.</summary>
-    private const int Halvings = 12;
+    private const int Halvings = 13;
 
     /// <summary>The weighing as it is with the change.</summary>
     public LoopWeighing On(LoopWeighing weighing) => At(weighing, To);

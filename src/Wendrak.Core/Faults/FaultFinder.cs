@@ -74,6 +74,7 @@ public static class FaultFinder
                 gain.Test.Tool,
                 gain.Test.People,
                 CanBeDone(gain.Test, question),
+                HasTool(gain.Test, question) ? null : FaultTests.Tools.First(t => t.Tool == gain.Test.Tool).WhoHasIt,
                 gain.Test.IsStopLook,
                 gain.Bits,
                 gain.Bits < LeastBits ? TellsMuch.Little
@@ -111,8 +112,10 @@ public static class FaultFinder
             : CanBeDone(look, question);
 
     private static bool CanBeDone(FaultTest test, FaultQuestion question) =>
-        test.People <= question.People
-        && (test.Tool is null || question.Tools is null || question.Tools.Contains(test.Tool));
+        test.People <= question.People && HasTool(test, question);
+
+    private static bool HasTool(FaultTest test, FaultQuestion question) =>
+        test.Tool is null || question.Tools is null || question.Tools.Contains(test.Tool);
 
     private static FaultOdds ToOdds(Hypothesis way, double probability) =>
         way.Causes.Count == 0

@@ -59,6 +59,7 @@ public enum TellsMuch
 /// <param name="Tool">Needed; null for none.</param>
 /// <param name="People">It takes.</param>
 /// <param name="CanBeDone">With the tools on hand and the people there.</param>
+/// <param name="WhoHasIt">Who has the tool, where it is not on hand; null where none is missing.</param>
 /// <param name="IsStopLook">With “yes” the machine does not go out.</param>
 /// <param name="GainBits">What it takes away of what is open, on average, bits.</param>
 /// <param name="Tells">For its minutes, beside the others.</param>
@@ -71,6 +72,7 @@ public sealed record TestLeft(
     string? Tool,
     int People,
     bool CanBeDone,
+    string? WhoHasIt,
     bool IsStopLook,
     double GainBits,
     TellsMuch Tells

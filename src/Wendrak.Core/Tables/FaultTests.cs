@@ -51,11 +51,21 @@ public sealed record AnswerOfCause(string Cause, string Test, string Answer, Sho
         new(row.Text("cause"), row.Text("test"), row.Text("answer"), row.Word<ShowsItself>("weight"), row.Text("why"));
 }
 
+/// <summary>A tool of the tests. Source: table <c>fault_tools.csv</c>, common practice.</summary>
+/// <param name="Tool">Its key.</param>
+/// <param name="WhoHasIt">Where a person without it can go.</param>
+public sealed record FaultTool(string Tool, string WhoHasIt)
+{
+    internal static FaultTool Read(CsvRow row) => new(row.Text("tool"), row.Text("who_has_it"));
+}
+
 /// <summary>What can be tried.</summary>
 public static class FaultTests
 {
     public static IReadOnlyList<FaultTest> All { get; } = CsvTable.Read("fault_tests", FaultTest.Read);
     public static IReadOnlyList<AnswerOfCause> OfCauses { get; } = CsvTable.Read("fault_answers", AnswerOfCause.Read);
+
+    public static IReadOnlyList<FaultTool> Tools { get; } = CsvTable.Read("fault_tools", FaultTool.Read);
 
     /// <summary>Those that tell something of such a loop, in the order of the file.</summary>
     public static IEnumerable<FaultTest> For(FaultKind kind, IReadOnlyList<FaultSetting> at)

@@ -65,6 +65,12 @@ public sealed class LogStore(Database database, ChangeLog log, JobStore jobs)
                 : await EntriesAsync(session, machineId, LogRules.Kinds)
         );
 
+    /// <summary>Lines of some kinds, in the order in which they were written.</summary>
+    /// <param name="kinds">As they are told apart in a line.</param>
+    /// <returns>Empty where there is no such machine.</returns>
+    public Task<IReadOnlyList<LogEntry>> ListAsync(long machineId, IReadOnlyCollection<string> kinds) =>
+        database.ReadAsync(session => EntriesAsync(session, machineId, kinds));
+
     /// <summary>Two setups of a machine against each other.</summary>
     /// <returns>Null when there is no such machine.</returns>
     /// <exception cref="InvalidInputException">The question can't be.</exception>

@@ -95,7 +95,7 @@ public sealed class TurnOverTests
                 // A little less of it, towards what it is now, does not: the point is told, not a point beyond it.
                 if (turn.By is TurnedBy.Price or TurnedBy.Life or TurnedBy.Failures)
                 {
-                    double less = turn.To * (turn.To > turn.From ? 1 - 1e-6 : 1 + 1e-6);
+                    double less = turn.To * (turn.To > turn.From ? 1 - 1e-4 : 1 + 1e-4);
                     Assert.NotEqual(turn.First, Decide((turn with { To = less }).On(weighing), mass).First);
                 }
             }

@@ -29,10 +29,10 @@ public sealed class WearTests
     }
 
     /// <summary>The reference's chain: 0.05, 0.16, 0.25, 0.37, 0.46 % at 0 to 8 000 km.</summary>
-    private static JobContent[] Reference =>
+    internal static JobContent[] Reference =>
         [.. new[] { 0.05, 0.16, 0.25, 0.37, 0.46 }.Select((p, i) => Job(i + 1, 2_000 * i, At(p, p - 0.03, p - 0.01)))];
 
-    private static StoredMachine With(params JobContent[] jobs) => Benches.Motorcycle() with { Jobs = jobs };
+    internal static StoredMachine With(params JobContent[] jobs) => Benches.Motorcycle() with { Jobs = jobs };
 
     private static WearAnswer Wear(StoredMachine stored) => stored.Ask(new() { Wear = new() }).Wear!.Answer!;
 

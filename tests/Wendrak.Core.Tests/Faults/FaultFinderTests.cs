@@ -150,7 +150,15 @@ public sealed class FaultFinderTests
         }
         Assert.False(result.IsFound);
         Assert.Equal(["adjusterClamped", "axleCocked"], result.Alike);
-        Assert.Contains(result.WouldTell, t => (t.Key, t.Tool, t.CanBeDone) == ("pivotAxle", "rule", false));
+        TestLeft told = result.WouldTell.Single(t => t.Key == "pivotAxle");
+        Assert.Equal(("rule", false), (told.Tool, told.CanBeDone));
+        Assert.Equal(FaultTests.Tools.Single(t => t.Tool == "rule").WhoHasIt, told.WhoHasIt);
+        Assert.All(result.Left.Where(t => t.CanBeDone), t => Assert.Null(t.WhoHasIt));
+        // Of every tool that a test asks for it is known who has it.
+        Assert.Equal(
+            FaultTests.All.Select(t => t.Tool).OfType<string>().Distinct().Order(),
+            FaultTests.Tools.Select(t => t.Tool).Order()
+        );
         // With a rule they are told.
         Assert.NotNull(Asked(alone with { Tools = ["rule"] }).Next);
     }

@@ -1,5 +1,6 @@
+import { useQuery } from '@tanstack/react-query'
 import { answered, client } from './client'
-import { useComputed } from './queries'
+import { retryLost, useComputed } from './queries'
 import type { components } from './schema'
 
 type Schemas = components['schemas']
@@ -7,6 +8,7 @@ export type ChoiceDesk = Schemas['ChoiceDesk']
 export type ChoiceColumn = Schemas['ChoiceColumn']
 export type LoopWeighing = NonNullable<Schemas['LoopWeighing']>
 export type OptionFigures = Schemas['OptionFigures']
+export type RecordedFigures = Schemas['RecordedFigures']
 export type OwnReason = Schemas['OwnReason']
 export type TurnOver = Schemas['TurnOver']
 export type KindAtPlace = NonNullable<Schemas['KindAtPlace']>
@@ -33,6 +35,20 @@ const weigh = ({ machineId, loopKey, matter, weighing }: Weighed, s: { signal: A
       ...s,
     }),
   )
+
+/** What the record says of what is on the loop; read again with whatever is written down. */
+export const useRecordedFigures = (machineId: number, loopKey: string) =>
+  useQuery({
+    queryKey: ['recorded', machineId, loopKey],
+    queryFn: ({ signal }) =>
+      answered(
+        client.GET('/api/machines/{id}/choice/{loopKey}/record', {
+          params: { path: { id: machineId, loopKey } },
+          signal,
+        }),
+      ),
+    retry: retryLost,
+  })
 
 /** Keeps a kind of drive as a trial. */
 export const tryKind = ({ machineId, loopKey, kind }: { machineId: number; loopKey: string; kind: string }) =>

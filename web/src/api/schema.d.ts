@@ -922,6 +922,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/machines/{id}/choice/{loopKey}/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the record says of what is on: how long it lasts, its upkeep, what it uses, its score */
+        get: operations["recordedFigures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines/{id}/choice/{loopKey}/trial": {
         parameters: {
             query?: never;
@@ -10559,6 +10576,81 @@ export interface components {
             school: null | string;
             wish: null | components["schemas"]["DriveWish"];
         };
+        /** @description What the record of a machine says of what is on a loop, as far as a weighing asks for it; null for what it does not say. */
+        RecordedFigures: {
+            /** @description Key of its kind of drive; null for one that is not weighed. */
+            option: null | string;
+            life: null | components["schemas"]["RecordedLife"];
+            upkeep: null | components["schemas"]["RecordedUpkeep"];
+            use: null | components["schemas"]["RecordedUse"];
+            score: null | components["schemas"]["RecordedScore"];
+            /** @description Of each figure. */
+            workings: components["schemas"]["Working"][];
+        };
+        /** @description How long what is on lasts, by how its chain grew. */
+        RecordedLife: {
+            /**
+             * Format: double
+             * @description At least, km.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description At most, km.
+             */
+            high: number;
+            /**
+             * Format: int32
+             * @description Of its growth.
+             */
+            readings: number;
+        };
+        /** @description What its owner gave it. */
+        RecordedScore: {
+            /**
+             * Format: double
+             * @description 1 to 5.
+             */
+            mean: number;
+            /**
+             * Format: int32
+             * @description How often.
+             */
+            times: number;
+        };
+        /** @description How it was looked after. */
+        RecordedUpkeep: {
+            /**
+             * Format: double
+             * @description Each time, in the mean, min.
+             */
+            minutes: number;
+            /**
+             * Format: double
+             * @description From one time to the next, in the mean, km.
+             */
+            everyKm: number;
+            /**
+             * Format: int32
+             * @description How often that was written down.
+             */
+            times: number;
+        };
+        /** @description What it used, from full to full. */
+        RecordedUse: {
+            /**
+             * Format: double
+             * @description Litres or kWh for 100 km.
+             */
+            per100: number;
+            /** @description kWh, else litres. */
+            isCharged: boolean;
+            /**
+             * Format: int32
+             * @description From full to full.
+             */
+            stretches: number;
+        };
         /** @description A row of a file that can't be taken. */
         RefusedRow: {
             /**
@@ -13627,6 +13719,8 @@ export interface components {
             people: number;
             /** @description With the tools on hand and the people there. */
             canBeDone: boolean;
+            /** @description Who has the tool, where it is not on hand; null where none is missing. */
+            whoHasIt: null | string;
             /** @description With “yes” the machine does not go out. */
             isStopLook: boolean;
             /**
@@ -16824,6 +16918,63 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChoiceDesk"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    recordedFigures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                loopKey: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedFigures"];
                 };
             };
             /** @description Bad Request */

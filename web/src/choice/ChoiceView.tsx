@@ -13,6 +13,7 @@ import { MustPanel } from './MustPanel'
 import { OutcomeCard } from './OutcomeCard'
 import { OwnReasonsPanel } from './OwnReasonsPanel'
 import { QuestionsPanel } from './QuestionsPanel'
+import { RecordPanel } from './RecordPanel'
 import { SaidByPanel } from './SaidByPanel'
 import { useWeighing } from './useWeighing'
 import { WishPanel } from './WishPanel'
@@ -89,6 +90,7 @@ function Weighed({ bench, loopKey }: { bench: Workbench; loopKey: string }) {
           isStale={answer.isStale}
           machineId={bench.card.machine.id}
         />
+        <RecordPanel weighing={weighing} desk={desk} machineId={bench.card.machine.id} />
         <FiguresPanel weighing={weighing} desk={desk} now={now} />
         <OwnReasonsPanel weighing={weighing} desk={desk} now={now} />
         <p className="cap">

@@ -84,14 +84,17 @@ export function StandsCard({ desk, onFound }: { desk: FaultDesk; onFound: (cause
                   <li key={t.key}>
                     {t.ask}{' '}
                     <span className="cap">
-                      {[t.tool && `with a ${toolText(t.tool)}`, t.people > 1 && `${t.people} people`]
+                      {[
+                        t.tool && `with a ${toolText(t.tool)}`,
+                        t.whoHasIt && `lent or done by ${t.whoHasIt}`,
+                        t.people > 1 && `by ${t.people} people`,
+                      ]
                         .filter(Boolean)
                         .join(', ')}
                     </span>
                   </li>
                 ))}
               </ul>
-              <p className="cap">A workshop that has it can tell.</p>
             </>
           ) : (
             <p className="cap">
