@@ -48,6 +48,8 @@ test('from an aim’s wishes to an outcome, what would turn it, and back from th
   await priced(page)
   await expect(outcome(page)).toContainText('Toothed belt ahead by cheap to run, if')
   const turns = page.getByRole('region', { name: 'Outcome' }).getByRole('listitem')
+  // Prices and lives turn it at the same part of themselves: which of them are the nearest is chance.
+  await page.getByRole('button', { name: /that would turn it$/ }).click()
   await expect(turns.filter({ hasText: 'when the parts of toothed belt cost more than' })).toBeVisible()
   // What it says does turn it.
   const text = await turns

@@ -16,6 +16,7 @@ namespace Wendrak.Core.Evaluation;
 public sealed record EvaluationParts
 {
     public HeadlinesQuestion? Headlines { get; init; }
+    public GuessesQuestion? Guesses { get; init; }
     public ComparisonQuestion? Comparison { get; init; }
     public BesideQuestion? SideBySide { get; init; }
     public DrivesQuestion? Drives { get; init; }
@@ -81,6 +82,7 @@ public sealed record EvaluationAnswer
 {
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<StationHeadlines>? Headlines { get; init; }
+    public Part<IReadOnlyList<MachineGuess>>? Guesses { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<SetupComparisonResult>? Comparison { get; init; }

@@ -17,6 +17,9 @@ public enum StationState
     Open,
     Done,
 
+    /// <summary>Done, as far as what it rests on is so: some of that nobody measured or typed.</summary>
+    OnGuess,
+
     /// <summary>A change of parts asks to look again, and nobody has said yet that it was done.</summary>
     LookAgain,
 }
@@ -194,7 +197,7 @@ internal static class Headlines
             bool isJudged = view.Loaded.Input.Source.IsJudged;
             Verdict verdict = isJudged ? LoadChecks.VerdictOf(checks) : Verdict.NotApplicable;
             return new(
-                verdict == Verdict.Fine ? StationState.Done : StationState.Open,
+                StateOf(view, Station.Loads, verdict == Verdict.Fine),
                 null,
                 isJudged,
                 verdict,
@@ -256,6 +259,7 @@ internal static class Headlines
 
     private static StationState StateOf(MachineInView view, Station station, bool isDone) =>
         view.IsFitted && (view.Fitted.FollowUps ?? []).Any(t => t.Station == station) ? StationState.LookAgain
-        : isDone ? StationState.Done
-        : StationState.Open;
+        : !isDone ? StationState.Open
+        : GuessList.Bears(view, station) ? StationState.OnGuess
+        : StationState.Done;
 }

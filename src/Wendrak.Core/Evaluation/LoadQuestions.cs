@@ -63,10 +63,22 @@ internal static class LoadAnswers
     public static LoopLoadsResult Loads(MachineInView view, LoadsQuestion question) =>
         question is { Source: null, Strength: null, Workings: false }
             ? view.Loads
-            : LoopLoads.Evaluate(
-                InputOf(view, view.Loops, view.RoadWheels, question.Source, question.Strength),
-                question.Workings
+            : Marked(
+                view,
+                question.Strength,
+                LoopLoads.Evaluate(
+                    InputOf(view, view.Loops, view.RoadWheels, question.Source, question.Strength),
+                    question.Workings
+                )
             );
+
+    private static LoopLoadsResult Marked(MachineInView view, LoopStrength? strength, LoopLoadsResult loads) =>
+        loads.Workings.Count == 0
+            ? loads
+            : loads with
+            {
+                Workings = new AssumedInputs(view, strength).Mark(loads.Workings),
+            };
 
     public static IReadOnlyList<CheckMends> Mends(MachineInView view, LoadsQuestion question) =>
         LoadMends.Find(InputOf(view, view.Loops, view.RoadWheels, question.Source, question.Strength));

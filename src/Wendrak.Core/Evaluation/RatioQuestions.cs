@@ -97,7 +97,13 @@ public sealed record FollowUpsQuestion;
 internal static class RatioAnswers
 {
     public static SetupComparisonResult Comparison(MachineInView view, ComparisonQuestion question) =>
-        question.Workings ? Compare(view, true) : view.Comparison;
+        question.Workings ? Marked(view, Compare(view, true)) : view.Comparison;
+
+    private static SetupComparisonResult Marked(MachineInView view, SetupComparisonResult all)
+    {
+        AssumedInputs assumed = new(view);
+        return all with { Setups = [.. all.Setups.Select(s => s with { Workings = assumed.Mark(s.Workings) })] };
+    }
 
     /// <summary>What is in view against as fitted.</summary>
     public static SetupComparisonResult Compare(MachineInView view, bool explains = false) =>

@@ -23,6 +23,7 @@ namespace Wendrak.Core.Records;
 /// <param name="Procedures">What it has of its own beside the procedures it is worked on by; null for nothing.</param>
 /// <param name="Inspections">How its loops are looked at, for those of which somebody said more than the trade does.</param>
 /// <param name="Weighings">What was weighed in the place of its loops; null for nothing.</param>
+/// <param name="Said">What somebody said is so, though it is as a typical machine of the kind has it; null for nothing.</param>
 /// <param name="Name">What people call it.</param>
 /// <param name="Note">Free words; null for none.</param>
 public sealed record Machine(
@@ -41,5 +42,6 @@ public sealed record Machine(
     IReadOnlyList<LoopSetting>? Settings = null,
     IReadOnlyList<OwnProcedure>? Procedures = null,
     IReadOnlyList<LoopInspection>? Inspections = null,
-    IReadOnlyList<LoopWeighing>? Weighings = null
+    IReadOnlyList<LoopWeighing>? Weighings = null,
+    IReadOnlyList<GuessKind>? Said = null
 ) : StoredRecord(Id, Version);

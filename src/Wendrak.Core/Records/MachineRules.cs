@@ -47,6 +47,15 @@ public static class MachineRules
         guard.Include(CheckProcedures(machine));
         guard.Include(CheckInspections(machine));
         guard.Include(CheckWeighings(machine));
+        for (int i = 0; i < (machine.Said?.Count ?? 0); i++)
+            guard
+                .OneOf(FormattableString.Invariant($"{nameof(machine.Said)}[{i}]"), machine.Said![i])
+                .That(
+                    !machine.Said.Take(i).Contains(machine.Said[i]),
+                    FormattableString.Invariant($"{nameof(machine.Said)}[{i}]"),
+                    "twice",
+                    "Give each once."
+                );
         guard.ThrowIfAny();
     }
 

@@ -20,6 +20,7 @@ internal static class Benches
         {
             Layouts = [Fits.Slot(628, 668)],
             Loads = new([new("drive", PeakTorqueNm: 60)], []),
+            Said = Enum.GetValues<GuessKind>(),
         };
         return Of(machine, Drives.Pair(15, 45), more);
     }

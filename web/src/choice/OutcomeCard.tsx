@@ -62,5 +62,6 @@ export function OutcomeCard({ desk, isStale }: { desk: ChoiceDesk; isStale: bool
 function nearness({ by, from, to }: ChoiceDesk['turns'][number]) {
   if (by === 'wish') return Math.abs(to - from) / 2
   if (by === 'must' || by === 'answer') return 1
-  return Math.abs(Math.log2(to / from))
+  // Equal ones stay in their order, whatever the last digits say.
+  return Number(Math.abs(Math.log2(to / from)).toFixed(2))
 }
