@@ -1,5 +1,4 @@
 using Wendrak.Core.Gearing;
-using Wendrak.Core.Loads;
 using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 
@@ -7,8 +6,8 @@ namespace Wendrak.Core.Evaluation;
 
 /// <summary>Marks in a working what of it nobody measured or typed.</summary>
 /// <remarks>
-/// A formula is handed numbers and does not know where they come from. What they mean is told beside them, and by that it is found
-/// which of them is assumed of this machine.
+/// What a chain or belt is counted with is marked where it is put in. A value of the machine goes through many hands before a formula
+/// has it: by what it is called there it is found that it is assumed.
 /// </remarks>
 internal sealed class AssumedInputs
 {
@@ -27,37 +26,13 @@ internal sealed class AssumedInputs
         ],
     };
 
-    /// <summary>What stands for a value of a chain or belt, and whether somebody typed it.</summary>
-    internal static readonly IReadOnlyDictionary<string, Func<LoopStrength?, bool>> OfLoop = new Dictionary<
-        string,
-        Func<LoopStrength?, bool>
-    >
-    {
-        ["sag at its middle"] = s => s?.SagMm is not null,
-        ["shock factor"] = s => s?.ShockFactor is not null,
-        ["service factor"] = s => s?.ShockFactor is not null,
-        ["application factor"] = s => s?.ShockFactor is not null,
-        ["mass of a metre"] = s => s?.MassKgPerM is not null,
-        ["breaking load of all strands"] = s => s?.BreakingLoadN is not null,
-        ["pins times bushes"] = s => s?.BearingAreaMm2 is not null,
-        ["pressure angle"] = s => s?.PressureAngleDeg is not null,
-        ["one run at rest"] = s => s?.InstalledTensionN is not null,
-    };
-
     private readonly HashSet<string> _meanings;
     private readonly string[] _stages;
 
-    /// <param name="view">The machine.</param>
-    /// <param name="strength">The chain or belt as it is typed; null for what is stored.</param>
-    public AssumedInputs(MachineInView view, LoopStrength? strength = null)
+    public AssumedInputs(MachineInView view)
     {
         GuessKind[] kinds = [.. GuessList.Assumed(view)];
-        LoopStrength? told = strength ?? (view.Loop is { } loop ? GuessList.StrengthOf(view, loop) : null);
-        _meanings =
-        [
-            .. kinds.SelectMany(k => OfMachine.GetValueOrDefault(k) ?? []),
-            .. OfLoop.Where(m => !m.Value(told)).Select(m => m.Key),
-        ];
+        _meanings = [.. kinds.SelectMany(k => OfMachine.GetValueOrDefault(k) ?? [])];
         _stages =
         [
             .. view

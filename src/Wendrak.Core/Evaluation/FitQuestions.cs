@@ -76,7 +76,8 @@ public sealed record StackWorkingsQuestion(
 );
 
 /// <summary>A first layout of the loop in view.</summary>
-public sealed record StartingLayoutQuestion;
+/// <param name="Measured">Where its shafts stand; null for where the fitted length puts them.</param>
+public sealed record StartingLayoutQuestion(MeasuredPlace? Measured = null);
 
 /// <summary>A layout to begin with.</summary>
 /// <param name="Setting">How the loop is set, as it goes with that layout; null where nobody said.</param>
@@ -225,10 +226,18 @@ internal static class FitAnswers
         );
 
     /// <summary>Moved by what somebody said it is set by, else by what is usual for such a machine.</summary>
-    public static StartingLayoutAnswer Starting(MachineInView view)
+    public static StartingLayoutAnswer Starting(MachineInView view, StartingLayoutQuestion question)
+    {
+        MeasuredPlace measured = question.Measured ?? new();
+        Refusal.Under(nameof(question.Measured), () => measured.Check().ThrowIfAny());
+        StartingLayoutAnswer answer = AtCentre(view, measured.CentreMm);
+        return answer with { Layout = measured.On(answer.Layout) };
+    }
+
+    private static StartingLayoutAnswer AtCentre(MachineInView view, double? centreMm)
     {
         (Loop loop, LoopChoice choice) = (view.AnyLoop, view.ChoiceOf(view.AnyLoop));
-        LoopLayout usual = StartingLayout.For(view.Drive, choice, view.Machine.Kind);
+        LoopLayout usual = StartingLayout.For(view.Drive, choice, view.Machine.Kind, centreMm);
         if (view.Machine.Settings?.FirstOrDefault(s => s.LoopKey == loop.Key) is not { } setting)
             return new(usual, null);
         bool wantsIdler = setting.Adjuster.Kind == AdjusterKind.SprungArm;

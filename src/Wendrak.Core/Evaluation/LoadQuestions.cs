@@ -65,20 +65,14 @@ internal static class LoadAnswers
             ? view.Loads
             : Marked(
                 view,
-                question.Strength,
                 LoopLoads.Evaluate(
                     InputOf(view, view.Loops, view.RoadWheels, question.Source, question.Strength),
                     question.Workings
                 )
             );
 
-    private static LoopLoadsResult Marked(MachineInView view, LoopStrength? strength, LoopLoadsResult loads) =>
-        loads.Workings.Count == 0
-            ? loads
-            : loads with
-            {
-                Workings = new AssumedInputs(view, strength).Mark(loads.Workings),
-            };
+    private static LoopLoadsResult Marked(MachineInView view, LoopLoadsResult loads) =>
+        loads.Workings.Count == 0 ? loads : loads with { Workings = new AssumedInputs(view).Mark(loads.Workings) };
 
     public static IReadOnlyList<CheckMends> Mends(MachineInView view, LoadsQuestion question) =>
         LoadMends.Find(InputOf(view, view.Loops, view.RoadWheels, question.Source, question.Strength));

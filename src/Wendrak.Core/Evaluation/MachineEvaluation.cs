@@ -43,7 +43,7 @@ public static class MachineEvaluation
             Rail = Tell(parts.Rail, (v, _) => FitAnswers.SideToSide(v)),
             StackWorkings = Tell(parts.StackWorkings, FitAnswers.StackWorkings),
             Drawing = Tell(parts.Drawing, FitAnswers.Drawing),
-            StartingLayout = Tell(parts.StartingLayout, (v, _) => FitAnswers.Starting(v)),
+            StartingLayout = Tell(parts.StartingLayout, FitAnswers.Starting),
             StartingAdjuster = Tell(parts.StartingAdjuster, FitAnswers.AdjusterFor),
             Loads = Tell(parts.Loads, LoadAnswers.Loads),
             Mends = Tell(parts.Mends, LoadAnswers.Mends),

@@ -123,7 +123,8 @@ internal sealed class FittedLoop
                 : null,
             Loop.DriveElement == DriveElement.Chain && length % 2 != 0,
             LoopLengths.IsStandard(Loop, length),
-            travel - _fittedTravel.Value is double moved ? Math.Abs(moved) : null
+            travel - _fittedTravel.Value,
+            (travel - _fittedTravel.Value) / Counted?.TravelMm
         );
     }
 

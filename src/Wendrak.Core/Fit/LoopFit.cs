@@ -169,7 +169,7 @@ public static class LoopFit
             .ThenBy(l => l.ReservePercent < (wearLimit ?? 0))
             .ThenBy(l => l.IsStandard == false)
             .ThenBy(l => element == DriveElement.Chain && l.TravelUsedPercent > frontThird)
-            .ThenBy(l => l.MovedMm)
+            .ThenBy(l => l.MovedMm is double moved ? Math.Abs(moved) : (double?)null)
             .ThenByDescending(l => l.ReservePercent)
             .First();
         LengthReason reason =

@@ -33,7 +33,8 @@ public enum LengthReason
 /// <param name="ReachesWearLimit">True when the track outlasts the chain; null without a limit.</param>
 /// <param name="WheelbaseChangeMm">Against as fitted; null where the mover carries no road wheel or that is not known.</param>
 /// <param name="IsStandard">Whether it is of the standard's series; null where no table tells, as for chains.</param>
-/// <param name="MovedMm">How far the mover goes from where it is as fitted; null where that is not known.</param>
+/// <param name="MovedMm">How far the mover goes from where it is as fitted, mm, positive tightens; null where that is not known.</param>
+/// <param name="MovedSteps">The same in turns, clicks or shims; null where nobody said how far one goes.</param>
 /// <param name="IsHalfLink">Joined by a cranked link: weaker, and not for sealed-ring or derailleur chains.</param>
 /// <param name="Length">In links, belt teeth or mm.</param>
 /// <param name="CentreMm">Distance of the shafts with it; null where nothing closes it.</param>
@@ -49,7 +50,8 @@ public sealed record FittingLength(
     double? WheelbaseChangeMm,
     bool IsHalfLink,
     bool? IsStandard,
-    [property: JsonIgnore] double? MovedMm
+    double? MovedMm,
+    double? MovedSteps
 );
 
 /// <summary>Slack of the length in view where the mover stands.</summary>

@@ -19,12 +19,22 @@ public static class StartingLayout
     /// <summary>The driving wheel at the origin, the driven one behind it in a slot around where its length closes.</summary>
     /// <exception cref="InvalidInputException">The loop or its wheels are refused, or the length does not go round them.</exception>
     /// <param name="kind">Says what is usually moved; null for the driven axle.</param>
-    public static LoopLayout For(Drive drive, LoopChoice choice, MachineKind? kind = null)
+    /// <param name="centreMm">As measured; null for the one that the fitted length asks for.</param>
+    public static LoopLayout For(Drive drive, LoopChoice choice, MachineKind? kind = null, double? centreMm = null)
     {
         Loop loop = DriveLoops.Find(drive, choice.LoopKey, "Choice.LoopKey");
         new Guard().CheckChoice("Choice.", choice, loop).ThrowIfAny();
         TwoPulleyFormulas wheels = new(loop, choice.FrontSize, choice.RearSize);
-        double centre = Math.Round(CentreMm(wheels, choice));
+        double centre = centreMm ?? Math.Round(CentreMm(wheels, choice));
+        new Guard()
+            .That(
+                centre > wheels.TouchingMm,
+                "Measured." + nameof(MeasuredPlace.CentreMm),
+                "below_min",
+                FormattableString.Invariant($"Give more than {wheels.TouchingMm:0.0} mm: there the wheels touch."),
+                wheels.TouchingMm
+            )
+            .ThrowIfAny();
         // Short drives have less room in front: there the wheels would touch.
         Point near = new(-Math.Max(centre - RoomMm, Math.Ceiling(wheels.TouchingMm)), 0);
         Point far = new(-(centre + RoomMm), 0);

@@ -88,11 +88,14 @@ internal static class ChainChecks
     public static double StandingN(LoadedLoop loop, OperatingPoint point) => Standing(loop, point).Value;
 
     private static Explained Standing(LoadedLoop loop, OperatingPoint point) =>
-        ChainPull.Standing.With(LoopMass.KgPerM(loop) ?? 0, loop.SpeedMS(point), Sag(loop).Value);
+        ChainPull.Standing.With(Mass(loop), loop.SpeedMS(point), Sag(loop).Value);
+
+    private static Given Mass(LoadedLoop loop) =>
+        new(LoopMass.KgPerM(loop) ?? 0, IsUsual: loop.Strength.MassKgPerM is null);
 
     private static Explained Sag(LoadedLoop loop) =>
         ChainPull.Sag.With(
-            LoopMass.KgPerM(loop) ?? 0,
+            Mass(loop),
             ChainPull.GravityMS2,
             loop.SlackRunMm,
             new(SagMm(loop), IsUsual: loop.Strength.SagMm is null)
@@ -137,7 +140,12 @@ internal static class ChainChecks
             .AtMost(
                 PinPressure,
                 point.Kind,
-                InThePins.With(loop.PullN(point), loop.Shock, StandingN(loop, point), area),
+                InThePins.With(
+                    loop.PullN(point),
+                    loop.Shock,
+                    StandingN(loop, point),
+                    new(area, IsUsual: loop.Strength.BearingAreaMm2 is null)
+                ),
                 PinRow,
                 ChainPull.AllowedPinPressure(loop.SpeedMS(point))
             )

@@ -19,7 +19,10 @@ public sealed record FrictionRuns(double InstalledN, double TightN, double Slack
             return null;
         double half = loop.PullN(hardest) / 2;
         double slack = Math.Max(0, installedN - half);
-        Explained? ratio = slack > 0 ? RatioOfRuns.With(installedN, 2 * half) : null;
+        Explained? ratio =
+            slack > 0
+                ? RatioOfRuns.With(new(installedN, IsUsual: loop.Strength.InstalledTensionN is null), 2 * half)
+                : null;
         return new(
             installedN,
             slack + 2 * half,

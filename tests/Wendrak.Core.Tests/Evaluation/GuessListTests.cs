@@ -237,7 +237,7 @@ public sealed class GuessListTests
                     ],
                     Said = Enum.GetValues<GuessKind>(),
                     Loads = new(
-                        [new("drive", PeakTorqueNm: 500, MassKg: 250)],
+                        [new("drive", PeakTorqueNm: 500, MassKg: 250, Character: LoadCharacter.ModerateShock)],
                         [
                             new(
                                 "final",
