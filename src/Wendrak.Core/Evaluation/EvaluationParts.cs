@@ -23,6 +23,7 @@ public sealed record EvaluationParts
     public BandsQuestion? Bands { get; init; }
     public NearestAimsQuestion? NearestAims { get; init; }
     public StartingAimQuestion? StartingAim { get; init; }
+    public BetterAimQuestion? BetterAim { get; init; }
     public StartingSearchQuestion? StartingSearch { get; init; }
     public SearchQuestion? Search { get; init; }
     public FollowUpsQuestion? FollowUps { get; init; }
@@ -101,6 +102,7 @@ public sealed record EvaluationAnswer
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<AimTarget>? StartingAim { get; init; }
+    public Part<BetterAim>? BetterAim { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<IReadOnlyList<LoopSearch>>? StartingSearch { get; init; }

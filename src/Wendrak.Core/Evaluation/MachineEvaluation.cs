@@ -30,6 +30,7 @@ public static class MachineEvaluation
             Bands = Tell(parts.Bands, RatioAnswers.Bands, (_, _) => ("Aim", nameof(BandsQuestion.Target))),
             NearestAims = Tell(parts.NearestAims, RatioAnswers.NearestAims),
             StartingAim = Tell(parts.StartingAim, RatioAnswers.Starting),
+            BetterAim = Tell(parts.BetterAim, RatioAnswers.Better),
             StartingSearch = Tell(parts.StartingSearch, RatioAnswers.StartingSearches),
             Search = Tell(parts.Search, RatioAnswers.Search, (_, _) => ("Search", nameof(SearchQuestion.Changes))),
             FollowUps = Tell(parts.FollowUps, (v, _) => RatioAnswers.FollowUpsOf(v)),

@@ -93,6 +93,10 @@ public sealed record SearchAnswer(RatioSearchResult Found, IReadOnlyList<PairFit
 /// <summary>What has to be done again when what is in view goes on.</summary>
 public sealed record FollowUpsQuestion;
 
+/// <summary>An aim to begin with, from what somebody wants better.</summary>
+/// <param name="Better">What is wanted.</param>
+public sealed record BetterAimQuestion(Better Better);
+
 /// <summary>Answers about ratio and aim.</summary>
 internal static class RatioAnswers
 {
@@ -205,6 +209,12 @@ internal static class RatioAnswers
 
     public static AimTarget Starting(MachineInView view, StartingAimQuestion question) =>
         StartingAim.For(new(view.Drive, view.Base.Loops, view.Base.RoadWheels, view.Scope.LoopKeys, question.Kind));
+
+    public static BetterAim Better(MachineInView view, BetterAimQuestion question) =>
+        BetterAim.For(
+            new DriveTrain(view.Drive, view.OfDrive(view.Base.Loops)).FinalRatio(view.Scope.LoopKeys),
+            question.Better
+        );
 
     public static IReadOnlyList<LoopSearch> StartingSearches(MachineInView view, StartingSearchQuestion question) =>
         StartingSearch.For(

@@ -54,6 +54,8 @@ internal static class EvaluationQuestions
                 Bands = new(new CruiseSpeed(90, 5, 5_000, 5_300), true),
                 NearestAims = new(new FinalRatio(2.8, 2.9), new("gravel", "wet", "two up"), new(1, 2, 3, 1, 2, 3)),
                 StartingAim = new(StartingAimKind.TopSpeed),
+                BetterAim = new(Better.Climb),
+                Guesses = new(),
                 StartingSearch = new([5]),
                 Search = new(
                     [new("final", 13, 17, 40, 50, true, false, 3.2, [new(15, 52)])],
@@ -81,6 +83,7 @@ internal static class EvaluationQuestions
                 PairsForMove = new(5, layout),
                 FixedCentre = new(3, true, layout),
                 LengthForCentre = new(640, true),
+                StartingLayout = new(new(640, 40, 12)),
                 Suspension = new(12, 40, 10, layout, true),
                 Drawing = new(12, true, layout),
                 StartingAdjuster = new(AdjusterKind.Eccentric, new(AdjusterKind.Cam, MmPerUnit: 2), layout, "rear"),

@@ -15,6 +15,7 @@ import { useStored } from '../shell/useStored'
 import { BandResult } from './BandResult'
 import { ConditionFields } from './ConditionFields'
 import { DrivePanel } from './DrivePanel'
+import { GuessPanel } from './GuessPanel'
 import { NearestAims } from './NearestAims'
 import { Outcomes } from './Outcomes'
 import { TargetForm } from './TargetForm'
@@ -91,6 +92,7 @@ export function AimDetails({ bench, stored, list }: { bench: Workbench; stored: 
         <DrivePanel bench={bench} />
       </div>
       <div className={work.column}>
+        <GuessPanel bench={bench} />
         <Outcomes bench={bench} aim={draft} onChange={(outcomes) => setDraft({ ...draft, outcomes })} />
         <NearestAims bench={bench} aim={draft} />
         <Panel title="What it is worth to the owner" note="0 does not matter, 3 matters most">

@@ -11,7 +11,9 @@ import { EmptyState } from '../shell/EmptyState'
 import { Panel } from '../shell/Panel'
 import { AimDetails } from './AimDetails'
 import { AimList } from './AimList'
+import { BetterPanel } from './BetterPanel'
 import { DrivePanel } from './DrivePanel'
+import { GuessPanel } from './GuessPanel'
 
 /** Station 1: what the gearing must achieve, what it is worth, and what was tried. */
 export default function AimView() {
@@ -52,8 +54,12 @@ export default function AimView() {
     return (
       <div className={work.work}>
         <div className={work.column}>
+          {bench.aims.length === 0 && <BetterPanel bench={bench} />}
           {list}
           <DrivePanel bench={bench} />
+        </div>
+        <div className={work.column}>
+          <GuessPanel bench={bench} />
         </div>
       </div>
     )

@@ -2677,6 +2677,23 @@ export interface components {
             /** @description Setups to stand beside each other. */
             setupIds: number[];
         };
+        /**
+         * @description What people want of another gearing, before they think of ratios.
+         * @enum {unknown}
+         */
+        Better: "calmerCruise" | "harderPull" | "climb" | "quieter" | "lastsLonger";
+        /** @description An aim that such a wish begins with. */
+        BetterAim: {
+            /** @description Around what is fitted. */
+            target: components["schemas"]["AimTarget"];
+            /** @description What it is worth to the owner. */
+            wishes: components["schemas"]["Wishes"];
+        };
+        /** @description An aim to begin with, from what somebody wants better. */
+        BetterAimQuestion: {
+            /** @description What is wanted. */
+            better: components["schemas"]["Better"];
+        };
         /** @description A gear in the ways riders speak of it. */
         BicycleGearFigures: {
             /**
@@ -4008,12 +4025,14 @@ export interface components {
         /** @description Answers to EvaluationParts, under the same names; what was not asked is not there. */
         EvaluationAnswer: {
             headlines?: null | components["schemas"]["PartOfStationHeadlines"];
+            guesses?: null | components["schemas"]["PartOfIReadOnlyListOfMachineGuess"];
             comparison?: null | components["schemas"]["PartOfSetupComparisonResult"];
             sideBySide?: null | components["schemas"]["PartOfSetupComparisonResult"];
             drives?: null | components["schemas"]["PartOfMachineDrivesResult"];
             bands?: null | components["schemas"]["PartOfRatioBandsResult"];
             nearestAims?: null | components["schemas"]["PartOfNearestAimResult"];
             startingAim?: null | components["schemas"]["PartOfAimTarget"];
+            betterAim?: null | components["schemas"]["PartOfBetterAim"];
             startingSearch?: null | components["schemas"]["PartOfIReadOnlyListOfLoopSearch"];
             search?: null | components["schemas"]["PartOfSearchAnswer"];
             followUps?: null | components["schemas"]["PartOfIReadOnlyListOfFollowUpTask"];
@@ -4049,12 +4068,14 @@ export interface components {
         /** @description What is asked of a machine at once: one member for each thing that can be known, null for what is not asked. */
         EvaluationParts: {
             headlines?: null | components["schemas"]["HeadlinesQuestion"];
+            guesses?: null | components["schemas"]["GuessesQuestion"];
             comparison?: null | components["schemas"]["ComparisonQuestion"];
             sideBySide?: null | components["schemas"]["BesideQuestion"];
             drives?: null | components["schemas"]["DrivesQuestion"];
             bands?: null | components["schemas"]["BandsQuestion"];
             nearestAims?: null | components["schemas"]["NearestAimsQuestion"];
             startingAim?: null | components["schemas"]["StartingAimQuestion"];
+            betterAim?: null | components["schemas"]["BetterAimQuestion"];
             startingSearch?: null | components["schemas"]["StartingSearchQuestion"];
             search?: null | components["schemas"]["SearchQuestion"];
             followUps?: null | components["schemas"]["FollowUpsQuestion"];
@@ -4866,6 +4887,16 @@ export interface components {
             isHalfLink: boolean;
             /** @description Whether it is of the standard's series; null where no table tells, as for chains. */
             isStandard: null | boolean;
+            /**
+             * Format: double
+             * @description How far the mover goes from where it is as fitted, mm, positive tightens; null where that is not known.
+             */
+            movedMm: null | number;
+            /**
+             * Format: double
+             * @description The same in turns, clicks or shims; null where nobody said how far one goes.
+             */
+            movedSteps: null | number;
         };
         /** @description Two shafts that can't be moved, and the wheels that may go on them. */
         FixedCentreInput: {
@@ -5398,6 +5429,28 @@ export interface components {
          * @enum {unknown}
          */
         GrooveVerdict: "seated" | "bottoms" | "standsProud" | "sitsDeep";
+        /** @description What a guess does to a station. */
+        GuessBearing: {
+            /** @description Which. */
+            station: components["schemas"]["Station"];
+            /**
+             * Format: double
+             * @description How far its figure lies off at most when the guess is off as such guesses are, %; null where it has none without it.
+             */
+            percent: null | number;
+        };
+        /**
+         * @description What of a machine its figures can rest on before somebody measured or typed it.
+         * @enum {unknown}
+         */
+        GuessKind: "tyre" | "gearbox" | "reductions" | "speeds" | "front" | "rear" | "length" | "centre" | "suspension" | "beltWidth" | "pull" | "mass";
+        /**
+         * @description Whether something stands in for what nobody said.
+         * @enum {unknown}
+         */
+        GuessState: "notSaid" | "assumed";
+        /** @description What is still to be measured of a machine. */
+        GuessesQuestion: Record<string, never>;
         /** @description A tool that the workshop has. */
         HandTool: {
             /** @description What it is. */
@@ -8363,6 +8416,8 @@ export interface components {
             inspections?: null | components["schemas"]["LoopInspection"][];
             /** @description What was weighed in the place of its loops; null for nothing. */
             weighings?: null | components["schemas"]["LoopWeighing"][];
+            /** @description What somebody said is so, though it is as a typical machine of the kind has it; null for nothing. */
+            said?: null | components["schemas"]["GuessKind"][];
             /**
              * Format: int64
              * @description Where it is stored; 0 for one that is not stored yet. Never given twice within a kind.
@@ -8434,6 +8489,22 @@ export interface components {
             aims: components["schemas"]["Aim"][];
             jobs?: null | components["schemas"]["FiledJob"][];
             log?: null | components["schemas"]["FiledLog"][];
+        };
+        /** @description Something that nobody measured or typed. */
+        MachineGuess: {
+            kind: components["schemas"]["GuessKind"];
+            state: components["schemas"]["GuessState"];
+            /** @description What stands in for it as it is written: a marking, ratios; null for a number, and for nothing. */
+            text: null | string;
+            /**
+             * Format: double
+             * @description The number that stands in for it; null where it is written, and for nothing.
+             */
+            value: null | number;
+            /** @description Of the number; empty for a bare one. */
+            unit: string;
+            /** @description Stations that rest on it, the one it moves most first. */
+            bears: components["schemas"]["GuessBearing"][];
         };
         /**
          * @description What a machine is; decides what is usual for it, and its cautions.
@@ -8608,6 +8679,24 @@ export interface components {
          * @enum {unknown}
          */
         MeasuredOver: "pins" | "outerRollers" | "innerRollers";
+        /** @description Where the shafts of a loop stand, as a rule tells it on the machine; null for what nobody measured. */
+        MeasuredPlace: {
+            /**
+             * Format: double
+             * @description From the middle of the driving shaft to the middle of the driven one, mm.
+             */
+            centreMm?: null | number;
+            /**
+             * Format: double
+             * @description Whole way of the axle, or of what else is moved, mm.
+             */
+            slotMm?: null | number;
+            /**
+             * Format: double
+             * @description How far it stands from the end at which the loop is slackest, mm.
+             */
+            fromSlackMm?: null | number;
+        };
         /** @description What a chain was pulled with while it was measured, and how it gives, if that was looked for. */
         MeasuringPull: {
             /**
@@ -9378,6 +9467,15 @@ export interface components {
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
+        PartOfBetterAim: {
+            answer: null | components["schemas"]["BetterAim"];
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
         PartOfBuildAnswer: {
             answer: null | components["schemas"]["BuildAnswer"];
             /**
@@ -9443,6 +9541,15 @@ export interface components {
         /** @description What was known, or why not: one of both. */
         PartOfIReadOnlyListOfLoopSearch: {
             answer: null | components["schemas"]["LoopSearch"][];
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
+        PartOfIReadOnlyListOfMachineGuess: {
+            answer: null | components["schemas"]["MachineGuess"][];
             /**
              * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
              *     it is stored is named where it would stand there.
@@ -13097,7 +13204,9 @@ export interface components {
             kind: components["schemas"]["MachineKind"];
         };
         /** @description A first layout of the loop in view. */
-        StartingLayoutQuestion: Record<string, never>;
+        StartingLayoutQuestion: {
+            measured?: null | components["schemas"]["MeasuredPlace"];
+        };
         /** @description What a new loop starts with, or one that becomes another kind, until the owner gives the right figures. */
         StartingLoop: {
             driveElement: components["schemas"]["DriveElement"];
@@ -13182,7 +13291,7 @@ export interface components {
          * @description How far a station is with what is in view.
          * @enum {unknown}
          */
-        StationState: "open" | "done" | "lookAgain";
+        StationState: "open" | "done" | "onGuess" | "lookAgain";
         /** @description Screws or nuts that a step tightens. */
         StepFastener: {
             /** @description What they hold: “front nut”. */

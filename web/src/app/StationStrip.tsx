@@ -55,9 +55,10 @@ function StationLink({ station, bench, search }: { station: Station; bench: Work
       className={classes.station}
       data-done={state === 'done' || undefined}
       data-again={state === 'lookAgain' || undefined}
+      data-guess={state === 'onGuess' || undefined}
     >
       <span className={classes.number}>
-        {state === 'lookAgain' ? '↻' : state === 'done' ? '✓' : station.key}
+        {state === 'lookAgain' ? '↻' : state === 'done' ? '✓' : state === 'onGuess' ? '≈' : station.key}
       </span>
       <span>
         <b>{station.name}</b>

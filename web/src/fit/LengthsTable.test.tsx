@@ -17,6 +17,8 @@ const length = (links: number, part: Partial<FittingLength> = {}): FittingLength
   wheelbaseChangeMm: -7.4,
   isHalfLink: false,
   isStandard: null,
+  movedMm: -7.5,
+  movedSteps: -6,
   ...part,
 })
 const fitOf = (lengths: FittingLength[], part: Partial<LoopFitResult> = {}) =>
@@ -28,6 +30,7 @@ const fitOf = (lengths: FittingLength[], part: Partial<LoopFitResult> = {}) =>
     chosenLength: 112,
     recommendedLength: 110,
     reason: 'frontThird',
+    reserve: { step: { kind: 'turn', travelMm: 1.25 } },
     ...part,
   }) as LoopFitResult
 const row = (links: number) => screen.getByRole('button', { name: String(links) }).closest('tr')?.textContent
@@ -47,9 +50,9 @@ describe('the lengths that reach', () => {
     expect(screen.getByText(/130\sl?\w*: a standard length/)).toBeTruthy()
   })
 
-  it('tells place, elongation and wheelbase of each, and why one is the best', () => {
+  it('tells place, way, turns, elongation and wheelbase of each, and why one is the best', () => {
     show(<LengthsTable fit={fitOf([length(110), length(112)])} onPick={() => {}} />)
-    expect(row(110)).toMatch(/best.*639\.0.*28 % used.*3\.3 %.*−7\.4/)
+    expect(row(110)).toMatch(/best.*639\.0.*−7\.5.*−6\.0.*28 % used.*3\.3 %.*−7\.4/)
     expect(row(112)).not.toContain('best')
     expect(screen.getByText(/well forward in its travel/)).toBeTruthy()
   })

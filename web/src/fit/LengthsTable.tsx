@@ -1,5 +1,5 @@
 import type { FittingLength, LoopFitResult } from '../api/client'
-import { lengthText, REASON_WORDS, UNIT_WORDS } from '../loop/fitWords'
+import { lengthText, REASON_WORDS, STEP_WORDS, UNIT_WORDS } from '../loop/fitWords'
 import { fixed, plain, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
@@ -22,6 +22,9 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
   const isMixed = fit.lengths.some((l) => l.isStandard === false)
   const hasElongation = fit.lengthUnit === 'links'
   const hasWheelbase = fit.lengths.some((l) => l.wheelbaseChangeMm !== null)
+  const step = fit.reserve?.step
+  const hasMoves = fit.lengths.some((l) => l.movedMm !== null)
+  const hasSteps = step != null && fit.lengths.some((l) => l.movedSteps !== null)
   return (
     <>
       <div className={table.scroll}>
@@ -30,6 +33,8 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
             <tr>
               <th scope="col">{UNIT_WORDS[fit.lengthUnit]}</th>
               <th scope="col">centre</th>
+              {hasMoves && <th scope="col">{hasWheelbase ? 'axle moves' : 'it moves'}</th>}
+              {hasSteps && <th scope="col">{STEP_WORDS[step.kind][1]}</th>}
               <th scope="col">position of the adjuster</th>
               <th scope="col">{hasElongation ? 'elongation left' : 'take-up left'}</th>
               {hasWheelbase && <th scope="col">wheelbase</th>}
@@ -54,6 +59,10 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
                   {l.length === fit.recommendedLength && <span className="cap"> best</span>}
                 </th>
                 <td className="num">{l.centreMm === null ? '–' : units.show('fine', l.centreMm)}</td>
+                {hasMoves && <td className="num">{l.movedMm === null ? '–' : shift(l.movedMm, units)}</td>}
+                {hasSteps && (
+                  <td className="num">{l.movedSteps === null ? '–' : stepsText(l.movedSteps, step.kind)}</td>
+                )}
                 <td>
                   <Bar length={l} />
                 </td>
@@ -78,6 +87,10 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
     </>
   )
 }
+
+/** “+12.4”, whole clicks and shims. */
+const stepsText = (steps: number, kind: keyof typeof STEP_WORDS) =>
+  signed(Math.abs(steps) < 0.05 ? 0 : steps, kind === 'turn' ? 1 : 0)
 
 const shift = (mm: number, units: ReturnType<typeof useUnits>) =>
   `${signed(units.toShown('fine', Math.abs(mm) < 1e-6 ? 0 : mm), units.system === 'inch' ? 3 : 1)}\u00a0${units.unitOf('fine')}`

@@ -27,6 +27,7 @@ import { ShaftHubPanel } from './ShaftHubPanel'
 import { TrialsPanel } from './TrialsPanel'
 import { TrustPanel } from './TrustPanel'
 import { type LoadParts, useLoads } from './useLoads'
+import { VerdictCard } from './VerdictCard'
 import { ORIGIN_WORDS, POINT_WORDS } from './words'
 
 /** Station 4: will it hold, will it last, how is it oiled. */
@@ -52,6 +53,13 @@ export default function LoadsView() {
   return (
     <div className={work.work}>
       <div className={work.column}>
+        {answer?.isJudged && (
+          <VerdictCard
+            answer={answer}
+            mends={mends.data ?? []}
+            isToothed={isToothed(loads.loop.driveElement)}
+          />
+        )}
         <Panel
           title="Pull round the loop"
           note={at && pointNote(at)}

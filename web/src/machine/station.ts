@@ -32,4 +32,6 @@ export const WITHOUT_WORDS = {
 
 /** Beside the figure: what there is of it, with what a change of parts asks for. */
 export const noteOf = (state: StationState, ...notes: (string | false | undefined)[]): string | undefined =>
-  [...notes, state === 'lookAgain' && 'look again'].filter(Boolean).join(', ') || undefined
+  [...notes, state === 'lookAgain' && 'look again', state === 'onGuess' && 'assumed']
+    .filter(Boolean)
+    .join(', ') || undefined

@@ -1,10 +1,10 @@
 import { Button, Group } from '@mantine/core'
 import type { LoopSetting, SetAdvice } from '../api/client'
 import { sentenceOf } from '../api/issues'
+import { SUSPENSION_WORDS } from '../loop/suspension'
 import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
 import { choicesOf } from '../quantities/choices'
-import { SUSPENSION_WORDS } from './words'
 
 /** What is asked before it goes on, and what is done where nothing is turned. */
 export function NextChoices({

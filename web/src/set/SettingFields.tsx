@@ -5,6 +5,7 @@ import { askFor } from '../api/evaluation'
 import { issueFor } from '../api/issues'
 import type { ReadingMethod } from '../loop/readings'
 import { METHOD_WORDS } from '../loop/readings'
+import { SUSPENSION_WORDS } from '../loop/suspension'
 import { ADJUSTER_WORDS } from '../machine/adjusters'
 import { DraftBar } from '../machine/DraftBar'
 import type { Workbench } from '../machine/useWorkbench'
@@ -14,7 +15,7 @@ import { QuantityField } from '../quantities/QuantityField'
 import { type Quantity, useUnits } from '../quantities/units'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
-import { capital, DEGREES_IN_A_TURN, SEEN_WORDS, SHIM_SENSE_WORDS, SUSPENSION_WORDS } from './words'
+import { capital, DEGREES_IN_A_TURN, SEEN_WORDS, SHIM_SENSE_WORDS } from './words'
 
 type Numbers<T> = { [K in keyof T]-?: T[K] extends number | null | undefined ? K : never }[keyof T]
 

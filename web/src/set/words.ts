@@ -57,12 +57,6 @@ export const DESPITE_WORDS: Record<ClosedDespite, string> = {
   noTorque: 'the final torque has no figure',
 }
 
-/** How the driven axle is carried. */
-export const SUSPENSION_WORDS: Record<NonNullable<LoopSetting['suspension']>, string> = {
-  swingArm: 'by a swing arm',
-  rigid: 'rigid, no rear suspension',
-}
-
 /** From where clockwise is meant. */
 export const SEEN_WORDS: Record<NonNullable<Adjuster['seenFrom']>, string> = {
   behind: 'from behind',

@@ -2,6 +2,7 @@ import { Modal } from '@mantine/core'
 import type { Working } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { figure, plain } from '../quantities/format'
+import { Guessed } from './Guessed'
 import classes from './WorkingDialog.module.css'
 
 /** Formula, values put in, result, source and limits of each figure: the same text wherever a figure stands. */
@@ -69,7 +70,12 @@ function ValueRow({ value }: { value: Working['result'] }) {
       <th scope="row">{typeset(value.symbol)}</th>
       <td>
         {value.meaning}
-        {value.isDefault && <span className={classes.default}> default</span>}
+        {value.isDefault && (
+          <>
+            {' '}
+            <Guessed />
+          </>
+        )}
       </td>
       <td className="num">
         {plain(value.value)} {value.unit}

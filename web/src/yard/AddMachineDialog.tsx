@@ -2,7 +2,14 @@ import { Button, Group, Modal, TextInput } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { addMachine, type Loop, type LoopChoice, type MachineKind, startMachine } from '../api/client'
+import {
+  addMachine,
+  type Drive,
+  type Loop,
+  type LoopChoice,
+  type MachineKind,
+  startMachine,
+} from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { sizeUnit } from '../machine/driveElements'
@@ -10,12 +17,23 @@ import { DRIVE_ELEMENT_WORDS, KIND_WORDS } from '../machine/words'
 import { ChoiceField } from '../quantities/ChoiceField'
 import { QuantityField } from '../quantities/QuantityField'
 
+type Counted = 'frontSize' | 'rearSize' | 'links'
+
+const SAID = { frontSize: 'front', rearSize: 'rear', links: 'length' } as const
+const TYRE_FIELD = 'machine.drives[0].outputs[0].roadWheel.size'
+
+const rollsOn = (drive: Drive, size: string): Drive => ({
+  ...drive,
+  outputs: drive.outputs.map((o, i) => (i === 0 ? { ...o, roadWheel: { size, rollOutMm: null } } : o)),
+})
+
 /** A new machine from its kind: a typical drive to begin with, corrected where this one differs. */
 export default function AddMachineDialog({ onClose }: { onClose: () => void }) {
   const [kind, setKind] = useState<MachineKind>('motorcycle')
   const [name, setName] = useState('')
   const [km, setKm] = useState<number>()
-  const [changed, setChanged] = useState<Partial<Record<'frontSize' | 'rearSize' | 'links', number>>>({})
+  const [changed, setChanged] = useState<Partial<Record<Counted, number>>>({})
+  const [tyre, setTyre] = useState('')
   const draft = useQuery({ queryKey: ['starting', kind], queryFn: () => startMachine(kind) }).data
   const navigate = useNavigate()
   const add = useChange(addMachine)
@@ -24,17 +42,32 @@ export default function AddMachineDialog({ onClose }: { onClose: () => void }) {
 
   const onAdd = () => {
     if (!draft || !choice) return
-    const machine = { ...draft.machine, name, odometerKm: km ?? null }
+    // What is typed here is said, also where it is what a typical machine has.
+    const said = [
+      ...(Object.keys(SAID) as Counted[]).filter((key) => changed[key] !== undefined).map((key) => SAID[key]),
+      ...(tyre.trim() ? (['tyre'] as const) : []),
+    ]
+    const machine = {
+      ...draft.machine,
+      name,
+      odometerKm: km ?? null,
+      drives: tyre.trim()
+        ? draft.machine.drives.map((d, i) => (i === 0 ? rollsOn(d, tyre.trim()) : d))
+        : draft.machine.drives,
+      said: said.length > 0 ? said : null,
+    }
     add.mutate(
       { machine, fitted: [choice, ...draft.fitted.slice(1)], fittedVersion: 0 },
       { onSuccess: (card) => navigate(`/machines/${card.machine.id}/aim`) },
     )
   }
-  const field = (key: 'frontSize' | 'rearSize' | 'links', label: string, unit: string) => (
+  const output = draft?.machine.drives[0]?.outputs[0]
+  const field = (key: Counted, label: string, unit: string) => (
     <QuantityField
       label={label}
       unit={unit}
-      value={choice?.[key] ?? undefined}
+      placeholder={draft?.fitted[0]?.[key] == null ? '' : `≈ ${draft.fitted[0][key]}`}
+      value={changed[key]}
       onChange={(value) => setChanged({ ...changed, [key]: value })}
       error={issueFor(add.error, `fitted[0].${key}`)}
     />
@@ -62,6 +95,7 @@ export default function AddMachineDialog({ onClose }: { onClose: () => void }) {
             onChange={(value) => {
               setKind(value)
               setChanged({})
+              setTyre('')
             }}
           />
           <QuantityField
@@ -72,6 +106,17 @@ export default function AddMachineDialog({ onClose }: { onClose: () => void }) {
             error={issueFor(add.error, 'machine.odometerKm')}
           />
         </Group>
+        {output?.roadWheel && (
+          <TextInput
+            mt="sm"
+            label={output.onRoad ? 'Tyre' : 'Drum'}
+            description={output.onRoad ? 'as it stands on its side' : 'its diameter'}
+            placeholder={`≈ ${output.roadWheel.size ?? ''}`}
+            value={tyre}
+            onChange={(event) => setTyre(event.currentTarget.value)}
+            error={issueFor(add.error, TYRE_FIELD)}
+          />
+        )}
         {loop && choice && (
           <>
             <Group grow align="start" mt="sm">
@@ -85,12 +130,13 @@ export default function AddMachineDialog({ onClose }: { onClose: () => void }) {
                 )}
             </Group>
             <p className="cap">
-              Begins as a typical {KIND_WORDS[kind]} with {DRIVE_ELEMENT_WORDS[loop.driveElement]}{' '}
-              {loop.standard}; gears, tyre and everything else are corrected under “Edit machine and drive”.
+              What is left empty is assumed (≈): a typical {KIND_WORDS[kind]} with{' '}
+              {DRIVE_ELEMENT_WORDS[loop.driveElement]} {loop.standard}. It stays marked until somebody
+              measures it or says that it is so.
             </p>
           </>
         )}
-        {add.error && !issueFor(add.error, 'machine.name') && (
+        {add.error && !issueFor(add.error, 'machine.name') && !issueFor(add.error, TYRE_FIELD) && (
           <p role="alert" style={{ color: 'var(--stop)' }}>
             {sentenceOf(add.error)}
           </p>

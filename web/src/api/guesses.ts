@@ -1,0 +1,3 @@
+import type { components } from './schema'
+
+export type MachineGuess = components['schemas']['MachineGuess']

@@ -1,0 +1,44 @@
+import type { CheckMends, LoopLoadsResult } from '../api/client'
+import { CHECK_WORDS } from '../loop/checkWords'
+import { fixed } from '../quantities/format'
+import { useUnits } from '../quantities/units'
+import classes from './VerdictCard.module.css'
+import { mendText, POINT_WORDS, smallestMargin, VERDICT_MARKS, VERDICT_TONES, worst } from './words'
+
+/** The answer of the station in one sentence: it holds, or what fails first, by how much, and what would mend it here. */
+export function VerdictCard({
+  answer,
+  mends,
+  isToothed,
+}: {
+  answer: LoopLoadsResult
+  mends: CheckMends[]
+  isToothed: boolean
+}) {
+  const units = useUnits()
+  const row = worst(answer)
+  const { smallest, verdict } = answer
+  const ways = mends.find((m) => m.kind === row?.kind && m.point === row?.point)?.mends ?? []
+  const least = smallestMargin(answer)
+  return (
+    <section className={classes.card} data-tone={VERDICT_TONES[verdict]} aria-label="Verdict">
+      <h2>
+        <span aria-hidden="true">{VERDICT_MARKS[verdict]} </span>
+        {row
+          ? `${CHECK_WORDS[row.kind]} ${verdict === 'stop' ? 'fails first' : 'is past its limit first'}, at the ${POINT_WORDS[row.point]}${row.margin === null ? '' : `: ×${fixed(row.margin, 2)} of what it needs`}.`
+          : smallest && least
+            ? `It holds. Nearest its limit is ${CHECK_WORDS[smallest.kind].toLowerCase()}, at ${least}.`
+            : verdict === 'fine'
+              ? 'It holds.'
+              : 'Not enough is known to say whether it holds.'}
+      </h2>
+      {row && (
+        <p>
+          {ways.length > 0
+            ? `What would mend it on this machine: ${ways.map((m) => mendText(m, row, units, isToothed)).join(' · ')}.`
+            : 'No other wheel, size, width or tension that was tried mends it here: weigh another kind of drive.'}
+        </p>
+      )}
+    </section>
+  )
+}

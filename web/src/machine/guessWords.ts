@@ -1,0 +1,27 @@
+import type { MachineGuess } from '../api/guesses'
+
+/** What somebody would measure or look up. */
+export const GUESS_WORDS: Record<MachineGuess['kind'], string> = {
+  tyre: 'tyre',
+  gearbox: 'ratios of the gears',
+  reductions: 'fixed reductions',
+  speeds: 'speeds it pulls from and to',
+  front: 'front wheel',
+  rear: 'rear wheel',
+  length: 'length that is on',
+  centre: 'where the shafts stand',
+  suspension: 'how its axle is carried',
+  beltWidth: 'width of the belt',
+  pull: 'torque of what drives it',
+  mass: 'mass, all in',
+}
+
+export const STATION_NAMES: Record<MachineGuess['bears'][number]['station'], string> = {
+  aim: 'Aim',
+  ratio: 'Ratio',
+  fit: 'Fit',
+  loads: 'Loads',
+  build: 'Build',
+  set: 'Set',
+  check: 'Check',
+}
