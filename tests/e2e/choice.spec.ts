@@ -86,7 +86,7 @@ test('from an aim’s wishes to an outcome, what would turn it, and back from th
 test('a kind becomes a trial, is looked at, fitted, and the old one comes back', async ({ page }) => {
   const id = await addMachine(page, 'Tried')
   await page.goto(`/machines/${id}/fit`)
-  await page.getByRole('button', { name: 'Lay it out' }).click()
+  await page.getByRole('button', { name: 'Begin with what the length asks for' }).click()
   await expect(panel(page, 'Chain lengths that reach')).toBeVisible()
   await page.goto(`/machines/${id}/choice`)
   await panel(page, 'Side by side').getByRole('button', { name: 'Make it a trial' }).first().click()

@@ -13,7 +13,7 @@ const axle = (page: Page) => page.getByRole('slider', { name: 'Travel of rear' }
 test('a length is chosen, seen in its slot and kept as a trial', async ({ page }) => {
   const id = await addMachine(page, 'Length to be chosen')
   await page.goto(`/machines/${id}/fit`)
-  await page.getByRole('button', { name: 'Lay it out' }).click()
+  await page.getByRole('button', { name: 'Begin with what the length asks for' }).click()
   await expect(lengths(page)).toBeVisible()
   await page.goto(`/machines/${id}/ratio?pick=final~15~43`)
   await page.getByRole('link', { name: /Fit/ }).click()
@@ -104,7 +104,7 @@ test('a machine without a layout is laid out, corrected, and wrong entries are n
   const id = await addMachine(page, 'To be laid out')
   await page.goto(`/machines/${id}/fit`)
   await expect(page.getByRole('link', { name: /Fit/ })).toContainText('not laid out')
-  await page.getByRole('button', { name: 'Lay it out' }).click()
+  await page.getByRole('button', { name: 'Begin with what the length asks for' }).click()
   await expect(row(page, '112')).toContainText('646.4')
   await page.getByRole('button', { name: 'Where things stand' }).click()
   const dialog = page.getByRole('dialog')
@@ -174,7 +174,7 @@ test('free play is followed through the suspension travel', async ({ page }) => 
 test('an edge to clear is entered, and a slack run that reaches it is named', async ({ page }) => {
   const id = await addMachine(page, 'With an edge')
   await page.goto(`/machines/${id}/fit`)
-  await page.getByRole('button', { name: 'Lay it out' }).click()
+  await page.getByRole('button', { name: 'Begin with what the length asks for' }).click()
   await page.getByRole('button', { name: 'Where things stand' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByRole('button', { name: 'Add an edge to clear' }).click()
@@ -199,7 +199,7 @@ test('what is left of the adjuster is counted in its own steps, and an edge that
 }) => {
   const id = await addMachine(page, 'Adjuster with clicks')
   await page.goto(`/machines/${id}/fit`)
-  await page.getByRole('button', { name: 'Lay it out' }).click()
+  await page.getByRole('button', { name: 'Begin with what the length asks for' }).click()
   const loop = panel(page, 'What is on the loop')
   await expect(loop).toContainText(/adjustment left\d+ % · [\d.]+\smm/)
   await page.getByRole('button', { name: 'Where things stand' }).click()
@@ -248,7 +248,7 @@ test('a fitted trial reopens Ratio and Fit, and what is done is ticked off and p
   await expect(station('Ratio')).not.toContainText('look again')
   await station('Fit').click()
   // The list stands at both stations: what is ticked must be that of Fit, not of the page being left.
-  await expect(page.getByRole('button', { name: 'Lay it out' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Begin with what the length asks for' })).toBeVisible()
   await expect(station('Fit')).toContainText('look again')
   await open.getByRole('checkbox', { name: 'Whether the length still closes' }).press('Space')
   await expect(open.getByRole('checkbox')).toHaveCount(4)
@@ -279,7 +279,7 @@ test('an idler is dragged and stepped, the figures follow, and it is stored or p
 }) => {
   const id = await addMachine(page, 'Idler to be dragged')
   await page.goto(`/machines/${id}/fit`)
-  await page.getByRole('button', { name: 'Lay it out' }).click()
+  await page.getByRole('button', { name: 'Begin with what the length asks for' }).click()
   await page.getByRole('button', { name: 'Where things stand' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Add an idler or a tensioner' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Store' }).click()

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { untilIdle } from './bench'
+import { addMachine, untilIdle } from './bench'
 import { refuse, shownOn } from './refusing'
 import { expect, type Page, test } from './server'
 
@@ -249,6 +249,17 @@ const FORMS: Form[] = [
   },
   { name: 'a look is begun', path: '/machines/3/check', send: press('Begin a look') },
   { name: 'a choice of kinds', path: '/machines/1/choice' },
+  {
+    name: 'where wheels stand is measured',
+    path: '/machines/1/fit',
+    open: [
+      async (page) => {
+        const id = await addMachine(page, 'Not laid out')
+        await page.goto(`/machines/${id}/fit`)
+      },
+    ],
+    send: press(/^(Lay it out|Begin with what the length asks for)$/),
+  },
   { name: 'a machine is added', path: '/', open: [all(press('Add a machine'), dialog)], send: press('Add') },
 ]
 

@@ -46,7 +46,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'fit/FitView.tsx', numbers: '1e-6 1e-6' },
     { file: 'fit/FixedCentrePanel.tsx', numbers: '12 3' },
     { file: 'fit/LengthForCentreTool.tsx', numbers: '3 3 3 3 3' },
-    { file: 'fit/LengthsTable.tsx', numbers: '1e-6 3' },
+    { file: 'fit/LengthsTable.tsx', numbers: '0.05 1e-6 3' },
     { file: 'fit/MovedBar.tsx', numbers: '3' },
     { file: 'fit/PairsForMove.tsx', numbers: '3' },
     { file: 'fit/RailPanel.tsx', numbers: '3 0.005' },

@@ -81,7 +81,14 @@ public sealed record StartingLayoutQuestion(MeasuredPlace? Measured = null);
 
 /// <summary>A layout to begin with.</summary>
 /// <param name="Setting">How the loop is set, as it goes with that layout; null where nobody said.</param>
-public sealed record StartingLayoutAnswer(LoopLayout Layout, LoopSetting? Setting);
+/// <param name="CentreByLengthMm">Distance of the shafts that the fitted length asks for, mm.</param>
+/// <param name="IsFarFromLength">What was measured is further from that than half a link or tooth explains: one of both is wrong.</param>
+public sealed record StartingLayoutAnswer(
+    LoopLayout Layout,
+    LoopSetting? Setting,
+    double? CentreByLengthMm = null,
+    bool IsFarFromLength = false
+);
 
 /// <summary>An adjuster of another kind to begin with.</summary>
 /// <param name="Now">As it is drafted; null for what is stored.</param>
@@ -231,7 +238,15 @@ internal static class FitAnswers
         MeasuredPlace measured = question.Measured ?? new();
         Refusal.Under(nameof(question.Measured), () => measured.Check().ThrowIfAny());
         StartingLayoutAnswer answer = AtCentre(view, measured.CentreMm);
-        return answer with { Layout = measured.On(answer.Layout) };
+        double? byLength = StartingLayout.CentreByLengthMm(view.Drive, view.ChoiceOf(view.AnyLoop));
+        return answer with
+        {
+            Layout = measured.On(answer.Layout),
+            CentreByLengthMm = byLength,
+            IsFarFromLength =
+                measured.CentreMm - byLength is double off
+                && Math.Abs(off) > StartingLayout.OffByLengthMm(view.Drive, view.AnyLoop),
+        };
     }
 
     private static StartingLayoutAnswer AtCentre(MachineInView view, double? centreMm)

@@ -61,6 +61,16 @@ internal static class GuessList
     public static bool Bears(MachineInView view, Station station) =>
         Assumed(view).Any(kind => StationsOf(kind, view).Contains(station));
 
+    /// <summary>The same of every station that rests on one.</summary>
+    public static IReadOnlyList<StationGuesses> RestsOn(MachineInView view) =>
+        [
+            .. Assumed(view)
+                .SelectMany(kind => StationsOf(kind, view).Select(station => (station, kind)))
+                .GroupBy(g => g.station, g => g.kind)
+                .OrderBy(g => g.Key)
+                .Select(g => new StationGuesses(g.Key, [.. g])),
+        ];
+
     /// <summary>All of them, what leaves a station without a figure first, then what moves one most.</summary>
     public static IReadOnlyList<MachineGuess> Of(MachineInView view) =>
         [

@@ -118,6 +118,7 @@ public sealed record SetHeadline(
 public sealed record CheckHeadline(StationState State, NoFigure? Without, LookVerdict Verdict, DueItem? Next);
 
 /// <summary>One line for every station, for the wheels and loop in view.</summary>
+/// <param name="RestsOn">Stations whose figures rest on what nobody measured or typed.</param>
 public sealed record StationHeadlines(
     AimHeadline Aim,
     RatioHeadline Ratio,
@@ -125,8 +126,14 @@ public sealed record StationHeadlines(
     LoadsHeadline Loads,
     BuildHeadline Build,
     SetHeadline Set,
-    CheckHeadline Check
+    CheckHeadline Check,
+    IReadOnlyList<StationGuesses> RestsOn
 );
+
+/// <summary>What of a station’s figure is assumed.</summary>
+/// <param name="Station">Which.</param>
+/// <param name="Kinds">What nobody measured or typed.</param>
+public sealed record StationGuesses(Station Station, IReadOnlyList<GuessKind> Kinds);
 
 /// <summary>Tells how far every station is.</summary>
 internal static class Headlines
@@ -139,7 +146,8 @@ internal static class Headlines
             Loads(view),
             Build(view),
             Set(view),
-            Check(view)
+            Check(view),
+            GuessList.RestsOn(view)
         );
 
     private static RatioHeadline Ratio(MachineInView view)

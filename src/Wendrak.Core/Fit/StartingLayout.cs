@@ -49,6 +49,22 @@ public static class StartingLayout
         };
     }
 
+    /// <summary>Distance of the shafts that a fitted length asks for, mm; null where none was counted.</summary>
+    internal static double? CentreByLengthMm(Drive drive, LoopChoice choice)
+    {
+        Loop loop = DriveLoops.Find(drive, choice.LoopKey, "Choice.LoopKey");
+        return (loop.IsToothed ? choice.Links : choice.LengthMm) is double length
+            ? new TwoPulleyFormulas(loop, choice.FrontSize, choice.RearSize).CentreMm(length)
+            : null;
+    }
+
+    /// <summary>
+    /// What measuring and slack explain, mm: a link or tooth more puts the shaft half its length further; a belt of mm may be off
+    /// by its tolerance. Judgement.
+    /// </summary>
+    internal static double OffByLengthMm(Drive drive, Loop loop) =>
+        loop.IsToothed ? new TwoPulleyFormulas(loop, 20, 20).UnitMm / 2 : RoomMm / 2;
+
     private static double CentreMm(TwoPulleyFormulas wheels, LoopChoice choice)
     {
         Loop loop = wheels.Loop;

@@ -139,6 +139,10 @@ public sealed class GuessListTests
             stored.Ask(new() { Headlines = new() }, scope ?? aimed).Headlines!.Answer!;
         StoredMachine begun = Begun(MachineKind.Motorcycle);
         Assert.Equal(StationState.OnGuess, Lines(begun).Ratio.State);
+        Assert.Equal(
+            [(Station.Ratio, 6), (Station.Fit, 3), (Station.Loads, 6)],
+            Lines(begun).RestsOn.Select(r => (r.Station, r.Kinds.Count))
+        );
         GuessKind[] ofRatio =
         [
             GuessKind.Tyre,

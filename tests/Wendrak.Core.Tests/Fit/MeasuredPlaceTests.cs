@@ -74,6 +74,24 @@ public sealed class MeasuredPlaceTests
         Assert.Equal("Measured.FromSlackMm", Assert.Single(Issues(new(640, 40, 41))).Field);
     }
 
+    /// <summary>Half a pitch of a 520 chain is 7.9 mm; what is further off was counted or measured wrong.</summary>
+    [Theory]
+    [InlineData(0, false)]
+    [InlineData(7, false)]
+    [InlineData(-9, true)]
+    [InlineData(14, true)]
+    public void What_does_not_go_with_the_length_is_said(double offMm, bool isFar)
+    {
+        StoredMachine stored = Begun(MachineKind.Motorcycle);
+        StartingLayoutAnswer usual = stored.Ask(new() { StartingLayout = new() }).StartingLayout!.Answer!;
+        Assert.False(usual.IsFarFromLength);
+        MeasuredPlace measured = new(usual.CentreByLengthMm + offMm);
+        Assert.Equal(
+            isFar,
+            stored.Ask(new() { StartingLayout = new(measured) }).StartingLayout!.Answer!.IsFarFromLength
+        );
+    }
+
     /// <summary>A chain of two links more puts the axle one pitch further back: 15.875 mm, of 1.25 mm a turn.</summary>
     [Fact]
     public void Every_length_tells_how_far_the_axle_goes_and_in_how_many_turns()

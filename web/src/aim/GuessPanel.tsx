@@ -9,7 +9,7 @@ import { GUESS_WORDS, STATION_NAMES } from '../machine/guessWords'
 import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
 import { ChoiceField } from '../quantities/ChoiceField'
-import { fixed, plain } from '../quantities/format'
+import { plain } from '../quantities/format'
 import { QuantityField } from '../quantities/QuantityField'
 import type { Quantity } from '../quantities/units'
 import { useUnits } from '../quantities/units'
@@ -338,7 +338,7 @@ function bearsText({ bears }: MachineGuess): string {
   return [
     without.length > 0 && `nothing at ${without.join(' and ')} without it`,
     moved.length > 0 &&
-      `moves ${moved.map((b) => `${STATION_NAMES[b.station]} by up to ${fixed(b.percent ?? 0, (b.percent ?? 0) < 10 ? 1 : 0)} %`).join(', ')}`,
+      `moves ${moved.map((b) => `${STATION_NAMES[b.station]} by up to ${plain(Number((b.percent ?? 0).toPrecision(2)))} %`).join(', ')}`,
   ]
     .filter(Boolean)
     .join('; ')

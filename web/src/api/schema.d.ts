@@ -13195,6 +13195,16 @@ export interface components {
         StartingLayoutAnswer: {
             layout: components["schemas"]["LoopLayout"];
             setting: null | components["schemas"]["LoopSetting"];
+            /**
+             * Format: double
+             * @description Distance of the shafts that the fitted length asks for, mm.
+             */
+            centreByLengthMm?: null | number;
+            /**
+             * @description What was measured is further from that than half a link or tooth explains: one of both is wrong.
+             * @default false
+             */
+            isFarFromLength: boolean;
         };
         /** @description A drive and the wheels of one of its loops, to begin that loop's layout from. */
         StartingLayoutInput: {
@@ -13277,6 +13287,13 @@ export interface components {
          * @enum {unknown}
          */
         Station: "aim" | "ratio" | "fit" | "loads" | "build" | "set" | "check";
+        /** @description What of a station’s figure is assumed. */
+        StationGuesses: {
+            /** @description Which. */
+            station: components["schemas"]["Station"];
+            /** @description What nobody measured or typed. */
+            kinds: components["schemas"]["GuessKind"][];
+        };
         /** @description One line for every station, for the wheels and loop in view. */
         StationHeadlines: {
             aim: components["schemas"]["AimHeadline"];
@@ -13286,6 +13303,8 @@ export interface components {
             build: components["schemas"]["BuildHeadline"];
             set: components["schemas"]["SetHeadline"];
             check: components["schemas"]["CheckHeadline"];
+            /** @description Stations whose figures rest on what nobody measured or typed. */
+            restsOn: components["schemas"]["StationGuesses"][];
         };
         /**
          * @description How far a station is with what is in view.

@@ -7,6 +7,7 @@ import { Stops } from '../loop/Stops'
 import { MachineBar } from '../machine/MachineBar'
 import { useWorkbench } from '../machine/useWorkbench'
 import { EmptyState } from '../shell/EmptyState'
+import { RestsOn } from './RestsOn'
 import { StationStrip } from './StationStrip'
 
 /** A machine's page: bar, strip, and the station in view. */
@@ -64,6 +65,7 @@ function Shown({
       </MachineBar>
       <StationStrip bench={bench} />
       <Stops card={card} />
+      <RestsOn bench={bench} />
       <Outlet context={bench} />
     </>
   )

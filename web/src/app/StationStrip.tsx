@@ -49,6 +49,7 @@ function StationLink({ station, bench, search }: { station: Station; bench: Work
   const { figure, note, tone, state }: Headline = data
     ? station.headline(data, bench, units)
     : { figure: error ? 'not to be computed' : '…', state: 'open' }
+  const isGuessed = data?.restsOn.some((r) => r.station === station.path) ?? false
   return (
     <NavLink
       to={{ pathname: station.path, search }}
@@ -56,6 +57,7 @@ function StationLink({ station, bench, search }: { station: Station; bench: Work
       data-done={state === 'done' || undefined}
       data-again={state === 'lookAgain' || undefined}
       data-guess={state === 'onGuess' || undefined}
+      title={isGuessed ? 'rests on what is assumed of this machine' : undefined}
     >
       <span className={classes.number}>
         {state === 'lookAgain' ? '↻' : state === 'done' ? '✓' : state === 'onGuess' ? '≈' : station.key}
@@ -63,6 +65,7 @@ function StationLink({ station, bench, search }: { station: Station; bench: Work
       <span>
         <b>{station.name}</b>
         <span className={`num ${classes.figure}`}>
+          {isGuessed && <span className={classes.about}>≈ </span>}
           {figure}
           {note && <span className={tone === 'stop' ? classes.stop : classes.off}> {note}</span>}
         </span>

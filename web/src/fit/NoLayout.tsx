@@ -1,12 +1,13 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { changeMachine } from '../api/client'
-import { askFor } from '../api/evaluation'
+import { askFor, useDebouncedDraft, useEvaluation } from '../api/evaluation'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import type { Fit } from '../loop/useFit'
 import type { Workbench } from '../machine/useWorkbench'
 import { QuantityField } from '../quantities/QuantityField'
+import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
 import classes from './NoLayout.module.css'
 
@@ -22,6 +23,15 @@ export function NoLayout({ bench, fit }: { bench: Workbench; fit: Fit }) {
   const { machine, fitted } = bench.card
   const [measured, setMeasured] = useState<Measured>({})
   const isMeasured = measured.centreMm !== undefined
+  const typed = useDebouncedDraft(measured)
+  const { data: begun } = useEvaluation(
+    bench.subject,
+    'startingLayout',
+    typed.centreMm === undefined
+      ? undefined
+      : { measured: { centreMm: typed.centreMm, slotMm: null, fromSlackMm: null } },
+  )
+  const units = useUnits()
   const start = useChange(async () => {
     const { centreMm = null, slotMm = null, fromSlackMm = null } = measured
     const { layout, setting } = await askFor(bench.subject, 'startingLayout', {
@@ -66,6 +76,13 @@ export function NoLayout({ bench, fit }: { bench: Workbench; fit: Fit }) {
           {isMeasured ? 'Lay it out' : 'Begin with what the length asks for'}
         </Button>
       </form>
+      {isMeasured && begun?.centreByLengthMm != null && (
+        <p role="status" style={begun.isFarFromLength ? { color: 'var(--watch)' } : undefined}>
+          {begun.isFarFromLength
+            ? `▲ The length that is on asks for ${units.show('fine', begun.centreByLengthMm)}: count it again, or measure again. One of both is off.`
+            : `The length that is on asks for ${units.show('fine', begun.centreByLengthMm)}: both go together.`}
+        </p>
+      )}
       <p className="cap">
         {isMeasured
           ? 'What is left empty is taken as usual: 20 mm of slot to either side.'

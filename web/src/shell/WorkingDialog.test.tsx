@@ -48,7 +48,7 @@ describe('a working', () => {
   it('marks a value that nobody gave', () => {
     show(<WorkingDialog title="Working" workings={[working]} onClose={() => {}} />)
     const row = (symbol: string) => screen.getByRole('rowheader', { name: symbol }).closest('tr')?.textContent
-    expect(row('k')).toContain('default')
+    expect(row('k')).toContain('assumed')
     expect(row('D')).not.toContain('default')
   })
 })
