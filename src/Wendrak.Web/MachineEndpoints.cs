@@ -3,6 +3,8 @@ using Wendrak.Core.Evaluation;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Records;
 using Wendrak.Core.Vocabulary;
+using Wendrak.Store;
+using Wendrak.Store.Demo;
 using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;
@@ -35,6 +37,10 @@ public static class MachineEndpoints
             .MapGet("/", ListAsync)
             .WithName("listMachines")
             .WithSummary("All machines, each with what the yard shows of it");
+        app.MapStored("/api/demo", "Machines")
+            .MapPost("/", AddDemoAsync)
+            .WithName("addDemo")
+            .WithSummary("Puts the invented machines into an empty yard, and onto empty shelves what lies there");
         machines.MapGet("/{id:long}", FindAsync).WithName("findMachine").WithSummary("One machine");
         machines.MapPost("/", AddAsync).WithName("addMachine").WithSummary("Adds a machine");
         machines.MapPut("/{id:long}", ChangeAsync).WithName("changeMachine").WithSummary("Changes a machine");
@@ -62,6 +68,17 @@ public static class MachineEndpoints
         Enum.TryParse(kind, ignoreCase: true, out MachineKind known) && Enum.IsDefined(known)
             ? TypedResults.Ok(StartingMachines.For(known))
             : TypedResults.NotFound();
+
+    private static async Task<NoContent> AddDemoAsync(
+        Database database,
+        MachineStore yard,
+        StockStore stock,
+        MachineFiles machines
+    )
+    {
+        await DemoData.AddAsync(database, yard, stock, machines);
+        return TypedResults.NoContent();
+    }
 
     private static async Task<Ok<List<MachineCard>>> ListAsync(
         MachineStore store,

@@ -3,6 +3,7 @@ using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Loops;
 using Wendrak.Core.Procedures;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Store.Demo;
 using Wendrak.Store.Machines;
@@ -25,6 +26,22 @@ public sealed class DemoDataTests : IDisposable
             machines.Select(m => m.Machine.Name)
         );
         Assert.All(machines, m => Assert.Empty(MachineSummary.From(m.Machine, m.Fitted, m.Visits).Findings));
+    }
+
+    [Fact]
+    public async Task It_comes_into_an_empty_yard_only_and_onto_shelves_on_which_nothing_lies()
+    {
+        Task AddAsync() => DemoData.AddAsync(_store.Database, _store.Machines, _store.Stock, _store.Files);
+        await AddAsync();
+        IReadOnlyList<FittedMachine> machines = await _store.Machines.ListAsync();
+        Assert.Equal(7, machines.Count);
+        int wheels = (await _store.Stock.Wheels.ListAsync()).Count;
+        await Assert.ThrowsAsync<InvalidInputException>(AddAsync);
+        foreach (FittedMachine m in machines)
+            await _store.Machines.RemoveAsync("Ann", m.Machine.Id, m.Machine.Version, default);
+        await AddAsync();
+        Assert.Equal(7, (await _store.Machines.ListAsync()).Count);
+        Assert.Equal(wheels, (await _store.Stock.Wheels.ListAsync()).Count);
     }
 
     [Fact]

@@ -24,7 +24,11 @@ test('a newcomer has a first useful answer in eight actions', async ({ page }) =
   await act(dialog.getByLabel('Front', { exact: true }).fill('15'))
   await act(dialog.getByLabel('Rear', { exact: true }).fill('43'))
   await act(dialog.getByRole('button', { name: 'Add', exact: true }).click())
-  await act(panel(page, 'What should it do better?').getByRole('button', { name: /^Calmer cruise/ }).click())
+  await act(
+    panel(page, 'What should it do better?')
+      .getByRole('button', { name: /^Calmer cruise/ })
+      .click(),
+  )
   await expect(page).toHaveURL(/\/ratio\?/)
   await expect(panel(page, /ways into the band/)).toContainText('16 / 43')
   expect(actions).toBeLessThanOrEqual(8)
@@ -36,13 +40,18 @@ test('a newcomer has a first useful answer in eight actions', async ({ page }) =
   await expect(station(page, 'Ratio')).toContainText('≈')
 })
 
-test('a guess has no tick, names itself in the working, and goes when it is measured or said', async ({ page }) => {
+test('a guess has no tick, names itself in the working, and goes when it is measured or said', async ({
+  page,
+}) => {
   const id = await addMachine(page, 'Guessed')
   await page.goto(`/machines/${id}/ratio?band=2.9-3.1`)
   await expect(station(page, 'Ratio')).toContainText('≈')
   await panel(page, 'As fitted').getByRole('button', { name: 'working' }).click()
   await expect(
-    page.getByRole('dialog').getByRole('row', { name: /limit speed of the input/ }).first(),
+    page
+      .getByRole('dialog')
+      .getByRole('row', { name: /limit speed of the input/ })
+      .first(),
   ).toContainText('assumed')
   await page.keyboard.press('Escape')
 
@@ -56,11 +65,21 @@ test('a guess has no tick, names itself in the working, and goes when it is meas
   await row(page, 'tyre').getByLabel('tyre', { exact: true }).fill('120/70-17')
   await row(page, 'tyre').getByRole('button', { name: 'tyre: put it in' }).click()
   await expect(row(page, 'tyre')).toHaveCount(0)
-  for (const what of ['ratios of the gears', 'fixed reductions', 'speeds it pulls', 'front wheel', 'rear wheel']) {
-    await row(page, what).getByRole('button', { name: /: it is so$/ }).click()
+  for (const what of [
+    'ratios of the gears',
+    'fixed reductions',
+    'speeds it pulls',
+    'front wheel',
+    'rear wheel',
+  ]) {
+    await row(page, what)
+      .getByRole('button', { name: /: it is so$/ })
+      .click()
     await expect(row(page, what)).toHaveCount(0)
   }
-  await row(page, 'torque of what drives it').getByLabel('torque of what drives it', { exact: true }).fill('30')
+  await row(page, 'torque of what drives it')
+    .getByLabel('torque of what drives it', { exact: true })
+    .fill('30')
   await page.keyboard.press('Enter')
   await expect(row(page, 'mass, all in')).toContainText('assumed')
   await row(page, 'mass, all in').getByLabel('mass, all in', { exact: true }).fill('240')

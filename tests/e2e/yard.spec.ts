@@ -230,3 +230,55 @@ test('a trial is found by words of its name and opened by keys alone', async ({ 
   await expect(page).toHaveURL(/machines\/1\/ratio/)
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible()
 })
+
+test('sixty machines: searched, narrowed, ordered and turned over, kept in the address', async ({ page }) => {
+  const start = await (await page.request.get('/api/machines/starting/kickBoard')).json()
+  for (let i = 1; i <= 53; i++)
+    await page.request.post('/api/machines', {
+      data: {
+        machine: { ...start.machine, name: `Board ${String(i).padStart(2, '0')}`, odometerKm: i },
+        fitted: start.fitted,
+        fittedVersion: 0,
+      },
+    })
+  await page.goto('/')
+  const cards = page.getByRole('article')
+  const tools = page.getByRole('search')
+  await expect(tools).toContainText(/6\d machines/)
+  await expect(cards).toHaveCount(24)
+  await tools.getByRole('button', { name: 'Page 3', exact: true }).click()
+  await expect(page).toHaveURL(/page=3/)
+  await expect(cards.filter({ hasText: 'Turnstone' })).toHaveCount(1)
+  await tools.getByRole('searchbox', { name: 'Search the yard' }).fill('board 5m')
+  await expect(tools).toContainText(/5\d machines/)
+  await tools.getByRole('combobox', { name: 'Order' }).click()
+  await page.getByRole('option', { name: 'most run first' }).click()
+  await expect(cards.first()).toContainText('Plover')
+  await expect(cards.nth(1)).toContainText('Board 53')
+  await page.reload()
+  await expect(cards.nth(1)).toContainText('Board 53')
+  await tools.getByRole('combobox', { name: 'What of it' }).click()
+  await page.getByRole('option', { name: 'does not go out' }).click()
+  await expect(cards).toHaveCount(1)
+  await tools.getByRole('searchbox', { name: 'Search the yard' }).fill('nothing like it')
+  await page.getByRole('button', { name: 'Show all of them' }).click()
+  await expect(cards).toHaveCount(24)
+  await tools.getByRole('combobox', { name: 'Kind' }).click()
+  await page.getByRole('option', { name: 'winch' }).click()
+  await expect(cards).toHaveCount(1)
+})
+
+test('an empty yard has three doors, and the demo comes back through one', async ({ page }) => {
+  for (const { machine } of await (await page.request.get('/api/machines')).json())
+    await page.request.delete(`/api/machines/${machine.id}?version=${machine.version}`)
+  await page.goto('/')
+  await expect(page.getByRole('link', { name: 'Practise' })).toBeVisible()
+  await page.getByRole('button', { name: 'Put the demo into the yard' }).click()
+  await expect(page.getByRole('article')).toHaveCount(7)
+  await expect(page.getByRole('article').filter({ hasText: 'Curlew' })).toContainText('ratio')
+  // What lies on the shelf was not removed, and is not there twice.
+  const stock = await (await page.request.get('/api/stock')).json()
+  expect(new Set(stock.map((s: { wheel: unknown }) => JSON.stringify(s.wheel))).size).toBe(stock.length)
+  // In a yard where machines stand it is not taken in once more.
+  expect((await page.request.post('/api/demo')).status()).toBe(422)
+})

@@ -1,5 +1,6 @@
 using System.Reflection;
 using Wendrak.Core.Gearing;
+using Wendrak.Core.Quantities;
 using Wendrak.Core.Records;
 using Wendrak.Core.Stock;
 using Wendrak.Store.Bodies;
@@ -20,14 +21,43 @@ public static class DemoData
         ChangeLog log = new(database, clock);
         MachineFiles machines = new(database, log, new(database, log, clock));
         StockStore stock = new(database, log);
-        foreach (StockItem wheel in Read<StockItem[]>("stock.json"))
-            await stock.Wheels.AddAsync(Who, wheel, CancellationToken.None);
-        foreach (StockPart part in Read<StockPart[]>("parts.json"))
-            await stock.Parts.AddAsync(Who, part, CancellationToken.None);
-        foreach (HandTool tool in Read<HandTool[]>("tools.json"))
-            await stock.Tools.AddAsync(Who, tool, CancellationToken.None);
-        foreach (StockSpacer spacer in Read<StockSpacer[]>("spacers.json"))
-            await stock.Spacers.AddAsync(Who, spacer, CancellationToken.None);
+        await FillAsync(stock.Wheels, "stock.json");
+        await FillAsync(stock.Parts, "parts.json");
+        await FillAsync(stock.Tools, "tools.json");
+        await FillAsync(stock.Spacers, "spacers.json");
+        await AddMachinesAsync(database, machines);
+    }
+
+    /// <summary>Puts its machines into a yard where none stands, and onto each shelf that is empty what lies there.</summary>
+    /// <exception cref="InvalidInputException">A machine stands there: nobody wants to tell invented ones from their own.</exception>
+    public static async Task AddAsync(Database database, MachineStore yard, StockStore stock, MachineFiles machines)
+    {
+        new Guard()
+            .That(
+                (await yard.ListAsync()).Count == 0,
+                "Yard",
+                "not_empty",
+                "The demo comes into an empty yard only: start the program with another folder to look at it."
+            )
+            .ThrowIfAny();
+        await FillAsync(stock.Wheels, "stock.json");
+        await FillAsync(stock.Parts, "parts.json");
+        await FillAsync(stock.Tools, "tools.json");
+        await FillAsync(stock.Spacers, "spacers.json");
+        await AddMachinesAsync(database, machines);
+    }
+
+    private static async Task FillAsync<T>(ListStore<T> shelf, string name)
+        where T : StoredRecord
+    {
+        if ((await shelf.ListAsync()).Count > 0)
+            return;
+        foreach (T thing in Read<T[]>(name))
+            await shelf.AddAsync(Who, thing, CancellationToken.None);
+    }
+
+    private static async Task AddMachinesAsync(Database database, MachineFiles machines)
+    {
         IReadOnlyDictionary<string, string> photos = await UnpackPhotosAsync(database.Folder);
         foreach (string name in Names("machine-"))
             await machines.ReadAsync(Who, Read<MachineFile>(name), CancellationToken.None, photos);

@@ -49,6 +49,7 @@ export function MachineCardView({ card, jobs }: { card: MachineCard; jobs: JobSh
           </span>
           <span className={classes.ratio}>
             <b className="num">{figure(loop.ratio)}</b>
+            <span className="cap">ratio</span>
             {machine.drives[0]?.input.kind === 'rider' && (
               <span className="cap">front over rear {figure(loop.frontOverRear)}</span>
             )}
@@ -58,7 +59,7 @@ export function MachineCardView({ card, jobs }: { card: MachineCard; jobs: JobSh
       {loops.length === 0 && <p>Direct drive, nothing to choose.</p>}
       <p className={classes.overall}>
         <span className="cap">
-          {summary.gearCount > 1 ? `${summary.gearCount} gears · overall in top` : 'overall'}
+          {summary.gearCount > 1 ? `${summary.gearCount} gears · overall ratio in top` : 'overall ratio'}
         </span>
         <b className="num">{figure(summary.tallestOverall)}</b>
       </p>

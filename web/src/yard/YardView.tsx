@@ -1,16 +1,21 @@
 import { Button, FileButton, Group, Switch } from '@mantine/core'
 import { lazy, Suspense, useState } from 'react'
+import { useDueList } from '../api/check'
 import type { JobReason } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useMachines, useOpenJobs } from '../api/queries'
 import { BeginJob, JobDialog } from '../job/BeginJob'
 import { GoesOn, JobDoors } from '../job/GoesOn'
+import { isOver } from '../job/lookWords'
 import { EmptyState } from '../shell/EmptyState'
 import { HistoryDrawer } from '../shell/HistoryDrawer'
 import { PageTitle } from '../shell/PageTitle'
 import { useShortcuts } from '../shell/shortcuts'
+import { FirstDoors } from './FirstDoors'
 import { MachineCardView } from './MachineCardView'
 import { useMachineFile } from './useMachineFile'
+import { useYardList } from './useYardList'
+import { YardTools } from './YardTools'
 import classes from './YardView.module.css'
 
 const AddMachineDialog = lazy(() => import('./AddMachineDialog'))
@@ -31,11 +36,16 @@ export function YardView() {
   const open = useOpenJobs().data
   const [reason, setReason] = useState<JobReason>()
   const inUse = machines.data?.filter((m) => m.machine.retiredOn === null) ?? []
-  const shown = machines.data?.filter((m) => withRetired || m.machine.retiredOn === null)
+  const standing = machines.data?.filter((m) => withRetired || m.machine.retiredOn === null) ?? []
+  const due = useDueList().data ?? []
+  const list = useYardList(standing, {
+    jobs: open ?? [],
+    due: new Set(due.filter((m) => m.due.items.some((i) => i.isNow || isOver(i))).map((m) => m.machineId)),
+  })
   const retired = machines.data?.filter((m) => m.machine.retiredOn !== null).length ?? 0
   return (
     <>
-      <PageTitle title="Yard" note="what goes on, what is due, what is fitted">
+      <PageTitle title="Yard" note="a workbench for chain and belt drives: choose, fit, set, look after">
         <Group gap="sm" data-no-print>
           {retired > 0 && (
             <Switch
@@ -72,11 +82,7 @@ export function YardView() {
       {machines.error !== null && (
         <EmptyState title="The yard can't be read.">{sentenceOf(machines.error)}</EmptyState>
       )}
-      {shown?.length === 0 && (
-        <EmptyState title="No machine stands here yet.">
-          Add one with its kind and tooth counts, or read one from a file.
-        </EmptyState>
-      )}
+      {machines.data?.length === 0 && <FirstDoors onAdd={() => setAdding(true)} />}
       <div className={classes.yard}>
         {inUse.length > 0 && (
           <div className={classes.work}>
@@ -90,7 +96,25 @@ export function YardView() {
           </div>
         )}
         <ul className={classes.cards}>
-          {shown?.map((card) => (
+          {standing.length > 0 && (
+            <li className={classes.tools}>
+              <YardTools list={list} kinds={[...new Set(standing.map((m) => m.machine.kind))]} />
+            </li>
+          )}
+          {list.found.length === 0 && list.isNarrowed && (
+            <li className={classes.tools}>
+              <EmptyState title="No machine of the yard is like that.">
+                <button
+                  type="button"
+                  className={classes.link}
+                  onClick={() => list.change({ q: null, kind: null, state: null })}
+                >
+                  Show all of them
+                </button>
+              </EmptyState>
+            </li>
+          )}
+          {list.shown.map((card) => (
             <li key={card.machine.id}>
               <MachineCardView
                 card={card}
