@@ -15,7 +15,7 @@ test('every demo machine opens at every station', async ({ page }) => {
 test('a machine is added from its kind', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('button', { name: 'Add a machine' }).click()
-  await page.getByRole('combobox', { name: 'Kind' }).click()
+  await page.getByRole('dialog').getByRole('combobox', { name: 'Kind' }).click()
   await page.getByRole('option', { name: 'bicycle' }).click()
   await page.getByRole('textbox', { name: 'Name' }).fill('<b>Röd</b> 🚲')
   await expect(page.getByRole('textbox', { name: 'Front' })).toHaveAttribute('placeholder', '≈ 38')
@@ -144,7 +144,7 @@ test('find reaches machines, trials and aims by any words', async ({ page }) => 
   await page.goto('/')
   await expect(page.getByRole('article').first()).toBeVisible()
   await page.keyboard.press('/')
-  await page.getByRole('combobox').fill('ridge')
+  await page.getByRole('combobox', { name: /^Find a machine/ }).fill('ridge')
   await expect(page.getByRole('option', { name: /Ridge round, loaded aim of Curlew/ }).first()).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(page.getByRole('radio', { name: /Ridge round/ })).toBeChecked()
@@ -266,6 +266,19 @@ test('sixty machines: searched, narrowed, ordered and turned over, kept in the a
   await tools.getByRole('combobox', { name: 'Kind' }).click()
   await page.getByRole('option', { name: 'winch' }).click()
   await expect(cards).toHaveCount(1)
+})
+
+test('each page has its title, for tabs and for whoever hears it', async ({ page }) => {
+  for (const [path, title] of [
+    ['/', 'Yard · Wendrak'],
+    ['/stock', 'Stock · Wendrak'],
+    ['/machines/1/ratio', 'Ratio · Curlew · Wendrak'],
+    ['/machines/1/choice', 'Choice · Curlew · Wendrak'],
+    ['/machines/6/jobs/21', 'Jobs · Plover · Wendrak'],
+  ] as const) {
+    await page.goto(path)
+    await expect(page).toHaveTitle(title)
+  }
 })
 
 test('an empty yard has three doors, and the demo comes back through one', async ({ page }) => {

@@ -2,6 +2,7 @@ import '@mantine/core/styles.css'
 import '@mantine/notifications/styles.css'
 import '@fontsource-variable/archivo/wdth.css'
 import './shell/tokens.css'
+import './shell/touch.css'
 import { createRoot } from 'react-dom/client'
 import { App } from './app/App'
 

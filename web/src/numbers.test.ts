@@ -104,6 +104,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'shell/differences.ts', numbers: '12' },
     { file: 'yard/RestoreDifferences.tsx', numbers: '8' },
     { file: 'yard/YardView.tsx', numbers: '100' },
+    { file: 'yard/useYardList.ts', numbers: '24' },
   ],
   'answers of the server, tries, and how long is waited, ms': [
     { file: 'api/client.ts', numbers: '409 404 300' },

@@ -36,11 +36,8 @@ public sealed record TurnOver(
     /// <summary>A price or life is followed so far up and down.</summary>
     private const double Farthest = 20;
 
-    /// <summary>So fine that a lead is not won and lost again within one: the lead of an option falls or rises all the way with a figure.</summary>
-    private const int Steps = 8;
-
     /// <summary>To a ten-thousandth: prices and lives are told to three digits.</summary>
-    private const int Halvings = 13;
+    private const int Halvings = 16;
 
     /// <summary>The weighing as it is with the change.</summary>
     public LoopWeighing On(LoopWeighing weighing) => At(weighing, To);
@@ -107,31 +104,23 @@ public sealed record TurnOver(
         TurnOver at = new(by, option, null, null, null, now, now, "");
         foreach (double way in (double[])[Farthest, 1 / Farthest])
         {
-            double before = now;
-            for (int step = 1; step <= Steps; step++)
+            // Each part of the best falls or rises all the way with a figure: what is not lost at its far end is not lost before.
+            (double before, double after) = (now, now * way);
+            if (turned(at.At(weighing, after)) is not { } first)
+                continue;
+            for (int half = 0; half < Halvings; half++)
             {
-                double value = now * Math.Pow(way, (double)step / Steps);
-                if (turned(at.At(weighing, value)) is null)
-                {
-                    before = value;
-                    continue;
-                }
-                double after = value;
-                for (int half = 0; half < Halvings; half++)
-                {
-                    double middle = (before + after) / 2;
-                    if (turned(at.At(weighing, middle)) is null)
-                        before = middle;
-                    else
-                        after = middle;
-                }
-                yield return at with
-                {
-                    To = after,
-                    First = turned(at.At(weighing, after))!,
-                };
-                break;
+                double middle = Math.Sqrt(before * after);
+                if (turned(at.At(weighing, middle)) is { } here)
+                    (after, first) = (middle, here);
+                else
+                    before = middle;
             }
+            yield return at with
+            {
+                To = after,
+                First = first,
+            };
         }
     }
 

@@ -1,5 +1,6 @@
 import { ActionIcon, Button, Menu, SegmentedControl } from '@mantine/core'
 import { type ReactNode, useState } from 'react'
+import { useLocation } from 'react-router'
 import { dayText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
 import { HistoryDrawer } from '../shell/HistoryDrawer'
@@ -7,6 +8,7 @@ import { HistoryIcon, PrintIcon } from '../shell/icons'
 import { PageTitle } from '../shell/PageTitle'
 import { useShortcuts } from '../shell/shortcuts'
 import { UnitSwitch } from '../shell/UnitSwitch'
+import { STATION_NAMES } from './guessWords'
 import classes from './MachineBar.module.css'
 import { MachineMenu } from './MachineMenu'
 import { TrialMenu } from './TrialMenu'
@@ -19,6 +21,7 @@ const MOST_TABS = 4
 export function MachineBar({ bench, children }: { bench: Workbench; children?: ReactNode }) {
   const { machine, summary } = bench.card
   const units = useUnits()
+  const { pathname } = useLocation()
   const [isHistory, setHistory] = useState(false)
   useShortcuts({ h: () => setHistory(true) })
   const note = [
@@ -28,7 +31,7 @@ export function MachineBar({ bench, children }: { bench: Workbench; children?: R
     machine.retiredOn === null ? null : `retired ${dayText(machine.retiredOn)}`,
   ]
   return (
-    <PageTitle title={machine.name} note={note.filter(Boolean).join(' · ')}>
+    <PageTitle title={machine.name} at={whereOf(pathname)} note={note.filter(Boolean).join(' · ')}>
       <div className={classes.controls} data-no-print>
         {children}
         <SetupTabs bench={bench} />
@@ -61,6 +64,13 @@ export function MachineBar({ bench, children }: { bench: Workbench; children?: R
       )}
     </PageTitle>
   )
+}
+
+/** A station by its name; what else there is of a machine, by its word in the address. */
+function whereOf(pathname: string): string {
+  const [, , , place = ''] = pathname.split('/')
+  const name = STATION_NAMES[place as keyof typeof STATION_NAMES]
+  return name ?? place.charAt(0).toUpperCase() + place.slice(1)
 }
 
 /** As fitted, the newest trials, and the rest in a menu. */

@@ -45,7 +45,7 @@ export function YardView() {
   const retired = machines.data?.filter((m) => m.machine.retiredOn !== null).length ?? 0
   return (
     <>
-      <PageTitle title="Yard" note="a workbench for chain and belt drives: choose, fit, set, look after">
+      <PageTitle title="Yard" note="chain and belt drives, from choice to care">
         <Group gap="sm" data-no-print>
           {retired > 0 && (
             <Switch

@@ -1,0 +1,63 @@
+import { expect, type Page, test } from './server'
+
+/** Whoever has a finger and no pointer: every control is large enough to be hit, and nothing is pushed sideways. */
+
+const LEAST = 44
+
+/** Views with what is laid out on them; the bay has its own test. */
+const VIEWS = [
+  '/',
+  '/machines/1/aim',
+  '/machines/1/ratio',
+  '/machines/1/fit',
+  '/machines/1/loads',
+  '/machines/1/build',
+  '/machines/1/set',
+  '/machines/1/check',
+  '/machines/1/choice',
+  '/machines/6/jobs/21',
+  '/faults',
+  '/stock',
+  '/practice',
+]
+
+/** Controls in view that are smaller than a finger: what they are called, and how large they are. */
+const tooSmall = (page: Page) =>
+  page.evaluate((least) => {
+    const controls =
+      'button, summary, select, [role=combobox], input:not([type=hidden]):not([type=file]):not([type=range]), a.mantine-Button-root'
+    return [...document.querySelectorAll<HTMLElement>(controls)].flatMap((control) => {
+      if (control.closest('[aria-hidden=true], svg')) return []
+      // A box or switch is pressed by its words, too; a radio of a bar by its label.
+      const target = control.matches('[type=checkbox], [type=radio]')
+        ? (control.closest<HTMLElement>('[class*=-body], [class*=control]') ??
+          control.parentElement?.querySelector<HTMLElement>('label') ??
+          control)
+        : control
+      const box = target.getBoundingClientRect()
+      const isShown = box.width > 1 && box.height > 1 && getComputedStyle(control).visibility !== 'hidden'
+      return isShown && (box.height < least - 0.5 || box.width < least - 0.5)
+        ? [
+            `${control.ariaLabel ?? control.textContent?.trim() ?? control.id}: ${box.width.toFixed(0)} × ${box.height.toFixed(0)}`,
+          ]
+        : []
+    })
+  }, LEAST)
+
+for (const path of VIEWS)
+  test(`a finger hits every control: ${path}`, async ({ browser, baseURL }) => {
+    const context = await browser.newContext({
+      baseURL,
+      viewport: { width: 390, height: 844 },
+      hasTouch: true,
+      isMobile: true,
+      colorScheme: path === '/' ? 'dark' : 'light',
+    })
+    const page = await context.newPage()
+    await page.goto(path)
+    await page.waitForLoadState('networkidle')
+    await expect(page.locator('main')).toBeVisible()
+    expect(await tooSmall(page)).toEqual([])
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    await context.close()
+  })
