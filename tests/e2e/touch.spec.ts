@@ -30,7 +30,7 @@ const tooSmall = (page: Page) =>
       if (control.closest('[aria-hidden=true], svg')) return []
       // A box or switch is pressed by its words, too; a radio of a bar by its label.
       const target = control.matches('[type=checkbox], [type=radio]')
-        ? (control.closest<HTMLElement>('[class*=-body], [class*=control]') ??
+        ? (control.closest<HTMLElement>('[class*=-body], [class*=control], label') ??
           control.parentElement?.querySelector<HTMLElement>('label') ??
           control)
         : control
