@@ -83,6 +83,8 @@ public sealed record EvaluationAnswer
 {
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<StationHeadlines>? Headlines { get; init; }
+
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<IReadOnlyList<MachineGuess>>? Guesses { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
@@ -102,6 +104,8 @@ public sealed record EvaluationAnswer
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<AimTarget>? StartingAim { get; init; }
+
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<BetterAim>? BetterAim { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]

@@ -1,7 +1,7 @@
-import { Anchor, Modal, Table, TextInput } from '@mantine/core'
+import { Anchor, Modal, Switch, Table, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { setWho, whoAmI } from '../api/client'
-import { SHORTCUTS } from '../shell/shortcuts'
+import { areKeysOff, SHORTCUTS, setKeysOff } from '../shell/shortcuts'
 import { STATIONS } from './stations'
 
 const stations: [string, string] = [
@@ -11,6 +11,7 @@ const stations: [string, string] = [
 
 export function HelpDialog({ onClose }: { onClose: () => void }) {
   const [name, setName] = useState(whoAmI)
+  const [isOff, setOff] = useState(areKeysOff)
   return (
     <Modal
       opened
@@ -30,6 +31,16 @@ export function HelpDialog({ onClose }: { onClose: () => void }) {
           ))}
         </Table.Tbody>
       </Table>
+      <Switch
+        mt="sm"
+        label="Single keys work"
+        description="Off for whoever speaks to the page: Ctrl+Z and Esc stay."
+        checked={!isOff}
+        onChange={(event) => {
+          setOff(!event.currentTarget.checked)
+          setKeysOff(!event.currentTarget.checked)
+        }}
+      />
       <p className="cap">
         For people who program: <Anchor href="/reference">the calls of this program</Anchor>, described and to
         be tried.

@@ -9,6 +9,7 @@ import { PLACES } from './places'
 import { RenewedNotice } from './RenewedNotice'
 import classes from './Shell.module.css'
 import { StorageNotice } from './StorageNotice'
+import { useUndoKeys } from './useUndoKeys'
 
 const FindBox = lazy(() => import('./FindBox'))
 
@@ -17,6 +18,7 @@ export function Shell() {
   const [isHelping, setHelping] = useState(false)
   const units = useUnits()
   const { toggleColorScheme } = useMantineColorScheme()
+  useUndoKeys()
   useShortcuts({
     '/': () => setFinding(true),
     '?': () => setHelping(true),

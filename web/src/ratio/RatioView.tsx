@@ -47,6 +47,11 @@ export default function RatioView() {
     ']': step('frontSize', 1),
     '{': step('rearSize', -1),
     '}': step('rearSize', 1),
+    // Brackets want AltGr on many layouts; letters stand on all of them.
+    d: step('frontSize', -1),
+    f: step('frontSize', 1),
+    e: step('rearSize', -1),
+    r: step('rearSize', 1),
   })
   if (bench.loops.length === 0)
     return (

@@ -1,5 +1,7 @@
-import type { ReactNode } from 'react'
+import { type ReactNode, useEffect } from 'react'
 import classes from './PageTitle.module.css'
+
+const PRODUCT = 'Wendrak'
 
 export function PageTitle({
   title,
@@ -13,9 +15,15 @@ export function PageTitle({
   at?: string
   children?: ReactNode
 }) {
+  const name = [at, title, PRODUCT].filter(Boolean).join(' · ')
+  useEffect(() => {
+    document.title = name
+    return () => {
+      document.title = PRODUCT
+    }
+  }, [name])
   return (
     <header className={classes.top}>
-      <title>{[at, title, 'Wendrak'].filter(Boolean).join(' · ')}</title>
       <h1>{title}</h1>
       {note && <span className={classes.note}>{note}</span>}
       <span className={classes.spring} />
