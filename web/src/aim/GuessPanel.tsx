@@ -5,7 +5,8 @@ import type { LoopChoice, Machine } from '../api/client'
 import { useEvaluation } from '../api/evaluation'
 import type { MachineGuess } from '../api/guesses'
 import { SUSPENSION_WORDS } from '../loop/suspension'
-import { GUESS_WORDS, STATION_NAMES } from '../machine/guessWords'
+import { STATION_WORDS } from '../machine/followUpWords'
+import { GUESS_WORDS } from '../machine/guessWords'
 import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
 import { ChoiceField } from '../quantities/ChoiceField'
@@ -333,12 +334,12 @@ const standsIn = (guess: MachineGuess, units: ReturnType<typeof useUnits>): stri
 
 /** “Ratio by up to 3 %”, “no figure at Fit without it”. */
 function bearsText({ bears }: MachineGuess): string {
-  const without = bears.filter((b) => b.percent === null).map((b) => STATION_NAMES[b.station])
+  const without = bears.filter((b) => b.percent === null).map((b) => STATION_WORDS[b.station])
   const moved = bears.filter((b) => b.percent !== null)
   return [
     without.length > 0 && `nothing at ${without.join(' and ')} without it`,
     moved.length > 0 &&
-      `moves ${moved.map((b) => `${STATION_NAMES[b.station]} by up to ${plain(Number((b.percent ?? 0).toPrecision(2)))} %`).join(', ')}`,
+      `moves ${moved.map((b) => `${STATION_WORDS[b.station]} by up to ${plain(Number((b.percent ?? 0).toPrecision(2)))} %`).join(', ')}`,
   ]
     .filter(Boolean)
     .join('; ')

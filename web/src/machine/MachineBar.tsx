@@ -8,7 +8,7 @@ import { HistoryIcon, PrintIcon } from '../shell/icons'
 import { PageTitle } from '../shell/PageTitle'
 import { useShortcuts } from '../shell/shortcuts'
 import { UnitSwitch } from '../shell/UnitSwitch'
-import { STATION_NAMES } from './guessWords'
+import { STATION_WORDS } from './followUpWords'
 import classes from './MachineBar.module.css'
 import { MachineMenu } from './MachineMenu'
 import { TrialMenu } from './TrialMenu'
@@ -69,7 +69,7 @@ export function MachineBar({ bench, children }: { bench: Workbench; children?: R
 /** A station by its name; what else there is of a machine, by its word in the address. */
 function whereOf(pathname: string): string {
   const [, , , place = ''] = pathname.split('/')
-  const name = STATION_NAMES[place as keyof typeof STATION_NAMES]
+  const name = STATION_WORDS[place as keyof typeof STATION_WORDS]
   return name ?? place.charAt(0).toUpperCase() + place.slice(1)
 }
 

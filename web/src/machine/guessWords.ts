@@ -15,13 +15,3 @@ export const GUESS_WORDS: Record<MachineGuess['kind'], string> = {
   pull: 'torque of what drives it',
   mass: 'mass, all in',
 }
-
-export const STATION_NAMES: Record<MachineGuess['bears'][number]['station'], string> = {
-  aim: 'Aim',
-  ratio: 'Ratio',
-  fit: 'Fit',
-  loads: 'Loads',
-  build: 'Build',
-  set: 'Set',
-  check: 'Check',
-}
