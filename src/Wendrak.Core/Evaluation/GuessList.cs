@@ -86,7 +86,11 @@ internal static class GuessList
         // A typical machine has one drive and one loop: what stands beside them was put there.
         if (view.Machine.Drives[0].Key == view.Drive.Key)
             foreach (GuessKind kind in StandsAsTypical.Of(view.Stored.Machine, view.Stored.Fitted.Loops))
-                if (view.IsFitted || kind is not (GuessKind.Front or GuessKind.Rear or GuessKind.Length))
+                if (
+                    kind is not (GuessKind.Front or GuessKind.Rear or GuessKind.Length)
+                    // Wheels and length are those of the loop it begins with: of another one in view they say nothing.
+                    || (view.IsFitted && view.Loop?.Key == StandsAsTypical.LoopKeyOf(view.Machine.Kind))
+                )
                     yield return kind;
         if (
             view.Loop is { } loop
@@ -160,7 +164,7 @@ internal static class GuessList
                         s,
                         state == GuessState.NotSaid ? null : GuessReach.PercentOf(view, kind, s)
                     ))
-                    .Where(b => state == GuessState.NotSaid || b.Percent is not null)
+                    .Where(b => state == GuessState.NotSaid || b.Percent > 0)
                     .OrderByDescending(b => b.Percent ?? double.MaxValue),
             ]
         );

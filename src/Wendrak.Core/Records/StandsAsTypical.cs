@@ -35,6 +35,9 @@ internal static class StandsAsTypical
         return [.. stands.Where(s => s.Value && machine.Said?.Contains(s.Key) != true).Select(s => s.Key)];
     }
 
+    /// <summary>Of the loop that a machine of the kind begins with.</summary>
+    internal static string LoopKeyOf(Vocabulary.MachineKind kind) => StartingMachines.For(kind).Fitted[0].LoopKey;
+
     private static IReadOnlyList<double>? Gears(Drive drive) =>
         drive.Stages.Select(GearsOf).FirstOrDefault(g => g is not null);
 

@@ -164,6 +164,35 @@ public sealed class GuessListTests
         Assert.Equal(StationState.Done, Lines(With(begun, m => m with { Said = ofRatio[..4] }), tried).Ratio.State);
     }
 
+    /// <summary>Another loop in view has wheels of its own: the typical ones of the first would be typed over them.</summary>
+    [Fact]
+    public void Wheels_are_asked_of_the_loop_that_has_them_alone()
+    {
+        StoredMachine stored = With(
+            Begun(MachineKind.Motorcycle),
+            m =>
+                m with
+                {
+                    Drives =
+                    [
+                        m.Drives[0] with
+                        {
+                            Stages =
+                            [
+                                .. m.Drives[0]
+                                    .Stages.Select(s => s is Core.Gearing.Loop loop ? loop with { Key = "other" } : s),
+                            ],
+                        },
+                    ],
+                }
+        );
+        Setup fitted = stored.Fitted with { Loops = [stored.Fitted.Loops[0] with { LoopKey = "other" }] };
+        stored = stored with { Fitted = fitted, Setups = [fitted] };
+        IReadOnlyList<MachineGuess> all = stored.Ask(new() { Guesses = new() }, new(["other"])).Guesses!.Answer!;
+        Assert.DoesNotContain(all, g => g.Kind is GuessKind.Front or GuessKind.Rear or GuessKind.Length);
+        Assert.All(all.SelectMany(g => g.Bears), b => Assert.True(b.Percent is null or > 0));
+    }
+
     [Fact]
     public void A_belt_wants_its_width_and_a_winch_no_tyre_and_no_arm()
     {

@@ -20,18 +20,25 @@ export function VerdictCard({
   const { smallest, verdict } = answer
   const ways = mends.find((m) => m.kind === row?.kind && m.point === row?.point)?.mends ?? []
   const least = smallestMargin(answer)
+  const unknown = answer.checks.filter((c) => c.unjudged === 'inputMissing' || c.unjudged === 'tableSilent')
   return (
     <section className={classes.card} data-tone={VERDICT_TONES[verdict]} aria-label="Verdict">
       <h2>
         <span aria-hidden="true">{VERDICT_MARKS[verdict]} </span>
         {row
           ? `${CHECK_WORDS[row.kind]} ${verdict === 'stop' ? 'fails first' : 'is past its limit first'}, at the ${POINT_WORDS[row.point]}${row.margin === null ? '' : `: ×${fixed(row.margin, 2)} of what it needs`}.`
-          : smallest && least
+          : verdict === 'fine' && smallest && least
             ? `It holds. Nearest its limit is ${CHECK_WORDS[smallest.kind].toLowerCase()}, at ${least}.`
             : verdict === 'fine'
               ? 'It holds.'
               : 'Not enough is known to say whether it holds.'}
       </h2>
+      {unknown.length > 0 && (
+        <p>
+          Not known, and not in this:{' '}
+          {[...new Set(unknown.map((c) => CHECK_WORDS[c.kind].toLowerCase()))].join(', ')}.
+        </p>
+      )}
       {row && (
         <p>
           {ways.length > 0
