@@ -256,6 +256,7 @@ const FORMS: Form[] = [
       async (page) => {
         const id = await addMachine(page, 'Not laid out')
         await page.goto(`/machines/${id}/fit`)
+        await page.getByLabel('Middle of shaft to middle of shaft').waitFor()
       },
     ],
     send: press(/^(Lay it out|Begin with what the length asks for)$/),
