@@ -19,7 +19,7 @@ internal static class ChoiceFigures
             StoredMachine machine = StoredMachine.From(StartingMachines.For(kind), default);
             string loopKey = MachineRules.LoopsOf(machine.Machine).First().Key;
             ChoiceDesk Weigh(LoopWeighing? weighing) =>
-                ChoiceDesk.Of(machine, null, loopKey, null, weighing, new(2026, 11, 1));
+                ChoiceDesk.Of(new(machine, null, loopKey, null), weighing, new(2026, 11, 1));
             LoopWeighing typed = Typed(Weigh(null));
             (double Median, double P95) open = Measure(() => Weigh(null));
             (double Median, double P95) priced = Measure(() => Weigh(typed));

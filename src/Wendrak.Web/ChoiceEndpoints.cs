@@ -71,25 +71,14 @@ public static class ChoiceEndpoints
         long id,
         string loopKey,
         ChoiceAsked asked,
-        MachineReader machines,
+        OptionsReader options,
         TimeProvider clock
     ) =>
-        await FindAsync(id, loopKey, machines) is { } stored
-            ? TypedResults.Ok(
-                ChoiceDesk.Of(
-                    stored,
-                    await machines.WorkshopAsync(),
-                    loopKey,
-                    asked.Matter,
-                    asked.Weighing,
-                    DateOnly.FromDateTime(clock.GetLocalNow().DateTime)
-                )
-            )
+        await options.FindAsync(id, loopKey, asked.Matter) is { } at
+            ? TypedResults.Ok(ChoiceDesk.Of(at, asked.Weighing, DateOnly.FromDateTime(clock.GetLocalNow().DateTime)))
             : TypedResults.NotFound();
 
     /// <summary>The machine, where it has such a loop: both stand in the address.</summary>
     private static async Task<StoredMachine?> FindAsync(long id, string loopKey, MachineReader machines) =>
-        await machines.FindAsync(id) is { } stored && MachineRules.LoopsOf(stored.Machine).Any(l => l.Key == loopKey)
-            ? stored
-            : null;
+        await machines.FindAsync(id) is { } stored && stored.HasLoop(loopKey) ? stored : null;
 }

@@ -1,16 +1,10 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Records;
-using Wendrak.Core.Stock;
 using Wendrak.Store.Ledger;
 using Wendrak.Store.Machines;
 
 namespace Wendrak.Web;
-
-/// <summary>What is due on one machine.</summary>
-/// <param name="MachineId">Of the machine.</param>
-/// <param name="Machine">Its name.</param>
-public sealed record MachineDue(long MachineId, string Machine, DueAnswer Due);
 
 /// <summary>Something that happened to a machine.</summary>
 /// <param name="On">Day on which a job is opened for it, where none goes on.</param>
@@ -35,40 +29,18 @@ public static class DueEndpoints
     }
 
     private static async Task<Ok<IReadOnlyList<MachineDue>>> ListAsync(
-        MachineStore store,
-        MachineReader reader,
+        DueReader due,
         HttpContext context,
         long? after = null,
         int? most = null
-    ) => TypedResults.Ok(ListPart.Take(await AllAsync(store, reader), d => d.MachineId, after, most, context));
+    ) => TypedResults.Ok(ListPart.Take(await due.AllAsync(), d => d.MachineId, after, most, context));
 
-    private static async Task<ContentHttpResult> CalendarAsync(
-        MachineStore store,
-        MachineReader reader,
-        History history,
-        TimeProvider clock
-    )
+    private static async Task<ContentHttpResult> CalendarAsync(DueReader due, History history, TimeProvider clock)
     {
         DateOnly today = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
         IReadOnlyList<Change> newest = await history.ListAsync(null, null, 1);
         long number = newest is [{ } last, ..] ? last.Id : 0;
-        return TypedResults.Text(DueCalendar.Write(await AllAsync(store, reader), today, number), DueCalendar.Type);
-    }
-
-    private static async Task<IReadOnlyList<MachineDue>> AllAsync(MachineStore store, MachineReader reader)
-    {
-        Workshop workshop = await reader.WorkshopAsync();
-        Shelf shelf = new(workshop.Parts, workshop.Wheels);
-        return
-        [
-            .. (await store.ListAsync())
-                .Where(m => m.Machine.RetiredOn is null)
-                .Select(m => new MachineDue(
-                    m.Machine.Id,
-                    m.Machine.Name,
-                    DueList.Of(m.Machine, m.Fitted, m.Jobs, m.Odometer, shelf)
-                )),
-        ];
+        return TypedResults.Text(DueCalendar.Write(await due.AllAsync(), today, number), DueCalendar.Type);
     }
 
     private static async Task<Results<Ok<JobSheet>, NotFound>> HappenedAsync(

@@ -20,7 +20,10 @@ public sealed partial class RefusalHandler : IExceptionHandler
                 statusCode: StatusCodes.Status413PayloadTooLarge,
                 detail: RequestLimits.Sentence(context)
             ),
-            BadHttpRequestException e => Invalid([Unreadable(e)], StatusCodes.Status400BadRequest),
+            BadHttpRequestException e => Invalid(
+                [Unreadable(e, await SentText.OfAsync(context))],
+                StatusCodes.Status400BadRequest
+            ),
             NotSupportedException { Source: JsonReader } e => Invalid(
                 [WithoutKind(e)],
                 StatusCodes.Status400BadRequest
@@ -83,13 +86,13 @@ public sealed partial class RefusalHandler : IExceptionHandler
     }
 
     /// <summary>Where reading stopped, in the words of the reader of JSON; nothing of the content is repeated.</summary>
-    private static InputIssue Unreadable(BadHttpRequestException exception)
+    private static InputIssue Unreadable(BadHttpRequestException exception, byte[] sent)
     {
         if (exception.InnerException is not JsonException json)
             return Parameter().Match(exception.Message) is { Success: true } named
                 ? new(named.Groups[1].Value, "unreadable", "Give a value of the right kind in the address.")
                 : new("", "unreadable", "Give the JSON that the API description asks for.");
-        string path = json.Path is { Length: > 1 } p ? p[1..].TrimStart('.') : "";
+        string path = json.Path is { Length: > 1 } p ? p[1..].TrimStart('.') : UnreadablePlace.Of(sent);
         string at = json.LineNumber is long line ? $" Reading stopped at line {line + 1}." : "";
         string message = json.Message.Contains("missing required", StringComparison.Ordinal)
             ? "A required field is missing: " + MissingFields(json.Message)

@@ -1,11 +1,5 @@
 using System.Net;
-using System.Text.Encodings.Web;
-using System.Text.Json;
-using System.Text.Json.Serialization;
-using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.Http.Json;
-using Wendrak.Core.Quantities;
-using Wendrak.Json;
 using Wendrak.Store;
 using Wendrak.Store.Demo;
 using Wendrak.Store.Ledger;
@@ -39,7 +33,7 @@ public static class WendrakApp
             k.Limits.MaxRequestBodySize = RequestLimits.MostBytes;
         });
         builder.Logging.ClearProviders().AddSimpleConsole(c => c.SingleLine = true).SetMinimumLevel(LogLevel.Warning);
-        AddServices(builder.Services, clock);
+        AddServices(builder.Services, clock, describesItself);
         if (describesItself)
             ApiReference.AddDescription(builder.Services);
         FolderLock held = FolderLock.Take(
@@ -73,7 +67,7 @@ public static class WendrakApp
         return app;
     }
 
-    private static void AddServices(IServiceCollection services, TimeProvider clock)
+    private static void AddServices(IServiceCollection services, TimeProvider clock, bool describesItself)
     {
         services.AddSingleton(clock);
         services.AddSingleton(p => new ChangeLog(p.GetRequiredService<Database>(), clock));
@@ -84,6 +78,8 @@ public static class WendrakApp
         services.AddSingleton<MachineStore>();
         services.AddSingleton<MachineReader>();
         services.AddSingleton<KnownAnswers>();
+        services.AddSingleton<OptionsReader>();
+        services.AddSingleton<DueReader>();
         services.AddSingleton<MachineCards>();
         services.AddSingleton<MachineFiles>();
         services.AddSingleton<SharedFiles>();
@@ -100,7 +96,7 @@ public static class WendrakApp
         services.AddSingleton<Restoring>();
         services.AddHttpContextAccessor();
         services.AddSingleton<OpenPages>();
-        services.Configure<JsonOptions>(o => Json.Configure(o.SerializerOptions));
+        services.Configure<JsonOptions>(o => Json.ConfigureWire(o.SerializerOptions, isLater: !describesItself));
         services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
         services.AddExceptionHandler<RefusalHandler>();
         services.AddProblemDetails(o => o.CustomizeProblemDetails = RequestLimits.Explain);
@@ -110,6 +106,7 @@ public static class WendrakApp
     {
         app.UseMiddleware<SecurityHeaders>();
         app.UseMiddleware<BuildId>();
+        app.UseMiddleware<SentText>();
         app.UseMiddleware<SameOriginOnly>();
         app.UseExceptionHandler();
         app.UseStatusCodePages();
@@ -157,51 +154,5 @@ public static class WendrakApp
                 database => options.Empty ? Task.CompletedTask : DemoData.FillAsync(database, clock)
             );
         return Database.Prepare(options.DataFolder, now);
-    }
-}
-
-/// <summary>JSON on the wire. The four strict settings keep a missing or null field from becoming a silent zero.</summary>
-public static class Json
-{
-    // One of each for whoever reads or writes: what is worked out of a type then exists once.
-    private static readonly IJsonTypeInfoResolver Types = JsonTypeInfoResolver
-        .Combine(CoreTypes.Default, new DefaultJsonTypeInfoResolver())
-        .WithAddedModifier(SpellFields);
-
-    public static JsonSerializerOptions Options { get; } = Configure(new(JsonSerializerDefaults.Web));
-
-    /// <summary>For answers that are shown: numbers of eight digits, half of what they have.</summary>
-    public static JsonSerializerOptions Brief { get; } =
-        new(Options) { Converters = { new EightDigits() }, TypeInfoResolver = Types.WithAddedModifier(KeepWhole) };
-
-    /// <summary>Whoever works a working out comes to its result to the last digit.</summary>
-    private static void KeepWhole(JsonTypeInfo type)
-    {
-        if (type.Type == typeof(WorkingValue))
-            foreach (JsonPropertyInfo number in type.Properties.Where(p => p.PropertyType == typeof(double)))
-                number.CustomConverter = JsonMetadataServices.DoubleConverter;
-    }
-
-    /// <summary>“Loops[0].FrontSize” as the wire spells it: “loops[0].frontSize”.</summary>
-    private static void SpellFields(JsonTypeInfo type)
-    {
-        if (type.Type != typeof(InputIssue))
-            return;
-        JsonPropertyInfo field = type.Properties.First(p => p.Name == "field");
-        field.Get = issue =>
-            string.Join('.', ((InputIssue)issue).Field.Split('.').Select(JsonNamingPolicy.CamelCase.ConvertName));
-    }
-
-    public static JsonSerializerOptions Configure(JsonSerializerOptions options)
-    {
-        options.NumberHandling = JsonNumberHandling.Strict;
-        // Letters beyond ASCII as they are: what is sent is JSON and never part of a page.
-        options.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
-        options.RespectRequiredConstructorParameters = true;
-        options.RespectNullableAnnotations = true;
-        options.AllowOutOfOrderMetadataProperties = true;
-        options.Converters.Add(new EnumWords());
-        options.TypeInfoResolver = Types;
-        return options;
     }
 }

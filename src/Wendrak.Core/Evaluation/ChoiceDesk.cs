@@ -75,57 +75,49 @@ public sealed record ChoiceDesk(
     /// <summary>How old an answer about what can be had may be: what is sold changes with the season. Judgement.</summary>
     private const int DaysOfSeason = 92;
 
-    /// <param name="stored">The machine.</param>
-    /// <param name="workshop">What is on the shelf.</param>
-    /// <param name="loopKey">Key of the loop.</param>
-    /// <param name="matter">What is weighed; null for the kind of drive.</param>
+    /// <param name="at">What can stand in the place of the loop.</param>
     /// <param name="typed">As it is being typed; null for what is stored.</param>
     /// <param name="today">Day on which it is asked.</param>
-    /// <exception cref="InvalidInputException">No such loop, no such matter, or something typed is refused.</exception>
-    public static ChoiceDesk Of(
-        StoredMachine stored,
-        Workshop? workshop,
-        string loopKey,
-        string? matter,
-        LoopWeighing? typed,
-        DateOnly today
-    )
+    /// <exception cref="InvalidInputException">Something typed is refused.</exception>
+    public static ChoiceDesk Of(OptionsAtLoop at, LoopWeighing? typed, DateOnly today)
     {
-        MachineInView view = ChoiceTable.View(stored, workshop, loopKey);
-        ChoiceTable table = new(view, matter);
+        ChoiceTable table = new(at);
         LoopWeighing? kept =
-            typed ?? stored.Machine.Weighings?.FirstOrDefault(w => w.LoopKey == loopKey && w.Matter == matter);
+            typed
+            ?? at.View.Stored.Machine.Weighings?.FirstOrDefault(w =>
+                w.LoopKey == at.View.AnyLoop.Key && w.Matter == at.Matter
+            );
         (LoopWeighing weighing, string? from) = kept is null ? table.Begin() : (kept, null);
         new Guard("Weighing.")
-            .Include(weighing.Check([.. table.Options.Select(o => o.Key)]))
+            .Include(weighing.Check([.. at.Options.Select(o => o.Key)]))
             .That(
-                weighing.LoopKey == loopKey,
+                weighing.LoopKey == at.View.AnyLoop.Key,
                 nameof(weighing.LoopKey),
                 "unknown",
                 "Weigh the loop that is asked about."
             )
-            .That(weighing.Matter == matter, nameof(weighing.Matter), "unknown", "Weigh what is asked about.")
+            .That(weighing.Matter == at.Matter, nameof(weighing.Matter), "unknown", "Weigh what is asked about.")
             .ThrowIfAny();
         string[] shown = table.Shown(weighing);
         QuestionAsked[] questions = [.. table.Questions(shown, weighing)];
         Decision outcome = table.Decide(weighing, shown);
-        IReadOnlyList<TurnOver> turns = table.IsJudged
+        IReadOnlyList<TurnOver> turns = at.IsJudged
             ? TurnOver.Find(weighing, w => table.Decide(w, shown), shown, [.. questions.Select(q => q.Key)])
             : [];
         return new(
-            view.AnyLoop.Name,
+            at.View.AnyLoop.Name,
             weighing,
             from,
-            weighing.WishesOn is DateOnly asked && stored.Fitted.FittedOn > asked,
-            table.Unit,
+            weighing.WishesOn is DateOnly asked && at.View.Fitted.FittedOn > asked,
+            at.Unit,
             [.. shown.Select(key => table.Column(key, weighing, shown, today.AddDays(-DaysOfSeason)))],
-            [.. table.Options.Select(o => new OptionOffered(o.Key, o.Name, o.Kind?.What))],
-            table.Matters,
-            table.Musts,
+            [.. at.Options.Select(o => new OptionOffered(o.Key, o.Name, o.Kind?.What))],
+            at.Matters,
+            at.Musts,
             questions,
             outcome,
             turns,
-            table.Split,
+            at.Split,
             LoopWeighing.MostShown,
             Decision.NearEqual,
             [.. table.Workings(weighing, shown, outcome)]

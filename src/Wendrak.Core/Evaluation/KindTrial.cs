@@ -21,7 +21,7 @@ public sealed record KindTrial(string Name, IReadOnlyList<LoopChoice> Loops, IRe
     /// <exception cref="InvalidInputException">No such loop or kind, or none that could be tried here.</exception>
     public static KindTrial Of(StoredMachine stored, string loopKey, string kindKey)
     {
-        KindAtPlace? place = new ChoiceTable(ChoiceTable.View(stored, null, loopKey), null).PlaceOf(kindKey);
+        KindAtPlace? place = new OptionsAtLoop(stored, null, loopKey, null).PlaceOf(kindKey);
         new Guard()
             .That(
                 place is { IsFitted: false, Kind.CanBeTried: true, Setup: not null },

@@ -58,7 +58,7 @@ public sealed record RecordedFigures(
     /// <exception cref="InvalidInputException">No such loop.</exception>
     public static RecordedFigures Of(StoredMachine stored, string loopKey, IReadOnlyList<LogEntry> log)
     {
-        MachineInView view = ChoiceTable.View(stored, null, loopKey);
+        MachineInView view = OptionsAtLoop.ViewOf(stored, null, loopKey);
         Loop loop = view.AnyLoop;
         IReadOnlyList<SetupPeriod> periods = SetupPeriod.AllOf(stored.Setups, stored.Jobs.Select(j => j.Sheet));
         LogLine[] mine =

@@ -26,6 +26,8 @@ public sealed record StoredMachine(
     /// <summary>Of its log, what the usual distance is learned from.</summary>
     public IReadOnlyList<OdometerEntry> Odometer { get; init; } = [];
 
+    public bool HasLoop(string key) => MachineRules.LoopsOf(Machine).Any(l => l.Key == key);
+
     /// <summary>A machine to practise on, as if it were stored.</summary>
     public static StoredMachine From(MachineDraft draft, DateOnly today)
     {

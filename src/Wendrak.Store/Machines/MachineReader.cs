@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using Wendrak.Core.Evaluation;
 using Wendrak.Core.Records;
 using Wendrak.Core.Stock;
@@ -15,6 +14,7 @@ namespace Wendrak.Store.Machines;
 public sealed class MachineReader(Database database, JobStore jobs)
 {
     private const int MostKept = 50;
+    private const string Whole = "";
     private readonly MachineRepository _machines = new();
     private readonly SetupRepository _setups = new();
     private readonly Repository<Aim> _aims = new(Kinds.Aim);
@@ -22,16 +22,16 @@ public sealed class MachineReader(Database database, JobStore jobs)
     private readonly Repository<StockSpacer> _spacers = new(Kinds.StockSpacer);
     private readonly Repository<StockPart> _parts = new(Kinds.StockPart);
     private readonly Repository<HandTool> _tools = new(Kinds.HandTool);
-    private Kept _kept = new(-1);
+    private readonly SinceCommit<long, StoredMachine> _read = new(database, MostKept);
+    private readonly SinceCommit<string, Workshop> _workshop = new(database, 1);
+    private readonly SinceCommit<string, IReadOnlyList<LoopOnMachine>> _onMachines = new(database, 1);
 
     /// <returns>Null when there is no such machine.</returns>
     /// <exception cref="StorageException">The file can't be read.</exception>
-    public async Task<StoredMachine?> FindAsync(long id)
-    {
-        Kept kept = Current();
-        if (kept.Machines.TryGetValue(id, out StoredMachine? known))
-            return known;
-        StoredMachine? read = await database.ReadAsync(async session =>
+    public Task<StoredMachine?> FindAsync(long id) => _read.FindAsync(id, () => ReadAsync(id));
+
+    private Task<StoredMachine?> ReadAsync(long id) =>
+        database.ReadAsync(async session =>
         {
             if (await _machines.FindAsync(session, id) is not { } machine)
                 return null;
@@ -51,56 +51,37 @@ public sealed class MachineReader(Database database, JobStore jobs)
                 Odometer = [.. (await LogRows.OdometersAsync(session, id))[id]],
             };
         });
-        if (read is not null && kept.Machines.Count < MostKept)
-            kept.Machines[id] = read;
-        return read;
-    }
 
     /// <exception cref="StorageException">The file can't be read.</exception>
-    public async Task<Workshop> WorkshopAsync()
-    {
-        Kept kept = Current();
-        return kept.Workshop ??= await database.ReadAsync(async session => new Workshop(
-            await _wheels.ListAsync(session),
-            await _spacers.ListAsync(session),
-            await _tools.ListAsync(session),
-            await _parts.ListAsync(session)
-        ));
-    }
+    public Task<Workshop> WorkshopAsync() =>
+        _workshop.GetAsync(
+            Whole,
+            () =>
+                database.ReadAsync(async session => new Workshop(
+                    await _wheels.ListAsync(session),
+                    await _spacers.ListAsync(session),
+                    await _tools.ListAsync(session),
+                    await _parts.ListAsync(session)
+                ))
+        );
 
     /// <summary>With what is on the machines of the yard.</summary>
     /// <exception cref="StorageException">The file can't be read.</exception>
-    public async Task<Workshop> WorkshopAndYardAsync()
-    {
-        Kept kept = Current();
-        kept.OnMachines ??= await database.ReadAsync(async session =>
+    public async Task<Workshop> WorkshopAndYardAsync() =>
+        await WorkshopAsync() with
+        {
+            OnMachines = await _onMachines.GetAsync(Whole, ReadOnMachinesAsync),
+        };
+
+    private Task<IReadOnlyList<LoopOnMachine>> ReadOnMachinesAsync() =>
+        database.ReadAsync<IReadOnlyList<LoopOnMachine>>(async session =>
         {
             ILookup<long, Setup> fitted = (await _setups.ListFittedAsync(session)).ToLookup(s => s.MachineId);
-            return (LoopOnMachine[])
-                [
-                    .. (await _machines.ListAsync(session)).SelectMany(m =>
-                        LoopOnMachine.Of(m, fitted[m.Id].FirstOrDefault())
-                    ),
-                ];
+            return
+            [
+                .. (await _machines.ListAsync(session)).SelectMany(m =>
+                    LoopOnMachine.Of(m, fitted[m.Id].FirstOrDefault())
+                ),
+            ];
         });
-        return await WorkshopAsync() with { OnMachines = kept.OnMachines };
-    }
-
-    /// <summary>
-    /// What was read since the last commit. The count is taken before anything is read: what is read later and kept under it
-    /// may be newer than it says, never older.
-    /// </summary>
-    private Kept Current()
-    {
-        long commits = database.Commits;
-        return _kept.Commits == commits ? _kept : _kept = new(commits);
-    }
-
-    private sealed class Kept(long commits)
-    {
-        public long Commits { get; } = commits;
-        public ConcurrentDictionary<long, StoredMachine> Machines { get; } = [];
-        public Workshop? Workshop { get; set; }
-        public IReadOnlyList<LoopOnMachine>? OnMachines { get; set; }
-    }
 }

@@ -29,7 +29,7 @@ internal static class ChoiceCases
         Workshop? workshop = null,
         string? matter = null,
         DateOnly? on = null
-    ) => ChoiceDesk.Of(stored ?? Moderate(), workshop, "final", matter, weighing, on ?? Today);
+    ) => ChoiceDesk.Of(new(stored ?? Moderate(), workshop, "final", matter), weighing, on ?? Today);
 
     /// <summary>Not so strong that its own chain would not hold.</summary>
     public static StoredMachine Moderate()

@@ -188,7 +188,7 @@ public sealed class ChoiceDeskTests
     [Fact]
     public void A_matter_that_the_loop_has_not_is_refused()
     {
-        Refusals.Names("LoopKey", () => ChoiceDesk.Of(Moderate(), null, "gone", null, null, Today));
+        Refusals.Names("LoopKey", () => _ = new OptionsAtLoop(Moderate(), null, "gone", null));
         Refusals.Names("Matter", () => Desk(matter: "rubber"));
         Refusals.Names("Weighing.Matter", () => Desk(Begun, matter: "joint"));
         Refusals.Names("Weighing.LoopKey", () => Desk(Begun with { LoopKey = "first" }));

@@ -123,7 +123,7 @@ public sealed class StageSplitTests
         {
             StoredMachine machine = StoredMachine.From(StartingMachines.For(kind), default);
             foreach (Loop loop in MachineRules.LoopsOf(machine.Machine))
-                Assert.Null(ChoiceDesk.Of(machine, null, loop.Key, null, null, new(2026, 11, 1)).Split);
+                Assert.Null(ChoiceDesk.Of(new(machine, null, loop.Key, null), null, new(2026, 11, 1)).Split);
         }
     }
 }

@@ -215,9 +215,9 @@ public sealed class SetupKindsTests
         int tried = 0;
         foreach (Loop loop in MachineRules.LoopsOf(stored.Machine))
         {
-            ChoiceDesk desk = ChoiceDesk.Of(stored, null, loop.Key, null, null, new(2026, 12, 1));
+            ChoiceDesk desk = ChoiceDesk.Of(new(stored, null, loop.Key, null), null, new(2026, 12, 1));
             foreach (MatterOffered matter in desk.Matters)
-                ChoiceDesk.Of(stored, null, loop.Key, matter.Key, null, new(2026, 12, 1));
+                ChoiceDesk.Of(new(stored, null, loop.Key, matter.Key), null, new(2026, 12, 1));
             foreach (ChoiceColumn column in desk.Columns.Where(c => c.CanBeTried))
             {
                 KindTrial begun = KindTrial.Of(stored, loop.Key, column.Key);
