@@ -74,95 +74,98 @@ public sealed record Decision(
     /// <param name="wishes">How much each matters.</param>
     public static Decision Of(IReadOnlyList<WeighedOption> options, IReadOnlyList<WishWeight> wishes)
     {
-        WeighedOption[] left = [.. options.Where(o => !o.IsOut)];
         WishWeight[] asked = [.. wishes.Where(w => w.Weight > 0)];
-        List<DriveWish> weighed = [];
-        Dictionary<string, Dictionary<DriveWish, double>> parts = left.ToDictionary(
-            o => o.Key,
-            _ => new Dictionary<DriveWish, double>()
-        );
-        foreach (WishWeight wish in asked)
-        {
-            WishFact?[] facts = [.. left.Select(o => FirmOf(o, wish.Wish))];
-            if (left.Length == 0 || facts.Contains(null))
-                continue;
-            weighed.Add(wish.Wish);
-            double most = WishMeasure.BestOf(wish.Wish, facts.Select(f => f!.Middle));
-            for (int i = 0; i < left.Length; i++)
-                parts[left[i].Key][wish.Wish] = WishMeasure.PartOf(most, wish.Wish, facts[i]!.Middle);
-        }
-        DriveWish[] not = [.. asked.Select(w => w.Wish).Except(weighed)];
-        double total = asked.Where(w => weighed.Contains(w.Wish)).Sum(w => w.Weight);
-        double Part(WeighedOption option, WishWeight wish) => parts[option.Key][wish.Wish];
-        double? ScoreOf(WeighedOption option)
-        {
-            if (total == 0 || option.IsOut)
-                return null;
-            double sum = 0;
-            foreach (WishWeight wish in asked)
-                sum += wish.Weight * parts[option.Key].GetValueOrDefault(wish.Wish);
-            return sum / total;
-        }
+        Compared[] left = [.. options.Where(o => !o.IsOut).Select(o => new Compared(o, new double[asked.Length]))];
+        List<int> weighed = [];
+        for (int w = 0; w < asked.Length; w++)
+            if (Weigh(left, asked[w].Wish, w))
+                weighed.Add(w);
+        double total = weighed.Sum(w => asked[w].Weight);
+        foreach (Compared option in left)
+            if (total > 0)
+                option.Score = weighed.Sum(w => asked[w].Weight * option.Parts[w]) / total;
+        DriveWish[] counted = [.. weighed.Select(w => asked[w].Wish)];
+        DriveWish[] not = [.. asked.Select(w => w.Wish).Except(counted)];
         OptionScore[] scores =
         [
             .. options.Select(o => new OptionScore(
                 o.Key,
-                ScoreOf(o),
-                asked.Sum(w => w.Weight * o.Practice.GetValueOrDefault(w.Wish))
+                Array.Find(left, c => ReferenceEquals(c.Option, o))?.Score,
+                PracticeOf(o, asked)
             )),
         ];
-        double Score(WeighedOption option) => scores.First(s => s.Key == option.Key).Score!.Value;
         Decision Says(OutcomeKind kind, string? first, string? second, IEnumerable<DriveWish>? by = null) =>
-            new(kind, first, second, scores, [.. by ?? []], weighed, not);
+            new(kind, first, second, scores, [.. by ?? []], counted, not);
         if (left.Length == 0)
             return Says(OutcomeKind.NothingLeft, null, null);
         if (left.Length == 1)
-            return Says(OutcomeKind.OneLeft, left[0].Key, null);
+            return Says(OutcomeKind.OneLeft, left[0].Option.Key, null);
         if (asked.Length == 0)
             return Says(OutcomeKind.NothingAsked, null, null);
         if (total > 0)
         {
-            WeighedOption[] ordered = [.. left.OrderByDescending(Score)];
-            (WeighedOption first, WeighedOption second) = (ordered[0], ordered[1]);
-            if (Score(first) - Score(second) >= NearEqual)
+            Compared[] ordered = [.. left.OrderByDescending(c => c.Score)];
+            (Compared first, Compared second) = (ordered[0], ordered[1]);
+            if (first.Score - second.Score >= NearEqual)
                 return Says(
                     OutcomeKind.Ahead,
-                    first.Key,
-                    second.Key,
-                    asked
-                        .Where(w => weighed.Contains(w.Wish))
-                        .Select(w => (w.Wish, Lead: w.Weight * (Part(first, w) - Part(second, w))))
-                        .Where(w => w.Lead > 0)
-                        .OrderByDescending(w => w.Lead)
-                        .Select(w => w.Wish)
+                    first.Option.Key,
+                    second.Option.Key,
+                    Leading(asked, w => weighed.Contains(w) ? first.Parts[w] - second.Parts[w] : 0)
                 );
             // Only those that are as good as the first by their figures are left to what the trade says.
-            left = [.. ordered.Where(o => Score(first) - Score(o) < NearEqual)];
+            left = [.. ordered.Where(c => first.Score - c.Score < NearEqual)];
         }
-        WeighedOption[] byPractice = [.. left.OrderByDescending(o => PracticeOf(scores, o))];
-        (WeighedOption best, WeighedOption next) = (byPractice[0], byPractice[1]);
-        return PracticeOf(scores, best) > PracticeOf(scores, next)
+        Compared[] byPractice = [.. left.OrderByDescending(c => PracticeOf(c.Option, asked))];
+        (WeighedOption best, WeighedOption next) = (byPractice[0].Option, byPractice[1].Option);
+        return PracticeOf(best, asked) > PracticeOf(next, asked)
             ? Says(
                 OutcomeKind.PracticeOnly,
                 best.Key,
                 next.Key,
-                asked
-                    .Select(w =>
-                        (
-                            w.Wish,
-                            Lead: w.Weight
-                                * (best.Practice.GetValueOrDefault(w.Wish) - next.Practice.GetValueOrDefault(w.Wish))
-                        )
-                    )
-                    .Where(w => w.Lead > 0)
-                    .OrderByDescending(w => w.Lead)
-                    .Select(w => w.Wish)
+                Leading(asked, w => Practice(best, asked[w]) - Practice(next, asked[w]))
             )
             : Says(OutcomeKind.Equal, null, null);
     }
 
-    private static double PracticeOf(OptionScore[] scores, WeighedOption option) =>
-        scores.First(s => s.Key == option.Key).Practice;
+    /// <summary>One that meets what must be so.</summary>
+    /// <param name="Parts">Of the best, for each wish that is asked for.</param>
+    private sealed record Compared(WeighedOption Option, double[] Parts)
+    {
+        /// <summary>Null where nothing could be weighed.</summary>
+        public double? Score { get; set; }
+    }
+
+    /// <summary>Puts down what part of the best each comes to.</summary>
+    /// <returns>False where one of them has no firm figure, or none is left.</returns>
+    private static bool Weigh(Compared[] left, DriveWish wish, int at)
+    {
+        WishFact?[] facts = [.. left.Select(c => FirmOf(c.Option, wish))];
+        if (left.Length == 0 || facts.Contains(null))
+            return false;
+        double most = WishMeasure.BestOf(wish, facts.Select(f => f!.Middle));
+        for (int i = 0; i < left.Length; i++)
+            left[i].Parts[at] = WishMeasure.PartOf(most, wish, facts[i]!.Middle);
+        return true;
+    }
+
+    /// <summary>Wishes by which one is ahead of the other, the one that does most first.</summary>
+    private static IEnumerable<DriveWish> Leading(WishWeight[] asked, Func<int, double> lead) =>
+        asked
+            .Select((wish, w) => (wish.Wish, Lead: wish.Weight * lead(w)))
+            .Where(w => w.Lead > 0)
+            .OrderByDescending(w => w.Lead)
+            .Select(w => w.Wish);
+
+    private static int Practice(WeighedOption option, WishWeight wish) => option.Practice.GetValueOrDefault(wish.Wish);
+
+    private static double PracticeOf(WeighedOption option, WishWeight[] asked)
+    {
+        double sum = 0;
+        foreach (WishWeight wish in asked)
+            sum += wish.Weight * Practice(option, wish);
+        return sum;
+    }
 
     private static WishFact? FirmOf(WeighedOption option, DriveWish wish)
     {

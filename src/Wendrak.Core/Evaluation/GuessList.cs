@@ -25,7 +25,8 @@ public enum GuessState
 /// <summary>What a guess does to a station.</summary>
 /// <param name="Station">Which.</param>
 /// <param name="Percent">How far its figure lies off at most when the guess is off as such guesses are, %; null where it has none without it.</param>
-public sealed record GuessBearing(Station Station, double? Percent);
+/// <param name="IsOfVerdict">It has its figures without it, and no verdict that can be relied on.</param>
+public sealed record GuessBearing(Station Station, double? Percent, bool IsOfVerdict = false);
 
 /// <summary>Something that nobody measured or typed.</summary>
 /// <param name="Text">What stands in for it as it is written: a marking, ratios; null for a number, and for nothing.</param>
@@ -57,14 +58,14 @@ internal static class GuessList
         GuessKind.Mass,
     ];
 
-    /// <summary>Whether a station rests on what is assumed; what is not said leaves it without a figure, and on nothing.</summary>
+    /// <summary>Whether a station rests on what nobody said; what leaves it without a figure leaves it on nothing.</summary>
     public static bool Bears(MachineInView view, Station station) =>
-        Assumed(view).Any(kind => StationsOf(kind, view).Contains(station));
+        RestedOn(view).Any(kind => StationsOf(kind, view).Contains(station));
 
     /// <summary>The same of every station that rests on one.</summary>
     public static IReadOnlyList<StationGuesses> RestsOn(MachineInView view) =>
         [
-            .. Assumed(view)
+            .. RestedOn(view)
                 .SelectMany(kind => StationsOf(kind, view).Select(station => (station, kind)))
                 .GroupBy(g => g.station, g => g.kind)
                 .OrderBy(g => g.Key)
@@ -80,6 +81,12 @@ internal static class GuessList
                 .OrderByDescending(g => g.Bears.Count(b => b.Percent is null))
                 .ThenByDescending(g => g.Bears.Max(b => b.Percent) ?? 0),
         ];
+
+    /// <summary>What is assumed, and what nobody said though a verdict is spoken without it.</summary>
+    private static IEnumerable<GuessKind> RestedOn(MachineInView view) =>
+        Assumed(view).Concat(NotSaid(view).Where(IsOfVerdict));
+
+    private static bool IsOfVerdict(GuessKind kind) => kind == GuessKind.Lifts;
 
     internal static IEnumerable<GuessKind> Assumed(MachineInView view)
     {
@@ -118,6 +125,8 @@ internal static class GuessList
             yield return GuessKind.Centre;
         if (!LoadAnswers.IsPullKnown(view))
             yield return GuessKind.Pull;
+        if ((SourceOf(view) ?? new(view.Drive.Key)).IsLiftUnsaid(view.Machine.Kind))
+            yield return GuessKind.Lifts;
         if (loop.DriveElement == DriveElement.ToothedBelt && StrengthOf(view, loop)?.WidthMm is null)
             yield return GuessKind.BeltWidth;
         if (
@@ -143,7 +152,7 @@ internal static class GuessList
             yield return Station.Ratio;
         if (kind is GuessKind.Front or GuessKind.Rear or GuessKind.Length or GuessKind.Centre)
             yield return Station.Fit;
-        if (OfLoads.Contains(kind) && view.Loop is not null)
+        if ((OfLoads.Contains(kind) || kind == GuessKind.Lifts) && view.Loop is not null)
             yield return Station.Loads;
         if (kind == GuessKind.Suspension)
             yield return Station.Set;
@@ -162,7 +171,8 @@ internal static class GuessList
                 .. StationsOf(kind, view)
                     .Select(s => new GuessBearing(
                         s,
-                        state == GuessState.NotSaid ? null : GuessReach.PercentOf(view, kind, s)
+                        state == GuessState.NotSaid ? null : GuessReach.PercentOf(view, kind, s),
+                        IsOfVerdict(kind)
                     ))
                     .Where(b => state == GuessState.NotSaid || b.Percent > 0)
                     .OrderByDescending(b => b.Percent ?? double.MaxValue),

@@ -133,7 +133,7 @@ internal static class LoadAnswers
                 question.TorqueNm ?? Loads(view, new(question.Source, question.Strength)).HardestTorqueNm,
                 question.YieldMpa,
                 question.ProofTorqueNm,
-                source.LiftsOrFlies
+                source.LiftsOrFlies == true
             )
         );
     }

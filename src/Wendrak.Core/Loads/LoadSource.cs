@@ -16,7 +16,7 @@ namespace Wendrak.Core.Loads;
 /// <param name="MassKg">Of vehicle, rider and load together.</param>
 /// <param name="Friction">Between tyre and road.</param>
 /// <param name="CruiseKmh">Speed it mostly runs at.</param>
-/// <param name="LiftsOrFlies">A hoist, a lift for people, an aircraft or its controls: figures are told, verdicts are not.</param>
+/// <param name="LiftsOrFlies">A hoist, a lift for people, an aircraft or its controls: figures are told, verdicts are not. Null where nobody said.</param>
 /// <param name="DrivenMassKg">Carried by the driven wheels, where the tyre's grip is not that of a rear-driven vehicle in its side view.</param>
 /// <param name="Character">How what is driven takes its load; null for the usual of such a machine.</param>
 /// <param name="Efficiency">School by whose mean the loops of the drive lose; null for the usual figures between both.</param>
@@ -33,13 +33,16 @@ public sealed record LoadSource(
     double? Friction = null,
     double? CruiseKmh = null,
     double? BrakingTorqueNm = null,
-    bool LiftsOrFlies = false,
+    bool? LiftsOrFlies = null,
     double? DrivenMassKg = null,
     LoadCharacter? Character = null,
     EfficiencySchool? Efficiency = null
 )
 {
-    internal bool IsJudged => Judges(LiftsOrFlies);
+    internal bool IsJudged => Judges(LiftsOrFlies == true);
+
+    /// <summary>Such a machine may lift, and nobody said whether it does: no default is safe for that.</summary>
+    internal bool IsLiftUnsaid(MachineKind kind) => LiftsOrFlies is null && MachineKinds.Get(kind).MayLift;
 
     /// <summary>Whether this program says if something holds; the one place that decides it.</summary>
     internal static bool Judges(bool liftsOrFlies) => !liftsOrFlies;

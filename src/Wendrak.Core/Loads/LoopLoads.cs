@@ -53,6 +53,7 @@ public sealed record ChainOiling(
 /// <summary>What a loop carries, and what it can.</summary>
 /// <param name="Path">How it lies; null where nobody said where its wheels stand.</param>
 /// <param name="IsJudged">False for hoists, lifts for people and aircraft: this tool does not decide those.</param>
+/// <param name="IsLiftUnsaid">Such a machine may lift, and nobody said whether it does: what holds, holds if it does not.</param>
 /// <param name="Checks">The worst first.</param>
 /// <param name="Verdict">The worst of all checks that count; not applicable where none could be told.</param>
 /// <param name="Smallest">The least margin of strength or grip that is no mere advice; null when none could be told.</param>
@@ -81,6 +82,7 @@ public sealed record LoopLoadsResult(
     LoopPath? Path,
     IReadOnlyList<LoadCheck> Checks,
     bool IsJudged,
+    bool IsLiftUnsaid,
     Verdict Verdict,
     LoadCheck? Smallest,
     double? InstalledTensionN,
@@ -134,6 +136,7 @@ public static class LoopLoads
             input.Layout is null ? null : loop.Path,
             checks,
             input.Source.IsJudged,
+            input.Source.IsLiftUnsaid(input.Kind),
             LoadChecks.VerdictOf(checks),
             LoadChecks.SmallestMargin(checks),
             installed,

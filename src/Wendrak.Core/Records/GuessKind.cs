@@ -32,4 +32,7 @@ public enum GuessKind
 
     /// <summary>Of vehicle, rider and load.</summary>
     Mass,
+
+    /// <summary>Whether it hoists, carries persons up or flies.</summary>
+    Lifts,
 }

@@ -72,14 +72,19 @@ public sealed class JobContent
         new(Job, Entries.Add(entry), VisitsAfter(entry), BegunAfter(entry), version ?? entry.Sequence);
 
     private ImmutableDictionary<string, long> BegunAfter(JobEntry entry) =>
-        entry.Event is VisitBegun begun && !_begun.ContainsKey(begun.LoopKey)
-            ? _begun.Add(begun.LoopKey, entry.Sequence)
-            : _begun;
+        entry.Event switch
+        {
+            VisitBegun begun when !_begun.ContainsKey(begun.LoopKey) => _begun.Add(begun.LoopKey, entry.Sequence),
+            VisitCancelled cancelled => _begun.Remove(cancelled.LoopKey),
+            _ => _begun,
+        };
 
     private IReadOnlyList<SetJob> VisitsAfter(JobEntry entry)
     {
         if (entry.Event is not SetEvent set)
             return Visits;
+        if (set is VisitCancelled)
+            return [.. Visits.Where(v => v.LoopKey != set.LoopKey)];
         if (VisitTo(set.LoopKey) is { } visit)
             return [.. Visits.Select(v => v.LoopKey == visit.LoopKey ? SetVisit.After(v, entry) : v)];
         return SetVisit.Begin(Job, entry) is { } begun ? [.. Visits, begun] : Visits;
@@ -111,9 +116,13 @@ public sealed class JobContent
             opened?.OdometerKm,
             opened?.Hours,
             JobRules.StationsFor(opened?.Reason ?? JobReason.Visit),
-                // Where nobody opened the job itself, setting was all there was to it.
+                // Where nobody opened the job itself, setting was all there was to it, and ends with it, cancelled or not.
                 signature is not null
-                || (opened is null && Visits.Count > 0 && Visits.All(v => v.Closing is not null))
+                || (
+                    opened is null
+                    && (Visits.Count > 0 || Entries.Any(e => e.Event is VisitCancelled))
+                    && Visits.All(v => v.Closing is not null)
+                )
                     ? JobState.Ended
                 : waitsFor is null ? JobState.GoesOn
                 : JobState.Waits,

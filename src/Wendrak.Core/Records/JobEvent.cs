@@ -39,9 +39,11 @@ namespace Wendrak.Core.Records;
 [JsonDerivedType(typeof(CautionsSeen), "cautionsSeen")]
 [JsonDerivedType(typeof(RoundNoted), "roundNoted")]
 [JsonDerivedType(typeof(ReadingTaken), "readingTaken")]
+[JsonDerivedType(typeof(ReadingDiscarded), "readingDiscarded")]
 [JsonDerivedType(typeof(RoundDropped), "roundDropped")]
 [JsonDerivedType(typeof(RoundKept), "roundKept")]
 [JsonDerivedType(typeof(ReadingsTied), "readingsTied")]
 [JsonDerivedType(typeof(StepTicked), "stepTicked")]
+[JsonDerivedType(typeof(VisitCancelled), "visitCancelled")]
 [JsonDerivedType(typeof(VisitClosed), "visitClosed")]
 public abstract record JobEvent;

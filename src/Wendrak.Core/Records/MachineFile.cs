@@ -16,7 +16,7 @@ public sealed record MachineFile(
 )
 {
     public const string FormatName = "wendrak-machine";
-    public const int NewestVersion = 15;
+    public const int NewestVersion = 16;
     public const int MostSetups = 5_000;
     public const int MostAims = 5_000;
     public const int MostJobs = 10_000;

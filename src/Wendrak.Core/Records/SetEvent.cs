@@ -23,6 +23,10 @@ public sealed record RoundNoted(string LoopKey, SetRound Round) : SetEvent(LoopK
 /// <summary>One value read at one place of the wheel, in place of one that was read there in the same round.</summary>
 public sealed record ReadingTaken(string LoopKey, Reading Reading) : SetEvent(LoopKey);
 
+/// <summary>One value of the round in hand was no reading: a slip, a knock at the gauge.</summary>
+/// <param name="Position">Place of the wheel it was read at.</param>
+public sealed record ReadingDiscarded(string LoopKey, int Position) : SetEvent(LoopKey);
+
 /// <summary>The round in hand was given up, to be read anew.</summary>
 public sealed record RoundDropped(string LoopKey) : SetEvent(LoopKey);
 
@@ -36,6 +40,9 @@ public sealed record ReadingsTied(string LoopKey, CalibrationPair Pair) : SetEve
 /// <summary>A step of the closing list was done, or taken back.</summary>
 /// <param name="IsDone">False takes the tick away.</param>
 public sealed record StepTicked(string LoopKey, ClosingStep Step, bool IsDone) : SetEvent(LoopKey);
+
+/// <summary>Setting a loop was begun by mistake: nothing was kept at it, and it stands no more.</summary>
+public sealed record VisitCancelled(string LoopKey) : SetEvent(LoopKey);
 
 /// <summary>The visit ended.</summary>
 /// <param name="TorqueNm">Of what holds it; null where nobody measured it.</param>

@@ -57,6 +57,19 @@ public static class SetJobRules
                 "not_kept",
                 "A round is begun and not kept: keep it or drop it before the visit is closed."
             )
+            .That(
+                next is not VisitCancelled || before.Rounds.Count == 0,
+                nameof(before.Rounds),
+                "kept",
+                "A round is kept, so something was set: close the visit, or take its rounds back first."
+            )
+            .That(
+                next is not ReadingDiscarded discarded
+                    || round?.Readings.Any(r => r.Position == discarded.Position) == true,
+                nameof(ReadingDiscarded.Position),
+                "unknown",
+                "Give a place that is read in the round in hand."
+            )
             .ThrowIfAny();
         if (next is StepTicked tick)
             new Guard().OneOf(nameof(tick.Step), tick.Step).ThrowIfAny();

@@ -39,6 +39,13 @@ public static class SetVisit
                 }
             ),
             ReadingTaken e => InHand(visit, With(round ?? Untold(visit, entry), e.Reading)),
+            ReadingDiscarded e when round is not null => InHand(
+                visit,
+                round with
+                {
+                    Readings = [.. round.Readings.Where(r => r.Position != e.Position)],
+                }
+            ),
             RoundDropped => InHand(visit, null),
             RoundKept e when round is not null => InHand(
                 visit with

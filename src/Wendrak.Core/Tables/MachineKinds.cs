@@ -25,6 +25,7 @@ public sealed record AlignmentRow(string Use, string Drive);
 /// <param name="Held">How it stands before hands go near.</param>
 /// <param name="Defers">Whose work it is where people can be hurt.</param>
 /// <param name="MostLoopRatio">Of one loop, where that is less than the tables say of its kind; null for theirs.</param>
+/// <param name="MayLift">Whether some of them hoist, carry persons up or fly, so that it has to be said of each.</param>
 /// <param name="HasRoadBrake">Whether the driven wheel brakes on the road, so that the brake is tried before it goes out.</param>
 public sealed record MachineKindRow(
     string? VehicleClass,
@@ -43,6 +44,7 @@ public sealed record MachineKindRow(
     string Held,
     string Defers,
     bool HasRoadBrake,
+    bool MayLift = false,
     double? MostLoopRatio = null
 );
 
@@ -121,6 +123,7 @@ public static class MachineKinds
         Held: "Wheels clear of the ground and the robot held fast",
         Defers: StartsByItself,
         HasRoadBrake: false,
+        MayLift: true, // an arm, a lifting deck
         MostLoopRatio: 3 // 2 to 3 on small robots: common practice
     );
 
@@ -140,7 +143,8 @@ public static class MachineKinds
         MostTeethMoreInFront: InTheOpen,
         Held: "Load off, and what is driven held",
         Defers: StartsByItself,
-        HasRoadBrake: false
+        HasRoadBrake: false,
+        MayLift: true
     );
 
     private static readonly Dictionary<MachineKind, MachineKindRow> Rows = new()

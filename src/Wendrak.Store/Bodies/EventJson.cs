@@ -7,7 +7,7 @@ namespace Wendrak.Store.Bodies;
 internal static class EventJson
 {
     /// <summary>Number of the newest form of their bodies.</summary>
-    public const int Schema = 10;
+    public const int Schema = 11;
 
     public static string Write(JobEvent e) => JsonSerializer.Serialize(e, BodyJson.Options);
 

@@ -27,12 +27,14 @@ internal static class Kinds
                     .OfType<Gearbox>()
                     .Select(g => new Reference(Hold.Needs, "gearbox_set", g.Set.Id)),
             // Form 5 says what thread a torque is for, and what was measured for the way round of a part; form 6 how its loops are
-            // looked at; form 7 what was weighed in their place; form 8 the shims of a sheave; form 9 what was said to be as usual.
+            // looked at; form 7 what was weighed in their place; form 8 the shims of a sheave; form 9 what was said to be as usual;
+            // form 10 that nobody need have said whether it lifts.
             Upcasters =
             [
                 EarlierBodies.Machine,
                 OneAdjuster.Machine,
                 WordsOfTheField.Machine,
+                EarlierBodies.AsIs,
                 EarlierBodies.AsIs,
                 EarlierBodies.AsIs,
                 EarlierBodies.AsIs,

@@ -52,10 +52,12 @@ internal static class EventWords
             "cautionsSeen" => $"confirmed the cautions at {loop}",
             "roundNoted" => $"noted a round of {loop}",
             "readingTaken" => $"read {loop}",
+            "readingDiscarded" => $"discarded a reading of {loop}",
             "roundDropped" => $"reads {loop} anew",
             "roundKept" => $"kept a round of {loop}",
             "readingsTied" => $"tied a gauge or a hand to {loop}",
             "stepTicked" => $"ticked a step of the closing list of {loop}",
+            "visitCancelled" => $"began to set {loop} by mistake: cancelled",
             "visitClosed" => $"closed the setting of {loop}",
             _ => kind,
         };

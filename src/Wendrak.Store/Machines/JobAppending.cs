@@ -69,7 +69,7 @@ internal sealed class JobAppending(Database database, KnownJobs known, TimeProvi
             await CheckLoopAsync(edit, before.Job.MachineId, at, path);
         if (next is RestFine { LoopKey: string looked })
             await CheckLoopAsync(edit, before.Job.MachineId, looked, path);
-        if (next is SetEvent { LoopKey: string loop })
+        if (next is SetEvent { LoopKey: string loop } and not VisitCancelled)
         {
             SetJob after = before.After(Entry(0)).VisitTo(loop)!;
             if (next is VisitBegun && await _machines.FindAsync(edit.Session, before.Job.MachineId) is { } machine)

@@ -34,11 +34,13 @@ public sealed class JobStore
     private readonly MachineRepository _machines = new();
     private readonly Database _database;
     private readonly ChangeLog _log;
+    private readonly SinceCommit<string, IReadOnlyList<FaultCount>> _faultCounts;
 
     public JobStore(Database database, ChangeLog log, TimeProvider clock)
     {
         (_database, _log) = (database, log);
         _known = new();
+        _faultCounts = new(database, 1);
         _appending = new(database, _known, clock);
     }
 
@@ -101,7 +103,9 @@ public sealed class JobStore
         );
 
     /// <summary>How often cures helped, on all machines.</summary>
-    public Task<IReadOnlyList<FaultCount>> CountFaultsAsync() =>
+    public Task<IReadOnlyList<FaultCount>> CountFaultsAsync() => _faultCounts.GetAsync("", ReadFaultCountsAsync);
+
+    private Task<IReadOnlyList<FaultCount>> ReadFaultCountsAsync() =>
         _database.ReadAsync(async session =>
         {
             HashSet<long> asked =

@@ -193,6 +193,45 @@ public sealed class GuessListTests
         Assert.All(all.SelectMany(g => g.Bears), b => Assert.True(b.Percent is null or > 0));
     }
 
+    /// <summary>No default is safe for it; what no motorcycle does is not asked of one.</summary>
+    [Theory]
+    [InlineData(MachineKind.Winch, true)]
+    [InlineData(MachineKind.Robot, true)]
+    [InlineData(MachineKind.Other, true)]
+    [InlineData(MachineKind.Motorcycle, false)]
+    [InlineData(MachineKind.Bicycle, false)]
+    public void Whether_it_lifts_is_asked_and_a_verdict_without_it_is_one_to_rely_on_nowhere(
+        MachineKind kind,
+        bool isAsked
+    )
+    {
+        StoredMachine Pulled(bool? lifts) =>
+            With(Begun(kind), m => m with { Loads = new([new("drive", PeakTorqueNm: 1, LiftsOrFlies: lifts)], []) });
+        MachineGuess[] asked = [.. Of(Pulled(null)).Where(g => g.Kind == GuessKind.Lifts)];
+        Assert.Equal(isAsked, asked.Length == 1);
+        Assert.All(
+            asked,
+            g =>
+                Assert.Equal(
+                    (Station.Loads, null, true),
+                    (g.Bears[0].Station, g.Bears[0].Percent, g.Bears[0].IsOfVerdict)
+                )
+        );
+        Assert.Equal(isAsked, LoadsRestOnIt(Pulled(null)));
+        Assert.DoesNotContain(Of(Pulled(false)), g => g.Kind == GuessKind.Lifts);
+        Assert.False(LoadsRestOnIt(Pulled(false)));
+        Assert.Equal(isAsked, IsLiftUnsaid(Pulled(null)));
+        Assert.False(IsLiftUnsaid(Pulled(false)));
+    }
+
+    private static bool LoadsRestOnIt(StoredMachine stored) =>
+        stored
+            .Ask(new() { Headlines = new() })
+            .Headlines!.Answer!.RestsOn.Any(r => r.Station == Station.Loads && r.Kinds.Contains(GuessKind.Lifts));
+
+    private static bool IsLiftUnsaid(StoredMachine stored) =>
+        stored.Ask(new() { Loads = new() }).Loads!.Answer!.IsLiftUnsaid;
+
     [Fact]
     public void A_belt_wants_its_width_and_a_winch_no_tyre_and_no_arm()
     {

@@ -212,6 +212,46 @@ public sealed class JobTests
     }
 
     [Fact]
+    public void A_reading_that_was_none_is_discarded_and_the_others_stay()
+    {
+        JobContent job = After(
+            After((null, Opened)),
+            ("Ann", new VisitBegun("left", SetGoal.Both)),
+            ("Ann", new ReadingTaken("left", new(ReadingMethod.FreePlay, 35, 0))),
+            ("Ann", new ReadingTaken("left", new(ReadingMethod.FreePlay, 350, 1)))
+        );
+        SetJob visit = After(job, ("Ann", new ReadingDiscarded("left", 1))).Visits[0];
+        Assert.Equal([(0, 35.0)], visit.InHand!.Round!.Readings.Select(r => (r.Position, r.Value)));
+        Refusals.Names("Position", () => After(job, ("Ann", new ReadingDiscarded("left", 2))));
+    }
+
+    [Fact]
+    public void A_visit_begun_by_mistake_is_cancelled_and_can_be_begun_anew()
+    {
+        JobContent begun = After(
+            After((null, Opened)),
+            ("Ann", new VisitBegun("left", SetGoal.Both)),
+            ("Ann", new ReadingTaken("left", new(ReadingMethod.FreePlay, 35)))
+        );
+        JobContent cancelled = After(begun, ("Ann", new VisitCancelled("left")));
+        Assert.Empty(cancelled.Visits);
+        Assert.DoesNotContain(cancelled.Sheet.BlockedBy, b => b.Kind == SignatureBlock.LoopNotClosed);
+        Assert.Equal(JobState.GoesOn, cancelled.Sheet.State);
+        JobContent anew = After(cancelled, ("Ann", new VisitBegun("left", SetGoal.TensionOnly)));
+        Assert.Equal((SetGoal.TensionOnly, null), (anew.Visits[0].Goal, anew.Visits[0].InHand));
+        // Once a round is kept something was set, and that stays in the record.
+        JobContent kept = After(begun, ("Ann", new RoundKept("left", null)));
+        Refusals.Names("Rounds", () => After(kept, ("Ann", new VisitCancelled("left"))));
+    }
+
+    [Fact]
+    public void A_job_that_was_nothing_but_a_cancelled_visit_is_ended() =>
+        Assert.Equal(
+            JobState.Ended,
+            After(After(("Ann", new VisitBegun("left", SetGoal.Both))), ("Ann", new VisitCancelled("left"))).Sheet.State
+        );
+
+    [Fact]
     public void No_reading_after_the_last_nut_blocks_the_signature()
     {
         JobContent read = After(

@@ -51,6 +51,10 @@ public sealed class EventLot(int seed, string loopKey, string photo, long part)
         yield return Did("line");
         yield return Did("belt-on");
         yield return new VisitBegun(loopKey, SetGoal.Both);
+        yield return new ReadingTaken(loopKey, new(ReadingMethod.FreePlay, 34));
+        yield return new ReadingDiscarded(loopKey, 0);
+        yield return new VisitCancelled(loopKey);
+        yield return new VisitBegun(loopKey, SetGoal.Both);
         yield return new GoalChosen(loopKey, SetGoal.TensionOnly);
         yield return new CautionsSeen(loopKey);
         yield return new RoundNoted(loopKey, tight);
@@ -87,7 +91,13 @@ public sealed class EventLot(int seed, string loopKey, string photo, long part)
             16 => new CautionsSeen(loopKey),
             17 => new RoundNoted(loopKey, new(0, 0, LockState.Torqued, [])),
             18 => new ReadingTaken(loopKey, new(ReadingMethod.FreePlay, 20 + _random.Next(30), _random.Next(4))),
-            19 => _random.Next(3) == 0 ? new RoundDropped(loopKey) : new RoundKept(loopKey, null),
+            19 => _random.Next(6) switch
+            {
+                0 or 1 => new RoundDropped(loopKey),
+                2 => new ReadingDiscarded(loopKey, _random.Next(4)),
+                3 => new VisitCancelled(loopKey),
+                _ => new RoundKept(loopKey, null),
+            },
             20 => Tied(),
             21 => new StepTicked(loopKey, ClosingStep.FinalTorque, _random.Next(2) == 0),
             22 => Closed(),

@@ -6,7 +6,7 @@ import { useEvaluation } from '../api/evaluation'
 import type { MachineGuess } from '../api/guesses'
 import { SUSPENSION_WORDS } from '../loop/suspension'
 import { STATION_WORDS } from '../machine/followUpWords'
-import { GUESS_WORDS } from '../machine/guessWords'
+import { GUESS_WORDS, LIFTS_WORDS } from '../machine/guessWords'
 import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
 import { ChoiceField } from '../quantities/ChoiceField'
@@ -119,7 +119,6 @@ function Field({
           sources: [
             ...sources.filter((s) => s?.driveKey !== bench.drive.key),
             {
-              liftsOrFlies: false,
               ...sources.find((s) => s?.driveKey === bench.drive.key),
               driveKey: bench.drive.key,
               ...part,
@@ -210,6 +209,17 @@ function Field({
         )
       )
     }
+    case 'lifts':
+      return (
+        <ChoiceField
+          size="xs"
+          aria-label={name}
+          none="not said"
+          words={LIFTS_WORDS}
+          value={null}
+          onChange={(lifts) => lifts && source({ liftsOrFlies: lifts === 'yes' })}
+        />
+      )
     case 'centre':
       return (
         <Button
@@ -334,10 +344,13 @@ const standsIn = (guess: MachineGuess, units: ReturnType<typeof useUnits>): stri
 
 /** “Ratio by up to 3 %”, “no figure at Fit without it”. */
 function bearsText({ bears }: MachineGuess): string {
-  const without = bears.filter((b) => b.percent === null).map((b) => STATION_WORDS[b.station])
+  const words = (which: typeof bears) => which.map((b) => STATION_WORDS[b.station]).join(' and ')
+  const without = bears.filter((b) => b.percent === null && !b.isOfVerdict)
+  const unsure = bears.filter((b) => b.isOfVerdict)
   const moved = bears.filter((b) => b.percent !== null)
   return [
-    without.length > 0 && `nothing at ${without.join(' and ')} without it`,
+    without.length > 0 && `nothing at ${words(without)} without it`,
+    unsure.length > 0 && `no verdict at ${words(unsure)} to rely on without it`,
     moved.length > 0 &&
       `moves ${moved.map((b) => `${STATION_WORDS[b.station]} by up to ${plain(Number((b.percent ?? 0).toPrecision(2)))} %`).join(', ')}`,
   ]

@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch'
 import type { components, paths } from './schema'
+import { keep, letGo, pageId, type Unsent } from './unsent'
 
 type Schemas = components['schemas']
 export type Machine = Schemas['Machine']
@@ -169,12 +170,11 @@ export function setWho(name: string) {
   localStorage.setItem(WHO_KEY, name)
 }
 
+const WHO_HEADER = 'X-Wendrak-Who'
 const DATA_HEADER = 'X-Wendrak-Data'
 let dataId = ''
 
 const PAGE_HEADER = 'X-Wendrak-Page'
-/** Tells this page from others: of what it stored itself it hears nothing. */
-export const pageId = crypto.randomUUID()
 
 let commits = Number.POSITIVE_INFINITY
 /** How often something had been stored when this page first read; endless before that. */
@@ -205,9 +205,9 @@ export const client = createClient<paths>({ baseUrl: location.origin })
 client.use({
   onRequest({ request }) {
     // Header values are ASCII; a name need not be.
-    request.headers.set('X-Wendrak-Who', encodeURIComponent(whoAmI()))
+    if (!request.headers.has(WHO_HEADER)) request.headers.set(WHO_HEADER, encodeURIComponent(whoAmI()))
     // What is stored is stored over the data that this page shows, and no other.
-    if (dataId) request.headers.set(DATA_HEADER, dataId)
+    if (dataId && !request.headers.has(DATA_HEADER)) request.headers.set(DATA_HEADER, dataId)
     request.headers.set(PAGE_HEADER, pageId)
     return request
   },
@@ -241,6 +241,41 @@ function refusal(problem: unknown, status: number): Error {
   if (status === 404) return new Error('This is not here any more.')
   return new Error(body.detail ?? `The program answered with error ${status}.`)
 }
+
+/** Whether it can be stored later as it is. */
+export const mayPass = (error: unknown) =>
+  error instanceof TypeError || (error instanceof StorageError && error.mayPass)
+
+/** Sends what counts once however often it is sent; until it is stored, or refused, this device keeps it. */
+export async function keptUntilStored<T>(
+  key: string,
+  path: string,
+  body: unknown,
+  send: () => Promise<T>,
+): Promise<T> {
+  keep({ key, path, body, who: whoAmI(), data: dataId })
+  try {
+    const stored = await send()
+    letGo(key)
+    return stored
+  } catch (error) {
+    if (!mayPass(error)) letGo(key)
+    throw error
+  }
+}
+
+/** Sends what another page left behind, in the name of who typed it and over the data that it was typed over. */
+export const sendLater = ({ path, body, who, data }: Unsent): Promise<unknown> =>
+  answered(
+    client.request(
+      'post',
+      path as never,
+      {
+        body,
+        headers: { [WHO_HEADER]: encodeURIComponent(who), ...(data && { [DATA_HEADER]: data }) },
+      } as never,
+    ) as Promise<Answer<unknown>>,
+  )
 
 type Signal = { signal?: AbortSignal }
 
@@ -277,7 +312,9 @@ export const addSetJob = ({ machineId, ...job }: SetJob) =>
     }),
   )
 export const addJobEvents = ({ id, ...body }: Schemas['HappenedAtJob'] & { id: number }) =>
-  answered(client.POST('/api/jobs/{id}/events', { params: { path: { id } }, body }))
+  keptUntilStored(body.events[0]?.key ?? '', `/api/jobs/${id}/events`, { events: body.events }, () =>
+    answered(client.POST('/api/jobs/{id}/events', { params: { path: { id } }, body })),
+  )
 
 /** Hears a recording: a WAV file as it is. */
 export async function listen(

@@ -1,5 +1,5 @@
 import { skipToken, useQuery } from '@tanstack/react-query'
-import { answered, client } from './client'
+import { answered, client, keptUntilStored } from './client'
 import { retryLost } from './queries'
 import type { components } from './schema'
 
@@ -43,9 +43,11 @@ export const useFaultDesk = ({ machineId, loopKey }: AtLoop, test: string | unde
 
 /** Writes down what was said or tried. */
 export const searchFault = ({ machineId, loopKey, ...body }: Schemas['NewFaultEvent'] & AtLoop) =>
-  answered(
-    client.POST('/api/machines/{id}/faults/{loopKey}', {
-      params: { path: { id: machineId, loopKey } },
-      body,
-    }),
+  keptUntilStored(body.key, `/api/machines/${machineId}/faults/${loopKey}`, body, () =>
+    answered(
+      client.POST('/api/machines/{id}/faults/{loopKey}', {
+        params: { path: { id: machineId, loopKey } },
+        body,
+      }),
+    ),
   )

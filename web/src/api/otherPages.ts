@@ -1,6 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query'
-import { firstCommits, pageId } from './client'
+import { firstCommits } from './client'
 import { readAgain } from './queries'
+import { pageId } from './unsent'
 
 /**
  * Reads again what is shown as soon as another page has stored something. Only a page in view listens: a browser has few lines

@@ -5455,12 +5455,17 @@ export interface components {
              * @description How far its figure lies off at most when the guess is off as such guesses are, %; null where it has none without it.
              */
             percent: null | number;
+            /**
+             * @description It has its figures without it, and no verdict that can be relied on.
+             * @default false
+             */
+            isOfVerdict: boolean;
         };
         /**
          * @description What of a machine its figures can rest on before somebody measured or typed it.
          * @enum {unknown}
          */
-        GuessKind: "tyre" | "gearbox" | "reductions" | "speeds" | "front" | "rear" | "length" | "centre" | "suspension" | "beltWidth" | "pull" | "mass";
+        GuessKind: "tyre" | "gearbox" | "reductions" | "speeds" | "front" | "rear" | "length" | "centre" | "suspension" | "beltWidth" | "pull" | "mass" | "lifts";
         /**
          * @description Whether something stands in for what nobody said.
          * @enum {unknown}
@@ -5747,7 +5752,7 @@ export interface components {
          * @description Something that happened at a job. It is written down once and never changed; who did it and when is what the job's
          *     record says, not the event.
          */
-        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventPartUsed"] | components["schemas"]["JobEventSetupFitted"] | components["schemas"]["JobEventFindingNoted"] | components["schemas"]["JobEventFindingCured"] | components["schemas"]["JobEventRestFine"] | components["schemas"]["JobEventUseEventNoted"] | components["schemas"]["JobEventElongationMeasured"] | components["schemas"]["JobEventFaultDescribed"] | components["schemas"]["JobEventFaultTested"] | components["schemas"]["JobEventFaultFound"] | components["schemas"]["JobEventCureJudged"] | components["schemas"]["JobEventPlanMade"] | components["schemas"]["JobEventStepDone"] | components["schemas"]["JobEventStepReopened"] | components["schemas"]["JobEventStepMoved"] | components["schemas"]["JobEventTrayTicked"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitClosed"];
+        JobEvent: components["schemas"]["JobEventJobOpened"] | components["schemas"]["JobEventNoteWritten"] | components["schemas"]["JobEventWaitBegun"] | components["schemas"]["JobEventWaitEnded"] | components["schemas"]["JobEventTimeSpent"] | components["schemas"]["JobEventDeviationNoted"] | components["schemas"]["JobEventProvisionalFitted"] | components["schemas"]["JobEventProvisionalCleared"] | components["schemas"]["JobEventPhotoTaken"] | components["schemas"]["JobEventPhotoLineDrawn"] | components["schemas"]["JobEventPartUsed"] | components["schemas"]["JobEventSetupFitted"] | components["schemas"]["JobEventFindingNoted"] | components["schemas"]["JobEventFindingCured"] | components["schemas"]["JobEventRestFine"] | components["schemas"]["JobEventUseEventNoted"] | components["schemas"]["JobEventElongationMeasured"] | components["schemas"]["JobEventFaultDescribed"] | components["schemas"]["JobEventFaultTested"] | components["schemas"]["JobEventFaultFound"] | components["schemas"]["JobEventCureJudged"] | components["schemas"]["JobEventPlanMade"] | components["schemas"]["JobEventStepDone"] | components["schemas"]["JobEventStepReopened"] | components["schemas"]["JobEventStepMoved"] | components["schemas"]["JobEventTrayTicked"] | components["schemas"]["JobEventJobSigned"] | components["schemas"]["JobEventVisitBegun"] | components["schemas"]["JobEventGoalChosen"] | components["schemas"]["JobEventCautionsSeen"] | components["schemas"]["JobEventRoundNoted"] | components["schemas"]["JobEventReadingTaken"] | components["schemas"]["JobEventReadingDiscarded"] | components["schemas"]["JobEventRoundDropped"] | components["schemas"]["JobEventRoundKept"] | components["schemas"]["JobEventReadingsTied"] | components["schemas"]["JobEventStepTicked"] | components["schemas"]["JobEventVisitCancelled"] | components["schemas"]["JobEventVisitClosed"];
         /** @description What must be so before hands go near was confirmed. */
         JobEventCautionsSeen: {
             /** @enum {string} */
@@ -6054,6 +6059,18 @@ export interface components {
             /** @description In a few words: while it stands no other one has the same. */
             what: string;
         };
+        /** @description One value of the round in hand was no reading: a slip, a knock at the gauge. */
+        JobEventReadingDiscarded: {
+            /** @enum {string} */
+            kind: "readingDiscarded";
+            /**
+             * Format: int32
+             * @description Place of the wheel it was read at.
+             */
+            position: number;
+            /** @description The loop that is set. */
+            loopKey: string;
+        };
         /** @description One value read at one place of the wheel, in place of one that was read there in the same round. */
         JobEventReadingTaken: {
             /** @enum {string} */
@@ -6202,6 +6219,13 @@ export interface components {
              * @description Day it was begun; null for the day the machine came in.
              */
             on?: null | string;
+            /** @description The loop that is set. */
+            loopKey: string;
+        };
+        /** @description Setting a loop was begun by mistake: nothing was kept at it, and it stands no more. */
+        JobEventVisitCancelled: {
+            /** @enum {string} */
+            kind: "visitCancelled";
             /** @description The loop that is set. */
             loopKey: string;
         };
@@ -6916,11 +6940,8 @@ export interface components {
              * @description At the input shaft, where the drive brakes; null where it does not.
              */
             brakingTorqueNm?: null | number;
-            /**
-             * @description A hoist, a lift for people, an aircraft or its controls: figures are told, verdicts are not.
-             * @default false
-             */
-            liftsOrFlies: boolean;
+            /** @description A hoist, a lift for people, an aircraft or its controls: figures are told, verdicts are not. Null where nobody said. */
+            liftsOrFlies?: null | boolean;
             /**
              * Format: double
              * @description Carried by the driven wheels, where the tyre's grip is not that of a rear-driven vehicle in its side view.
@@ -7915,6 +7936,8 @@ export interface components {
             checks: components["schemas"]["LoadCheck"][];
             /** @description False for hoists, lifts for people and aircraft: this tool does not decide those. */
             isJudged: boolean;
+            /** @description Such a machine may lift, and nobody said whether it does: what holds, holds if it does not. */
+            isLiftUnsaid: boolean;
             /** @description The worst of all checks that count; not applicable where none could be told. */
             verdict: components["schemas"]["Verdict"];
             smallest: null | components["schemas"]["LoadCheck"];

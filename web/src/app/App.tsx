@@ -13,7 +13,13 @@ import { Shell } from './Shell'
 import { STATIONS } from './stations'
 
 // Another window may have changed things: look again when this one comes to the front.
-const queries = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: true } } })
+// Whether this device has a network says nothing of a program that runs on it.
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: { refetchOnWindowFocus: true, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
+})
 
 followOtherPages(queries)
 

@@ -9,6 +9,7 @@ import { PLACES } from './places'
 import { RenewedNotice } from './RenewedNotice'
 import classes from './Shell.module.css'
 import { StorageNotice } from './StorageNotice'
+import { UnsentNotice } from './UnsentNotice'
 import { useUndoKeys } from './useUndoKeys'
 
 const FindBox = lazy(() => import('./FindBox'))
@@ -56,6 +57,7 @@ export function Shell() {
       </nav>
       <main className={classes.main} id="main">
         <StorageNotice />
+        <UnsentNotice />
         <RenewedNotice />
         <Suspense fallback={<EmptyState title="Opening …" />}>
           <Outlet />

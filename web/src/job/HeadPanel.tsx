@@ -1,7 +1,7 @@
 import { Button, Group } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { Link, useNavigate } from 'react-router'
-import { type JobSheet, listChanges, removeJob, undoChange } from '../api/client'
+import { type JobSheet, removeJob } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { choicePath } from '../machine/choicePath'
@@ -13,7 +13,7 @@ import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import table from '../shell/table.module.css'
-import { UndoNotice } from '../shell/UndoNotice'
+import { useUndoNotice } from '../shell/useUndoNotice'
 import classes from './JobPage.module.css'
 import { Worker } from './Worker'
 import { loopName, REASON_WORDS, STATE_WORDS, sinceText } from './words'
@@ -23,7 +23,7 @@ export function HeadPanel({ bench, job }: { bench: Workbench; job: JobSheet }) {
   const units = useUnits()
   const navigate = useNavigate()
   const remove = useChange(removeJob)
-  const undo = useChange(undoChange)
+  const tell = useUndoNotice()
   const failed = (error: unknown) => notifications.show({ color: 'red', message: sentenceOf(error) })
   const onRemove = async () => {
     try {
@@ -32,15 +32,7 @@ export function HeadPanel({ bench, job }: { bench: Workbench; job: JobSheet }) {
       return failed(error)
     }
     navigate(`/machines/${job.machineId}/jobs`)
-    const [last] = await listChanges(job.machineId)
-    notifications.show({
-      message: (
-        <UndoNotice
-          text="The job is removed with all that happened at it"
-          onUndo={() => last && undo.mutateAsync(last.id).catch(failed)}
-        />
-      ),
-    })
+    await tell('The job is removed with all that happened at it', job.machineId)
   }
   return (
     <Panel

@@ -1,21 +1,14 @@
 import { Button, Group, Modal, Select } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { useState } from 'react'
-import {
-  type JobPhoto,
-  type JobSheet,
-  listChanges,
-  type PhotoLine,
-  undoChange,
-  type Working,
-} from '../api/client'
+import { type JobPhoto, type JobSheet, type PhotoLine, undoChange, type Working } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { photoAddress } from '../api/photos'
 import { useChange } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { dayText, momentText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
-import { UndoNotice } from '../shell/UndoNotice'
+import { useUndoNotice } from '../shell/useUndoNotice'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
 import { NewLine } from './NewLine'
@@ -140,14 +133,12 @@ const captionOf = ({ takenAt, at, who }: JobPhoto, on: string) =>
 /** Takes an entry of the job back, with the way to have it again. */
 function useRemoval(job: JobSheet) {
   const undo = useChange(undoChange)
+  const tell = useUndoNotice()
   const failed = (error: unknown) => notifications.show({ color: 'red', message: sentenceOf(error) })
   return async (entry: number, text: string) => {
     try {
       await undo.mutateAsync(entry)
-      const [last] = await listChanges(job.machineId)
-      notifications.show({
-        message: <UndoNotice text={text} onUndo={() => last && undo.mutateAsync(last.id).catch(failed)} />,
-      })
+      await tell(text, job.machineId)
     } catch (error) {
       failed(error)
     }

@@ -1,4 +1,4 @@
-import { Checkbox, Select } from '@mantine/core'
+import { Select } from '@mantine/core'
 import type {
   AssumedLoads,
   Drive,
@@ -9,6 +9,7 @@ import type {
 } from '../api/client'
 import { issueFor } from '../api/issues'
 import { DraftBar } from '../machine/DraftBar'
+import { LIFTS_WORDS } from '../machine/guessWords'
 import type { Workbench } from '../machine/useWorkbench'
 import { ChoiceField } from '../quantities/ChoiceField'
 import { QuantityField } from '../quantities/QuantityField'
@@ -80,6 +81,14 @@ export function LoadFields({
           value={source.character}
           onChange={(character) => setSource({ character })}
         />
+        <ChoiceField
+          size="xs"
+          label="Does it lift, carry persons up or fly?"
+          words={LIFTS_WORDS}
+          none="not said"
+          value={source.liftsOrFlies == null ? null : source.liftsOrFlies ? 'yes' : 'no'}
+          onChange={(lifts) => setSource({ liftsOrFlies: lifts && lifts === 'yes' })}
+        />
         {sizes.length > 1 && (
           <Select
             size="xs"
@@ -125,15 +134,6 @@ export function LoadFields({
           Given and not counted here: {answer.uncounted.map(uncountedText).join(', ')}.
         </p>
       )}
-      <div data-no-print>
-        <Checkbox
-          size="xs"
-          mt="xs"
-          label="it hoists, lifts people or flies"
-          checked={source.liftsOrFlies ?? false}
-          onChange={(event) => setSource({ liftsOrFlies: event.currentTarget.checked })}
-        />
-      </div>
       {isDraft && (
         <DraftBar
           card={bench.card}

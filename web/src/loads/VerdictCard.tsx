@@ -2,6 +2,7 @@ import type { CheckMends, LoopLoadsResult } from '../api/client'
 import { CHECK_WORDS } from '../loop/checkWords'
 import { fixed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
+import { Guessed } from '../shell/Guessed'
 import classes from './VerdictCard.module.css'
 import { mendText, POINT_WORDS, smallestMargin, VERDICT_MARKS, VERDICT_TONES, worst } from './words'
 
@@ -33,6 +34,14 @@ export function VerdictCard({
               ? 'It holds.'
               : 'Not enough is known to say whether it holds.'}
       </h2>
+      {answer.isLiftUnsaid && answer.isJudged && (
+        <p>
+          <Guessed word="not said">
+            Whether it lifts, carries persons up or flies: only if it does none of these. Where it does,
+            nothing here decides.
+          </Guessed>
+        </p>
+      )}
       {unknown.length > 0 && (
         <p>
           Not known, and not in this:{' '}

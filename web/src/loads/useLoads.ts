@@ -54,10 +54,7 @@ export const loadsWith = (
 /** As stored, or nothing known. */
 function partsOf({ machine }: MachineCard, drive: Drive, loop: LoopSummary): LoadParts {
   return {
-    source: machine.loads?.sources.find((s) => s.driveKey === drive.key) ?? {
-      driveKey: drive.key,
-      liftsOrFlies: false,
-    },
+    source: machine.loads?.sources.find((s) => s.driveKey === drive.key) ?? { driveKey: drive.key },
     strength: machine.loads?.strengths.find((s) => s.loopKey === loop.loopKey) ?? {
       loopKey: loop.loopKey,
       strands: 1,

@@ -4,17 +4,15 @@ import { lazy, Suspense, useState } from 'react'
 import {
   changeMachine,
   copyMachine,
-  listChanges,
   type MachineCard,
   machineFileAddress,
   removeMachine,
-  undoChange,
 } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { today } from '../quantities/days'
 import { MoreIcon } from '../shell/icons'
-import { UndoNotice } from '../shell/UndoNotice'
+import { useUndoNotice } from '../shell/useUndoNotice'
 
 const MachineEditor = lazy(() => import('./MachineEditor'))
 
@@ -22,7 +20,7 @@ const MachineEditor = lazy(() => import('./MachineEditor'))
 export function MachineMenu({ card }: { card: MachineCard }) {
   const { machine, fitted } = card
   const [isEditing, setEditing] = useState(false)
-  const undo = useChange(undoChange)
+  const done = useUndoNotice()
   const copy = useChange(() => copyMachine(machine.id, `${machine.name} copy`))
   const remove = useChange(() => removeMachine(machine))
   const retire = useChange((retiredOn: string | null) =>
@@ -33,14 +31,6 @@ export function MachineMenu({ card }: { card: MachineCard }) {
     }),
   )
   const failed = (error: unknown) => notifications.show({ color: 'red', message: sentenceOf(error) })
-
-  // Of the promise, not of the call: the card may be gone by then, and its callbacks with it.
-  const done = async (message: string, machineId: number) => {
-    const [last] = await listChanges(machineId)
-    notifications.show({
-      message: <UndoNotice text={message} onUndo={() => last && undo.mutateAsync(last.id).catch(failed)} />,
-    })
-  }
   return (
     <>
       <Menu position="bottom-end">

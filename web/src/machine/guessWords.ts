@@ -14,4 +14,11 @@ export const GUESS_WORDS: Record<MachineGuess['kind'], string> = {
   beltWidth: 'width of the belt',
   pull: 'torque of what drives it',
   mass: 'mass, all in',
+  lifts: 'whether it lifts, carries persons up or flies',
+}
+
+/** Whether this program may say that something holds. */
+export const LIFTS_WORDS = {
+  no: 'it does none of these',
+  yes: 'it lifts, carries persons up or flies',
 }

@@ -30,6 +30,10 @@ export function signed(value: number, decimals: number): string {
   return value > 0 && !isZero ? `+${text}` : text
 }
 
+/** “1 entry”, “3 entries”. */
+export const counted = (count: number, one: string, many: string) =>
+  `${plain(count)} ${count === 1 ? one : many}`
+
 /** A number as it was stored or typed, without a tail of digits. */
 export const plain = (value: number): string =>
   grouped(String(Number(value.toPrecision(7)))).replace('-', MINUS)

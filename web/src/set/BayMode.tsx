@@ -68,6 +68,11 @@ export function BayMode({
         <BayReading setting={setting} round={round} position={position} reading={reading} onRead={onRead} />
       )}
       <footer>
+        {round.round?.readings.some((r) => r.position === position) && !isToKeep && (
+          <Button size="xl" className={classes.big} variant="default" onClick={() => round.discard(position)}>
+            Discard it
+          </Button>
+        )}
         {isToKeep || setting.advice.error ? (
           <Button size="xl" className={classes.big} variant="default" onClick={round.clear}>
             Read it anew

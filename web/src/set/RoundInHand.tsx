@@ -15,6 +15,7 @@ export function RoundInHand({
   setting,
   round,
   isFirst,
+  position,
   isPending,
   refusal,
   onKeep,
@@ -22,6 +23,8 @@ export function RoundInHand({
   setting: Setting
   round: RoundDraft
   isFirst: boolean
+  /** Place that is chosen. */
+  position: number
   isPending: boolean
   refusal: unknown
   onKeep: () => void
@@ -157,6 +160,11 @@ export function RoundInHand({
         >
           {isFirst ? 'Keep as found' : 'Keep this round'}
         </ReasonedButton>
+        {inHand?.readings.some((r) => r.position === position) && (
+          <Button size="sm" variant="default" onClick={() => round.discard(position)}>
+            Discard this reading
+          </Button>
+        )}
         {inHand && (
           <Button size="sm" variant="default" onClick={round.clear}>
             Read it anew

@@ -14,6 +14,7 @@ import { EmptyState } from '../shell/EmptyState'
 import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import { useShortcuts } from '../shell/shortcuts'
+import { useUndoNotice } from '../shell/useUndoNotice'
 import { BayMode } from './BayMode'
 import { BeforeVisit } from './BeforeVisit'
 import { CautionsFirst } from './CautionsFirst'
@@ -89,6 +90,7 @@ function Visit({
   const [isWorking, setWorking] = useState(false)
   useShortcuts({ b: () => setBay((was) => !was) })
   const units = useUnits()
+  const tellUndo = useUndoNotice()
   const fit = useFit(bench)
   const { job, advice } = setting
   const answer = advice.data
@@ -232,6 +234,17 @@ function Visit({
             <Button size="compact-sm" variant="default" onClick={() => setBay(true)}>
               Bay mode
             </Button>
+            {!setting.isPractice && rounds.length === 0 && (
+              <Button
+                size="compact-sm"
+                variant="default"
+                onClick={() =>
+                  setting.cancel(() => tellUndo('The visit is cancelled', bench.card.machine.id))
+                }
+              >
+                Begun by mistake
+              </Button>
+            )}
           </Group>
         )}
         {job && !setting.isPractice && (
@@ -258,6 +271,7 @@ function Visit({
               setting={setting}
               round={round}
               isFirst={rounds.length === 0}
+              position={position}
               isPending={setting.isPending}
               refusal={advice.error}
               onKeep={keepRound}

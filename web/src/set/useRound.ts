@@ -14,6 +14,8 @@ export interface RoundDraft {
   change: (part: Partial<SetRound>) => void
   /** Says what was assumed until then. */
   say: (what: 'turned' | 'lock', part: Partial<Pick<SetRound, 'leftUnits' | 'rightUnits' | 'lock'>>) => void
+  /** What was read there was no reading. */
+  discard: (position: number) => void
   clear: () => void
   /** It is being kept by whoever calls: what was still to be stored of it is not stored after that. */
   settle: () => void
@@ -24,6 +26,8 @@ interface Local {
   jobId: number
   kept: number
   round: SetRound | null
+  /** Places whose reading was none. */
+  discarded: number[]
   /** It was read, not typed at: stored at once. */
   isRead: boolean
 }
@@ -38,7 +42,7 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
   const stored = job?.inHand?.round ?? null
   const kept = job?.rounds.length ?? 0
   const isHere = local !== null && local.jobId === job?.id && local.kept === kept
-  const round = isHere ? together(local.round, stored) : stored
+  const round = isHere ? together(local, stored) : stored
   const isFirst = kept === 0
   // Given up here and gone from the store: what comes next is shown again, from wherever.
   if (isHere && local.round === null && stored === null) setLocal(null)
@@ -64,14 +68,17 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
     assumed: !isFirst && (advice?.moves.length ?? 0) > 0 ? ['turned', 'lock'] : ['lock'],
     learnAnew: false,
   })
-  const update = (next: (now: SetRound) => SetRound | null, isRead = false) =>
+  const update = (next: (now: SetRound) => SetRound | null, isRead = false, discards: number[] = []) =>
     job &&
-    setLocal((was) => ({
-      jobId: job.id,
-      kept,
-      round: next((was?.jobId === job.id && was.kept === kept ? was.round : stored) ?? fresh()),
-      isRead,
-    }))
+    setLocal((was) => {
+      const here = was?.jobId === job.id && was.kept === kept ? was : null
+      const round = next((here ? here.round : stored) ?? fresh())
+      // What is read there anew stands.
+      const discarded = [...(here?.discarded ?? []), ...discards].filter(
+        (position) => !round?.readings.some((r) => r.position === position),
+      )
+      return { jobId: job.id, kept, round, discarded, isRead }
+    })
   // What is stored counts from then on, also where it is read anew on another device.
   const settle = useStoredInHand(visit, isHere ? local : undefined, (stored) =>
     setLocal((now) => (now?.round === stored ? null : now)),
@@ -92,6 +99,10 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
     change: (part) => update((now) => ({ ...now, ...part })),
     say: (what, part) =>
       update((now) => ({ ...now, ...part, assumed: (now.assumed ?? []).filter((a) => a !== what) })),
+    discard: (position) =>
+      update((now) => ({ ...now, readings: now.readings.filter((r) => r.position !== position) }), true, [
+        position,
+      ]),
     clear: () => {
       settle()
       void visit?.keepInHand(null)
@@ -102,12 +113,14 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
 }
 
 /** What is read here beside what was read on another device; at the same place, what is read here. */
-const together = (here: SetRound | null, stored: SetRound | null): SetRound | null =>
+const together = ({ round: here, discarded }: Local, stored: SetRound | null): SetRound | null =>
   here && {
     ...here,
     readings: [
       ...here.readings,
-      ...(stored?.readings ?? []).filter((r) => !here.readings.some((h) => h.position === r.position)),
+      ...(stored?.readings ?? []).filter(
+        (r) => !discarded.includes(r.position) && !here.readings.some((h) => h.position === r.position),
+      ),
     ].sort((a, b) => a.position - b.position),
   }
 
@@ -127,7 +140,7 @@ function useStoredInHand(
   useEffect(() => {
     if (!round) return
     timer.current = setTimeout(
-      async () => (await keep?.(round)) && onStored(round),
+      async () => (await keep?.(round, local.discarded)) && onStored(round),
       local?.isRead ? 0 : KEEP_AFTER_MS,
     )
     return () => clearTimeout(timer.current)

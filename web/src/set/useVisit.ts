@@ -53,7 +53,9 @@ export interface Visit {
    * Writes down what is in hand while readings come in: a refusal stands at its field and is not shown again.
    * Tells whether it is stored as it is.
    */
-  keepInHand: (round: SetRound | null) => Promise<boolean>
+  keepInHand: (round: SetRound | null, discarded?: number[]) => Promise<boolean>
+  /** Of one that was begun by mistake: it stands no more. */
+  cancel: (onCancelled: () => void) => void
 }
 
 type Closing = NonNullable<SetJob['closing']>
@@ -66,6 +68,8 @@ export function useVisit(bench: Workbench): Visit | undefined {
   const jobs = useSetJobs(machine.id)
   const add = useChange(addSetJob)
   const record = useRecord(bench)
+  // Nothing of a visit that stands no more is asked along with it.
+  const cancel = useChange(addJobEvents, AGAIN_WHEN_BACK)
   const [isUnstored, setUnstored] = useState(false)
   const [practice, setPractice] = useState<SetJob | null>(null)
   if (!loop) return undefined
@@ -103,7 +107,7 @@ export function useVisit(bench: Workbench): Visit | undefined {
     jobs: jobs.data ?? [],
     closed: ofLoop.filter((j) => j.closing !== null),
     isUnstored,
-    isPending: add.isPending || record.isPending,
+    isPending: add.isPending || record.isPending || cancel.isPending,
     begin: () => add.mutate(fresh, { onError: showError }),
     practise: () => setPractice({ ...fresh, id: -1 - Math.floor(Math.random() * 1e6) }),
     leavePractice: () => setPractice(null),
@@ -113,10 +117,21 @@ export function useVisit(bench: Workbench): Visit | undefined {
     tick: (done) => happens(ticked(done)),
     keepRound: (round, onKept) => happens(roundKept(round), onKept),
     close: (closing, onKept) => happens(closed(closing), onKept),
-    keepInHand: async (round) => {
+    cancel: async (onCancelled) => {
+      if (!job) return
+      if (isPractice) return setPractice(null)
+      try {
+        const event: JobEvent = { kind: 'visitCancelled', loopKey: job.loopKey }
+        await cancel.mutateAsync({ id: job.id, events: [{ key: crypto.randomUUID(), event }] })
+        onCancelled()
+      } catch (error) {
+        showError(error as Error)
+      }
+    },
+    keepInHand: async (round, discarded) => {
       if (!job || isPractice) return false
       try {
-        await record.inBackground(job, roundInHand(round).events)
+        await record.inBackground(job, roundInHand(round, discarded).events)
         setUnstored(false)
         return true
       } catch (error) {

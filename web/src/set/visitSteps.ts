@@ -51,14 +51,20 @@ export const ticked = (done: ClosingStep[]): VisitStep => ({
   practised: ({ inHand }) => ({ inHand: { round: inHand?.round ?? null, done } }),
 })
 
-/** What is in hand now, as what is new of it. */
-export const roundInHand = (round: SetRound | null): VisitStep => ({
+/**
+ * What is in hand now, as what is new of it.
+ * @param discarded Places whose reading here was none; what others read since is not touched.
+ */
+export const roundInHand = (round: SetRound | null, discarded: number[] = []): VisitStep => ({
   events: ({ loopKey, inHand }) => {
     const before = inHand?.round ?? null
     if (round === null) return before ? [{ kind: 'roundDropped', loopKey }] : []
     const isNew = (reading: SetRound['readings'][number]) =>
       !before?.readings.some((r) => JSON.stringify(known(r)) === JSON.stringify(known(reading)))
     return [
+      ...discarded
+        .filter((position) => before?.readings.some((r) => r.position === position))
+        .map((position) => ({ kind: 'readingDiscarded' as const, loopKey, position })),
       ...(before && circumstances(before) === circumstances(round)
         ? []
         : [{ kind: 'roundNoted' as const, loopKey, round: { ...round, readings: [] } }]),
