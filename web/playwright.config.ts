@@ -19,6 +19,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
     locale: 'en-GB',
+    // What stands between page and program is looked at by one test of its own.
+    serviceWorkers: 'block',
     // Nobody waits for what slides and fades.
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {

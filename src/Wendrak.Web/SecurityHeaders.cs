@@ -7,7 +7,8 @@ public sealed class SecurityHeaders(RequestDelegate next)
     // 'unsafe-inline' there and nowhere else. See docs/decisions/0006.
     private const string ContentPolicy =
         "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; "
-        + "font-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
+        + "font-src 'self'; connect-src 'self'; worker-src 'self'; manifest-src 'self'; base-uri 'none'; "
+        + "form-action 'none'; frame-ancestors 'none'";
 
     // The reference of the API starts itself from a line of script in its page, which holds nothing that was sent.
     private const string ReferencePolicy =

@@ -111,6 +111,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'api/evaluation.ts', numbers: '3 200' },
     { file: 'api/log.ts', numbers: '20' },
     { file: 'api/queries.ts', numbers: '50 5_000 60_000 60_000 3_000' },
+    { file: 'app/LastSeenNotice.tsx', numbers: '3_000' },
     { file: 'app/useSendLeftBehind.ts', numbers: '3_000' },
     { file: 'machine/OutputForm.tsx', numbers: '250' },
     { file: 'set/useRound.ts', numbers: '400' },

@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { noteSeen } from './lastSeen'
 import type { components, paths } from './schema'
 import { keep, letGo, pageId, type Unsent } from './unsent'
 
@@ -214,6 +215,7 @@ client.use({
   onResponse({ response }) {
     dataId ||= response.headers.get(DATA_HEADER) ?? ''
     noteBuild(response.headers.get(BUILD_HEADER))
+    noteSeen(response.headers)
     commits = Math.min(commits, Number(response.headers.get('X-Wendrak-Commits') ?? commits))
   },
 })

@@ -5,6 +5,7 @@ import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
 import { useShortcuts } from '../shell/shortcuts'
 import { HelpDialog } from './HelpDialog'
+import { LastSeenNotice } from './LastSeenNotice'
 import { PLACES } from './places'
 import { RenewedNotice } from './RenewedNotice'
 import classes from './Shell.module.css'
@@ -57,6 +58,7 @@ export function Shell() {
       </nav>
       <main className={classes.main} id="main">
         <StorageNotice />
+        <LastSeenNotice />
         <UnsentNotice />
         <RenewedNotice />
         <Suspense fallback={<EmptyState title="Opening …" />}>
