@@ -72,7 +72,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'set/SettingFields.tsx', numbers: '3 3 0.1' },
     { file: 'set/TurnedFields.tsx', numbers: '6' },
     { file: 'loop/readings.ts', numbers: '10 3' },
-    { file: 'shell/WorkingDialog.tsx', numbers: '5' },
+    { file: 'shell/WorkingSheet.tsx', numbers: '5' },
   ],
   'what a unit is, days and hours': [
     { file: 'quantities/days.ts', numbers: '3_600_000 10 16 60 60 60 86_400_000 10' },

@@ -9,7 +9,7 @@ const stations: [string, string] = [
   `stations of the machine: ${STATIONS.map((s) => s.name).join(', ')}`,
 ]
 
-export function HelpDialog({ onClose }: { onClose: () => void }) {
+export default function HelpDialog({ onClose }: { onClose: () => void }) {
   const [name, setName] = useState(whoAmI)
   const [isOff, setOff] = useState(areKeysOff)
   return (

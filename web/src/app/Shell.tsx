@@ -4,7 +4,6 @@ import { Link, NavLink, Outlet } from 'react-router'
 import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
 import { useShortcuts } from '../shell/shortcuts'
-import { HelpDialog } from './HelpDialog'
 import { LastSeenNotice } from './LastSeenNotice'
 import { PLACES } from './places'
 import { RenewedNotice } from './RenewedNotice'
@@ -14,6 +13,7 @@ import { UnsentNotice } from './UnsentNotice'
 import { useUndoKeys } from './useUndoKeys'
 
 const FindBox = lazy(() => import('./FindBox'))
+const HelpDialog = lazy(() => import('./HelpDialog'))
 
 export function Shell() {
   const [isFinding, setFinding] = useState(false)
@@ -66,7 +66,7 @@ export function Shell() {
         </Suspense>
       </main>
       <Suspense>{isFinding && <FindBox onClose={() => setFinding(false)} />}</Suspense>
-      {isHelping && <HelpDialog onClose={() => setHelping(false)} />}
+      <Suspense>{isHelping && <HelpDialog onClose={() => setHelping(false)} />}</Suspense>
     </div>
   )
 }

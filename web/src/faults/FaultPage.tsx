@@ -8,7 +8,7 @@ import { faultPath, loopLabel } from '../job/words'
 import { driveText, KIND_WORDS } from '../machine/words'
 import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
-import { HistoryDrawer } from '../shell/HistoryDrawer'
+import { History } from '../shell/History'
 import { HistoryIcon, PrintIcon } from '../shell/icons'
 import { PageTitle } from '../shell/PageTitle'
 import { useShortcuts } from '../shell/shortcuts'
@@ -78,7 +78,7 @@ function Searched({ card, loopKey }: { card: MachineCard; loopKey: string }) {
       </PageTitle>
       <SearchView fault={fault} />
       {isHistory && (
-        <HistoryDrawer
+        <History
           machineId={machine.id}
           title={`History of ${machine.name}`}
           onClose={() => setHistory(false)}

@@ -3,7 +3,7 @@ import { type ReactNode, useState } from 'react'
 import { useLocation } from 'react-router'
 import { dayText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
-import { HistoryDrawer } from '../shell/HistoryDrawer'
+import { History } from '../shell/History'
 import { HistoryIcon, PrintIcon } from '../shell/icons'
 import { PageTitle } from '../shell/PageTitle'
 import { useShortcuts } from '../shell/shortcuts'
@@ -56,7 +56,7 @@ export function MachineBar({ bench, children }: { bench: Workbench; children?: R
         <MachineMenu card={bench.card} />
       </div>
       {isHistory && (
-        <HistoryDrawer
+        <History
           machineId={machine.id}
           title={`History of ${machine.name}`}
           onClose={() => setHistory(false)}

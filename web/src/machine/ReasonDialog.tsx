@@ -3,7 +3,7 @@ import type { FollowUpTask, LoopSummary } from '../api/client'
 import { becauseText, followUpKey, taskText } from './followUpWords'
 
 /** Asks why a machine is another one than was stored: other parts ask for things to be done again, a correction does not. */
-export function ReasonDialog({
+export default function ReasonDialog({
   items,
   loops,
   onCorrection,

@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import {
   ConflictError,
   changeMachine,
@@ -11,7 +11,8 @@ import {
 import { within } from '../api/issues'
 import { retryLost, useChange } from '../api/queries'
 import { ConflictDialog } from '../shell/ConflictDialog'
-import { ReasonDialog } from './ReasonDialog'
+
+const ReasonDialog = lazy(() => import('./ReasonDialog'))
 
 type Whole = Omit<MachineSave, 'change'>
 
@@ -76,6 +77,6 @@ export function useMachineSave(card: MachineCard, onDone: () => void) {
     store,
     error: within(error, 'machine'),
     isPending: save.isPending || preview.isPending,
-    dialog: dialog || reason,
+    dialog: <Suspense>{dialog || reason}</Suspense>,
   }
 }

@@ -13,7 +13,7 @@ import type { Setting } from './useSetting'
 import { firstText, nextText, positionWord, rollText, windowLine } from './words'
 
 /** One instruction, one big reading, one big button; the screen stays awake, and it speaks when wanted. */
-export function BayMode({
+export default function BayMode({
   setting,
   round,
   position,

@@ -17,7 +17,7 @@ import { capital, DESPITE_WORDS } from './words'
 type ClosingStep = NonNullable<SetJob['closing']>['done'][number]
 
 /** The end of a visit: everything tight in its order, then the last reading, taken so. */
-export function ClosingPanel({
+export default function ClosingPanel({
   bench,
   job,
   manual,

@@ -14,7 +14,7 @@ export const QUALITY_WORDS: Record<FrequencyReading['quality'], string> = {
 }
 
 /** Measures the frequency of a pluck, live or from a file. */
-export function FrequencyMeter({
+export default function FrequencyMeter({
   isLive,
   range,
   position,

@@ -8,7 +8,7 @@ import { FEEL_GRADES } from './TypedReading'
 import type { Setting } from './useSetting'
 
 /** Ties a gauge's own scale, or one person's feel, to a reading that knows more, taken of the same state. */
-export function GaugeCalibration({
+export default function GaugeCalibration({
   own,
   manual,
   setting,

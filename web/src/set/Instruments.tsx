@@ -1,14 +1,15 @@
 import { SegmentedControl } from '@mantine/core'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import type { SetReading, SetRound } from '../api/client'
 import { Panel } from '../shell/Panel'
-import { FrequencyMeter } from './FrequencyMeter'
-import { GaugeCalibration } from './GaugeCalibration'
-import { PracticeReading } from './PracticeReading'
-import { SlipTest } from './SlipTest'
 import { TypedReading } from './TypedReading'
 import type { Setting } from './useSetting'
 import { positionWord } from './words'
+
+const FrequencyMeter = lazy(() => import('./FrequencyMeter'))
+const GaugeCalibration = lazy(() => import('./GaugeCalibration'))
+const PracticeReading = lazy(() => import('./PracticeReading'))
+const SlipTest = lazy(() => import('./SlipTest'))
 
 export type Instrument =
   | 'microphone'
@@ -71,29 +72,31 @@ export function Instruments({
           data-no-print
         />
       )}
-      {(instrument === 'microphone' || instrument === 'file') && (
-        <FrequencyMeter
-          isLive={instrument === 'microphone'}
-          range={setting.advice.data?.expected ?? null}
-          position={position}
-          onRead={onRead}
-        />
-      )}
-      {instrument === 'practice' ? (
-        <PracticeReading
-          setting={setting}
-          round={round}
-          position={position}
-          onReadings={onReadings}
-          onRead={onRead}
-        />
-      ) : (
-        <TypedReading key={instrument} instrument={instrument} position={position} onRead={onRead} />
-      )}
-      {instrument === 'feel' && <SlipTest ways={manual.byHand} />}
-      {(instrument === 'gauge' || instrument === 'feel') && (
-        <GaugeCalibration own={instrument} manual={manual} setting={setting} />
-      )}
+      <Suspense>
+        {(instrument === 'microphone' || instrument === 'file') && (
+          <FrequencyMeter
+            isLive={instrument === 'microphone'}
+            range={setting.advice.data?.expected ?? null}
+            position={position}
+            onRead={onRead}
+          />
+        )}
+        {instrument === 'practice' ? (
+          <PracticeReading
+            setting={setting}
+            round={round}
+            position={position}
+            onReadings={onReadings}
+            onRead={onRead}
+          />
+        ) : (
+          <TypedReading key={instrument} instrument={instrument} position={position} onRead={onRead} />
+        )}
+        {instrument === 'feel' && <SlipTest ways={manual.byHand} />}
+        {(instrument === 'gauge' || instrument === 'feel') && (
+          <GaugeCalibration own={instrument} manual={manual} setting={setting} />
+        )}
+      </Suspense>
     </Panel>
   )
 }

@@ -7,7 +7,7 @@ import { useBench } from '../machine/useWorkbench'
 import type { Setting } from './useSetting'
 
 /** Reads the simulated drive, at one place or all round, and lets it sound. */
-export function PracticeReading({
+export default function PracticeReading({
   setting,
   round,
   position,

@@ -1,5 +1,5 @@
 import { Button, Group, SegmentedControl } from '@mantine/core'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import type { LoopSetting, SetAdvice, SetJob } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { RoundPhotos } from '../job/RoundPhotos'
@@ -15,10 +15,8 @@ import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import { useShortcuts } from '../shell/shortcuts'
 import { useUndoNotice } from '../shell/useUndoNotice'
-import { BayMode } from './BayMode'
 import { BeforeVisit } from './BeforeVisit'
 import { CautionsFirst } from './CautionsFirst'
-import { ClosingPanel } from './ClosingPanel'
 import { Instruments } from './Instruments'
 import { NextCard } from './NextCard'
 import { NextChoices } from './NextChoices'
@@ -31,12 +29,15 @@ import classes from './SetView.module.css'
 import { SideColumn } from './SideColumn'
 import { SideMatchFigure } from './SideMatchFigure'
 import { ToReach } from './ToReach'
-import { TrendPanel } from './TrendPanel'
 import { usePlace } from './usePlace'
 import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
 import { useVisit } from './useVisit'
 import { isToKeep, readOnText } from './words'
+
+const BayMode = lazy(() => import('./BayMode'))
+const ClosingPanel = lazy(() => import('./ClosingPanel'))
+const TrendPanel = lazy(() => import('./TrendPanel'))
 
 /** While nothing can be counted. */
 const NO_ANSWER_PLACES = [4]
@@ -120,7 +121,9 @@ function Visit({
   const records = (
     <>
       {setting.closed[0] && <SetRecord job={setting.closed[0]} card={bench.card} />}
-      {setting.closed.length > 1 && <TrendPanel jobs={setting.closed} card={bench.card} />}
+      <Suspense>
+        {setting.closed.length > 1 && <TrendPanel jobs={setting.closed} card={bench.card} />}
+      </Suspense>
     </>
   )
   return (
@@ -287,22 +290,24 @@ function Visit({
             {!setting.isPractice && (
               <RoundPhotos bench={bench} jobId={job.id} loopKey={job.loopKey} round={rounds.length} />
             )}
-            {answer && !setting.isPractice && rounds.length > 0 && (
-              <ClosingPanel
-                bench={bench}
-                job={job}
-                manual={answer.manual}
-                done={job.inHand?.done ?? []}
-                isReading={inHand !== null}
-                lastReading={rounds.at(-1)?.lock === 'torqued' ? leftText(job, units) : null}
-                torqueNm={answer.setting.finalTorqueNm}
-                nextCheckOn={nextCheckOn}
-                isPending={setting.isPending}
-                onDone={setting.tick}
-                onNextCheck={setNextCheckOn}
-                onClose={(closing) => setting.close(closing, round.clear)}
-              />
-            )}
+            <Suspense>
+              {answer && !setting.isPractice && rounds.length > 0 && (
+                <ClosingPanel
+                  bench={bench}
+                  job={job}
+                  manual={answer.manual}
+                  done={job.inHand?.done ?? []}
+                  isReading={inHand !== null}
+                  lastReading={rounds.at(-1)?.lock === 'torqued' ? leftText(job, units) : null}
+                  torqueNm={answer.setting.finalTorqueNm}
+                  nextCheckOn={nextCheckOn}
+                  isPending={setting.isPending}
+                  onDone={setting.tick}
+                  onNextCheck={setNextCheckOn}
+                  onClose={(closing) => setting.close(closing, round.clear)}
+                />
+              )}
+            </Suspense>
           </>
         )}
       </div>
@@ -326,19 +331,21 @@ function Visit({
           onClose={() => setWorking(false)}
         />
       )}
-      {isBay && (
-        <BayMode
-          setting={setting}
-          round={round}
-          position={position}
-          positions={positions}
-          onRead={read}
-          onKeep={keepRound}
-          isToKeep={isToKeep(inHand, positions)}
-          onNext={() => setPosition((position + 1) % positions)}
-          onLeave={() => setBay(false)}
-        />
-      )}
+      <Suspense>
+        {isBay && (
+          <BayMode
+            setting={setting}
+            round={round}
+            position={position}
+            positions={positions}
+            onRead={read}
+            onKeep={keepRound}
+            isToKeep={isToKeep(inHand, positions)}
+            onNext={() => setPosition((position + 1) % positions)}
+            onLeave={() => setBay(false)}
+          />
+        )}
+      </Suspense>
     </div>
   )
 }

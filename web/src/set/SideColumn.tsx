@@ -1,4 +1,4 @@
-import { lazy } from 'react'
+import { lazy, Suspense } from 'react'
 import type { LoopSetting } from '../api/client'
 import type { Fit } from '../loop/useFit'
 import type { Workbench } from '../machine/useWorkbench'
@@ -7,11 +7,12 @@ import { Cautions } from './Cautions'
 import { RunningInPanel } from './RunningInPanel'
 import { SettingFields } from './SettingFields'
 import classes from './SetView.module.css'
-import { SprungArmPanel } from './SprungArmPanel'
 import { StraightPanel } from './StraightPanel'
 import { TrackingPicture } from './TrackingPicture'
 import type { Setting } from './useSetting'
 import { WarmPanel } from './WarmPanel'
+
+const SprungArmPanel = lazy(() => import('./SprungArmPanel'))
 
 const FollowUpPanel = lazy(() => import('../machine/FollowUpPanel'))
 
@@ -89,7 +90,9 @@ export function SideColumn({
       {hasTension && answer && fit?.layout && (
         <WarmPanel bench={bench} question={setting.question} advice={answer} />
       )}
-      {answer?.isByIdler && <SprungArmPanel setting={draft ?? answer.setting} onSetting={onDraft} />}
+      <Suspense>
+        {answer?.isByIdler && <SprungArmPanel setting={draft ?? answer.setting} onSetting={onDraft} />}
+      </Suspense>
       {bench.card.machine.id !== 0 && <FollowUpPanel bench={bench} />}
     </div>
   )

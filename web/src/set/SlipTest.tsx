@@ -1,7 +1,7 @@
 import type { SetAdvice } from '../api/client'
 
 /** How tightness is told by hand, and what each verdict asks for: it advises by itself. */
-export function SlipTest({ ways }: { ways: SetAdvice['manual']['byHand'] }) {
+export default function SlipTest({ ways }: { ways: SetAdvice['manual']['byHand'] }) {
   return ways.map((way, i) => (
     <details key={way.name} open={i === 0} data-no-print>
       <summary>{way.name}</summary>

@@ -21,7 +21,7 @@ const isWhole = (values: Partial<SprungArmInput>): values is SprungArmInput =>
   NEEDED.every(({ key }) => values[key] != null)
 
 /** Tension that a sprung idler holds at rest, and the arm as what the loop is set by. */
-export function SprungArmPanel({
+export default function SprungArmPanel({
   setting,
   onSetting,
 }: {

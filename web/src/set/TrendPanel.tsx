@@ -11,7 +11,7 @@ import classes from './SetView.module.css'
 import { recordPath } from './words'
 
 /** Every closed visit to a loop: how it was found and left, so that what it loses between them is seen. */
-export function TrendPanel({ jobs, card }: { jobs: SetJob[]; card: MachineCard }) {
+export default function TrendPanel({ jobs, card }: { jobs: SetJob[]; card: MachineCard }) {
   const units = useUnits()
   if (jobs.length === 0) return null
   const ends = (rounds: SetJob['rounds']) => readingEnds({ rounds }, units)

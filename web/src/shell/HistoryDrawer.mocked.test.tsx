@@ -2,7 +2,7 @@ import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import * as api from '../api/client'
 import { show } from '../testing'
-import { HistoryDrawer } from './HistoryDrawer'
+import HistoryDrawer from './HistoryDrawer'
 
 vi.mock('../api/client', async (original) => ({
   ...(await original<typeof api>()),

@@ -9,7 +9,7 @@ import { EmptyState } from './EmptyState'
 import classes from './HistoryDrawer.module.css'
 
 /** Every change: when, who, what, before and after; each can be undone. */
-export function HistoryDrawer({
+export default function HistoryDrawer({
   machineId,
   title,
   onClose,

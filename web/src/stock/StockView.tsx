@@ -5,7 +5,7 @@ import { sentenceOf } from '../api/issues'
 import { useStock } from '../api/queries'
 import { MarkingPanel } from '../loop/MarkingPanel'
 import { EmptyState } from '../shell/EmptyState'
-import { HistoryDrawer } from '../shell/HistoryDrawer'
+import { History } from '../shell/History'
 import { PageTitle } from '../shell/PageTitle'
 import { Panel } from '../shell/Panel'
 import { useShortcuts } from '../shell/shortcuts'
@@ -141,7 +141,7 @@ export default function StockView() {
         ) : (
           <AddPartDialog onClose={() => setAdding(false)} />
         ))}
-      {isHistory && <HistoryDrawer title="History of the workshop" onClose={() => setHistory(false)} />}
+      {isHistory && <History title="History of the workshop" onClose={() => setHistory(false)} />}
     </>
   )
 }

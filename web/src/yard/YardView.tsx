@@ -8,7 +8,7 @@ import { BeginJob, JobDialog } from '../job/BeginJob'
 import { GoesOn, JobDoors } from '../job/GoesOn'
 import { isOver } from '../job/lookWords'
 import { EmptyState } from '../shell/EmptyState'
-import { HistoryDrawer } from '../shell/HistoryDrawer'
+import { History } from '../shell/History'
 import { PageTitle } from '../shell/PageTitle'
 import { useShortcuts } from '../shell/shortcuts'
 import { FirstDoors } from './FirstDoors'
@@ -133,7 +133,7 @@ export function YardView() {
       <Suspense>{isAdding && <AddMachineDialog onClose={() => setAdding(false)} />}</Suspense>
       <Suspense>{isHappened && <HappenedDialog cards={inUse} onClose={() => setHappened(false)} />}</Suspense>
       <Suspense>{isBackup && <BackupDialog onClose={() => setBackup(false)} />}</Suspense>
-      {isHistory && <HistoryDrawer title="History of the workshop" onClose={() => setHistory(false)} />}
+      {isHistory && <History title="History of the workshop" onClose={() => setHistory(false)} />}
     </>
   )
 }

@@ -2,7 +2,7 @@ import { cleanup, screen, within } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
 import type { Working } from '../api/client'
 import { show } from '../testing'
-import { WorkingDialog } from './WorkingDialog'
+import WorkingSheet from './WorkingSheet'
 
 afterEach(cleanup)
 
@@ -21,7 +21,7 @@ const working: Working = {
 
 describe('a working', () => {
   it('shows formula, values, result, source and limits', () => {
-    show(<WorkingDialog title="Working" workings={[working]} onClose={() => {}} />)
+    show(<WorkingSheet title="Working" workings={[working]} onClose={() => {}} />)
     const section = screen.getByRole('region', { name: 'Rolling circumference' })
     for (const text of ['U = π · D · k', 'free diameter', '629.8 mm', '1 921.2 mm', 'as fitted', '1 950 mm'])
       expect(within(section).getByText(text)).toBeTruthy()
@@ -30,7 +30,7 @@ describe('a working', () => {
 
   it('sets indices and exponents as a handbook does', () => {
     show(
-      <WorkingDialog
+      <WorkingSheet
         title="Working"
         workings={[{ ...working, formula: 'F_1 = F·N^1.08/e^(f_e·θ)' }]}
         onClose={() => {}}
@@ -46,7 +46,7 @@ describe('a working', () => {
   })
 
   it('marks a value that nobody gave', () => {
-    show(<WorkingDialog title="Working" workings={[working]} onClose={() => {}} />)
+    show(<WorkingSheet title="Working" workings={[working]} onClose={() => {}} />)
     const row = (symbol: string) => screen.getByRole('rowheader', { name: symbol }).closest('tr')?.textContent
     expect(row('k')).toContain('assumed')
     expect(row('D')).not.toContain('default')

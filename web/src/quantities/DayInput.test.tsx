@@ -1,13 +1,13 @@
 import { cleanup, fireEvent, screen } from '@testing-library/react'
 import { afterEach, expect, it, vi } from 'vitest'
 import { show } from '../testing'
-import { DayField } from './DayField'
+import DayInput from './DayInput'
 
 afterEach(cleanup)
 
 const typed = (text: string) => {
   const onChange = vi.fn()
-  show(<DayField label="Look again on" value="" onChange={onChange} />)
+  show(<DayInput label="Look again on" value="" onChange={onChange} />)
   const field = screen.getByLabelText('Look again on')
   fireEvent.change(field, { target: { value: text } })
   fireEvent.blur(field)

@@ -2,7 +2,7 @@ import { cleanup, fireEvent, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { ConflictError } from '../api/client'
 import { show } from '../testing'
-import { ConflictDialog } from './ConflictDialog'
+import ConflictSheet from './ConflictSheet'
 
 afterEach(cleanup)
 
@@ -12,7 +12,7 @@ const mine = { id: 1, version: 3, name: 'Curlew', note: 'old chain', work: null 
 function open(current: unknown) {
   const [onKeepMine, onTakeTheirs] = [vi.fn(), vi.fn()]
   const conflict = new ConflictError('Changed meanwhile.', 'machine', current)
-  show(<ConflictDialog conflict={conflict} mine={mine} onKeepMine={onKeepMine} onTakeTheirs={onTakeTheirs} />)
+  show(<ConflictSheet conflict={conflict} mine={mine} onKeepMine={onKeepMine} onTakeTheirs={onTakeTheirs} />)
   return { onKeepMine, onTakeTheirs }
 }
 
