@@ -22,24 +22,25 @@ export function VerdictCard({
   const ways = mends.find((m) => m.kind === row?.kind && m.point === row?.point)?.mends ?? []
   const least = smallestMargin(answer)
   const unknown = answer.checks.filter((c) => c.unjudged === 'inputMissing' || c.unjudged === 'tableSilent')
+  const isUnsure = answer.isLiftUnsaid && answer.isJudged && verdict === 'fine'
   return (
-    <section className={classes.card} data-tone={VERDICT_TONES[verdict]} aria-label="Verdict">
+    <section
+      className={classes.card}
+      data-tone={isUnsure ? undefined : VERDICT_TONES[verdict]}
+      aria-label="Verdict"
+    >
       <h2>
-        <span aria-hidden="true">{VERDICT_MARKS[verdict]} </span>
+        <span aria-hidden="true">{isUnsure ? '≈' : VERDICT_MARKS[verdict]} </span>
         {row
           ? `${CHECK_WORDS[row.kind]} ${verdict === 'stop' ? 'fails first' : 'is past its limit first'}, at the ${POINT_WORDS[row.point]}${row.margin === null ? '' : `: ×${fixed(row.margin, 2)} of what it needs`}.`
-          : verdict === 'fine' && smallest && least
-            ? `It holds. Nearest its limit is ${CHECK_WORDS[smallest.kind].toLowerCase()}, at ${least}.`
-            : verdict === 'fine'
-              ? 'It holds.'
-              : 'Not enough is known to say whether it holds.'}
+          : verdict === 'fine'
+            ? `${isUnsure ? 'By its figures it holds' : 'It holds'}.${smallest && least ? ` Nearest its limit is ${CHECK_WORDS[smallest.kind].toLowerCase()}, at ${least}.` : ''}`
+            : 'Not enough is known to say whether it holds.'}
       </h2>
-      {answer.isLiftUnsaid && answer.isJudged && (
+      {isUnsure && (
         <p>
-          <Guessed word="not said">
-            Whether it lifts, carries persons up or flies: only if it does none of these. Where it does,
-            nothing here decides.
-          </Guessed>
+          Nobody said whether it lifts, carries persons up or flies <Guessed word="not said" />. Where it
+          does, nothing here decides.
         </p>
       )}
       {unknown.length > 0 && (
