@@ -107,6 +107,50 @@ public sealed class VisitTests : IDisposable
     }
 
     [Fact]
+    public async Task The_history_knows_what_belongs_to_one_round()
+    {
+        SetJob visit = await BegunAsync();
+        await HappensAsync(visit, "Ann", new RoundNoted(Loop, Found), Play(52), Play(490, 1));
+        await HappensAsync(visit, "Ann", new ReadingDiscarded(Loop, 1), Kept, Play(40), new RoundDropped(Loop));
+        IReadOnlyList<Change> told = await _store.History.ListAsync(visit.MachineId, null, 7);
+        Assert.Equal(
+            [
+                RoundEntry.End,
+                RoundEntry.Reading,
+                RoundEntry.End,
+                RoundEntry.Reading,
+                RoundEntry.Reading,
+                RoundEntry.Reading,
+                RoundEntry.Reading,
+            ],
+            told.Select(c => c.Round)
+        );
+        Assert.Null((await _store.History.ListAsync(visit.MachineId, told[^1].Id, 1))[0].Round);
+    }
+
+    [Fact]
+    public async Task A_visit_begun_by_mistake_is_cancelled_brought_back_with_its_readings_and_cancelled_again()
+    {
+        SetJob visit = await BegunAsync();
+        await HappensAsync(visit, "Ann", Play(52));
+        await _store.Jobs.AppendAsync("Ann", visit.Id, [new("cancel", new VisitCancelled(Loop))], default);
+        Assert.Empty(await _store.Jobs.ListAsync(visit.MachineId));
+        Assert.Empty(await _store.Jobs.ListOpenAsync());
+        await _store.UndoLastAsync();
+        Assert.Equal(52, (await ReadAsync(visit)).InHand!.Round!.Readings.Single().Value);
+        await _store.UndoLastAsync(); // the undoing is an entry itself
+        Assert.Empty(await _store.Jobs.ListAsync(visit.MachineId));
+        // Begun once more it is another visit, with nothing of the first.
+        SetJob anew = (await _store.Jobs.AddAsync("Ben", visit with { Id = 0, Version = 0 }, default))!;
+        Assert.Null((await ReadAsync(anew)).InHand);
+        await HappensAsync(anew, "Ben", Play(50), Kept);
+        InvalidInputException refused = await Assert.ThrowsAsync<InvalidInputException>(() =>
+            _store.Jobs.AppendAsync("Ben", anew.Id, [new("cancel again", new VisitCancelled(Loop))], default)
+        );
+        Assert.Equal("kept", refused.Issues[0].Code);
+    }
+
+    [Fact]
     public async Task A_visit_that_was_gone_on_with_holds_its_machine()
     {
         SetJob visit = await BegunAsync();

@@ -179,10 +179,31 @@ test('a joint is measured, summed up, and overruled by a test that was written d
 test('what hoists or flies is told, not decided', async ({ page }) => {
   await page.goto('/machines/4/loads')
   await expect(row(page, /^Slip margin/)).toContainText('fine')
-  await fields(page).getByLabel('it hoists, lifts people or flies').check()
+  await fields(page).getByRole('combobox', { name: 'Does it lift, carry persons up or fly?' }).click()
+  await page.getByRole('option', { name: 'it lifts, carries persons up or flies' }).click()
   await expect(page.getByRole('note')).toContainText('does not decide')
   await expect(row(page, /^Slip margin/)).not.toContainText('fine')
   await expect(row(page, /^Slip margin/)).toContainText('×')
+})
+
+test('of a machine that may lift nobody is told that it holds before somebody said that it does not', async ({
+  page,
+}) => {
+  const id = await addMachine(page, 'May lift', 'robot')
+  await page.goto(`/machines/${id}/loads`)
+  await fields(page).getByLabel('Greatest torque').fill('2')
+  await fields(page).getByRole('button', { name: 'Store' }).click()
+  const verdict = page.getByRole('region', { name: 'Verdict' })
+  await expect(verdict).toContainText('≈ By its figures it holds.')
+  await expect(verdict).toContainText('Nobody said whether it lifts')
+  await page.goto(`/machines/${id}/aim`)
+  const asked = panel(page, 'Still to measure').getByRole('listitem').filter({ hasText: 'whether it lifts' })
+  await expect(asked).toContainText('no verdict at Loads to rely on without it')
+  await asked.getByRole('combobox').click()
+  await page.getByRole('option', { name: 'it does none of these' }).click()
+  await expect(asked).toBeHidden()
+  await page.goto(`/machines/${id}/loads`)
+  await expect(verdict).toContainText('✓ It holds.')
 })
 
 for (const id of [1, 2, 4])

@@ -115,6 +115,7 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'app/useSendLeftBehind.ts', numbers: '3_000' },
     { file: 'machine/OutputForm.tsx', numbers: '250' },
     { file: 'set/useRound.ts', numbers: '400' },
+    { file: 'shell/useHeld.ts', numbers: '450 110 8 5' },
     { file: 'shell/useStored.ts', numbers: '500' },
     { file: 'log/TakeFile.tsx', numbers: '100 3 100' },
     { file: 'log/TapTimer.tsx', numbers: '1000' },

@@ -4,6 +4,16 @@ using Wendrak.Store.Jobs;
 
 namespace Wendrak.Store.Ledger;
 
+/// <summary>What an entry of the history is of a round at Set.</summary>
+public enum RoundEntry
+{
+    /// <summary>Something read, discarded or noted on the way.</summary>
+    Reading,
+
+    /// <summary>It was kept, or given up.</summary>
+    End,
+}
+
 /// <summary>A change or an event of a job as the history shows it.</summary>
 /// <param name="UndoneBy">The entry that took it back; null while it stands.</param>
 /// <param name="Undoes">The entry it took back; null for an ordinary one.</param>
@@ -12,6 +22,7 @@ namespace Wendrak.Store.Ledger;
 /// <param name="Who">Who did it; null where nobody said.</param>
 /// <param name="What">What was done, as a sentence.</param>
 /// <param name="MachineId">Of the machine it belongs to; null for what belongs to none.</param>
+/// <param name="Round">What it is of a round at Set, which is told in one line; null for none of it.</param>
 public sealed record Change(
     long Id,
     string MadeAt,
@@ -20,7 +31,8 @@ public sealed record Change(
     long? MachineId,
     long? Undoes,
     long? UndoneBy,
-    IReadOnlyList<ChangeDetail> Things
+    IReadOnlyList<ChangeDetail> Things,
+    RoundEntry? Round = null
 );
 
 /// <summary>One record of a change, before and after, as JSON text: both in the newest form, so that nothing but the change differs.</summary>
@@ -145,7 +157,13 @@ public sealed class History(Database database, KindRegistry? kinds = null)
                 MachineId,
                 Undoes,
                 UndoneBy,
-                things
+                things,
+                Event switch
+                {
+                    "roundNoted" or "readingTaken" or "readingDiscarded" => RoundEntry.Reading,
+                    "roundKept" or "roundDropped" => RoundEntry.End,
+                    _ => null,
+                }
             );
     }
 

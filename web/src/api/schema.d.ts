@@ -2983,6 +2983,7 @@ export interface components {
              */
             undoneBy: null | number;
             things: components["schemas"]["ChangeDetail"][];
+            round?: null | components["schemas"]["RoundEntry"];
         };
         /** @description One record of a change, before and after, as JSON text: both in the newest form, so that nothing but the change differs. */
         ChangeDetail: {
@@ -10956,6 +10957,8 @@ export interface components {
          * @enum {unknown}
          */
         RoundCondition: "rolledTooLittle" | "otherWarmth" | "otherLoad";
+        /** @enum {unknown} */
+        RoundEntry: "reading" | "end" | null;
         /** @description A round as read: its ends, and where they lie. */
         RoundResult: {
             /**

@@ -1,4 +1,4 @@
-import { Modal, TextInput } from '@mantine/core'
+import { TextInput } from '@mantine/core'
 import { useQueries } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
@@ -7,6 +7,7 @@ import { useMachines, useOpenJobs } from '../api/queries'
 import { jobPath, REASON_WORDS } from '../job/words'
 import { choicePath } from '../machine/choicePath'
 import { choicesOf } from '../quantities/choices'
+import { Dialog } from '../shell/Dialog'
 import classes from './FindBox.module.css'
 import { PLACES } from './places'
 import { STATIONS } from './stations'
@@ -44,7 +45,7 @@ export default function FindBox({ onClose }: { onClose: () => void }) {
     event.preventDefault()
   }
   return (
-    <Modal opened onClose={onClose} title="Find" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Dialog closeOnClickOutside onClose={onClose} title="Find">
       <TextInput
         data-autofocus
         aria-label="Find a machine, a trial, an aim, a job or a place"
@@ -77,7 +78,7 @@ export default function FindBox({ onClose }: { onClose: () => void }) {
         ))}
       </div>
       {found.length === 0 && <p className="cap">Nothing is called that. Try part of a name.</p>}
-    </Modal>
+    </Dialog>
   )
 }
 

@@ -1,6 +1,7 @@
-import { Anchor, Modal, Switch, Table, TextInput } from '@mantine/core'
+import { Anchor, Switch, Table, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { setWho, whoAmI } from '../api/client'
+import { Dialog } from '../shell/Dialog'
 import { areKeysOff, SHORTCUTS, setKeysOff } from '../shell/shortcuts'
 import { STATIONS } from './stations'
 
@@ -13,12 +14,7 @@ export default function HelpDialog({ onClose }: { onClose: () => void }) {
   const [name, setName] = useState(whoAmI)
   const [isOff, setOff] = useState(areKeysOff)
   return (
-    <Modal
-      opened
-      onClose={onClose}
-      title="Keys, and who is working"
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog closeOnClickOutside onClose={onClose} title="Keys, and who is working">
       <Table>
         <Table.Tbody>
           {[stations, ...SHORTCUTS].map(([keys, what]) => (
@@ -56,6 +52,6 @@ export default function HelpDialog({ onClose }: { onClose: () => void }) {
           setWho(event.currentTarget.value)
         }}
       />
-    </Modal>
+    </Dialog>
   )
 }

@@ -1,4 +1,4 @@
-import { Button, Group, Modal, Select } from '@mantine/core'
+import { Button, Group, Select } from '@mantine/core'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { type Adjuster, type LoopLayout, startParts } from '../api/client'
@@ -14,6 +14,7 @@ import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
 import { ChoiceField } from '../quantities/ChoiceField'
 import { QuantityField } from '../quantities/QuantityField'
+import { Dialog } from '../shell/Dialog'
 import { ArmFields, IdlerFields, LimitFields } from './LayoutPartFields'
 import { PlaceFields, TrackFields } from './PlaceFields'
 
@@ -60,12 +61,10 @@ export default function LayoutEditor({
     startParts,
   ).data
   return (
-    <Modal
-      opened
+    <Dialog
       onClose={onClose}
       title={`Where things stand on ${fit.loop.name}`}
       size={760}
-      closeOnClickOutside={false}
       closeButtonProps={{ 'aria-label': 'Close without storing' }}
     >
       <form
@@ -218,7 +217,7 @@ export default function LayoutEditor({
         </Group>
       </form>
       {dialog}
-    </Modal>
+    </Dialog>
   )
 }
 

@@ -1,4 +1,4 @@
-import { Button, Checkbox, Group, Modal } from '@mantine/core'
+import { Button, Checkbox, Group } from '@mantine/core'
 import { useState } from 'react'
 import type { ShaftWidths, SprocketOnShaft } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
@@ -6,6 +6,7 @@ import editor from '../machine/MachineEditor.module.css'
 import { useMachineSave } from '../machine/useMachineSave'
 import type { Workbench } from '../machine/useWorkbench'
 import { QuantityField } from '../quantities/QuantityField'
+import { Dialog } from '../shell/Dialog'
 import { ReasonedButton } from '../shell/ReasonedButton'
 
 type Draft<T> = { [K in keyof T]: T[K] | undefined }
@@ -46,12 +47,10 @@ export default function ShaftEditor({
     />
   )
   return (
-    <Modal
-      opened
+    <Dialog
       onClose={onClose}
       title={`Widths along the ${shaft}`}
       size={720}
-      closeOnClickOutside={false}
       closeButtonProps={{ 'aria-label': 'Close without storing' }}
     >
       <form
@@ -176,7 +175,7 @@ export default function ShaftEditor({
         </Group>
       </form>
       {dialog}
-    </Modal>
+    </Dialog>
   )
 }
 

@@ -1,4 +1,4 @@
-import { Button, Group, Modal, Radio, Select, Textarea } from '@mantine/core'
+import { Button, Group, Radio, Select, Textarea } from '@mantine/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { type JobReason, type MachineCard, openJob } from '../api/client'
@@ -9,6 +9,7 @@ import { DayField } from '../quantities/DayField'
 import { today } from '../quantities/days'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
+import { Dialog } from '../shell/Dialog'
 import fields from '../shell/fields.module.css'
 import { ReasonedButton } from '../shell/ReasonedButton'
 import { Refused } from '../shell/Refused'
@@ -62,13 +63,7 @@ export default function BeginJobDialog({
     navigate(reason === 'somethingWrong' && loop ? faultPath(machine.id, loop.loopKey) : jobPath(job))
   }
   return (
-    <Modal
-      opened
-      onClose={onClose}
-      size="lg"
-      title="Begin a job"
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog onClose={onClose} size="lg" title="Begin a job">
       <form
         onSubmit={(event) => {
           event.preventDefault()
@@ -166,6 +161,6 @@ export default function BeginJobDialog({
           </ReasonedButton>
         </Group>
       </form>
-    </Modal>
+    </Dialog>
   )
 }

@@ -1,4 +1,4 @@
-import { Button, Group, Modal, Select } from '@mantine/core'
+import { Button, Group, Select } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { useState } from 'react'
 import { type JobPhoto, type JobSheet, type PhotoLine, undoChange, type Working } from '../api/client'
@@ -8,6 +8,7 @@ import { useChange } from '../api/queries'
 import type { Workbench } from '../machine/useWorkbench'
 import { dayText, momentText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
+import { Dialog } from '../shell/Dialog'
 import { useUndoNotice } from '../shell/useUndoNotice'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
@@ -41,14 +42,12 @@ export default function PhotoDialog({
   )
   const other = others.find((p) => p.hash === beside)
   return (
-    <Modal
-      opened
+    <Dialog
       onClose={onClose}
       // What lies over it is closed first.
       closeOnEscape={working === null}
       size={1180}
       title={photoText(photo)}
-      closeButtonProps={{ 'aria-label': 'Close' }}
     >
       <div className={classes.pictures}>
         <figure>
@@ -121,7 +120,7 @@ export default function PhotoDialog({
       {working && (
         <WorkingDialog title="Length on a photo" workings={[working]} onClose={() => setWorking(null)} />
       )}
-    </Modal>
+    </Dialog>
   )
 }
 

@@ -1,9 +1,10 @@
-import { Button, Group, Modal } from '@mantine/core'
+import { Button, Group } from '@mantine/core'
 import { useState } from 'react'
 import { type LoopChoice, type Setup, setDelivered } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { QuantityField } from '../quantities/QuantityField'
+import { Dialog } from '../shell/Dialog'
 import { isToothed } from './driveElements'
 import classes from './MachineEditor.module.css'
 import { SetupWheels } from './SetupWheels'
@@ -27,8 +28,7 @@ export default function DeliveredDialog({
   const setLoop = (key: string, part: Partial<LoopChoice>) =>
     setDraft({ ...draft, loops: draft.loops.map((l) => (l.loopKey === key ? { ...l, ...part } : l)) })
   return (
-    <Modal
-      opened
+    <Dialog
       onClose={onClose}
       title={`${machine.name} as delivered`}
       closeButtonProps={{ 'aria-label': 'Close without storing' }}
@@ -89,6 +89,6 @@ export default function DeliveredDialog({
           </Button>
         </Group>
       </form>
-    </Modal>
+    </Dialog>
   )
 }

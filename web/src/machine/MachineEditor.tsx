@@ -1,10 +1,11 @@
-import { Button, Group, Modal, Textarea, TextInput } from '@mantine/core'
+import { Button, Group, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { LoopChoice, MachineCard, StartingLoop } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useDesignations } from '../api/queries'
 import { ChoiceField } from '../quantities/ChoiceField'
 import { QuantityField } from '../quantities/QuantityField'
+import { Dialog } from '../shell/Dialog'
 import { DriveForm } from './DriveForm'
 import classes from './MachineEditor.module.css'
 import { newDrive } from './newParts'
@@ -27,12 +28,10 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
   const setDrive = (at: number, drive: MachineCard['machine']['drives'][number]) =>
     setMachine({ ...machine, drives: machine.drives.map((d, i) => (i === at ? drive : d)) })
   return (
-    <Modal
-      opened
+    <Dialog
       onClose={onClose}
       title={`Edit ${card.machine.name}`}
       size={900}
-      closeOnClickOutside={false}
       closeButtonProps={{ 'aria-label': 'Close without storing' }}
     >
       <form
@@ -120,7 +119,7 @@ export default function MachineEditor({ card, onClose }: { card: MachineCard; on
         </Group>
       </form>
       {dialog}
-    </Modal>
+    </Dialog>
   )
 }
 

@@ -1,5 +1,6 @@
-import { Button, Group, Modal } from '@mantine/core'
+import { Button, Group } from '@mantine/core'
 import type { FollowUpTask, LoopSummary } from '../api/client'
+import { Dialog } from '../shell/Dialog'
 import { becauseText, followUpKey, taskText } from './followUpWords'
 
 /** Asks why a machine is another one than was stored: other parts ask for things to be done again, a correction does not. */
@@ -18,8 +19,7 @@ export default function ReasonDialog({
   onBack: () => void
 }) {
   return (
-    <Modal
-      opened
+    <Dialog
       onClose={onBack}
       size={520}
       title="Was it typed wrong, or is it another one now?"
@@ -39,6 +39,6 @@ export default function ReasonDialog({
         </Button>
         <Button onClick={onOtherParts}>It is another one now</Button>
       </Group>
-    </Modal>
+    </Dialog>
   )
 }

@@ -1,10 +1,11 @@
-import { Button, Group, Menu, Modal, TextInput } from '@mantine/core'
+import { Button, Group, Menu, TextInput } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { useState } from 'react'
 import { addTrial, ConflictError, changeSetup, fitSetup, type Machine, type Setup } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { ConflictDialog } from '../shell/ConflictDialog'
+import { Dialog } from '../shell/Dialog'
 import { SetupWheels } from './SetupWheels'
 import { useFitAgain } from './useFitAgain'
 import type { Workbench } from './useWorkbench'
@@ -87,12 +88,7 @@ function SetupDialog({ machine, setup, onClose }: { machine: Machine; setup: Set
   const conflict = change.error instanceof ConflictError ? change.error : null
   const store = (value: Setup) => change.mutate(value, { onSuccess: onClose })
   return (
-    <Modal
-      opened
-      onClose={onClose}
-      title={`Name, note and tyre of ${setup.name}`}
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog onClose={onClose} title={`Name, note and tyre of ${setup.name}`}>
       <form
         onSubmit={(event) => {
           event.preventDefault()
@@ -133,6 +129,6 @@ function SetupDialog({ machine, setup, onClose }: { machine: Machine; setup: Set
           onTakeTheirs={onClose}
         />
       )}
-    </Modal>
+    </Dialog>
   )
 }

@@ -1,4 +1,4 @@
-import { Chip, Group, Modal } from '@mantine/core'
+import { Chip, Group } from '@mantine/core'
 import { useState } from 'react'
 import type { SetupFigures } from '../api/client'
 import { useEvaluation } from '../api/evaluation'
@@ -8,6 +8,7 @@ import type { Workbench } from '../machine/useWorkbench'
 import { pairText } from '../machine/words'
 import { figure, fixed, gearName, rpm, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
+import { Dialog } from '../shell/Dialog'
 import table from '../shell/table.module.css'
 import classes from './SideBySide.module.css'
 import { SERIES, SpeedLadder } from './SpeedLadder'
@@ -22,12 +23,11 @@ export default function SideBySide({ bench, onClose }: { bench: Workbench; onClo
   const comparison = useEvaluation(bench.asFitted, 'sideBySide', { setupIds: chosen.map((s) => s.id) })
   const setups = comparison.data?.setups ?? []
   return (
-    <Modal
-      opened
+    <Dialog
+      closeOnClickOutside
       onClose={onClose}
       title={`Side by side: ${bench.card.machine.name}`}
       size="xl"
-      closeButtonProps={{ 'aria-label': 'Close' }}
     >
       <Chip.Group multiple value={ids} onChange={(next) => next.length <= MOST && setIds(next)}>
         <Group gap={6} role="group" aria-label={`Setups to compare, up to ${MOST}`}>
@@ -49,7 +49,7 @@ export default function SideBySide({ bench, onClose }: { bench: Workbench; onClo
           />
         </>
       )}
-    </Modal>
+    </Dialog>
   )
 }
 

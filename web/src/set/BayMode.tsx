@@ -68,11 +68,16 @@ export default function BayMode({
         <BayReading setting={setting} round={round} position={position} reading={reading} onRead={onRead} />
       )}
       <footer>
-        {round.round?.readings.some((r) => r.position === position) && !isToKeep && (
-          <Button size="xl" className={classes.big} variant="default" onClick={() => round.discard(position)}>
-            Discard it
-          </Button>
-        )}
+        {/* Always there: what stands below the finger must not move while it steps. */}
+        <ReasonedButton
+          size="xl"
+          className={classes.big}
+          variant="default"
+          why={round.round?.readings.some((r) => r.position === position) ? null : 'Nothing is read here.'}
+          onClick={() => round.discard(position)}
+        >
+          Discard it
+        </ReasonedButton>
         {isToKeep || setting.advice.error ? (
           <Button size="xl" className={classes.big} variant="default" onClick={round.clear}>
             Read it anew
@@ -86,7 +91,7 @@ export default function BayMode({
         )}
         <ReasonedButton
           size="xl"
-          className={classes.big}
+          className={`${classes.big} ${classes.keep}`}
           why={
             !isReading
               ? 'Nothing is read yet.'

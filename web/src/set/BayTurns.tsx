@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core'
+import { useHeld } from '../shell/useHeld'
 import classes from './BayMode.module.css'
 import { TurnDial } from './TurnDial'
 import type { RoundDraft } from './useRound'
@@ -31,14 +32,7 @@ export function BayTurns({ setting, round }: { setting: Setting; round: RoundDra
         return (
           // biome-ignore lint/a11y/useSemanticElements: a fieldset can't be laid out as a row
           <div key={name} className={classes.turned} role="group" aria-label={`Turned, ${name}`}>
-            <Button
-              variant="default"
-              className={classes.step}
-              onClick={() => step(-1)}
-              aria-label={`${name}: ${less}`}
-            >
-              −
-            </Button>
+            <Turn name={`${name}: ${less}`} sign="−" onStep={(steps) => step(-steps)} />
             <span className={classes.amount}>
               {name}
               {how.turns && (
@@ -53,17 +47,19 @@ export function BayTurns({ setting, round }: { setting: Setting; round: RoundDra
               )}
               <b>{text}</b>
             </span>
-            <Button
-              variant="default"
-              className={classes.step}
-              onClick={() => step(1)}
-              aria-label={`${name}: ${more}`}
-            >
-              +
-            </Button>
+            <Turn name={`${name}: ${more}`} sign="+" onStep={step} />
           </div>
         )
       })}
     </div>
+  )
+}
+
+/** One step of a hand, or as many as it is held for. */
+function Turn({ name, sign, onStep }: { name: string; sign: string; onStep: (steps: number) => void }) {
+  return (
+    <Button variant="default" className={classes.step} aria-label={name} {...useHeld(onStep)}>
+      {sign}
+    </Button>
   )
 }

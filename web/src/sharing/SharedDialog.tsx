@@ -1,9 +1,10 @@
-import { Button, Group, Modal } from '@mantine/core'
+import { Button, Group } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { listChanges, undoChange } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { type SharedDifferences, type SharedTake, takeShared } from '../api/sharing'
+import { Dialog } from '../shell/Dialog'
 import { Refused } from '../shell/Refused'
 import { UndoNotice } from '../shell/UndoNotice'
 import classes from './SharedDialog.module.css'
@@ -41,14 +42,7 @@ export function SharedDialog({ take, differs, gears, onClose }: Props) {
     })
   }
   return (
-    <Modal
-      opened
-      onClose={onClose}
-      title={file.title}
-      size="lg"
-      closeButtonProps={{ 'aria-label': 'Close' }}
-      closeOnClickOutside={false}
-    >
+    <Dialog onClose={onClose} title={file.title} size="lg">
       <p className="cap">
         Version <span className="num">{file.version}</span> by {file.author}, written {file.on}
       </p>
@@ -75,7 +69,7 @@ export function SharedDialog({ take, differs, gears, onClose }: Props) {
           </Button>
         )}
       </Group>
-    </Modal>
+    </Dialog>
   )
 }
 

@@ -3,6 +3,7 @@ import { useFocusTrap, useWindowEvent } from '@mantine/hooks'
 import { type ReactNode, useState } from 'react'
 import classes from './bay.module.css'
 import { useAwake } from './useAwake'
+import { useReturnFocus } from './useReturnFocus'
 import { useSpeech } from './useSpeech'
 
 /** The page of the bay: one thing, big, for a thumb; the screen stays awake, and it speaks when wanted. */
@@ -20,6 +21,7 @@ export function Bay({
 }) {
   const [speaks, setSpeaks] = useState(false)
   const focused = useFocusTrap()
+  useReturnFocus()
   useAwake()
   // The button that was pressed may be gone with its question, and no key comes from inside then.
   useWindowEvent('keydown', (event) => event.key === 'Escape' && onLeave())
@@ -38,6 +40,7 @@ export function Bay({
         </Button>
       </header>
       {children}
+      <p className="cap">On this device only, until there is a network of the workshop.</p>
     </div>
   )
 }

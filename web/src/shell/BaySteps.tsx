@@ -1,7 +1,9 @@
 import { Button } from '@mantine/core'
+import type { ReactNode } from 'react'
 import { plain } from '../quantities/format'
 import { type Quantity, type UnitSystem, useUnits } from '../quantities/units'
 import classes from './BaySteps.module.css'
+import { useHeld } from './useHeld'
 
 /** What one press is where it is not 1 of the unit that is shown. */
 const STEP: Partial<Record<UnitSystem, Partial<Record<Quantity, number>>>> = {
@@ -46,10 +48,10 @@ export function BaySteps({
       ),
     )
   const button = (steps: number, name: string) => (
-    <Button size="xl" className={classes.step} variant="default" onClick={() => by(steps)} aria-label={name}>
+    <Step name={name} onStep={(times) => by(steps * times)}>
       {steps < 0 ? '−' : '+'}
       {plain(Math.abs(steps) * shown)}
-    </Button>
+    </Step>
   )
   return (
     <div className={classes.steps}>
@@ -58,5 +60,21 @@ export function BaySteps({
       {button(1, `More ${of}`)}
       {!isFew && button(MANY, `Step +${MANY}, ${of}`)}
     </div>
+  )
+}
+
+function Step({
+  name,
+  onStep,
+  children,
+}: {
+  name: string
+  onStep: (times: number) => void
+  children: ReactNode
+}) {
+  return (
+    <Button size="xl" className={classes.step} variant="default" aria-label={name} {...useHeld(onStep)}>
+      {children}
+    </Button>
   )
 }

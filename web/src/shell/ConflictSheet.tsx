@@ -1,6 +1,7 @@
-import { Button, Group, Modal } from '@mantine/core'
+import { Button, Group } from '@mantine/core'
 import type { ConflictError } from '../api/client'
 import classes from './ConflictSheet.module.css'
+import { Dialog } from './Dialog'
 import { differences } from './differences'
 
 interface Props {
@@ -15,12 +16,10 @@ interface Props {
 export default function ConflictSheet({ conflict, mine, onKeepMine, onTakeTheirs }: Props) {
   const gone = conflict.current === null || conflict.current === undefined
   return (
-    <Modal
-      opened
+    <Dialog
       onClose={onTakeTheirs}
       title="Changed in another window"
       closeButtonProps={{ 'aria-label': 'Close and take what is stored' }}
-      closeOnClickOutside={false}
       size="lg"
     >
       {gone ? (
@@ -52,6 +51,6 @@ export default function ConflictSheet({ conflict, mine, onKeepMine, onTakeTheirs
         {!gone && <Button onClick={onKeepMine}>Store mine over it</Button>}
       </Group>
       <p className="cap">Either way the other one stays in the history.</p>
-    </Modal>
+    </Dialog>
   )
 }

@@ -1,12 +1,16 @@
 import { Button, Drawer } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
+import type { ReactNode } from 'react'
 import { type Change, undoChange } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange, useChanges } from '../api/queries'
 import { momentText } from '../quantities/days'
+import { counted } from '../quantities/format'
 import { differences } from './differences'
 import { EmptyState } from './EmptyState'
 import classes from './HistoryDrawer.module.css'
+import { historyLines } from './historyLines'
+import { useReturnFocus } from './useReturnFocus'
 
 /** Every change: when, who, what, before and after; each can be undone. */
 export default function HistoryDrawer({
@@ -18,6 +22,7 @@ export default function HistoryDrawer({
   title: string
   onClose: () => void
 }) {
+  useReturnFocus()
   const changes = useChanges(machineId)
   const all = changes.data?.pages.flat()
   const undo = useChange(undoChange)
@@ -26,6 +31,7 @@ export default function HistoryDrawer({
       onSuccess: () => notifications.show({ message: `Undone: ${change.what}` }),
       onError: (error) => notifications.show({ color: 'red', message: sentenceOf(error) }),
     })
+  const undoing = { onUndo, pending: undo.isPending ? undo.variables : undefined }
   return (
     <Drawer
       opened
@@ -39,33 +45,23 @@ export default function HistoryDrawer({
         <EmptyState title="The history can't be read.">{sentenceOf(changes.error)}</EmptyState>
       )}
       <ol className={classes.list}>
-        {all?.map((change) => (
-          <li key={change.id} className={classes.change} data-undone={change.undoneBy !== null || undefined}>
-            <div className={classes.head}>
-              <span>
-                <strong>{change.what}</strong>
-                <span className="cap">
-                  {' '}
-                  {momentText(change.madeAt)} · {change.who}
-                </span>
-              </span>
-              {change.undoneBy === null ? (
-                <Button
-                  size="compact-sm"
-                  variant="default"
-                  loading={undo.isPending && undo.variables === change.id}
-                  onClick={() => onUndo(change)}
-                  aria-label={`Undo ${change.what}`}
-                >
-                  Undo
-                </Button>
-              ) : (
-                <span className="cap">undone</span>
+        {all &&
+          historyLines(all).map(({ change, readings }) => (
+            <Entry key={change.id} change={change} {...undoing}>
+              {readings.length > 0 && (
+                <details>
+                  <summary>
+                    {counted(readings.length, 'entry of its readings', 'entries of its readings')}
+                  </summary>
+                  <ol className={classes.list}>
+                    {readings.map((reading) => (
+                      <Entry key={reading.id} change={reading} {...undoing} />
+                    ))}
+                  </ol>
+                </details>
               )}
-            </div>
-            <ChangeDetails change={change} />
-          </li>
-        ))}
+            </Entry>
+          ))}
       </ol>
       {changes.hasNextPage && (
         <Button
@@ -78,6 +74,48 @@ export default function HistoryDrawer({
         </Button>
       )}
     </Drawer>
+  )
+}
+
+function Entry({
+  change,
+  onUndo,
+  pending,
+  children,
+}: {
+  change: Change
+  onUndo: (change: Change) => void
+  /** Number of the one that is being undone. */
+  pending: number | undefined
+  children?: ReactNode
+}) {
+  return (
+    <li className={classes.change} data-undone={change.undoneBy !== null || undefined}>
+      <div className={classes.head}>
+        <span>
+          <strong>{change.what}</strong>
+          <span className="cap">
+            {' '}
+            {momentText(change.madeAt)} · {change.who}
+          </span>
+        </span>
+        {change.undoneBy === null ? (
+          <Button
+            size="compact-sm"
+            variant="default"
+            loading={pending === change.id}
+            onClick={() => onUndo(change)}
+            aria-label={`Undo ${change.what}`}
+          >
+            Undo
+          </Button>
+        ) : (
+          <span className="cap">undone</span>
+        )}
+      </div>
+      <ChangeDetails change={change} />
+      {children}
+    </li>
   )
 }
 

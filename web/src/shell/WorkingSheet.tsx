@@ -1,7 +1,7 @@
-import { Modal } from '@mantine/core'
 import type { Working } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { figure, plain } from '../quantities/format'
+import { Dialog } from './Dialog'
 import { Guessed } from './Guessed'
 import classes from './WorkingSheet.module.css'
 
@@ -19,7 +19,7 @@ export default function WorkingSheet({
   onClose: () => void
 }) {
   return (
-    <Modal opened onClose={onClose} title={title} size="lg" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Dialog closeOnClickOutside onClose={onClose} title={title} size="lg">
       {workings === undefined && !error && <p className="cap">Computing …</p>}
       {error ? <p role="alert">{sentenceOf(error)}</p> : null}
       {workings?.map((working) => (
@@ -48,7 +48,7 @@ export default function WorkingSheet({
           </p>
         </section>
       ))}
-    </Modal>
+    </Dialog>
   )
 }
 

@@ -1,4 +1,4 @@
-import { Group, Modal, Select, TextInput } from '@mantine/core'
+import { Group, Select, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { StockPart } from '../api/client'
 import { issueFor } from '../api/issues'
@@ -7,6 +7,7 @@ import { addPart } from '../api/stock'
 import { PART_WORDS } from '../machine/partWords'
 import { choicesOf } from '../quantities/choices'
 import { QuantityField } from '../quantities/QuantityField'
+import { Dialog } from '../shell/Dialog'
 import { ReasonedButton } from '../shell/ReasonedButton'
 import { Refused } from '../shell/Refused'
 
@@ -27,7 +28,7 @@ export function AddPartDialog({ onClose }: { onClose: () => void }) {
   const [count, setCount] = useState<number | undefined>(EMPTY.count)
   const add = useChange(addPart)
   return (
-    <Modal opened onClose={onClose} title="Add a part" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Dialog onClose={onClose} title="Add a part">
       <form
         onSubmit={(event) => {
           event.preventDefault()
@@ -85,6 +86,6 @@ export function AddPartDialog({ onClose }: { onClose: () => void }) {
           </ReasonedButton>
         </Group>
       </form>
-    </Modal>
+    </Dialog>
   )
 }

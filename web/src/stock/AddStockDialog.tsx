@@ -1,10 +1,11 @@
-import { Group, Modal, SegmentedControl, Select, TextInput } from '@mantine/core'
+import { Group, SegmentedControl, Select, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { StockItem } from '../api/client'
 import { issueFor } from '../api/issues'
 import { useChange, useDesignations } from '../api/queries'
 import { addStock } from '../api/stock'
 import { QuantityField } from '../quantities/QuantityField'
+import { Dialog } from '../shell/Dialog'
 import { ReasonedButton } from '../shell/ReasonedButton'
 
 type Wheel = StockItem['wheel']
@@ -30,7 +31,7 @@ export function AddStockDialog({ onClose }: { onClose: () => void }) {
       ? ({ mounting: null, price: null, obtainable: true, ...wheel } as Wheel)
       : undefined
   return (
-    <Modal opened onClose={onClose} title="Add a wheel" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Dialog onClose={onClose} title="Add a wheel">
       <form
         onSubmit={(event) => {
           event.preventDefault()
@@ -94,6 +95,6 @@ export function AddStockDialog({ onClose }: { onClose: () => void }) {
           </ReasonedButton>
         </Group>
       </form>
-    </Modal>
+    </Dialog>
   )
 }

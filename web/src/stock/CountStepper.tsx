@@ -1,3 +1,4 @@
+import { useHeld } from '../shell/useHeld'
 import classes from './StockView.module.css'
 
 /** How many there are, one up or down at a press. */
@@ -12,6 +13,12 @@ export function CountStepper({
   count: number
   onChange: (count: number) => void
 }) {
+  const by = (steps: number) => {
+    const next = Math.max(0, count + steps)
+    if (next !== count) onChange(next)
+  }
+  const fewer = useHeld((steps) => by(-steps))
+  const more = useHeld(by)
   return (
     <span className={classes.count}>
       <button
@@ -19,14 +26,14 @@ export function CountStepper({
         aria-label={`One fewer ${name}`}
         aria-disabled={count === 0}
         title={count === 0 ? 'There is none.' : undefined}
-        onClick={() => count > 0 && onChange(count - 1)}
+        {...fewer}
       >
         −
       </button>
       <output className="num" aria-label={`${place}: ${name}`}>
         {count}
       </output>
-      <button type="button" aria-label={`One more ${name}`} onClick={() => onChange(count + 1)}>
+      <button type="button" aria-label={`One more ${name}`} {...more}>
         +
       </button>
     </span>

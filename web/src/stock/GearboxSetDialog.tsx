@@ -1,10 +1,11 @@
-import { Button, Checkbox, Group, Modal, TextInput } from '@mantine/core'
+import { Button, Checkbox, Group, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { ConflictError, type GearboxSet } from '../api/client'
 import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { addGearboxSet, changeGearboxSet, removeGearboxSet } from '../api/stock'
 import { parseReductions, reductionsText } from '../machine/reductions'
+import { Dialog } from '../shell/Dialog'
 import { ReasonedButton } from '../shell/ReasonedButton'
 
 /** A gearbox set: its ratios are typed as they stand in the manual, first gear first. */
@@ -20,12 +21,7 @@ export function GearboxSetDialog({ set, onClose }: { set: GearboxSet; onClose: (
   const conflict = error instanceof ConflictError ? error : null
   const current = conflict?.current as GearboxSet | null | undefined
   return (
-    <Modal
-      opened
-      onClose={onClose}
-      title={set.id === 0 ? 'New gearbox set' : `Edit ${set.name}`}
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog onClose={onClose} title={set.id === 0 ? 'New gearbox set' : `Edit ${set.name}`}>
       <form
         onSubmit={(event) => {
           event.preventDefault()
@@ -102,7 +98,7 @@ export function GearboxSetDialog({ set, onClose }: { set: GearboxSet; onClose: (
           )}
         </Group>
       </form>
-    </Modal>
+    </Dialog>
   )
 }
 

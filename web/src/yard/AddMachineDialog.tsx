@@ -1,4 +1,4 @@
-import { Button, Group, Modal, TextInput } from '@mantine/core'
+import { Button, Group, TextInput } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
@@ -16,6 +16,7 @@ import { sizeUnit } from '../machine/driveElements'
 import { DRIVE_ELEMENT_WORDS, KIND_WORDS } from '../machine/words'
 import { ChoiceField } from '../quantities/ChoiceField'
 import { QuantityField } from '../quantities/QuantityField'
+import { Dialog } from '../shell/Dialog'
 
 type Counted = 'frontSize' | 'rearSize' | 'links'
 
@@ -73,7 +74,7 @@ export default function AddMachineDialog({ onClose }: { onClose: () => void }) {
     />
   )
   return (
-    <Modal opened onClose={onClose} title="Add a machine" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Dialog onClose={onClose} title="Add a machine">
       <form
         onSubmit={(event) => {
           event.preventDefault()
@@ -150,6 +151,6 @@ export default function AddMachineDialog({ onClose }: { onClose: () => void }) {
           </Button>
         </Group>
       </form>
-    </Modal>
+    </Dialog>
   )
 }

@@ -1,10 +1,11 @@
-import { Button, FileButton, Group, Modal, Progress } from '@mantine/core'
+import { Button, FileButton, Group, Progress } from '@mantine/core'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { previewKeptBackup, previewRestore, restoreBackup } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useBackups } from '../api/queries'
 import { momentText } from '../quantities/days'
+import { Dialog } from '../shell/Dialog'
 import classes from './BackupDialog.module.css'
 import { RestoreDifferences } from './RestoreDifferences'
 
@@ -20,7 +21,7 @@ export default function BackupDialog({ onClose }: { onClose: () => void }) {
   const preview = look.data
   const error = look.error ?? restore.error
   return (
-    <Modal opened onClose={onClose} title="Backup" size="lg" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Dialog onClose={onClose} title="Backup" size="lg">
       {restore.data ? (
         <>
           <p role="status">
@@ -89,6 +90,6 @@ export default function BackupDialog({ onClose }: { onClose: () => void }) {
           {sentenceOf(error)}
         </p>
       )}
-    </Modal>
+    </Dialog>
   )
 }

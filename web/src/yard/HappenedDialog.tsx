@@ -1,13 +1,14 @@
-import { Modal, NativeSelect } from '@mantine/core'
+import { NativeSelect } from '@mantine/core'
 import { useState } from 'react'
 import type { MachineCard } from '../api/client'
 import { HappenedButtons } from '../job/HappenedButtons'
+import { Dialog } from '../shell/Dialog'
 
 /** What happened, and to which machine: what it asks for is due then. */
 export default function HappenedDialog({ cards, onClose }: { cards: MachineCard[]; onClose: () => void }) {
   const [id, setId] = useState(cards[0]?.machine.id ?? 0)
   return (
-    <Modal opened onClose={onClose} title="Something happened" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Dialog onClose={onClose} title="Something happened">
       <NativeSelect
         size="sm"
         mb="sm"
@@ -18,6 +19,6 @@ export default function HappenedDialog({ cards, onClose }: { cards: MachineCard[
         data-autofocus
       />
       <HappenedButtons machineId={id} onNoted={onClose} />
-    </Modal>
+    </Dialog>
   )
 }
