@@ -110,7 +110,7 @@ public sealed class VisitTests : IDisposable
     public async Task The_history_knows_what_belongs_to_one_round()
     {
         SetJob visit = await BegunAsync();
-        await HappensAsync(visit, "Ann", new RoundNoted(Loop, Found), Play(52), Play(490, 1));
+        await HappensAsync(visit, "Ann", new RoundNoted(Loop, Found), Play(52), Play(149, 1));
         await HappensAsync(visit, "Ann", new ReadingDiscarded(Loop, 1), Kept, Play(40), new RoundDropped(Loop));
         IReadOnlyList<Change> told = await _store.History.ListAsync(visit.MachineId, null, 7);
         Assert.Equal(
