@@ -39,6 +39,8 @@ export default function BayMode({
   const advice = setting.advice.data
   const kept = setting.job?.rounds.at(-1)
   const reading = (round.round ?? kept)?.readings.find((r) => r.position === position)
+  // What was kept is not what is read now.
+  const isBefore = round.round === null && reading !== undefined
   const isFirst = (setting.job?.rounds.length ?? 0) === 0
   const isReading = (round.round?.readings.length ?? 0) > 0
   const first = advice && firstText(advice, round.round, positions, isFirst)
@@ -49,7 +51,11 @@ export default function BayMode({
       : [first, nextText(advice), rollText(advice, positions)].filter(Boolean).join(' ')
   const value = reading ? readingText(reading.method, reading.value, units) : null
   return (
-    <Bay speech={[value, instruction].filter(Boolean).join('. ')} className={classes.bay} onLeave={onLeave}>
+    <Bay
+      speech={[!isBefore && value, instruction].filter(Boolean).join('. ')}
+      className={classes.bay}
+      onLeave={onLeave}
+    >
       <p className={classes.instruction} aria-live="polite">
         {instruction}
       </p>
@@ -60,9 +66,13 @@ export default function BayMode({
         </p>
       ) : null}
       {!isFirst && <BayTurns setting={setting} round={round} />}
-      <p className={classes.reading}>
+      <p className={classes.reading} data-before={isBefore || undefined}>
         {value ?? '–'}
-        {positions > 1 && <small>{positionWord(position, positions)}</small>}
+        <small>
+          {[positions > 1 && positionWord(position, positions), isBefore && 'kept, the round before']
+            .filter(Boolean)
+            .join(' · ')}
+        </small>
       </p>
       {!isToKeep && (
         <BayReading setting={setting} round={round} position={position} reading={reading} onRead={onRead} />
