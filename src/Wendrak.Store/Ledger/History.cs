@@ -1,18 +1,9 @@
 using Dapper;
+using Wendrak.Core.Records;
 using Wendrak.Store.Bodies;
 using Wendrak.Store.Jobs;
 
 namespace Wendrak.Store.Ledger;
-
-/// <summary>What an entry of the history is of a round at Set.</summary>
-public enum RoundEntry
-{
-    /// <summary>Something read, discarded or noted on the way.</summary>
-    Reading,
-
-    /// <summary>It was kept, or given up.</summary>
-    End,
-}
 
 /// <summary>A change or an event of a job as the history shows it.</summary>
 /// <param name="UndoneBy">The entry that took it back; null while it stands.</param>

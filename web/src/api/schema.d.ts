@@ -10957,7 +10957,10 @@ export interface components {
          * @enum {unknown}
          */
         RoundCondition: "rolledTooLittle" | "otherWarmth" | "otherLoad";
-        /** @enum {unknown} */
+        /**
+         * @description What an entry of the history is of a round at Set.
+         * @enum {unknown}
+         */
         RoundEntry: "reading" | "end" | null;
         /** @description A round as read: its ends, and where they lie. */
         RoundResult: {
