@@ -41,15 +41,16 @@ test('what a closed page could not send is sent by the next one, once, in the na
   const id = await halfRead(page, 'Left by a closed page')
   await page.evaluate(() => sessionStorage.setItem('wendrak.who', 'Early shift'))
   await page.context().setOffline(true)
-  await play(page, 48)
-  await expect(kept(page)).toBeVisible()
+  // The second waits for the first, which waits for the program.
+  await play(page, 48, 51)
+  await expect(kept(page)).toContainText('2 entries are kept')
   const context = page.context()
   await page.close({ runBeforeUnload: false })
   await context.setOffline(false)
   const later = await context.newPage()
   await later.goto('/')
-  await expect(later.getByText('Sent: 1 entry that this device had kept.')).toBeVisible()
-  expect(await readings(later, id)).toEqual([55, 52, 48])
+  await expect(later.getByText('Sent: 2 entries that this device had kept.')).toBeVisible()
+  expect(await readings(later, id)).toEqual([55, 52, 48, 51])
   const [last] = await (await later.request.get(`/api/changes?machineId=${id}`)).json()
   expect(last.who).toBe('Early shift')
   // Nothing is left, and nothing is sent again.
@@ -58,7 +59,7 @@ test('what a closed page could not send is sent by the next one, once, in the na
   expect(await later.evaluate(() => Object.keys(localStorage).filter((k) => k.includes('unsent')))).toEqual(
     [],
   )
-  expect(await readings(later, id)).toEqual([55, 52, 48])
+  expect(await readings(later, id)).toEqual([55, 52, 48, 51])
 })
 
 test('what can not be stored any more is said, and stays until somebody lets it go', async ({ page }) => {

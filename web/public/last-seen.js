@@ -17,7 +17,9 @@ self.addEventListener('fetch', (event) => {
   const { request } = event
   const { origin, pathname } = new URL(request.url)
   if (origin !== location.origin || NOT_KEPT.test(pathname)) return
-  if (request.mode === 'navigate') event.respondWith(shell(event))
+  // What is fetched by its address alone, a calendar or a picture, is no page of the program.
+  if (request.mode === 'navigate' && !/^\/api\/|\.\w+$/.test(pathname)) event.respondWith(shell(event))
+  else if (request.mode === 'navigate') return
   else if (pathname.startsWith('/assets/')) event.respondWith(asset(event))
   else if (request.method === 'GET') event.respondWith(asked(event, () => request.url))
   else if (request.method === 'POST' && ASKED.test(pathname)) {

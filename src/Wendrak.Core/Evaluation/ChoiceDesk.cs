@@ -53,6 +53,7 @@ public sealed record QuestionAsked(
 /// <param name="MostColumns">That can stand side by side.</param>
 /// <param name="NearEqual">Nearer than this they are equal.</param>
 /// <param name="Workings">Of the outcome.</param>
+/// <param name="IsLiftUnsaid">Such a machine may lift, and nobody said whether it does: what it comes to, it comes to if it does not.</param>
 public sealed record ChoiceDesk(
     string LoopName,
     LoopWeighing Weighing,
@@ -69,7 +70,8 @@ public sealed record ChoiceDesk(
     StageSplit? Split,
     int MostColumns,
     double NearEqual,
-    IReadOnlyList<Working> Workings
+    IReadOnlyList<Working> Workings,
+    bool IsLiftUnsaid
 )
 {
     /// <summary>How old an answer about what can be had may be: what is sold changes with the season. Judgement.</summary>
@@ -120,7 +122,8 @@ public sealed record ChoiceDesk(
             at.Split,
             LoopWeighing.MostShown,
             Decision.NearEqual,
-            [.. table.Workings(weighing, shown, outcome)]
+            [.. table.Workings(weighing, shown, outcome)],
+            at.IsLiftUnsaid
         );
     }
 }

@@ -48,6 +48,7 @@ public sealed class OptionsAtLoop
             .ThrowIfAny();
         LoadsInput input = LoadAnswers.AsFitted(View);
         IsJudged = input.Source.IsJudged && View.Machine.Kind != MachineKind.Winch;
+        IsLiftUnsaid = input.Source.IsLiftUnsaid(View.Machine.Kind);
         if (matter is not null)
         {
             Options = [.. parts.Where(p => p.Matter == matter).Select(p => new ChoiceOption(p.Key, p.Name, null))];
@@ -80,6 +81,7 @@ public sealed class OptionsAtLoop
     internal IReadOnlyList<MatterOffered> Matters { get; }
     internal IReadOnlyList<ChoiceOption> Options { get; }
     internal bool IsJudged { get; }
+    internal bool IsLiftUnsaid { get; }
 
     /// <summary>What can be asked to be so: of parts only whether they can be had.</summary>
     internal IReadOnlyList<DriveMust> Musts => Matter is null ? Enum.GetValues<DriveMust>() : [DriveMust.ToBeHad];

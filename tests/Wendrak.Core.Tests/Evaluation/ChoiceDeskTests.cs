@@ -185,6 +185,17 @@ public sealed class ChoiceDeskTests
         Assert.All(desk.Columns, c => Assert.Null(c.Place));
     }
 
+    /// <summary>Said here as at Loads: a weighing speaks no freer than the margins do.</summary>
+    [Theory]
+    [InlineData(MachineKind.Robot, true)]
+    [InlineData(MachineKind.Motorcycle, false)]
+    public void That_nobody_said_whether_it_lifts_stands_in_the_weighing(MachineKind kind, bool isUnsaid)
+    {
+        StoredMachine machine = StoredMachine.From(StartingMachines.For(kind), Today);
+        string loop = MachineRules.LoopsOf(machine.Machine).First().Key;
+        Assert.Equal(isUnsaid, ChoiceDesk.Of(new(machine, null, loop, null), null, Today).IsLiftUnsaid);
+    }
+
     [Fact]
     public void A_matter_that_the_loop_has_not_is_refused()
     {

@@ -248,6 +248,16 @@ function refusal(problem: unknown, status: number): Error {
 export const mayPass = (error: unknown) =>
   error instanceof TypeError || (error instanceof StorageError && error.mayPass)
 
+/** Keeps what happened at a job on this device before its turn to be sent has come. */
+export const keepEvents = (id: number, events: SentEvent[]) =>
+  keep({
+    key: events[0]?.key ?? '',
+    path: `/api/jobs/${id}/events`,
+    body: { events },
+    who: whoAmI(),
+    data: dataId,
+  })
+
 /** Sends what counts once however often it is sent; until it is stored, or refused, this device keeps it. */
 export async function keptUntilStored<T>(
   key: string,

@@ -153,7 +153,11 @@ export async function readAgain(
 }
 
 /** A change of something stored; everything that may show it is read again. */
-export function useChange<V, R>(change: (value: V) => Promise<R>, again: typeof AGAIN = AGAIN) {
+export function useChange<V, R>(
+  change: (value: V) => Promise<R>,
+  /** `scope`: what is sent one after the other. */
+  again: typeof AGAIN & { scope?: { id: string } } = AGAIN,
+) {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: change,

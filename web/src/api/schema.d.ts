@@ -3147,6 +3147,8 @@ export interface components {
             nearEqual: number;
             /** @description Of the outcome. */
             workings: components["schemas"]["Working"][];
+            /** @description Such a machine may lift, and nobody said whether it does: what it comes to, it comes to if it does not. */
+            isLiftUnsaid: boolean;
         };
         /** @description A kind of drive that can stand in the place of a loop. Source: table `choice_kinds.csv`. */
         ChoiceKind: {

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { ChoiceDesk } from '../api/choice'
 import { useUnits } from '../quantities/units'
+import { Guessed } from '../shell/Guessed'
 import { WhyButton } from '../shell/WhyButton'
 import { WorkingDialog } from '../shell/WorkingDialog'
 import classes from './Choice.module.css'
@@ -23,6 +24,12 @@ export function OutcomeCard({ desk, isStale }: { desk: ChoiceDesk; isStale: bool
       <div role="status">
         <h2>{outcomeText(desk)}</h2>
       </div>
+      {desk.isLiftUnsaid && outcome.kind !== 'figuresOnly' && (
+        <p>
+          Nobody said whether it lifts, carries persons up or flies <Guessed word="not said" />. Where it
+          does, nothing here decides.
+        </p>
+      )}
       {outcome.notWeighed.length > 0 && outcome.kind !== 'figuresOnly' && (
         <p className="cap">
           Not weighed: {listed(outcome.notWeighed.map((w) => WISH_WORDS[w]))}. Not every one that is left has

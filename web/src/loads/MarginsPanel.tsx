@@ -96,11 +96,14 @@ function Verdict({ answer }: { answer: LoopLoadsResult }) {
   if (!answer.isJudged) return null
   const row = worst(answer)
   const least = smallestMargin(answer)
+  const isUnsure = answer.isLiftUnsaid && verdict === 'fine'
   const unknown = answer.checks.filter((c) => c.unjudged === 'inputMissing' || c.unjudged === 'tableSilent')
   return (
-    <p role="status" className={classes.verdict} data-tone={VERDICT_TONES[verdict]}>
+    <p role="status" className={classes.verdict} data-tone={isUnsure ? undefined : VERDICT_TONES[verdict]}>
       <b>
-        {VERDICT_MARKS[verdict]} {VERDICT_WORDS[verdict]}
+        {isUnsure
+          ? `≈ ${VERDICT_WORDS[verdict]} by its figures`
+          : `${VERDICT_MARKS[verdict]} ${VERDICT_WORDS[verdict]}`}
       </b>
       {row && `: ${CHECK_WORDS[row.kind].toLowerCase()}, ${POINT_WORDS[row.point]}`}
       {answer.smallest && least && (

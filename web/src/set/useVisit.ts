@@ -6,6 +6,7 @@ import {
   addSetJob,
   InvalidInputError,
   type JobEvent,
+  keepEvents,
   type LoopSummary,
   type SentEvent,
   type SetJob,
@@ -15,6 +16,7 @@ import {
 import { inView, type PartName } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
 import { AGAIN_WHEN_BACK, readAgain, useChange, useSetJobs } from '../api/queries'
+import { letGo } from '../api/unsent'
 import type { Workbench } from '../machine/useWorkbench'
 import { today } from '../quantities/days'
 import {
@@ -122,7 +124,10 @@ export function useVisit(bench: Workbench): Visit | undefined {
       if (isPractice) return setPractice(null)
       try {
         const event: JobEvent = { kind: 'visitCancelled', loopKey: job.loopKey }
-        await cancel.mutateAsync({ id: job.id, events: [{ key: crypto.randomUUID(), event }] })
+        // After what was read before: that would be refused once it stands no more.
+        await record.inLine(() =>
+          cancel.mutateAsync({ id: job.id, events: [{ key: crypto.randomUUID(), event }] }),
+        )
         onCancelled()
       } catch (error) {
         showError(error as Error)
@@ -187,16 +192,26 @@ function useRecord({ asFitted, card }: Workbench) {
   const line = useRef<Promise<unknown>>(Promise.resolve())
   const newest = useRef<SetJob | undefined>(undefined)
   const [waiting, setWaiting] = useState(0)
+  const inLine = <T>(task: () => Promise<T>): Promise<T> => {
+    const mine = line.current.then(task)
+    line.current = mine.catch(() => undefined)
+    return mine
+  }
   const inBackground = (job: SetJob, what: (base: SetJob) => JobEvent[]): Promise<void> => {
-    const mine = line.current.then(async () => {
+    const eventsOn = (base: SetJob): SentEvent[] =>
+      what(base).map((event) => ({ key: crypto.randomUUID(), event }))
+    // Until its turn comes the device keeps it as far as it can be told now, in case the page is closed before.
+    const early = eventsOn(job)
+    if (early.length > 0) keepEvents(job.id, early)
+    return inLine(async () => {
       const known = newest.current
       const base =
         known?.id === job.id && known.loopKey === job.loopKey && known.version > job.version ? known : job
-      const events = what(base).map((event) => ({ key: crypto.randomUUID(), event }))
+      const events = base === job ? early : eventsOn(base)
+      if (events.length > 0) keepEvents(job.id, events)
+      if (events !== early && early[0]) letGo(early[0].key)
       if (events.length > 0) newest.current = await send.mutateAsync({ id: job.id, events })
     })
-    line.current = mine.catch(() => undefined)
-    return mine
   }
   const showingWait = async (job: SetJob, what: (base: SetJob) => JobEvent[]) => {
     setWaiting((n) => n + 1)
@@ -206,5 +221,5 @@ function useRecord({ asFitted, card }: Workbench) {
       setWaiting((n) => n - 1)
     }
   }
-  return { inBackground, showingWait, isPending: waiting > 0 }
+  return { inBackground, inLine, showingWait, isPending: waiting > 0 }
 }
