@@ -58,6 +58,12 @@ export default function SetView() {
         A direct drive has no chain or belt to be set.
       </EmptyState>
     )
+  if (!setting.isKnown)
+    return setting.trouble ? (
+      <EmptyState title="The visits can’t be read.">{sentenceOf(setting.trouble)}</EmptyState>
+    ) : (
+      <EmptyState title="Opening the visits …" />
+    )
   return (
     <Visit
       key={`${setting.loop.loopKey} ${setting.job?.id}`}

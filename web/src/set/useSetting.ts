@@ -34,7 +34,7 @@ export function useSetting(
     isKeptOnly: false,
     workings: false,
   }
-  const advice = useEvaluation(bench.asFitted, 'set', visit && question)
+  const advice = useEvaluation(bench.asFitted, 'set', visit?.isKnown ? question : undefined)
   return visit && { ...visit, question, advice }
 }
 

@@ -32,6 +32,10 @@ import {
 
 export interface Visit {
   loop: LoopSummary
+  /** Whether it is known which visits there are: until then nothing says that there is none. */
+  isKnown: boolean
+  /** Why that can't be read. */
+  trouble: unknown
   /** The visit that goes on, stored or only practised; undefined between visits. */
   job: SetJob | undefined
   isPractice: boolean
@@ -104,6 +108,8 @@ export function useVisit(bench: Workbench): Visit | undefined {
   }
   return {
     loop,
+    isKnown: machine.id === 0 || jobs.data !== undefined,
+    trouble: jobs.error,
     job,
     isPractice,
     jobs: jobs.data ?? [],

@@ -14,7 +14,7 @@ const EMPTY: GearboxSet = { id: 0, version: 0, name: '', reductions: [], turnsRo
 
 /** Named lists of gear ratios; a change reaches every machine that uses one. */
 export function GearboxSets() {
-  const sets = useGearboxSets().data ?? []
+  const sets = useGearboxSets().data
   const [edited, setEdited] = useState<GearboxSet>()
   return (
     <Panel
@@ -33,10 +33,10 @@ export function GearboxSets() {
         </Group>
       }
     >
-      {sets.length === 0 && (
+      {sets?.length === 0 && (
         <p className="cap">None yet. A set is kept once and used by every machine with that gearbox.</p>
       )}
-      {sets.map((set) => (
+      {sets?.map((set) => (
         <article key={set.id} className={classes.set}>
           <header>
             <b>{set.name}</b>

@@ -21,14 +21,16 @@ import { TakeOutButton } from './TakeOutButton'
 
 /** The drawer of spacers, shims and washers. */
 export function SpacersPanel() {
-  const spacers = useSpacers().data ?? []
+  const spacers = useSpacers().data
   const [thickness, setThickness] = useState<number>()
   const [bore, setBore] = useState<number>()
   const add = useChange(addSpacer)
   return (
     <Panel title="Spacers" note="pieces that fill a shaft">
-      {spacers.length === 0 && <p className="cap">None yet. Fit fills the shafts of a machine from these.</p>}
-      {spacers.length > 0 && (
+      {spacers?.length === 0 && (
+        <p className="cap">None yet. Fit fills the shafts of a machine from these.</p>
+      )}
+      {spacers !== undefined && spacers.length > 0 && (
         <div className={table.scroll}>
           <table className={table.table}>
             <thead>

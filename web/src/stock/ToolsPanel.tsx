@@ -14,17 +14,17 @@ import { TakeOutButton } from './TakeOutButton'
 
 /** The tools of the workshop: where a step asks for one that is not here, it says what can stand in for it. */
 export function ToolsPanel() {
-  const tools = useTools().data ?? []
+  const tools = useTools().data
   const [kind, setKind] = useState<ToolKind>('spanner')
   const [size, setSize] = useState('')
   const add = useChange(addTool)
   return (
     <Panel title="Tools on hand" note="of this workshop">
-      {tools.length === 0 && (
+      {tools?.length === 0 && (
         <p className="cap">None yet. As long as none is listed, no step says that one is missing.</p>
       )}
       <ul className={classes.tools}>
-        {tools.map((tool) => (
+        {tools?.map((tool) => (
           <ToolLine key={tool.id} tool={tool} />
         ))}
       </ul>
