@@ -54,6 +54,10 @@ test('a click beside it drops nothing that was typed', async ({ page }) => {
 test('what is held goes on stepping', async ({ page }) => {
   await page.goto('/machines/7/set?loops=first')
   await page.getByRole('button', { name: 'Bay mode' }).click()
+  await dialog(page)
+    .getByRole('radiogroup', { name: 'Of this visit' })
+    .getByText('Read', { exact: true })
+    .click()
   const more = dialog(page).getByRole('button', { name: 'More play' })
   await more.hover()
   await page.mouse.down()

@@ -31,6 +31,7 @@ test('as found is kept first: in bay mode nothing is read over it', async ({ pag
   await expect(bay).toContainText('Keep it as found.')
   await expect(bay.getByRole('button', { name: 'More play' })).toHaveCount(0)
   await bay.getByRole('button', { name: 'Keep as found' }).click()
+  await bay.getByRole('button', { name: 'All of it is so' }).click()
   await expect(bay).toContainText(/turn clockwise/)
   await expect(bay).toContainText(/Window 25\smm to 35/)
   await expect.poll(async () => (await jobsOf(page, id))[0].rounds.length).toBe(1)

@@ -145,12 +145,15 @@ test('bay mode shows one instruction and one reading, by key and by button', asy
   const keep = bay.getByRole('button', { name: /^Keep/ })
   expect((await keep.boundingBox())?.height).toBeGreaterThanOrEqual(56)
   await keep.click()
+  await expect(bay).toContainText('Before your hands go near')
+  await bay.getByRole('button', { name: 'Read first' }).click()
   await expect(keep).toBeDisabled()
   // What was kept is not taken for what is read now.
   await bay.getByRole('button', { name: 'Next place' }).click()
   await expect(bay).not.toContainText('51 mm')
   for (let places = 0; places < 3; places++) await bay.getByRole('button', { name: 'Next place' }).click()
   await expect(bay).toContainText('kept, the round before')
+  await bay.getByRole('radiogroup', { name: 'Of this visit' }).getByText('Turn', { exact: true }).click()
   await bay
     .getByRole('group', { name: 'Turned, left' })
     .getByRole('button', { name: /tighter/ })

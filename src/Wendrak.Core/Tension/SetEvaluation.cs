@@ -26,7 +26,7 @@ public static class SetEvaluation
     {
         Check(input);
         LoopSetting typed = input.Setting;
-        input = input.OnLayout();
+        input = (input with { Rounds = Told(input.Rounds) }).OnLayout();
         SpanFacts span = SpanFinder.Find(input);
         CheckAgainst(input, span);
         bool usesGauge = input.Rounds.SelectMany(r => r.Readings).LastOrDefault()?.Method == ReadingMethod.Gauge;
@@ -128,6 +128,10 @@ public static class SetEvaluation
         && scale.ToReading(ReadingMethod.Pluck, window.High) is double high
             ? new(low / 2, high * 2)
             : null;
+
+    /// <summary>A round of which nothing is read yet tells nothing of how the loop stands: the one before it does.</summary>
+    private static IReadOnlyList<SetRound> Told(IReadOnlyList<SetRound> rounds) =>
+        rounds is [_, .., { Readings.Count: 0, GapMm: null, LearnAnew: false }] ? [.. rounds.SkipLast(1)] : rounds;
 
     private const double StifferFrom = 1.5; // times what was supposed: worth saying. Judgement.
 

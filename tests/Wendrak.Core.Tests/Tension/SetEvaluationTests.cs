@@ -20,6 +20,19 @@ public sealed class SetEvaluationTests
         );
     }
 
+    [Fact]
+    public void What_is_turned_and_not_read_yet_leaves_what_was_told()
+    {
+        SetRound found = Plucked(0, 0, 3.5, 51, 55, 59, 54);
+        SetAdvice before = SetEvaluation.Advise(Belt(found));
+        SetAdvice turned = SetEvaluation.Advise(Belt(found, Plucked(0.25, 0.25, null)));
+        Assert.Equal(before.Next, turned.Next);
+        Assert.Equal(before.Moves, turned.Moves);
+        Assert.Equal(before.ExpectedLoosestReading, turned.ExpectedLoosestReading);
+        SetRound mended = Plucked(0, 0, null) with { LearnAnew = true };
+        Assert.Equal(NextStep.ReadAsFound, SetEvaluation.Advise(Belt(found, mended)).Next);
+    }
+
     /// <summary>Too loose and too far from the flange on the left: tightened, and by no more than half a turn.</summary>
     [Fact]
     public void A_loose_belt_is_tightened_and_moved_in_one_move()

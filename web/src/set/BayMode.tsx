@@ -1,24 +1,33 @@
-import { Button } from '@mantine/core'
+import { SegmentedControl } from '@mantine/core'
+import { type ReactNode, useState } from 'react'
 import type { SetReading } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { readingText } from '../loop/readings'
 import { useUnits } from '../quantities/units'
 import { Bay } from '../shell/Bay'
-import { ReasonedButton } from '../shell/ReasonedButton'
+import { BayBefore } from './BayBefore'
+import { BayClose } from './BayClose'
+import { BayLock } from './BayLock'
 import classes from './BayMode.module.css'
-import { BayReading } from './BayReading'
-import { BayTurns } from './BayTurns'
+import { BayRead } from './BayRead'
+import { BayTurn } from './BayTurn'
+import { type BayScreen, nextScreen } from './bayScreens'
+import type { ClosingAsked } from './useClosing'
 import type { RoundDraft } from './useRound'
 import type { Setting } from './useSetting'
-import { firstText, nextText, positionWord, rollText, windowLine } from './words'
+import { capital, firstText, nextText, positionWord, rollText, windowLine } from './words'
 
-/** One instruction, one big reading, one big button; the screen stays awake, and it speaks when wanted. */
+const CONFIRMED = { who: null, at: '' }
+
+/** A whole visit with one hand, one thing a screen; the screen stays awake, and it speaks when wanted. */
 export default function BayMode({
   setting,
   round,
   position,
   positions,
   isToKeep,
+  choices,
+  closing,
   onRead,
   onKeep,
   onNext,
@@ -30,91 +39,129 @@ export default function BayMode({
   positions: number
   /** Read all round: kept before anything else is read over it. */
   isToKeep: boolean
+  /** What is asked before it goes on. */
+  choices: ReactNode
+  /** What the end of the visit asks; undefined until it can be told. */
+  closing: ClosingAsked | undefined
   onRead: (reading: SetReading) => void
   onKeep: () => void
   onNext: () => void
   onLeave: () => void
 }) {
   const units = useUnits()
+  const { job } = setting
   const advice = setting.advice.data
-  const kept = setting.job?.rounds.at(-1)
-  const reading = (round.round ?? kept)?.readings.find((r) => r.position === position)
+  const kept = job?.rounds.length ?? 0
+  const next = job && nextScreen(job, advice?.next, round.round)
+  // What is said or stepped leaves the screen where it is; a round that was kept brings the next one.
+  const [at, setAt] = useState({ screen: next, kept })
+  if (at.kept !== kept && round.round === null && !setting.advice.isStale) setAt({ screen: next, kept })
+  if (!job || !advice) return null
+  const { screen } = at
+  const goTo = (screen: BayScreen) => setAt({ screen, kept })
+  const { manual } = advice
+  const reading = (round.round ?? job.rounds.at(-1))?.readings.find((r) => r.position === position)
   // What was kept is not what is read now.
   const isBefore = round.round === null && reading !== undefined
-  const isFirst = (setting.job?.rounds.length ?? 0) === 0
-  const isReading = (round.round?.readings.length ?? 0) > 0
-  const first = advice && firstText(advice, round.round, positions, isFirst)
-  const instruction = !advice
-    ? ''
-    : isReading && first
-      ? first
-      : [first, nextText(advice), rollText(advice, positions)].filter(Boolean).join(' ')
   const value = reading ? readingText(reading.method, reading.value, units) : null
+  const isFirst = kept === 0
+  const isReading = (round.round?.readings.length ?? 0) > 0
+  const first = firstText(advice, round.round, positions, isFirst)
+  const toRead =
+    isReading && first
+      ? first
+      : isFirst
+        ? nextText(advice)
+        : (rollText(advice, positions) ?? 'Read it once more.')
+  const toTurn = [!isReading && first, nextText(advice)].filter(Boolean).join(' ')
+  const instruction = screen === 'read' ? toRead : screen === 'turn' ? toTurn : ''
   return (
     <Bay
-      speech={[!isBefore && value, instruction].filter(Boolean).join('. ')}
+      speech={[screen === 'read' && !isBefore && value, instruction].filter(Boolean).join('. ')}
       className={classes.bay}
       onLeave={onLeave}
     >
-      <p className={classes.instruction} aria-live="polite">
-        {instruction}
-      </p>
-      {advice && <p className={classes.basis}>{windowLine(advice, units)}</p>}
+      <SegmentedControl
+        fullWidth
+        className={classes.screens}
+        aria-label="Of this visit"
+        value={screen}
+        onChange={goTo}
+        data={[
+          { value: 'before', label: 'Before' },
+          { value: 'turn', label: 'Turn' },
+          { value: 'lock', label: capital(manual.lock) },
+          { value: 'read', label: 'Read' },
+          { value: 'close', label: 'Close' },
+        ]}
+      />
+      {(screen === 'read' || screen === 'turn') && (
+        <p className={classes.basis}>{windowLine(advice, units)}</p>
+      )}
       {setting.advice.error ? (
         <p role="alert" style={{ color: 'var(--stop)' }}>
           {sentenceOf(setting.advice.error)}
         </p>
       ) : null}
-      {!isFirst && <BayTurns setting={setting} round={round} />}
-      <p className={classes.reading} data-before={isBefore || undefined}>
-        {value ?? '–'}
-        <small>
-          {[positions > 1 && positionWord(position, positions), isBefore && 'kept, the round before']
-            .filter(Boolean)
-            .join(' · ')}
-        </small>
-      </p>
-      {!isToKeep && (
-        <BayReading setting={setting} round={round} position={position} reading={reading} onRead={onRead} />
+      {screen === 'before' && (
+        <BayBefore
+          manual={manual}
+          isConfirmed={job.cautions !== null}
+          onConfirm={() => {
+            setting.confirm()
+            // At once, also while nothing answers: it is kept on the device then.
+            goTo(nextScreen({ ...job, cautions: CONFIRMED }, advice.next, round.round))
+          }}
+          onRead={() => goTo('read')}
+        />
       )}
-      <footer>
-        {/* Always there: what stands below the finger must not move while it steps. */}
-        <ReasonedButton
-          size="xl"
-          className={classes.big}
-          variant="default"
-          why={round.round?.readings.some((r) => r.position === position) ? null : 'Nothing is read here.'}
-          onClick={() => round.discard(position)}
-        >
-          Discard it
-        </ReasonedButton>
-        {isToKeep || setting.advice.error ? (
-          <Button size="xl" className={classes.big} variant="default" onClick={round.clear}>
-            Read it anew
-          </Button>
-        ) : (
-          positions > 1 && (
-            <Button size="xl" className={classes.big} variant="default" onClick={onNext}>
-              Next place
-            </Button>
-          )
-        )}
-        <ReasonedButton
-          size="xl"
-          className={`${classes.big} ${classes.keep}`}
-          why={
-            !isReading
-              ? 'Nothing is read yet.'
-              : setting.advice.error
-                ? 'It was refused: read it anew.'
-                : null
-          }
-          loading={setting.isPending}
-          onClick={onKeep}
-        >
-          {isFirst ? 'Keep as found' : 'Keep'}
-        </ReasonedButton>
-      </footer>
+      {screen === 'turn' && (
+        <BayTurn
+          setting={setting}
+          round={round}
+          instruction={toTurn}
+          choices={choices}
+          onTurned={() => goTo('lock')}
+        />
+      )}
+      {screen === 'lock' && (
+        <BayLock
+          lock={manual.lock}
+          locksAreMany={manual.locksAreMany}
+          round={round}
+          onSaid={() => goTo('read')}
+        />
+      )}
+      {screen === 'read' && (
+        <BayRead
+          setting={setting}
+          round={round}
+          instruction={toRead}
+          value={value}
+          all={(round.round?.readings ?? []).map((r) => readingText(r.method, r.value, units))}
+          isBefore={isBefore}
+          place={positions > 1 ? positionWord(position, positions) : null}
+          position={position}
+          isToKeep={isToKeep}
+          onRead={onRead}
+          onKeep={onKeep}
+          onNext={onNext}
+        />
+      )}
+      {screen === 'close' && !closing && (
+        <p className={classes.instruction}>
+          {setting.isPractice ? 'A practised visit has nothing to sign: leave it, or read on.' : 'Opening …'}
+        </p>
+      )}
+      {screen === 'close' && closing && (
+        <BayClose
+          {...closing}
+          onReadTight={() => {
+            round.say('lock', { lock: 'torqued' })
+            goTo('read')
+          }}
+        />
+      )}
     </Bay>
   )
 }

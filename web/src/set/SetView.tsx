@@ -1,4 +1,4 @@
-import { Button, Group, SegmentedControl } from '@mantine/core'
+import { Button, SegmentedControl } from '@mantine/core'
 import { lazy, Suspense, useState } from 'react'
 import type { LoopSetting, SetAdvice, SetJob } from '../api/client'
 import { sentenceOf } from '../api/issues'
@@ -14,7 +14,6 @@ import { EmptyState } from '../shell/EmptyState'
 import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import { useShortcuts } from '../shell/shortcuts'
-import { useUndoNotice } from '../shell/useUndoNotice'
 import { BeforeVisit } from './BeforeVisit'
 import { CautionsFirst } from './CautionsFirst'
 import { Instruments } from './Instruments'
@@ -33,11 +32,14 @@ import { usePlace } from './usePlace'
 import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
 import { useVisit } from './useVisit'
+import { VisitBar } from './VisitBar'
 import { isToKeep, readOnText } from './words'
 
 const BayMode = lazy(() => import('./BayMode'))
 const ClosingPanel = lazy(() => import('./ClosingPanel'))
 const TrendPanel = lazy(() => import('./TrendPanel'))
+
+type Closing = Parameters<Setting['close']>[0]
 
 /** While nothing can be counted. */
 const NO_ANSWER_PLACES = [4]
@@ -97,7 +99,6 @@ function Visit({
   const [isWorking, setWorking] = useState(false)
   useShortcuts({ b: () => setBay((was) => !was) })
   const units = useUnits()
-  const tellUndo = useUndoNotice()
   const fit = useFit(bench)
   const { job, advice } = setting
   const answer = advice.data
@@ -124,6 +125,30 @@ function Visit({
     round.read(reading)
     setPosition((at) => (at + 1) % positions)
   }
+  const choices = answer && (
+    <NextChoices
+      bench={bench}
+      advice={answer}
+      onDraft={onDraft}
+      onMended={() => round.change({ learnAnew: true, leftUnits: 0, rightUnits: 0, assumed: ['lock'] })}
+    />
+  )
+  // A practised visit is signed by nobody.
+  const closing = answer &&
+    job &&
+    !setting.isPractice && {
+      bench,
+      job,
+      manual: answer.manual,
+      isReading: inHand !== null,
+      lastReading: rounds.at(-1)?.lock === 'torqued' ? leftText(job, units) : null,
+      torqueNm: answer.setting.finalTorqueNm,
+      nextCheckOn,
+      isPending: setting.isPending,
+      onDone: setting.tick,
+      onNextCheck: setNextCheckOn,
+      onClose: (end: Closing) => setting.close(end, round.clear),
+    }
   const records = (
     <>
       {setting.closed[0] && <SetRecord job={setting.closed[0]} card={bench.card} />}
@@ -214,47 +239,17 @@ function Visit({
                 <CautionsFirst first={answer.manual.cautions[0] ?? ''} onConfirm={confirm} />
               )
             }
-            choices={
-              <NextChoices
-                bench={bench}
-                advice={answer}
-                onDraft={onDraft}
-                onMended={() =>
-                  round.change({ learnAnew: true, leftUnits: 0, rightUnits: 0, assumed: ['lock'] })
-                }
-              />
-            }
+            choices={choices}
             onWorking={() => setWorking(true)}
           />
         )}
         {job && (
-          <Group gap="xs" data-no-print>
-            <SegmentedControl
-              size="xs"
-              aria-label="What the rounds are for"
-              value={job.goal}
-              onChange={setting.choose}
-              data={[
-                { value: 'both', label: 'both' },
-                { value: 'tensionOnly', label: 'tension only' },
-                { value: 'trackingOnly', label: 'tracking only' },
-              ]}
-            />
-            <Button size="compact-sm" variant="default" onClick={() => setBay(true)}>
-              Bay mode
-            </Button>
-            {!setting.isPractice && rounds.length === 0 && (
-              <Button
-                size="compact-sm"
-                variant="default"
-                onClick={() =>
-                  setting.cancel(() => tellUndo('The visit is cancelled', bench.card.machine.id))
-                }
-              >
-                Begun by mistake
-              </Button>
-            )}
-          </Group>
+          <VisitBar
+            machineId={bench.card.machine.id}
+            setting={setting}
+            job={job}
+            onBay={() => setBay(true)}
+          />
         )}
         {job && !setting.isPractice && (
           <ToReach machineId={job.machineId} jobId={job.id} loopKey={job.loopKey} />
@@ -296,24 +291,7 @@ function Visit({
             {!setting.isPractice && (
               <RoundPhotos bench={bench} jobId={job.id} loopKey={job.loopKey} round={rounds.length} />
             )}
-            <Suspense>
-              {answer && !setting.isPractice && rounds.length > 0 && (
-                <ClosingPanel
-                  bench={bench}
-                  job={job}
-                  manual={answer.manual}
-                  done={job.inHand?.done ?? []}
-                  isReading={inHand !== null}
-                  lastReading={rounds.at(-1)?.lock === 'torqued' ? leftText(job, units) : null}
-                  torqueNm={answer.setting.finalTorqueNm}
-                  nextCheckOn={nextCheckOn}
-                  isPending={setting.isPending}
-                  onDone={setting.tick}
-                  onNextCheck={setNextCheckOn}
-                  onClose={(closing) => setting.close(closing, round.clear)}
-                />
-              )}
-            </Suspense>
+            <Suspense>{closing && rounds.length > 0 && <ClosingPanel {...closing} />}</Suspense>
           </>
         )}
       </div>
@@ -347,6 +325,8 @@ function Visit({
             onRead={read}
             onKeep={keepRound}
             isToKeep={isToKeep(inHand, positions)}
+            choices={choices}
+            closing={closing || undefined}
             onNext={() => setPosition((position + 1) % positions)}
             onLeave={() => setBay(false)}
           />

@@ -27,7 +27,7 @@ export function Bay({
   useWindowEvent('keydown', (event) => event.key === 'Escape' && onLeave())
   useSpeech(speaks, speech)
   return (
-    <div className={className} role="dialog" aria-label="Bay mode" aria-modal="true" ref={focused}>
+    <div className={className} data-bay role="dialog" aria-label="Bay mode" aria-modal="true" ref={focused}>
       <header>
         <Switch
           size="md"

@@ -1,0 +1,46 @@
+import { Button, Group, SegmentedControl } from '@mantine/core'
+import type { SetJob } from '../api/client'
+import { useUndoNotice } from '../shell/useUndoNotice'
+import type { Setting } from './useSetting'
+
+/** What the visit is for, and how else it goes on. */
+export function VisitBar({
+  machineId,
+  setting,
+  job,
+  onBay,
+}: {
+  machineId: number
+  setting: Setting
+  job: SetJob
+  onBay: () => void
+}) {
+  const tellUndo = useUndoNotice()
+  return (
+    <Group gap="xs" data-no-print>
+      <SegmentedControl
+        size="xs"
+        aria-label="What the rounds are for"
+        value={job.goal}
+        onChange={setting.choose}
+        data={[
+          { value: 'both', label: 'both' },
+          { value: 'tensionOnly', label: 'tension only' },
+          { value: 'trackingOnly', label: 'tracking only' },
+        ]}
+      />
+      <Button size="compact-sm" variant="default" onClick={onBay}>
+        Bay mode
+      </Button>
+      {!setting.isPractice && job.rounds.length === 0 && (
+        <Button
+          size="compact-sm"
+          variant="default"
+          onClick={() => setting.cancel(() => tellUndo('The visit is cancelled', machineId))}
+        >
+          Begun by mistake
+        </Button>
+      )}
+    </Group>
+  )
+}
