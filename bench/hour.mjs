@@ -7,6 +7,7 @@ import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { chromium } from '../web/node_modules/@playwright/test/index.mjs'
+import { AS_RUN } from './load.mjs'
 
 const PORT = 5391
 const home = `http://127.0.0.1:${PORT}`
@@ -17,7 +18,7 @@ const sleep = (ms) => new Promise((done) => setTimeout(done, ms))
 
 const server = spawn('dotnet', [join(built, 'Wendrak.Web.dll'), '--data', data, '--port', String(PORT)], {
   stdio: 'ignore',
-  env: { ...process.env, DOTNET_GCgen0size: '0x800000', MALLOC_ARENA_MAX: '2', MALLOC_TRIM_THRESHOLD_: '65536' }, // as ./run does
+  env: AS_RUN,
 })
 while (!(await fetch(`${home}/health/live`).then((r) => r.ok, () => false))) await sleep(50)
 const browser = await chromium.launch({

@@ -2,6 +2,15 @@
 import { readFileSync } from 'node:fs'
 import { Agent, request } from 'node:http'
 
+/** The surroundings in which ./run starts it. */
+export const AS_RUN = {
+  ...process.env,
+  DOTNET_GCgen0size: '0x800000',
+  DOTNET_EnableWriteXorExecute: '0',
+  MALLOC_ARENA_MAX: '2',
+  MALLOC_TRIM_THRESHOLD_: '65536',
+}
+
 export const CLIENTS = 50
 const CALLS_EACH = 15
 const ROUNDS = 5

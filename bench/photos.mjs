@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { chromium } from '../web/node_modules/@playwright/test/index.mjs'
+import { AS_RUN } from './load.mjs'
 
 const PORT = 5389
 const URL = `http://127.0.0.1:${PORT}`
@@ -17,7 +18,7 @@ const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.l
 const megabytes = (kB) => Math.round(kB / 1024)
 
 // As ./run starts it.
-const env = { ...process.env, DOTNET_GCgen0size: '0x800000', MALLOC_ARENA_MAX: '2', MALLOC_TRIM_THRESHOLD_: '65536' }
+const env = AS_RUN
 const server = spawn('dotnet', [join(home, 'build/app/Wendrak.Web.dll'), '--data', data, '--port', String(PORT)], {
   stdio: 'ignore',
   env,

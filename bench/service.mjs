@@ -6,7 +6,7 @@ import { cpus, tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { chromium } from '../web/node_modules/@playwright/test/index.mjs'
-import { at, CLIENTS, caller, load, median, PAUSE_MS, sleep } from './load.mjs'
+import { AS_RUN, at, CLIENTS, caller, load, median, PAUSE_MS, sleep } from './load.mjs'
 
 const PORT = 5388
 const home = join(dirname(fileURLToPath(import.meta.url)), '..')
@@ -18,7 +18,7 @@ async function start() {
   const began = performance.now()
   const server = spawn('dotnet', [join(built, 'Wendrak.Web.dll'), '--data', data, '--port', String(PORT)], {
     stdio: 'ignore',
-    env: { ...process.env, DOTNET_GCgen0size: '0x800000', MALLOC_ARENA_MAX: '2', MALLOC_TRIM_THRESHOLD_: '65536' }, // as ./run does
+    env: AS_RUN,
   })
   for (;;) {
     try {

@@ -108,11 +108,29 @@ test('two windows: the second is told, shown both, and nothing is lost', async (
   await other.getByRole('textbox', { name: 'Name' }).fill('From the second')
   const dialog = other.getByRole('dialog', { name: 'Changed in another window' })
   await expect(dialog.getByRole('row', { name: /name/ })).toContainText('From the firstFrom the second')
-  await dialog.getByRole('button', { name: 'Store mine over it' }).click()
+  // Put off, it is said, and what was typed stays.
+  await other.keyboard.press('Escape')
+  await expect(dialog).toBeHidden()
+  await expect(other.getByRole('textbox', { name: 'Name' })).toHaveValue('From the second')
+  await other.getByRole('alert').getByRole('button', { name: 'Choose' }).click()
+  await dialog.getByRole('button', { name: 'Store it so' }).click()
   await expect.poll(async () => (await readAims(page, id))[0].name).toBe('From the second')
   await other.keyboard.press('Escape')
   await other.getByRole('button', { name: /History/ }).click()
   await expect(other.getByText('aim · name: From the first → From the second')).toBeVisible()
+  await other.keyboard.press('Escape')
+
+  // Theirs is taken: mine is in the history all the same.
+  await page.reload()
+  await page.getByRole('textbox', { name: 'Name' }).fill('Third, of the first')
+  await expect.poll(async () => (await readAims(page, id))[0].name).toBe('Third, of the first')
+  await other.getByRole('textbox', { name: 'Name' }).fill('Third, of the second')
+  await dialog.getByRole('radiogroup', { name: 'name: which one stands' }).getByText('stored').click()
+  await dialog.getByRole('button', { name: 'Take what is stored' }).click()
+  await expect(other.getByRole('textbox', { name: 'Name' })).toHaveValue('Third, of the first')
+  await other.getByRole('button', { name: /History/ }).click()
+  await expect(other.getByText('aim · name: Third, of the first → Third, of the second')).toBeVisible()
+  expect((await readAims(page, id))[0].name).toBe('Third, of the first')
 })
 
 test('a removed aim comes back from the history', async ({ page }) => {

@@ -24,7 +24,7 @@ import { WishFields } from './WishFields'
 
 /** One aim, stored as it is typed; the band it means stands beside it. */
 export function AimDetails({ bench, stored, list }: { bench: Workbench; stored: Aim; list: ReactNode }) {
-  const { draft, setDraft, error, isDirty, conflict, keepMine, takeTheirs } = useStored(stored, changeAim)
+  const { draft, setDraft, error, isDirty, conflicting } = useStored(stored, changeAim)
   const remove = useChange(() => removeAim(stored.id, stored.version))
   const target = useDebouncedDraft(draft.target)
   const bands = useEvaluation(bench.asFitted, 'bands', bench.loops.length === 0 ? undefined : { target })
@@ -106,9 +106,7 @@ export function AimDetails({ bench, stored, list }: { bench: Workbench; stored: 
           )}
         </Panel>
       </div>
-      {conflict && (
-        <ConflictDialog conflict={conflict} mine={draft} onKeepMine={keepMine} onTakeTheirs={takeTheirs} />
-      )}
+      {conflicting && <ConflictDialog {...conflicting} />}
     </div>
   )
 }

@@ -6,6 +6,7 @@ import { issueFor, sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { ConflictDialog } from '../shell/ConflictDialog'
 import { Dialog } from '../shell/Dialog'
+import { storeChosen } from '../shell/storeChosen'
 import { SetupWheels } from './SetupWheels'
 import { useFitAgain } from './useFitAgain'
 import type { Workbench } from './useWorkbench'
@@ -125,8 +126,14 @@ function SetupDialog({ machine, setup, onClose }: { machine: Machine; setup: Set
         <ConflictDialog
           conflict={conflict}
           mine={draft}
-          onKeepMine={() => store({ ...draft, version: (conflict.current as Setup).version })}
-          onTakeTheirs={onClose}
+          base={setup}
+          onChosen={(chosen) =>
+            storeChosen(draft, chosen, (conflict.current as Setup).version, async (value, version) => {
+              const stored = await change.mutateAsync({ ...value, version })
+              return stored.version
+            }).then(onClose, () => {})
+          }
+          onGone={onClose}
         />
       )}
     </Dialog>

@@ -13,7 +13,7 @@ vi.mock('../api/client', async (original) => ({
 afterEach(cleanup)
 
 const { machine, fitted } = cardOf()
-const body = { machine, fitted: fitted.loops, fittedVersion: 1 }
+const body = { machine: { ...machine, name: 'mine' }, fitted: fitted.loops, fittedVersion: 1 }
 
 function Saver({ hasHistory = true }: { hasHistory?: boolean }) {
   const card = cardOf()
@@ -36,17 +36,17 @@ it.each([
   [
     'machine',
     { ...machine, version: 4, name: 'theirs' },
-    { ...body, machine: { ...machine, version: 4 }, change: 'otherParts' },
+    { ...body, machine: { ...body.machine, version: 4 }, change: 'otherParts' },
   ],
   ['setup', setupOf({ version: 7, loops: [] }), { ...body, fittedVersion: 7, change: 'otherParts' }],
 ])('keeps mine over a changed %s, and nothing else of it', async (thing, current, expected) => {
   const change = vi.mocked(api.changeMachine).mockReset()
   vi.mocked(api.followUpsAfterChange).mockResolvedValue([])
   change.mockRejectedValueOnce(new api.ConflictError('Changed meanwhile.', thing, current))
-  change.mockResolvedValueOnce({} as never)
+  change.mockResolvedValueOnce(cardOf())
   show(<Saver />)
   fireEvent.click(screen.getByRole('button', { name: 'Store' }))
-  fireEvent.click(await screen.findByRole('button', { name: 'Store mine over it' }))
+  fireEvent.click(await screen.findByRole('button', { name: 'Store it so' }))
   await vi.waitFor(() => expect(change).toHaveBeenCalledTimes(2))
   expect(change.mock.calls[1]?.[0]).toEqual(expected)
 })

@@ -5,16 +5,20 @@ import {
   changeMachine,
   type FollowUpTask,
   followUpsAfterChange,
+  type Machine,
   type MachineCard,
   type MachineSave,
+  type Setup,
 } from '../api/client'
 import { within } from '../api/issues'
 import { retryLost, useChange } from '../api/queries'
 import { ConflictDialog } from '../shell/ConflictDialog'
+import { storeChosen } from '../shell/storeChosen'
 
 const ReasonDialog = lazy(() => import('./ReasonDialog'))
 
 type Whole = Omit<MachineSave, 'change'>
+type Versioned = Pick<Machine, 'version'>
 
 /**
  * Stores a machine with the wheels on it. What would ask for things to be done again is asked about first, once nothing of it
@@ -47,21 +51,38 @@ export function useMachineSave(card: MachineCard, onDone: () => void) {
   const conflict = error instanceof ConflictError && body ? error : null
   const isMachine = conflict?.thing === 'machine'
   const isKinds = (conflict?.current as { id?: number } | null)?.id === body?.kindsOf?.setupId
-  const dialog = conflict && body && (
+  const mine =
+    body && (isMachine ? body.machine : { ...(conflict?.current as Versioned), loops: body.fitted })
+  /** What was chosen stands, and what was not is in the history; what follows from mine was asked about before. */
+  const choose = async (chosen: Versioned) => {
+    if (!conflict || !body || !mine) return
+    const current = conflict.current as Versioned
+    const takesTheirs = JSON.stringify(chosen) === JSON.stringify(current)
+    let { fittedVersion } = body
+    await storeChosen<Versioned>(mine, chosen, current.version, async (value, over, isFirst) => {
+      const stored = await save.mutateAsync({
+        ...body,
+        ...(isMachine
+          ? { machine: { ...(value as Machine), version: over }, fittedVersion }
+          : {
+              fitted: (value as Setup).loops,
+              ...(isKinds && body.kindsOf
+                ? { kindsOf: { ...body.kindsOf, version: over } }
+                : { fittedVersion: over }),
+            }),
+        change: takesTheirs || !isFirst ? 'correction' : body.change,
+      })
+      fittedVersion = stored.fitted.version
+      return isMachine ? stored.machine.version : stored.fitted.version
+    }).then(onDone, () => {}) // why not stands in `save.error`
+  }
+  const dialog = conflict && mine && (
     <ConflictDialog
       conflict={conflict}
-      mine={isMachine ? body.machine : { ...(conflict.current as object), loops: body.fitted }}
-      onKeepMine={() => {
-        const { version } = conflict.current as { version: number }
-        mutate(
-          isMachine
-            ? { ...body, machine: { ...body.machine, version } }
-            : isKinds && body.kindsOf
-              ? { ...body, kindsOf: { ...body.kindsOf, version } }
-              : { ...body, fittedVersion: version },
-        )
-      }}
-      onTakeTheirs={onDone}
+      mine={mine as Versioned}
+      base={isMachine ? card.machine : undefined}
+      onChosen={choose}
+      onGone={onDone}
     />
   )
   const reason = held && (

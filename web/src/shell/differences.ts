@@ -7,6 +7,8 @@ export interface Difference {
   path: string
   before: string
   after: string
+  /** Where it stands: names of properties and places in lists. */
+  keys: (string | number)[]
 }
 
 const words = (path: string) => path.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase()
@@ -14,19 +16,42 @@ const words = (path: string) => path.replace(/([a-z])([A-Z])/g, '$1 $2').toLower
 const shown = (value: unknown): string =>
   value === undefined || value === null ? 'none' : typeof value === 'object' ? 'set' : String(value)
 
-export function differences(before: unknown, after: unknown): Difference[] {
+/** @param most So many are told, not more. */
+export function differences(before: unknown, after: unknown, most = MOST_SHOWN): Difference[] {
   const found: Difference[] = []
-  const walk = (a: unknown, b: unknown, path: string) => {
-    if (found.length >= MOST_SHOWN || JSON.stringify(a) === JSON.stringify(b)) return
+  const walk = (a: unknown, b: unknown, path: string, keys: (string | number)[]) => {
+    if (found.length >= most || JSON.stringify(a) === JSON.stringify(b)) return
     if (isRecord(a) && isRecord(b)) {
       for (const key of new Set([...Object.keys(a), ...Object.keys(b)]))
-        if (!IGNORED.has(key)) walk(a[key], b[key], path ? `${path} › ${nameOf(key, a[key])}` : key)
+        if (!IGNORED.has(key))
+          walk(a[key], b[key], path ? `${path} › ${nameOf(key, a[key])}` : key, [...keys, key])
     } else if (Array.isArray(a) && Array.isArray(b) && a.length === b.length) {
-      for (const [i, item] of a.entries()) walk(item, b[i], `${path} ${nameOf(String(i + 1), item)}`)
-    } else found.push({ path: words(path), before: shown(a), after: shown(b) })
+      for (const [i, item] of a.entries())
+        walk(item, b[i], `${path} ${nameOf(String(i + 1), item)}`, [...keys, i])
+    } else found.push({ path: words(path), before: shown(a), after: shown(b), keys })
   }
-  walk(before, after, '')
+  walk(before, after, '', [])
   return found
+}
+
+/** What stands at some place of a thing; undefined where there is no such place. */
+export const valueAt = (thing: unknown, keys: Difference['keys']): unknown =>
+  keys.reduce<unknown>(
+    (at, key) =>
+      typeof at === 'object' && at !== null ? (at as Record<string | number, unknown>)[key] : undefined,
+    thing,
+  )
+
+/** One thing with some places of another one. */
+export function withValues<T>(thing: T, other: unknown, places: Difference['keys'][]): T {
+  const copy = structuredClone(thing)
+  for (const keys of places) {
+    const last = keys.at(-1)
+    const at = valueAt(copy, keys.slice(0, -1))
+    if (last !== undefined && typeof at === 'object' && at !== null)
+      (at as Record<string | number, unknown>)[last] = structuredClone(valueAt(other, keys))
+  }
+  return copy
 }
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>

@@ -27,12 +27,12 @@ function Bench({
   save: (t: Thing) => Promise<Thing>
   typed: string
 }) {
-  const { draft, setDraft, error, isDirty, conflict, keepMine, takeTheirs } = useStored(stored, save)
+  const { draft, setDraft, error, isDirty, conflicting } = useStored(stored, save)
   return (
     <>
       <output>{draft.name}</output>
       <p>
-        {isDirty ? 'waiting' : 'stored'} {error ? 'refused' : ''} {conflict ? 'conflict' : ''}
+        {isDirty ? 'waiting' : 'stored'} {error ? 'refused' : ''} {conflicting ? 'conflict' : ''}
       </p>
       <button type="button" onClick={() => setDraft({ ...draft, name: typed })}>
         type
@@ -40,10 +40,10 @@ function Bench({
       <button type="button" onClick={() => setDraft({ ...draft, name: `${draft.name} more` })}>
         more
       </button>
-      <button type="button" onClick={keepMine}>
+      <button type="button" onClick={() => conflicting?.onChosen(draft)}>
         mine
       </button>
-      <button type="button" onClick={takeTheirs}>
+      <button type="button" onClick={() => conflicting?.onChosen(conflicting.conflict.current as Thing)}>
         theirs
       </button>
     </>
@@ -131,17 +131,35 @@ describe('a stored thing being edited', () => {
     expect(save.mock.lastCall?.[0]).toEqual({ id: 1, version: 7, name: 'mine' })
   })
 
-  it('shows theirs when that is chosen', async () => {
+  it('shows theirs when that is chosen, and mine is in the history before it', async () => {
     const theirs = { id: 1, version: 7, name: 'theirs' }
-    const save = vi.fn(async () => {
-      throw new ConflictError('changed', 'thing', theirs)
-    })
+    const save = vi
+      .fn<(t: Thing) => Promise<Thing>>()
+      .mockRejectedValueOnce(new ConflictError('changed', 'thing', theirs))
+      .mockImplementation(async (t) => ({ ...t, version: t.version + 1 }))
     show(<Bench stored={thing} save={save} typed="mine" />)
     await press('type')
     await pause(600)
     await press('theirs')
     await pause(2000)
     expect(shown()).toBe('theirs')
-    expect(save).toHaveBeenCalledTimes(1)
+    expect(save.mock.calls.slice(1).map(([t]) => t)).toEqual([
+      { id: 1, version: 7, name: 'mine' },
+      { id: 1, version: 8, name: 'theirs' },
+    ])
+  })
+
+  it('left undecided, theirs stands and mine is in the history', async () => {
+    const theirs = { id: 1, version: 7, name: 'theirs' }
+    const save = vi
+      .fn<(t: Thing) => Promise<Thing>>()
+      .mockRejectedValueOnce(new ConflictError('changed', 'thing', theirs))
+      .mockImplementation(async (t) => ({ ...t, version: t.version + 1 }))
+    const { unmount } = show(<Bench stored={thing} save={save} typed="mine" />)
+    await press('type')
+    await pause(600)
+    unmount()
+    await pause(600)
+    expect(save.mock.calls.slice(1).map(([t]) => t.name)).toEqual(['mine', 'theirs'])
   })
 })

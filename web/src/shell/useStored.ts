@@ -1,6 +1,8 @@
 import { useEffect, useRef, useState } from 'react'
 import { ConflictError } from '../api/client'
 import { useChange } from '../api/queries'
+import type { Conflicting } from './ConflictSheet'
+import { storeChosen } from './storeChosen'
 
 const PAUSE_MS = 500
 
@@ -65,24 +67,53 @@ export function useStored<T extends Versioned>(stored: T, save: (value: T) => Pr
   // Leaving the page in the middle of the pause stores at once.
   useEffect(() => () => void (waiting.current && latest.current(waiting.current)), [])
 
+  /** What was chosen stands, and what was not is in the history. */
+  const choose = (mine: T, chosen: T, over: number) => {
+    line.current = line.current.then(async () => {
+      try {
+        await storeChosen(mine, chosen, over, async (value, version) => {
+          newest.current = await change.mutateAsync({ ...value, version })
+          return newest.current.version
+        })
+        setBase(newest.current)
+        setDraft((now) => ({ ...now, version: newest.current.version }))
+      } catch (error) {
+        if (error instanceof ConflictError) setConflict(error)
+      }
+    })
+  }
+  // Left undecided: what is stored stands, and what was typed can be found again.
+  const undecided = useRef<() => void>(undefined)
+  useEffect(() => {
+    const current = conflict?.current as T | null | undefined
+    undecided.current = current ? () => choose(draft, current, current.version) : undefined
+  })
+  useEffect(() => () => undecided.current?.(), [])
+
+  const conflicting: Conflicting<T> | null = conflict && {
+    conflict,
+    mine: draft,
+    base,
+    onChosen: (chosen) => {
+      const current = conflict.current as T // the server answers with the same kind of thing
+      setConflict(null)
+      setBase(current)
+      setDraft({ ...chosen, version: current.version })
+      choose(draft, chosen, current.version)
+    },
+    onGone: () => {
+      setConflict(null)
+      setDraft(base)
+    },
+  }
+
   return {
     draft,
     setDraft,
     error: isDirty && !(change.error instanceof ConflictError) ? change.error : null,
     isDirty,
-    conflict,
-    keepMine: () => {
-      const current = conflict?.current as T // the server answers with the same kind of thing
-      setConflict(null)
-      setBase(current)
-      store({ ...draft, version: current.version })
-    },
-    takeTheirs: () => {
-      const current = (conflict?.current ?? base) as T
-      setConflict(null)
-      setBase(current)
-      setDraft(current)
-    },
+    /** What two windows made of it; null while there is no such thing. */
+    conflicting,
   }
 }
 

@@ -99,7 +99,7 @@ export function SpacersPanel() {
 
 function SpacerRow({ stored }: { stored: StockSpacer }) {
   const units = useUnits()
-  const { draft, setDraft, error, conflict, keepMine, takeTheirs } = useStored(stored, changeSpacer)
+  const { draft, setDraft, error, conflicting } = useStored(stored, changeSpacer)
   const name = `${units.show('fine', stored.thicknessMm)} spacer for ${units.show('fine', stored.boreMm)}`
   return (
     <tr>
@@ -116,9 +116,7 @@ function SpacerRow({ stored }: { stored: StockSpacer }) {
           onChange={(count) => setDraft({ ...draft, count })}
         />
         {issueFor(error, 'count') && <p className="cap">{issueFor(error, 'count')}</p>}
-        {conflict && (
-          <ConflictDialog conflict={conflict} mine={draft} onKeepMine={keepMine} onTakeTheirs={takeTheirs} />
-        )}
+        {conflicting && <ConflictDialog {...conflicting} />}
       </td>
       <td className={classes.words}>
         <SupplyCell

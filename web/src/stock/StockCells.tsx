@@ -32,16 +32,13 @@ export function StockCells({
   held: Held
   /** Where count and price stand in what is stored. */
   at?: string
-  line: Pick<
-    ReturnType<typeof useStored<{ id: number; version: number }>>,
-    'draft' | 'error' | 'conflict' | 'keepMine' | 'takeTheirs'
-  >
+  line: Pick<ReturnType<typeof useStored<{ id: number; version: number }>>, 'error' | 'conflicting'>
   /** What else can be changed beside how it is got. */
   children: ReactNode
   onChange: (part: Partial<Held>) => void
   remove: () => Promise<unknown>
 }) {
-  const { draft, error, conflict, keepMine, takeTheirs } = line
+  const { error, conflicting } = line
   const countIssue = issueFor(error, `${at}count`)
   return (
     <>
@@ -53,9 +50,7 @@ export function StockCells({
           onChange={(count) => onChange({ count })}
         />
         {countIssue && <p className="cap">{countIssue}</p>}
-        {conflict && (
-          <ConflictDialog conflict={conflict} mine={draft} onKeepMine={keepMine} onTakeTheirs={takeTheirs} />
-        )}
+        {conflicting && <ConflictDialog {...conflicting} />}
       </td>
       <td>
         <QuantityField
