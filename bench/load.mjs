@@ -6,7 +6,6 @@ import { Agent, request } from 'node:http'
 export const AS_RUN = {
   ...process.env,
   DOTNET_GCgen0size: '0x800000',
-  DOTNET_EnableWriteXorExecute: '0',
   MALLOC_ARENA_MAX: '2',
   MALLOC_TRIM_THRESHOLD_: '65536',
 }

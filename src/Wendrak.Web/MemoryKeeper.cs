@@ -12,7 +12,7 @@ public sealed class MemoryKeeper(TimeProvider clock) : BackgroundService
     private const long QuietBytes = 32 * 1024;
 
     /// <summary>What must have been allocated since, for a look to be worth its 20 ms.</summary>
-    private const long WorthBytes = 4 * 1024 * 1024;
+    private const long WorthBytes = 1024 * 1024;
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {

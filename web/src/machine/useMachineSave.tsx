@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query'
-import { lazy, Suspense, useState } from 'react'
+import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import {
   ConflictError,
   changeMachine,
@@ -48,6 +48,11 @@ export function useMachineSave(card: MachineCard, onDone: () => void) {
   }
   const error = save.error ?? preview.error
   const body = save.variables
+  // The machine may be read again while it is being stored: what was begun from is the one of its version.
+  const seen = useRef(new Map<number, Machine>())
+  useEffect(() => {
+    if (!seen.current.has(card.machine.version)) seen.current.set(card.machine.version, card.machine)
+  })
   const conflict = error instanceof ConflictError && body ? error : null
   const isMachine = conflict?.thing === 'machine'
   const isKinds = (conflict?.current as { id?: number } | null)?.id === body?.kindsOf?.setupId
@@ -80,7 +85,7 @@ export function useMachineSave(card: MachineCard, onDone: () => void) {
     <ConflictDialog
       conflict={conflict}
       mine={mine as Versioned}
-      base={isMachine ? card.machine : undefined}
+      base={isMachine ? seen.current.get(body.machine.version) : undefined}
       onChosen={choose}
       onGone={onDone}
     />

@@ -117,7 +117,11 @@ export default function ConflictSheet<T>({
           </Button>
         )}
       </Group>
-      {!gone && <p className="cap">What does not stand then stays in the history, yours or theirs.</p>}
+      {!gone && (
+        <p className="cap" style={{ marginTop: 8 }}>
+          What does not stand then stays in the history, yours or theirs.
+        </p>
+      )}
     </Dialog>
   )
 }
