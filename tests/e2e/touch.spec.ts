@@ -1,8 +1,10 @@
+import { addMachine } from './bench'
 import { expect, type Page, test } from './server'
 
 /** Whoever has a finger and no pointer: every control is large enough to be hit, and nothing is pushed sideways. */
 
 const LEAST = 44
+const STATIONS = ['aim', 'ratio', 'fit', 'loads', 'build', 'set', 'check', 'choice', 'jobs']
 
 /** Views with what is laid out on them; the bay has its own test. */
 const VIEWS = [
@@ -61,3 +63,19 @@ for (const path of VIEWS)
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
     await context.close()
   })
+
+test('a name of eighty letters without a space pushes no page sideways', async ({ page }) => {
+  const id = await addMachine(
+    page,
+    'Donaudampfschifffahrtselektrizitaetenhauptbetriebswerkbauunterbeamtengesellschaf',
+  )
+  await page.setViewportSize({ width: 390, height: 844 })
+  for (const path of ['/', '/faults', '/week', ...STATIONS.map((s) => `/machines/${id}/${s}`)]) {
+    await page.goto(path)
+    await page.waitForLoadState('networkidle')
+    await expect(page.locator('main')).toBeVisible()
+    expect
+      .soft(await page.evaluate(() => document.documentElement.scrollWidth), path)
+      .toBeLessThanOrEqual(390)
+  }
+})
