@@ -128,6 +128,7 @@ const SHOTS = [
       await button(p, 'Begin as found').click()
       await p.getByText('Read it as found').waitFor()
       await p.keyboard.press('b')
+      await p.getByRole('dialog').getByRole('button', { name: 'All of it is so' }).click()
       for (const [i, way] of ['More play', 'Less play', 'More play', 'Less play'].entries()) {
         if (i > 0) await button(p, 'Next place').click()
         await button(p, way).click()
