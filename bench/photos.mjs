@@ -17,11 +17,9 @@ const sleep = (ms) => new Promise((done) => setTimeout(done, ms))
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]
 const megabytes = (kB) => Math.round(kB / 1024)
 
-// As ./run starts it.
-const env = AS_RUN
 const server = spawn('dotnet', [join(home, 'build/app/Wendrak.Web.dll'), '--data', data, '--port', String(PORT)], {
   stdio: 'ignore',
-  env,
+  env: AS_RUN,
 })
 while (!(await fetch(`${URL}/health/live`).then((r) => r.ok, () => false))) await sleep(50)
 

@@ -104,7 +104,7 @@ test('what is wrong is refused at its field, and nothing typed is lost', async (
   await expect(page.getByRole('textbox', { name: 'In words' })).toHaveValue('frayed like a hoist rope')
   await page.getByRole('textbox', { name: 'In words' }).fill('frayed')
   await page.getByRole('textbox', { name: 'Watched until, odometer' }).fill('')
-  await page.getByRole('button', { name: 'Empty “Or until the day”' }).click()
+  await page.getByLabel('Or until the day', { exact: true }).fill('')
   await grade(page, /watch/).click()
   await expect(card(page)).toContainText('Say until when it may go on')
   expect((await stored(page, id)).findings).toEqual([])

@@ -52,10 +52,11 @@ export default function BayMode({
   const { job } = setting
   const advice = setting.advice.data
   const kept = job?.rounds.length ?? 0
-  const next = job && nextScreen(job, advice?.next, round.round)
+  const next = job && advice && nextScreen(job, advice.next, round.round)
   // What is said or stepped leaves the screen where it is; a round that was kept brings the next one.
   const [at, setAt] = useState({ screen: next, kept })
-  if (at.kept !== kept && round.round === null && !setting.advice.isStale) setAt({ screen: next, kept })
+  const isPast = at.screen === undefined || (at.kept !== kept && round.round === null)
+  if (next && isPast && !setting.advice.isStale) setAt({ screen: next, kept })
   if (!job || !advice) return null
   const { screen } = at
   const goTo = (screen: BayScreen) => setAt({ screen, kept })
