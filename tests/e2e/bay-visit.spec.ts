@@ -119,3 +119,22 @@ test('a whole visit by touch: cautions, as found, turned, nut, read, closing lis
   expect(job.rounds[1].assumed ?? []).toEqual([])
   await context.close()
 })
+
+test('while nothing answers the bay says so, keeps what is read, and sends it', async ({ page }) => {
+  const id = await chainMachine(page, 'Bay without a server')
+  await page.goto(`/machines/${id}/set`)
+  await page.getByRole('button', { name: 'Begin as found' }).click()
+  await page.getByRole('button', { name: 'Bay mode' }).click()
+  await bay(page).getByRole('button', { name: 'Read first' }).click()
+  await page.context().setOffline(true)
+  await bay(page).getByRole('button', { name: 'More play' }).click()
+  await expect(shown(page)).toContainText(/^36\smm/)
+  await expect(bay(page).getByRole('alert')).toContainText(/entr(y is|ies are) kept on this device/)
+  await page.context().setOffline(false)
+  await expect(bay(page).getByRole('alert')).toBeHidden()
+  await expect
+    .poll(async () =>
+      (await jobsOf(page, id))[0].inHand?.round?.readings.map((r: { value: number }) => r.value),
+    )
+    .toEqual([36])
+})

@@ -63,7 +63,6 @@ export function DayField({
       rightSection={
         <>
           <ActionIcon
-            size="sm"
             variant="subtle"
             color="gray"
             aria-label="Calendar"

@@ -1,6 +1,10 @@
 import { Button, Switch } from '@mantine/core'
 import { useFocusTrap, useWindowEvent } from '@mantine/hooks'
 import { type ReactNode, useState } from 'react'
+import { sentenceOf } from '../api/issues'
+import { useStorageTrouble } from '../api/queries'
+import { pageId, useUnsent } from '../api/unsent'
+import { counted } from '../quantities/format'
 import classes from './bay.module.css'
 import { useAwake } from './useAwake'
 import { useReturnFocus } from './useReturnFocus'
@@ -40,7 +44,22 @@ export function Bay({
         </Button>
       </header>
       {children}
+      <Unstored />
       <p className="cap">On this device only, until there is a network of the workshop.</p>
     </div>
+  )
+}
+
+/** The page that says so lies behind: that nothing can be stored now, and what is kept meanwhile. */
+function Unstored() {
+  const trouble = useStorageTrouble()
+  const kept = useUnsent().filter((u) => u.page === pageId).length
+  return (
+    trouble && (
+      <p role="alert" style={{ color: 'var(--watch)' }}>
+        ▲ {sentenceOf(trouble)}
+        {kept > 0 && ` ${counted(kept, 'entry is', 'entries are')} kept on this device, and sent in order.`}
+      </p>
+    )
   )
 }
