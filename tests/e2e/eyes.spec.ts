@@ -1,18 +1,7 @@
 import { expect, type Page, test } from './server'
+import { MAIN_VIEWS } from './views'
 
 /** Whoever sees little: edges that can be seen, twice as large, no motion, colours of the system. */
-
-const VIEWS = [
-  '/',
-  '/machines/1/aim',
-  '/machines/1/ratio',
-  '/machines/1/fit',
-  '/machines/1/loads',
-  '/machines/1/set',
-  '/machines/1/check',
-  '/machines/1/choice',
-  '/stock',
-]
 
 /** Controls whose edge is too faint against the ground it lies on; ratios by WCAG 2.2, “contrast ratio”. */
 const faint = (page: Page) =>
@@ -43,7 +32,7 @@ const faint = (page: Page) =>
     })
   })
 
-for (const path of VIEWS)
+for (const path of MAIN_VIEWS)
   test(`edges are seen in both themes, and nothing is pushed sideways at twice the size: ${path}`, async ({
     page,
   }) => {

@@ -1,27 +1,11 @@
 import { addMachine } from './bench'
 import { expect, type Page, test } from './server'
+import { MAIN_VIEWS } from './views'
 
 /** Whoever has a finger and no pointer: every control is large enough to be hit, and nothing is pushed sideways. */
 
 const LEAST = 44
 const STATIONS = ['aim', 'ratio', 'fit', 'loads', 'build', 'set', 'check', 'choice', 'jobs']
-
-/** Views with what is laid out on them; the bay has its own test. */
-const VIEWS = [
-  '/',
-  '/machines/1/aim',
-  '/machines/1/ratio',
-  '/machines/1/fit',
-  '/machines/1/loads',
-  '/machines/1/build',
-  '/machines/1/set',
-  '/machines/1/check',
-  '/machines/1/choice',
-  '/machines/6/jobs/21',
-  '/faults',
-  '/stock',
-  '/practice',
-]
 
 /** Controls in view that are smaller than a finger: what they are called, and how large they are. */
 const tooSmall = (page: Page) =>
@@ -46,7 +30,7 @@ const tooSmall = (page: Page) =>
     })
   }, LEAST)
 
-for (const path of VIEWS)
+for (const path of MAIN_VIEWS)
   test(`a finger hits every control: ${path}`, async ({ browser, baseURL }) => {
     const context = await browser.newContext({
       baseURL,

@@ -96,3 +96,6 @@ function subscribe(onChange: () => void) {
 
 /** What this device keeps. */
 export const useUnsent = () => useSyncExternalStore(subscribe, snapshot)
+
+/** How many entries of this page itself wait to be sent. */
+export const useKeptHere = () => useUnsent().filter((u) => u.page === pageId).length

@@ -1,7 +1,7 @@
 import { useEffect } from 'react'
 import { sentenceOf } from '../api/issues'
 import { useHealth, useStorageTrouble } from '../api/queries'
-import { pageId, useUnsent } from '../api/unsent'
+import { useKeptHere } from '../api/unsent'
 import { counted } from '../quantities/format'
 import classes from './StorageNotice.module.css'
 
@@ -9,8 +9,8 @@ import classes from './StorageNotice.module.css'
 export function StorageNotice() {
   const trouble = useStorageTrouble()
   const health = useHealth().data
-  const unsent = useUnsent()
-  const kept = trouble ? unsent.filter((u) => u.page === pageId).length : 0
+  const keptHere = useKeptHere()
+  const kept = trouble ? keptHere : 0
   useWarningOnLeaving(kept > 0)
   if (!trouble && !health?.message) return null
   return (

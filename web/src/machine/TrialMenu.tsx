@@ -85,6 +85,8 @@ export function TrialMenu({ bench, setup }: { bench: Workbench; setup: Setup }) 
 
 function SetupDialog({ machine, setup, onClose }: { machine: Machine; setup: Setup; onClose: () => void }) {
   const [draft, setDraft] = useState(setup)
+  // It may be read again meanwhile: this is what was begun from.
+  const [base] = useState(setup)
   const change = useChange(changeSetup)
   const conflict = change.error instanceof ConflictError ? change.error : null
   const store = (value: Setup) => change.mutate(value, { onSuccess: onClose })
@@ -126,7 +128,7 @@ function SetupDialog({ machine, setup, onClose }: { machine: Machine; setup: Set
         <ConflictDialog
           conflict={conflict}
           mine={draft}
-          base={setup}
+          base={base}
           onChosen={(chosen) =>
             storeChosen(draft, chosen, (conflict.current as Setup).version, async (value, version) => {
               const stored = await change.mutateAsync({ ...value, version })

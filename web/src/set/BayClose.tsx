@@ -73,7 +73,12 @@ export function BayClose({ onReadTight, ...asked }: ClosingAsked & { onReadTight
         <p className={classes.reading}>
           {closing.torque === undefined ? '–' : units.show('torque', closing.torque)}
         </p>
-        <BaySteps of="torque" quantity="torque" from={closing.torque ?? 0} onStep={closing.setTorque} />
+        <BaySteps
+          of="torque"
+          quantity="torque"
+          from={closing.torque ?? 0}
+          onStep={(nm) => closing.setTorque(nm > 0 ? nm : undefined)}
+        />
         <footer>
           <Button
             size="xl"

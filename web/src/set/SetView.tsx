@@ -28,6 +28,7 @@ import classes from './SetView.module.css'
 import { SideColumn } from './SideColumn'
 import { SideMatchFigure } from './SideMatchFigure'
 import { ToReach } from './ToReach'
+import type { TypedClosing } from './useClosing'
 import { usePlace } from './usePlace'
 import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
@@ -96,6 +97,7 @@ function Visit({
   const [place, setPosition] = usePlace(round.round, isBay, places[0] ?? 1)
   const [chosenPlaces, setPositions] = useState<number>()
   const [nextCheckOn, setNextCheckOn] = useState('')
+  const [typed, setTyped] = useState<TypedClosing>({ note: '', reason: '' })
   const [isWorking, setWorking] = useState(false)
   useShortcuts({ b: () => setBay((was) => !was) })
   const units = useUnits()
@@ -144,6 +146,8 @@ function Visit({
       lastReading: rounds.at(-1)?.lock === 'torqued' ? leftText(job, units) : null,
       torqueNm: answer.setting.finalTorqueNm,
       nextCheckOn,
+      typed,
+      onTyped: setTyped,
       isPending: setting.isPending,
       onDone: setting.tick,
       onNextCheck: setNextCheckOn,

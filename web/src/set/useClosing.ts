@@ -8,6 +8,14 @@ import { visitKey } from './visitSteps'
 type Closing = NonNullable<SetJob['closing']>
 type ClosingStep = Closing['done'][number]
 
+/** What is typed at the end of a visit, at the page or in the bay. */
+export interface TypedClosing {
+  /** As it was measured, in Nm; null for not measured, undefined while nobody said: then it is what is told of the drive. */
+  torqueNm?: number | null
+  note: string
+  reason: string
+}
+
 /** What is asked at the end of a visit, wherever it is asked. */
 export interface ClosingAsked {
   bench: Workbench
@@ -18,6 +26,8 @@ export interface ClosingAsked {
   lastReading: string | null
   torqueNm: number | null | undefined
   nextCheckOn: string
+  typed: TypedClosing
+  onTyped: (typed: TypedClosing) => void
   /** A round is begun and not kept: it must not be lost by closing. */
   isReading: boolean
   isPending: boolean
@@ -34,16 +44,17 @@ export function useClosing({
   lastReading,
   torqueNm,
   nextCheckOn,
+  typed,
   isReading,
+  onTyped,
   onDone,
   onClose,
 }: ClosingAsked) {
   // A tick stands at once; the store follows.
   const [ticked, setTicked] = useState<ClosingStep[] | null>(null)
   const done = ticked ?? job.inHand?.done ?? []
-  const [torque, setTorque] = useState<number | undefined>(torqueNm ?? undefined)
-  const [note, setNote] = useState('')
-  const [reason, setReason] = useState('')
+  const { note, reason } = typed
+  const torque = (typed.torqueNm === undefined ? torqueNm : typed.torqueNm) ?? undefined
   const steps = manual.closing.map(({ step }) => step)
   const isRead = lastReading !== null && !isReading
   const torqueTyped = useDebouncedDraft(torque)
@@ -72,9 +83,9 @@ export function useClosing({
     outside: (isRead && open.data?.outside) || [],
     /** Why it can’t be closed yet; null where it can. */
     missing,
-    setTorque,
-    setNote,
-    setReason,
+    setTorque: (torqueNm: number | undefined) => onTyped({ ...typed, torqueNm: torqueNm ?? null }),
+    setNote: (note: string) => onTyped({ ...typed, note }),
+    setReason: (reason: string) => onTyped({ ...typed, reason }),
     /** So many steps of the list are done now. */
     tick: (count: number) => {
       const next = steps.slice(0, count)

@@ -3,7 +3,7 @@ import { useFocusTrap, useWindowEvent } from '@mantine/hooks'
 import { type ReactNode, useState } from 'react'
 import { sentenceOf } from '../api/issues'
 import { useStorageTrouble } from '../api/queries'
-import { pageId, useUnsent } from '../api/unsent'
+import { useKeptHere } from '../api/unsent'
 import { counted } from '../quantities/format'
 import classes from './bay.module.css'
 import { useAwake } from './useAwake'
@@ -53,7 +53,7 @@ export function Bay({
 /** The page that says so lies behind: that nothing can be stored now, and what is kept meanwhile. */
 function Unstored() {
   const trouble = useStorageTrouble()
-  const kept = useUnsent().filter((u) => u.page === pageId).length
+  const kept = useKeptHere()
   return (
     trouble && (
       <p role="alert" style={{ color: 'var(--watch)' }}>
