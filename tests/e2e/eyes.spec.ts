@@ -22,7 +22,7 @@ const faint = (page: Page) =>
       return parts(colour)[3] === 0 ? ground(at.parentElement) : colour
     }
     const controls =
-      '.mantine-Input-input, .mantine-Checkbox-input, .mantine-Radio-radio, .mantine-Switch-track, .mantine-SegmentedControl-root'
+      '.mantine-Input-input, .mantine-Checkbox-input, .mantine-Radio-radio, .mantine-RadioIndicator-indicator:not([data-checked]), .mantine-Switch-track, .mantine-SegmentedControl-root'
     return [...document.querySelectorAll<HTMLElement>(controls)].flatMap((control) => {
       if (control.getBoundingClientRect().width < 2 || control.matches(':disabled, [data-disabled]'))
         return []
@@ -48,6 +48,16 @@ for (const path of MAIN_VIEWS)
       .poll(() => page.evaluate(() => document.documentElement.scrollWidth))
       .toBeLessThanOrEqual(640)
   })
+
+test('edges are seen in a dialog, too', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Begin a job', exact: true }).click()
+  await expect(page.getByRole('dialog').getByRole('radio')).toHaveCount(4)
+  expect(await faint(page)).toEqual([])
+  await page.emulateMedia({ colorScheme: 'dark' })
+  await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark')
+  expect(await faint(page)).toEqual([])
+})
 
 test('in colours of the system what is chosen is known', async ({ page }) => {
   await page.emulateMedia({ forcedColors: 'active' })
