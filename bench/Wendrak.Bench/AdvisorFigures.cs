@@ -18,12 +18,12 @@ internal static class AdvisorFigures
             long started = Stopwatch.GetTimestamp();
             PracticeRun[] runs = [.. Enumerable.Range(0, Drives).Select(s => PracticeRuns.Run(s, loop, instrument))];
             double ms = Stopwatch.GetElapsedTime(started).TotalMilliseconds / Drives;
-            int[] rounds = [.. runs.Select(r => r.Rounds).Order()];
+            int[] rounds = [.. runs.Select(r => r.Tally.Rounds).Order()];
             int done = runs.Count(r => r.End == NextStep.Done);
             int near = runs.Count(r => r.End == NextStep.AsNearAsAHand);
-            double past = runs.Max(r => r.OverByUnits) / loop.Setting.Adjuster.Step;
+            double past = runs.Max(r => r.Tally.OverByUnits) / loop.Setting.Adjuster.Step;
             Console.WriteLine(
-                $"{name, -30}{runs.Count(r => r.IsInside), 6}{done, 6}{near, 6}{Drives - done - near, 7}"
+                $"{name, -30}{runs.Count(r => r.Tally.IsInside), 6}{done, 6}{near, 6}{Drives - done - near, 7}"
                     + $"{runs.Count(r => r.IsDeadEnd), 6}{rounds[Drives / 2], 8}{rounds[Drives * 95 / 100], 6}"
                     + $"{past, 6:0.00}{ms, 6:0.0}"
             );

@@ -67,6 +67,7 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(IReadOnlyList<LoopSearch>))]
 [JsonSerializable(typeof(IReadOnlyList<PairFit>))]
 [JsonSerializable(typeof(IReadOnlyList<PairForMove>))]
+[JsonSerializable(typeof(FindIndex))]
 [JsonSerializable(typeof(IReadOnlyList<JobSheet>))]
 [JsonSerializable(typeof(IReadOnlyList<SetJob>))]
 [JsonSerializable(typeof(IReadOnlyList<Setup>))]

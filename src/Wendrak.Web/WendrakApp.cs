@@ -77,6 +77,7 @@ public static class WendrakApp
         services.AddSingleton<PictureDesk>();
         services.AddSingleton<MachineStore>();
         services.AddSingleton<MachineReader>();
+        services.AddSingleton<FindReader>();
         services.AddSingleton<KnownAnswers>();
         services.AddSingleton<OptionsReader>();
         services.AddSingleton<DueReader>();
@@ -124,6 +125,7 @@ public static class WendrakApp
         app.MapSet();
         app.MapFollowUps();
         app.MapDue();
+        app.MapFind();
         app.MapChoice();
         app.MapFaults();
         app.MapMarkings();

@@ -45,6 +45,7 @@ test('practice is a place of its own, with an eccentric among its drives', async
   await page.getByRole('link', { name: 'Practice' }).click()
   await page.getByText('Belt, eccentric').click()
   await page.getByRole('button', { name: 'Begin with one as it was found' }).click()
+  await page.getByText('tell me', { exact: true }).click()
   await page.getByRole('button', { name: 'Pluck here only' }).click()
   await expect(ring(page).getByRole('button', { name: /^valve up: .* Hz/ })).toBeVisible()
   await expect(ring(page).getByRole('button', { name: /^half-way: not read/ })).toBeVisible()
@@ -87,6 +88,7 @@ test('the practice drive is set by what is told, and nothing of it is stored', a
   await page.goto('/machines/2/set')
   const before = (await jobsOf(page, 2)).length
   await page.getByRole('button', { name: 'Practise on a simulated drive' }).click()
+  await page.getByText('tell me', { exact: true }).click()
   for (let i = 0; i < 12; i++) {
     await page.getByRole('button', { name: 'Roll it and read all round' }).click()
     await page.getByRole('button', { name: /^Keep (as found|this round)/ }).click()

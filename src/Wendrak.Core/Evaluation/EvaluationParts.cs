@@ -60,6 +60,7 @@ public sealed record EvaluationParts
     public WarmthQuestion? Warmth { get; init; }
     public RunningInQuestion? RunningIn { get; init; }
     public PracticeQuestion? Practice { get; init; }
+    public PracticeScoreQuestion? PracticeScore { get; init; }
 
     /// <summary>Whether an answer needs what the workshop has.</summary>
     [JsonIgnore]
@@ -200,4 +201,7 @@ public sealed record EvaluationAnswer
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Part<PracticeReading>? Practice { get; init; }
+
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public Part<PracticeScore>? PracticeScore { get; init; }
 }

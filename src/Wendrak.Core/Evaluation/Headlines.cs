@@ -1,3 +1,4 @@
+using Wendrak.Core.Fit;
 using Wendrak.Core.Gearing;
 using Wendrak.Core.Lengths;
 using Wendrak.Core.Loads;
@@ -59,11 +60,13 @@ public sealed record RatioHeadline(
 /// <summary>The length, at a glance.</summary>
 /// <param name="Length">Null where none is counted.</param>
 /// <param name="IsOffTheTrack">True where the length does not close on the adjuster.</param>
+/// <param name="MovedMm">How far what is moved goes from where it is as fitted, mm, positive tightens; null of what is fitted, and where it is not known.</param>
 public sealed record FitHeadline(
     StationState State,
     NoFigure? Without,
     LengthInUnit? Length = null,
-    bool IsOffTheTrack = false
+    bool IsOffTheTrack = false,
+    double? MovedMm = null
 );
 
 /// <summary>Of a chain or belt as it is counted.</summary>
@@ -184,7 +187,8 @@ internal static class Headlines
                 StateOf(view, Station.Fit, length is not null && !isOff),
                 null,
                 length is double l ? new(l, unit) : null,
-                isOff
+                isOff,
+                view.IsFitted ? null : LoopFit.MovedMm(FitAnswers.InputOf(view))
             );
         }
         catch (InvalidInputException)

@@ -62,6 +62,7 @@ public static class MachineEvaluation
             Warmth = Tell(parts.Warmth, SetAnswers.Warmth),
             RunningIn = Tell(parts.RunningIn, SetAnswers.RunIn),
             Practice = Tell(parts.Practice, SetAnswers.Practice),
+            PracticeScore = Tell(parts.PracticeScore, SetAnswers.Score, (_, _) => ("Loop.", "")),
             Guesses = Tell(parts.Guesses, (v, _) => GuessList.Of(v)),
             // Last: what was told in full before is not worked out again for its line.
             Headlines = Tell(parts.Headlines, (v, _) => Evaluation.Headlines.From(v)),

@@ -85,6 +85,12 @@ public sealed record RunningInQuestion(
 /// <param name="Lock">Of the nut, now.</param>
 public sealed record PracticeQuestion(int Seed, SetQuestion Set, LockState Lock);
 
+/// <summary>How somebody fared who set the simulated drive by their own decisions.</summary>
+/// <param name="Seed">Tells one practice drive from another.</param>
+/// <param name="Practised">With the rounds that were kept; the first is as found.</param>
+/// <param name="Setting">How the loop is set, as it is typed; null for what is stored.</param>
+public sealed record PracticeScoreQuestion(int Seed, PractisedVisit Practised, LoopSetting? Setting = null);
+
 /// <summary>Answers about setting. What is set is what is on the machine, whatever else is in view.</summary>
 internal static class SetAnswers
 {
@@ -193,6 +199,9 @@ internal static class SetAnswers
             )
         );
     }
+
+    public static PracticeScore Score(MachineInView view, PracticeScoreQuestion question) =>
+        PracticeScoring.Of(question.Seed, InputOf(view, new(Practised: question.Practised, Setting: question.Setting)));
 
     /// <exception cref="InvalidInputException">The visit is not this machine's, or its loop is not there any more.</exception>
     private static SetInput InputOf(MachineInView view, SetQuestion question)

@@ -90,6 +90,13 @@ public static class LoopFit
         );
     }
 
+    /// <summary>How far the mover goes from where it is as fitted, mm, positive tightens; null where that is not known.</summary>
+    internal static double? MovedMm(LoopFitInput input)
+    {
+        FittedLoop fitted = new(input);
+        return fitted.ChosenLength is double length ? fitted.LengthOf(length).MovedMm : null;
+    }
+
     private static (LoopPath Path, double TravelMm) Laid(FittedLoop fitted, double? travelMm)
     {
         double travel = travelMm ?? Math.Clamp(fitted.Closing ?? fitted.TrackMm / 2, 0, fitted.TrackMm);

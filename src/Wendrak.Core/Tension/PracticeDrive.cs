@@ -38,19 +38,25 @@ public static class PracticeDrive
     /// <exception cref="InvalidInputException">The loop has no window to practise for, or is refused.</exception>
     public static PracticeReading Read(PracticeInput input)
     {
-        SetInput loop = input.Loop;
+        (HiddenDrive hidden, _, _) = Behind(input.Seed, input.Loop);
+        return hidden.Read(input.Loop.Rounds, input.Lock);
+    }
+
+    /// <summary>The drive that answers for a loop, with the scale and the window it is judged in.</summary>
+    internal static (HiddenDrive Hidden, TightnessScale Scale, TensionWindow Window) Behind(int seed, SetInput loop)
+    {
         if (loop.Setting.Adjuster.IsOfSheave)
             throw new InvalidInputException(
                 "Loop.Setting.Adjuster.Kind",
                 "unsuited",
                 "Shims of a sheave have no simulated drive: practise on another loop."
             );
-        (SpanFacts span, TightnessScale scale) = Refusal.Under(
-            nameof(input.Loop),
+        TightnessScale scale = Refusal.Under(
+            nameof(PracticeInput.Loop),
             () =>
             {
                 SpanFacts facts = SpanFinder.Find(loop);
-                return (facts, new TightnessScale(loop.Loop.DriveElement == DriveElement.Chain, facts));
+                return new TightnessScale(loop.Loop.DriveElement == DriveElement.Chain, facts);
             }
         );
         TensionWindow window =
@@ -60,8 +66,7 @@ public static class PracticeDrive
                 "missing",
                 "Give a window: by the maker, or a layout and what pulls."
             );
-        HiddenDrive hidden = new(input.Seed, loop.Setting, scale, window);
-        return hidden.Read(loop.Rounds, input.Lock);
+        return (new(seed, loop.Setting, scale, window), scale, window);
     }
 
     /// <summary>What the person cannot see.</summary>
@@ -126,6 +131,31 @@ public static class PracticeDrive
         public double SlopePerUnit(IReadOnlyList<SetRound> rounds) =>
             _slope * _travel.Mm(rounds.Sum(r => r.LeftUnits), _setting.Adjuster.Step) / _setting.Adjuster.Step;
 
+        /// <summary>Tightness for each mm of the axle.</summary>
+        public double Slope => _slope;
+
+        /// <summary>Tightness as it was found, mean of the round.</summary>
+        public double Start => _start;
+
+        /// <summary>Tightness that the tight place has above the mean of the round.</summary>
+        public double RunOut => _runOut;
+
+        /// <summary>Tightness that bringing the nut to its torque adds.</summary>
+        public double Nut => _nut;
+
+        /// <summary>Gap in mm that bringing the nut to its torque adds.</summary>
+        public double GapNut => _gapNut;
+
+        /// <summary>Gap in mm for each mm that the right end is further back.</summary>
+        public double GapSlope => _gapSlope;
+
+        /// <summary>Way of the axle since it was found, mm.</summary>
+        public double WayMm(IReadOnlyList<SetRound> rounds) =>
+            _travel.Mm(
+                0,
+                rounds.Sum(r => _setting.Adjuster.HasTwoEnds ? (r.LeftUnits + r.RightUnits) / 2 : r.LeftUnits)
+            );
+
         public PracticeReading Read(IReadOnlyList<SetRound> rounds, LockState locked)
         {
             SeededValues noise = SeededValues.For(_seed, rounds.Count, (int)locked);
@@ -154,13 +184,8 @@ public static class PracticeDrive
             + _gapSlope * rounds.Sum(r => r.RightUnits - r.LeftUnits) * _setting.Adjuster.TravelMm
             + (locked == LockState.Torqued ? _gapNut : 0);
 
-        private double Middle(IReadOnlyList<SetRound> rounds, LockState locked)
-        {
-            double moved = rounds.Sum(r =>
-                _setting.Adjuster.HasTwoEnds ? (r.LeftUnits + r.RightUnits) / 2 : r.LeftUnits
-            );
-            return _start + _slope * _travel.Mm(0, moved) + (locked == LockState.Torqued ? _nut : 0);
-        }
+        private double Middle(IReadOnlyList<SetRound> rounds, LockState locked) =>
+            _start + _slope * WayMm(rounds) + (locked == LockState.Torqued ? _nut : 0);
 
         private Reading ReadAt(int position, double middle, SeededValues noise)
         {

@@ -16,16 +16,16 @@ public sealed class InstrumentTests(ITestOutputHelper output)
         (_, SetInput loop, PracticeInstrument instrument) = InstrumentCases.All.Single(c => c.Name == name);
         PracticeRun[] runs = [.. Enumerable.Range(0, Drives).Select(seed => PracticeRuns.Run(seed, loop, instrument))];
         foreach (var end in runs.GroupBy(r => r.End))
-            output.WriteLine($"{end.Key}: {end.Count()}, inside {end.Count(r => r.IsInside)}");
+            output.WriteLine($"{end.Key}: {end.Count()}, inside {end.Count(r => r.Tally.IsInside)}");
         output.WriteLine(
-            $"over by {runs.Max(r => r.OverByUnits):0.####} turn, rounds {runs.Average(r => r.Rounds):0.0}"
+            $"over by {runs.Max(r => r.Tally.OverByUnits):0.####} turn, rounds {runs.Average(r => r.Tally.Rounds):0.0}"
         );
         int[] dead = [.. runs.Select((r, seed) => (r, seed)).Where(x => x.r.IsDeadEnd).Select(x => x.seed)];
         Assert.True(dead.Length == 0, $"dead ends: {string.Join(", ", dead.Select(s => $"{s} {runs[s].End}"))}");
-        Assert.True(runs.Max(r => r.OverByUnits) <= loop.Setting.Adjuster.Step * (1 + 1e-9));
+        Assert.True(runs.Max(r => r.Tally.OverByUnits) <= loop.Setting.Adjuster.Step * (1 + 1e-9));
         Assert.True(runs.Count(r => r.End == NextStep.Done) >= 0.9 * Drives);
         Assert.True(
-            runs.Count(r => r.End == NextStep.Done && r.IsInside) >= 0.9 * runs.Count(r => r.End == NextStep.Done)
+            runs.Count(r => r.End == NextStep.Done && r.Tally.IsInside) >= 0.9 * runs.Count(r => r.End == NextStep.Done)
         );
     }
 }

@@ -55,10 +55,10 @@ public sealed class JudgementNumbersTests(ITestOutputHelper output)
         (_, SetInput loop, PracticeInstrument instrument) = InstrumentCases.All.Single(c => c.Name == name);
         PracticeRun[] runs = [.. Enumerable.Range(0, Drives).Select(s => PracticeRuns.Run(s, loop, instrument))];
         (int, int, double, double) result = (
-            runs.Sum(r => r.Rounds),
-            runs.Count(r => r.IsInside),
-            Math.Round(runs.Sum(r => r.TurnedUnits), 4),
-            Math.Round(runs.Sum(r => r.OverByUnits), 4)
+            runs.Sum(r => r.Tally.Rounds),
+            runs.Count(r => r.Tally.IsInside),
+            Math.Round(runs.Sum(r => r.Tally.TurnedUnits), 4),
+            Math.Round(runs.Sum(r => r.Tally.OverByUnits), 4)
         );
         output.WriteLine($"{name} {result}");
         Assert.Equal((rounds, inside, turned, over), result);

@@ -140,6 +140,7 @@ internal static class EvaluationQuestions
                 Warmth = isChain ? null : new(CaseMetal.Aluminium, 80, 20, set, 100_000),
                 RunningIn = isChain ? null : new(CordKind.Rubber, 24, set, 168),
                 Practice = new(3, set, LockState.Torqued),
+                PracticeScore = new(3, set.Practised!, set.Setting),
             },
             card.Machine.Id
         );

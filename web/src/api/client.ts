@@ -107,6 +107,7 @@ export type JobSheet = Schemas['JobSheet']
 export type JobPhoto = Schemas['JobPhoto']
 export type PhotoLine = Schemas['PhotoLine']
 export type PhotoShows = Schemas['PhotoShows']
+export type FindIndex = Schemas['FindIndex']
 export type JobReason = Schemas['JobReason']
 export type NewJob = Schemas['NewJob']
 export type SentEvent = Schemas['SentEvent']
@@ -301,6 +302,8 @@ export const loadKnownChain = (body: KnownChainInput, s: Signal = {}) =>
   answered(client.POST('/api/loads/known-chain', { body, ...s }))
 export const startParts = (body: Schemas['StartingPartsInput'], s: Signal = {}) =>
   answered(client.POST('/api/fit/starting-parts', { body, ...s }))
+/** Names of all that can be found, what was changed last first. */
+export const listNames = () => answered(client.GET('/api/find'))
 export const listPracticeMachines = () => answered(client.GET('/api/set/practice-machines'))
 export const warm = (body: Schemas['ThermalTensionInput'], s: Signal = {}) =>
   answered(client.POST('/api/set/warmth', { body, ...s }))

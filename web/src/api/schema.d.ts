@@ -905,6 +905,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Names of all that can be found, what was changed last first */
+        get: operations["listNames"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines/{id}/choice/{loopKey}": {
         parameters: {
             query?: never;
@@ -3627,6 +3644,23 @@ export interface components {
          * @enum {unknown}
          */
         DayOrder: "yearMonthDay" | "dayMonthYear" | "monthDayYear";
+        /** @description A round of somebody who decided alone, beside what the advisor would have said before it. */
+        DecidedRound: {
+            /**
+             * Format: int32
+             * @description Of the round; as found is 0 and is not decided.
+             */
+            index: number;
+            /** Format: double */
+            leftUnits: number;
+            /** Format: double */
+            rightUnits: number;
+            advised: components["schemas"]["NextStep"];
+            /** @description What it would have had turned; empty where nothing. */
+            moves: components["schemas"]["AdjusterMove"][];
+            /** @description True where the same was turned at each adjuster, within half of what a hand can make. */
+            isLikeAdvised: boolean;
+        };
         /**
          * @description What stands before the tenths.
          * @enum {unknown}
@@ -4084,6 +4118,7 @@ export interface components {
             warmth?: null | components["schemas"]["PartOfThermalTensionResult"];
             runningIn?: null | components["schemas"]["PartOfRunningInResult"];
             practice?: null | components["schemas"]["PartOfPracticeReading"];
+            practiceScore?: null | components["schemas"]["PartOfPracticeScore"];
         };
         /** @description What is asked of a machine at once: one member for each thing that can be known, null for what is not asked. */
         EvaluationParts: {
@@ -4127,6 +4162,7 @@ export interface components {
             warmth?: null | components["schemas"]["WarmthQuestion"];
             runningIn?: null | components["schemas"]["RunningInQuestion"];
             practice?: null | components["schemas"]["PracticeQuestion"];
+            practiceScore?: null | components["schemas"]["PracticeScoreQuestion"];
         };
         /** @description Everything a page wants to know of a machine, in one question. */
         EvaluationQuestion: {
@@ -4712,6 +4748,17 @@ export interface components {
             errorS: number;
             working: components["schemas"]["Working"];
         };
+        /** @description Names of all that can be found, what was changed last first. */
+        FindIndex: {
+            /** @description Of the yard, retired ones among them. */
+            machines: components["schemas"]["FoundMachine"][];
+            /** @description Setups that are tried. */
+            trials: components["schemas"]["FoundThing"][];
+            /** @description That are kept. */
+            aims: components["schemas"]["FoundThing"][];
+            /** @description That go on or wait. */
+            jobs: components["schemas"]["FoundJob"][];
+        };
         /** @description Which thing at which place, and until when it may go on. */
         FindingDetail: {
             /** @description What was looked at. */
@@ -4796,6 +4843,11 @@ export interface components {
              * @default false
              */
             isOffTheTrack: boolean;
+            /**
+             * Format: double
+             * @description How far what is moved goes from where it is as fitted, mm, positive tightens; null of what is fitted, and where it is not known.
+             */
+            movedMm?: null | number;
         };
         /** @description How the loop in view fits. */
         FitQuestion: {
@@ -5062,6 +5114,30 @@ export interface components {
             /** @description It was mended, nobody said yet whether it is gone, and that can still be said at its job. */
             asksIfGone: boolean;
         };
+        /** @description A job that goes on. */
+        FoundJob: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            machineId: number;
+            reason: components["schemas"]["JobReason"];
+            /** @description Null while it waits for nothing. */
+            waitsFor: null | string;
+        };
+        /** @description A chain or belt by its name. */
+        FoundLoop: {
+            key: string;
+            name: string;
+        };
+        /** @description A machine by its name. */
+        FoundMachine: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            isRetired: boolean;
+            /** @description Its chains and belts. */
+            loops: components["schemas"]["FoundLoop"][];
+        };
         /** @description A run between two speeds, found in a trace. */
         FoundRun: {
             /**
@@ -5091,6 +5167,14 @@ export interface components {
             gear: null | number;
             /** @description In which it may have been at the first speed: there the motor turns neither too slowly nor too fast. */
             possibleGears: number[];
+        };
+        /** @description Something of a machine by its name. */
+        FoundThing: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            machineId: number;
+            name: string;
         };
         FractionLeft: {
             /**
@@ -5535,6 +5619,52 @@ export interface components {
             value: number;
             /** @description Who told it, or where it was read; null where nobody said. */
             whose: null | string;
+        };
+        /** @description What the simulated drive hid, in the method it was read by, where it stands now. */
+        HiddenFacts: {
+            method: components["schemas"]["ReadingMethod"];
+            /**
+             * Format: double
+             * @description As it really is at the tight place, in the unit of tightness.
+             */
+            tightest: number;
+            /**
+             * Format: double
+             * @description The same as it would be read without a hand’s error; null where no method can tell it, as of a taut chain.
+             */
+            tightestReading: null | number;
+            /** Format: double */
+            loosestReading: null | number;
+            /**
+             * Format: double
+             * @description What the smallest step of the adjuster, of both ends where there are two, does to that.
+             */
+            perStepReading: null | number;
+            /**
+             * Format: double
+             * @description How many times as much it answers as such a drive usually does.
+             */
+            stifferBy: number;
+            /**
+             * Format: double
+             * @description What bringing its nut to torque adds to it.
+             */
+            nutReading: null | number;
+            /**
+             * Format: double
+             * @description As it really is; null where none is read.
+             */
+            gapMm: null | number;
+            /**
+             * Format: double
+             * @description What the smallest step of the right end alone does to the gap; null where none is read.
+             */
+            perStepGapMm: null | number;
+            /**
+             * Format: double
+             * @description What the nut adds to the gap; null where none is read.
+             */
+            nutGapMm: null | number;
         };
         /** @description What the hour counter said on a day. */
         HourEntry: {
@@ -9717,6 +9847,15 @@ export interface components {
             refused?: null | components["schemas"]["InputIssue"][];
         };
         /** @description What was known, or why not: one of both. */
+        PartOfPracticeScore: {
+            answer: null | components["schemas"]["PracticeScore"];
+            /**
+             * @description Fields by their path in the question of this part, or from `Scope` on. What was left out of the question and is wrong as
+             *     it is stored is named where it would stand there.
+             */
+            refused?: null | components["schemas"]["InputIssue"][];
+        };
+        /** @description What was known, or why not: one of both. */
         PartOfRailResult: {
             answer: null | components["schemas"]["RailResult"];
             /**
@@ -10220,6 +10359,53 @@ export interface components {
              * @description Null where none is read.
              */
             gapMm: null | number;
+        };
+        /** @description How somebody who decided alone fared, and what the advisor would have made of the same drive. */
+        PracticeScore: {
+            own: components["schemas"]["PracticeTally"];
+            /** @description The advisor from the same state as found; its readings have a hand’s error, too. */
+            master: components["schemas"]["PracticeTally"];
+            /** @description What it said last. */
+            masterEnd: components["schemas"]["NextStep"];
+            /** @description After as found, in order. */
+            rounds: components["schemas"]["DecidedRound"][];
+            hidden: components["schemas"]["HiddenFacts"];
+            workings: components["schemas"]["Working"][];
+        };
+        /** @description How somebody fared who set the simulated drive by their own decisions. */
+        PracticeScoreQuestion: {
+            /**
+             * Format: int32
+             * @description Tells one practice drive from another.
+             */
+            seed: number;
+            /** @description With the rounds that were kept; the first is as found. */
+            practised: components["schemas"]["PractisedVisit"];
+            setting?: null | components["schemas"]["LoopSetting"];
+        };
+        /** @description How somebody fared with one simulated drive. */
+        PracticeTally: {
+            /**
+             * Format: int32
+             * @description In which something was turned; as found and the last torque are not counted.
+             */
+            rounds: number;
+            /** @description True when the drive, as it really stands, is right in what was asked: tension, gap, or both. */
+            isInside: boolean;
+            /** @description True when it was read last with its nut at torque: only that is how it will run. */
+            isTorqued: boolean;
+            /**
+             * Format: double
+             * @description All that was turned on the way, either side and either way.
+             */
+            turnedUnits: number;
+            /**
+             * Format: double
+             * @description How far the tightest place ever went past the window, in units of the adjuster; 0 when it never did.
+             */
+            overByUnits: number;
+            /** @description Whether it may be left so. */
+            isRight: boolean;
         };
         /** @description A visit that only the page knows, since it is practised. */
         PractisedVisit: {
@@ -17050,6 +17236,53 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    listNames: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FindIndex"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
             };
             /** @description Conflict */
             409: {

@@ -1,40 +1,29 @@
 import { TextInput } from '@mantine/core'
-import { useQueries } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { listAims, listSetups } from '../api/client'
-import { useMachines, useOpenJobs } from '../api/queries'
-import { jobPath, REASON_WORDS } from '../job/words'
-import { choicePath } from '../machine/choicePath'
-import { choicesOf } from '../quantities/choices'
+import { listNames } from '../api/client'
+import { sentenceOf } from '../api/issues'
 import { Dialog } from '../shell/Dialog'
 import classes from './FindBox.module.css'
-import { PLACES } from './places'
-import { STATIONS } from './stations'
-
-interface Found {
-  label: string
-  hint: string
-  to: string
-}
+import { type Findable, findable, findBy } from './findable'
+import { recentPlaces, rememberPlace } from './recentPlaces'
 
 const MOST_SHOWN = 12
 
-/** Finds machines, their trials, aims and jobs, and the places on the rail, by any words of their name. */
+/** Finds machines, their stations, trials, aims and jobs, and the places on the rail, by any words of their name. */
 export default function FindBox({ onClose }: { onClose: () => void }) {
   const [words, setWords] = useState('')
   const [at, setAt] = useState(0)
   const navigate = useNavigate()
-  const places = usePlaces()
-  const found = useMemo(() => {
-    const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
-    return places
-      .filter((p) => wanted.every((w) => `${p.label} ${p.hint}`.toLowerCase().includes(w)))
-      .slice(0, MOST_SHOWN)
-  }, [places, words])
-  const go = (place: Found | undefined) => {
+  const names = useQuery({ queryKey: ['names'], queryFn: listNames })
+  const [recent] = useState(recentPlaces)
+  const all = useMemo(() => findable(names.data), [names.data])
+  const found = useMemo(() => findBy(words, all, recent, MOST_SHOWN), [words, all, recent])
+  const go = (place: Findable | undefined) => {
     if (!place) return
     onClose()
+    rememberPlace(place.to)
     navigate(place.to)
   }
   const onKey = (event: React.KeyboardEvent) => {
@@ -77,61 +66,16 @@ export default function FindBox({ onClose }: { onClose: () => void }) {
           </div>
         ))}
       </div>
-      {found.length === 0 && <p className="cap">Nothing is called that. Try part of a name.</p>}
+      {names.error ? (
+        <p role="alert" style={{ color: 'var(--stop)' }}>
+          {sentenceOf(names.error)}
+        </p>
+      ) : null}
+      {found.length === 0 && (
+        <p className="cap">
+          {names.isPending ? 'Reading the names …' : 'Nothing is called that. Try part of a name.'}
+        </p>
+      )}
     </Dialog>
   )
-}
-
-function usePlaces(): Found[] {
-  const machines = useMachines().data ?? []
-  const jobs = useOpenJobs().data ?? []
-  const setups = useQueries({
-    queries: machines.map(({ machine }) => ({
-      queryKey: ['setups', machine.id],
-      queryFn: () => listSetups(machine.id),
-    })),
-  })
-  const aims = useQueries({
-    queries: machines.map(({ machine }) => ({
-      queryKey: ['aims', machine.id],
-      queryFn: () => listAims(machine.id),
-    })),
-  })
-  const places: Found[] = PLACES.map((p) => ({ label: p.name, hint: p.hint, to: p.path }))
-  machines.forEach(({ machine, summary }, i) => {
-    const base = `/machines/${machine.id}`
-    for (const s of STATIONS) places.push({ label: machine.name, hint: s.name, to: `${base}/${s.path}` })
-    for (const loop of summary.loops)
-      places.push({
-        label: machine.name,
-        hint: summary.loops.length > 1 ? `Choice: kinds of drive, ${loop.name}` : 'Choice: kinds of drive',
-        to: choicePath(machine.id, loop.loopKey),
-      })
-    for (const setup of setups[i]?.data ?? [])
-      if (setup.status === 'trial')
-        places.push({
-          label: setup.name,
-          hint: `trial of ${machine.name}`,
-          to: `${base}/ratio?setup=${setup.id}`,
-        })
-    for (const aim of aims[i]?.data ?? [])
-      places.push({ label: aim.name, hint: `aim of ${machine.name}`, to: `${base}/aim?aim=${aim.id}` })
-    places.push({ label: machine.name, hint: 'all its jobs', to: `${base}/jobs` })
-    if (machine.retiredOn === null)
-      for (const { value, label } of choicesOf(REASON_WORDS))
-        places.push({
-          label: machine.name,
-          hint: `begin a job by ${label}`,
-          to: `${base}/jobs?begin=${value}`,
-        })
-  })
-  for (const job of jobs) {
-    const name = machines.find((m) => m.machine.id === job.machineId)?.machine.name ?? ''
-    places.push({
-      label: name,
-      hint: `job: ${REASON_WORDS[job.reason]}, ${job.waitsFor ? `waits for ${job.waitsFor}` : 'goes on'}`,
-      to: jobPath(job),
-    })
-  }
-  return places
 }

@@ -8,6 +8,7 @@ import { MachineBar } from '../machine/MachineBar'
 import { useWorkbench } from '../machine/useWorkbench'
 import { EmptyState } from '../shell/EmptyState'
 import { RestsOn } from './RestsOn'
+import classes from './Shell.module.css'
 import { StationStrip } from './StationStrip'
 
 /** A machine's page: bar, strip, and the station in view. */
@@ -59,6 +60,9 @@ function Shown({
   const bench = useWorkbench(card, setups, aims)
   return (
     <>
+      <a className={classes.skip} href="#station">
+        Skip to the station
+      </a>
       {/* What is edited here is the machine itself, whatever kind of it is in view. */}
       <MachineBar bench={{ ...bench, card: asFitted }}>
         <JobLink card={asFitted} />
@@ -66,7 +70,9 @@ function Shown({
       <StationStrip bench={bench} />
       <Stops card={card} />
       <RestsOn bench={bench} />
-      <Outlet context={bench} />
+      <div id="station">
+        <Outlet context={bench} />
+      </div>
     </>
   )
 }

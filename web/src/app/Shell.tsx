@@ -1,12 +1,13 @@
 import { useMantineColorScheme } from '@mantine/core'
-import { lazy, Suspense, useState } from 'react'
-import { Link, NavLink, Outlet } from 'react-router'
+import { lazy, Suspense, useEffect, useState } from 'react'
+import { Link, NavLink, Outlet, useLocation } from 'react-router'
 import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
 import { useShortcuts } from '../shell/shortcuts'
 import { LastSeenNotice } from './LastSeenNotice'
 import { PLACES } from './places'
 import { RenewedNotice } from './RenewedNotice'
+import { rememberPlace } from './recentPlaces'
 import classes from './Shell.module.css'
 import { StorageNotice } from './StorageNotice'
 import { UnsentNotice } from './UnsentNotice'
@@ -21,6 +22,8 @@ export function Shell() {
   const units = useUnits()
   const { toggleColorScheme } = useMantineColorScheme()
   useUndoKeys()
+  const { pathname } = useLocation()
+  useEffect(() => rememberPlace(pathname), [pathname])
   useShortcuts({
     '/': () => setFinding(true),
     '?': () => setHelping(true),

@@ -6,6 +6,7 @@ import { askFor } from '../api/evaluation'
 import { sentenceOf } from '../api/issues'
 import { lengthText } from '../loop/fitWords'
 import { LoopChoiceBar } from '../loop/LoopChoiceBar'
+import { PickBar } from '../loop/PickBar'
 import { type Fit, layoutOf, useFit } from '../loop/useFit'
 import { isToothed } from '../machine/driveElements'
 import { PartWorking } from '../machine/PartWorking'
@@ -75,6 +76,7 @@ export default function FitView() {
           {followUps}
           {tools}
         </div>
+        <PickBar bench={bench} />
       </div>
     )
   const answer = fit.answer.data
@@ -153,6 +155,7 @@ export default function FitView() {
         </Panel>
         {!bench.shown.isFitted && followUps}
       </div>
+      <PickBar bench={bench} />
       {isEditing && (
         <Suspense>
           <LayoutEditor bench={bench} fit={fit} layout={fit.layout} onClose={() => setEditing(false)} />

@@ -1,5 +1,5 @@
 import type { FittingLength, LoopFitResult } from '../api/client'
-import { lengthText, REASON_WORDS, STEP_WORDS, UNIT_WORDS } from '../loop/fitWords'
+import { lengthText, REASON_WORDS, STEP_WORDS, shiftText, UNIT_WORDS } from '../loop/fitWords'
 import { fixed, plain, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
@@ -59,7 +59,9 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
                   {l.length === fit.recommendedLength && <span className="cap"> best</span>}
                 </th>
                 <td className="num">{l.centreMm === null ? '–' : units.show('fine', l.centreMm)}</td>
-                {hasMoves && <td className="num">{l.movedMm === null ? '–' : shift(l.movedMm, units)}</td>}
+                {hasMoves && (
+                  <td className="num">{l.movedMm === null ? '–' : shiftText(l.movedMm, units)}</td>
+                )}
                 {hasSteps && (
                   <td className="num">{l.movedSteps === null ? '–' : stepsText(l.movedSteps, step.kind)}</td>
                 )}
@@ -71,7 +73,7 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
                 </td>
                 {hasWheelbase && (
                   <td className="num">
-                    {l.wheelbaseChangeMm === null ? '–' : shift(l.wheelbaseChangeMm, units)}
+                    {l.wheelbaseChangeMm === null ? '–' : shiftText(l.wheelbaseChangeMm, units)}
                   </td>
                 )}
               </tr>
@@ -91,9 +93,6 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
 /** “+12.4”, whole clicks and shims. */
 const stepsText = (steps: number, kind: keyof typeof STEP_WORDS) =>
   signed(Math.abs(steps) < 0.05 ? 0 : steps, kind === 'turn' ? 1 : 0)
-
-const shift = (mm: number, units: ReturnType<typeof useUnits>) =>
-  `${signed(units.toShown('fine', Math.abs(mm) < 1e-6 ? 0 : mm), units.system === 'inch' ? 3 : 1)}\u00a0${units.unitOf('fine')}`
 
 function Bar({ length }: { length: FittingLength }) {
   const used = length.travelUsedPercent

@@ -70,7 +70,8 @@ export const loopLabel = (loops: LoopSummary[], { loopKey, name }: LoopSummary) 
 export const faultPath = (machineId: number, loopKey: string) =>
   `/faults/${machineId}/${encodeURIComponent(loopKey)}`
 
-export const jobPath = ({ machineId, id }: JobSheet) => `/machines/${machineId}/jobs/${id}`
+export const jobPath = ({ machineId, id }: Pick<JobSheet, 'machineId' | 'id'>) =>
+  `/machines/${machineId}/jobs/${id}`
 
 /** “Tarn · since 2026-11-26”. */
 export const sinceText = ({ who, openedOn, state }: JobSheet) =>

@@ -68,6 +68,10 @@ export function clearanceText(figure: ClearanceFigure, units: Units): string {
   }
 }
 
+/** “−4.2 mm”, “+0.165 in”: how far something goes. */
+export const shiftText = (mm: number, units: Units): string =>
+  `${signed(units.toShown('fine', Math.abs(mm) < 1e-6 ? 0 : mm), units.system === 'inch' ? 3 : 1)}\u00a0${units.unitOf('fine')}`
+
 /** Where the axle goes with a pair, or what the present length lacks. */
 export function moveText(
   fit: PairFit | undefined,

@@ -1,45 +1,25 @@
 import { Button, Group } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
-import { addTrial, fitSetup } from '../api/client'
+import { fitSetup } from '../api/client'
 import { sentenceOf } from '../api/issues'
 import { useChange } from '../api/queries'
 import { useShortcuts } from '../shell/shortcuts'
 import { useFitAgain } from './useFitAgain'
-import { isSameChoice, type Workbench } from './useWorkbench'
+import { useKeepTrial } from './useKeepTrial'
+import type { Workbench } from './useWorkbench'
 
 /** What can be done with the wheels in view: keep, fit, go back, compare. */
 export function SetupActions({ bench, onSideBySide }: { bench: Workbench; onSideBySide?: () => void }) {
-  const { shown, card, trials } = bench
-  const keep = useChange(() =>
-    addTrial(card.machine.id, {
-      name: nextName(trials.map((t) => t.name)),
-      loops: shown.loops.filter((l) => {
-        const before = card.fitted.loops.find((f) => f.loopKey === l.loopKey)
-        return before === undefined || !isSameChoice(before, l)
-      }),
-      roadWheels: null,
-      note: null,
-      kindsOf: shown.kindsOf ?? null,
-    }),
-  )
+  const { shown, trials } = bench
   const fit = useChange(fitSetup.bind(null, shown.setup?.id ?? 0))
   const again = useFitAgain()
   const failed = (error: unknown) => notifications.show({ color: 'red', message: sentenceOf(error) })
-  const isPicked = !shown.isFitted && !shown.setup
-  const onKeep = () =>
-    isPicked &&
-    keep.mutate(undefined, {
-      onSuccess: (trial) => {
-        bench.set({ setup: String(trial.id), pick: null })
-        notifications.show({ message: `Kept as ${trial.name}.` })
-      },
-      onError: failed,
-    })
-  useShortcuts({ t: onKeep })
+  const { isPicked, isPending, keep } = useKeepTrial(bench)
+  useShortcuts({ t: keep })
   return (
     <Group mt="sm" gap="xs" data-no-print>
       {isPicked && (
-        <Button size="sm" onClick={onKeep} loading={keep.isPending}>
+        <Button size="sm" onClick={keep} loading={isPending}>
           Keep as a trial
         </Button>
       )}
@@ -83,13 +63,4 @@ export function SetupActions({ bench, onSideBySide }: { bench: Workbench; onSide
       )}
     </Group>
   )
-}
-
-/** “Trial A”, “Trial B”, …: the first letter not in use. */
-export function nextName(taken: string[]): string {
-  for (let i = 0; i < 26; i++) {
-    const name = `Trial ${String.fromCharCode(65 + i)}`
-    if (!taken.includes(name)) return name
-  }
-  return `Trial ${taken.length + 1}`
 }

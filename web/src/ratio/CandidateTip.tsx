@@ -1,4 +1,5 @@
 import { Portal } from '@mantine/core'
+import { useMediaQuery } from '@mantine/hooks'
 import { useState } from 'react'
 import type { RatioCandidate } from '../api/client'
 import type { Workbench } from '../machine/useWorkbench'
@@ -24,7 +25,10 @@ export function CandidateTip({
   const left = Math.max(GAP, Math.min(window.innerWidth - WIDTH - GAP, mark.x + mark.width / 2 - WIDTH / 2))
   // Below its mark, or above it where the screen ends: never cut off by the panel.
   const below = mark.bottom + GAP
-  const top = below + height > window.innerHeight ? Math.max(GAP, mark.top - GAP - height) : below
+  // A finger lies on the mark and below it: one line above says what was hit, the bar at the foot says the rest.
+  const isTouched = useMediaQuery('(pointer: coarse)', false, { getInitialValueInEffect: false })
+  const isAbove = isTouched || below + height > window.innerHeight
+  const top = isAbove ? Math.max(GAP, mark.top - GAP - height) : below
   const remarks = remarksOf(c)
   return (
     <Portal>
@@ -38,31 +42,33 @@ export function CandidateTip({
         <span>
           {c.changedSprockets === 'nothing' ? 'as fitted' : `${signed(c.changePercent, 1)} % ${c.direction}`}
         </span>
-        <dl>
-          {c.aimShaftSpeedRpm !== null && (
-            <>
-              <dt>at the aim</dt>
-              <dd>{rpm(c.aimShaftSpeedRpm)} rpm</dd>
-            </>
-          )}
-          <dt>overall</dt>
-          <dd>{figure(c.overallRatio)}</dd>
-          {c.bandGears.some((g) => g !== '') && (
-            <>
-              <dt>meets the aim in</dt>
-              <dd>{c.bandGears.map(gearName).join(', ')}</dd>
-            </>
-          )}
-          <dt>work</dt>
-          <dd>{workText(c)}</dd>
-          <dt>parts and work cost</dt>
-          <dd>{moneyText(c)}</dd>
-          <dt>stock</dt>
-          <dd>{supplyWord(c).text}</dd>
-          {c.loops.map((p) => (
-            <Wear key={p.loopKey} pick={p} />
-          ))}
-        </dl>
+        {!isTouched && (
+          <dl>
+            {c.aimShaftSpeedRpm !== null && (
+              <>
+                <dt>at the aim</dt>
+                <dd>{rpm(c.aimShaftSpeedRpm)} rpm</dd>
+              </>
+            )}
+            <dt>overall</dt>
+            <dd>{figure(c.overallRatio)}</dd>
+            {c.bandGears.some((g) => g !== '') && (
+              <>
+                <dt>meets the aim in</dt>
+                <dd>{c.bandGears.map(gearName).join(', ')}</dd>
+              </>
+            )}
+            <dt>work</dt>
+            <dd>{workText(c)}</dd>
+            <dt>parts and work cost</dt>
+            <dd>{moneyText(c)}</dd>
+            <dt>stock</dt>
+            <dd>{supplyWord(c).text}</dd>
+            {c.loops.map((p) => (
+              <Wear key={p.loopKey} pick={p} />
+            ))}
+          </dl>
+        )}
         {remarks.map((r) => (
           <p key={r}>▲ {r}</p>
         ))}

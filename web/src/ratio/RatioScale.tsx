@@ -1,5 +1,5 @@
-import { useElementSize } from '@mantine/hooks'
-import { useMemo, useState } from 'react'
+import { useElementSize, useWindowEvent } from '@mantine/hooks'
+import { useMemo, useRef, useState } from 'react'
 import type { RatioCandidate } from '../api/client'
 import type { Workbench } from '../machine/useWorkbench'
 import { fixed, gearName, plain } from '../quantities/format'
@@ -26,6 +26,8 @@ const LEFT = 46
 const RIGHT_PAD = 18
 /** Pixels between neighbours that a number in its ring wants. */
 const ROOM_FOR_NUMBERS = 19
+/** Pixels round a press in which the nearest mark is meant. */
+const SNAP = 26
 /** Wider than this the scale is not made for their sake: marks shrink to dots instead. */
 const WIDEST = 1100
 
@@ -40,7 +42,9 @@ export function RatioScale({
   mode: ScaleMode
 }) {
   const { ref, width } = useElementSize()
+  const svg = useRef<SVGSVGElement>(null)
   const [hovered, setHovered] = useState<{ point: Point; mark: DOMRect }>()
+  useWindowEvent('scroll', () => setHovered(undefined), { passive: true })
   const { points, rows } = useMemo(() => layOut(bench, search, mode), [bench, search, mode])
   const needed = useMemo(() => (mode === 'final' ? roomNeeded(points) : 0), [points, mode])
   const svgWidth = Math.max(260, width, needed <= WIDEST ? needed : 0)
@@ -66,6 +70,18 @@ export function RatioScale({
     event.preventDefault()
     pick(next)
   }
+  // A finger seldom hits a dot: the nearest mark is meant.
+  const snap = (event: React.MouseEvent) => {
+    const box = svg.current?.getBoundingClientRect()
+    if (!box || (event.target instanceof Element && event.target.closest('[role="option"]'))) return
+    const [x, y] = [event.clientX - box.left, event.clientY - box.top]
+    const away = (p: Point) => Math.hypot(scale.x(p.ratio) - x, yOf(p.row) - y)
+    const [nearest] = [...points].sort((a, b) => away(a) - away(b))
+    if (!nearest || away(nearest) > SNAP) return
+    pick(nearest)
+    const mark = document.getElementById(idOf(nearest))
+    if (mark) setHovered({ point: nearest, mark: mark.getBoundingClientRect() })
+  }
   // Marks that matter lie on top: others, then hits, then fitted and picked.
   const drawn = [...points].sort((a, b) => weight(a, picked) - weight(b, picked))
   return (
@@ -77,9 +93,11 @@ export function RatioScale({
         aria-activedescendant={picked ? idOf(picked) : undefined}
         className={classes.marks}
         onKeyDown={onKey}
+        onClick={snap}
         onMouseLeave={() => setHovered(undefined)}
+        onScroll={() => setHovered(undefined)}
       >
-        <svg width={svgWidth} height={height} role="presentation">
+        <svg width={svgWidth} height={height} role="presentation" ref={svg}>
           <Bands bands={bands} scale={scale} mode={mode} rows={rows} height={height} />
           <path d={`M${LEFT} ${TOP - 4}H${right + 8}`} stroke="var(--faint)" />
           {scale.ticks.map(({ value, isLabelled }) => (

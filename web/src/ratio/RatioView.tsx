@@ -2,6 +2,7 @@ import { Button, SegmentedControl, Select } from '@mantine/core'
 import { lazy, Suspense, useState } from 'react'
 import type { RatioRanking } from '../api/client'
 import { useEvaluation } from '../api/evaluation'
+import { PickBar } from '../loop/PickBar'
 import { rangeText, targetText } from '../machine/targets'
 import { useBench } from '../machine/useWorkbench'
 import work from '../machine/work.module.css'
@@ -146,6 +147,7 @@ export default function RatioView() {
           <FollowUpPanel bench={bench} />
         </Suspense>
       </div>
+      <PickBar bench={bench} />
       {isWorking && <RatioWorking bench={bench} search={search} onClose={() => setWorking(false)} />}
       <Suspense>{isSideBySide && <SideBySide bench={bench} onClose={() => setSideBySide(false)} />}</Suspense>
     </div>

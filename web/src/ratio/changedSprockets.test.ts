@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { nextName } from '../machine/SetupActions'
+import { nextName } from '../machine/useKeepTrial'
 import { candidateOf } from './candidates.testing'
 import { neighbour, type Point } from './RatioScale'
 import { stepped } from './stepped'

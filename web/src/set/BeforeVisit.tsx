@@ -7,8 +7,9 @@ export function BeforeVisit({ setting, isPracticeOnly }: { setting: Setting; isP
   return isPracticeOnly ? (
     <Panel title="A simulated drive">
       <p>
-        It has its own hidden stiffness, run-out, skew and nut, and no two are alike. Read it, turn what is
-        advised, read it again, until it is tight enough and straight.
+        It has its own hidden stiffness, run-out, skew and nut, and no two are alike. Read it, decide which
+        adjuster to turn, which way and how far, and read it again, until you call it right: then what was
+        hidden is shown, and what the advisor would have done.
       </p>
       <Button size="sm" mt="sm" onClick={setting.practise}>
         Begin with one as it was found

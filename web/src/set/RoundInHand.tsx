@@ -15,6 +15,7 @@ export function RoundInHand({
   setting,
   round,
   isFirst,
+  isDecided,
   position,
   isPending,
   refusal,
@@ -23,6 +24,8 @@ export function RoundInHand({
   setting: Setting
   round: RoundDraft
   isFirst: boolean
+  /** What was done before it stands, and is not said again. */
+  isDecided: boolean
   /** Place that is chosen. */
   position: number
   isPending: boolean
@@ -44,7 +47,7 @@ export function RoundInHand({
       title={isFirst ? 'As found' : `Round ${setting.job?.rounds.length}`}
       note={inHand ? (now.learnAnew ? 'being read · learns anew' : 'being read') : 'not read yet'}
     >
-      {!isFirst && (
+      {!isFirst && !isDecided && (
         <TurnedFields how={how.adjuster} shims={how.shims ?? null} round={round} refusal={refusal} at={at} />
       )}
       <Group gap="xs" mt={8} data-no-print>

@@ -1,4 +1,4 @@
-import { Button, SegmentedControl } from '@mantine/core'
+import { SegmentedControl } from '@mantine/core'
 import { lazy, Suspense, useState } from 'react'
 import type { LoopSetting, SetAdvice, SetJob } from '../api/client'
 import { sentenceOf } from '../api/issues'
@@ -19,6 +19,7 @@ import { CautionsFirst } from './CautionsFirst'
 import { Instruments } from './Instruments'
 import { NextCard } from './NextCard'
 import { NextChoices } from './NextChoices'
+import { Practised } from './Practised'
 import { ReadingRing } from './ReadingRing'
 import { RoundInHand } from './RoundInHand'
 import { RoundSummary } from './RoundSummary'
@@ -30,6 +31,7 @@ import { SideMatchFigure } from './SideMatchFigure'
 import { ToReach } from './ToReach'
 import type { TypedClosing } from './useClosing'
 import { usePlace } from './usePlace'
+import { begun, type PracticeDecision, usePracticeDecision } from './usePracticeDecision'
 import { useRound } from './useRound'
 import { type Setting, useSetting } from './useSetting'
 import { useVisit } from './useVisit'
@@ -52,7 +54,8 @@ export default function SetView() {
   const visit = useVisit(bench)
   // What the round in hand begins with is the advice that stood before it was begun.
   const [before, setBefore] = useState<SetAdvice | undefined>()
-  const round = useRound(visit, before)
+  const practice = usePracticeDecision(visit?.job, visit?.isPractice === true)
+  const round = useRound(visit, before, begun(practice))
   const setting = useSetting(bench, visit, draft, round.round)
   if (setting && !round.round && setting.advice.data !== before) setBefore(setting.advice.data)
   if (!setting)
@@ -74,6 +77,7 @@ export default function SetView() {
       setting={setting}
       draft={draft}
       round={round}
+      practice={practice}
       onDraft={setDraft}
     />
   )
@@ -84,12 +88,14 @@ function Visit({
   setting,
   draft,
   round,
+  practice,
   onDraft,
 }: {
   bench: ReturnType<typeof useBench>
   setting: Setting
   draft: LoopSetting | null
   round: ReturnType<typeof useRound>
+  practice: PracticeDecision | undefined
   onDraft: (draft: LoopSetting | null) => void
 }) {
   const [isBay, setBay] = useState(false)
@@ -99,7 +105,8 @@ function Visit({
   const [nextCheckOn, setNextCheckOn] = useState('')
   const [typed, setTyped] = useState<TypedClosing>({ note: '', reason: '' })
   const [isWorking, setWorking] = useState(false)
-  useShortcuts({ b: () => setBay((was) => !was) })
+  const isMine = practice?.isMine === true
+  useShortcuts({ b: () => setBay((was) => !was && !isMine) })
   const units = useUnits()
   const fit = useFit(bench)
   const { job, advice } = setting
@@ -134,6 +141,9 @@ function Visit({
       onDraft={onDraft}
       onMended={() => round.change({ learnAnew: true, leftUnits: 0, rightUnits: 0, assumed: ['lock'] })}
     />
+  )
+  const cautions = answer && job && !job.cautions && (
+    <CautionsFirst first={answer.manual.cautions[0] ?? ''} onConfirm={confirm} />
   )
   // A practised visit is signed by nobody.
   const closing = answer &&
@@ -215,34 +225,29 @@ function Visit({
       <div className={classes.column}>
         {!job && <BeforeVisit setting={setting} isPracticeOnly={isPracticeOnly} />}
         {!job && records}
-        {setting.isPractice && (
-          <p role="note" className={classes.practice}>
-            Practice: a simulated drive, nothing is stored.{' '}
-            <Button
-              size="compact-xs"
-              variant="default"
-              onClick={() => {
-                round.clear()
-                setting.leavePractice()
-              }}
-            >
-              {isPracticeOnly ? 'Another one' : 'Leave it'}
-            </Button>
-          </p>
+        {practice && (
+          <Practised
+            bench={bench}
+            setting={setting}
+            practice={practice}
+            draft={draft}
+            positions={positions}
+            inHand={inHand}
+            cautions={cautions}
+            onLeave={() => {
+              round.clear()
+              setting.leavePractice()
+            }}
+          />
         )}
-        {answer && job && (
+        {answer && job && !isMine && (
           <NextCard
             advice={answer}
             round={rounds.length + (inHand && !readOn ? 1 : 0)}
             positions={positions}
             inHand={inHand}
             isStale={advice.isStale}
-            cautions={
-              !job.cautions &&
-              answer.next === 'turn' && (
-                <CautionsFirst first={answer.manual.cautions[0] ?? ''} onConfirm={confirm} />
-              )
-            }
+            cautions={answer.next === 'turn' && cautions}
             choices={choices}
             onWorking={() => setWorking(true)}
           />
@@ -252,6 +257,7 @@ function Visit({
             machineId={bench.card.machine.id}
             setting={setting}
             job={job}
+            noBay={isMine ? 'Bay mode tells what to do: choose “tell me” first.' : null}
             onBay={() => setBay(true)}
           />
         )}
@@ -265,7 +271,7 @@ function Visit({
         ) : null}
         {job && (
           <>
-            {!isBay && (
+            {!isBay && (practice?.isReadable ?? true) && (
               <Instruments
                 setting={setting}
                 position={position}
@@ -275,15 +281,18 @@ function Visit({
                 onReadings={(readings, gapMm) => round.change({ readings, gapMm })}
               />
             )}
-            <RoundInHand
-              setting={setting}
-              round={round}
-              isFirst={rounds.length === 0}
-              position={position}
-              isPending={setting.isPending}
-              refusal={advice.error}
-              onKeep={keepRound}
-            />
+            {(practice?.isReadable ?? true) && (
+              <RoundInHand
+                setting={setting}
+                round={round}
+                isFirst={rounds.length === 0}
+                isDecided={isMine}
+                position={position}
+                isPending={setting.isPending}
+                refusal={advice.error}
+                onKeep={keepRound}
+              />
+            )}
             {answer && (
               <RoundsPanel
                 rounds={rounds}
@@ -304,6 +313,7 @@ function Visit({
         setting={setting}
         fit={fit}
         draft={draft}
+        isTold={!isMine}
         gapMm={shown?.gapMm ?? null}
         onDraft={onDraft}
         onConfirm={confirm}

@@ -22,6 +22,7 @@ export function SideColumn({
   setting,
   fit,
   draft,
+  isTold,
   gapMm,
   onDraft,
   onConfirm,
@@ -31,6 +32,8 @@ export function SideColumn({
   setting: Setting
   fit: Fit | undefined
   draft: LoopSetting | null
+  /** Whether the page tells what to turn. */
+  isTold: boolean
   /** Of the round in view. */
   gapMm: number | null
   onDraft: (draft: LoopSetting | null) => void
@@ -46,7 +49,7 @@ export function SideColumn({
     <div className={classes.column}>
       {answer?.setting.adjuster.hasTwoEnds && (
         <Panel title="Tracking">
-          <TrackingPicture advice={answer} gapMm={gapMm} />
+          <TrackingPicture advice={isTold ? answer : { ...answer, moves: [] }} gapMm={gapMm} />
         </Panel>
       )}
       {answer && (

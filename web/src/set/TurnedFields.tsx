@@ -26,7 +26,7 @@ export function TurnedFields({
   how: Adjuster
   /** Of a sheave; null elsewhere. */
   shims: LoopSetting['shims']
-  round: RoundDraft
+  round: Pick<RoundDraft, 'say'> & { now: Pick<RoundDraft['now'], 'leftUnits' | 'rightUnits' | 'assumed'> }
   refusal: unknown
   /** Where the round stands in what is asked. */
   at: string

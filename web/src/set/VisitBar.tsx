@@ -1,5 +1,6 @@
 import { Button, Group, SegmentedControl } from '@mantine/core'
 import type { SetJob } from '../api/client'
+import { ReasonedButton } from '../shell/ReasonedButton'
 import { useUndoNotice } from '../shell/useUndoNotice'
 import type { Setting } from './useSetting'
 
@@ -8,11 +9,14 @@ export function VisitBar({
   machineId,
   setting,
   job,
+  noBay,
   onBay,
 }: {
   machineId: number
   setting: Setting
   job: SetJob
+  /** Why there is none; null where there is. */
+  noBay: string | null
   onBay: () => void
 }) {
   const tellUndo = useUndoNotice()
@@ -29,9 +33,9 @@ export function VisitBar({
           { value: 'trackingOnly', label: 'tracking only' },
         ]}
       />
-      <Button size="compact-sm" variant="default" onClick={onBay}>
+      <ReasonedButton size="compact-sm" variant="default" why={noBay} onClick={onBay}>
         Bay mode
-      </Button>
+      </ReasonedButton>
       {!setting.isPractice && job.rounds.length === 0 && (
         <Button
           size="compact-sm"

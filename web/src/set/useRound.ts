@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import { type SetAdvice, type SetReading, type SetRound, whoAmI } from '../api/client'
+import type { Turned } from './usePracticeDecision'
 import type { Visit } from './useVisit'
 
 const KEEP_AFTER_MS = 400
@@ -36,7 +37,12 @@ interface Local {
  * The round in hand: as it was stored, with what is read here and on whatever device. Every change of it is stored.
  * It begins with what the advice said should be turned, as assumed: whoever turned it says so, or what was turned instead.
  */
-export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined): RoundDraft {
+export function useRound(
+  visit: Visit | undefined,
+  advice: SetAdvice | undefined,
+  /** What was decided to be done before it, in the place of what was told. */
+  decided?: Turned,
+): RoundDraft {
   const job = visit?.job
   const [local, setLocal] = useState<Local | null>(null)
   const stored = job?.inHand?.round ?? null
@@ -67,6 +73,7 @@ export function useRound(visit: Visit | undefined, advice: SetAdvice | undefined
     wayLeftMm: null,
     assumed: !isFirst && (advice?.moves.length ?? 0) > 0 ? ['turned', 'lock'] : ['lock'],
     learnAnew: false,
+    ...decided,
   })
   const update = (next: (now: SetRound) => SetRound | null, isRead = false, discards: number[] = []) =>
     job &&

@@ -11,6 +11,7 @@ import { METHOD_WORDS, readingText } from '../loop/readings'
 import { choicesOf } from '../quantities/choices'
 import { figure, plain } from '../quantities/format'
 import type { Units } from '../quantities/units'
+import type { Decision } from './usePracticeDecision'
 
 /** What the core's answers about setting are called on the page. */
 
@@ -237,6 +238,20 @@ function rightIn({ isTensionInside, isTrackInside, setting }: SetAdvice): string
   if (isTensionInside && isTrackInside) return 'Tight enough and straight'
   if (isTensionInside) return setting.gapSide ? 'Tight enough; tracking was not read' : 'Tight enough'
   return isTrackInside ? 'Straight; tension was not read' : 'Nothing was read outside'
+}
+
+/** “left +1/4, right hold”, “nut tight, then read”: what somebody decided who practises. */
+export function decisionText(
+  { what, leftUnits, rightUnits }: Pick<Decision, 'what' | 'leftUnits' | 'rightUnits'>,
+  { setting: { adjuster }, manual }: SetAdvice,
+): string {
+  if (what === 'tighten') return `${manual.lock} tight, then read`
+  if (what === 'right') return 'it is right'
+  if (what === 'stop') return 'stop and look'
+  const turned = (units: number) => turnedText(units, adjuster.kind)
+  return adjuster.hasTwoEnds
+    ? `left ${turned(leftUnits)}, right ${turned(rightUnits)}`
+    : `${manual.handles} ${turned(leftUnits)}`
 }
 
 /** The window every instruction goes by, and where it comes from. */

@@ -1,0 +1,27 @@
+namespace Wendrak.Core.Records;
+
+/// <summary>Names of all that can be found, what was changed last first.</summary>
+/// <param name="Machines">Of the yard, retired ones among them.</param>
+/// <param name="Trials">Setups that are tried.</param>
+/// <param name="Aims">That are kept.</param>
+/// <param name="Jobs">That go on or wait.</param>
+public sealed record FindIndex(
+    IReadOnlyList<FoundMachine> Machines,
+    IReadOnlyList<FoundThing> Trials,
+    IReadOnlyList<FoundThing> Aims,
+    IReadOnlyList<FoundJob> Jobs
+);
+
+/// <summary>A machine by its name.</summary>
+/// <param name="Loops">Its chains and belts.</param>
+public sealed record FoundMachine(long Id, string Name, bool IsRetired, IReadOnlyList<FoundLoop> Loops);
+
+/// <summary>A chain or belt by its name.</summary>
+public sealed record FoundLoop(string Key, string Name);
+
+/// <summary>Something of a machine by its name.</summary>
+public sealed record FoundThing(long Id, long MachineId, string Name);
+
+/// <summary>A job that goes on.</summary>
+/// <param name="WaitsFor">Null while it waits for nothing.</param>
+public sealed record FoundJob(long Id, long MachineId, JobReason Reason, string? WaitsFor);
