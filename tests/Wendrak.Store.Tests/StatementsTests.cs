@@ -3,6 +3,7 @@ using SQLitePCL;
 using Wendrak.Core.Records;
 using Wendrak.Core.Tension;
 using Wendrak.Store.Demo;
+using Wendrak.Store.Machines;
 
 namespace Wendrak.Store.Tests;
 
@@ -49,6 +50,7 @@ public sealed class StatementsTests : IDisposable
                     () => _store.History.ListAsync(null, null, 50),
                     () => _store.Files.WriteAsync(1),
                     () => _store.Logs.PageAsync(1, new(), null, 50),
+                    () => new FindReader(_store.Database, _store.Jobs).ReadAsync(),
                     () => _store.Logs.CompareAsync(1, new(Core.Logbook.ComparedMeasure.Fuel)),
                 ]
         )

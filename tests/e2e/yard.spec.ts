@@ -295,3 +295,35 @@ test('an empty yard has three doors, and the demo comes back through one', async
   // In a yard where machines stand it is not taken in once more.
   expect((await page.request.post('/api/demo')).status()).toBe(422)
 })
+
+test('a job sheet has the stations and the visit that were chosen, for whom, and no control', async ({
+  page,
+}) => {
+  await page.goto('/machines/2/fit?setup=')
+  await page.getByRole('link', { name: 'Print a job sheet' }).click()
+  await expect(page).toHaveURL(/machines\/2\/sheet\?.*of=fit/)
+  const sheet = page.getByRole('region', { name: /on the sheet$/ })
+  await expect(sheet).toHaveCount(1)
+  await page.getByRole('group', { name: 'Stations on the sheet' }).getByText('Loads').click()
+  await expect(sheet).toHaveCount(2)
+  await page.getByRole('combobox', { name: 'Visits with their record' }).click()
+  await page.getByRole('option', { name: /2026-09-14/ }).click()
+  await page.keyboard.press('Escape')
+  await page.getByLabel('For whom').fill('Ann')
+  await expect(page.getByRole('heading', { name: /^Set record: Dunlin/ })).toBeVisible()
+  // What is on the sheet is looked at: its keys do nothing, once or twice.
+  const before = (await (await page.request.get('/api/machines/2/setups')).json()).length
+  await page.locator('body').click({ position: { x: 5, y: 5 } })
+  await page.keyboard.press('t')
+  expect((await (await page.request.get('/api/machines/2/setups')).json()).length).toBe(before)
+  // Also from the dark: paper is light.
+  await page.emulateMedia({ media: 'print', colorScheme: 'dark' })
+  await expect(page.getByRole('heading', { name: /^Job sheet: Dunlin/ })).toBeVisible()
+  await expect(page.getByText(/for Ann/)).toBeVisible()
+  for (const gone of ['Stations', 'Places'])
+    await expect(page.getByRole('navigation', { name: gone, includeHidden: true })).toBeHidden()
+  await expect(page.getByRole('region', { name: 'Job sheet' })).toBeHidden()
+  expect(await page.evaluate(() => getComputedStyle(document.body).backgroundColor)).toBe(
+    'rgb(255, 255, 255)',
+  )
+})

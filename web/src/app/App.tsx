@@ -66,6 +66,7 @@ const router = createBrowserRouter([
             lazy: async () => ({ Component: (await s.load()).default }),
           })),
           { path: 'choice', lazy: { Component: async () => (await import('../choice/ChoiceView')).default } },
+          { path: 'sheet', lazy: { Component: async () => (await import('./JobSheetPage')).default } },
           { path: 'jobs', lazy: { Component: async () => (await import('../job/JobsPage')).default } },
           { path: 'jobs/:jobId', lazy: { Component: async () => (await import('../job/JobPage')).default } },
           {

@@ -5,7 +5,7 @@ import { useAims, useMachine, useMachineWith, useSetups } from '../api/queries'
 import { JobLink } from '../job/JobLink'
 import { Stops } from '../loop/Stops'
 import { MachineBar } from '../machine/MachineBar'
-import { useWorkbench } from '../machine/useWorkbench'
+import { BenchContext, useWorkbench } from '../machine/useWorkbench'
 import { EmptyState } from '../shell/EmptyState'
 import { RestsOn } from './RestsOn'
 import classes from './Shell.module.css'
@@ -26,6 +26,11 @@ export default function MachinePage() {
 
 /** Where hands are at work: what is on the machine is set and looked at, whatever is in view beside it. */
 const WORK = /\/(set|check|jobs)(\/|$)/
+
+/** What is printed by itself: the strip with every station's figure is no part of it. */
+const RECORD = /\/set\/\d+/
+/** What has a head of its own on paper. */
+const SHEET = /\/sheet$/
 
 /** Of another kind of chain or belt the machine is shown with that on it. */
 function OpenMachine({ card: asFitted, setups, aims }: { card: MachineCard; setups: Setup[]; aims: Aim[] }) {
@@ -58,20 +63,28 @@ function Shown({
   aims: Aim[]
 }) {
   const bench = useWorkbench(card, setups, aims)
+  const { pathname } = useLocation()
+  const isSheet = SHEET.test(pathname)
   return (
     <>
       <a className={classes.skip} href="#station">
         Skip to the station
       </a>
       {/* What is edited here is the machine itself, whatever kind of it is in view. */}
-      <MachineBar bench={{ ...bench, card: asFitted }}>
-        <JobLink card={asFitted} />
-      </MachineBar>
-      <StationStrip bench={bench} />
+      <div data-no-print={isSheet || undefined}>
+        <MachineBar bench={{ ...bench, card: asFitted }}>
+          <JobLink card={asFitted} />
+        </MachineBar>
+      </div>
+      <div data-no-print={isSheet || RECORD.test(pathname) || undefined}>
+        <StationStrip bench={bench} />
+      </div>
       <Stops card={card} />
       <RestsOn bench={bench} />
       <div id="station">
-        <Outlet context={bench} />
+        <BenchContext value={bench}>
+          <Outlet />
+        </BenchContext>
       </div>
     </>
   )

@@ -38,6 +38,7 @@ export function findable(index: FindIndex | undefined): Findable[] {
         faultPath(id, loop.key),
       )
     add('what it took, cost and brought', `${base}/check?view=brought`)
+    add('job sheet to print', `${base}/sheet`)
     add('all its jobs', `${base}/jobs`)
     if (!isRetired)
       for (const { value, label } of choicesOf(REASON_WORDS))

@@ -1,6 +1,6 @@
 import { ActionIcon, Button, Menu, SegmentedControl } from '@mantine/core'
 import { type ReactNode, useState } from 'react'
-import { useLocation } from 'react-router'
+import { Link, useLocation } from 'react-router'
 import { dayText } from '../quantities/days'
 import { useUnits } from '../quantities/units'
 import { History } from '../shell/History'
@@ -21,7 +21,7 @@ const MOST_TABS = 4
 export function MachineBar({ bench, children }: { bench: Workbench; children?: ReactNode }) {
   const { machine, summary } = bench.card
   const units = useUnits()
-  const { pathname } = useLocation()
+  const { pathname, search } = useLocation()
   const [isHistory, setHistory] = useState(false)
   useShortcuts({ h: () => setHistory(true) })
   const note = [
@@ -48,7 +48,8 @@ export function MachineBar({ bench, children }: { bench: Workbench; children?: R
         <ActionIcon
           variant="subtle"
           color="gray"
-          onClick={() => window.print()}
+          component={Link}
+          to={sheetPath(machine.id, pathname, search)}
           aria-label="Print a job sheet"
         >
           <PrintIcon />
@@ -64,6 +65,14 @@ export function MachineBar({ bench, children }: { bench: Workbench; children?: R
       )}
     </PageTitle>
   )
+}
+
+/** A sheet that begins with the station in view, and with what is in view of it. */
+function sheetPath(id: number, pathname: string, search: string) {
+  const params = new URLSearchParams(search)
+  const [, , , place = ''] = pathname.split('/')
+  if (place in STATION_WORDS && !params.has('of')) params.set('of', place)
+  return `/machines/${id}/sheet?${params}`
 }
 
 /** A station by its name; what else there is of a machine, by its word in the address. */

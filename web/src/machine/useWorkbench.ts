@@ -1,5 +1,4 @@
-import { useMemo } from 'react'
-import { useOutletContext } from 'react-router'
+import { createContext, useContext, useMemo } from 'react'
 import type {
   Aim,
   AimTarget,
@@ -117,7 +116,13 @@ export function useWorkbench(card: MachineCard, setups: Setup[], aims: Aim[]): W
 }
 
 /** For the views inside a machine's page. */
-export const useBench = () => useOutletContext<Workbench>()
+export function useBench(): Workbench {
+  const bench = useContext(BenchContext)
+  if (!bench) throw new Error('There is no machine in view here.')
+  return bench
+}
+
+export const BenchContext = createContext<Workbench | null>(null)
 
 /** Labels of the gears of a drive; one empty label without gears. */
 export const gearLabels = (card: MachineCard, driveKey: string) =>

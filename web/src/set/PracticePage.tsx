@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { Outlet } from 'react-router'
 import { listPracticeMachines, type MachineCard } from '../api/client'
 import { sentenceOf } from '../api/issues'
-import { useWorkbench } from '../machine/useWorkbench'
+import { BenchContext, useWorkbench } from '../machine/useWorkbench'
 import { EmptyState } from '../shell/EmptyState'
 import { PageTitle } from '../shell/PageTitle'
 import { UnitSwitch } from '../shell/UnitSwitch'
@@ -39,5 +39,9 @@ export default function PracticePage() {
 }
 
 function Practised({ card }: { card: MachineCard }) {
-  return <Outlet context={useWorkbench(card, [card.fitted], [])} />
+  return (
+    <BenchContext value={useWorkbench(card, [card.fitted], [])}>
+      <Outlet />
+    </BenchContext>
+  )
 }

@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect, useRef } from 'react'
+import { createContext, useContext, useEffect, useLayoutEffect, useRef } from 'react'
 
 // A choice or a switch that was just clicked keeps the focus, but nobody types letters into it.
 const TYPED_INTO = 'input:not([type="radio"], [type="checkbox"]), textarea, select, [role="dialog"]'
@@ -13,14 +13,19 @@ export const areKeysOff = () => localStorage.getItem(OFF_KEY) !== null
 export const setKeysOff = (isOff: boolean) =>
   isOff ? localStorage.setItem(OFF_KEY, 'yes') : localStorage.removeItem(OFF_KEY)
 
+/** True where pages are only looked at, several at once: their keys would act more than once. */
+export const StillContext = createContext(false)
+
 /** Single keys for what is done often; never while typing in a field or with a dialog open. */
 export function useShortcuts(keys: Record<string, () => void>) {
   const latest = useRef(keys)
+  const isStill = useContext(StillContext)
   // Before the next key can arrive, not some time after the paint: keys are pressed faster than that.
   useLayoutEffect(() => {
     latest.current = keys
   })
   useEffect(() => {
+    if (isStill) return
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || isTyping(event.target))
         return
@@ -32,7 +37,7 @@ export function useShortcuts(keys: Record<string, () => void>) {
     }
     document.addEventListener('keydown', onKey)
     return () => document.removeEventListener('keydown', onKey)
-  }, [])
+  }, [isStill])
 }
 
 /** The list behind “?”, after the stations. */
