@@ -109,7 +109,7 @@ const SHOTS = [
       await button(p, 'Begin with one as it was found').click()
       await button(p, 'Roll it and read all round').click()
       await button(p, 'Keep as found').click()
-      await button(p, 'Roll it and read all round').click()
+      await p.getByText('What would you do now?').waitFor()
       await p.waitForTimeout(900)
       await p.evaluate(() => scrollTo(0, 0))
     },

@@ -17,6 +17,7 @@ using Wendrak.Core.Records;
 using Wendrak.Core.Shafts;
 using Wendrak.Core.Sharing;
 using Wendrak.Core.Stock;
+using Wendrak.Core.Tables;
 using Wendrak.Core.Tension;
 using Wendrak.Core.Traces;
 using Wendrak.Core.Wheels;
@@ -68,6 +69,7 @@ namespace Wendrak.Json;
 [JsonSerializable(typeof(IReadOnlyList<PairFit>))]
 [JsonSerializable(typeof(IReadOnlyList<PairForMove>))]
 [JsonSerializable(typeof(FindIndex))]
+[JsonSerializable(typeof(IReadOnlyList<GlossaryWord>))]
 [JsonSerializable(typeof(IReadOnlyList<JobSheet>))]
 [JsonSerializable(typeof(IReadOnlyList<SetJob>))]
 [JsonSerializable(typeof(IReadOnlyList<Setup>))]

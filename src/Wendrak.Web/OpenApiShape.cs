@@ -44,6 +44,7 @@ public static class OpenApiShape
         ["Machines"] = "Machines that are stored, and their files.",
         ["Setups"] = "What is fitted, was delivered, was tried.",
         ["Due"] = "What is due on the machines, as a list and as a calendar, and what happened to one.",
+        ["Glossary"] = "Words of the trade that a newcomer may not know.",
         ["Find"] = "Names of machines and what hangs on them.",
         ["Choice"] =
             "Kinds of drive and parts side by side: what each is here, reasons for and against, what it costs, what would turn it.",

@@ -126,6 +126,7 @@ public static class WendrakApp
         app.MapFollowUps();
         app.MapDue();
         app.MapFind();
+        app.MapGlossary();
         app.MapChoice();
         app.MapFaults();
         app.MapMarkings();

@@ -7,6 +7,8 @@ namespace Wendrak.Core.Tension;
 
 /// <summary>A round of somebody who decided alone, beside what the advisor would have said before it.</summary>
 /// <param name="Index">Of the round; as found is 0 and is not decided.</param>
+/// <param name="LeftUnits">Turned by whoever decided, positive tightens; of a single adjuster all of it.</param>
+/// <param name="RightUnits">The same of the right end.</param>
 /// <param name="Moves">What it would have had turned; empty where nothing.</param>
 /// <param name="IsLikeAdvised">True where the same was turned at each adjuster, within half of what a hand can make.</param>
 public sealed record DecidedRound(
@@ -21,6 +23,7 @@ public sealed record DecidedRound(
 /// <summary>What the simulated drive hid, in the method it was read by, where it stands now.</summary>
 /// <param name="Tightest">As it really is at the tight place, in the unit of tightness.</param>
 /// <param name="TightestReading">The same as it would be read without a hand’s error; null where no method can tell it, as of a taut chain.</param>
+/// <param name="LoosestReading">The same at the loosest place.</param>
 /// <param name="PerStepReading">What the smallest step of the adjuster, of both ends where there are two, does to that.</param>
 /// <param name="StifferBy">How many times as much it answers as such a drive usually does.</param>
 /// <param name="NutReading">What bringing its nut to torque adds to it.</param>

@@ -108,6 +108,7 @@ export type JobPhoto = Schemas['JobPhoto']
 export type PhotoLine = Schemas['PhotoLine']
 export type PhotoShows = Schemas['PhotoShows']
 export type FindIndex = Schemas['FindIndex']
+export type GlossaryWord = Schemas['GlossaryWord']
 export type JobReason = Schemas['JobReason']
 export type NewJob = Schemas['NewJob']
 export type SentEvent = Schemas['SentEvent']
@@ -304,6 +305,7 @@ export const startParts = (body: Schemas['StartingPartsInput'], s: Signal = {}) 
   answered(client.POST('/api/fit/starting-parts', { body, ...s }))
 /** Names of all that can be found, what was changed last first. */
 export const listNames = () => answered(client.GET('/api/find'))
+export const listGlossary = () => answered(client.GET('/api/glossary'))
 export const listPracticeMachines = () => answered(client.GET('/api/set/practice-machines'))
 export const warm = (body: Schemas['ThermalTensionInput'], s: Signal = {}) =>
   answered(client.POST('/api/set/warmth', { body, ...s }))

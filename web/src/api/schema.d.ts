@@ -922,6 +922,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/glossary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Words of the trade, explained */
+        get: operations["listGlossary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines/{id}/choice/{loopKey}": {
         parameters: {
             query?: never;
@@ -3651,9 +3668,15 @@ export interface components {
              * @description Of the round; as found is 0 and is not decided.
              */
             index: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Turned by whoever decided, positive tightens; of a single adjuster all of it.
+             */
             leftUnits: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The same of the right end.
+             */
             rightUnits: number;
             advised: components["schemas"]["NextStep"];
             /** @description What it would have had turned; empty where nothing. */
@@ -5116,9 +5139,15 @@ export interface components {
         };
         /** @description A job that goes on. */
         FoundJob: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Its number.
+             */
             id: number;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of the machine it is at.
+             */
             machineId: number;
             reason: components["schemas"]["JobReason"];
             /** @description Null while it waits for nothing. */
@@ -5126,14 +5155,21 @@ export interface components {
         };
         /** @description A chain or belt by its name. */
         FoundLoop: {
+            /** @description Of its stage. */
             key: string;
+            /** @description As its machine calls it. */
             name: string;
         };
         /** @description A machine by its name. */
         FoundMachine: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Its number.
+             */
             id: number;
+            /** @description As the yard calls it. */
             name: string;
+            /** @description Out of use. */
             isRetired: boolean;
             /** @description Its chains and belts. */
             loops: components["schemas"]["FoundLoop"][];
@@ -5170,10 +5206,17 @@ export interface components {
         };
         /** @description Something of a machine by its name. */
         FoundThing: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Its number among its kind.
+             */
             id: number;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of the machine it hangs on.
+             */
             machineId: number;
+            /** @description As it was called. */
             name: string;
         };
         FractionLeft: {
@@ -5453,6 +5496,21 @@ export interface components {
              */
             version: number;
         };
+        /**
+         * @description A small drawing that goes with a word.
+         * @enum {unknown}
+         */
+        GlossaryDrawing: "slackRun" | "tightRun" | "span" | "window" | "freePlay" | "ripple" | "development" | "wrap" | "reserve" | "tightPlace" | null;
+        /** @description A word of the trade, explained. Source: table `glossary.csv`. */
+        GlossaryWord: {
+            /** @description As it stands on a page. */
+            word: string;
+            /** @description What it means, in a sentence or two. */
+            says: string;
+            drawing: null | components["schemas"]["GlossaryDrawing"];
+            /** @description Where that is from. */
+            source: string;
+        };
         /** @description What makes a part fine, watched or a stop. */
         GradeCriteria: {
             /** @description What it looks like where it is fine. */
@@ -5633,7 +5691,10 @@ export interface components {
              * @description The same as it would be read without a hand’s error; null where no method can tell it, as of a taut chain.
              */
             tightestReading: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The same at the loosest place.
+             */
             loosestReading: null | number;
             /**
              * Format: double
@@ -17291,6 +17352,44 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
+                };
+            };
+        };
+    };
+    listGlossary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GlossaryWord"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["InvalidInputProblem"];
                 };
             };
             /** @description Unprocessable Entity */

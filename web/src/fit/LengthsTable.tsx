@@ -3,6 +3,7 @@ import { lengthText, REASON_WORDS, STEP_WORDS, shiftText, UNIT_WORDS } from '../
 import { fixed, plain, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
+import { Term } from '../shell/Term'
 import table from '../shell/table.module.css'
 import classes from './LengthsTable.module.css'
 
@@ -55,7 +56,12 @@ export function LengthsTable({ fit, onPick }: { fit: LoopFitResult; onPick: (len
                   {l.isStandard && isMixed && (
                     <span className="cap"> standard{l.length === fit.recommendedLength && ','}</span>
                   )}
-                  {l.isHalfLink && <span className="cap"> half link</span>}
+                  {l.isHalfLink && (
+                    <span className="cap">
+                      {' '}
+                      <Term word="half link" />
+                    </span>
+                  )}
                   {l.length === fit.recommendedLength && <span className="cap"> best</span>}
                 </th>
                 <td className="num">{l.centreMm === null ? '–' : units.show('fine', l.centreMm)}</td>

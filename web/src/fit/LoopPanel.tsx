@@ -9,6 +9,7 @@ import { fixed, plain } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
+import { Term } from '../shell/Term'
 import table from '../shell/table.module.css'
 
 /** What the loop runs over, what moves, and what to look at. */
@@ -35,7 +36,9 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
               <th scope="col">wheel</th>
               <th scope="col">{isToothed(fit.loop.driveElement) ? 'teeth' : '⌀, mm'}</th>
               <th scope="col">at, {units.unitOf('fine')}</th>
-              <th scope="col">wrap</th>
+              <th scope="col">
+                <Term word="wrap" />
+              </th>
               <th scope="col">runs</th>
             </tr>
           </thead>
@@ -57,7 +60,7 @@ export function LoopPanel({ bench, fit, answer }: { bench: Workbench; fit: Fit; 
         </table>
       </div>
       {answer.reserve && (
-        <LabelledValue name="adjustment left">
+        <LabelledValue name={<Term word="reserve">adjustment left</Term>}>
           <span style={{ color: answer.reserve.isNearlyUsedUp ? 'var(--watch)' : undefined }}>
             {answer.reserve.isNearlyUsedUp && '▲ '}
             {reserveText(answer.reserve, units)}

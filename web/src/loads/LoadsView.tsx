@@ -14,6 +14,7 @@ import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
 import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
+import { Term } from '../shell/Term'
 import { EfficiencyPanel } from './EfficiencyPanel'
 import { FrictionPanel } from './FrictionPanel'
 import { LifePanel } from './LifePanel'
@@ -117,7 +118,12 @@ export default function LoadsView() {
         {at && (
           <Panel title="Pull in the drive" isStale={loads.answer.isStale}>
             {answer?.path ? (
-              <PullPicture path={answer.path} loads={at} />
+              <>
+                <PullPicture path={answer.path} loads={at} />
+                <p className="cap">
+                  <Term word="tight run" /> · <Term word="slack run" />
+                </p>
+              </>
             ) : (
               <p className="cap">
                 Drawn once it is laid out at Fit; counted with the centres its length asks for.

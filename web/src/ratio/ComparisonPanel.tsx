@@ -10,6 +10,7 @@ import { pairText } from '../machine/words'
 import { figure, fixed, gearName, rpm, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { Panel } from '../shell/Panel'
+import { Term } from '../shell/Term'
 import table from '../shell/table.module.css'
 import { WhyButton } from '../shell/WhyButton'
 import { Feel } from './Feel'
@@ -80,6 +81,20 @@ export function ComparisonPanel({
         />
       )}
     </Panel>
+  )
+}
+
+/** Rows that begin with a word of the glossary. */
+const EXPLAINED = ['final ratio', 'overall', 'development', 'gear inches', 'gain ratio']
+
+function Named({ label }: { label: string }) {
+  const word = EXPLAINED.find((w) => label.startsWith(w))
+  if (!word) return label
+  return (
+    <>
+      <Term word={word} />
+      {label.slice(word.length)}
+    </>
   )
 }
 
@@ -162,7 +177,9 @@ function Figures({
           .filter(([, text]) => text(fitted) !== null)
           .map(([label, text]) => (
             <tr key={label}>
-              <th scope="row">{label}</th>
+              <th scope="row">
+                <Named label={label} />
+              </th>
               <td className="num">{text(fitted)}</td>
               {view && <td className="num">{text(view)}</td>}
             </tr>

@@ -8,6 +8,7 @@ import { pairKey } from '../machine/words'
 import { fixed, gearName, plain, rpm, signed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { EmptyState } from '../shell/EmptyState'
+import { Term } from '../shell/Term'
 import table from '../shell/table.module.css'
 import { FIRST_ROWS, isSame, type SearchState } from './useRatioSearch'
 import classes from './WaysTable.module.css'
@@ -68,13 +69,27 @@ export function WaysTable({
                   </th>
                 )}
                 {columns.has('gears') && <th scope="col">gears</th>}
-                {columns.has('bicycle') && <th scope="col">develop- ment</th>}
-                {columns.has('bicycle') && <th scope="col">gear inches</th>}
+                {columns.has('bicycle') && (
+                  <th scope="col">
+                    <Term word="development">develop- ment</Term>
+                  </th>
+                )}
+                {columns.has('bicycle') && (
+                  <th scope="col">
+                    <Term word="gear inches" />
+                  </th>
+                )}
                 {columns.has('output') && <th scope="col">output rpm at limit</th>}
                 <th scope="col">work here</th>
                 <th scope="col">cost</th>
-                <th scope="col">hunting tooth, turns</th>
-                {columns.has('ripple') && <th scope="col">ripple</th>}
+                <th scope="col">
+                  <Term word="hunting tooth" />, turns
+                </th>
+                {columns.has('ripple') && (
+                  <th scope="col">
+                    <Term word="ripple" />
+                  </th>
+                )}
                 {columns.has('axle') && <th scope="col">{movesAxle ? 'axle moves' : 'adjuster moves'}</th>}
                 <th scope="col">stock</th>
                 <th scope="col">ranked by</th>

@@ -5,6 +5,7 @@ import { QuantityField } from '../quantities/QuantityField'
 import fields from '../shell/fields.module.css'
 import { Panel } from '../shell/Panel'
 import { ReasonedButton } from '../shell/ReasonedButton'
+import { Term } from '../shell/Term'
 import { TurnedFields } from './TurnedFields'
 import type { RoundDraft } from './useRound'
 import type { Setting } from './useSetting'
@@ -66,6 +67,9 @@ export function RoundInHand({
             It is so
           </Button>
         )}
+        <span className="cap">
+          <Term word="nipped">what is nipped?</Term>
+        </span>
       </Group>
       <div className={fields.fields} style={{ marginTop: 8 }}>
         {how.gapSide && (

@@ -3,6 +3,7 @@ import { METHOD_WORDS, readingText } from '../loop/readings'
 import { figure, fixed } from '../quantities/format'
 import { useUnits } from '../quantities/units'
 import { LabelledValue } from '../shell/LabelledValue'
+import { Term } from '../shell/Term'
 import table from '../shell/table.module.css'
 import { FindingsList } from './FindingsList'
 import { windowOf } from './ReadingRing'
@@ -65,14 +66,22 @@ export function RoundSummary({
             </LabelledValue>
           )}
           {last.tightestAt !== null && positions > 1 && (
-            <LabelledValue name="tight place">{positionWord(last.tightestAt, positions)}</LabelledValue>
+            <LabelledValue name={<Term word="tight place" />}>
+              {positionWord(last.tightestAt, positions)}
+            </LabelledValue>
           )}
           {last.runOutMm !== null && (
             <LabelledValue name="as if a wheel ran out by">{units.show('fine', last.runOutMm)}</LabelledValue>
           )}
         </>
       )}
-      <LabelledValue name="window for this drive">
+      <LabelledValue
+        name={
+          <>
+            <Term word="window" /> for this drive
+          </>
+        }
+      >
         {answer.windowLooseReading === null
           ? 'not known'
           : windowOf(answer)

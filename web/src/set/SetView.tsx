@@ -14,6 +14,7 @@ import { EmptyState } from '../shell/EmptyState'
 import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import { useShortcuts } from '../shell/shortcuts'
+import { Term } from '../shell/Term'
 import { BeforeVisit } from './BeforeVisit'
 import { CautionsFirst } from './CautionsFirst'
 import { Instruments } from './Instruments'
@@ -177,13 +178,20 @@ function Visit({
         <Panel
           title={isOfSheave ? 'In the sheave' : 'Round the wheel'}
           note={
-            job
-              ? isOfSheave
-                ? 'belt above the rim of its sheave'
-                : isChain
-                  ? 'free play at mid-run, round the wheel'
-                  : 'mid-span, round the wheel'
-              : undefined
+            job ? (
+              isOfSheave ? (
+                'belt above the rim of its sheave'
+              ) : isChain ? (
+                <>
+                  <Term word="free play" /> at mid-run, round the wheel
+                </>
+              ) : (
+                <>
+                  mid-
+                  <Term word="span" />, round the wheel
+                </>
+              )
+            ) : undefined
           }
           isStale={advice.isStale}
         >
