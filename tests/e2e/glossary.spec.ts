@@ -26,7 +26,7 @@ test('each word is told by the core, and asked for once', async ({ page }) => {
   await page.goto('/machines/1/ratio')
   for (const [word, says] of [
     ['ripple', /polygon/],
-    ['hunting tooth', /only after many turns/],
+    ['hunting tooth, turns', /only after many turns/],
     ['final ratio', /Rear teeth over front teeth/],
   ] as const) {
     await page.getByRole('button', { name: word, exact: true }).first().click()

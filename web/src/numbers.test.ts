@@ -144,7 +144,10 @@ const LISTED: Record<string, { file: string; numbers: string }[]> = {
     { file: 'choice/RecordPanel.tsx', numbers: '100' },
     { file: 'choice/words.ts', numbers: '10_000' },
   ],
-  'a share in percent': [{ file: 'job/useSendPhotos.ts', numbers: '100' }],
+  'a share in percent': [
+    { file: 'job/TakePhotos.tsx', numbers: '100' },
+    { file: 'job/useSendPhotos.ts', numbers: '100' },
+  ],
   'places round the wheel, and parts of a turn as they are written': [
     { file: 'set/SetRecordSheet.tsx', numbers: '4 4' },
     { file: 'set/SetView.tsx', numbers: '4' },

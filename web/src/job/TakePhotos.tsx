@@ -1,4 +1,4 @@
-import { Button, FileButton, Progress } from '@mantine/core'
+import { Button, FileButton } from '@mantine/core'
 import { sentenceOf } from '../api/issues'
 import type { NewPhoto } from '../api/photos'
 import classes from './PhotoList.module.css'
@@ -22,7 +22,9 @@ export function TakePhotos({ jobId, said, onSent }: { jobId: number; said: NewPh
           </Button>
         )}
       </FileButton>
-      {isPending && <Progress aria-label="Sent so far" value={percent} className={classes.sent} />}
+      {isPending && (
+        <progress aria-label="Sent so far" max={100} value={percent} className={classes.progress} />
+      )}
       {error !== null && (
         <p role="alert" className={classes.sent}>
           {sentenceOf(error)}

@@ -83,7 +83,7 @@ export function WaysTable({
                 <th scope="col">work here</th>
                 <th scope="col">cost</th>
                 <th scope="col">
-                  <Term word="hunting tooth" />, turns
+                  <Term word="hunting tooth">hunting tooth, turns</Term>
                 </th>
                 {columns.has('ripple') && (
                   <th scope="col">

@@ -3,7 +3,13 @@ import { Panel } from '../shell/Panel'
 import type { Setting } from './useSetting'
 
 /** Between visits: begin one as found, or practise. */
-export function BeforeVisit({ setting, isPracticeOnly }: { setting: Setting; isPracticeOnly: boolean }) {
+export default function BeforeVisit({
+  setting,
+  isPracticeOnly,
+}: {
+  setting: Setting
+  isPracticeOnly: boolean
+}) {
   return isPracticeOnly ? (
     <Panel title="A simulated drive">
       <p>

@@ -1,15 +1,14 @@
-import { lazy, type ReactNode, Suspense } from 'react'
+import type { ReactNode } from 'react'
 import type { LoopSetting, SetRound } from '../api/client'
 import type { Workbench } from '../machine/useWorkbench'
 import { DecideCard } from './DecideCard'
 import { PracticeBar } from './PracticeBar'
+import PracticeResult from './PracticeResult'
 import type { PracticeDecision } from './usePracticeDecision'
 import type { Setting } from './useSetting'
 
-const PracticeResult = lazy(() => import('./PracticeResult'))
-
 /** A practised visit: who says what comes next and, for whoever decides, the decision and what it was in the end. */
-export function Practised({
+export default function Practised({
   bench,
   setting,
   practice,
@@ -39,16 +38,14 @@ export function Practised({
         job &&
         advice.data &&
         (isOver && decision ? (
-          <Suspense>
-            <PracticeResult
-              bench={bench}
-              job={job}
-              setting={draft}
-              advice={advice.data}
-              decision={decision}
-              onAnother={onLeave}
-            />
-          </Suspense>
+          <PracticeResult
+            bench={bench}
+            job={job}
+            setting={draft}
+            advice={advice.data}
+            decision={decision}
+            onAnother={onLeave}
+          />
         ) : (
           <DecideCard
             advice={advice.data}

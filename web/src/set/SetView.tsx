@@ -15,12 +15,10 @@ import { LabelledValue } from '../shell/LabelledValue'
 import { Panel } from '../shell/Panel'
 import { useShortcuts } from '../shell/shortcuts'
 import { Term } from '../shell/Term'
-import { BeforeVisit } from './BeforeVisit'
 import { CautionsFirst } from './CautionsFirst'
 import { Instruments } from './Instruments'
 import { NextCard } from './NextCard'
 import { NextChoices } from './NextChoices'
-import { Practised } from './Practised'
 import { ReadingRing } from './ReadingRing'
 import { RoundInHand } from './RoundInHand'
 import { RoundSummary } from './RoundSummary'
@@ -39,8 +37,10 @@ import { useVisit } from './useVisit'
 import { VisitBar } from './VisitBar'
 import { isToKeep, readOnText } from './words'
 
+const BeforeVisit = lazy(() => import('./BeforeVisit'))
 const BayMode = lazy(() => import('./BayMode'))
 const ClosingPanel = lazy(() => import('./ClosingPanel'))
+const Practised = lazy(() => import('./Practised'))
 const TrendPanel = lazy(() => import('./TrendPanel'))
 
 type Closing = Parameters<Setting['close']>[0]
@@ -231,23 +231,25 @@ function Visit({
         {job && records}
       </div>
       <div className={classes.column}>
-        {!job && <BeforeVisit setting={setting} isPracticeOnly={isPracticeOnly} />}
+        <Suspense>{!job && <BeforeVisit setting={setting} isPracticeOnly={isPracticeOnly} />}</Suspense>
         {!job && records}
-        {practice && (
-          <Practised
-            bench={bench}
-            setting={setting}
-            practice={practice}
-            draft={draft}
-            positions={positions}
-            inHand={inHand}
-            cautions={cautions}
-            onLeave={() => {
-              round.clear()
-              setting.leavePractice()
-            }}
-          />
-        )}
+        <Suspense>
+          {practice && (
+            <Practised
+              bench={bench}
+              setting={setting}
+              practice={practice}
+              draft={draft}
+              positions={positions}
+              inHand={inHand}
+              cautions={cautions}
+              onLeave={() => {
+                round.clear()
+                setting.leavePractice()
+              }}
+            />
+          )}
+        </Suspense>
         {answer && job && !isMine && (
           <NextCard
             advice={answer}

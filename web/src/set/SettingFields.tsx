@@ -1,4 +1,4 @@
-import { Select, Slider } from '@mantine/core'
+import { Select } from '@mantine/core'
 import { useMutation } from '@tanstack/react-query'
 import type { Adjuster, LoopSetting, SetAdvice } from '../api/client'
 import { askFor } from '../api/evaluation'
@@ -305,17 +305,15 @@ export function SettingFields({
         as loose as holds (range, noise, bearings, {isChain ? 'chain' : 'belt'} life) … as tight as allowed
         (response)
       </p>
-      <Slider
-        size="sm"
+      <input
+        type="range"
         min={0}
         max={1}
         step={0.1}
         aria-labelledby="bias"
-        thumbLabel="From as loose as holds to as tight as allowed"
-        label={null}
         value={setting.bias}
-        onChange={(bias) => set({ bias })}
-        my={6}
+        onChange={(event) => set({ bias: event.currentTarget.valueAsNumber })}
+        className={fields.range}
         data-no-print
       />
       {draft && bench.card.machine.id !== 0 && (

@@ -1,4 +1,5 @@
 import { Popover } from '@mantine/core'
+import { useWindowEvent } from '@mantine/hooks'
 import { lazy, Suspense, useState } from 'react'
 import classes from './Term.module.css'
 
@@ -15,6 +16,16 @@ export function Term({
   children?: string
 }) {
   const [isOpen, setOpen] = useState(false)
+  // From wherever the focus is; and of what lies open it is closed first.
+  useWindowEvent(
+    'keydown',
+    (event) => {
+      if (!isOpen || event.key !== 'Escape') return
+      event.stopPropagation()
+      setOpen(false)
+    },
+    { capture: true },
+  )
   return (
     <Popover
       opened={isOpen}
