@@ -45,6 +45,16 @@ public sealed class FindReaderTests : IDisposable
     }
 
     [Fact]
+    public async Task In_an_empty_yard_there_is_nothing_to_find()
+    {
+        FindIndex found = await _names.ReadAsync();
+        Assert.Empty(found.Machines);
+        Assert.Empty(found.Trials);
+        Assert.Empty(found.Aims);
+        Assert.Empty(found.Jobs);
+    }
+
+    [Fact]
     public async Task What_is_fitted_or_removed_is_no_trial_any_more()
     {
         long id = (await _store.AddMachineAsync()).Machine.Id;

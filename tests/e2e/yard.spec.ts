@@ -299,9 +299,11 @@ test('an empty yard has three doors, and the demo comes back through one', async
 test('a job sheet has the stations and the visit that were chosen, for whom, and no control', async ({
   page,
 }) => {
-  await page.goto('/machines/2/fit?setup=')
+  const machines = await (await page.request.get('/api/machines')).json()
+  const id = machines.find((m: { machine: { name: string } }) => m.machine.name === 'Dunlin').machine.id
+  await page.goto(`/machines/${id}/fit`)
   await page.getByRole('link', { name: 'Print a job sheet' }).click()
-  await expect(page).toHaveURL(/machines\/2\/sheet\?.*of=fit/)
+  await expect(page).toHaveURL(/machines\/\d+\/sheet\?.*of=fit/)
   const sheet = page.getByRole('region', { name: /on the sheet$/ })
   await expect(sheet).toHaveCount(1)
   await page.getByRole('group', { name: 'Stations on the sheet' }).getByText('Loads').click()
@@ -312,10 +314,10 @@ test('a job sheet has the stations and the visit that were chosen, for whom, and
   await page.getByLabel('For whom').fill('Ann')
   await expect(page.getByRole('heading', { name: /^Set record: Dunlin/ })).toBeVisible()
   // What is on the sheet is looked at: its keys do nothing, once or twice.
-  const before = (await (await page.request.get('/api/machines/2/setups')).json()).length
+  const before = (await (await page.request.get(`/api/machines/${id}/setups`)).json()).length
   await page.locator('body').click({ position: { x: 5, y: 5 } })
   await page.keyboard.press('t')
-  expect((await (await page.request.get('/api/machines/2/setups')).json()).length).toBe(before)
+  expect((await (await page.request.get(`/api/machines/${id}/setups`)).json()).length).toBe(before)
   // Also from the dark: paper is light.
   await page.emulateMedia({ media: 'print', colorScheme: 'dark' })
   await expect(page.getByRole('heading', { name: /^Job sheet: Dunlin/ })).toBeVisible()
@@ -326,4 +328,40 @@ test('a job sheet has the stations and the visit that were chosen, for whom, and
   expect(await page.evaluate(() => getComputedStyle(document.body).backgroundColor)).toBe(
     'rgb(255, 255, 255)',
   )
+})
+
+test('an odometer round: several machines in one go, what is refused stays at its field', async ({
+  page,
+}) => {
+  const names = ['Round one', 'Round two', 'Round three']
+  const start = await (await page.request.get('/api/machines/starting/kickBoard')).json()
+  const ids: number[] = []
+  for (const [i, name] of names.entries()) {
+    const added = await page.request.post('/api/machines', {
+      data: {
+        machine: { ...start.machine, name, odometerKm: 100 * (i + 1) },
+        fitted: start.fitted,
+        fittedVersion: 0,
+      },
+    })
+    ids.push((await added.json()).machine.id)
+  }
+  await page.goto('/?q=round')
+  await page.getByRole('button', { name: 'Odometer round' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Odometers of the machines in view' })
+  await expect(dialog.getByLabel('Round one')).toBeVisible()
+  await expect(dialog.getByRole('button', { name: /^Write/ })).toBeDisabled()
+  await dialog.getByLabel('Round one').fill('140')
+  await dialog.getByLabel('Round two').fill('-5')
+  await dialog.getByRole('button', { name: 'Write 2 down' }).click()
+  // One is written; the other is named with its bound, and its figure stays.
+  await expect(dialog.getByText(/0\s*(km)?/).first()).toBeVisible()
+  await expect(dialog.getByLabel('Round one')).toHaveValue('')
+  await expect(dialog.getByLabel('Round two')).toHaveValue('-5')
+  await dialog.getByLabel('Round two').fill('260')
+  await dialog.getByRole('button', { name: 'Write 1 down' }).click()
+  await expect(dialog).toHaveCount(0)
+  const km = async (id: number) =>
+    (await (await page.request.get(`/api/machines/${id}`)).json()).machine.odometerKm
+  expect([await km(ids[0] ?? 0), await km(ids[1] ?? 0), await km(ids[2] ?? 0)]).toEqual([140, 260, 300])
 })

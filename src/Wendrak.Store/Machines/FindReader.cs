@@ -40,20 +40,21 @@ public sealed class FindReader(Database database, JobStore jobs)
         IReadOnlyList<JobSheet> open = await jobs.ListOpenAsync();
         return await database.ReadAsync(async session =>
         {
-            Task<IEnumerable<T>> Rows<T>(string sql) =>
-                session.Connection.QueryAsync<T>(sql, transaction: session.Transaction);
-            ILookup<long, LoopName> ofMachines = (await Rows<LoopName>(loops)).ToLookup(l => l.MachineId);
+            Task<IEnumerable<Named>> Rows(string sql) =>
+                session.Connection.QueryAsync<Named>(sql, transaction: session.Transaction);
+            static FoundThing Thing(Named row) => new(row.Id, row.MachineId, row.Name);
+            ILookup<long, Named> ofMachines = (await Rows(loops)).ToLookup(l => l.MachineId);
             return new FindIndex(
                 [
-                    .. (await Rows<MachineName>(machines)).Select(m => new FoundMachine(
+                    .. (await Rows(machines)).Select(m => new FoundMachine(
                         m.Id,
                         m.Name,
-                        m.IsRetired != 0,
+                        m.IsRetired,
                         [.. ofMachines[m.Id].Select(l => new FoundLoop(l.Key, l.Name))]
                     )),
                 ],
-                [.. await Rows<FoundThing>(trials)],
-                [.. await Rows<FoundThing>(aims)],
+                [.. (await Rows(trials)).Select(Thing)],
+                [.. (await Rows(aims)).Select(Thing)],
                 [
                     .. open.OrderByDescending(j => j.Id)
                         .Select(j => new FoundJob(j.Id, j.MachineId, j.Reason, j.WaitsFor)),
@@ -62,7 +63,13 @@ public sealed class FindReader(Database database, JobStore jobs)
         });
     }
 
-    private sealed record MachineName(long Id, string Name, long IsRetired);
-
-    private sealed record LoopName(long MachineId, string Key, string Name);
+    /// <summary>A row of any of them. Set member by member: of an empty list SQLite tells no types to make a record from.</summary>
+    private sealed class Named
+    {
+        public long Id { get; init; }
+        public long MachineId { get; init; }
+        public string Key { get; init; } = "";
+        public string Name { get; init; } = "";
+        public bool IsRetired { get; init; }
+    }
 }

@@ -1,6 +1,6 @@
 import { TextInput } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
-import { useMemo, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { listNames } from '../api/client'
 import { sentenceOf } from '../api/issues'
@@ -20,12 +20,19 @@ export default function FindBox({ onClose }: { onClose: () => void }) {
   const [recent] = useState(recentPlaces)
   const all = useMemo(() => findable(names.data), [names.data])
   const found = useMemo(() => findBy(words, all, recent, MOST_SHOWN), [words, all, recent])
+  // Whoever knows what it is called types it and presses Enter before the names have come.
+  const [isAwaited, setAwaited] = useState(false)
   const go = (place: Findable | undefined) => {
-    if (!place) return
+    if (!place) return setAwaited(names.isPending)
     onClose()
     rememberPlace(place.to)
     navigate(place.to)
   }
+  const first = found[0]
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only when the names have come
+  useEffect(() => {
+    if (isAwaited && !names.isPending) go(first)
+  }, [isAwaited, names.isPending])
   const onKey = (event: React.KeyboardEvent) => {
     if (event.key === 'ArrowDown') setAt((i) => Math.min(found.length - 1, i + 1))
     else if (event.key === 'ArrowUp') setAt((i) => Math.max(0, i - 1))
@@ -47,6 +54,7 @@ export default function FindBox({ onClose }: { onClose: () => void }) {
         onChange={(event) => {
           setWords(event.currentTarget.value)
           setAt(0)
+          setAwaited(false)
         }}
         onKeyDown={onKey}
       />

@@ -34,7 +34,9 @@ export function findable(index: FindIndex | undefined): Findable[] {
       )
     for (const loop of loops)
       add(
-        loops.length > 1 ? `Faults: something is wrong, ${loop.name}` : 'Faults: something is wrong',
+        loops.length > 1
+          ? `Faults: from what it does to its cause, ${loop.name}`
+          : 'Faults: from what it does to its cause',
         faultPath(id, loop.key),
       )
     add('what it took, cost and brought', `${base}/check?view=brought`)

@@ -1,4 +1,4 @@
-import { Pagination, Select, TextInput } from '@mantine/core'
+import { Button, Pagination, Select, TextInput } from '@mantine/core'
 import type { MachineKind } from '../api/client'
 import { KIND_WORDS } from '../machine/words'
 import { ORDER_WORDS, STATE_WORDS, type useYardList } from './useYardList'
@@ -8,7 +8,16 @@ const choices = (words: Record<string, string>) =>
   Object.entries(words).map(([value, label]) => ({ value, label }))
 
 /** Which of the machines are looked at, and in which order. */
-export function YardTools({ list, kinds }: { list: ReturnType<typeof useYardList>; kinds: MachineKind[] }) {
+export function YardTools({
+  list,
+  kinds,
+  onOdometers,
+}: {
+  list: ReturnType<typeof useYardList>
+  kinds: MachineKind[]
+  /** Opens the odometers of those in view. */
+  onOdometers: () => void
+}) {
   return (
     <search className={classes.tools} data-no-print>
       <TextInput
@@ -49,6 +58,11 @@ export function YardTools({ list, kinds }: { list: ReturnType<typeof useYardList
       <output className="cap">
         {list.found.length} {list.found.length === 1 ? 'machine' : 'machines'}
       </output>
+      {list.shown.some((c) => c.machine.odometerKm !== null) && (
+        <Button size="compact-sm" variant="default" onClick={onOdometers}>
+          Odometer round
+        </Button>
+      )}
       {list.pages > 1 && (
         <Pagination
           size="sm"

@@ -21,6 +21,7 @@ import classes from './YardView.module.css'
 const AddMachineDialog = lazy(() => import('./AddMachineDialog'))
 const DueOfYard = lazy(() => import('./DueOfYard'))
 const HappenedDialog = lazy(() => import('./HappenedDialog'))
+const OdometerRound = lazy(() => import('./OdometerRound'))
 const BackupDialog = lazy(() => import('./BackupDialog'))
 
 /** All machines: what they are, what is fitted. */
@@ -31,6 +32,7 @@ export function YardView() {
   const [isHistory, setHistory] = useState(false)
   const [isBackup, setBackup] = useState(false)
   const [isHappened, setHappened] = useState(false)
+  const [isRound, setRound] = useState(false)
   const readFile = useMachineFile()
   useShortcuts({ h: () => setHistory(true) })
   const open = useOpenJobs().data
@@ -98,7 +100,11 @@ export function YardView() {
         <ul className={classes.cards}>
           {standing.length > 0 && (
             <li className={classes.tools}>
-              <YardTools list={list} kinds={[...new Set(standing.map((m) => m.machine.kind))]} />
+              <YardTools
+                list={list}
+                kinds={[...new Set(standing.map((m) => m.machine.kind))]}
+                onOdometers={() => setRound(true)}
+              />
             </li>
           )}
           {list.found.length === 0 && list.isNarrowed && (
@@ -132,6 +138,14 @@ export function YardView() {
       />
       <Suspense>{isAdding && <AddMachineDialog onClose={() => setAdding(false)} />}</Suspense>
       <Suspense>{isHappened && <HappenedDialog cards={inUse} onClose={() => setHappened(false)} />}</Suspense>
+      <Suspense>
+        {isRound && (
+          <OdometerRound
+            cards={list.shown.filter((c) => c.machine.retiredOn === null)}
+            onClose={() => setRound(false)}
+          />
+        )}
+      </Suspense>
       <Suspense>{isBackup && <BackupDialog onClose={() => setBackup(false)} />}</Suspense>
       {isHistory && <History title="History of the workshop" onClose={() => setHistory(false)} />}
     </>
