@@ -34,7 +34,7 @@ test('whoever practises decides first; then the drive is revealed and the decisi
   await expect(result(page).getByRole('status')).toContainText('It is not right yet')
   const row = (name: string) => result(page).getByRole('row', { name })
   await expect(row('rounds of turning').getByRole('cell').first()).toHaveText('1')
-  await expect(row('turned in all').getByRole('cell').first()).toHaveText('8 turn')
+  await expect(row('turned in all').getByRole('cell').first()).toHaveText('8 turns')
   await expect(row('stands right').getByRole('cell').nth(1)).toHaveText('yes')
   await expect(result(page)).toContainText('really at the loosest')
   await result(page).getByRole('button', { name: 'working' }).click()

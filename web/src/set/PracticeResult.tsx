@@ -86,7 +86,8 @@ function verdictText({ own, masterEnd }: Score, { what }: Decision): string {
 
 function Beside({ score, advice }: { score: Score; advice: SetAdvice }) {
   const { own, master } = score
-  const amount = (units: number) => unitsText(advice.setting.adjuster.kind, units)
+  const { kind, turns } = advice.setting.adjuster
+  const amount = (units: number) => `${unitsText(kind, units)}${turns && units > 1 ? 's' : ''}`
   const rows: [string, (tally: Score['own']) => string][] = [
     ['rounds of turning', (t) => String(t.rounds)],
     ['past the window, at worst', (t) => (t.overByUnits > 0 ? amount(t.overByUnits) : 'never')],
