@@ -10,7 +10,6 @@ import { today } from '../quantities/days'
 import { QuantityField } from '../quantities/QuantityField'
 import { useUnits } from '../quantities/units'
 import { Dialog } from '../shell/Dialog'
-import classes from './OdometerRound.module.css'
 
 /** Somebody goes round the yard with a slip of paper: every odometer in one go. What was refused stays to be mended. */
 export default function OdometerRound({ cards, onClose }: { cards: MachineCard[]; onClose: () => void }) {
@@ -57,17 +56,17 @@ export default function OdometerRound({ cards, onClose }: { cards: MachineCard[]
           const error = refused[machine.id]
           const atField = issueFor(error, 'lines[0].odometerKm') ?? issueFor(error, 'lines[0].on')
           return (
-            <div key={machine.id} className={classes.row}>
-              <QuantityField
-                size="sm"
-                label={machine.name}
-                description={`so far ${units.show('distance', machine.odometerKm ?? 0)}`}
-                quantity="distance"
-                value={typed[machine.id]}
-                onChange={(km) => setTyped((was) => ({ ...was, [machine.id]: km }))}
-                error={atField ?? (error ? sentenceOf(error) : undefined)}
-              />
-            </div>
+            <QuantityField
+              key={machine.id}
+              mt="xs"
+              size="sm"
+              label={machine.name}
+              description={`so far ${units.show('distance', machine.odometerKm ?? 0)}`}
+              quantity="distance"
+              value={typed[machine.id]}
+              onChange={(km) => setTyped((was) => ({ ...was, [machine.id]: km }))}
+              error={atField ?? (error ? sentenceOf(error) : undefined)}
+            />
           )
         })}
         <Group mt="sm" gap="sm">
