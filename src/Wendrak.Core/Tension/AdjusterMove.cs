@@ -29,6 +29,10 @@ public sealed record AdjusterMove(
     private const double Hours = 12;
     private const double DegreesInATurn = 360;
 
+    /// <summary>What is turned at one end in all, positive tightens; a single adjuster counts as the left one.</summary>
+    internal static double UnitsOf(IReadOnlyList<AdjusterMove> moves, bool isRight) =>
+        moves.Where(m => m.Side == Vocabulary.Side.Right == isRight).Sum(m => m.Tightens ? m.Units : -m.Units);
+
     /// <param name="units">Positive tightens.</param>
     /// <param name="mm">Way of that end.</param>
     internal static AdjusterMove From(LoopSetting setting, Side? side, double units, double mm)

@@ -32,7 +32,10 @@ public static class PracticeRuns
             SetAdvice advice = SetEvaluation.Advise(loop with { Rounds = count.Rounds }, explains: false);
             (double left, double right)? advised = advice.Next switch
             {
-                NextStep.Turn => (UnitsOf(advice, isRight: false), UnitsOf(advice, isRight: true)),
+                NextStep.Turn => (
+                    AdjusterMove.UnitsOf(advice.Moves, isRight: false),
+                    AdjusterMove.UnitsOf(advice.Moves, isRight: true)
+                ),
                 NextStep.TightenAndRead => (0, 0),
                 // Somebody is asked, and says.
                 NextStep.ChooseTrackingEnd => (0, 0),
@@ -52,7 +55,4 @@ public static class PracticeRuns
             count.Add(bench.Read(count.Rounds, move.left, move.right, advice.UsualLock));
         }
     }
-
-    private static double UnitsOf(SetAdvice advice, bool isRight) =>
-        advice.Moves.Where(m => (m.Side == Side.Right) == isRight).Sum(m => m.Tightens ? m.Units : -m.Units);
 }

@@ -124,10 +124,7 @@ public static class PracticeScoring
         SetAdvice advice = SetEvaluation.Advise(loop with { Rounds = [.. loop.Rounds.Take(index)] }, explains: false);
         double half = loop.Setting.Adjuster.Step / 2;
         bool IsLike(double turned, bool isRight) =>
-            Math.Abs(
-                turned
-                    - advice.Moves.Where(m => m.Side == Side.Right == isRight).Sum(m => m.Tightens ? m.Units : -m.Units)
-            ) < half;
+            Math.Abs(turned - AdjusterMove.UnitsOf(advice.Moves, isRight)) < half;
         return new(
             index,
             done.LeftUnits,

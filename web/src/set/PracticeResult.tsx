@@ -170,6 +170,12 @@ function Hidden({ score, advice }: { score: Score; advice: SetAdvice }) {
       {hidden.gapMm !== null && gapSide && (
         <LabelledValue name={`gap, ${gapSide}, really`}>{units.show('fine', hidden.gapMm)}</LabelledValue>
       )}
+      {hidden.nutGapMm !== null && (
+        <LabelledValue name={`gap, by tightening the ${advice.manual.lock}`}>
+          {hidden.nutGapMm < 0 ? '−' : '+'}
+          {units.show('fine', Math.abs(hidden.nutGapMm))}
+        </LabelledValue>
+      )}
       {hidden.perStepGapMm !== null && (
         <LabelledValue name={`gap for ${stepText(adjuster)} of the right alone`}>
           {hidden.perStepGapMm < 0 ? '−' : '+'}
